@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Body;
+
+/** How finely to divide what is round: no chord stands off its arc by more than this many millimetres. */
+final readonly class Chord
+{
+    /** Fewer sides than this no longer look round, however coarse a tolerance is asked for. */
+    private const FEWEST_SIDES = 8;
+
+    public function __construct(private float $tolerance)
+    {
+    }
+
+    /** Sides of a full circle, a multiple of four. */
+    public function sides(float $radius): int
+    {
+        return max(self::FEWEST_SIDES, 4 * (int) ceil(2 * M_PI / $this->step($radius) / 4));
+    }
+
+    /** Pieces of an arc of this angle (radians). */
+    public function pieces(float $radius, float $angle): int
+    {
+        return max(1, (int) ceil($angle / $this->step($radius)));
+    }
+
+    private function step(float $radius): float
+    {
+        return 2 * acos(max(0.0, 1.0 - $this->tolerance / max($radius, $this->tolerance)));
+    }
+}

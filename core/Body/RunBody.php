@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Body;
+
+use Bowline\Geometry\Arc;
+use Bowline\Geometry\Segment;
+use Bowline\Geometry\Tolerance;
+use Bowline\Job\End\ClosedEnd;
+use Bowline\Job\End\End;
+use Bowline\Job\End\Flange;
+use Bowline\Job\Section;
+use Bowline\Routing\LaidRun;
+
+/**
+ * The body of a run: its section carried along its path, hollow through the bore, with its ends on.
+ * One closed surface: a flange is of one piece with the tube, as it is once it is welded on.
+ */
+final readonly class RunBody
+{
+    /** Chord tolerance where none is asked for, mm: finer than a filament or a milling path shows. */
+    public const CHORD = 0.1;
+
+    /** How much of the straight at an end a flange or plug may take up at most. */
+    private const MOST_OF_STRAIGHT = 0.999;
+
+    private function __construct(
+        private LaidRun $laid,
+        private Section $section,
+    ) {
+    }
+
+    public static function of(LaidRun $laid): self
+    {
+        return new self($laid, $laid->run->stock->section);
+    }
+
+    /** @param  float  $chord  farthest that a facet stands off the true surface, mm */
+    public function mesh(float $chord = self::CHORD): Mesh
+    {
+        $builder = new MeshBuilder;
+        $tolerance = new Chord($chord);
+        $frames = $this->frames($tolerance);
+        if (count($frames) < 2) {
+            return $builder->mesh();
+        }
+        $sides = $tolerance->sides($this->section->outsideDiameter / 2);
+        $start = $this->finish($this->laid->run->from->end, $frames[0], $frames[1], count($frames) === 2);
+        $last = count($frames) - 1;
+        $end = $this->finish($this->laid->run->to->end, $frames[$last], $frames[$last - 1], count($frames) === 2);
+
+        $between = array_slice($frames, 1, -1);
+        $outer = $this->rings($builder, [$start->outer, ...$between, $end->outer], $this->section->outsideDiameter / 2, $sides);
+        foreach (array_slice($outer, 1) as $i => $ring) {
+            $builder->wall($outer[$i], $ring);
+        }
+        $inner = [];
+        if (! $this->section->isSolid()) {
+            $inner = $this->rings($builder, [$start->inner, ...$between, $end->inner], $this->section->insideDiameter() / 2, $sides);
+            foreach (array_slice($inner, 1) as $i => $ring) {
+                $builder->wall($ring, $inner[$i]);
+            }
+        }
+        // Seen from outside the run, the rings of its start run the other way round.
+        $start->close($builder, $tolerance, array_reverse($outer[0]), array_reverse($inner[0] ?? []));
+        $end->close($builder, $tolerance, $outer[count($outer) - 1], $inner === [] ? [] : $inner[count($inner) - 1]);
+
+        return $builder->mesh();
+    }
+
+    /**
+     * Where the section stands along the path: at the ends of straights, and on bends as often as the
+     * tolerance asks. Straights are not cut up, even where vertices lie on them.
+     *
+     * @return list<Frame>
+     */
+    private function frames(Chord $chord): array
+    {
+        $segments = $this->laid->path->segments;
+        if ($segments === []) {
+            return [];
+        }
+        $frame = Frame::upright($segments[0]->start(), $segments[0]->directionAt(0.0));
+        $frames = [$frame];
+        foreach ($segments as $index => $segment) {
+            $next = $segments[$index + 1] ?? null;
+            if ($segment instanceof Arc) {
+                $pieces = $chord->pieces($segment->radius + $this->section->outsideDiameter / 2, $segment->angle);
+                for ($i = 1; $i <= $pieces; $i++) {
+                    $turn = $segment->angle * $i / $pieces;
+                    $frames[] = $frame->turned($segment->pointAt($segment->radius * $turn), $segment->normal, $turn);
+                }
+                $frame = $frames[count($frames) - 1];
+            } elseif ($next === null || $next instanceof Arc || ! self::straightOn($segment, $next)) {
+                $frames[] = $frame = $frame->movedTo($segment->end());
+                if ($next !== null && ! $next instanceof Arc) {
+                    // A bend without any room was drawn as a sharp corner.
+                    $out = $next->directionAt(0.0);
+                    $cross = $frame->along->cross($out);
+                    $axis = $cross->length() > 1e-9 ? $cross->unit() : $frame->along->anySquare();
+                    $frames[] = $frame = $frame->turned($frame->at, $axis, $frame->along->angleTo($out));
+                }
+            }
+        }
+
+        return $frames;
+    }
+
+    private static function straightOn(Segment $segment, Segment $next): bool
+    {
+        return $segment->directionAt(0.0)->angleTo($next->directionAt(0.0)) < Tolerance::NO_TURN;
+    }
+
+    private function finish(End $end, Frame $frame, Frame $neighbour, bool $shared): Finish
+    {
+        $straight = $frame->at->distanceTo($neighbour->at);
+        $onStraight = $frame->along->cross($neighbour->along)->length() < 1e-9;
+        $room = $onStraight ? $straight * self::MOST_OF_STRAIGHT * ($shared ? 0.5 : 1.0) : 0.0;
+        $inward = $neighbour->at->minus($frame->at)->unit();
+        $back = static fn (float $depth): Frame => $frame->movedTo($frame->at->plus($inward->times(min($depth, $room))));
+        $facing = $inward->dot($frame->along) > 0.0 ? $frame->facingBack() : $frame;
+
+        return match (true) {
+            $room <= 0.0 => new Finish($frame, $frame, $facing),
+            $end instanceof Flange && $end->outsideDiameter > $this->section->outsideDiameter => new Finish(
+                $back($end->thickness), $frame, $facing, new FlangePlate($end, $this->section),
+            ),
+            $end instanceof ClosedEnd && ! $this->section->isSolid() => new Finish(
+                $frame, $back($end->thickness ?? $this->section->wall), $facing, null, true,
+            ),
+            default => new Finish($frame, $frame, $facing),
+        };
+    }
+
+    /**
+     * @param  list<Frame>  $frames
+     * @return list<list<int>>
+     */
+    private function rings(MeshBuilder $builder, array $frames, float $radius, int $sides): array
+    {
+        return array_map(static fn (Frame $frame): array => $builder->ring($frame, $radius, $sides), $frames);
+    }
+}

@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Exchange;
+
+use Bowline\Bending\BendRow;
+use Bowline\Geometry\Arc;
+use Bowline\Geometry\Segment;
+use Bowline\Geometry\Vector;
+use Bowline\Routing\Bend;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Vertex;
+use Bowline\Routing\VertexPlace;
+use Bowline\Rules\Finding;
+use Bowline\Rules\Remedy;
+use Bowline\SolvedRun;
+
+/** Writes solved runs in the shape of schema/solution.json: millimetres and degrees. */
+final class SolutionWriter
+{
+    public const FORMAT = 'bowline-solution';
+
+    /**
+     * @param  list<SolvedRun>  $runs
+     * @return array<string, mixed>
+     */
+    public static function write(array $runs): array
+    {
+        return ['format' => self::FORMAT, 'version' => 1, 'runs' => array_map(self::run(...), $runs)];
+    }
+
+    /** @return array<string, mixed> */
+    public static function run(SolvedRun $solved): array
+    {
+        $laid = $solved->laid;
+        $table = $solved->bendTable;
+
+        return [
+            'id' => $laid->run->id,
+            'status' => $solved->status(),
+            'length' => $table->length,
+            'cut_length' => $table->cutLength,
+            'adjusted_by' => $laid->adjustedBy,
+            'min_radius' => $laid->path->leastRadius(),
+            'vertices' => array_map(static fn (Vertex $vertex): array => self::vector($vertex->at), $laid->vertices),
+            'path' => array_map(self::segment(...), $laid->path->segments),
+            'bends' => array_map(self::bend(...), $table->rows),
+            'tail' => $table->tail,
+            'legs' => self::legs($laid),
+            'body' => ['volume' => $solved->volume(), 'mass' => $solved->mass()],
+            'findings' => array_map(self::finding(...), $solved->findings),
+        ];
+    }
+
+    /** @return list<float> without negative zeros, which read as mistakes */
+    private static function vector(Vector $vector): array
+    {
+        return [$vector->x + 0.0, $vector->y + 0.0, $vector->z + 0.0];
+    }
+
+    /** @return array<string, mixed> */
+    private static function segment(Segment $segment): array
+    {
+        $ends = ['from' => self::vector($segment->start()), 'to' => self::vector($segment->end())];
+
+        return $segment instanceof Arc
+            ? ['kind' => 'arc', ...$ends,
+                'centre' => self::vector($segment->centre), 'normal' => self::vector($segment->normal),
+                'radius' => $segment->radius, 'angle' => rad2deg($segment->angle), 'length' => $segment->length()]
+            : ['kind' => 'line', ...$ends, 'length' => $segment->length()];
+    }
+
+    /** @return array<string, float> */
+    private static function bend(BendRow $row): array
+    {
+        return [
+            'straight' => $row->straight,
+            'rotation' => rad2deg($row->rotation),
+            'angle' => rad2deg($row->angle),
+            'set_angle' => rad2deg($row->setAngle),
+            'radius' => $row->radius,
+            'arc' => $row->arc,
+        ];
+    }
+
+    /**
+     * The rows of the path table: from each vertex to the next, with the straight that its bends leave.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function legs(LaidRun $laid): array
+    {
+        /** @var array<int, array{int, Bend}> $bendAt */
+        $bendAt = [];
+        foreach ($laid->bends as $index => $bend) {
+            $bendAt[$bend->vertex] = [$index, $bend];
+        }
+        $legs = [];
+        $counter = count($laid->vertices);
+        for ($i = 1; $i < $counter; $i++) {
+            $vertex = $laid->vertices[$i];
+            $leg = $vertex->at->minus($laid->vertices[$i - 1]->at);
+            $tangents = ($bendAt[$i - 1][1]->tangent ?? 0.0) + ($bendAt[$i][1]->tangent ?? 0.0);
+            $isLead = $vertex->place === VertexPlace::FromLead
+                || ($vertex->place === VertexPlace::To && $laid->run->to->lead !== null);
+            $legs[] = [
+                'vertex' => $i,
+                'stop' => $vertex->stop,
+                'place' => $isLead ? 'lead' : ($vertex->stop === null ? 'closing' : 'stop'),
+                'along' => $leg->axisName() ?? self::vector($leg->unit()),
+                'length' => $leg->length(),
+                'straight' => max(0.0, $leg->length() - $tangents),
+                'bend' => $bendAt[$i][0] ?? null,
+                'asked_radius' => isset($bendAt[$i]) ? $bendAt[$i][1]->askedRadius : null,
+            ];
+        }
+
+        return $legs;
+    }
+
+    /** @return array<string, mixed> */
+    private static function finding(Finding $finding): array
+    {
+        return [
+            'rule' => $finding->rule,
+            'severity' => $finding->severity->value,
+            'title' => $finding->title,
+            'message' => $finding->message,
+            'at' => self::vector($finding->at),
+            'span' => $finding->span,
+            ...array_filter([
+                'measured' => $finding->measured,
+                'required' => $finding->required,
+                'nearest' => $finding->nearest,
+            ], static fn (?float $number): bool => $number !== null),
+            'remedies' => array_map(static fn (Remedy $remedy): string => $remedy->label, $finding->remedies),
+            'cures' => array_map(static fn (Remedy $remedy): array => ['list' => $remedy->list, 'item' => $remedy->item], $finding->remedies),
+        ];
+    }
+}

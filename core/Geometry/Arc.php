@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Geometry;
+
+/** A circular piece of a path: right-handed about its normal, from its start through its angle. */
+final readonly class Arc implements Segment
+{
+    /** @param  float  $angle  radians, 0 to π */
+    public function __construct(
+        public Vector $from,
+        public Vector $to,
+        public Vector $centre,
+        public Vector $normal,
+        public float $radius,
+        public float $angle,
+    ) {
+    }
+
+    /**
+     * The arc that rounds a corner.
+     *
+     * @param  Vector  $corner  where the two legs meet
+     * @param  Vector  $in  unit direction of travel into the corner
+     * @param  Vector  $out  unit direction of travel out of it
+     * @param  Vector  $normal  unit normal of the bend, in × out
+     * @param  float  $tangent  distance from the corner to where the arc starts and ends
+     */
+    public static function rounding(
+        Vector $corner,
+        Vector $in,
+        Vector $out,
+        Vector $normal,
+        float $tangent,
+        float $radius,
+        float $angle,
+    ): self {
+        $from = $corner->minus($in->times($tangent));
+
+        return new self(
+            $from,
+            $corner->plus($out->times($tangent)),
+            $from->plus($normal->cross($in)->times($radius)),
+            $normal,
+            $radius,
+            $angle,
+        );
+    }
+
+    public function start(): Vector
+    {
+        return $this->from;
+    }
+
+    public function end(): Vector
+    {
+        return $this->to;
+    }
+
+    public function length(): float
+    {
+        return $this->radius * $this->angle;
+    }
+
+    public function pointAt(float $along): Vector
+    {
+        return $this->centre->plus(
+            $this->from->minus($this->centre)->turnedAbout($this->normal, $along / $this->radius),
+        );
+    }
+
+    public function directionAt(float $along): Vector
+    {
+        return $this->normal->cross($this->pointAt($along)->minus($this->centre))->unit();
+    }
+
+    public function leastRadius(): float
+    {
+        return $this->radius;
+    }
+}

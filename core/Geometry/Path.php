@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Geometry;
+
+/** The centreline of a run: pieces that follow one another without a gap. */
+final readonly class Path
+{
+    public float $length;
+
+    /** @param  list<Segment>  $segments */
+    public function __construct(public array $segments)
+    {
+        $this->length = array_sum(array_map(static fn (Segment $segment): float => $segment->length(), $segments));
+    }
+
+    /** Smallest radius along the whole path, null when it is straight throughout. */
+    public function leastRadius(): ?float
+    {
+        $least = INF;
+        foreach ($this->segments as $segment) {
+            $least = min($least, $segment->leastRadius());
+        }
+
+        return is_finite($least) ? $least : null;
+    }
+}

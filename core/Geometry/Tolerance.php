@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Geometry;
+
+/**
+ * The tolerances that decide what counts as the same, in one place. Lengths in millimetres, angles in radians.
+ */
+final class Tolerance
+{
+    /** Vertices nearer than this coincide: far below anything that can be made, far above rounding at 10 m. */
+    public const COINCIDENT = 1e-6;
+
+    /** A turn smaller than this is no bend (0.01 degrees, job-file.md). */
+    public const NO_TURN = 0.01 * M_PI / 180;
+
+    /** From this turn on the path comes back on itself (179.5 degrees, job-file.md). */
+    public const REVERSAL = 179.5 * M_PI / 180;
+
+    /** How far off the axis of a port or clamp a run may go, in degrees (job-file.md). */
+    public const OFF_AXIS_DEGREES = 0.5;
+
+    /** A path piece shorter than this is not drawn: it is what rounding leaves between two bends that touch. */
+    public const NOTHING = 1e-9;
+
+    /** Rules forgive this much, so that a radius or leg that is exactly enough is enough after rounding. */
+    public const RULE_SLACK = 1e-7;
+
+    /** A clamp's bore may differ this much from the stock before it is worth a warning (job-file.md). */
+    public const CLAMP_BORE = 0.5;
+
+    /** A flange's bore may be this much wider than the tube and still be filled by an ordinary fillet weld. */
+    public const FLANGE_GAP = 3.0;
+
+    private function __construct()
+    {
+    }
+}

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Geometry;
+
+/**
+ * A point or a direction in space, in millimetres, right-handed axes. Immutable.
+ */
+final readonly class Vector
+{
+    public function __construct(
+        public float $x,
+        public float $y,
+        public float $z,
+    ) {
+    }
+
+    public static function zero(): self
+    {
+        return new self(0.0, 0.0, 0.0);
+    }
+
+    /** The unit vector of an axis by its name: "+x", "-x", "+y" … "-z"; null for any other text. */
+    public static function axis(string $name): ?self
+    {
+        return match ($name) {
+            '+x' => new self(1.0, 0.0, 0.0),
+            '-x' => new self(-1.0, 0.0, 0.0),
+            '+y' => new self(0.0, 1.0, 0.0),
+            '-y' => new self(0.0, -1.0, 0.0),
+            '+z' => new self(0.0, 0.0, 1.0),
+            '-z' => new self(0.0, 0.0, -1.0),
+            default => null,
+        };
+    }
+
+    /** The name of the axis this direction lies on within 0.01 degrees ("+x" … "-z"), or null. */
+    public function axisName(): ?string
+    {
+        foreach (['+x', '-x', '+y', '-y', '+z', '-z'] as $name) {
+            $axis = self::axis($name);
+            if ($axis !== null && $this->angleTo($axis) < Tolerance::NO_TURN) {
+                return $name;
+            }
+        }
+
+        return null;
+    }
+
+    public function plus(self $other): self
+    {
+        return new self($this->x + $other->x, $this->y + $other->y, $this->z + $other->z);
+    }
+
+    public function minus(self $other): self
+    {
+        return new self($this->x - $other->x, $this->y - $other->y, $this->z - $other->z);
+    }
+
+    public function times(float $factor): self
+    {
+        return new self($this->x * $factor, $this->y * $factor, $this->z * $factor);
+    }
+
+    public function dot(self $other): float
+    {
+        return $this->x * $other->x + $this->y * $other->y + $this->z * $other->z;
+    }
+
+    public function cross(self $other): self
+    {
+        return new self(
+            $this->y * $other->z - $this->z * $other->y,
+            $this->z * $other->x - $this->x * $other->z,
+            $this->x * $other->y - $this->y * $other->x,
+        );
+    }
+
+    public function length(): float
+    {
+        return sqrt($this->dot($this));
+    }
+
+    public function distanceTo(self $other): float
+    {
+        return $this->minus($other)->length();
+    }
+
+    /** The direction alone; a zero vector stays zero. */
+    public function unit(): self
+    {
+        $length = $this->length();
+
+        return $length > 0.0 ? $this->times(1.0 / $length) : $this;
+    }
+
+    /**
+     * Angle between two directions in radians, 0 to π. By atan2 of cross and dot, which keeps its
+     * accuracy near 0 and π where the arc cosine loses half its digits.
+     */
+    public function angleTo(self $other): float
+    {
+        return atan2($this->cross($other)->length(), $this->dot($other));
+    }
+
+    /** Turned about a unit axis through the origin by the right-hand rule (Rodrigues' formula). */
+    public function turnedAbout(self $axis, float $angle): self
+    {
+        return $this->times(cos($angle))
+            ->plus($axis->cross($this)->times(sin($angle)))
+            ->plus($axis->times($axis->dot($this) * (1.0 - cos($angle))));
+    }
+
+    /** Some unit vector square to this one, always the same for the same direction. */
+    public function anySquare(): self
+    {
+        $smallest = min(abs($this->x), abs($this->y), abs($this->z));
+        $helper = match ($smallest) {
+            abs($this->z) => new self(0.0, 0.0, 1.0),
+            abs($this->y) => new self(0.0, 1.0, 0.0),
+            default => new self(1.0, 0.0, 0.0),
+        };
+
+        return $this->cross($helper)->unit();
+    }
+
+    /** @return array{float, float, float} */
+    public function toArray(): array
+    {
+        return [$this->x, $this->y, $this->z];
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job\End;
+
+/** Closed by a flat plug in the bore, flush with the end. */
+final readonly class ClosedEnd implements End
+{
+    /** @param  float|null  $thickness  of the plug, mm; as thick as the wall when it is not said */
+    public function __construct(public ?float $thickness)
+    {
+    }
+
+    public function type(): string
+    {
+        return 'closed';
+    }
+}

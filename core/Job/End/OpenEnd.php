@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job\End;
+
+/** Cut off square, the bore open. */
+final readonly class OpenEnd implements End
+{
+    public function type(): string
+    {
+        return 'open';
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job;
+
+use stdClass;
+
+/** A job: a site and the runs on it. The same job always gives the same solution. */
+final readonly class Job
+{
+    public const FORMAT = 'bowline-job';
+
+    public const VERSION = 1;
+
+    /** @param  array<string, Run>  $runs */
+    private function __construct(
+        public string $name,
+        public Site $site,
+        public array $runs,
+        public stdClass $source,
+    ) {
+    }
+
+    /**
+     * Reads a job file.
+     *
+     * @throws JobError at the first thing that is wrong
+     */
+    public static function fromJson(string $json): self
+    {
+        return self::read(JobFile::decode($json));
+    }
+
+    /**
+     * @param  stdClass  $source  a decoded job file whose shape has been checked
+     *
+     * @throws JobError
+     */
+    public static function read(stdClass $source): self
+    {
+        $node = new Node($source);
+        $site = Site::read($node);
+
+        return new self(
+            $node->find('name')?->text() ?? '',
+            $site,
+            Site::byId($node->list('runs'), static fn (Node $run): Run => Run::read($run, $site)),
+            $source,
+        );
+    }
+}

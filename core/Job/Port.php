@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job;
+
+use Bowline\Geometry\Vector;
+
+/** Where a run is joined to a fitting: a point in space and the unit axis along which the run leaves it. */
+final readonly class Port
+{
+    /**
+     * @param  string  $name  "fitting.port"
+     * @param  float|null  $size  diameter it is made for, mm, when it is said
+     */
+    public function __construct(
+        public string $name,
+        public Vector $at,
+        public Vector $axis,
+        public ?float $size,
+    ) {
+    }
+}

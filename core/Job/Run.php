@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job;
+
+use Bowline\Routing\Route;
+use Bowline\Routing\Routes;
+use stdClass;
+
+/** What the designer said about one run. */
+final readonly class Run
+{
+    /** @param  stdClass  $source  the run as it stands in the file; never changed */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Stock $stock,
+        public RunEnd $from,
+        public RunEnd $to,
+        public Route $route,
+        public ?FixedLength $fixedLength,
+        public stdClass $source,
+    ) {
+    }
+
+    /** @throws JobError */
+    public static function read(Node $node, Site $site): self
+    {
+        $id = $node->get('id')->text();
+        $route = Routes::read($node->get('route'), $site);
+
+        return new self(
+            $id,
+            $node->find('name')?->text() ?? $id,
+            $site->stock($node->get('stock')),
+            RunEnd::read($node->get('from'), $site),
+            RunEnd::read($node->get('to'), $site),
+            $route,
+            FixedLength::read($node->find('fixed_length'), $site->values, $route->stopCount()),
+            $node->object(),
+        );
+    }
+}

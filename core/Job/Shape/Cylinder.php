@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job\Shape;
+
+use Bowline\Geometry\Vector;
+
+/** A round block that stands along its own z. */
+final readonly class Cylinder implements Shape
+{
+    public function __construct(
+        public float $diameter,
+        public float $height,
+    ) {
+    }
+
+    public function halfExtent(): Vector
+    {
+        return new Vector($this->diameter / 2, $this->diameter / 2, $this->height / 2);
+    }
+}

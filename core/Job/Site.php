@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job;
+
+use Bowline\Geometry\Vector;
+
+/** All of a job that its runs refer to: values, stock, fittings, clamps and surroundings. */
+final readonly class Site
+{
+    /**
+     * @param  array<string, Stock>  $stock
+     * @param  array<string, Fitting>  $fittings
+     * @param  array<string, Clamp>  $clamps
+     * @param  array<string, Surrounding>  $surroundings
+     * @param  array<string, Port>  $ports  by "fitting.port"
+     */
+    private function __construct(
+        public Values $values,
+        public array $stock,
+        public array $fittings,
+        public array $clamps,
+        public array $surroundings,
+        public array $ports,
+    ) {
+    }
+
+    /** @throws JobError */
+    public static function read(Node $job): self
+    {
+        $values = Values::read($job->find('values'));
+        $fittings = self::byId($job->list('fittings'), static fn (Node $node): Fitting => Fitting::read($node, $values));
+        $ports = [];
+        foreach ($fittings as $fitting) {
+            foreach ($fitting->ports as $port) {
+                $ports[$port->name] = $port;
+            }
+        }
+
+        return new self(
+            $values,
+            self::byId($job->list('stock'), static fn (Node $node): Stock => Stock::read($node, $values)),
+            $fittings,
+            self::byId($job->list('clamps'), static fn (Node $node): Clamp => Clamp::read($node, $values)),
+            self::byId($job->list('surroundings'), static fn (Node $node): Surrounding => Surrounding::read($node, $values)),
+            $ports,
+        );
+    }
+
+    /** @throws JobError when there is no such port */
+    public function port(Node $name): Port
+    {
+        return $this->ports[$name->text()] ?? throw $name->error(sprintf('there is no port “%s”', $name->text()));
+    }
+
+    /** @throws JobError when there is no such stock */
+    public function stock(Node $id): Stock
+    {
+        return $this->stock[$id->text()] ?? throw $id->error(sprintf('there is no stock “%s”', $id->text()));
+    }
+
+    /** @throws JobError when there is no such clamp */
+    public function clamp(Node $id): Clamp
+    {
+        return $this->clamps[$id->text()] ?? throw $id->error(sprintf('there is no clamp “%s”', $id->text()));
+    }
+
+    /**
+     * A point given by name (a port or a clamp) or by its three numbers.
+     *
+     * @throws JobError
+     */
+    public function place(Node $node): Vector
+    {
+        if (! is_string($node->value)) {
+            return $this->values->vector($node);
+        }
+        $port = $this->ports[$node->value] ?? null;
+        $clamp = $this->clamps[$node->value] ?? null;
+
+        return $port->at ?? $clamp->at ?? throw $node->error(sprintf('there is no port or clamp “%s”', $node->value));
+    }
+
+    /**
+     * @template T
+     *
+     * @param  list<Node>  $nodes
+     * @param  callable(Node): T  $read
+     * @return array<string, T>
+     *
+     * @throws JobError when an id comes twice
+     */
+    public static function byId(array $nodes, callable $read): array
+    {
+        $items = [];
+        foreach ($nodes as $node) {
+            $id = $node->get('id');
+            if (isset($items[$id->text()])) {
+                throw $id->error(sprintf('the id “%s” is used twice', $id->text()));
+            }
+            $items[$id->text()] = $read($node);
+        }
+
+        return $items;
+    }
+}

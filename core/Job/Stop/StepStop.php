@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job\Stop;
+
+use Bowline\Geometry\Vector;
+use Bowline\Job\CornerRadius;
+
+/** `by`, or `along` with `length`: the last vertex, moved by a vector. */
+final readonly class StepStop implements Stop
+{
+    public function __construct(
+        private Vector $by,
+        private ?CornerRadius $corner,
+    ) {
+    }
+
+    public function vertices(Vector $last): array
+    {
+        return [$last->plus($this->by)];
+    }
+
+    public function corner(): ?CornerRadius
+    {
+        return $this->corner;
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job\Stop;
+
+use Bowline\Geometry\Vector;
+use Bowline\Job\CornerRadius;
+
+/** One thing a designer says about where a rigid run goes next. */
+interface Stop
+{
+    /**
+     * The vertices it stands for.
+     *
+     * @param  Vector  $last  the vertex before it
+     * @return non-empty-list<Vector>
+     */
+    public function vertices(Vector $last): array;
+
+    /** The radius asked for at its vertices, null when the run's or the stock's holds. */
+    public function corner(): ?CornerRadius;
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job\Stop;
+
+use Bowline\Geometry\Vector;
+use Bowline\Job\CornerRadius;
+
+/** `along` with `until`: the last vertex, moved along a line until it is level with a place. */
+final readonly class UntilStop implements Stop
+{
+    /** @param  Vector  $along  unit direction; the move may go against it */
+    public function __construct(
+        private Vector $along,
+        private Vector $place,
+        private ?CornerRadius $corner,
+    ) {
+    }
+
+    public function vertices(Vector $last): array
+    {
+        return [$last->plus($this->along->times($this->place->minus($last)->dot($this->along)))];
+    }
+
+    public function corner(): ?CornerRadius
+    {
+        return $this->corner;
+    }
+}

@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Routing;
+
+use Bowline\Geometry\Arc;
+use Bowline\Geometry\Line;
+use Bowline\Geometry\Path;
+use Bowline\Geometry\Segment;
+use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Run;
+
+/** Builds the path of a rigid run from its vertices: straights, bends with their rotation, legs. */
+final class CornerPath
+{
+    /** @var list<Segment> */
+    private array $segments = [];
+
+    /** @var list<Bend> */
+    private array $bends = [];
+
+    /** @var list<Leg> */
+    private array $legs = [];
+
+    /** Developed length so far, and where the last bend ended. */
+    private float $travelled = 0.0;
+
+    private float $lastBendEnd = 0.0;
+
+    /** @param  non-empty-list<Vertex>  $vertices */
+    private function __construct(
+        private readonly array $vertices,
+        private readonly Fillets $fillets,
+    ) {
+        $this->build();
+    }
+
+    /** @param  non-empty-list<Vertex>  $vertices */
+    public static function through(array $vertices): self
+    {
+        return new self($vertices, Fillets::fit(
+            array_map(static fn (Vertex $vertex): array => $vertex->at->toArray(), $vertices),
+            array_map(static fn (Vertex $vertex): float => $vertex->radius, $vertices),
+            array_map(static fn (Vertex $vertex): bool => $vertex->ownRadius, $vertices),
+        ));
+    }
+
+    public function lay(Run $run, float $adjustedBy = 0.0, ?float $nearestLength = null): LaidRun
+    {
+        return new LaidRun(
+            $run, $this->vertices, new Path($this->segments), $this->bends, $this->legs, $adjustedBy, $nearestLength,
+        );
+    }
+
+    private function build(): void
+    {
+        $last = count($this->fillets->kept) - 1;
+        $legStart = 0;
+        $bendBefore = null;
+        $legTravelled = 0.0;
+        for ($k = 1; $k <= $last; $k++) {
+            $in = $this->direction($k);
+            $tangent = $this->fillets->tangent[$k];
+            $this->addLine(
+                $this->at($k - 1)->plus($in->times($this->fillets->tangent[$k - 1])),
+                $this->at($k)->minus($in->times($tangent)),
+            );
+            $turns = $k < $last && $this->fillets->turn[$k] > 0.0;
+            if (! $turns && $k < $last) {
+                continue;
+            }
+            $this->legs[] = $this->leg($legStart, $k, $bendBefore, $turns ? count($this->bends) : null, $legTravelled);
+            if ($turns) {
+                $bendBefore = count($this->bends);
+                $this->addBend($k, $in, $this->direction($k + 1));
+                $legStart = $k;
+                $legTravelled = $this->travelled;
+            }
+        }
+    }
+
+    private function addLine(Vector $from, Vector $to): void
+    {
+        $line = new Line($from, $to);
+        $length = $line->length();
+        if ($length > Tolerance::NOTHING) {
+            $this->segments[] = $line;
+            $this->travelled += $length;
+        }
+    }
+
+    private function addBend(int $k, Vector $in, Vector $out): void
+    {
+        $fillets = $this->fillets;
+        $cross = $in->cross($out);
+        // A path that comes straight back has no plane of its own; any will do.
+        $normal = $cross->length() > 1e-12 ? $cross->unit() : $in->anySquare();
+        $before = $this->bends === [] ? null : $this->bends[count($this->bends) - 1];
+        $this->bends[] = $bend = new Bend(
+            $fillets->asking[$k],
+            $this->at($k),
+            $in,
+            $out,
+            $normal,
+            $fillets->turn[$k],
+            $this->vertices[$fillets->asking[$k]]->radius,
+            $fillets->radius[$k],
+            $fillets->asked[$k],
+            $fillets->tangent[$k],
+            $this->travelled - $this->lastBendEnd,
+            $before === null ? 0.0 : self::rotation($before->normal, $normal, $in),
+            $this->travelled,
+        );
+        if ($bend->arcLength() > Tolerance::NOTHING) {
+            $this->segments[] = Arc::rounding($bend->corner, $in, $out, $normal, $bend->tangent, $bend->radius, $bend->angle);
+            $this->travelled += $bend->arcLength();
+        }
+        $this->lastBendEnd = $this->travelled;
+    }
+
+    private function leg(int $start, int $end, ?int $bendBefore, ?int $bendAfter, float $travelled): Leg
+    {
+        $length = 0.0;
+        for ($k = $start + 1; $k <= $end; $k++) {
+            $length += $this->at($k)->distanceTo($this->at($k - 1));
+        }
+
+        return new Leg(
+            $this->fillets->kept[$start],
+            $this->fillets->kept[$end],
+            $bendBefore,
+            $bendAfter,
+            $this->at($end)->minus($this->at($start))->unit(),
+            $this->at($start)->plus($this->at($end))->times(0.5),
+            $length,
+            $travelled,
+            $this->travelled - $travelled,
+        );
+    }
+
+    /** How far the plane of the bend turns, right-handed about the travel between two bends (job-file.md). */
+    private static function rotation(Vector $before, Vector $after, Vector $travel): float
+    {
+        $angle = atan2($travel->dot($before->cross($after)), $before->dot($after));
+
+        // Half a turn is +180, whichever way rounding leans.
+        return $angle < -M_PI + 1e-9 ? M_PI : $angle;
+    }
+
+    private function at(int $k): Vector
+    {
+        return $this->vertices[$this->fillets->kept[$k]]->at;
+    }
+
+    /** Unit direction of travel into kept vertex $k. */
+    private function direction(int $k): Vector
+    {
+        return $this->at($k)->minus($this->at($k - 1))->unit();
+    }
+}

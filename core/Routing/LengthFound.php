@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Routing;
+
+/** What a search for a fixed length came to. */
+final readonly class LengthFound
+{
+    /**
+     * @param  float|null  $move  the smallest move that gives the length, mm; null when none does
+     * @param  float  $nearestLength  the nearest length that a move can give, mm
+     */
+    public function __construct(
+        public ?float $move,
+        public float $nearestLength,
+    ) {
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Geometry\Tolerance;
+use Bowline\Job\Words;
+use Bowline\Routing\ClampPassage;
+use Bowline\Routing\LaidRun;
+
+/** `clamp-size`: a clamp's bore is that of the stock; a warning, since a sleeve may be meant. */
+final class ClampSize implements Rule
+{
+    public function check(LaidRun $laid): array
+    {
+        $od = $laid->run->stock->section->outsideDiameter;
+        $findings = [];
+        foreach (ClampPassage::of($laid) as $passage) {
+            $clamp = $passage->clamp;
+            if (abs($clamp->bore - $od) <= Tolerance::CLAMP_BORE + Tolerance::RULE_SLACK) {
+                continue;
+            }
+            $findings[] = new Finding(
+                'clamp-size',
+                Severity::Warning,
+                sprintf('%s does not fit', $clamp->name),
+                sprintf(
+                    'Its bore is %s; this %s is %s outside.',
+                    Words::mm($clamp->bore), $laid->run->stock->kind->value, Words::mm($od),
+                ),
+                $clamp->at,
+                $passage->span,
+                $clamp->bore,
+                $od,
+            );
+        }
+
+        return $findings;
+    }
+
+    public function remedies(Finding $finding, LaidRun $laid): iterable
+    {
+        $od = $laid->run->stock->section->outsideDiameter;
+        foreach (ClampPassage::of($laid) as $passage) {
+            if ($passage->clamp->at->distanceTo($finding->at) < Tolerance::COINCIDENT) {
+                $clamp = clone $passage->clamp->source;
+                $clamp->bore = $od;
+                yield new Remedy(sprintf('Take %s with a bore of %s', $passage->clamp->name, Words::mm($od)), 'clamps', $clamp);
+            }
+        }
+    }
+}

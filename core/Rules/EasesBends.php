@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Words;
+use Bowline\Laying\LayingError;
+use Bowline\Laying\RunEdit;
+use Bowline\Routing\Bend;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Leg;
+use Bowline\Routing\VertexPlace;
+
+/** What rules about bends suggest: another radius, or corners moved apart so that there is room. */
+trait EasesBends
+{
+    private function bendAt(Finding $finding, LaidRun $laid): ?Bend
+    {
+        foreach ($laid->bends as $bend) {
+            if ($bend->corner->distanceTo($finding->at) < Tolerance::COINCIDENT) {
+                return $bend;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return iterable<Remedy> the radius alone, then with room made for it in the legs beside the bend */
+    private function useRadius(LaidRun $laid, Bend $bend, float $radius): iterable
+    {
+        $number = Words::number($radius);
+        yield new Remedy('Use R '.$number, 'runs', RunEdit::of($laid)->setRadius($bend->vertex, $radius)->run());
+        $more = Words::roundedUp($bend->askedTangent * ($radius / $bend->askedRadius - 1.0));
+        $index = array_search($bend, $laid->bends, true);
+        foreach ($laid->legs as $leg) {
+            if ($leg->bendBefore !== $index && $leg->bendAfter !== $index) {
+                continue;
+            }
+            $short = min($more, Words::roundedUp($this->needed($laid, $leg) + $more - $leg->length));
+            foreach ($this->lengthen($laid, $leg, $short) as [$what, $edit]) {
+                yield new Remedy(
+                    sprintf('Use R %s and %s', $number, lcfirst($what)),
+                    'runs',
+                    $edit->setRadius($bend->vertex, $radius)->run(),
+                );
+            }
+        }
+        yield new Remedy(sprintf('Use R %s at every corner', $number), 'runs', RunEdit::of($laid)->setRadius(null, $radius)->run());
+    }
+
+    /** What the bends beside a leg and the bender ask of it, mm (job-file.md, `leg-room`). */
+    private function needed(LaidRun $laid, Leg $leg): float
+    {
+        $bends = array_filter([$leg->bendBefore, $leg->bendAfter], static fn (?int $bend): bool => $bend !== null
+            && $laid->bends[$bend]->angle < Tolerance::REVERSAL);
+        $tangents = array_sum(array_map(static fn (int $bend): float => $laid->bends[$bend]->askedTangent, $bends));
+
+        return count($bends) === 2 ? $tangents + $laid->run->stock->bend->leastStraight : $tangents;
+    }
+
+    /**
+     * Ways to make a leg longer: its far or near corner moved along it, alone or with the corners beyond.
+     *
+     * @return iterable<array{string, RunEdit}> what it does, and the run so edited
+     */
+    private function lengthen(LaidRun $laid, Leg $leg, float $by): iterable
+    {
+        if ($by <= 0.0) {
+            return;
+        }
+        foreach ([[$leg->toVertex, 1], [$leg->fromVertex, -1]] as [$vertex, $side]) {
+            $move = $leg->direction->times($side * $by);
+            $corner = $laid->vertices[$vertex];
+            if ($corner->place !== VertexPlace::Stop || $corner->stop === null) {
+                yield from $this->moved($laid, [$vertex], $move, static fn (RunEdit $edit): RunEdit => $edit->moveCorner($vertex, $move));
+
+                continue;
+            }
+            $stop = $corner->stop;
+            $farthest = $side > 0 ? min(count($laid->vertices), $stop + 4) : max(-1, $stop - 4);
+            for ($other = $stop; $other !== $farthest; $other += $side) {
+                [$first, $last] = [min($stop, $other), max($stop, $other)];
+                $vertices = array_keys(array_filter(
+                    $laid->vertices,
+                    static fn ($vertex): bool => $vertex->stop !== null && $vertex->stop >= $first && $vertex->stop <= $last,
+                ));
+                yield from $this->moved($laid, $vertices, $move, static fn (RunEdit $edit): RunEdit => $edit->moveTogether($first, $last, $move));
+            }
+        }
+    }
+
+    /**
+     * @param  list<int>  $vertices
+     * @param  callable(RunEdit): RunEdit  $edit
+     * @return iterable<array{string, RunEdit}>
+     */
+    private function moved(LaidRun $laid, array $vertices, Vector $move, callable $edit): iterable
+    {
+        if ($vertices === []) {
+            return;
+        }
+        try {
+            $corners = count($vertices) === 1
+                ? 'corner '.$vertices[0]
+                : sprintf('corners %d–%d', min($vertices), max($vertices));
+            yield [
+                sprintf('Move %s %s along %s', $corners, Words::mm($move->length()), Words::direction($move)),
+                $edit(RunEdit::of($laid)),
+            ];
+        } catch (LayingError) {
+            // Held by a port or a clamp: not a way to make room.
+        }
+    }
+}

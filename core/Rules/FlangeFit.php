@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Geometry\Tolerance;
+use Bowline\Job\End\Flange;
+use Bowline\Job\RunEnd;
+use Bowline\Job\Words;
+use Bowline\Laying\RunEdit;
+use Bowline\Routing\LaidRun;
+use stdClass;
+
+/** `flange-fit`: a flange goes over its tube, and its bolt holes lie in the plate and clear of the tube. */
+final class FlangeFit implements Rule
+{
+    public function check(LaidRun $laid): array
+    {
+        $findings = [];
+        foreach (['from' => $laid->run->from, 'to' => $laid->run->to] as $name => $end) {
+            if ($end->end instanceof Flange) {
+                array_push($findings, ...$this->ofFlange($laid, $end, $end->end, $name === 'from'));
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function ofFlange(LaidRun $laid, RunEnd $end, Flange $flange, bool $atStart): array
+    {
+        $od = $laid->run->stock->section->outsideDiameter;
+        $kind = $laid->run->stock->kind->value;
+        $edge = $laid->legs === [] ? null : $laid->legs[$atStart ? 0 : count($laid->legs) - 1];
+        $straight = $edge === null ? 0.0 : $edge->straight;
+        $say = fn (bool $is, Severity $severity, string $message, float $measured, float $required): ?Finding => $is
+            ? new Finding(
+                'flange-fit', $severity,
+                sprintf('The flange at %s does not fit', $end->port ?? ($atStart ? 'the start' : 'the end')),
+                $message, $end->at,
+                $atStart ? [0.0, min($straight, $flange->thickness)] : [$laid->length() - min($straight, $flange->thickness), $laid->length()],
+                $measured, $required,
+            )
+            : null;
+        $slack = Tolerance::RULE_SLACK;
+        $inside = max($od, $flange->bore);
+
+        return array_values(array_filter([
+            $say(
+                $flange->bore < $od - $slack, Severity::Violation,
+                sprintf('Its bore is %s; the %s is %s outside and does not go in.', Words::mm($flange->bore), $kind, Words::mm($od)),
+                $flange->bore, $od,
+            ),
+            $say(
+                $flange->bore > $od + Tolerance::FLANGE_GAP + $slack, Severity::Warning,
+                sprintf('Its bore is %s; round a %s of %s that leaves more gap than a weld fills.', Words::mm($flange->bore), $kind, Words::mm($od)),
+                $flange->bore, $od + Tolerance::FLANGE_GAP,
+            ),
+            $say(
+                $flange->outsideDiameter <= $inside + $slack, Severity::Violation,
+                sprintf('Its plate is %s outside; nothing is left round a bore of %s.', Words::mm($flange->outsideDiameter), Words::mm($inside)),
+                $flange->outsideDiameter, $inside,
+            ),
+            $say(
+                $flange->holeCount > 0 && $flange->rimLeft() <= $slack, Severity::Violation,
+                sprintf('Its bolt holes break out of the plate by %s.', Words::mm(abs($flange->rimLeft()))),
+                $flange->outsideDiameter, $flange->boltCircle + $flange->holeDiameter,
+            ),
+            $say(
+                $flange->holeCount > 0 && $flange->clearOf($inside) <= $slack, Severity::Violation,
+                sprintf('Its bolt holes run into the %s by %s.', $kind, Words::mm(abs($flange->clearOf($inside)))),
+                $flange->boltCircle, $inside + $flange->holeDiameter,
+            ),
+            $say(
+                $flange->holeCount > 0 && $flange->betweenHoles() <= $slack, Severity::Violation,
+                sprintf('Its %d bolt holes run into each other by %s.', $flange->holeCount, Words::mm(abs($flange->betweenHoles()))),
+                $flange->holeDiameter, $flange->holeDiameter + $flange->betweenHoles(),
+            ),
+            $say(
+                $straight < $flange->thickness - $slack, Severity::Violation,
+                sprintf('It is %s thick; only %s of the %s is straight there.', Words::mm($flange->thickness), Words::mm($straight), $kind),
+                $straight, $flange->thickness,
+            ),
+        ]));
+    }
+
+    public function remedies(Finding $finding, LaidRun $laid): iterable
+    {
+        $od = $laid->run->stock->section->outsideDiameter;
+        foreach (['from' => $laid->run->from, 'to' => $laid->run->to] as $name => $end) {
+            $flange = $end->end;
+            if (! $flange instanceof Flange || $end->at->distanceTo($finding->at) > Tolerance::COINCIDENT) {
+                continue;
+            }
+            $change = static fn (string $label, callable $edit): Remedy => new Remedy(
+                $label, 'runs', RunEdit::of($laid)->changeEnd($name, $edit)->run(),
+            );
+            // A millimetre in diameter is the ordinary play of a plate slipped over its tube.
+            $bore = Words::roundedUp($od + 1.0);
+            yield $change(sprintf('Bore it to %s', Words::mm($bore)), static function (stdClass $end) use ($bore): void {
+                $end->bore = $bore;
+            });
+            $plate = Words::roundedUp(max($flange->boltCircle + 2 * $flange->holeDiameter, $od * 1.5), 0);
+            yield $change(sprintf('Make the plate %s', Words::mm($plate)), static function (stdClass $end) use ($plate): void {
+                $end->od = $plate;
+            });
+            $inside = max($od, $flange->bore);
+            $circles = [($flange->outsideDiameter + $inside) / 2, $inside + 2 * $flange->holeDiameter];
+            foreach ($circles as $exact) {
+                $circle = Words::roundedUp($exact, 0);
+                yield $change(sprintf('Put the holes on a circle of %s', Words::mm($circle)), static function (stdClass $end) use ($circle): void {
+                    if (($end->holes ?? null) instanceof stdClass) {
+                        $end->holes->circle = $circle;
+                    }
+                });
+            }
+            foreach ([8, 6, 4] as $count) {
+                yield $change(sprintf('Use %d bolt holes', $count), static function (stdClass $end) use ($count): void {
+                    if (($end->holes ?? null) instanceof stdClass) {
+                        $end->holes->count = $count;
+                    }
+                });
+            }
+        }
+    }
+}

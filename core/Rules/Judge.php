@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Job\Job;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\Run;
+use Bowline\Job\Site;
+use Bowline\Routing\LaidRun;
+use stdClass;
+
+/** Puts a laid run before all rules, and tries every remedy they suggest before it is offered. */
+final readonly class Judge
+{
+    /** More remedies than these for one finding are not read. */
+    private const MOST_REMEDIES = 4;
+
+    /** @param  array<string, Rule>  $rules */
+    private function __construct(
+        private Job $job,
+        private array $rules,
+    ) {
+    }
+
+    public static function of(Job $job): self
+    {
+        return new self($job, Rules::all());
+    }
+
+    /** @return list<Finding> the worst first */
+    public function findings(LaidRun $laid): array
+    {
+        $findings = [];
+        foreach ($this->rules as $rule) {
+            array_push($findings, ...$rule->check($laid));
+        }
+        usort($findings, static fn (Finding $a, Finding $b): int => [$a->severity !== Severity::Violation, $a->span[0]]
+            <=> [$b->severity !== Severity::Violation, $b->span[0]]);
+
+        return $findings;
+    }
+
+    /** @return list<Finding> the same, each with the remedies that cure it */
+    public function findingsWithRemedies(LaidRun $laid): array
+    {
+        $findings = $this->findings($laid);
+
+        return array_map(fn (Finding $finding): Finding => $finding->withRemedies($this->remedies($finding, $laid, $findings)), $findings);
+    }
+
+    /**
+     * @param  list<Finding>  $present
+     * @return list<Remedy>
+     */
+    private function remedies(Finding $finding, LaidRun $laid, array $present): array
+    {
+        $good = [];
+        $tried = [];
+        foreach ($this->rules[$finding->rule]->remedies($finding, $laid) as $remedy) {
+            $key = json_encode($remedy->item, JSON_THROW_ON_ERROR);
+            if (isset($tried[$key])) {
+                continue;
+            }
+            $tried[$key] = true;
+            if ($this->cures($remedy, $finding, $laid, $present)) {
+                $good[] = $remedy;
+            }
+            if (count($good) === self::MOST_REMEDIES) {
+                break;
+            }
+        }
+
+        return $good;
+    }
+
+    /**
+     * A remedy cures when the finding is gone and nothing else has come: fewer findings of its rule,
+     * and of no other rule more.
+     *
+     * @param  list<Finding>  $present
+     */
+    private function cures(Remedy $remedy, Finding $finding, LaidRun $laid, array $present): bool
+    {
+        try {
+            $after = self::tally($this->findings($this->layWith($remedy, $laid)));
+        } catch (JobError) {
+            return false;
+        }
+        $before = self::tally($present);
+        foreach ($after as $rule => $count) {
+            if ($count > ($before[$rule] ?? 0)) {
+                return false;
+            }
+        }
+
+        return ($after[$finding->rule] ?? 0) < $before[$finding->rule];
+    }
+
+    /** @throws JobError */
+    private function layWith(Remedy $remedy, LaidRun $laid): LaidRun
+    {
+        $site = $remedy->list === 'runs' ? $this->job->site : Site::read(new Node($this->jobWith($remedy)));
+        $source = $remedy->list === 'runs' ? $remedy->item : $laid->run->source;
+        $run = Run::read(new Node($source), $site);
+
+        return $run->route->lay($run);
+    }
+
+    private function jobWith(Remedy $remedy): stdClass
+    {
+        $job = clone $this->job->source;
+        $items = $job->{$remedy->list} ?? [];
+        $job->{$remedy->list} = array_map(
+            static fn (mixed $item): mixed => $item instanceof stdClass && $item->id === $remedy->item->id ? $remedy->item : $item,
+            is_array($items) ? array_values($items) : [],
+        );
+
+        return $job;
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return array<string, int>
+     */
+    private static function tally(array $findings): array
+    {
+        return array_count_values(array_map(static fn (Finding $finding): string => $finding->rule, $findings));
+    }
+}

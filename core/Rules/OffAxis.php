@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
+use Bowline\Job\RunEnd;
+use Bowline\Job\Words;
+use Bowline\Laying\LayingError;
+use Bowline\Laying\RunEdit;
+use Bowline\Routing\ClampPassage;
+use Bowline\Routing\LaidRun;
+
+/** `off-axis`: a run leaves and enters ports and goes through clamps on their axis. */
+final class OffAxis implements Rule
+{
+    public function check(LaidRun $laid): array
+    {
+        if ($laid->legs === []) {
+            return [];
+        }
+        $first = $laid->legs[0]->direction;
+        $last = $laid->legs[count($laid->legs) - 1]->direction->times(-1.0);
+        $length = $laid->length();
+
+        return array_values(array_filter([
+            $this->atPort($laid->run->from, $first, 'leaves', [0.0, $laid->legs[0]->straight]),
+            ...array_map($this->inClamp(...), ClampPassage::of($laid)),
+            $this->atPort($laid->run->to, $last, 'enters', [$length - $laid->legs[count($laid->legs) - 1]->straight, $length]),
+        ]));
+    }
+
+    public function remedies(Finding $finding, LaidRun $laid): iterable
+    {
+        $corners = count($laid->vertices);
+        yield from $this->straightenAt($finding, $laid, $laid->run->from, 'from', 1);
+        yield from $this->straightenAt($finding, $laid, $laid->run->to, 'to', $corners - 2);
+        foreach (ClampPassage::of($laid) as $passage) {
+            if ($passage->clamp->at->distanceTo($finding->at) > Tolerance::COINCIDENT) {
+                continue;
+            }
+            $source = $laid->vertices;
+            $vertices = array_values(array_filter($source, static fn ($vertex): bool => $vertex->stop === $passage->stop));
+            $before = Words::roundedUp($passage->clamp->at->distanceTo($vertices[0]->at) + $passage->lacksBefore);
+            $after = Words::roundedUp($passage->clamp->at->distanceTo($vertices[1]->at) + $passage->lacksAfter);
+            $edit = RunEdit::of($laid);
+            $said = [];
+            if ($passage->lacksBefore > 0.0) {
+                $edit->setAtClamp($passage->stop, 'before', $before);
+                $said[] = sprintf('%s before', Words::mm($before));
+            }
+            if ($passage->lacksAfter > 0.0) {
+                $edit->setAtClamp($passage->stop, 'after', $after);
+                $said[] = sprintf('%s after', Words::mm($after));
+            }
+            if ($said !== []) {
+                yield new Remedy(sprintf('Corner %s %s', implode(' and ', $said), $passage->clamp->name), 'runs', $edit->run());
+            }
+        }
+    }
+
+    /** @param  array{float, float}  $span */
+    private function atPort(RunEnd $end, Vector $outward, string $verb, array $span): ?Finding
+    {
+        if ($end->port === null || $end->axis === null) {
+            return null;
+        }
+        $degrees = rad2deg($end->axis->angleTo($outward));
+
+        return $degrees <= Tolerance::OFF_AXIS_DEGREES + Tolerance::RULE_SLACK ? null : $this->finding(
+            sprintf('The run %s %s off its axis', $verb, $end->port),
+            sprintf('It is %s° off; at most 0.5° can be screwed up.', Words::number($degrees)),
+            $end->at, $span, $degrees,
+        );
+    }
+
+    private function inClamp(ClampPassage $passage): ?Finding
+    {
+        $degrees = rad2deg(max($passage->offAxis, $passage->turnsBefore, $passage->turnsAfter));
+        $bends = $passage->lacksBefore > 0.0 || $passage->lacksAfter > 0.0;
+        if (! $bends && $degrees <= Tolerance::OFF_AXIS_DEGREES + Tolerance::RULE_SLACK) {
+            return null;
+        }
+
+        return $this->finding(
+            sprintf($bends ? 'The run bends inside %s' : 'The run goes through %s off its axis', $passage->clamp->name),
+            sprintf('It is %s° off the axis of the clamp there.', Words::number($degrees)),
+            $passage->clamp->at, $passage->span, $degrees,
+        );
+    }
+
+    /** @param  array{float, float}  $span */
+    private function finding(string $title, string $message, Vector $at, array $span, float $degrees): Finding
+    {
+        return new Finding(
+            'off-axis', Severity::Violation, $title, $message, $at, $span, $degrees, Tolerance::OFF_AXIS_DEGREES,
+        );
+    }
+
+    /**
+     * @param  'from'|'to'  $name
+     * @param  int  $vertex  the corner next to this end
+     * @return iterable<Remedy>
+     */
+    private function straightenAt(Finding $finding, LaidRun $laid, RunEnd $end, string $name, int $vertex): iterable
+    {
+        if ($end->axis === null || $end->port === null || $end->at->distanceTo($finding->at) > Tolerance::COINCIDENT) {
+            return;
+        }
+        $corner = $laid->vertices[$vertex] ?? null;
+        if ($corner !== null && $corner->stop !== null) {
+            $onAxis = $end->at->plus($end->axis->times($corner->at->minus($end->at)->dot($end->axis)));
+            $move = $onAxis->minus($corner->at);
+            try {
+                yield new Remedy(
+                    sprintf('Move corner %d %s along %s', $vertex, Words::mm($move->length()), Words::direction($move)),
+                    'runs',
+                    RunEdit::of($laid)->moveTogether($corner->stop, $corner->stop, $move)->run(),
+                );
+            } catch (LayingError) {
+                // Held by a clamp: the lead below is the other way.
+            }
+        }
+        foreach ([1.0, 1.5, 2.0, 3.0] as $radii) {
+            $lead = Words::roundedUp($radii * $laid->run->stock->bend->radius, 0);
+            yield new Remedy(
+                sprintf('Lead %s straight %s %s', Words::mm($lead), $name === 'from' ? 'out of' : 'into', $end->port),
+                'runs',
+                RunEdit::of($laid)->setLead($name, $lead)->run(),
+            );
+        }
+    }
+}

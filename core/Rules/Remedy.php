@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use stdClass;
+
+/** A cure for a finding: what to call it, and the item of the job as it would then stand in the file. */
+final readonly class Remedy
+{
+    /**
+     * @param  string  $label  what the button says
+     * @param  'runs'|'clamps'  $list  the list of the job the item is in
+     * @param  stdClass  $item  the item with its id, in the shape of the job file
+     */
+    public function __construct(
+        public string $label,
+        public string $list,
+        public stdClass $item,
+    ) {
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Geometry\Tolerance;
+use Bowline\Job\Words;
+use Bowline\Routing\LaidRun;
+
+/** `section-fold`: a bend not larger than half the section's height folds into itself. */
+final class SectionFold implements Rule
+{
+    use EasesBends;
+
+    public function check(LaidRun $laid): array
+    {
+        $halfHeight = $laid->run->stock->section->halfHeight();
+        $findings = [];
+        foreach ($laid->bends as $index => $bend) {
+            if ($bend->askedRadius > $halfHeight + Tolerance::NOTHING) {
+                continue;
+            }
+            $findings[] = new Finding(
+                'section-fold',
+                Severity::Violation,
+                sprintf('Bend %d folds into itself', $index + 1),
+                sprintf(
+                    'R %s on a %s of %s outside diameter: the inside of the bend has no room; it must be more than R %s.',
+                    Words::mm($bend->askedRadius), $laid->run->stock->kind->value,
+                    Words::mm($laid->run->stock->section->outsideDiameter), Words::mm($halfHeight),
+                ),
+                $bend->corner,
+                [$bend->start, $bend->end()],
+                $bend->askedRadius,
+                $halfHeight,
+            );
+        }
+
+        return $findings;
+    }
+
+    public function remedies(Finding $finding, LaidRun $laid): iterable
+    {
+        $bend = $this->bendAt($finding, $laid);
+        if ($bend === null) {
+            return;
+        }
+        $stock = $laid->run->stock;
+        // One and a half diameters is the tightest that is commonly bent (a 1.5 D elbow).
+        $radii = [$stock->bend->radius, max($stock->bend->leastRadius, 1.5 * $stock->section->outsideDiameter)];
+        foreach ($radii as $radius) {
+            if ($radius > $stock->section->halfHeight()) {
+                yield from $this->useRadius($laid, $bend, Words::roundedUp($radius));
+            }
+        }
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline;
+
+use Bowline\Bending\BendTable;
+use Bowline\Routing\LaidRun;
+use Bowline\Rules\Finding;
+use Bowline\Rules\Severity;
+
+/** All that follows from what the designer said about one run. */
+final readonly class SolvedRun
+{
+    /** @param  list<Finding>  $findings  the worst first */
+    public function __construct(
+        public LaidRun $laid,
+        public BendTable $bendTable,
+        public array $findings,
+    ) {
+    }
+
+    /** @return 'good'|'warning'|'violation' */
+    public function status(): string
+    {
+        $worst = 'good';
+        foreach ($this->findings as $finding) {
+            if ($finding->severity === Severity::Violation) {
+                return 'violation';
+            }
+            $worst = 'warning';
+        }
+
+        return $worst;
+    }
+
+    /** Volume of the material in mm³: section area times centreline length, flanges not included. */
+    public function volume(): float
+    {
+        return $this->laid->run->stock->section->area() * $this->laid->length();
+    }
+
+    /** Mass in kg. */
+    public function mass(): float
+    {
+        return $this->volume() * 1e-9 * $this->laid->run->stock->density;
+    }
+}

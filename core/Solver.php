@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline;
+
+use Bowline\Bending\BendTable;
+use Bowline\Job\Job;
+use Bowline\Job\Run;
+use Bowline\Rules\Judge;
+
+/** Works out what follows from a job: run by run, without side effects. */
+final readonly class Solver
+{
+    private Judge $judge;
+
+    public function __construct(private Job $job)
+    {
+        $this->judge = Judge::of($job);
+    }
+
+    /** @return list<SolvedRun> */
+    public function all(): array
+    {
+        return array_map($this->run(...), array_values($this->job->runs));
+    }
+
+    public function run(Run $run): SolvedRun
+    {
+        $laid = $run->route->lay($run);
+
+        return new SolvedRun($laid, BendTable::of($laid), $this->judge->findingsWithRemedies($laid));
+    }
+
+    /** The same without remedies, for while something is being dragged. */
+    public function preview(Run $run): SolvedRun
+    {
+        $laid = $run->route->lay($run);
+
+        return new SolvedRun($laid, BendTable::of($laid), $this->judge->findings($laid));
+    }
+}

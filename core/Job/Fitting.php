@@ -5,18 +5,23 @@ declare(strict_types=1);
 namespace Bowline\Job;
 
 use Bowline\Geometry\Pose;
+use Bowline\Geometry\Vector;
 use Bowline\Job\Shape\Shape;
 use Bowline\Job\Shape\ShapeReader;
 
 /** What runs are joined to: a pump, a filter, a tank; a simple body and its ports. */
 final readonly class Fitting
 {
-    /** @param  array<string, Port>  $ports  in space, by their own id */
+    /**
+     * @param  Vector  $bodyAt  the middle of its body, in its own frame
+     * @param  array<string, Port>  $ports  in space, by their own id
+     */
     public function __construct(
         public string $id,
         public string $name,
         public Pose $pose,
         public ?Shape $body,
+        public Vector $bodyAt,
         public array $ports,
     ) {
     }
@@ -41,15 +46,14 @@ final readonly class Fitting
             );
         }
         $body = $node->find('body');
-        if ($body?->find('at') !== null) {
-            $values->vector($body->get('at'));
-        }
+        $bodyAt = $body?->find('at');
 
         return new self(
             $id,
             $node->find('name')?->text() ?? $id,
             $pose,
             $body === null ? null : ShapeReader::read($body, $values),
+            $bodyAt === null ? Vector::zero() : $values->vector($bodyAt),
             $ports,
         );
     }

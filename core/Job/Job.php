@@ -49,4 +49,20 @@ final readonly class Job
             $source,
         );
     }
+
+    /**
+     * Reads the site and one run, for when only that one is asked about.
+     *
+     * @throws JobError
+     */
+    public static function readOnly(stdClass $source, string $run): self
+    {
+        $only = clone $source;
+        $only->runs = array_values(array_filter(
+            is_array($source->runs ?? null) ? $source->runs : [],
+            static fn (mixed $item): bool => $item instanceof stdClass && $item->id === $run,
+        ));
+
+        return self::read($only);
+    }
 }

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Body;
+use App\Http\JobResponse;
+use App\Jobs\JobEdits;
+use App\Models\Job;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** Keeps the changes of one action of a user. */
+final class EditController
+{
+    public function __invoke(Request $request, Job $job, JobEdits $edits, JobResponse $response): Response
+    {
+        $body = Body::of($request, 'edits');
+
+        return $response->of($edits->apply($job, $body->list('edits'), $body->find('header')));
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Jobs\JobFiles;
+use App\Models\Job;
+use Bowline\Body\Mesh;
+use Bowline\Body\RunBody;
+use Bowline\Exchange\CsvTables;
+use Bowline\Exchange\StlWriter;
+use Bowline\Job\Job as CoreJob;
+use Bowline\SolvedRun;
+use Bowline\Solver;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** The files a designer takes away. */
+final readonly class TakeAwayController
+{
+    public function __construct(private JobFiles $files)
+    {
+    }
+
+    public function file(Job $job): Response
+    {
+        $json = json_encode($this->files->file($job), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+
+        return self::download($json."\n", 'application/json', $job->name, 'bowline.json');
+    }
+
+    public function bends(Job $job, string $run): Response
+    {
+        $solved = $this->solved($job, $run);
+
+        return self::download(CsvTables::bends($solved), 'text/csv', $solved->laid->run->name, 'bends.csv');
+    }
+
+    public function vertices(Job $job, string $run): Response
+    {
+        $solved = $this->solved($job, $run);
+
+        return self::download(CsvTables::vertices($solved), 'text/csv', $solved->laid->run->name, 'vertices.csv');
+    }
+
+    public function body(Job $job, string $run): Response
+    {
+        $laid = $this->solved($job, $run)->laid;
+
+        return self::download(StlWriter::write([RunBody::of($laid)->mesh()], $laid->run->name), 'model/stl', $laid->run->name, 'stl');
+    }
+
+    public function bodies(Job $job): Response
+    {
+        $solver = new Solver(CoreJob::read($this->files->file($job)));
+        $meshes = array_map(static fn (SolvedRun $solved): Mesh => RunBody::of($solved->laid)->mesh(), $solver->all());
+
+        return self::download(StlWriter::write($meshes, $job->name), 'model/stl', $job->name, 'stl');
+    }
+
+    private function solved(Job $job, string $run): SolvedRun
+    {
+        $core = CoreJob::readOnly($this->files->file($job), $run);
+
+        return (new Solver($core))->preview($core->runs[$run] ?? throw new NotFoundHttpException);
+    }
+
+    private static function download(string $content, string $type, string $name, string $ending): Response
+    {
+        $slug = Str::slug($name);
+
+        return new Response($content, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' => sprintf('attachment; filename="%s.%s"', $slug === '' ? 'bowline' : $slug, $ending),
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
+    }
+}

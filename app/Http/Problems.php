@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Jobs\EditRefused;
+use Bowline\Job\JobError;
+use Bowline\Laying\LayingError;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** What the server answers when something is refused: plain words, and where (schema/api.json, `problem`). */
+final class Problems
+{
+    public static function register(Exceptions $exceptions): void
+    {
+        $exceptions->dontReport([EditRefused::class, JobError::class, LayingError::class]);
+        $exceptions->render(static fn (EditRefused $refused): JsonResponse => response()->json([
+            'message' => $refused->getMessage(),
+            'list' => $refused->list,
+            'id' => $refused->id,
+            'pointer' => $refused->pointer,
+        ], 422));
+        $exceptions->render(static fn (JobError $error): JsonResponse => response()->json([
+            'message' => $error->getMessage(),
+            'pointer' => $error->pointer,
+        ], 422));
+        $exceptions->render(static fn (LayingError $error): JsonResponse => response()->json(['message' => $error->getMessage()], 422));
+        $exceptions->render(static fn (NotFoundHttpException $error, Request $request): ?JsonResponse => $request->is('api/*')
+            ? response()->json(['message' => 'This is not there (any more).'], 404)
+            : null);
+    }
+}

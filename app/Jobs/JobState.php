@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Models\Job;
+use App\Models\Run as RunRow;
+use Bowline\Exchange\PlaceWriter;
+use Bowline\Exchange\SolutionWriter;
+use Bowline\Job\Job as CoreJob;
+use Bowline\Job\Run;
+use Bowline\Solver;
+
+/** A job as the browser gets it: what was said, and what follows (schema/api.json, `jobState`). */
+final readonly class JobState
+{
+    public function __construct(private JobFiles $files)
+    {
+    }
+
+    /** The state as JSON: solutions that still hold are passed on as they were kept. */
+    public function json(Job $job): string
+    {
+        $file = $this->files->file($job);
+        $core = CoreJob::read($file);
+        $flags = JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES;
+
+        return sprintf(
+            '{"id":%d,"revision":%d,"saved_at":%s,"job":%s,"values":%s,"places":%s,"solutions":[%s]}',
+            $job->id,
+            $job->revision,
+            json_encode($job->updated_at->toIso8601String(), $flags),
+            json_encode($file, $flags),
+            json_encode((object) $core->site->values->all(), $flags),
+            json_encode(PlaceWriter::write($core->site), $flags),
+            implode(',', $this->solutions($job, $core)),
+        );
+    }
+
+    /**
+     * Solves only the runs that something they follow from has changed of.
+     *
+     * @return list<string> JSON of each solved run
+     */
+    private function solutions(Job $job, CoreJob $core): array
+    {
+        $solver = new Solver($core);
+        $solutions = [];
+        foreach ($job->runs()->get(['id', 'key', 'position', 'solved_from', 'solution'])->sortBy('position') as $row) {
+            $run = $core->runs[$row->key];
+            $from = self::hash($run);
+            if ($row->solved_from !== $from || $row->solution === null) {
+                $row->solution = json_encode(
+                    SolutionWriter::run($solver->run($run)), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+                );
+                RunRow::query()->whereKey($row->id)->update(['solved_from' => $from, 'solution' => $row->solution]);
+            }
+            $solutions[] = $row->solution;
+        }
+
+        return $solutions;
+    }
+
+    /** A run as read holds all that its solution follows from: stock, ports, clamps and values worked in. */
+    private static function hash(Run $run): string
+    {
+        return md5(serialize($run));
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+use stdClass;
+
+/**
+ * A job; its items are rows of their own, so that an edit writes what it changes and no more.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $show_units
+ * @property string $up
+ * @property stdClass $named_values
+ * @property int $revision counts the edits
+ * @property Carbon $updated_at
+ * @property int|null $runs_count
+ */
+final class Job extends Model
+{
+    /** The lists of the job file, and the models of their items. Stock first: runs refer to it. */
+    public const LISTS = [
+        'stock' => Stock::class,
+        'fittings' => Fitting::class,
+        'clamps' => Clamp::class,
+        'surroundings' => Surrounding::class,
+        'runs' => Run::class,
+    ];
+
+    protected $guarded = [];
+
+    /** @return HasMany<Run, $this> */
+    public function runs(): HasMany
+    {
+        return $this->hasMany(Run::class);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['named_values' => 'object', 'revision' => 'integer'];
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/**
+ * A run, and the solution that followed from it when it was last solved.
+ *
+ * @property int $stock_id
+ * @property string|null $solved_from hash of all that the solution follows from
+ * @property string|null $solution JSON (schema/solution.json, `solvedRun`)
+ */
+final class Run extends JobItem
+{
+}

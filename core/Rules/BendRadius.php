@@ -27,7 +27,7 @@ final class BendRadius implements Rule
                 sprintf('Bend %d is too tight', $index + 1),
                 sprintf(
                     'R %s; this %s needs at least R %s.',
-                    Words::mm($bend->askedRadius), $laid->run->stock->kind->value, Words::mm($least),
+                    Words::number($bend->askedRadius), $laid->run->stock->kind->value, Words::number($least),
                 ),
                 $bend->corner,
                 [$bend->start, $bend->end()],

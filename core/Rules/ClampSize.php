@@ -46,7 +46,7 @@ final class ClampSize implements Rule
             if ($passage->clamp->at->distanceTo($finding->at) < Tolerance::COINCIDENT) {
                 $clamp = clone $passage->clamp->source;
                 $clamp->bore = $od;
-                yield new Remedy(sprintf('Take %s with a bore of %s', $passage->clamp->name, Words::mm($od)), 'clamps', $clamp);
+                yield new Remedy(sprintf('Use a bore of %s', Words::mm($od)), 'clamps', $clamp);
             }
         }
     }

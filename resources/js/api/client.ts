@@ -1,0 +1,70 @@
+import type { Edits, Entry, JobList, JobState, Laying, Preview, Problem, ReadNumber } from './types';
+
+/** What the server refused, in its words, and where: a JSON pointer into an item or the body. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    readonly problem: Problem,
+  ) {
+    super(problem.message);
+  }
+}
+
+/** The server did not answer at all. */
+export class Unreachable extends Error {}
+
+async function ask(method: string, path: string, body?: string, signal?: AbortSignal): Promise<Response> {
+  let response: Response;
+  try {
+    response = await fetch(`/api/${path}`, {
+      method,
+      body,
+      signal,
+      headers: { Accept: 'application/json', ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
+    });
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'AbortError') {
+      throw error;
+    }
+    throw new Unreachable('Bowline’s server does not answer.');
+  }
+  if (!response.ok) {
+    const problem = (await response.json().catch(() => null)) as Problem | null;
+    throw new Refused(response.status, {
+      ...problem,
+      message: problem?.message || `The server answered ${response.status}.`,
+    });
+  }
+  return response;
+}
+
+const send = async <Answer>(path: string, body: unknown, signal?: AbortSignal): Promise<Answer> =>
+  (await ask('POST', path, JSON.stringify(body), signal)).json() as Promise<Answer>;
+
+const get = async <Answer>(path: string): Promise<Answer> => (await ask('GET', path)).json() as Promise<Answer>;
+
+const run = (job: number, id: string) => `jobs/${job}/runs/${encodeURIComponent(id)}`;
+
+/** Bowline's HTTP interface, typed from schema/. */
+export const api = {
+  jobs: () => get<JobList>('jobs'),
+  job: (id: number) => get<JobState>(`jobs/${id}`),
+  newJob: (name: string) => send<JobState>('jobs', { name }),
+  openFile: async (text: string) => (await ask('POST', 'jobs/open', text)).json() as Promise<JobState>,
+  deleteJob: (id: number) => ask('DELETE', `jobs/${id}`, '{}'),
+  edit: (job: number, edits: Edits) => send<JobState>(`jobs/${job}/edits`, edits),
+  lay: (job: number, id: string, laying: Laying) => send<JobState>(`${run(job, id)}/laying`, laying),
+  preview: (job: number, id: string, laying: Laying, signal?: AbortSignal) =>
+    send<Preview>(`${run(job, id)}/preview`, laying, signal),
+  entry: (job: number, entry: Entry) => send<ReadNumber>(`jobs/${job}/entry`, entry),
+  text: async (path: string) => (await ask('GET', path)).text(),
+};
+
+/** Addresses of the files that can be taken away. */
+export const files = {
+  job: (job: number) => `/api/jobs/${job}/file`,
+  bodies: (job: number) => `/api/jobs/${job}/bodies.stl`,
+  bends: (job: number, id: string) => `/api/${run(job, id)}/bends.csv`,
+  vertices: (job: number, id: string) => `/api/${run(job, id)}/vertices.csv`,
+  body: (job: number, id: string) => `/api/${run(job, id)}/body.stl`,
+};

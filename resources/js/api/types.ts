@@ -1,0 +1,1019 @@
+// Generated from schema/ by `npm run types`; do not edit.
+
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "list".
+ */
+export type List = "stock" | "fittings" | "clamps" | "surroundings" | "runs";
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "laying".
+ */
+export type Laying = MoveCorner | SetLeg | InsertCorner | RemoveCorner | SetCorner;
+/**
+ * x, y, z.
+ *
+ * @minItems 3
+ * @maxItems 3
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "vector".
+ *
+ * Items: Millimetres, degrees or a count; or an expression over the named values.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "number".
+ */
+export type Vector = [number | string, number | string, number | string];
+/**
+ * @minItems 3
+ * @maxItems 3
+ */
+export type Point = [number, number, number];
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "jobList".
+ */
+export type JobList = {
+  id: number;
+  name: string;
+  runs: number;
+  saved_at: string;
+}[];
+
+/**
+ * The bodies of Bowline's HTTP interface.
+ */
+export interface Api {
+  newJob?: NewJob;
+  edits?: Edits;
+  laying?: Laying;
+  entry?: Entry;
+  jobState?: JobState;
+  jobList?: JobList;
+  preview?: Preview;
+  problem?: Problem;
+  readNumber?: ReadNumber;
+}
+/**
+ * A new, empty job.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "newJob".
+ */
+export interface NewJob {
+  name: string;
+}
+/**
+ * All changes of one action of a user: all of them are kept, or none.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "edits".
+ */
+export interface Edits {
+  /**
+   * @maxItems 1000
+   */
+  edits: Edit[];
+  header?: Header;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "edit".
+ */
+export interface Edit {
+  list: List;
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  id: string;
+  /**
+   * The item as it shall stand in the job file; null deletes it.
+   */
+  item: {} | null;
+}
+/**
+ * What belongs to the job itself; what is left out stays.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "header".
+ */
+export interface Header {
+  name?: string;
+  show_units?: "mm" | "in";
+  values?: {
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    [k: string]: number | string;
+  };
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "moveCorner".
+ */
+export interface MoveCorner {
+  do: "move-corner";
+  vertex: number;
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  by: [number, number, number];
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "setLeg".
+ */
+export interface SetLeg {
+  do: "set-leg";
+  vertex: number;
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  along?: string | Vector;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  length?: number | string;
+  until?: string;
+}
+/**
+ * Into the leg that ends at the vertex.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "insertCorner".
+ */
+export interface InsertCorner {
+  do: "insert-corner";
+  vertex: number;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "removeCorner".
+ */
+export interface RemoveCorner {
+  do: "remove-corner";
+  vertex: number;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "setCorner".
+ */
+export interface SetCorner {
+  do: "set-corner";
+  /**
+   * Null for all corners.
+   */
+  vertex: number | null;
+  /**
+   * Null for none of its own.
+   */
+  corner: Corner | null;
+}
+/**
+ * Centre-line radius as a length, or as a multiple of the outside diameter.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "corner".
+ */
+export interface Corner {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  radius?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  ratio?: number | string;
+}
+/**
+ * What somebody typed into a number field.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "entry".
+ */
+export interface Entry {
+  text: string;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "jobState".
+ */
+export interface JobState {
+  id: number;
+  revision: number;
+  saved_at: string;
+  job: Job;
+  /**
+   * The named values, worked out.
+   */
+  values: {
+    [k: string]: number;
+  };
+  /**
+   * Where fittings and their ports are in space.
+   */
+  places: Place[];
+  solutions: SolvedRun[];
+}
+/**
+ * A Bowline job file. Lengths in millimetres, angles in degrees.
+ */
+export interface Job {
+  format: "bowline-job";
+  version: 1;
+  /**
+   * What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  name?: string;
+  show_units?: "mm" | "in";
+  up?: "x" | "y" | "z";
+  /**
+   * Named values: a number or an expression over the others.
+   */
+  values?: {
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    [k: string]: number | string;
+  };
+  stock?: Stock[];
+  fittings?: Fitting[];
+  clamps?: Clamp[];
+  surroundings?: Surrounding[];
+  runs?: Run[];
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "stock".
+ */
+export interface Stock {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  id: string;
+  kind: "tube" | "pipe" | "hose" | "cable" | "wire" | "rod";
+  /**
+   * What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  name?: string;
+  section: Section;
+  bend: BendPractice;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  density: number | string;
+}
+/**
+ * Without a wall, or with one of half its outside diameter, it is solid.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "section".
+ */
+export interface Section {
+  shape: "round";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  od: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  wall?: number | string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "bendPractice".
+ */
+export interface BendPractice {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  radius: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  min_radius: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  min_straight: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  stretch_per_degree?: number | string;
+  springback?: Springback;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "springback".
+ */
+export interface Springback {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  ratio?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  offset?: number | string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "fitting".
+ */
+export interface Fitting {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  id: string;
+  /**
+   * What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  name?: string;
+  pose?: Pose;
+  body?: Body;
+  ports?: Port[];
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "pose".
+ */
+export interface Pose {
+  at?: Vector;
+  /**
+   * Right-hand rule, degrees, about its own origin, before it is moved to `at`.
+   */
+  turn?: {
+    /**
+     * "+x" … "-z", or three numbers of any length but zero.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "direction".
+     */
+    about: string | Vector;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    by: number | string;
+  };
+}
+/**
+ * A box with `size`, or a cylinder with `diameter` and `height` along its own z; centred on `at`, or on its origin.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "body".
+ */
+export interface Body {
+  shape: "box" | "cylinder";
+  at?: Vector;
+  size?: Vector;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  diameter?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  height?: number | string;
+}
+/**
+ * A point and an axis that points out of the fitting, in the fitting's own frame.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "port".
+ */
+export interface Port {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  id: string;
+  /**
+   * What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  name?: string;
+  at: Vector;
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  axis: string | Vector;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  size?: number | string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "clamp".
+ */
+export interface Clamp {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  id: string;
+  /**
+   * What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  name?: string;
+  at: Vector;
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  axis: string | Vector;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  bore: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  width: number | string;
+}
+/**
+ * A box with `size`, or a cylinder with `diameter` and `height` along its own z; centred on its pose.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "surrounding".
+ */
+export interface Surrounding {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  id: string;
+  /**
+   * What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  name?: string;
+  shape: "box" | "cylinder";
+  pose?: Pose;
+  size?: Vector;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  diameter?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  height?: number | string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "run".
+ */
+export interface Run {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  id: string;
+  /**
+   * What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  name?: string;
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  stock: string;
+  from: RunEnd;
+  to: RunEnd;
+  route: Route;
+  fixed_length?: FixedLength;
+}
+/**
+ * At a port, or at a bare point.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "runEnd".
+ */
+export interface RunEnd {
+  /**
+   * "fitting.port"
+   */
+  port?: string;
+  at?: Vector;
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  axis?: string | Vector;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  lead?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  trim?: number | string;
+  /**
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "end".
+   */
+  end?: OpenEnd | ClosedEnd | Flange;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "openEnd".
+ */
+export interface OpenEnd {
+  type: "open";
+}
+/**
+ * A flat plug; as thick as the wall when nothing is said.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "closedEnd".
+ */
+export interface ClosedEnd {
+  type: "closed";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  thickness?: number | string;
+}
+/**
+ * A round plate, its face at the end of the run.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "flange".
+ */
+export interface Flange {
+  type: "flange";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  od: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  thickness: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  bore: number | string;
+  holes?: BoltHoles;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "boltHoles".
+ */
+export interface BoltHoles {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  count: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  diameter?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  circle?: number | string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "route".
+ */
+export interface Route {
+  kind: "corners";
+  corner?: Corner;
+  /**
+   * Items: This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "stop".
+   */
+  stops: (PointStop | StepStop | LegStop | LevelStop | ClampStop)[];
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "pointStop".
+ */
+export interface PointStop {
+  at: Vector;
+  corner?: Corner;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "stepStop".
+ */
+export interface StepStop {
+  by: Vector;
+  corner?: Corner;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "legStop".
+ */
+export interface LegStop {
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  along: string | Vector;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  length: number | string;
+  corner?: Corner;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "levelStop".
+ */
+export interface LevelStop {
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  along: string | Vector;
+  until: string | Vector;
+  corner?: Corner;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "clampStop".
+ */
+export interface ClampStop {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  clamp: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  before: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  after: number | string;
+  reverse?: boolean;
+  corner?: Corner;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "fixedLength".
+ */
+export interface FixedLength {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  length: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  tolerance: number | string;
+  adjust?: Adjust;
+}
+/**
+ * All vertices of these stops (0-based) move together along the direction.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "adjust".
+ */
+export interface Adjust {
+  /**
+   * Items: Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  stops: (number | string)[];
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  along: string | Vector;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "place".
+ */
+export interface Place {
+  list: "fittings" | "clamps" | "surroundings";
+  id: string;
+  pose: PlacedPose;
+  body: PlacedBody | null;
+  ports: PlacedPort[];
+}
+/**
+ * Worked out; the angle in degrees.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "placedPose".
+ */
+export interface PlacedPose {
+  at: Point;
+  about: Point;
+  angle: number;
+}
+/**
+ * `size` is the full extent along its own axes.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "placedBody".
+ */
+export interface PlacedBody {
+  shape: "box" | "cylinder";
+  at: Point;
+  size: Point;
+}
+/**
+ * In space; `name` is "fitting.port".
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "placedPort".
+ */
+export interface PlacedPort {
+  id: string;
+  name: string;
+  at: Point;
+  axis: Point;
+  size: number | null;
+}
+export interface SolvedRun {
+  id: string;
+  status: "good" | "warning" | "violation";
+  length: number;
+  cut_length: number;
+  adjusted_by: number;
+  min_radius: number | null;
+  vertices: Point[];
+  path: (Line | Arc)[];
+  bends: Bend[];
+  tail: number;
+  legs: Leg[];
+  body: {
+    volume: number;
+    mass: number;
+  };
+  findings: Finding[];
+}
+export interface Line {
+  kind: "line";
+  from: Point;
+  to: Point;
+  length: number;
+}
+export interface Arc {
+  kind: "arc";
+  from: Point;
+  to: Point;
+  centre: Point;
+  normal: Point;
+  radius: number;
+  angle: number;
+  length: number;
+}
+export interface Bend {
+  straight: number;
+  rotation: number;
+  angle: number;
+  set_angle: number;
+  radius: number;
+  arc: number;
+}
+/**
+ * A row of the path table: to `vertex` from the one before; `bend` is the bend at its end, 0-based.
+ */
+export interface Leg {
+  vertex: number;
+  stop: number | null;
+  place: "lead" | "stop" | "closing";
+  along: string | Point;
+  length: number;
+  straight: number;
+  bend: number | null;
+  asked_radius: number | null;
+}
+export interface Finding {
+  rule: string;
+  severity: "warning" | "violation";
+  title: string;
+  message: string;
+  at: Point;
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  span: [number, number];
+  measured?: number;
+  required?: number;
+  nearest?: number;
+  remedies: string[];
+  /**
+   * What each remedy does, in the same order.
+   */
+  cures: Cure[];
+}
+export interface Cure {
+  list: "runs" | "clamps";
+  /**
+   * The item as it would stand in the job file.
+   */
+  item: {
+    id: string;
+  };
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "preview".
+ */
+export interface Preview {
+  item: Run;
+  solution: SolvedRun;
+}
+/**
+ * Why something was refused, and where: a JSON pointer into the item, or into the body when no item is named.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "problem".
+ */
+export interface Problem {
+  message: string;
+  list?: string;
+  id?: string;
+  pointer?: string;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "readNumber".
+ */
+export interface ReadNumber {
+  /**
+   * As the job file has it: millimetres or degrees, or an expression.
+   */
+  number: number | string;
+  value: number;
+}

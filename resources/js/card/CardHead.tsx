@@ -1,0 +1,37 @@
+import { Copy, Trash2 } from 'lucide-react';
+import type { List } from '../api/types';
+import { IconButton } from '../ui/IconButton';
+import { NameField } from '../ui/NameField';
+import { useWorkbench } from '../workbench/store';
+import { tell } from '../workbench/tell';
+import { freshId, type ItemOf, useJob } from '../workbench/useJob';
+import { Row } from './Section';
+
+/** The head of every card: the name, renamed below it, copied and deleted beside it. */
+export function CardHead<L extends List>({ list, item, under }: { list: L; item: ItemOf<L>; under?: string }) {
+  const { items, put, edit } = useJob();
+  const { pick, unpick } = useWorkbench();
+  const name = item.name ?? item.id;
+
+  const copy = () => {
+    const copied = { ...structuredClone(item), name: `${name.slice(0, 190)}, copy`, id: freshId(items(list), name) };
+    tell(put(list, copied).then(() => pick(list, copied.id)));
+  };
+  const remove = () => tell(edit([{ list, id: item.id, item: null }]).then(unpick));
+
+  return (
+    <>
+      <div className="card-head">
+        <h2>{name}</h2>
+        <span className="text-nowrap">
+          <IconButton icon={Copy} name={`Copy ${name}`} onClick={copy} />
+          <IconButton icon={Trash2} name={`Delete ${name}`} onClick={remove} />
+        </span>
+      </div>
+      {under !== undefined && <div className="under">{under}</div>}
+      <Row label="Name" wide>
+        <NameField label="Name" name={name} onChange={(typed) => put(list, { ...item, name: typed })} />
+      </Row>
+    </>
+  );
+}

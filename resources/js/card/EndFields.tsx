@@ -1,0 +1,102 @@
+import type { Flange, Run, RunEnd } from '../api/types';
+import type { FreePort } from '../locker/newItems';
+import { NumberField } from '../ui/NumberField';
+import { VectorField } from '../ui/VectorField';
+import { tell } from '../workbench/tell';
+import { useJob } from '../workbench/useJob';
+import { FlangeFields } from './FlangeFields';
+import { Row, Section } from './Section';
+
+interface Props {
+  run: Run;
+  ports: readonly FreePort[];
+  onChange: (which: 'from' | 'to', end: RunEnd) => Promise<void>;
+}
+
+/** Both ends of a run: the port, the lead, what is trimmed, how it is finished. */
+export function EndFields({ run, ports, onChange }: Props) {
+  return (
+    <>
+      <OneEnd title="Start" run={run} end={run.from} ports={ports} onChange={(end) => onChange('from', end)} />
+      <OneEnd title="End" run={run} end={run.to} ports={ports} onChange={(end) => onChange('to', end)} />
+    </>
+  );
+}
+
+interface OneProps {
+  title: string;
+  run: Run;
+  end: RunEnd;
+  ports: readonly FreePort[];
+  onChange: (end: RunEnd) => Promise<void>;
+}
+
+function OneEnd({ title, run, end, ports, onChange }: OneProps) {
+  const { item } = useJob();
+  const finish = end.end ?? { type: 'open' };
+  const od = Number(item('stock', run.stock)?.section.od) || 12;
+  const become = (type: string) =>
+    onChange({
+      ...end,
+      end: type === 'flange' ? flangeFor(od) : type === 'closed' ? { type: 'closed' } : { type: 'open' },
+    });
+
+  return (
+    <Section title={title}>
+      {end.port === undefined ? (
+        <VectorField label="At" value={end.at ?? [0, 0, 0]} onChange={(at) => onChange({ ...end, at })} />
+      ) : null}
+      <Row label="Port" wide>
+        <select
+          className="form-select form-select-sm"
+          aria-label={`${title}: port`}
+          value={end.port ?? ''}
+          onChange={(event) => {
+            const { at: _at, axis: _axis, ...rest } = end;
+            tell(onChange({ ...rest, port: event.target.value }));
+          }}
+        >
+          {end.port === undefined && <option value="">none, in the open</option>}
+          {ports.map((port) => (
+            <option key={port.name} value={port.name}>
+              {port.label}
+            </option>
+          ))}
+        </select>
+      </Row>
+      <Row label="Lead">
+        <NumberField
+          label={`${title}: lead`}
+          value={end.lead}
+          placeholder="none"
+          disabled={end.port === undefined && end.axis === undefined}
+          onChange={(lead) => onChange({ ...end, lead })}
+        />
+      </Row>
+      <Row label="Trim">
+        <NumberField label={`${title}: trim`} value={end.trim ?? 0} onChange={(trim) => onChange({ ...end, trim })} />
+      </Row>
+      <Row label="Finish">
+        <select
+          className="form-select form-select-sm"
+          aria-label={`${title}: finish`}
+          value={finish.type}
+          onChange={(event) => tell(become(event.target.value))}
+        >
+          <option value="open">open</option>
+          <option value="flange">flange</option>
+          <option value="closed">flat plug</option>
+        </select>
+      </Row>
+      {finish.type === 'flange' && (
+        <FlangeFields title={title} flange={finish} onChange={(flange) => onChange({ ...end, end: flange })} />
+      )}
+    </Section>
+  );
+}
+
+/** A plate that fits the tube, to begin with. */
+function flangeFor(od: number): Flange {
+  const circle = Math.ceil((od + 45) / 5) * 5;
+  return { type: 'flange', od: circle + 30, thickness: 10, bore: od + 1, holes: { count: 4, diameter: 12, circle } };
+}

@@ -1,0 +1,110 @@
+import type { Leg, Run, SolvedRun } from '../api/types';
+import { direction, show, showEven } from '../ui/format';
+import { NumberField } from '../ui/NumberField';
+import { tell } from '../workbench/tell';
+import { useJob } from '../workbench/useJob';
+
+const AXES = ['+x', '-x', '+y', '-y', '+z', '-z'] as const;
+
+interface Props {
+  run: Run;
+  solved: SolvedRun;
+  leg: Leg;
+  picked: boolean;
+  onPick: () => void;
+}
+
+/** One leg of a run, its direction, length and radius changed in place. */
+export function PathRow({ run, solved, leg, picked, onPick }: Props) {
+  const { lay } = useJob();
+  const stop = leg.stop === null ? undefined : run.route.stops[leg.stop];
+  const isClamp = stop !== undefined && 'clamp' in stop;
+  const broken =
+    leg.bend !== null &&
+    solved.findings.some(
+      (finding) =>
+        finding.severity === 'violation' &&
+        ['bend-radius', 'section-fold'].includes(finding.rule) &&
+        touches(solved, finding.span, leg.bend ?? -1),
+    );
+  const said = stop !== undefined && 'length' in stop ? stop.length : leg.length;
+  const levelWith = stop !== undefined && 'until' in stop && typeof stop.until === 'string' ? stop.until : null;
+  const canTurn = leg.place === 'stop' && !isClamp;
+  const axis = typeof leg.along === 'string' ? leg.along : 'oblique';
+
+  return (
+    <tr className={picked ? 'picked' : undefined} onFocus={onPick} onClick={onPick}>
+      <td>
+        <button type="button" className="row-pick" aria-label={`Pick leg ${leg.vertex}`} onClick={onPick}>
+          {leg.vertex}
+        </button>
+      </td>
+      <td>
+        {canTurn ? (
+          <select
+            aria-label={`Leg ${leg.vertex}: along`}
+            value={axis}
+            onChange={(event) => tell(lay(run.id, { do: 'set-leg', vertex: leg.vertex, along: event.target.value }))}
+          >
+            {AXES.map((name) => (
+              <option key={name} value={name}>
+                {direction(name)}
+              </option>
+            ))}
+            {axis === 'oblique' && <option value="oblique">oblique</option>}
+          </select>
+        ) : (
+          <span title={leg.place === 'lead' ? 'along the axis of the port' : undefined}>
+            {leg.place === 'lead'
+              ? 'port'
+              : isClamp
+                ? 'clamp'
+                : typeof leg.along === 'string'
+                  ? direction(leg.along)
+                  : 'oblique'}
+          </span>
+        )}
+      </td>
+      <td title={levelWith === null ? undefined : `until level with ${levelWith}`}>
+        {leg.place === 'closing' || isClamp ? (
+          showEven(leg.length)
+        ) : (
+          <NumberField
+            label={`Leg ${leg.vertex}: length corner to corner`}
+            unit=""
+            value={typeof said === 'string' ? said : Math.round(leg.length * 1000) / 1000}
+            onChange={(length) => lay(run.id, { do: 'set-leg', vertex: leg.vertex, length })}
+          />
+        )}
+      </td>
+      <td>{showEven(leg.straight)}</td>
+      <td className={broken ? 'bad' : undefined}>
+        {leg.asked_radius === null ? (
+          ''
+        ) : leg.place === 'stop' ? (
+          <NumberField
+            label={`Corner ${leg.vertex}: radius`}
+            unit=""
+            value={leg.asked_radius}
+            onChange={(radius) => lay(run.id, { do: 'set-corner', vertex: leg.vertex, corner: { radius } })}
+          />
+        ) : (
+          show(leg.asked_radius)
+        )}
+      </td>
+    </tr>
+  );
+}
+
+/** Whether a finding's span is that of a bend. */
+function touches(solved: SolvedRun, span: readonly number[], bend: number): boolean {
+  let at = 0;
+  for (const [index, row] of solved.bends.entries()) {
+    at += row.straight;
+    if (index === bend) {
+      return Math.abs((span[0] ?? 0) - at) < 1e-6;
+    }
+    at += row.arc;
+  }
+  return false;
+}

@@ -1,0 +1,81 @@
+import type { Run } from '../api/types';
+import { FindingList } from '../check/FindingList';
+import { allPorts, fromTo } from '../locker/newItems';
+import { show } from '../ui/format';
+import { NumberField } from '../ui/NumberField';
+import { tell } from '../workbench/tell';
+import { useJob } from '../workbench/useJob';
+import { CardHead } from './CardHead';
+import { EndFields } from './EndFields';
+import { LengthFields } from './LengthFields';
+import { PathTable } from './PathTable';
+import { Row, Section } from './Section';
+
+/** A run: its findings first, then stock, path, length and ends. */
+export function RunCard({ id }: { id: string }) {
+  const { item, items, put, lay, solution, state } = useJob();
+  const run = item('runs', id);
+  const solved = solution(id);
+  if (run === undefined || solved === undefined) {
+    return null;
+  }
+  const ports = allPorts(state.places, items('fittings'));
+  const stock = item('stock', run.stock);
+  const change = (changed: Partial<Run>) => put('runs', { ...run, ...changed });
+  const radius = run.route.corner?.radius ?? stock?.bend.radius;
+  const ratio = run.route.corner?.ratio;
+
+  return (
+    <>
+      <CardHead list="runs" item={run} under={fromTo(run, ports)} />
+      <div className="mt-2">
+        <FindingList run={solved} />
+      </div>
+      <Section title="Stock">
+        <select
+          className="form-select form-select-sm mb-1"
+          aria-label="Stock"
+          value={run.stock}
+          onChange={(event) => tell(change({ stock: event.target.value }))}
+        >
+          {items('stock').map((choice) => (
+            <option key={choice.id} value={choice.id}>
+              {choice.name ?? choice.id}
+            </option>
+          ))}
+        </select>
+        <Row label={ratio === undefined ? 'Radius, all corners' : 'Radius, × outside ø'}>
+          <NumberField
+            label="Radius of all corners"
+            unit={ratio === undefined ? 'mm' : '× ø'}
+            value={ratio ?? radius}
+            onChange={(value) =>
+              lay(id, {
+                do: 'set-corner',
+                vertex: null,
+                corner: ratio === undefined ? { radius: value } : { ratio: value },
+              })
+            }
+          />
+        </Row>
+      </Section>
+      <Section title="Path">
+        <PathTable run={run} solved={solved} />
+      </Section>
+      <LengthFields run={run} solved={solved} onChange={(fixed_length) => change({ fixed_length })} />
+      <EndFields
+        run={run}
+        ports={ports}
+        onChange={(which, end) => change(which === 'from' ? { from: end } : { to: end })}
+      />
+      <Section title="Body">
+        <Row label="Cut length">
+          <output>{show(solved.cut_length)} mm</output>
+        </Row>
+        <Row label="Mass">
+          <output>{show(solved.body.mass, 3)} kg</output>
+        </Row>
+      </Section>
+    </>
+  );
+}

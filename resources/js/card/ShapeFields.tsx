@@ -1,0 +1,55 @@
+import type { Body } from '../api/types';
+import { NumberField } from '../ui/NumberField';
+import { VectorField } from '../ui/VectorField';
+import { Row, Section } from './Section';
+
+type Shaped = Pick<Body, 'shape' | 'size' | 'diameter' | 'height'>;
+
+/** A simple body: a box or a cylinder, and how large it is. */
+export function ShapeFields({
+  title,
+  shape,
+  onChange,
+}: {
+  title: string;
+  shape: Shaped;
+  onChange: (shape: Shaped) => Promise<void>;
+}) {
+  const become = (kind: string) =>
+    onChange(
+      kind === 'box'
+        ? { shape: 'box', size: shape.size ?? [200, 200, 200], diameter: undefined, height: undefined }
+        : { shape: 'cylinder', diameter: shape.diameter ?? 200, height: shape.height ?? 200, size: undefined },
+    );
+  return (
+    <Section title={title}>
+      <Row label="Shape">
+        <select
+          className="form-select form-select-sm"
+          aria-label="Shape"
+          value={shape.shape}
+          onChange={(event) => void become(event.target.value)}
+        >
+          <option value="box">Box</option>
+          <option value="cylinder">Cylinder</option>
+        </select>
+      </Row>
+      {shape.shape === 'box' ? (
+        <VectorField label="Size" value={shape.size ?? [0, 0, 0]} onChange={(size) => onChange({ ...shape, size })} />
+      ) : (
+        <>
+          <Row label="Diameter">
+            <NumberField
+              label="Diameter"
+              value={shape.diameter}
+              onChange={(diameter) => onChange({ ...shape, diameter })}
+            />
+          </Row>
+          <Row label="Height">
+            <NumberField label="Height" value={shape.height} onChange={(height) => onChange({ ...shape, height })} />
+          </Row>
+        </>
+      )}
+    </Section>
+  );
+}

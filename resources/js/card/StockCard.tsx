@@ -1,0 +1,129 @@
+import type { Stock } from '../api/types';
+import { Button } from '../ui/Button';
+import { NumberField } from '../ui/NumberField';
+import { useWorkbench } from '../workbench/store';
+import { tell } from '../workbench/tell';
+import { useJob } from '../workbench/useJob';
+import { CardHead } from './CardHead';
+import { Row, Section } from './Section';
+
+const KINDS: readonly Stock['kind'][] = ['tube', 'pipe', 'hose', 'cable', 'wire', 'rod'];
+
+/** A stock: its section, how it bends, and which runs are made of it. */
+export function StockCard({ id }: { id: string }) {
+  const { item, items, put } = useJob();
+  const pick = useWorkbench((store) => store.pick);
+  const stock = item('stock', id);
+  if (stock === undefined) {
+    return null;
+  }
+  const { section, bend } = stock;
+  const change = (changed: Partial<Stock>) => put('stock', { ...stock, ...changed });
+  const changeBend = (changed: Partial<Stock['bend']>) => change({ bend: { ...bend, ...changed } });
+  const solid = section.wall === undefined;
+  const users = items('runs').filter((run) => run.stock === id);
+
+  return (
+    <>
+      <CardHead
+        list="stock"
+        item={stock}
+        under={`stock, used by ${users.length} run${users.length === 1 ? '' : 's'}`}
+      />
+      <Section title="Section">
+        <Row label="Kind">
+          <select
+            className="form-select form-select-sm"
+            aria-label="Kind"
+            value={stock.kind}
+            onChange={(event) => tell(change({ kind: event.target.value as Stock['kind'] }))}
+          >
+            {KINDS.map((kind) => (
+              <option key={kind}>{kind}</option>
+            ))}
+          </select>
+        </Row>
+        <Row label="Outside diameter">
+          <NumberField
+            label="Outside diameter"
+            value={section.od}
+            onChange={(od) => change({ section: { ...section, od } })}
+          />
+        </Row>
+        <Row label="Section">
+          <select
+            className="form-select form-select-sm"
+            aria-label="Solid or hollow"
+            value={solid ? 'solid' : 'hollow'}
+            onChange={(event) =>
+              tell(change({ section: { ...section, wall: event.target.value === 'solid' ? undefined : 1 } }))
+            }
+          >
+            <option value="hollow">hollow</option>
+            <option value="solid">solid</option>
+          </select>
+        </Row>
+        {!solid && (
+          <Row label="Wall">
+            <NumberField
+              label="Wall"
+              value={section.wall}
+              onChange={(wall) => change({ section: { ...section, wall } })}
+            />
+          </Row>
+        )}
+        <Row label="Density">
+          <NumberField label="Density" unit="kg/m³" value={stock.density} onChange={(density) => change({ density })} />
+        </Row>
+      </Section>
+      <Section title="Bending">
+        <Row label="Bend radius">
+          <NumberField label="Bend radius" value={bend.radius} onChange={(radius) => changeBend({ radius })} />
+        </Row>
+        <Row label="Least radius">
+          <NumberField label="Least radius" value={bend.min_radius} onChange={(r) => changeBend({ min_radius: r })} />
+        </Row>
+        <Row label="Straight between bends">
+          <NumberField
+            label="Straight between bends"
+            value={bend.min_straight}
+            onChange={(s) => changeBend({ min_straight: s })}
+          />
+        </Row>
+        <Row label="Stretch per degree">
+          <NumberField
+            label="Stretch per degree"
+            value={bend.stretch_per_degree ?? 0}
+            onChange={(s) => changeBend({ stretch_per_degree: s })}
+          />
+        </Row>
+        <Row label="Springback, share">
+          <NumberField
+            label="Springback, share of the angle"
+            unit=""
+            value={bend.springback?.ratio ?? 0}
+            onChange={(ratio) => changeBend({ springback: { ...bend.springback, ratio } })}
+          />
+        </Row>
+        <Row label="Springback, fixed">
+          <NumberField
+            label="Springback, fixed"
+            unit="°"
+            value={bend.springback?.offset ?? 0}
+            onChange={(offset) => changeBend({ springback: { ...bend.springback, offset } })}
+          />
+        </Row>
+      </Section>
+      <Section title="Used by">
+        {users.map((run) => (
+          <div key={run.id}>
+            <Button look="link" onClick={() => pick('runs', run.id)}>
+              {run.name ?? run.id}
+            </Button>
+          </div>
+        ))}
+        {users.length === 0 && <p className="quiet mb-0">No run yet.</p>}
+      </Section>
+    </>
+  );
+}

@@ -1,0 +1,53 @@
+import type { Cure, Edit, Finding, SolvedRun } from '../api/types';
+import { partAt } from '../strip/layout';
+import { Button } from '../ui/Button';
+import { Mark } from '../ui/Mark';
+import { useWorkbench } from '../workbench/store';
+import { tell } from '../workbench/tell';
+import { useJob } from '../workbench/useJob';
+
+/** The findings of a run, each with its remedies at hand. */
+export function FindingList({ run }: { run: SolvedRun }) {
+  return run.findings.map((finding) => (
+    <FindingCard key={`${finding.rule} ${finding.span[0]} ${finding.message}`} run={run} finding={finding} />
+  ));
+}
+
+export function FindingCard({ run, finding, name }: { run: SolvedRun; finding: Finding; name?: string }) {
+  const { edit } = useJob();
+  const pick = useWorkbench((store) => store.pick);
+  const cure = ({ list, item }: Cure) => tell(edit([{ list, id: item.id, item: item as unknown as Edit['item'] }]));
+  const word = finding.severity === 'violation' ? 'Broken' : 'Warning';
+  return (
+    <section className={`finding ${finding.severity}`} aria-label={finding.title}>
+      {name !== undefined && <div className="quiet">{name}</div>}
+      <button
+        type="button"
+        className="title"
+        title="Show where"
+        onClick={() => pick('runs', run.id, partAt(run, finding.span))}
+      >
+        <Mark status={finding.severity} />
+        <span>
+          <span className="visually-hidden">{word}: </span>
+          {finding.title}
+        </span>
+      </button>
+      <div>{finding.message}</div>
+      {finding.remedies.length > 0 && (
+        <div className="remedies">
+          {finding.remedies.map((remedy, index) => {
+            const change = finding.cures[index];
+            return (
+              change !== undefined && (
+                <Button key={remedy} look={index === 0 ? 'primary' : 'outline-primary'} onClick={() => cure(change)}>
+                  {remedy}
+                </Button>
+              )
+            );
+          })}
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,102 @@
+import { useState } from 'react';
+import { Form } from 'react-bootstrap';
+import type { List } from '../api/types';
+import { fieldText, show } from '../ui/format';
+import { Mark, statusWord } from '../ui/Mark';
+import { type Stage, useWorkbench } from '../workbench/store';
+import { useJob } from '../workbench/useJob';
+import { AddMenu } from './AddMenu';
+import { LockerRow } from './LockerRow';
+
+const TITLES: Record<List, string> = {
+  runs: 'Runs',
+  fittings: 'Fittings',
+  clamps: 'Clamps',
+  surroundings: 'Surroundings',
+  stock: 'Stock',
+};
+
+const ORDER: Record<Stage, readonly List[]> = {
+  place: ['fittings', 'surroundings', 'clamps', 'stock', 'runs'],
+  lay: ['runs', 'fittings', 'clamps', 'surroundings', 'stock'],
+  check: ['runs', 'fittings', 'clamps', 'surroundings', 'stock'],
+  make: ['runs', 'stock'],
+};
+
+/** All that a job holds: what needs work in this stage first. */
+export function Locker({ stage }: { stage: Stage }) {
+  const [filter, setFilter] = useState('');
+  const { items, state } = useJob();
+  const hidden = useWorkbench((store) => store.hidden);
+  const wanted = filter.trim().toLowerCase();
+
+  const aside = (list: List, id: string): string => {
+    if (list === 'runs') {
+      return hidden.has(`runs/${id}`) ? 'hidden' : statusWord(state.solutions.find((run) => run.id === id));
+    }
+    if (list === 'fittings') {
+      const ports = state.job.fittings?.find((fitting) => fitting.id === id)?.ports?.length ?? 0;
+      return `${ports} port${ports === 1 ? '' : 's'}`;
+    }
+    if (list === 'clamps') {
+      return `ø ${fieldText(state.job.clamps?.find((clamp) => clamp.id === id)?.bore)}`;
+    }
+    const stock = state.job.stock?.find((item) => item.id === id);
+    if (list === 'stock' && stock !== undefined) {
+      const { radius, min_radius: least } = stock.bend;
+      return typeof radius === 'number' && typeof least === 'number' ? `R ${show(radius)} ≥ ${show(least)}` : '';
+    }
+    return '';
+  };
+
+  return (
+    <nav className="locker" aria-label="Locker">
+      <Form.Control
+        className="filter"
+        size="sm"
+        type="search"
+        placeholder="Filter"
+        aria-label="Filter the locker"
+        value={filter}
+        onChange={(event) => setFilter(event.target.value)}
+      />
+      {ORDER[stage].map((list) => {
+        const all = items(list);
+        const shown = all.filter((item) => (item.name ?? item.id).toLowerCase().includes(wanted));
+        return (
+          <section key={list} aria-label={TITLES[list]}>
+            <header>
+              <h2 className="caption m-0">
+                {TITLES[list]} <span className="mono fw-normal">{all.length}</span>
+              </h2>
+              <AddMenu list={list} />
+            </header>
+            <ul>
+              {shown.map((item) => (
+                <LockerRow
+                  key={item.id}
+                  list={list}
+                  id={item.id}
+                  name={item.name ?? item.id}
+                  aside={aside(list, item.id)}
+                  mark={
+                    list === 'runs' && (
+                      <Mark
+                        status={
+                          hidden.has(`runs/${item.id}`)
+                            ? 'hidden'
+                            : (state.solutions.find((run) => run.id === item.id)?.status ?? 'good')
+                        }
+                      />
+                    )
+                  }
+                />
+              ))}
+            </ul>
+            {shown.length === 0 && <p className="nothing">{all.length === 0 ? 'None yet.' : 'None of that name.'}</p>}
+          </section>
+        );
+      })}
+    </nav>
+  );
+}

@@ -1,0 +1,106 @@
+import { type FormEvent, useState } from 'react';
+import { Form, Modal } from 'react-bootstrap';
+import { useNavigate } from 'react-router';
+import { Button } from '../ui/Button';
+import { useWorkbench } from '../workbench/store';
+import { freshId, useJob } from '../workbench/useJob';
+import { freePorts, newRun } from './newItems';
+
+/** Asks from which port to which port, and of what stock, a new run is laid. */
+export function NewRun({ show, onClose }: { show: boolean; onClose: () => void }) {
+  return (
+    <Modal show={show} onHide={onClose} aria-labelledby="new-run">
+      <NewRunForm onClose={onClose} />
+    </Modal>
+  );
+}
+
+function NewRunForm({ onClose }: { onClose: () => void }) {
+  const { state, items, put } = useJob();
+  const pick = useWorkbench((store) => store.pick);
+  const navigate = useNavigate();
+  const ports = freePorts(state.places, items('fittings'), items('runs'));
+  const [name, setName] = useState('New run');
+  const [stock, setStock] = useState(items('stock')[0]?.id ?? '');
+  const [from, setFrom] = useState(ports[0]?.name ?? '');
+  const [to, setTo] = useState(ports[1]?.name ?? '');
+  const [refused, setRefused] = useState<string | null>(null);
+
+  const lay = async (event: FormEvent) => {
+    event.preventDefault();
+    const id = freshId(items('runs'), name);
+    try {
+      await put('runs', newRun(id, name.trim() || 'New run', stock, from, to));
+      pick('runs', id);
+      navigate(`/jobs/${state.id}/lay`);
+      onClose();
+    } catch (error) {
+      setRefused(error instanceof Error ? error.message : 'This did not work.');
+    }
+  };
+
+  const choice = (label: string, value: string, set: (value: string) => void, other: string) => (
+    <Form.Group className="mb-2" controlId={`new-run-${label}`}>
+      <Form.Label className="mb-0">{label}</Form.Label>
+      <Form.Select size="sm" value={value} onChange={(event) => set(event.target.value)} required>
+        {ports
+          .filter((port) => port.name !== other)
+          .map((port) => (
+            <option key={port.name} value={port.name}>
+              {port.label}
+            </option>
+          ))}
+      </Form.Select>
+    </Form.Group>
+  );
+  const missing =
+    ports.length < 2
+      ? 'A run needs two free ports. Place fittings with ports first.'
+      : stock === ''
+        ? 'Add a stock first.'
+        : null;
+
+  return (
+    <Form onSubmit={(event) => void lay(event)}>
+      <Modal.Header closeButton>
+        <Modal.Title id="new-run">Lay a run</Modal.Title>
+      </Modal.Header>
+      <Modal.Body>
+        {missing !== null && <p className="text-danger">{missing}</p>}
+        <Form.Group className="mb-2" controlId="new-run-name">
+          <Form.Label className="mb-0">Name</Form.Label>
+          <Form.Control
+            size="sm"
+            value={name}
+            maxLength={200}
+            onChange={(event) => setName(event.target.value)}
+            required
+          />
+        </Form.Group>
+        <Form.Group className="mb-2" controlId="new-run-stock">
+          <Form.Label className="mb-0">Stock</Form.Label>
+          <Form.Select size="sm" value={stock} onChange={(event) => setStock(event.target.value)} required>
+            {items('stock').map((item) => (
+              <option key={item.id} value={item.id}>
+                {item.name ?? item.id}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        {choice('From', from, setFrom, to)}
+        {choice('To', to, setTo, from)}
+        {refused !== null && (
+          <p className="text-danger mb-0" role="alert">
+            {refused}
+          </p>
+        )}
+      </Modal.Body>
+      <Modal.Footer>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button look="primary" type="submit" disabled={missing !== null}>
+          Lay it
+        </Button>
+      </Modal.Footer>
+    </Form>
+  );
+}

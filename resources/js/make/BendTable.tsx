@@ -1,0 +1,71 @@
+import type { Run, SolvedRun } from '../api/types';
+import { showEven } from '../ui/format';
+import { useWorkbench } from '../workbench/store';
+
+/** What the shop bends from, in the order of the work. */
+export function BendTable({ run, solved }: { run: Run; solved: SolvedRun }) {
+  const { picked, pick } = useWorkbench();
+  const part = picked?.part ?? null;
+  const chosen = part !== null && 'bend' in part ? part.bend : null;
+  return (
+    <table className="table-plain">
+      <thead>
+        <tr>
+          <th scope="col">Bend</th>
+          <th scope="col">Straight</th>
+          <th scope="col">Rotate</th>
+          <th scope="col">Angle</th>
+          <th scope="col">Set to</th>
+          <th scope="col">R</th>
+          <th scope="col">Arc</th>
+        </tr>
+      </thead>
+      <tbody>
+        {solved.bends.map((bend, index) => (
+          <tr
+            // biome-ignore lint/suspicious/noArrayIndexKey: a bend is its number
+            key={index}
+            className={chosen === index ? 'picked' : undefined}
+            onClick={() => pick('runs', run.id, { bend: index })}
+          >
+            <td>
+              <button
+                type="button"
+                className="row-pick"
+                aria-label={`Pick bend ${index + 1}`}
+                onClick={() => pick('runs', run.id, { bend: index })}
+              >
+                {index + 1}
+              </button>
+            </td>
+            <td>{showEven(bend.straight)}</td>
+            <td>{showEven(bend.rotation)}°</td>
+            <td>{showEven(bend.angle)}°</td>
+            <td>{showEven(bend.set_angle)}°</td>
+            <td>{showEven(bend.radius)}</td>
+            <td>{showEven(bend.arc)}</td>
+          </tr>
+        ))}
+        <tr>
+          <td>tail</td>
+          <td>{showEven(solved.tail)}</td>
+          <td colSpan={5} />
+        </tr>
+      </tbody>
+      <tfoot>
+        <tr>
+          <td colSpan={5}>Length along the centre line</td>
+          <td colSpan={2}>{showEven(solved.length)} mm</td>
+        </tr>
+        <tr>
+          <td colSpan={5}>
+            <strong>Cut length</strong>
+          </td>
+          <td colSpan={2}>
+            <strong>{showEven(solved.cut_length)} mm</strong>
+          </td>
+        </tr>
+      </tfoot>
+    </table>
+  );
+}

@@ -1,0 +1,85 @@
+import { useState } from 'react';
+import { api, files } from '../api/client';
+import { Section } from '../card/Section';
+import { Button } from '../ui/Button';
+import { show } from '../ui/format';
+import { statusWord } from '../ui/Mark';
+import { useWorkbench } from '../workbench/store';
+import { tell } from '../workbench/tell';
+import { useJob } from '../workbench/useJob';
+import { BendTable } from './BendTable';
+import { VertexTable } from './VertexTable';
+
+/** What is taken away: tables and body of the picked run, bodies and file of the job. */
+export function MakePanel() {
+  const { state, item, solution } = useJob();
+  const picked = useWorkbench((store) => store.picked);
+  const id = picked?.list === 'runs' ? picked.id : undefined;
+  const run = id === undefined ? undefined : item('runs', id);
+  const solved = id === undefined ? undefined : solution(id);
+  return (
+    <>
+      {run === undefined || solved === undefined ? (
+        <>
+          <h2>Make</h2>
+          <p className="under">Pick a run to see its bend table.</p>
+        </>
+      ) : (
+        <>
+          <h2>{run.name ?? run.id}</h2>
+          <p className="under">
+            {item('stock', run.stock)?.name ?? run.stock} · {statusWord(solved)}
+          </p>
+          {solved.status === 'violation' && (
+            <p className="text-danger">This run breaks a rule; what is drawn is not yet what can be made. See Check.</p>
+          )}
+          <Section title="Bend table" tools={<Takeaway path={files.bends(state.id, run.id)} label="bend table" />}>
+            <BendTable run={run} solved={solved} />
+          </Section>
+          <Section
+            title="Vertex table"
+            tools={<Takeaway path={files.vertices(state.id, run.id)} label="vertex table" />}
+          >
+            <VertexTable run={run} solved={solved} />
+          </Section>
+          <Section title="Body">
+            <p className="mb-1">
+              {show(solved.body.mass, 3)} kg, {show(solved.body.volume / 1000, 1)} cm³ of material without flanges.
+            </p>
+            <Button href={files.body(state.id, run.id)} download>
+              Save this run as STL
+            </Button>
+          </Section>
+        </>
+      )}
+      <Section title="The whole job">
+        <div className="made-list">
+          <Button href={files.bodies(state.id)} download>
+            Save all runs as STL
+          </Button>
+          <Button href={files.job(state.id)} download>
+            Save the job file
+          </Button>
+        </div>
+      </Section>
+    </>
+  );
+}
+
+function Takeaway({ path, label }: { path: string; label: string }) {
+  const [copied, setCopied] = useState(false);
+  const copy = async () => {
+    await navigator.clipboard.writeText(await api.text(path.replace('/api/', '')));
+    setCopied(true);
+  };
+  return (
+    <span className="d-flex gap-1 text-none">
+      <Button title={`Copy the ${label} as CSV`} onClick={() => tell(copy())}>
+        {copied ? 'Copied' : 'Copy'}
+      </Button>
+      <Button title={`Save the ${label} as CSV`} href={path} download>
+        CSV
+      </Button>
+    </span>
+  );
+}

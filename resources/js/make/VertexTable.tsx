@@ -1,0 +1,44 @@
+import type { Run, SolvedRun } from '../api/types';
+import { showEven } from '../ui/format';
+import { useWorkbench } from '../workbench/store';
+
+/** Corner by corner in space. */
+export function VertexTable({ run, solved }: { run: Run; solved: SolvedRun }) {
+  const { picked, pick } = useWorkbench();
+  const part = picked?.part ?? null;
+  const chosen = part !== null && 'leg' in part ? part.leg : null;
+  const radius = (vertex: number) => {
+    const bend = solved.legs.find((leg) => leg.vertex === vertex)?.bend;
+    return bend === null || bend === undefined ? '' : showEven(solved.bends[bend]?.radius ?? 0);
+  };
+  return (
+    <table className="table-plain">
+      <thead>
+        <tr>
+          <th scope="col">Vertex</th>
+          <th scope="col">X</th>
+          <th scope="col">Y</th>
+          <th scope="col">Z</th>
+          <th scope="col">R</th>
+        </tr>
+      </thead>
+      <tbody>
+        {solved.vertices.map((vertex, index) => (
+          <tr
+            // biome-ignore lint/suspicious/noArrayIndexKey: a vertex is its number
+            key={index}
+            className={chosen === index && index > 0 ? 'picked' : undefined}
+            onClick={() => index > 0 && pick('runs', run.id, { leg: index })}
+          >
+            <td>{index}</td>
+            {vertex.map((coordinate, axis) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: x, y, z
+              <td key={axis}>{showEven(coordinate)}</td>
+            ))}
+            <td>{radius(index)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,55 @@
+import type { Run, SolvedRun } from '../api/types';
+import { show } from '../ui/format';
+
+const TOP = 115;
+
+interface Props {
+  run: Run;
+  solved: SolvedRun;
+  x0: number;
+  x1: number;
+}
+
+/** Length now against the length to hold and its tolerance. */
+export function Gauge({ run, solved, x0, x1 }: Props) {
+  const broken = solved.findings.find((finding) => finding.rule === 'fixed-length');
+  const target = broken?.required ?? (run.fixed_length === undefined ? undefined : Number(run.fixed_length.length));
+  const held =
+    target !== undefined && Number.isFinite(target)
+      ? target
+      : run.fixed_length === undefined
+        ? undefined
+        : solved.length;
+  const tolerance = Number(run.fixed_length?.tolerance) || 0;
+  const full = Math.max(solved.length, held ?? 0) * (held === undefined ? 1 : 1.04);
+  const x = (length: number) => x0 + ((x1 - x0) * length) / full;
+  const off = held === undefined ? 0 : solved.length - held;
+  return (
+    <g>
+      <rect className="gauge-bed" x={x0} y={TOP} width={x1 - x0} height={9} />
+      {held !== undefined && (
+        <rect
+          className="gauge-window"
+          x={x(held - tolerance) - 2}
+          y={TOP - 3}
+          width={Math.max(x(held + tolerance) - x(held - tolerance), 1) + 4}
+          height={15}
+        />
+      )}
+      <rect className="gauge-bar" x={x0} y={TOP} width={Math.max(0, x(solved.length) - x0)} height={9} />
+      {held !== undefined && (
+        <line className="axis" x1={x(held)} x2={x(held)} y1={TOP - 4} y2={TOP + 13} strokeWidth={2} />
+      )}
+      <text x={x0} y={TOP + 24}>
+        {show(solved.length)} mm now · cut {show(solved.cut_length)}
+      </text>
+      <text x={x1} y={TOP + 24} textAnchor="end" className={broken === undefined ? undefined : 'bad-text'}>
+        {held === undefined
+          ? 'no length to hold'
+          : `hold ${show(held)} ± ${show(tolerance)}${
+              broken === undefined ? ' · held' : ` · ${show(Math.abs(off))} ${off > 0 ? 'too long' : 'too short'}`
+            }`}
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,123 @@
+import type { Run, SolvedRun } from '../api/types';
+import { show } from '../ui/format';
+import { isSamePart, useWorkbench } from '../workbench/store';
+import { type Piece, pieces } from './layout';
+
+const MIDDLE = 34;
+const HALF = 8;
+
+interface Props {
+  run: Run;
+  solved: SolvedRun;
+  x: (along: number) => number;
+}
+
+/** The tube itself: ends, straights with their lengths, bends with angle and radius. */
+export function Pulled({ run, solved, x }: Props) {
+  const all = pieces(solved);
+  let labelledTo = Number.NEGATIVE_INFINITY;
+  return (
+    <g>
+      {all.map((piece) => {
+        const key = 'leg' in piece.part ? `leg ${piece.part.leg}` : `bend ${piece.part.bend}`;
+        const full =
+          piece.kind === 'bend' && 'bend' in piece.part
+            ? bendLabel(solved, piece.part.bend, x(piece.to) - x(piece.from))
+            : '';
+        const middle = (x(piece.from) + x(piece.to)) / 2;
+        // Where there is no room for all of it, the number of the bend alone.
+        const label =
+          [full, full.split(' ')[0] ?? ''].find((text) => text !== '' && middle - text.length * 3.5 > labelledTo) ?? '';
+        if (label !== '') {
+          labelledTo = middle + label.length * 3.5 + 6;
+        }
+        return <OnePiece key={key} run={run} solved={solved} piece={piece} x={x} label={label} />;
+      })}
+      <EndMark type={run.from.end?.type ?? 'open'} at={x(0)} side={-1} />
+      <EndMark type={run.to.end?.type ?? 'open'} at={x(solved.length)} side={1} />
+    </g>
+  );
+}
+
+function bendLabel(solved: SolvedRun, index: number, width: number): string {
+  const bend = solved.bends[index];
+  if (bend === undefined) {
+    return '';
+  }
+  return width > 14 || solved.bends.length < 12
+    ? `${index + 1} · ${show(bend.angle)}° R${show(bend.radius)}`
+    : String(index + 1);
+}
+
+function OnePiece({ run, solved, piece, x, label }: Props & { piece: Piece; label: string }) {
+  const { picked, pick } = useWorkbench();
+  const isPicked = picked?.list === 'runs' && picked.id === run.id && isSamePart(picked.part, piece.part);
+  const [left, right] = [x(piece.from), x(piece.to)];
+  const width = Math.max(right - left, 0.5);
+  const length = show(piece.to - piece.from);
+  const choose = () => pick('runs', run.id, piece.part);
+  const name =
+    'bend' in piece.part
+      ? `Bend ${piece.part.bend + 1}, ${show(solved.bends[piece.part.bend]?.angle ?? 0)}°`
+      : `Straight of leg ${piece.part.leg}, ${length} mm`;
+  return (
+    <g
+      className={`piece${isPicked ? ' picked' : ''}`}
+      role="button"
+      tabIndex={0}
+      aria-label={name}
+      aria-pressed={isPicked}
+      onClick={choose}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter' || event.key === ' ') {
+          event.preventDefault();
+          choose();
+        }
+      }}
+    >
+      {piece.kind === 'straight' ? (
+        <>
+          <rect className="straight" x={left} y={MIDDLE - HALF} width={width} height={2 * HALF} />
+          {width > length.length * 7 + 4 && (
+            <text x={(left + right) / 2} y={MIDDLE + 4} textAnchor="middle">
+              {length}
+            </text>
+          )}
+        </>
+      ) : (
+        <path className={`bend${piece.broken ? ' bad' : ''}`} d={bowed(left, left + width)} />
+      )}
+      {piece.kind === 'straight' && piece.broken && (
+        <rect x={left} y={MIDDLE + HALF + 2} width={Math.max(width, 3)} height={3} fill="var(--bad)" />
+      )}
+      {label !== '' && (
+        <text className={piece.broken ? 'bad-text' : undefined} x={(left + right) / 2} y={14} textAnchor="middle">
+          {label}
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** A band that bows, so that a bend is told from a straight by its shape. */
+function bowed(left: number, right: number): string {
+  const middle = (left + right) / 2;
+  const rise = Math.min(7, (right - left) / 3);
+  return [
+    `M${left} ${MIDDLE - HALF}`,
+    `Q${middle} ${MIDDLE - HALF - 2 * rise} ${right} ${MIDDLE - HALF}`,
+    `V${MIDDLE + HALF}`,
+    `Q${middle} ${MIDDLE + HALF - 2 * rise} ${left} ${MIDDLE + HALF}`,
+    'Z',
+  ].join(' ');
+}
+
+function EndMark({ type, at, side }: { type: string; at: number; side: 1 | -1 }) {
+  if (type === 'flange') {
+    return <rect className="end" x={side > 0 ? at - 5 : at} y={MIDDLE - 16} width={5} height={32} />;
+  }
+  if (type === 'closed') {
+    return <rect className="end" x={side > 0 ? at - 4 : at} y={MIDDLE - HALF} width={4} height={2 * HALF} />;
+  }
+  return <line className="axis" x1={at} x2={at} y1={MIDDLE - HALF - 3} y2={MIDDLE + HALF + 3} />;
+}

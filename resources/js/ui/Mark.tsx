@@ -1,0 +1,21 @@
+import { Check, EyeOff, TriangleAlert, X } from 'lucide-react';
+import type { SolvedRun } from '../api/types';
+
+/** The state of a run as a shape, never as a colour alone; a word stands beside it. */
+export function Mark({ status }: { status: SolvedRun['status'] | 'hidden' }) {
+  const Icon = { good: Check, warning: TriangleAlert, violation: X, hidden: EyeOff }[status];
+  return (
+    <span className={`state-mark ${status}`}>
+      <Icon size={14} strokeWidth={2.6} aria-hidden />
+    </span>
+  );
+}
+
+export function statusWord(run: SolvedRun | undefined): string {
+  if (run === undefined || run.status === 'good') {
+    return 'good';
+  }
+  const broken = run.findings.filter((finding) => finding.severity === 'violation').length;
+  const warnings = run.findings.length - broken;
+  return broken > 0 ? `${broken} broken` : `${warnings} warning${warnings === 1 ? '' : 's'}`;
+}

@@ -1,0 +1,36 @@
+import type { Vector } from '../api/types';
+import { NumberField } from './NumberField';
+
+const AXES = ['x', 'y', 'z'] as const;
+
+/** Three numbers in a row, each changed on its own. */
+export function VectorField({
+  label,
+  value,
+  onChange,
+  parts = AXES,
+}: {
+  label: string;
+  value: Vector;
+  onChange: (value: Vector) => Promise<void>;
+  parts?: readonly [string, string, string];
+}) {
+  return (
+    <div className="triple">
+      <span>{label}</span>
+      {parts.map((part, index) => (
+        <NumberField
+          key={part}
+          label={`${label} ${part}`}
+          unit={part.length === 1 ? part : ''}
+          value={value[index]}
+          onChange={(number) => {
+            const next: Vector = [...value];
+            next[index] = number;
+            return onChange(next);
+          }}
+        />
+      ))}
+    </div>
+  );
+}

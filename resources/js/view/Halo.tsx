@@ -1,0 +1,31 @@
+import { useFrame, useThree } from '@react-three/fiber';
+import { useEffect, useMemo, useState } from 'react';
+import { BackSide, OrthographicCamera } from 'three';
+import type { SolvedRun } from '../api/types';
+import { tubeGeometry } from './tube';
+
+/** How far the outline stands off the tube on the screen, in pixels. */
+const WIDTH = 2.5;
+
+const BRASS = { base: '#a8741a', broken: '#a8741a', picked: '#a8741a', bore: '#a8741a' };
+
+const zoomOf = (camera: unknown) => (camera instanceof OrthographicCamera ? camera.zoom : 1);
+
+/** A brass outline round the picked run: a wider tube of which only the far side is drawn. */
+export function Halo({ solved, od }: { solved: SolvedRun; od: number }) {
+  const camera = useThree((three) => three.camera);
+  const [zoom, setZoom] = useState(() => zoomOf(camera));
+  useFrame(() => {
+    const now = zoomOf(camera);
+    if (now > zoom * 1.25 || now < zoom * 0.8) {
+      setZoom(now);
+    }
+  });
+  const tube = useMemo(() => tubeGeometry(solved, od + (2 * WIDTH) / zoom, 0, BRASS, () => false), [solved, od, zoom]);
+  useEffect(() => () => tube.geometry.dispose(), [tube]);
+  return (
+    <mesh geometry={tube.geometry} raycast={() => null}>
+      <meshBasicMaterial color="#a8741a" side={BackSide} />
+    </mesh>
+  );
+}

@@ -1,0 +1,66 @@
+import type { ThreeEvent } from '@react-three/fiber';
+import { useEffect, useMemo } from 'react';
+import { DoubleSide } from 'three';
+import type { Run, SolvedRun } from '../api/types';
+import { isSamePart, useWorkbench } from '../workbench/store';
+import { useJob } from '../workbench/useJob';
+import { EndPlates } from './EndPlates';
+import { Halo } from './Halo';
+import { useHover } from './hover';
+import { pieceAt, tubeGeometry } from './tube';
+
+const METALS = ['#8fb2be', '#9db3bb', '#c08a5c', '#a3adb0', '#c79a72', '#b5b09a'];
+
+/** A run at its true thickness, hollow where it is; picked and hovered piece by piece. */
+export function RunMesh({ run, solved }: { run: Run; solved: SolvedRun }) {
+  const { item, items } = useJob();
+  const { picked, pick } = useWorkbench();
+  const setHover = useHover((store) => store.setHover);
+  const stock = item('stock', run.stock);
+  const od = Number(stock?.section.od) || 10;
+  const wall = Number(stock?.section.wall ?? od / 2) || 1;
+  const bore = Math.max(0, od - 2 * wall);
+  const isPicked = picked?.list === 'runs' && picked.id === run.id;
+  const part = isPicked ? picked.part : null;
+  const metal =
+    METALS[
+      Math.max(
+        0,
+        items('stock').findIndex((other) => other.id === run.stock),
+      ) % METALS.length
+    ] ?? '#8fb2be';
+
+  const tube = useMemo(
+    () =>
+      tubeGeometry(solved, od, bore, { base: metal, broken: '#bc2f26', picked: '#d99a2b', bore: '#4c5b60' }, (piece) =>
+        isSamePart(piece.part, part),
+      ),
+    [solved, od, bore, metal, part],
+  );
+  useEffect(() => () => tube.geometry.dispose(), [tube]);
+
+  const name = run.name ?? run.id;
+  const onMove = (event: ThreeEvent<PointerEvent>) => {
+    event.stopPropagation();
+    const piece = pieceAt(tube, event.faceIndex ?? 0);
+    const where = piece === null ? '' : 'bend' in piece.part ? `bend ${piece.part.bend + 1}` : `leg ${piece.part.leg}`;
+    setHover({ title: name, text: where, x: event.nativeEvent.offsetX, y: event.nativeEvent.offsetY });
+  };
+  const onClick = (event: ThreeEvent<MouseEvent>) => {
+    if (event.delta > 4) {
+      return;
+    }
+    event.stopPropagation();
+    pick('runs', run.id, isPicked ? (pieceAt(tube, event.faceIndex ?? 0)?.part ?? null) : null);
+  };
+
+  return (
+    <group>
+      <mesh geometry={tube.geometry} onClick={onClick} onPointerMove={onMove} onPointerOut={() => setHover(null)}>
+        <meshStandardMaterial vertexColors side={DoubleSide} roughness={0.55} metalness={0.15} />
+      </mesh>
+      {isPicked && <Halo solved={solved} od={od} />}
+      <EndPlates run={run} solved={solved} od={od} bore={bore} colour={metal} />
+    </group>
+  );
+}

@@ -1,0 +1,17 @@
+import { create } from 'zustand';
+
+/** What rides by the pointer; places in pixels of the view. */
+export interface Hover {
+  title: string;
+  text: string;
+  held?: string;
+  x: number;
+  y: number;
+}
+
+interface HoverStore {
+  hover: Hover | null;
+  setHover: (hover: Hover | null) => void;
+}
+
+export const useHover = create<HoverStore>()((set) => ({ hover: null, setHover: (hover) => set({ hover }) }));

@@ -1,0 +1,175 @@
+import { BufferGeometry, Color, Float32BufferAttribute, Vector3 } from 'three';
+import type { Point, SolvedRun } from '../api/types';
+import { type Piece, pieces } from '../strip/layout';
+
+/** Where the section stands on the centre line, and which piece of the run it belongs to. */
+interface Station {
+  at: Vector3;
+  first: Vector3;
+  second: Vector3;
+  along: number;
+}
+
+export interface TubeGeometry {
+  geometry: BufferGeometry;
+  /** Which piece a triangle belongs to: the first triangle of each, in order. */
+  starts: { triangle: number; piece: Piece | null }[];
+}
+
+export interface TubeColours {
+  base: string;
+  broken: string;
+  picked: string;
+  bore: string;
+}
+
+const vector = ([x, y, z]: Point) => new Vector3(x, y, z);
+
+/** Degrees of a bend to one piece of it on the screen. */
+const BEND_STEP = 6;
+
+/**
+ * Turns a solved path into triangles for the screen: outer wall, bore, and a ring at each end. Straights
+ * are not cut up. Colours mark the pieces that break a rule and the one that is picked.
+ */
+export function tubeGeometry(
+  run: SolvedRun,
+  od: number,
+  bore: number,
+  colours: TubeColours,
+  isPicked: (piece: Piece) => boolean,
+): TubeGeometry {
+  const sides = od > 20 ? 28 : 20;
+  const stations = stationsOf(run);
+  const all = pieces(run);
+  const positions: number[] = [];
+  const normals: number[] = [];
+  const tints: number[] = [];
+  const indices: number[] = [];
+  const starts: TubeGeometry['starts'] = [];
+
+  const ring = (station: Station, radius: number, colour: Color, inward: boolean) => {
+    const start = positions.length / 3;
+    for (let i = 0; i < sides; i++) {
+      const angle = (2 * Math.PI * i) / sides;
+      const out = station.first
+        .clone()
+        .multiplyScalar(Math.cos(angle))
+        .addScaledVector(station.second, Math.sin(angle));
+      const at = station.at.clone().addScaledVector(out, radius);
+      positions.push(at.x, at.y, at.z);
+      const sign = inward ? -1 : 1;
+      normals.push(sign * out.x, sign * out.y, sign * out.z);
+      tints.push(colour.r, colour.g, colour.b);
+    }
+    return start;
+  };
+  const wall = (from: number, to: number) => {
+    for (let i = 0; i < sides; i++) {
+      const j = (i + 1) % sides;
+      indices.push(from + i, from + j, to + j, from + i, to + j, to + i);
+    }
+  };
+
+  for (let i = 1; i < stations.length; i++) {
+    const [a, b] = [stations[i - 1], stations[i]];
+    if (a === undefined || b === undefined) {
+      continue;
+    }
+    const middle = (a.along + b.along) / 2;
+    const piece = all.find((candidate) => candidate.from <= middle && middle <= candidate.to) ?? null;
+    starts.push({ triangle: indices.length / 3, piece });
+    const tint = new Color(
+      piece !== null && isPicked(piece) ? colours.picked : piece?.broken ? colours.broken : colours.base,
+    );
+    wall(ring(a, od / 2, tint, false), ring(b, od / 2, tint, false));
+    if (bore > 0) {
+      const dark = new Color(colours.bore);
+      wall(ring(b, bore / 2, dark, true), ring(a, bore / 2, dark, true));
+    }
+  }
+
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new Float32BufferAttribute(positions, 3));
+  geometry.setAttribute('normal', new Float32BufferAttribute(normals, 3));
+  geometry.setAttribute('color', new Float32BufferAttribute(tints, 3));
+  geometry.setIndex(indices);
+  geometry.computeBoundingSphere();
+  return { geometry, starts };
+}
+
+/** The piece that a picked triangle belongs to. */
+export function pieceAt(tube: TubeGeometry, triangle: number): Piece | null {
+  let found: Piece | null = null;
+  for (const start of tube.starts) {
+    if (start.triangle > triangle) {
+      break;
+    }
+    found = start.piece;
+  }
+  return found;
+}
+
+/** A frame carried along the path without twisting about it. */
+function stationsOf(run: SolvedRun): Station[] {
+  const stations: Station[] = [];
+  let along = 0;
+  let first: Vector3 | null = null;
+  for (const segment of run.path) {
+    const from = vector(segment.from);
+    const to = vector(segment.to);
+    const travel =
+      segment.kind === 'line'
+        ? to.clone().sub(from).normalize()
+        : vector(segment.normal)
+            .cross(from.clone().sub(vector(segment.centre)))
+            .normalize();
+    if (first === null || Math.abs(first.dot(travel)) > 0.5) {
+      const helper = Math.abs(travel.z) < 0.9 ? new Vector3(0, 0, 1) : new Vector3(1, 0, 0);
+      first = helper.cross(travel).normalize();
+    }
+    first = first.clone().addScaledVector(travel, -first.dot(travel)).normalize();
+    stations.push({ at: from, first, second: travel.clone().cross(first), along });
+    if (segment.kind === 'line') {
+      stations.push({ at: to, first, second: travel.clone().cross(first), along: along + segment.length });
+    } else {
+      const axis = vector(segment.normal);
+      const arm = from.clone().sub(vector(segment.centre));
+      const count = Math.max(2, Math.ceil(segment.angle / BEND_STEP));
+      const start: Vector3 = first;
+      for (let i = 1; i <= count; i++) {
+        const turn = (segment.angle * i * Math.PI) / 180 / count;
+        const turned: Vector3 = start.clone().applyAxisAngle(axis, turn);
+        const direction = travel.clone().applyAxisAngle(axis, turn);
+        stations.push({
+          at: vector(segment.centre).add(arm.clone().applyAxisAngle(axis, turn)),
+          first: turned,
+          second: direction.cross(turned),
+          along: along + (segment.length * i) / count,
+        });
+        first = turned;
+      }
+    }
+    along += segment.length;
+  }
+  return stations;
+}
+
+/** Where each end of a path is and which way it looks, away from the run. */
+export function endsOf(run: SolvedRun): { at: Vector3; outward: Vector3 }[] {
+  const first = run.path[0];
+  const last = run.path[run.path.length - 1];
+  if (first === undefined || last === undefined) {
+    return [];
+  }
+  const into = (segment: typeof first, point: Point) =>
+    segment.kind === 'line'
+      ? vector(segment.to).sub(vector(segment.from)).normalize()
+      : vector(segment.normal)
+          .cross(vector(point).sub(vector(segment.centre)))
+          .normalize();
+  return [
+    { at: vector(first.from), outward: into(first, first.from).negate() },
+    { at: vector(last.to), outward: into(last, last.to) },
+  ];
+}

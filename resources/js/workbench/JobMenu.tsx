@@ -1,0 +1,107 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { Dropdown, Modal } from 'react-bootstrap';
+import { useNavigate } from 'react-router';
+import { api, files } from '../api/client';
+import { Button } from '../ui/Button';
+import { NameField } from '../ui/NameField';
+import { tell } from './tell';
+import { useJob } from './useJob';
+
+/** The job: its name, its file, and the other jobs. */
+export function JobMenu() {
+  const { state, edit } = useJob();
+  const jobs = useQuery({ queryKey: ['jobs'], queryFn: api.jobs });
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const chooser = useRef<HTMLInputElement>(null);
+  const [asking, setAsking] = useState<'rename' | 'delete' | null>(null);
+  const name = state.job.name ?? '';
+
+  const goTo = async (opening: Promise<{ id: number }>, stage: string) => {
+    const { id } = await opening;
+    await client.invalidateQueries({ queryKey: ['jobs'] });
+    navigate(`/jobs/${id}/${stage}`);
+  };
+  const open = async (file: File | undefined) => {
+    if (file !== undefined) {
+      await goTo(api.openFile(await file.text()), 'lay');
+    }
+  };
+  const remove = async () => {
+    await api.deleteJob(state.id);
+    await client.invalidateQueries({ queryKey: ['jobs'] });
+    navigate('/');
+  };
+
+  return (
+    <div className="job-name">
+      <Dropdown>
+        <Dropdown.Toggle size="sm" variant="primary" title={name}>
+          {name}
+        </Dropdown.Toggle>
+        <Dropdown.Menu>
+          <Dropdown.Item onClick={() => setAsking('rename')}>Rename this job…</Dropdown.Item>
+          <Dropdown.Item href={files.job(state.id)} download>
+            Save the job file
+          </Dropdown.Item>
+          <Dropdown.Item onClick={() => chooser.current?.click()}>Open a job file…</Dropdown.Item>
+          <Dropdown.Item onClick={() => tell(goTo(api.newJob('New job'), 'place'))}>New job</Dropdown.Item>
+          <Dropdown.Item onClick={() => setAsking('delete')}>Delete this job…</Dropdown.Item>
+          <Dropdown.Divider />
+          <Dropdown.Header>Jobs</Dropdown.Header>
+          {(jobs.data ?? []).map((job) => (
+            <Dropdown.Item key={job.id} active={job.id === state.id} onClick={() => navigate(`/jobs/${job.id}/lay`)}>
+              {job.name} <span className="opacity-75">· {job.runs} runs</span>
+            </Dropdown.Item>
+          ))}
+        </Dropdown.Menu>
+      </Dropdown>
+      <input
+        ref={chooser}
+        type="file"
+        accept=".json,application/json"
+        hidden
+        aria-label="Job file"
+        onChange={(event) => {
+          tell(open(event.target.files?.[0]));
+          event.target.value = '';
+        }}
+      />
+      <Modal show={asking !== null} onHide={() => setAsking(null)} aria-labelledby="job-asking">
+        <Modal.Header closeButton>
+          <Modal.Title id="job-asking">{asking === 'delete' ? 'Delete this job?' : 'Name of the job'}</Modal.Title>
+        </Modal.Header>
+        <Modal.Body>
+          {asking === 'delete' ? (
+            <p className="mb-0">
+              “{name}” and all its runs will be gone. Save its job file first if you may want it again.
+            </p>
+          ) : (
+            <NameField label="Name of the job" name={name} onChange={(typed) => edit([], { name: typed })} />
+          )}
+        </Modal.Body>
+        <Modal.Footer>
+          {asking === 'delete' ? (
+            <>
+              <Button onClick={() => setAsking(null)}>Keep it</Button>
+              <Button
+                look="outline-danger"
+                onClick={() => {
+                  setAsking(null);
+                  tell(remove());
+                }}
+              >
+                Delete it
+              </Button>
+            </>
+          ) : (
+            <Button look="primary" onClick={() => setAsking(null)}>
+              Done
+            </Button>
+          )}
+        </Modal.Footer>
+      </Modal>
+    </div>
+  );
+}

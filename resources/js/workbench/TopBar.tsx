@@ -1,0 +1,60 @@
+import { useNavigate } from 'react-router';
+import { time } from '../ui/format';
+import { JobMenu } from './JobMenu';
+import { type Stage, stages } from './store';
+import { useJob } from './useJob';
+
+const NAMES: Record<Stage, string> = { place: 'Place', lay: 'Lay', check: 'Check', make: 'Make' };
+
+/** Job, stages in the order of the work, and whether all is saved. */
+export function TopBar({ stage }: { stage: Stage }) {
+  const { state, saving, items } = useJob();
+  const navigate = useNavigate();
+  const findings = state.solutions.flatMap((run) => run.findings);
+  const ready = state.solutions.filter((run) => run.status !== 'violation').length;
+  const open: Record<Stage, { count: number; word: string; bad?: boolean }> = {
+    place: {
+      count: items('fittings').filter((fitting) => !(fitting.ports ?? []).length).length,
+      word: 'fittings without a port',
+    },
+    lay: { count: state.solutions.length - ready, word: 'runs that cannot be built yet', bad: true },
+    check: {
+      count: findings.length,
+      word: 'findings',
+      bad: findings.some((finding) => finding.severity === 'violation'),
+    },
+    make: { count: ready, word: 'runs ready to make' },
+  };
+  return (
+    <header className="topbar">
+      <span className="wordmark">Bowline</span>
+      <JobMenu />
+      <nav className="stages" aria-label="Stages">
+        {stages.map((name) => (
+          <button
+            key={name}
+            type="button"
+            aria-current={name === stage ? 'step' : undefined}
+            onClick={() => navigate(`/jobs/${state.id}/${name}`)}
+          >
+            {NAMES[name]}
+            {open[name].count > 0 && (
+              <span
+                className={`count ${open[name].bad ? 'bad' : 'plain'}`}
+                title={`${open[name].count} ${open[name].word}`}
+              >
+                {open[name].count}
+                <span className="visually-hidden"> {open[name].word}</span>
+              </span>
+            )}
+          </button>
+        ))}
+      </nav>
+      <span className="spacer" />
+      <span className="mono">mm</span>
+      <span className="saved mono" role="status">
+        {saving ? 'saving…' : `saved ${time(state.saved_at)}`}
+      </span>
+    </header>
+  );
+}

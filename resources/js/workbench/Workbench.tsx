@@ -1,0 +1,73 @@
+import { useEffect } from 'react';
+import { Link, Navigate, useParams } from 'react-router';
+import { Refused } from '../api/client';
+import type { JobState } from '../api/types';
+import { CardPanel } from '../card/CardPanel';
+import { Locker } from '../locker/Locker';
+import { Strip } from '../strip/Strip';
+import { Button } from '../ui/Button';
+import { FullState } from '../ui/FullState';
+import { View } from '../view/View';
+import { Notice } from './Notice';
+import { type Stage, stages, useWorkbench } from './store';
+import { TopBar } from './TopBar';
+import { JobContext, useJobAccess, useJobQuery } from './useJob';
+
+/** The one screen on which a job is worked: stages above, locker, view, strip and card. */
+export function Workbench() {
+  const { job, stage } = useParams();
+  const id = Number(job);
+  const query = useJobQuery(id);
+  if (!stages.includes(stage as Stage)) {
+    return <Navigate to={`/jobs/${id}/lay`} replace />;
+  }
+  if (query.isPending) {
+    return <FullState title="Opening the job…" />;
+  }
+  if (query.isError) {
+    const gone = query.error instanceof Refused && query.error.status === 404;
+    return (
+      <FullState title={gone ? 'This job is not there' : 'The job cannot be opened'} text={query.error.message}>
+        {gone ? <Link to="/">To the jobs</Link> : <Button onClick={() => void query.refetch()}>Try again</Button>}
+      </FullState>
+    );
+  }
+  return <Opened key={id} state={query.data} stage={stage as Stage} />;
+}
+
+function Opened({ state, stage }: { state: JobState; stage: Stage }) {
+  const access = useJobAccess(state);
+  const firstRun = state.job.runs?.[0]?.id;
+  const { picked, pick, unpick } = useWorkbench();
+  const exists = picked !== null && access.item(picked.list, picked.id) !== undefined;
+
+  useEffect(() => {
+    document.title = `${state.job.name ?? 'Job'} · Bowline`;
+  }, [state.job.name]);
+
+  useEffect(() => {
+    if (exists) {
+      return;
+    }
+    // A job opens on the run that needs its designer most.
+    const worst = state.solutions.find((run) => run.status === 'violation')?.id ?? firstRun;
+    if (worst !== undefined) {
+      pick('runs', worst);
+    } else if (picked !== null) {
+      unpick();
+    }
+  }, [exists, firstRun, picked, pick, unpick, state.solutions]);
+
+  return (
+    <JobContext value={access}>
+      <div className={`workbench${stage === 'make' ? ' wide-card' : ''}`}>
+        <TopBar stage={stage} />
+        <Locker stage={stage} />
+        <View stage={stage} />
+        <Strip />
+        <CardPanel stage={stage} />
+        <Notice />
+      </div>
+    </JobContext>
+  );
+}

@@ -11,6 +11,7 @@ use Bowline\Exchange\SolutionWriter;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\Run;
 use Bowline\Solver;
+use Illuminate\Support\Facades\Config;
 
 /** A job as the browser gets it: what was said, and what follows (schema/api.json, `jobState`). */
 final readonly class JobState
@@ -65,6 +66,6 @@ final readonly class JobState
     /** A run as read holds all that its solution follows from: stock, ports, clamps and values worked in. */
     private static function hash(Run $run): string
     {
-        return md5(serialize($run));
+        return md5(Config::string('bowline.core').serialize($run));
     }
 }

@@ -37,6 +37,8 @@ final readonly class Entry
         $plain = str_replace(['×', '÷', '−', '·'], ['*', '/', '-', '*'], $typed);
         // A comma between digits is how half the world writes a decimal point; inside brackets it parts numbers.
         $plain = str_contains($plain, '(') ? $plain : (string) preg_replace('/(?<=\d),(?=\d)/', '.', $plain);
+        // Feet and inches side by side are added: 2' 6".
+        $plain = (string) preg_replace('/(?<=\d\'|\d′|\dft|\d ft)\s*-?\s*(?=\d)/u', ' + ', $plain);
         $expression = preg_replace_callback(self::MEASURE, self::millimetres(...), $plain, flags: PREG_UNMATCHED_AS_NULL) ?? $plain;
         $value = $values->number(new Node($expression));
         $usesNames = preg_match('/[A-Za-z_]\w*(?!\w|\s*\()/', (string) preg_replace('/\d[eE][+-]?\d+/', '', $expression)) === 1;

@@ -12,11 +12,14 @@ use Bowline\Laying\RunEdit;
 use Bowline\Routing\Bend;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Leg;
-use Bowline\Routing\VertexPlace;
+use Bowline\Routing\Vertex;
 
 /** What rules about bends suggest: another radius, or corners moved apart so that there is room. */
 trait EasesBends
 {
+    /** How much more than what is short to try, where the exact amount falls short again. */
+    private const MARGINS = [1.0, 1.15, 1.5];
+
     private function bendAt(Finding $finding, LaidRun $laid): ?Bend
     {
         foreach ($laid->bends as $bend) {
@@ -40,11 +43,12 @@ trait EasesBends
                 continue;
             }
             $short = min($more, Words::roundedUp($this->needed($laid, $leg) + $more - $leg->length));
-            foreach ($this->lengthen($laid, $leg, $short) as [$what, $edit]) {
+            foreach ($this->lengthen($laid, $leg, $short) as [$what, $edit, $way]) {
                 yield new Remedy(
                     sprintf('Use R %s and %s', $number, lcfirst($what)),
                     'runs',
                     $edit->setRadius($bend->vertex, $radius)->run(),
+                    $way,
                 );
             }
         }
@@ -63,8 +67,9 @@ trait EasesBends
 
     /**
      * Ways to make a leg longer: its far or near corner moved along it, alone or with the corners beyond.
+     * A corner moved alone turns the leg beyond it, and with it the bends, so some more may be needed.
      *
-     * @return iterable<array{string, RunEdit}> what it does, and the run so edited
+     * @return iterable<array{string, RunEdit, string}> what it does, the run so edited, and the way it is done
      */
     private function lengthen(LaidRun $laid, Leg $leg, float $by): iterable
     {
@@ -72,30 +77,40 @@ trait EasesBends
             return;
         }
         foreach ([[$leg->toVertex, 1], [$leg->fromVertex, -1]] as [$vertex, $side]) {
-            $move = $leg->direction->times($side * $by);
-            $corner = $laid->vertices[$vertex];
-            if ($corner->place !== VertexPlace::Stop || $corner->stop === null) {
-                yield from $this->moved($laid, [$vertex], $move, static fn (RunEdit $edit): RunEdit => $edit->moveCorner($vertex, $move));
+            foreach (self::MARGINS as $margin) {
+                yield from $this->pushed($laid, $vertex, $side, $leg->direction->times($side * Words::roundedUp($by * $margin)));
+            }
+        }
+    }
 
-                continue;
-            }
-            $stop = $corner->stop;
-            $farthest = $side > 0 ? min(count($laid->vertices), $stop + 4) : max(-1, $stop - 4);
-            for ($other = $stop; $other !== $farthest; $other += $side) {
-                [$first, $last] = [min($stop, $other), max($stop, $other)];
-                $vertices = array_keys(array_filter(
-                    $laid->vertices,
-                    static fn ($vertex): bool => $vertex->stop !== null && $vertex->stop >= $first && $vertex->stop <= $last,
-                ));
-                yield from $this->moved($laid, $vertices, $move, static fn (RunEdit $edit): RunEdit => $edit->moveTogether($first, $last, $move));
-            }
+    /**
+     * @param  1|-1  $side  which corners lie beyond the vertex: those after it, or those before
+     * @return iterable<array{string, RunEdit, string}>
+     */
+    private function pushed(LaidRun $laid, int $vertex, int $side, Vector $move): iterable
+    {
+        $corner = $laid->vertices[$vertex];
+        $stop = $corner->stop;
+        if ($stop === null) {
+            yield from $this->moved($laid, [$vertex], $move, static fn (RunEdit $edit): RunEdit => $edit->moveCorner($vertex, $move));
+
+            return;
+        }
+        $farthest = $side > 0 ? min($laid->run->route->stopCount(), $stop + 4) : max(-1, $stop - 4);
+        for ($other = $stop; $other !== $farthest; $other += $side) {
+            [$first, $last] = [min($stop, $other), max($stop, $other)];
+            $vertices = array_keys(array_filter(
+                $laid->vertices,
+                static fn (Vertex $vertex): bool => $vertex->stop !== null && $vertex->stop >= $first && $vertex->stop <= $last,
+            ));
+            yield from $this->moved($laid, $vertices, $move, static fn (RunEdit $edit): RunEdit => $edit->moveTogether($first, $last, $move));
         }
     }
 
     /**
      * @param  list<int>  $vertices
      * @param  callable(RunEdit): RunEdit  $edit
-     * @return iterable<array{string, RunEdit}>
+     * @return iterable<array{string, RunEdit, string}>
      */
     private function moved(LaidRun $laid, array $vertices, Vector $move, callable $edit): iterable
     {
@@ -109,6 +124,7 @@ trait EasesBends
             yield [
                 sprintf('Move %s %s along %s', $corners, Words::mm($move->length()), Words::direction($move)),
                 $edit(RunEdit::of($laid)),
+                $corners.Words::direction($move),
             ];
         } catch (LayingError) {
             // Held by a port or a clamp: not a way to make room.

@@ -61,12 +61,13 @@ final readonly class Judge
         $tried = [];
         foreach ($this->rules[$finding->rule]->remedies($finding, $laid) as $remedy) {
             $key = json_encode($remedy->item, JSON_THROW_ON_ERROR);
-            if (isset($tried[$key])) {
+            if (isset($tried[$key]) || ($remedy->way !== null && isset($tried[$remedy->way]))) {
                 continue;
             }
             $tried[$key] = true;
             if ($this->cures($remedy, $finding, $laid, $present)) {
                 $good[] = $remedy;
+                $tried[$remedy->way ?? $key] = true;
             }
             if (count($good) === self::MOST_REMEDIES) {
                 break;

@@ -48,8 +48,8 @@ final class LegRoom implements Rule
             if ($leg->middle->distanceTo($finding->at) < Tolerance::COINCIDENT) {
                 $short = $this->needed($laid, $leg) - $leg->length;
                 yield from $this->easeOne($laid, $leg, $short);
-                foreach ($this->lengthen($laid, $leg, Words::roundedUp($short)) as [$what, $edit]) {
-                    yield new Remedy($what, 'runs', $edit->run());
+                foreach ($this->lengthen($laid, $leg, $short) as [$what, $edit, $way]) {
+                    yield new Remedy($what, 'runs', $edit->run(), $way);
                 }
                 yield from $this->easeBoth($laid, $leg, $short);
             }

@@ -12,6 +12,7 @@ use Bowline\Laying\LayingError;
 use Bowline\Laying\RunEdit;
 use Bowline\Routing\ClampPassage;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\Vertex;
 
 /** `off-axis`: a run leaves and enters ports and goes through clamps on their axis. */
 final class OffAxis implements Rule
@@ -41,22 +42,26 @@ final class OffAxis implements Rule
             if ($passage->clamp->at->distanceTo($finding->at) > Tolerance::COINCIDENT) {
                 continue;
             }
-            $source = $laid->vertices;
-            $vertices = array_values(array_filter($source, static fn ($vertex): bool => $vertex->stop === $passage->stop));
-            $before = Words::roundedUp($passage->clamp->at->distanceTo($vertices[0]->at) + $passage->lacksBefore);
-            $after = Words::roundedUp($passage->clamp->at->distanceTo($vertices[1]->at) + $passage->lacksAfter);
+            yield from $this->clearOf($passage, $laid);
+        }
+    }
+
+    /** @return iterable<Remedy> the corners beside a clamp set farther from it, a little at a time */
+    private function clearOf(ClampPassage $passage, LaidRun $laid): iterable
+    {
+        [$first, $second] = array_values(array_filter($laid->vertices, static fn (Vertex $vertex): bool => $vertex->stop === $passage->stop));
+        foreach ([1.0, 1.5, 2.0, 3.0] as $margin) {
             $edit = RunEdit::of($laid);
             $said = [];
-            if ($passage->lacksBefore > 0.0) {
-                $edit->setAtClamp($passage->stop, 'before', $before);
-                $said[] = sprintf('%s before', Words::mm($before));
-            }
-            if ($passage->lacksAfter > 0.0) {
-                $edit->setAtClamp($passage->stop, 'after', $after);
-                $said[] = sprintf('%s after', Words::mm($after));
+            foreach ([['before', $first, $passage->lacksBefore], ['after', $second, $passage->lacksAfter]] as [$side, $vertex, $lacks]) {
+                if ($lacks > 0.0) {
+                    $distance = Words::roundedUp($passage->clamp->at->distanceTo($vertex->at) + $margin * $lacks);
+                    $edit->setAtClamp($passage->stop, $side, $distance);
+                    $said[] = sprintf('%s %s', Words::mm($distance), $side);
+                }
             }
             if ($said !== []) {
-                yield new Remedy(sprintf('Corner %s %s', implode(' and ', $said), $passage->clamp->name), 'runs', $edit->run());
+                yield new Remedy(sprintf('Corner %s %s', implode(' and ', $said), $passage->clamp->name), 'runs', $edit->run(), 'clear of the clamp');
             }
         }
     }
@@ -129,6 +134,7 @@ final class OffAxis implements Rule
                 sprintf('Lead %s straight %s %s', Words::mm($lead), $name === 'from' ? 'out of' : 'into', $end->port),
                 'runs',
                 RunEdit::of($laid)->setLead($name, $lead)->run(),
+                'lead',
             );
         }
     }

@@ -31,7 +31,7 @@ export function LengthFields({ run, solved, onChange }: Props) {
   return (
     <Section title="Length">
       <Row label="Length now">
-        <output>{show(solved.length, 2)} mm</output>
+        <span className="figure">{show(solved.length, 2)} mm</span>
       </Row>
       <Row label="Hold it">
         <select
@@ -91,7 +91,7 @@ export function LengthFields({ run, solved, onChange }: Props) {
                 onChange={(next) => onChange({ ...fixed, adjust: { stops: [...giving], along: next } })}
               />
               <Row label="They gave">
-                <output>{show(solved.adjusted_by, 2)} mm</output>
+                <span className="figure">{show(solved.adjusted_by, 2)} mm</span>
               </Row>
             </>
           )}

@@ -70,10 +70,10 @@ export function RunCard({ id }: { id: string }) {
       />
       <Section title="Body">
         <Row label="Cut length">
-          <output>{show(solved.cut_length)} mm</output>
+          <span className="figure">{show(solved.cut_length)} mm</span>
         </Row>
         <Row label="Mass">
-          <output>{show(solved.body.mass, 3)} kg</output>
+          <span className="figure">{show(solved.body.mass, 3)} kg</span>
         </Row>
       </Section>
     </>

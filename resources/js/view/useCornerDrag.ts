@@ -1,4 +1,5 @@
-import { type ThreeEvent, useThree } from '@react-three/fiber';
+import { useThree } from '@react-three/fiber';
+import type { PointerEvent as HandPointerEvent } from 'react';
 import { Vector3 } from 'three';
 import type { OrbitControls } from 'three-stdlib';
 import { api, Refused } from '../api/client';
@@ -25,9 +26,9 @@ const STEP = 1;
 /** Drags a corner along an axis or one of its legs, with the run following, and holds it at the limit. */
 export function useCornerDrag(run: string) {
   const { state, solution, lay } = useJob();
-  const { camera, size, controls } = useThree();
+  const { camera, size, controls, gl } = useThree();
 
-  return (vertex: number, down: ThreeEvent<PointerEvent>) => {
+  return (vertex: number, down: HandPointerEvent) => {
     const start = solution(run);
     const corner = start?.vertices[vertex];
     if (start === undefined || corner === undefined) {
@@ -38,8 +39,9 @@ export function useCornerDrag(run: string) {
       return { x: (seen.x * size.width) / 2, y: (-seen.y * size.height) / 2 };
     };
     const tracks = tracksAt(start, vertex, project);
-    const origin = { x: down.nativeEvent.clientX, y: down.nativeEvent.clientY };
-    const offset = { x: down.nativeEvent.offsetX - origin.x, y: down.nativeEvent.offsetY - origin.y };
+    const canvas = gl.domElement.getBoundingClientRect();
+    const origin = { x: down.clientX, y: down.clientY };
+    const offset = { x: -canvas.left, y: -canvas.top };
     const orbit = controls as OrbitControls | null;
     const { setDragged } = useWorkbench.getState();
     const { setHover } = useHover.getState();

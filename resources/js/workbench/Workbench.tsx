@@ -37,26 +37,24 @@ export function Workbench() {
 
 function Opened({ state, stage }: { state: JobState; stage: Stage }) {
   const access = useJobAccess(state);
-  const firstRun = state.job.runs?.[0]?.id;
-  const { picked, pick, unpick } = useWorkbench();
-  const exists = picked !== null && access.item(picked.list, picked.id) !== undefined;
-
   useEffect(() => {
     document.title = `${state.job.name ?? 'Job'} · Bowline`;
   }, [state.job.name]);
 
+  // Looks at what is picked only when the job changes: what was just added is picked before it arrives.
   useEffect(() => {
-    if (exists) {
+    const { picked, pick, unpick } = useWorkbench.getState();
+    if (picked !== null && state.job[picked.list]?.some((item) => item.id === picked.id)) {
       return;
     }
     // A job opens on the run that needs its designer most.
-    const worst = state.solutions.find((run) => run.status === 'violation')?.id ?? firstRun;
+    const worst = state.solutions.find((run) => run.status === 'violation') ?? state.solutions[0];
     if (worst !== undefined) {
-      pick('runs', worst);
+      pick('runs', worst.id);
     } else if (picked !== null) {
       unpick();
     }
-  }, [exists, firstRun, picked, pick, unpick, state.solutions]);
+  }, [state]);
 
   return (
     <JobContext value={access}>

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Body\Mesh;
+use Bowline\Body\RunBody;
+use Bowline\Exchange\StlWriter;
+use Bowline\Geometry\Vector;
+use Tests\Jobs;
+
+const OPEN = ['type' => 'open'];
+const PLUG = ['type' => 'closed', 'thickness' => 2];
+const FLANGE = ['type' => 'flange', 'od' => 60, 'thickness' => 8, 'bore' => 13, 'holes' => ['count' => 4, 'circle' => 42, 'diameter' => 9]];
+
+function bodyMesh(array $from, array $to, float $chord, array $more = []): Mesh
+{
+    return RunBody::of(Jobs::laid(Jobs::file(
+        [['at' => [0, 0, 200]], ['at' => [60, 0, 200]], ['at' => [250, 0, 200]], ['at' => [250, 180, 120]]],
+        ['at' => [400, 180, 120], 'end' => $to], ['from' => ['port' => 'pump.out', 'end' => $from], ...$more],
+    )))->mesh($chord);
+}
+
+/** How often each edge is walked in each direction; a closed, well oriented surface walks each once both ways. */
+function badEdges(Mesh $mesh): int
+{
+    $walked = [];
+    foreach ($mesh->triangles as $triangle) {
+        foreach ([0, 1, 2] as $i) {
+            $walked[$triangle[$i].' '.$triangle[($i + 1) % 3]] = ($walked[$triangle[$i].' '.$triangle[($i + 1) % 3]] ?? 0) + 1;
+        }
+    }
+    $bad = 0;
+    foreach ($walked as $edge => $times) {
+        [$a, $b] = explode(' ', $edge);
+        $bad += $times === 1 && ($walked[$b.' '.$a] ?? 0) === 1 ? 0 : 1;
+    }
+
+    return $bad;
+}
+
+/*
+ * Euler's V − E + F is 2 − 2g for a closed surface of genus g. A tube open through the bore has one hole,
+ * as a ring has; each bolt hole of a flange adds one; a plug at one end fills the bore's.
+ */
+it('is closed, right way out, and has as many holes as it should', function (array $from, array $to, int $genus, array $more = []): void {
+    foreach ([0.5, 0.02] as $chord) {
+        $mesh = bodyMesh($from, $to, $chord, $more);
+        expect(badEdges($mesh))->toBe(0)
+            ->and(count($mesh->vertices) - count($mesh->triangles) * 3 / 2 + count($mesh->triangles))->toEqual(2 - 2 * $genus)
+            ->and($mesh->volume())->toBeGreaterThan(0.0);
+    }
+})->with([
+    'a tube' => [OPEN, OPEN, 1],
+    'with a flange' => [OPEN, FLANGE, 5],
+    'with two' => [FLANGE, FLANGE, 9],
+    'seven holes' => [[...FLANGE, 'holes' => ['count' => 7, 'circle' => 42, 'diameter' => 9]], OPEN, 8],
+    'one hole' => [[...FLANGE, 'holes' => ['count' => 1, 'circle' => 42, 'diameter' => 9]], OPEN, 2],
+    'a blank plate' => [['type' => 'flange', 'od' => 60, 'thickness' => 8, 'bore' => 13], OPEN, 1],
+    'a plug' => [PLUG, OPEN, 0],
+    'a solid rod' => [OPEN, OPEN, 0, ['section' => ['shape' => 'round', 'od' => 12]]],
+    'a solid rod with a flange' => [OPEN, FLANGE, 4, ['section' => ['shape' => 'round', 'od' => 12]]],
+    'bends without room' => [OPEN, OPEN, 1, ['route' => ['kind' => 'corners', 'stops' => [['at' => [0, 0, 90]], ['at' => [30, 0, 90]], ['at' => [30, 40, 90]]]]]],
+    'a flange thicker than its straight' => [OPEN, [...FLANGE, 'thickness' => 500], 5],
+]);
+
+it('comes to area times length as the tolerance shrinks', function (): void {
+    $laid = Jobs::laid(Jobs::file([['at' => [0, 0, 200]], ['at' => [250, 0, 200]]], ['at' => [250, 180, 260]]));
+    // π/4 (12² − 9²) mm², Pappus: a section carried along its centroid.
+    $exact = M_PI / 4 * (144 - 81) * $laid->length();
+    $error = fn (float $chord): float => abs(RunBody::of($laid)->mesh($chord)->volume() / $exact - 1);
+
+    expect($error(0.1))->toBeLessThan(0.03)
+        ->and($error(0.01))->toBeLessThan(0.003)
+        ->and($error(0.001))->toBeLessThan(0.0003);
+});
+
+it('adds the plate of a flange less its holes', function (): void {
+    $plain = bodyMesh(OPEN, OPEN, 0.001)->volume();
+    $flanged = bodyMesh(OPEN, FLANGE, 0.001)->volume();
+    // The plate lies round the tube, 12 outside; four holes of 9 go through its 8 mm.
+    $plate = M_PI / 4 * (60 ** 2 - 12 ** 2 - 4 * 9 ** 2) * 8;
+
+    expect(($flanged - $plain) / $plate)->toEqualWithDelta(1, 1e-3);
+});
+
+it('has its flange face at the end of the run, square to it', function (): void {
+    $mesh = bodyMesh(OPEN, FLANGE, 0.1);
+    $rim = array_filter($mesh->vertices, fn (Vector $at): bool => $at->x > 350 && hypot($at->y - 180, $at->z - 120) > 29.9);
+    $xs = array_unique(array_map(fn (Vector $at): float => round($at->x, 6), $rim));
+    sort($xs);
+
+    // The run ends at x = 400, travelling along +x.
+    expect($xs)->toBe([392.0, 400.0]);
+});
+
+it('does not cut up straights, and divides bends as finely as asked', function (): void {
+    $file = Jobs::file([['at' => [0, 0, 200]], ['at' => [0, 0, 400]], ['at' => [300, 0, 400]]], ['at' => [900, 0, 400]]);
+    $sides = fn (Mesh $mesh): int => count(array_filter($mesh->vertices, fn (Vector $at): bool => abs($at->z - 50) < 1e-9)) / 2;
+    $mesh = RunBody::of(Jobs::laid($file))->mesh(0.1);
+
+    // A bend of 90° at R 30 + 6: a chord of tolerance c spans 2·acos(1 − c/36); two straights add two rings.
+    $pieces = (int) ceil(M_PI / 2 / (2 * acos(1 - 0.1 / 36)));
+    expect(count($mesh->vertices))->toBe(2 * $sides($mesh) * ($pieces + 3));
+});
+
+it('writes binary STL: 84 bytes and 50 a triangle, normals outward', function (): void {
+    $mesh = bodyMesh(OPEN, FLANGE, 0.2);
+    $stl = StlWriter::write([$mesh, $mesh], 'Förderrohr');
+
+    expect(strlen($stl))->toBe(84 + 50 * 2 * count($mesh->triangles))
+        ->and(unpack('V', substr($stl, 80, 4)))->toBe([1 => 2 * count($mesh->triangles)])
+        ->and(str_starts_with($stl, 'solid'))->toBeFalse();
+    $first = array_values((array) unpack('g12', substr($stl, 84, 48)));
+    [$a, $b, $c] = array_map(fn (int $i): Vector => new Vector(...array_slice($first, $i, 3)), [3, 6, 9]);
+    expect((new Vector(...array_slice($first, 0, 3)))->dot($b->minus($a)->cross($c->minus($a))->unit()))->toEqualWithDelta(1, 1e-4);
+});

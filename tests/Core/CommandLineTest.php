@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Job\Schema;
+use Tests\Cases;
+
+it('solves one run of several', function (): void {
+    [$exit, $out] = Cases::bowline('solve', Cases::file('corners-radius-levels'), '--run', 'stock-level');
+    $solution = json_decode($out);
+
+    expect($exit)->toBe(0)->and(array_map(fn ($run) => $run->id, $solution->runs))->toBe(['stock-level']);
+});
+
+it('writes what the solution’s schema says', function (string $case): void {
+    [, $out] = Cases::bowline('solve', Cases::file($case));
+    Schema::check(json_decode($out), 'solution.json');
+    expect(json_decode($out)->format)->toBe('bowline-solution');
+})->with(['corners-solid', 'rule-bend-radius', 'rule-reversal', 'fixed-out-of-reach']);
+
+it('writes tables and bodies', function (): void {
+    expect(Cases::bowline('bends', Cases::file('corners-straight'), '--run=feed')[1])->toStartWith('bend,straight_mm')
+        ->and(Cases::bowline('vertices', Cases::file('corners-straight'))[1])->toStartWith('vertex,x_mm')
+        ->and(strlen(Cases::bowline('stl', Cases::file('corners-straight'), '--chord', '0.5')[1]) % 50)->toBe(84 % 50);
+});
+
+it('says what is wrong with the command', function (array $arguments, string $words): void {
+    [$exit, $out, $err] = Cases::bowline(...$arguments);
+    expect($exit)->toBe(2)->and($out)->toBe('')->and($err)->toContain($words);
+})->with([
+    'nothing' => [[], 'bowline solve FILE'],
+    'no such file' => [['solve', '/nowhere.json'], 'cannot be read'],
+    'no such run' => [['solve', Cases::file('corners-straight'), '--run', 'x'], 'no run “x”'],
+    'no such command' => [['weld', Cases::file('corners-straight')], 'no command “weld”'],
+    'a chord of nothing' => [['stl', Cases::file('corners-straight'), '--chord', '0'], 'chord tolerance'],
+]);

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Job\Job;
+use Bowline\Job\JobError;
+use Tests\Cases;
+
+/** The pointer of the error that a case gives once something in it is changed. */
+function pointerAfter(callable $change): string
+{
+    $file = json_decode(Cases::json('corners-clamps'));
+    $change($file);
+    try {
+        Job::fromJson(json_encode($file));
+    } catch (JobError $error) {
+        expect($error->getMessage())->not->toBe('');
+
+        return $error->pointer;
+    }
+
+    return 'no error';
+}
+
+it('names the place of what is wrong', function (string $pointer, callable $change): void {
+    expect(pointerAfter($change))->toBe($pointer);
+})->with([
+    'version' => ['/version', fn (stdClass $job) => $job->version = 2],
+    'no runs list' => ['/runs', fn (stdClass $job) => $job->runs = 'none'],
+    'a number that is a flag' => ['/stock/0/density', fn (stdClass $job) => $job->stock[0]->density = true],
+    'missing density' => ['/stock/0/density', function (stdClass $job): void {
+        unset($job->stock[0]->density);
+    }],
+    'kind of stock' => ['/stock/0/kind', fn (stdClass $job) => $job->stock[0]->kind = 'rope'],
+    'a density that cannot be' => ['/stock/0/density', fn (stdClass $job) => $job->stock[0]->density = 0],
+    'an id twice' => ['/clamps/1/id', fn (stdClass $job) => $job->clamps[1]->id = 'frame-3'],
+    'a point of two numbers' => ['/runs/0/route/stops/0/at', fn (stdClass $job) => $job->runs[0]->route->stops[0]->at = [1, 2]],
+    'a stop that says nothing' => ['/runs/0/route/stops/0', fn (stdClass $job) => $job->runs[0]->route->stops[0] = new stdClass],
+    'a stop that says two things' => ['/runs/0/route/stops/0', fn (stdClass $job) => $job->runs[0]->route->stops[0]->by = [1, 2, 3]],
+    'a direction of no length' => ['/runs/0/route/stops/0/along', fn (stdClass $job) => $job->runs[0]->route->stops[0] = (object) ['along' => [0, 0, 0], 'length' => 5]],
+    'a direction of no name' => ['/runs/0/route/stops/0/along', fn (stdClass $job) => $job->runs[0]->route->stops[0] = (object) ['along' => 'up', 'length' => 5]],
+    'level with nothing' => ['/runs/0/route/stops/0/until', fn (stdClass $job) => $job->runs[0]->route->stops[0] = (object) ['along' => '+z', 'until' => 'moon']],
+    'a clamp that is not there' => ['/runs/0/route/stops/1/clamp', fn (stdClass $job) => $job->runs[0]->route->stops[1]->clamp = 'frame-9'],
+    'radius and ratio' => ['/runs/0/route/corner', fn (stdClass $job) => $job->runs[0]->route->corner = (object) ['radius' => 30, 'ratio' => 2]],
+    'a ratio of 0' => ['/runs/0/route/corner/ratio', fn (stdClass $job) => $job->runs[0]->route->corner = (object) ['ratio' => 0]],
+    'a lead that has no axis' => ['/runs/0/from/lead', fn (stdClass $job) => $job->runs[0]->from = (object) ['at' => [0, 0, 0], 'lead' => 5]],
+    'a bad expression' => ['/fittings/1/pose/turn/by', fn (stdClass $job) => $job->fittings[1]->pose->turn = (object) ['about' => [0, 0, 1], 'by' => '3 *']],
+    'a number too large' => ['/clamps/0/bore', fn (stdClass $job) => $job->clamps[0]->bore = 1e30],
+    'a name too long' => ['/runs/0/name', fn (stdClass $job) => $job->runs[0]->name = str_repeat('x', 300)],
+    'an end of no kind' => ['/runs/0/to/end/type', fn (stdClass $job) => $job->runs[0]->to->end->type = 'welded'],
+    'half a bolt hole' => ['/runs/0/to/end/holes/count', fn (stdClass $job) => $job->runs[0]->to->end = (object) [
+        'type' => 'flange', 'od' => 60, 'thickness' => 8, 'bore' => 13, 'holes' => (object) ['count' => 4.5, 'circle' => 40, 'diameter' => 9],
+    ]],
+    'a stop to move that is not there' => ['/runs/0/fixed_length/adjust/stops/0', fn (stdClass $job) => $job->runs[0]->fixed_length = (object) [
+        'length' => 900, 'tolerance' => 1, 'adjust' => (object) ['stops' => [5], 'along' => '+z'],
+    ]],
+    'an unused value that loops' => ['/values/b', fn (stdClass $job) => $job->values = (object) ['a' => 'b', 'b' => 'c', 'c' => 'b']],
+    'a key with a slash' => ['/values/a~1b', fn (stdClass $job) => $job->values = (object) ['a/b' => 1]],
+]);
+
+it('spells out the loop of values', function (): void {
+    expect(fn () => Job::fromJson('{"format":"bowline-job","version":1,"values":{"a":"b","b":"c + 1","c":"a"}}'))
+        ->toThrow(JobError::class, 'a → b → c → a');
+});
+
+it('takes a job that has nothing in it yet', function (): void {
+    expect(Job::fromJson('{"format":"bowline-job","version":1}')->runs)->toBe([]);
+});
+
+it('ignores keys it does not know, so that a newer hand may add some', function (): void {
+    expect(pointerAfter(fn (stdClass $job) => $job->runs[0]->colour = 'blue'))->toBe('no error');
+});

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Geometry\Arc;
+use Bowline\Geometry\Vector;
+use Tests\Jobs;
+
+$to = ['at' => [400, 0, 200]];
+
+it('rounds a right angle with tangents as long as the radius', function () use ($to): void {
+    $laid = Jobs::laid(Jobs::file([['at' => [0, 0, 200]]], $to));
+
+    expect($laid->bends)->toHaveCount(1)
+        ->and($laid->bends[0]->tangent)->toEqualWithDelta(30, 1e-9)
+        ->and($laid->bends[0]->straight)->toEqualWithDelta(120, 1e-9)
+        // 150 + 400 corner to corner, less two tangents, plus a quarter circle.
+        ->and($laid->length())->toEqualWithDelta(550 - 60 + 30 * M_PI / 2, 1e-9);
+});
+
+it('takes stops of every kind', function (array $stop, array $vertex): void {
+    $laid = Jobs::laid(Jobs::file([['at' => [10, 20, 170]], $stop], ['at' => [400, 300, 200]], [
+        'clamps' => [['id' => 'c', 'at' => [200, 20, 170], 'axis' => [2, 0, 0], 'bore' => 12, 'width' => 10]],
+    ]));
+
+    expect($laid->vertices[2]->at->distanceTo(new Vector(...$vertex)))->toBeLessThan(1e-9);
+})->with([
+    [['at' => [1, 2, 'riser']], [1.0, 2.0, 120.0]],
+    [['by' => [5, 0, '-riser']], [15.0, 20.0, 50.0]],
+    [['along' => '-y', 'length' => 70], [10.0, -50.0, 170.0]],
+    'a vector of any length' => [['along' => [0, 3, 4], 'length' => 50], [10.0, 50.0, 210.0]],
+    'until level with a port, backwards' => [['along' => '+z', 'until' => 'pump.out'], [10.0, 20.0, 50.0]],
+    'until level with a clamp' => [['along' => '+x', 'until' => 'c'], [200.0, 20.0, 170.0]],
+    // Plane through (100,0,170) square to (1,1,0)/√2: x + y = 100, from 30 on: 35 along each.
+    'until level with a point, slantwise' => [['along' => [1, 1, 0], 'until' => [100, 0, 170]], [45.0, 55.0, 170.0]],
+    'through a clamp' => [['clamp' => 'c', 'before' => 60, 'after' => 40], [140.0, 20.0, 170.0]],
+    'through it the other way' => [['clamp' => 'c', 'before' => 60, 'after' => 40, 'reverse' => true], [260.0, 20.0, 170.0]],
+]);
+
+it('lets one bend that has no room leave its neighbour alone', function (): void {
+    // Bend 1 wants 30 of a leg of 40, bend 2 (135 degrees) wants 72.4: each is left at least half.
+    $laid = Jobs::laid(Jobs::file([['at' => [0, 0, 200]], ['at' => [40, 0, 200]]], ['at' => [-260, 300, 200]]));
+
+    expect($laid->bends[0]->tangent)->toEqualWithDelta(20, 1e-9)
+        ->and($laid->bends[0]->radius)->toEqualWithDelta(20, 1e-9)
+        ->and($laid->bends[1]->tangent)->toEqualWithDelta(20, 1e-9)
+        ->and($laid->bends[1]->radius)->toEqualWithDelta(20 / tan(deg2rad(67.5)), 1e-9);
+});
+
+it('draws a path without gaps or kinks whatever it is given', function (int $seed): void {
+    mt_srand($seed);
+    $stops = [];
+    for ($i = 0; $i < 12; $i++) {
+        $stops[] = ['at' => [200 * Jobs::random(), 200 * Jobs::random(), 200 * Jobs::random()]];
+    }
+    $laid = Jobs::laid(Jobs::file($stops, ['at' => [300, 0, 0]]));
+    $segments = $laid->path->segments;
+
+    expect($segments[0]->start()->distanceTo(new Vector(0, 0, 50)))->toBeLessThan(1e-9)
+        ->and($segments[count($segments) - 1]->end()->distanceTo(new Vector(300, 0, 0)))->toBeLessThan(1e-9);
+    foreach (array_slice($segments, 1) as $i => $segment) {
+        $before = $segments[$i];
+        expect($segment->start()->distanceTo($before->end()))->toBeLessThan(1e-6)
+            ->and($segment->directionAt(0.0)->angleTo($before->directionAt($before->length())))->toBeLessThan(1e-5);
+    }
+    foreach ($laid->bends as $bend) {
+        expect($bend->radius)->toBeLessThanOrEqual($bend->askedRadius);
+    }
+})->with(range(1, 12));
+
+it('has arcs that really go from their start to their end about their normal', function (): void {
+    foreach (Jobs::laid(Jobs::wandering(7, 8))->path->segments as $segment) {
+        if ($segment instanceof Arc) {
+            expect($segment->pointAt($segment->length())->distanceTo($segment->to))->toBeLessThan(1e-8)
+                ->and($segment->centre->distanceTo($segment->to))->toEqualWithDelta($segment->radius, 1e-8);
+        }
+    }
+});
+
+it('survives a path that comes straight back, and one that goes nowhere', function (): void {
+    $back = Jobs::solve(Jobs::file([['at' => [0, 0, 300]]], ['at' => [0, 0, 100]]));
+    $nowhere = Jobs::solve(Jobs::file([], ['at' => [0, 0, 50]]));
+
+    // The bend eats the spur whole, as it nearly does at 179.9 degrees: what is left is from end to end.
+    expect($back->laid->length())->toEqualWithDelta(50, 1e-6)
+        ->and(array_map(fn ($finding) => $finding->rule, $back->findings))->toContain('reversal')->not->toContain('leg-room')
+        ->and($nowhere->laid->length())->toBe(0.0);
+});

@@ -1,0 +1,205 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Job;
+use Bowline\Job\Schema;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use Tests\Cases;
+
+/** Opens a job file over HTTP and gives the address of the job. */
+function opened(string $json): string
+{
+    return '/api/jobs/'.test()->call('POST', '/api/jobs/open', [], [], [], ['CONTENT_TYPE' => 'application/json'], $json)->assertCreated()->json('id');
+}
+
+function demo(): string
+{
+    return opened((string) file_get_contents(database_path('demo/ternwake.json')));
+}
+
+function edit(string $job, string $list, string $id, mixed $item): TestResponse
+{
+    return test()->postJson($job.'/edits', ['edits' => [['list' => $list, 'id' => $id, 'item' => $item]]]);
+}
+
+/** @return array<string, mixed> an item of the job as it is kept now */
+function item(string $job, string $list, string $id): array
+{
+    return collect(test()->getJson($job)->json('job.'.$list))->firstWhere('id', $id);
+}
+
+it('keeps a job file and gives it back as it was', function (): void {
+    foreach (['corners-clamps', 'corners-expressions', 'fixed-two-stops', 'corners-turned-fittings'] as $case) {
+        $job = opened(Cases::json($case));
+        $back = test()->get($job.'/file')->assertOk()->assertHeader('content-disposition');
+
+        expect(Cases::differences(json_decode(Cases::json($case), true), json_decode($back->content(), true)))->toBe([]);
+    }
+});
+
+it('answers in the shape of its schema, with the same solution as the command line', function (): void {
+    $answer = test()->getJson(demo())->assertOk();
+    Schema::check(json_decode($answer->content()), 'api.json#/$defs/jobState');
+    [, $out] = Cases::bowline('solve', database_path('demo/ternwake.json'));
+
+    expect(Cases::differences(json_decode($out, true)['runs'], $answer->json('solutions')))->toBe([]);
+});
+
+it('refuses a wrong file with its pointer and keeps nothing of it', function (): void {
+    test()->call('POST', '/api/jobs/open', [], [], [], ['CONTENT_TYPE' => 'application/json'], Cases::json('bad-negative-od'))
+        ->assertUnprocessable()->assertJson(['pointer' => '/stock/0/section/od']);
+    test()->call('POST', '/api/jobs/open', [], [], [], ['CONTENT_TYPE' => 'application/json'], 'no json')->assertUnprocessable();
+
+    expect(Job::query()->count())->toBe(0);
+});
+
+it('lists jobs, the last one worked on first, and deletes one', function (): void {
+    test()->postJson('/api/jobs', ['name' => 'First'])->assertCreated();
+    $second = test()->postJson('/api/jobs', ['name' => 'Second'])->json('id');
+    Job::query()->where('name', 'First')->update(['updated_at' => now()->addMinute()]);
+
+    expect(test()->getJson('/api/jobs')->json('*.name'))->toBe(['First', 'Second']);
+    test()->deleteJson('/api/jobs/'.$second)->assertNoContent();
+    test()->getJson('/api/jobs/'.$second)->assertNotFound()->assertJsonStructure(['message']);
+    test()->deleteJson(demo())->assertNoContent();
+    test()->postJson('/api/jobs', ['name' => ''])->assertUnprocessable()->assertJson(['pointer' => '/name']);
+});
+
+it('changes an item, and all that hangs on it follows', function (): void {
+    $job = demo();
+    $pump = item($job, 'fittings', 'pump');
+    $pump['pose']['at'][2] += 20;
+    $solutions = collect(edit($job, 'fittings', 'pump', $pump)->assertOk()->json('solutions'))->keyBy('id');
+
+    expect($solutions['to-cooler']['vertices'][0])->toEqual([1960, -260, 350])
+        ->and(test()->getJson($job)->json('revision'))->toBe(2);
+});
+
+it('solves again only what depends on an edit', function (): void {
+    $job = demo();
+    $mark = '{"marked":true}';
+    DB::table('runs')->update(['solution' => $mark]);
+    $pump = item($job, 'fittings', 'pump');
+    $pump['pose']['at'][2] += 20;
+    edit($job, 'fittings', 'pump', $pump)->assertOk();
+
+    expect(DB::table('runs')->where('solution', '!=', $mark)->orderBy('key')->pluck('key')->all())->toBe(['feed', 'to-cooler']);
+});
+
+it('refuses what would make the job wrong, names the field, and keeps the last good one', function (string $list, string $id, array $at, mixed $wrong, string $pointer): void {
+    $job = demo();
+    $item = $before = item($job, $list, $id);
+    data_set($item, implode('.', $at), $wrong);
+    edit($job, $list, $id, $item)->assertUnprocessable()->assertJson(['list' => $list, 'id' => $id, 'pointer' => $pointer]);
+
+    expect(item($job, $list, $id))->toEqual($before)->and(test()->getJson($job)->json('revision'))->toBe(1);
+})->with([
+    'a negative diameter' => ['stock', 't28', ['section', 'od'], -3, '/section/od'],
+    'a wall too thick' => ['stock', 't28', ['section', 'wall'], 15, '/section/wall'],
+    'a name of 300 characters' => ['runs', 'feed', ['name'], str_repeat('n', 300), '/name'],
+    'a text for a number' => ['fittings', 'pump', ['pose', 'at', 0], 'abc', '/pose/at/0'],
+    'too large a number' => ['clamps', 'beam-clamp', ['bore'], '1e309', '/bore'],
+    'a port that is not there' => ['runs', 'feed', ['from', 'port'], 'pump.drain', '/from/port'],
+    'a stop that is nothing' => ['runs', 'feed', ['route', 'stops', 0], ['sideways' => 3], '/route/stops/0'],
+]);
+
+it('keeps all changes of one action or none', function (): void {
+    $job = demo();
+    $pump = item($job, 'fittings', 'pump');
+    $pump['name'] = 'Renamed';
+    test()->postJson($job.'/edits', ['edits' => [
+        ['list' => 'fittings', 'id' => 'pump', 'item' => $pump],
+        ['list' => 'clamps', 'id' => 'beam-clamp', 'item' => ['id' => 'beam-clamp', 'at' => [0, 0, 0], 'axis' => '+x', 'bore' => -1, 'width' => 1]],
+    ]])->assertUnprocessable();
+
+    expect(item($job, 'fittings', 'pump')['name'])->toBe('Sea-water pump');
+});
+
+it('leaves runs where they were when their fitting is deleted, and refuses to delete a stock in use', function (): void {
+    $job = demo();
+    $before = collect(test()->getJson($job)->json('solutions'))->firstWhere('id', 'to-cooler')['vertices'];
+    $after = collect(edit($job, 'fittings', 'cooler', null)->assertOk()->json('solutions'))->firstWhere('id', 'to-cooler')['vertices'];
+    expect($after)->toEqual($before);
+
+    edit($job, 'stock', 't28', null)->assertUnprocessable()->assertJson(['list' => 'stock', 'id' => 't28']);
+    edit($job, 'runs', 'feed', null)->assertOk();
+    expect(test()->getJson($job)->json('job.runs.*.id'))->not->toContain('feed');
+});
+
+it('changes names and values of the job itself', function (): void {
+    $job = demo();
+    $values = ['riser' => 540, 'over' => 'riser + 420'];
+    $state = test()->postJson($job.'/edits', ['edits' => [], 'header' => ['name' => '<img src=x onerror=alert(1)>', 'values' => $values]])->assertOk();
+    expect($state->json('job.name'))->toBe('<img src=x onerror=alert(1)>')->and($state->json('values.over'))->toEqual(960);
+
+    test()->postJson($job.'/edits', ['edits' => [], 'header' => ['values' => ['riser' => 540]]])
+        ->assertUnprocessable()->assertJson(['list' => 'clamps', 'id' => 'beam-clamp', 'pointer' => '/at/2']);
+});
+
+it('cures a finding by putting its remedy', function (): void {
+    $job = demo();
+    $finding = collect(test()->getJson($job)->json('solutions'))->firstWhere('id', 'to-cooler')['findings'][0];
+    expect($finding['rule'])->toBe('bend-radius')->and($finding['remedies'][0])->toBe('Use R 56');
+    $cured = edit($job, 'runs', 'to-cooler', $finding['cures'][0]['item'])->assertOk();
+
+    expect(collect($cured->json('solutions'))->firstWhere('id', 'to-cooler')['status'])->toBe('good');
+});
+
+it('previews a corner being moved without keeping it, and keeps it when told', function (): void {
+    $job = demo();
+    $move = ['do' => 'move-corner', 'vertex' => 2, 'by' => [0, 0, 15]];
+    $preview = test()->postJson($job.'/runs/to-cooler/preview', $move)->assertOk();
+    Schema::check(json_decode($preview->content()), 'api.json#/$defs/preview');
+    expect($preview->json('solution.vertices.2.2'))->toEqual(605)->and(test()->getJson($job)->json('revision'))->toBe(1);
+
+    test()->postJson($job.'/runs/to-cooler/laying', $move)->assertOk();
+    expect(item($job, 'runs', 'to-cooler')['route']['stops'][1]['length'])->toBe(275);
+    test()->postJson($job.'/runs/to-cooler/laying', ['do' => 'move-corner', 'vertex' => 0, 'by' => [0, 0, 1]])->assertUnprocessable();
+    test()->postJson($job.'/runs/nothing/laying', $move)->assertNotFound();
+    test()->postJson($job.'/runs/to-cooler/laying', ['do' => 'weld'])->assertUnprocessable();
+});
+
+it('lays a run leg by leg', function (): void {
+    $job = demo();
+    edit($job, 'runs', 'new', ['id' => 'new', 'stock' => 't12', 'from' => ['port' => 'sea-chest.top'], 'to' => ['port' => 'tank.feed'], 'route' => ['kind' => 'corners', 'stops' => []]])->assertOk();
+    foreach ([
+        ['do' => 'insert-corner', 'vertex' => 1],
+        ['do' => 'set-leg', 'vertex' => 1, 'along' => '+z', 'length' => 'riser'],
+        ['do' => 'set-corner', 'vertex' => 1, 'corner' => ['radius' => 45]],
+    ] as $laying) {
+        test()->postJson($job.'/runs/new/laying', $laying)->assertOk();
+    }
+
+    expect(item($job, 'runs', 'new')['route']['stops'])->toEqual([['corner' => ['radius' => 45], 'along' => '+z', 'length' => 'riser']]);
+});
+
+it('reads what is typed into a number field', function (): void {
+    $job = demo();
+    test()->postJson($job.'/entry', ['text' => '2 * riser + 1/2 in'])->assertOk()->assertJson(['number' => '2 * riser + 12.7', 'value' => 1072.7]);
+    test()->postJson($job.'/entry', ['text' => 'abc'])->assertUnprocessable()->assertJson(['message' => 'there is no value named “abc”']);
+});
+
+it('hands out CSV and STL', function (): void {
+    $job = demo();
+    [, $csv] = Cases::bowline('bends', database_path('demo/ternwake.json'), '--run', 'feed');
+    expect(test()->get($job.'/runs/feed/bends.csv')->assertOk()->content())->toBe($csv)
+        ->and(test()->get($job.'/runs/feed/vertices.csv')->assertOk()->headers->get('content-disposition'))->toContain('sea-water-feed.vertices.csv');
+    $one = test()->get($job.'/runs/feed/body.stl')->assertOk()->content();
+    $all = test()->get($job.'/bodies.stl')->assertOk()->content();
+
+    expect(strlen($all))->toBeGreaterThan(strlen($one))->and(strlen($one) % 50)->toBe(84 % 50);
+    test()->get($job.'/runs/nothing/bends.csv')->assertNotFound();
+});
+
+it('takes only JSON, and serves the application to every page', function (): void {
+    test()->post('/api/jobs', ['name' => 'x'])->assertStatus(415);
+    test()->withoutVite()->get('/jobs/1/lay')->assertOk()->assertSee('id="root"', false);
+});
+
+it('guards its rows with foreign keys', function (): void {
+    demo();
+    expect(DB::select('pragma foreign_keys')[0]->foreign_keys)->toBe(1)
+        ->and(fn () => DB::table('stocks')->where('key', 't28')->delete())->toThrow(Illuminate\Database\QueryException::class);
+});

@@ -1,0 +1,63 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page } from '@playwright/test';
+
+/** A job with two fittings, a tube and nothing laid yet: pump out upwards, filter in from −x. */
+export const BARE = {
+  format: 'bowline-job',
+  version: 1,
+  name: 'Two fittings',
+  values: { riser: 120 },
+  stock: [
+    {
+      id: 't12',
+      kind: 'tube',
+      name: 'Tube 12 × 1.5',
+      section: { shape: 'round', od: 12, wall: 1.5 },
+      bend: { radius: 30, min_radius: 24, min_straight: 20 },
+      density: 7850,
+    },
+  ],
+  fittings: [
+    {
+      id: 'pump',
+      name: 'Pump',
+      pose: { at: [0, 0, 0] },
+      body: { shape: 'box', size: [100, 100, 100] },
+      ports: [{ id: 'out', name: 'Outlet', at: [0, 0, 50], axis: [0, 0, 1] }],
+    },
+    {
+      id: 'filter',
+      name: 'Filter',
+      pose: { at: [450, 300, 250] },
+      body: { shape: 'box', size: [100, 100, 100] },
+      ports: [{ id: 'in', name: 'Inlet', at: [-50, 0, 0], axis: [-1, 0, 0] }],
+    },
+  ],
+  runs: [],
+};
+
+export const demo = (): object => JSON.parse(readFileSync('database/demo/ternwake.json', 'utf8'));
+
+/** Opens a job of its own for a test, at a stage, and waits until it is drawn. */
+export async function openJob(page: Page, job: object, stage: string): Promise<number> {
+  const answer = await page.request.post('/api/jobs/open', { data: job });
+  expect(answer.status()).toBe(201);
+  const { id } = await answer.json();
+  await page.goto(`/jobs/${id}/${stage}`);
+  await expect(page.locator('canvas')).toBeVisible();
+  await expect(page.locator('.saved')).toContainText('saved');
+  return id;
+}
+
+/** The cells of a table under a heading, as text. */
+export async function rows(page: Page, section: string): Promise<string[][]> {
+  const table = page.getByRole('region', { name: section, exact: true }).locator('tbody tr');
+  return Promise.all((await table.all()).map((row) => row.locator('td').allInnerTexts()));
+}
+
+/** Types into a field, applies it, and waits until it is kept. */
+export async function enter(page: Page, label: string, text: string): Promise<void> {
+  const field = page.getByLabel(label, { exact: true });
+  await field.fill(text);
+  await field.press('Enter');
+}

@@ -6,6 +6,8 @@ use App\Http\Controllers\EditController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LayingController;
+use App\Http\Controllers\PreviewController;
+use App\Http\Controllers\StepController;
 use App\Http\Controllers\TakeAwayController;
 use Illuminate\Support\Facades\Route;
 
@@ -14,11 +16,20 @@ Route::post('jobs', [JobController::class, 'store']);
 Route::post('jobs/open', [JobController::class, 'open']);
 Route::get('jobs/{job}', [JobController::class, 'show']);
 Route::delete('jobs/{job}', [JobController::class, 'destroy']);
+Route::post('jobs/{job}/restore', [JobController::class, 'restore']);
+Route::post('jobs/{job}/copy', [JobController::class, 'copy']);
+Route::post('jobs/{job}/opened', [JobController::class, 'opened']);
+Route::get('jobs/{job}/revision', [JobController::class, 'revision']);
+Route::get('jobs/{job}/picture.svg', [JobController::class, 'picture']);
+Route::post('jobs/{job}/step', StepController::class);
 
 Route::post('jobs/{job}/edits', EditController::class);
 Route::post('jobs/{job}/entry', EntryController::class);
 Route::post('jobs/{job}/runs/{run}/laying', [LayingController::class, 'keep']);
-Route::post('jobs/{job}/runs/{run}/preview', [LayingController::class, 'preview']);
+Route::post('jobs/{job}/runs/{run}/ways-in', [LayingController::class, 'waysIn']);
+Route::post('jobs/{job}/pasted', [LayingController::class, 'pasted']);
+Route::post('jobs/{job}/preview/run', [PreviewController::class, 'run']);
+Route::post('jobs/{job}/preview/place', [PreviewController::class, 'place']);
 
 Route::get('jobs/{job}/file', [TakeAwayController::class, 'file']);
 Route::get('jobs/{job}/bodies.stl', [TakeAwayController::class, 'bodies']);

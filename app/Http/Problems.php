@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Jobs\EditClash;
 use App\Jobs\EditRefused;
 use Bowline\Job\JobError;
 use Bowline\Laying\LayingError;
@@ -17,7 +18,13 @@ final class Problems
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([EditRefused::class, JobError::class, LayingError::class]);
+        $exceptions->dontReport([EditClash::class, EditRefused::class, JobError::class, LayingError::class]);
+        $exceptions->render(static fn (EditClash $clash): JsonResponse => response()->json([
+            'message' => $clash->getMessage(),
+            'list' => $clash->list,
+            'id' => $clash->id,
+            'clash' => ['places' => $clash->clashes, 'now' => $clash->now, 'with_yours' => $clash->withYours],
+        ], 409));
         $exceptions->render(static fn (EditRefused $refused): JsonResponse => response()->json([
             'message' => $refused->getMessage(),
             'list' => $refused->list,

@@ -7,55 +7,67 @@ namespace App\Jobs;
 use App\Models\Job;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\JobError;
-use Bowline\Job\JobFile;
 use Bowline\Job\Node;
+use Bowline\Job\Schema;
 use Bowline\Laying\Loosening;
 use stdClass;
 
 /** Makes the changes of one action of a user: all of them in one transaction, or none. */
 final readonly class JobEdits
 {
-    public function __construct(private JobFiles $files)
-    {
+    /** Lists of the job file, and what schema/job.json calls an item of each. */
+    private const KINDS = [
+        'stock' => 'stock', 'fittings' => 'fitting', 'clamps' => 'clamp', 'surroundings' => 'surrounding', 'runs' => 'run',
+    ];
+
+    public function __construct(
+        private JobFiles $files,
+        private Steps $steps,
+    ) {
     }
 
     /**
-     * @param  list<Node>  $edits  each with `list`, `id` and `item` (null deletes)
-     * @param  Node|null  $header  `name`, `show_units`, `values`; what is left out stays
-     *
      * @throws EditRefused when the job would be wrong afterwards
+     * @throws EditClash when another window changed the same thing
      */
-    public function apply(Job $job, array $edits, ?Node $header = null): Job
+    public function apply(Job $job, Action $action): Job
     {
-        return Job::resolveConnection()->transaction(function () use ($job, $edits, $header): Job {
+        return Job::resolveConnection()->transaction(function () use ($job, $action): Job {
             // Read again inside the transaction: what another window kept meanwhile must not be lost.
             $job->refresh();
+            if ($this->steps->isDone($job, $action->token)) {
+                return $job;
+            }
             $before = $this->files->file($job);
-            $after = $this->edited($before, $edits, $header);
+            $after = $this->edited($before, $action);
             $this->check($after);
-            $this->write($job, $before, $after);
+            $changes = $this->write($job, $before, $after);
+            if ($changes !== []) {
+                $this->steps->record($job, $action->name ?? StepName::of($changes), $changes, $action->token);
+                $job->revision++;
+                $job->touch();
+                $job->save();
+            }
 
             return $job;
         });
     }
 
-    /**
-     * @param  list<Node>  $edits
-     */
-    private function edited(stdClass $before, array $edits, ?Node $header): stdClass
+    private function edited(stdClass $before, Action $action): stdClass
     {
         $after = clone $before;
-        foreach ($header?->members() ?? [] as $key => $value) {
+        foreach ($action->header?->members() ?? [] as $key => $value) {
             $after->{$key} = $value->value;
         }
         $gone = [];
-        foreach ($edits as $edit) {
+        foreach ($action->edits as $edit) {
             $list = $edit->get('list')->text();
             $id = $edit->get('id')->text();
-            $item = $edit->get('item')->value;
             $items = self::byId($after, $list);
+            $item = $this->merged($edit, $items[$id] ?? null);
             if ($item instanceof stdClass) {
                 $item->id = $id;
+                $this->checkShape($list, $id, $item);
                 $items[$id] = $item;
             } else {
                 unset($items[$id]);
@@ -68,6 +80,36 @@ final readonly class JobEdits
         }
 
         return Loosening::of($before)->fit($after);
+    }
+
+    /**
+     * The item as it shall stand, with what other windows changed since it was read.
+     *
+     * @throws EditClash
+     */
+    private function merged(Node $edit, ?stdClass $now): mixed
+    {
+        $was = $edit->find('was');
+        $item = $edit->get('item')->value;
+        if ($was === null) {
+            return $item;
+        }
+        [$withYours, $clashes] = ItemMerge::of($was->value, $item, $now, true);
+        if ($clashes !== []) {
+            throw new EditClash($edit->get('list')->text(), $edit->get('id')->text(), $clashes, $now, $withYours);
+        }
+
+        return $withYours;
+    }
+
+    /** @throws EditRefused when the item has not the shape of its kind */
+    private function checkShape(string $list, string $id, stdClass $item): void
+    {
+        try {
+            Schema::check($item, 'job.json#/$defs/'.self::KINDS[$list]);
+        } catch (JobError $error) {
+            throw new EditRefused($list, $id, $error->pointer, $error->getMessage());
+        }
     }
 
     /** @throws EditRefused when a stock goes that runs are made of */
@@ -89,35 +131,42 @@ final readonly class JobEdits
     private function check(stdClass $after): void
     {
         try {
-            CoreJob::read(JobFile::decode(json_encode($after, JSON_THROW_ON_ERROR)));
+            CoreJob::read($after);
         } catch (JobError $error) {
             throw EditRefused::because($error, $after);
         }
     }
 
-    private function write(Job $job, stdClass $before, stdClass $after): void
+    /**
+     * Writes what differs, and no more.
+     *
+     * @return list<Change>
+     */
+    private function write(Job $job, stdClass $before, stdClass $after): array
     {
+        $changes = [];
         // Runs go before the stock they refer to, and come after it.
         foreach (array_reverse(array_keys(Job::LISTS)) as $list) {
-            foreach (array_diff_key(self::byId($before, $list), self::byId($after, $list)) as $id => $item) {
-                $this->files->remove($job, $list, $id);
+            $old = self::byId($before, $list);
+            foreach (array_diff_key($old, self::byId($after, $list)) as $id => $item) {
+                $changes[] = new Change($list, $id, $item, null, $this->files->remove($job, $list, $id));
             }
         }
         foreach (array_keys(Job::LISTS) as $list) {
             $old = self::byId($before, $list);
             foreach (self::byId($after, $list) as $id => $item) {
-                if (! isset($old[$id]) || json_encode($old[$id]) !== json_encode($item)) {
-                    $this->files->put($job, $list, $id, $item);
+                if (! isset($old[$id]) || ! ItemMerge::isSame($old[$id], $item)) {
+                    $changes[] = new Change($list, $id, $old[$id] ?? null, $item, $this->files->put($job, $list, $id, $item));
                 }
             }
         }
-        $node = new Node($after);
-        $job->name = $node->get('name')->text();
-        $job->show_units = $node->get('show_units')->text();
-        $job->named_values = $node->get('values')->object();
-        $job->revision++;
-        $job->touch();
-        $job->save();
+        $header = static fn (stdClass $file): stdClass => (object) ['name' => $file->name, 'show_units' => $file->show_units, 'values' => $file->values];
+        if (! ItemMerge::isSame($header($before), $header($after))) {
+            $this->files->putHeader($job, new Node($header($after)));
+            $changes[] = new Change('', '', $header($before), $header($after), 0);
+        }
+
+        return $changes;
     }
 
     /** @return array<string, stdClass> */

@@ -16,8 +16,12 @@ use stdClass;
 /** Job files to rows and back. */
 final class JobFiles
 {
-    /** The job as a job file, a query a list. */
-    public function file(Job $job): stdClass
+    /**
+     * The job as a job file, a query a list.
+     *
+     * @param  list<string>|null  $runs  which runs are wanted; all when it is not said
+     */
+    public function file(Job $job, ?array $runs = null): stdClass
     {
         $file = (object) [
             'format' => CoreJob::FORMAT,
@@ -28,7 +32,11 @@ final class JobFiles
             'values' => $job->named_values,
         ];
         foreach (Job::LISTS as $list => $model) {
-            $file->{$list} = $model::query()->where('job_id', $job->id)->get()->sortBy('position')
+            $query = $model::query()->where('job_id', $job->id);
+            if ($list === 'runs' && $runs !== null) {
+                $query->whereIn('key', $runs);
+            }
+            $file->{$list} = $query->get(['position', 'definition'])->sortBy('position')
                 ->map(static fn (JobItem $item): stdClass => $item->definition)->values()->all();
         }
 
@@ -66,8 +74,12 @@ final class JobFiles
         });
     }
 
-    /** Writes one item: over the one of that id, or as a new one at the end. */
-    public function put(Job $job, string $list, string $id, stdClass $definition, ?int $position = null): void
+    /**
+     * Writes one item: over the one of that id, or as a new one where it is told, or at the end.
+     *
+     * @return int its position
+     */
+    public function put(Job $job, string $list, string $id, stdClass $definition, ?int $position = null): int
     {
         $model = Job::LISTS[$list];
         $row = $model::query()->firstOrNew(['job_id' => $job->id, 'key' => $id]);
@@ -79,6 +91,16 @@ final class JobFiles
             $row->stock_id = Stock::query()->where('job_id', $job->id)->where('key', $definition->stock)->firstOrFail(['id'])->id;
         }
         $row->save();
+
+        return $row->position;
+    }
+
+    /** @param  Node  $header  `name`, `show_units` and `values`; what is left out stays */
+    public function putHeader(Job $job, Node $header): void
+    {
+        $job->name = $header->find('name')?->text() ?? $job->name;
+        $job->show_units = $header->find('show_units')?->text() ?? $job->show_units;
+        $job->named_values = $header->find('values')?->object() ?? $job->named_values;
     }
 
     /** @param  class-string<JobItem>  $model */
@@ -89,8 +111,12 @@ final class JobFiles
         return is_numeric($last) ? (int) $last + 1 : 0;
     }
 
-    public function remove(Job $job, string $list, string $id): void
+    /** @return int the position it had */
+    public function remove(Job $job, string $list, string $id): int
     {
-        Job::LISTS[$list]::query()->where('job_id', $job->id)->where('key', $id)->delete();
+        $row = Job::LISTS[$list]::query()->where('job_id', $job->id)->where('key', $id)->firstOrFail();
+        $row->delete();
+
+        return $row->position;
     }
 }

@@ -6,6 +6,8 @@ namespace App\Jobs;
 
 use App\Models\Job;
 use App\Models\Run as RunRow;
+use App\Models\Step;
+use App\Models\TypedEntry;
 use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job\Job as CoreJob;
@@ -28,15 +30,28 @@ final readonly class JobState
         $flags = JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES;
 
         return sprintf(
-            '{"id":%d,"revision":%d,"saved_at":%s,"job":%s,"values":%s,"places":%s,"solutions":[%s]}',
+            '{"id":%d,"revision":%d,"saved_at":%s,"step":%d,"steps":%s,"entries":%s,"job":%s,"values":%s,"places":%s,"solutions":[%s]}',
             $job->id,
             $job->revision,
             json_encode($job->updated_at->toIso8601String(), $flags),
+            $job->step,
+            json_encode(self::steps($job), $flags),
+            json_encode((object) $job->entries()->get()->mapWithKeys(
+                static fn (TypedEntry $entry): array => [$entry->field => ['typed' => $entry->typed, 'value' => $entry->value]],
+            )->all(), $flags),
             json_encode($file, $flags),
             json_encode((object) $core->site->values->all(), $flags),
             json_encode(PlaceWriter::write($core->site), $flags),
             implode(',', $this->solutions($job, $core)),
         );
+    }
+
+    /** @return list<array{number: int, name: string, made_at: string}> those undone too, the first one first */
+    private static function steps(Job $job): array
+    {
+        return array_values($job->steps()->get(['number', 'name', 'made_at'])->sortBy('number')->map(static fn (Step $step): array => [
+            'number' => $step->number, 'name' => $step->name, 'made_at' => $step->made_at->toIso8601String(),
+        ])->all());
     }
 
     /**

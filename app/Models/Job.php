@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
 use stdClass;
 
@@ -18,11 +19,15 @@ use stdClass;
  * @property string $up
  * @property stdClass $named_values
  * @property int $revision counts the edits
+ * @property int $step number of the last step in force
+ * @property Carbon|null $opened_at
  * @property Carbon $updated_at
  * @property int|null $runs_count
  */
 final class Job extends Model
 {
+    use SoftDeletes;
+
     /** The lists of the job file, and the models of their items. Stock first: runs refer to it. */
     public const LISTS = [
         'stock' => Stock::class,
@@ -40,9 +45,21 @@ final class Job extends Model
         return $this->hasMany(Run::class);
     }
 
+    /** @return HasMany<Step, $this> */
+    public function steps(): HasMany
+    {
+        return $this->hasMany(Step::class);
+    }
+
+    /** @return HasMany<TypedEntry, $this> */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(TypedEntry::class);
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['named_values' => 'object', 'revision' => 'integer'];
+        return ['named_values' => 'object', 'revision' => 'integer', 'step' => 'integer', 'opened_at' => 'datetime'];
     }
 }

@@ -27,6 +27,32 @@ final readonly class Pose
         return new self($at, $about->unit(), $angle);
     }
 
+    public function movedBy(Vector $by): self
+    {
+        return new self($this->at->plus($by), $this->about, $this->angle);
+    }
+
+    /**
+     * Turned further where it stands: the product of the two turns as unit quaternions.
+     *
+     * @param  Vector  $about  unit, in space
+     * @param  float  $angle  radians
+     */
+    public function turnedBy(Vector $about, float $angle): self
+    {
+        $w1 = cos($this->angle / 2);
+        $w2 = cos($angle / 2);
+        $v1 = $this->about->times(sin($this->angle / 2));
+        $v2 = $about->times(sin($angle / 2));
+        $w = $w2 * $w1 - $v2->dot($v1);
+        $v = $v1->times($w2)->plus($v2->times($w1))->plus($v2->cross($v1));
+        $half = atan2($v->length(), $w);
+
+        return $v->length() < 1e-12
+            ? self::at($this->at)
+            : new self($this->at, $v->unit(), $half > M_PI_2 ? 2 * $half - 2 * M_PI : 2 * $half);
+    }
+
     /** A point of the thing's own frame, in space. */
     public function point(Vector $own): Vector
     {

@@ -51,16 +51,18 @@ final readonly class Job
     }
 
     /**
-     * Reads the site and one run, for when only that one is asked about.
+     * Reads the site and some runs, for when only those are asked about.
+     *
+     * @param  callable(stdClass): bool  $isWanted  of a run as it stands in the file
      *
      * @throws JobError
      */
-    public static function readOnly(stdClass $source, string $run): self
+    public static function readOnly(stdClass $source, callable $isWanted): self
     {
         $only = clone $source;
         $only->runs = array_values(array_filter(
             is_array($source->runs ?? null) ? $source->runs : [],
-            static fn (mixed $item): bool => $item instanceof stdClass && $item->id === $run,
+            static fn (mixed $item): bool => $item instanceof stdClass && $isWanted($item),
         ));
 
         return self::read($only);

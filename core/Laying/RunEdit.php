@@ -6,6 +6,9 @@ namespace Bowline\Laying;
 
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
+use Bowline\Job\Node;
+use Bowline\Job\Site;
+use Bowline\Job\Stop\StopReader;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Vertex;
 use Bowline\Routing\VertexPlace;
@@ -68,6 +71,34 @@ final class RunEdit
     public function moveTogether(int $first, int $last, Vector $by): self
     {
         $this->stops->moveTogether($first, $last, $by);
+
+        return $this;
+    }
+
+    /**
+     * Moves a leg parallel to itself: both its corners by the same vector; every other corner stays.
+     *
+     * @param  int  $vertex  the corner at the leg's end
+     *
+     * @throws LayingError when one of its corners is held by a port or a clamp
+     */
+    public function moveLeg(int $vertex, Vector $by): self
+    {
+        $end = $this->vertex($vertex);
+        $start = $this->vertex($vertex - 1);
+        if ($start->stop !== null && $start->stop === $end->stop) {
+            throw new LayingError('This leg goes through a clamp; move the clamp instead.');
+        }
+        foreach ([$start, $end] as $corner) {
+            if ($corner->place !== VertexPlace::Stop) {
+                $this->moveLead($corner, $by);
+            }
+        }
+        $stops = array_values(array_filter([$start->stop, $end->stop], static fn (?int $stop): bool => $stop !== null));
+        if ($stops !== []) {
+            // Behind a lead that moves, a corner told from it moves by itself.
+            $this->stops->moveTogether($stops[0], $stops[count($stops) - 1], $by, $start->place === VertexPlace::FromLead);
+        }
 
         return $this;
     }
@@ -164,6 +195,30 @@ final class RunEdit
     }
 
     /**
+     * Puts corners in ahead of one, or in place of all there are.
+     *
+     * @param  list<stdClass>  $stops  in the shape of the file
+     * @param  int|null  $vertex  the corner they come before; null replaces all
+     */
+    public function putCorners(array $stops, ?int $vertex): self
+    {
+        $route = $this->run->route;
+        assert($route instanceof stdClass);
+        $present = is_array($route->stops) ? array_values($route->stops) : [];
+        if ($vertex === null) {
+            $route->stops = $stops;
+            $this->renumberAdjusted(static fn (int $stop): ?int => null);
+        } else {
+            $index = $this->vertex($vertex)->stop ?? count($present);
+            $route->stops = [...array_slice($present, 0, $index), ...$stops, ...array_slice($present, $index)];
+            $more = count($stops);
+            $this->renumberAdjusted(static fn (int $stop): int => $stop >= $index ? $stop + $more : $stop);
+        }
+
+        return $this;
+    }
+
+    /**
      * Gives a corner its own radius, or takes it away; without a vertex, gives all corners one.
      *
      * @param  stdClass|null  $corner  `radius` or `ratio`, as in the file; null for none of its own
@@ -191,6 +246,69 @@ final class RunEdit
     public function setRadius(?int $vertex, float $radius): self
     {
         return $this->setCorner($vertex, (object) ['radius' => StopList::tidy($radius)]);
+    }
+
+    /**
+     * Goes on from the open end of a run: one more corner, and the run ends there.
+     *
+     * @param  stdClass  $stop  in the shape of the file
+     *
+     * @throws LayingError when the run already ends at a port
+     */
+    public function addLeg(stdClass $stop, Site $site): self
+    {
+        $last = $this->openEnd();
+        $vertices = StopReader::read(new Node($stop), $site)->vertices($last);
+        $route = $this->run->route;
+        assert($route instanceof stdClass);
+        $route->stops = [...(is_array($route->stops) ? array_values($route->stops) : []), $stop];
+        $this->end('to')->at = array_map(StopList::tidy(...), $vertices[count($vertices) - 1]->toArray());
+
+        return $this;
+    }
+
+    /**
+     * Takes back the last leg of a run with an open end.
+     *
+     * @throws LayingError when there is no leg but the first
+     */
+    public function takeBack(): self
+    {
+        $this->openEnd();
+        $stops = array_values(array_filter($this->laid->vertices, static fn (Vertex $vertex): bool => $vertex->stop !== null));
+        $before = $this->stops->count() > 1 ? $stops[count($stops) - 1]->stop : null;
+        $kept = array_values(array_filter($stops, static fn (Vertex $vertex): bool => $vertex->stop !== $before));
+        if ($before === null || $kept === []) {
+            throw new LayingError('This is the first leg; delete the run to begin anew.');
+        }
+        $this->stops->remove($before);
+        $this->renumberAdjusted(static fn (int $other): ?int => $other === $before ? null : $other);
+        $this->end('to')->at = array_map(StopList::tidy(...), $kept[count($kept) - 1]->at->toArray());
+
+        return $this;
+    }
+
+    /**
+     * Ends a run with an open end at a port.
+     *
+     * @param  list<stdClass>  $stops  the corners still to come, in the shape of the file
+     * @param  float|null  $lead  straight into the port, mm; null where the last corner is among the stops
+     *
+     * @throws LayingError when the run already ends at a port
+     */
+    public function finishAt(string $port, array $stops, ?float $lead): self
+    {
+        $this->openEnd();
+        $route = $this->run->route;
+        assert($route instanceof stdClass);
+        $route->stops = [...(is_array($route->stops) ? array_values($route->stops) : []), ...$stops];
+        $to = (object) ['port' => $port, ...array_diff_key(get_object_vars($this->end('to')), ['at' => 0, 'axis' => 0])];
+        if ($lead !== null) {
+            $to->lead = StopList::tidy($lead);
+        }
+        $this->run->to = $to;
+
+        return $this;
     }
 
     /** @param  'from'|'to'  $end */
@@ -239,6 +357,16 @@ final class RunEdit
         $this->run->fixed_length = $fixed;
 
         return $this;
+    }
+
+    /** @throws LayingError when the run ends at a port */
+    private function openEnd(): Vector
+    {
+        if ($this->laid->run->to->port !== null) {
+            throw new LayingError('This run ends at a port already.');
+        }
+
+        return $this->laid->run->to->at;
     }
 
     private function moveLead(Vertex $corner, Vector $by): void

@@ -6,7 +6,8 @@ namespace Bowline\Laying;
 
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
-use Bowline\Job\Values;
+use Bowline\Job\Site;
+use stdClass;
 
 /** Reads an edit of a run as it comes from outside (schema/api.json, `laying`). A new edit is a line here. */
 final class RunEditReader
@@ -15,30 +16,39 @@ final class RunEditReader
      * @throws LayingError when it cannot be made
      * @throws JobError when it is wrong
      */
-    public static function apply(RunEdit $edit, Node $body, Values $values): RunEdit
+    public static function apply(RunEdit $edit, Node $body, Site $site): RunEdit
     {
-        $vertex = $body->get('vertex')->value;
-        $corner = is_int($vertex) ? $vertex : null;
+        $values = $site->values;
+        $vertex = $body->find('vertex')?->value;
+        $corner = is_int($vertex) ? $vertex : -1;
 
         return match ($body->get('do')->text()) {
-            'move-corner' => $edit->moveCorner($corner ?? -1, $values->vector($body->get('by'))),
-            'set-leg' => self::setLeg($edit, $corner ?? -1, $body, $values),
-            'insert-corner' => $edit->insertCorner($corner ?? -1),
-            'remove-corner' => $edit->removeCorner($corner ?? -1),
-            'set-corner' => $edit->setCorner($corner, $body->get('corner')->value === null ? null : $body->get('corner')->object()),
+            'move-corner' => $edit->moveCorner($corner, $values->vector($body->get('by'))),
+            'move-leg' => $edit->moveLeg($corner, $values->vector($body->get('by'))),
+            'set-leg' => self::setLeg($edit, $corner, $body, $site),
+            'insert-corner' => $edit->insertCorner($corner),
+            'remove-corner' => $edit->removeCorner($corner),
+            'set-corner' => $edit->setCorner($vertex === null ? null : $corner, $body->get('corner')->value === null ? null : $body->get('corner')->object()),
+            'put-corners' => $edit->putCorners(
+                array_map(static fn (Node $stop): stdClass => $stop->object(), $body->list('stops')), $vertex === null ? null : $corner,
+            ),
+            'hold-length' => $edit->holdLength($values->positive($body->get('length'), 'the length to hold')),
+            'add-leg' => $edit->addLeg(self::stop($body), $site),
+            'take-back' => $edit->takeBack(),
+            'finish' => self::finish($edit, $body, $site),
             default => throw $body->get('do')->error('there is no such edit'),
         };
     }
 
-    private static function setLeg(RunEdit $edit, int $vertex, Node $body, Values $values): RunEdit
+    private static function setLeg(RunEdit $edit, int $vertex, Node $body, Site $site): RunEdit
     {
         $along = $body->find('along');
         $length = $body->find('length');
         if ($along !== null) {
-            $values->direction($along);
+            $site->values->direction($along);
         }
         if ($length !== null) {
-            $values->positive($length, 'the length of a leg');
+            $site->values->positive($length, 'the length of a leg');
         }
         $direction = $along?->value;
         $amount = $length?->value;
@@ -48,6 +58,32 @@ final class RunEditReader
             is_string($direction) || is_array($direction) ? (is_array($direction) ? array_values($direction) : $direction) : null,
             is_int($amount) || is_float($amount) || is_string($amount) ? $amount : null,
             $body->find('until')?->text(),
+        );
+    }
+
+    /** The stop that a new leg comes to, told the way the body tells it. */
+    private static function stop(Node $body): stdClass
+    {
+        $stop = new stdClass;
+        foreach (['at', 'along', 'length', 'until'] as $key) {
+            $said = $body->find($key);
+            if ($said !== null) {
+                $stop->{$key} = $said->value;
+            }
+        }
+
+        return $stop;
+    }
+
+    private static function finish(RunEdit $edit, Node $body, Site $site): RunEdit
+    {
+        $site->port($body->get('port'));
+        $lead = $body->find('lead');
+
+        return $edit->finishAt(
+            $body->get('port')->text(),
+            array_map(static fn (Node $stop): stdClass => $stop->object(), $body->list('stops')),
+            $lead === null ? null : $site->values->notNegative($lead, 'the lead'),
         );
     }
 }

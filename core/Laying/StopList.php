@@ -73,21 +73,34 @@ final class StopList
         }
     }
 
-    public function moveTogether(int $first, int $last, Vector $by): void
+    /** @param  bool  $pushed  whether what the first is told from has moved by as much already */
+    public function moveTogether(int $first, int $last, Vector $by, bool $pushed = false): void
     {
         for ($stop = $first; $stop <= $last; $stop++) {
             $object = $this->at($stop);
             if (isset($object->clamp)) {
                 throw new LayingError('A clamp stays where it is.');
             }
-            if ($stop === $first || isset($object->at)) {
+            if (($stop === $first && ! $pushed) || isset($object->at)) {
                 $this->move($stop, 0, $by);
             }
         }
         $next = $this->all()[$last + 1] ?? null;
-        if ($next !== null && (isset($next->by) || isset($next->length))) {
+        if ($next !== null && $this->wouldFollow($next, $last + 1, $by)) {
             $this->move($last + 1, 0, $by->times(-1.0));
         }
+    }
+
+    /** Whether a stop moves along when the one before it does: what is level with something only does sideways. */
+    private function wouldFollow(stdClass $stop, int $index, Vector $by): bool
+    {
+        if (! isset($stop->until)) {
+            return isset($stop->by) || isset($stop->length);
+        }
+        $along = is_string($stop->along ?? null) ? Vector::axis($stop->along) : null;
+        $along ??= $this->places[$index][0]->minus($this->before[$index])->unit();
+
+        return $by->minus($along->times($by->dot($along)))->length() > Tolerance::COINCIDENT;
     }
 
     /** @param  string|list<mixed>|null  $along */
@@ -209,7 +222,7 @@ final class StopList
     }
 
     /** @return list<int|float|string> three numbers of the file with a vector added */
-    private static function added(mixed $numbers, Vector $by): array
+    public static function added(mixed $numbers, Vector $by): array
     {
         $sum = [];
         $parts = $by->toArray();

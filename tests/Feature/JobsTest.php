@@ -63,6 +63,10 @@ it('lists jobs, the last one worked on first, and deletes one', function (): voi
     expect(test()->getJson('/api/jobs')->json('*.name'))->toBe(['First', 'Second']);
     test()->deleteJson('/api/jobs/'.$second)->assertNoContent();
     test()->getJson('/api/jobs/'.$second)->assertNotFound()->assertJsonStructure(['message']);
+    test()->postJson('/api/jobs/'.$second.'/restore')->assertNoContent();
+    test()->postJson('/api/jobs/'.$second.'/opened')->assertNoContent();
+    expect(test()->getJson('/api/jobs')->json('*.name'))->toContain('Second');
+    expect(test()->postJson('/api/jobs/'.$second.'/copy')->assertCreated()->json('job.name'))->toBe('Second, copy');
     test()->deleteJson(demo())->assertNoContent();
     test()->postJson('/api/jobs', ['name' => ''])->assertUnprocessable()->assertJson(['pointer' => '/name']);
 });
@@ -150,9 +154,9 @@ it('cures a finding by putting its remedy', function (): void {
 it('previews a corner being moved without keeping it, and keeps it when told', function (): void {
     $job = demo();
     $move = ['do' => 'move-corner', 'vertex' => 2, 'by' => [0, 0, 15]];
-    $preview = test()->postJson($job.'/runs/to-cooler/preview', $move)->assertOk();
+    $preview = test()->postJson($job.'/preview/run', ['run' => 'to-cooler', 'change' => $move])->assertOk();
     Schema::check(json_decode($preview->content()), 'api.json#/$defs/preview');
-    expect($preview->json('solution.vertices.2.2'))->toEqual(605)->and(test()->getJson($job)->json('revision'))->toBe(1);
+    expect($preview->json('solutions.0.vertices.2.2'))->toEqual(605)->and(test()->getJson($job)->json('revision'))->toBe(1);
 
     test()->postJson($job.'/runs/to-cooler/laying', $move)->assertOk();
     expect(item($job, 'runs', 'to-cooler')['route']['stops'][1]['length'])->toBe(275);

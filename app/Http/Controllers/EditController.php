@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Body;
 use App\Http\JobResponse;
+use App\Jobs\Action;
 use App\Jobs\JobEdits;
 use App\Models\Job;
 use Illuminate\Http\Request;
@@ -16,8 +17,6 @@ final class EditController
 {
     public function __invoke(Request $request, Job $job, JobEdits $edits, JobResponse $response): Response
     {
-        $body = Body::of($request, 'edits');
-
-        return $response->of($edits->apply($job, $body->list('edits'), $body->find('header')));
+        return $response->of($edits->apply($job, Action::read(Body::of($request, 'edits'))));
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Body;
 use App\Models\Job;
+use App\Models\TypedEntry;
 use Bowline\Job\Entry;
 use Bowline\Job\Node;
 use Bowline\Job\Values;
@@ -17,8 +18,14 @@ final class EntryController
 {
     public function __invoke(Request $request, Job $job): JsonResponse
     {
-        $text = Body::of($request, 'entry')->get('text')->text();
-        $entry = Entry::read($text, Values::read(new Node($job->named_values)));
+        $body = Body::of($request, 'entry');
+        $typed = $body->get('text')->text();
+        $entry = Entry::read($typed, Values::read(new Node($job->named_values)));
+        $field = $body->find('field')?->text();
+        if ($field !== null) {
+            // Remembered by its field; it is shown again as long as the field has this value.
+            TypedEntry::query()->updateOrCreate(['job_id' => $job->id, 'field' => $field], ['typed' => trim($typed), 'value' => $entry->value]);
+        }
 
         return response()->json(['number' => $entry->number, 'value' => $entry->value]);
     }

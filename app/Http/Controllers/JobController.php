@@ -8,23 +8,31 @@ use App\Http\Body;
 use App\Http\JobResponse;
 use App\Jobs\JobFiles;
 use App\Models\Job;
+use Bowline\Exchange\PictureWriter;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\JobFile;
+use Bowline\Job\Run;
+use Bowline\Routing\LaidRun;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-final class JobController
+final readonly class JobController
 {
-    /** All jobs, the one last worked on first. */
+    public function __construct(private JobFiles $files)
+    {
+    }
+
+    /** All jobs, the one last opened or worked on first. */
     public function index(): JsonResponse
     {
         return response()->json(Job::query()->withCount('runs')->get()
-            ->sortByDesc(static fn (Job $job): array => [$job->updated_at, $job->id])->values()
+            ->sortByDesc(static fn (Job $job): array => [max($job->updated_at, $job->opened_at ?? $job->updated_at), $job->id])->values()
             ->map(static fn (Job $job): array => [
                 'id' => $job->id,
                 'name' => $job->name,
                 'runs' => (int) $job->runs_count,
+                'revision' => $job->revision,
                 'saved_at' => $job->updated_at->toIso8601String(),
             ]));
     }
@@ -34,26 +42,60 @@ final class JobController
         return $response->of($job);
     }
 
-    public function store(Request $request, JobFiles $files, JobResponse $response): Response
+    /** Somebody opened the job to work on it. */
+    public function opened(Job $job): Response
+    {
+        Job::query()->whereKey($job->id)->toBase()->update(['opened_at' => now()]);
+
+        return response()->noContent();
+    }
+
+    /** How far the job has come, for windows that look whether another one has changed it. */
+    public function revision(Job $job): JsonResponse
+    {
+        return response()->json(['revision' => $job->revision, 'step' => $job->step]);
+    }
+
+    public function copy(Job $job, JobResponse $response): Response
+    {
+        $file = $this->files->file($job);
+        $file->name = mb_substr($job->name, 0, 190).', copy';
+
+        return $response->of($this->files->keep($file), 201);
+    }
+
+    public function picture(Job $job): Response
+    {
+        $core = CoreJob::read($this->files->file($job));
+        $laid = array_map(static fn (Run $run): LaidRun => $run->route->lay($run), array_values($core->runs));
+
+        return new Response(PictureWriter::write($core->site, $laid), 200, ['Content-Type' => 'image/svg+xml', 'Cache-Control' => 'max-age=31536000, immutable']);
+    }
+
+    public function store(Request $request, JobResponse $response): Response
     {
         $name = Body::of($request, 'newJob')->get('name')->text();
 
-        return $response->of($files->keep((object) ['format' => CoreJob::FORMAT, 'version' => CoreJob::VERSION, 'name' => $name]), 201);
+        return $response->of($this->files->keep((object) ['format' => CoreJob::FORMAT, 'version' => CoreJob::VERSION, 'name' => $name]), 201);
     }
 
     /** Opens a job file as a new job. */
-    public function open(Request $request, JobFiles $files, JobResponse $response): Response
+    public function open(Request $request, JobResponse $response): Response
     {
-        return $response->of($files->keep(JobFile::decode($request->getContent())), 201);
+        return $response->of($this->files->keep(JobFile::decode($request->getContent())), 201);
     }
 
+    /** Puts a job away; it can be had back. */
     public function destroy(Job $job): Response
     {
-        // The database does not delete a stock that a run is made of; the runs go first.
-        $job->getConnection()->transaction(static function () use ($job): void {
-            $job->runs()->delete();
-            $job->delete();
-        });
+        $job->delete();
+
+        return response()->noContent();
+    }
+
+    public function restore(int $job): Response
+    {
+        Job::onlyTrashed()->findOrFail($job)->restore();
 
         return response()->noContent();
     }

@@ -6,59 +6,81 @@ namespace App\Http\Controllers;
 
 use App\Http\Body;
 use App\Http\JobResponse;
+use App\Jobs\Action;
 use App\Jobs\JobEdits;
 use App\Jobs\JobFiles;
+use App\Jobs\StepName;
 use App\Models\Job;
+use Bowline\Exchange\PastedRows;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
+use Bowline\Job\Values;
 use Bowline\Laying\RunEdit;
 use Bowline\Laying\RunEditReader;
-use Bowline\Solver;
+use Bowline\Laying\WaysIn;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use stdClass;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Changes how one run is laid: a corner moved, a leg given anew, a radius set. */
 final readonly class LayingController
 {
+    /** What the steps are called in the list of what can be undone; the run's name goes where the %s is. */
+    private const NAMES = [
+        'move-corner' => 'Move a corner of %s', 'move-leg' => 'Move a leg of %s', 'set-leg' => 'Change a leg of %s',
+        'insert-corner' => 'Put a corner into %s', 'remove-corner' => 'Take a corner out of %s', 'set-corner' => 'Change radius on %s',
+        'hold-length' => 'Hold length of %s', 'add-leg' => 'Lay a leg of %s', 'take-back' => 'Take back a leg of %s',
+        'finish' => 'Finish %s at its port', 'put-corners' => 'Paste corners into %s',
+    ];
+
     public function __construct(private JobFiles $files)
     {
     }
 
     public function keep(Request $request, Job $job, string $run, JobEdits $edits, JobResponse $response): Response
     {
-        $item = $this->edited($request, $this->core($job, $run), $run)->run();
-        $edit = new Node((object) ['list' => 'runs', 'id' => $run, 'item' => $item]);
+        $body = Body::of($request, 'laying');
+        $was = $body->find('was')?->object();
+        $core = $this->core($job, $run, $was);
+        $item = RunEditReader::apply(RunEdit::of($core->runs[$run]->route->lay($core->runs[$run])), $body, $core->site)->run();
+        $edit = new Node((object) ['list' => 'runs', 'id' => $run, 'item' => $item, ...($was === null ? [] : ['was' => $was])]);
+        $do = $body->get('do')->text();
 
-        return $response->of($edits->apply($job, [$edit]));
+        return $response->of($edits->apply($job, new Action(
+            [$edit], null, sprintf(self::NAMES[$do] ?? 'Change %s', StepName::name($item, $run)), $body->find('token')?->text(),
+        )));
     }
 
-    /** What the change would come to, without keeping it. */
-    public function preview(Request $request, Job $job, string $run): JsonResponse
+    /** The ways to bring the open end of a run into a port, each with its solution. */
+    public function waysIn(Request $request, Job $job, string $run): JsonResponse
     {
         $core = $this->core($job, $run);
-        $item = $this->edited($request, $core, $run)->run();
+        $port = $core->site->port(Body::of($request, 'waysIn')->get('port'));
 
-        return response()->json([
-            'item' => $item,
-            'solution' => SolutionWriter::run((new Solver($core))->preview(Run::read(new Node($item), $core->site))),
-        ]);
+        return response()->json(array_map(static fn (array $way): array => [
+            'item' => $way['item'], 'bends' => $way['bends'], 'solution' => SolutionWriter::run($way['solved']),
+        ], WaysIn::of($core, $core->runs[$run], $port)));
     }
 
-    private function edited(Request $request, CoreJob $core, string $run): RunEdit
+    /** Reads rows pasted from a spreadsheet; what was refused comes back with its reason, and nothing is kept yet. */
+    public function pasted(Request $request, Job $job): JsonResponse
     {
-        $body = Body::of($request, 'laying');
-        $laid = $core->runs[$run]->route->lay($core->runs[$run]);
+        $rows = PastedRows::read(Body::of($request, 'pasted')->get('text')->text(), Values::read(new Node($job->named_values)));
 
-        return RunEditReader::apply(RunEdit::of($laid), $body, $core->site->values);
+        return response()->json(['stops' => $rows->stops, 'refused' => $rows->refused]);
     }
 
-    private function core(Job $job, string $run): CoreJob
+    /** @param  stdClass|null  $was  the run as the asking window saw it */
+    private function core(Job $job, string $run, ?stdClass $was = null): CoreJob
     {
-        $core = CoreJob::readOnly($this->files->file($job), $run);
+        $file = $this->files->file($job, [$run]);
+        if ($was !== null && $file->runs !== []) {
+            $file->runs = [(object) [...get_object_vars($was), 'id' => $run]];
+        }
+        $core = CoreJob::read($file);
 
         return isset($core->runs[$run]) ? $core : throw new NotFoundHttpException;
     }

@@ -9,7 +9,18 @@ export type List = "stock" | "fittings" | "clamps" | "surroundings" | "runs";
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "laying".
  */
-export type Laying = MoveCorner | SetLeg | InsertCorner | RemoveCorner | SetCorner;
+export type Laying =
+  | MoveCorner
+  | MoveLeg
+  | SetLeg
+  | InsertCorner
+  | RemoveCorner
+  | SetCorner
+  | HoldLength
+  | AddLeg
+  | TakeBack
+  | Finish
+  | PutCorners;
 /**
  * x, y, z.
  *
@@ -39,7 +50,18 @@ export type JobList = {
   name: string;
   runs: number;
   saved_at: string;
+  revision: number;
 }[];
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "placing".
+ */
+export type Placing = Move | Turn;
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "ways".
+ */
+export type Ways = WayIn[];
 
 /**
  * The bodies of Bowline's HTTP interface.
@@ -54,6 +76,17 @@ export interface Api {
   preview?: Preview;
   problem?: Problem;
   readNumber?: ReadNumber;
+  previewRun?: PreviewRun;
+  previewPlace?: PreviewPlace;
+  waysIn?: WaysIn;
+  ways?: Ways;
+  pasted?: Pasted;
+  pastedRows?: PastedRows;
+  goTo?: GoTo;
+  step?: Step;
+  revision?: Revision;
+  placing?: Placing;
+  clash?: Clash;
 }
 /**
  * A new, empty job.
@@ -76,6 +109,14 @@ export interface Edits {
    */
   edits: Edit[];
   header?: Header;
+  /**
+   * What was done, in words.
+   */
+  name?: string;
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -94,6 +135,10 @@ export interface Edit {
    * The item as it shall stand in the job file; null deletes it.
    */
   item: {} | null;
+  /**
+   * The item that the change was made from; with it, what another window changed meanwhile is not lost.
+   */
+  was?: {} | null;
 }
 /**
  * What belongs to the job itself; what is left out stays.
@@ -126,6 +171,37 @@ export interface MoveCorner {
    * @maxItems 3
    */
   by: [number, number, number];
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+}
+/**
+ * The leg that ends at the vertex, parallel to itself.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "moveLeg".
+ */
+export interface MoveLeg {
+  do: "move-leg";
+  vertex: number;
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  by: [number, number, number];
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -149,6 +225,14 @@ export interface SetLeg {
    */
   length?: number | string;
   until?: string;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
 }
 /**
  * Into the leg that ends at the vertex.
@@ -159,6 +243,14 @@ export interface SetLeg {
 export interface InsertCorner {
   do: "insert-corner";
   vertex: number;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -167,6 +259,14 @@ export interface InsertCorner {
 export interface RemoveCorner {
   do: "remove-corner";
   vertex: number;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -182,6 +282,14 @@ export interface SetCorner {
    * Null for none of its own.
    */
   corner: Corner | null;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
 }
 /**
  * Centre-line radius as a length, or as a multiple of the outside diameter.
@@ -206,6 +314,213 @@ export interface Corner {
   ratio?: number | string;
 }
 /**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "holdLength".
+ */
+export interface HoldLength {
+  do: "hold-length";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  length: number | string;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+}
+/**
+ * From the open end: to a point, or along a direction for a length or until level with something.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "addLeg".
+ */
+export interface AddLeg {
+  do: "add-leg";
+  at?: Vector;
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  along?: string | Vector;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  length?: number | string;
+  until?: string | Vector;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+}
+/**
+ * The last leg of a run with an open end.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "takeBack".
+ */
+export interface TakeBack {
+  do: "take-back";
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "finish".
+ */
+export interface Finish {
+  do: "finish";
+  port: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  lead?: number | string;
+  /**
+   * Items: This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "stop".
+   */
+  stops?: (PointStop | StepStop | LegStop | LevelStop | ClampStop)[];
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "pointStop".
+ */
+export interface PointStop {
+  at: Vector;
+  corner?: Corner;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "stepStop".
+ */
+export interface StepStop {
+  by: Vector;
+  corner?: Corner;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "legStop".
+ */
+export interface LegStop {
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  along: string | Vector;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  length: number | string;
+  corner?: Corner;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "levelStop".
+ */
+export interface LevelStop {
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  along: string | Vector;
+  until: string | Vector;
+  corner?: Corner;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "clampStop".
+ */
+export interface ClampStop {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  clamp: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  before: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  after: number | string;
+  reverse?: boolean;
+  corner?: Corner;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "putCorners".
+ */
+export interface PutCorners {
+  do: "put-corners";
+  /**
+   * They come before it; null replaces all corners.
+   */
+  vertex: number | null;
+  /**
+   * @maxItems 500
+   *
+   * Items: This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "stop".
+   */
+  stops: (PointStop | StepStop | LegStop | LevelStop | ClampStop)[];
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+}
+/**
  * What somebody typed into a number field.
  *
  * This interface was referenced by `Api`'s JSON-Schema
@@ -213,6 +528,10 @@ export interface Corner {
  */
 export interface Entry {
   text: string;
+  /**
+   * The field it was typed into: list/id/label.
+   */
+  field?: string;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -234,6 +553,20 @@ export interface JobState {
    */
   places: Place[];
   solutions: SolvedRun[];
+  /**
+   * Number of the last step in force; those after it are undone.
+   */
+  step: number;
+  steps: Step[];
+  /**
+   * What was typed, by field: shown again while the field has that value.
+   */
+  entries: {
+    [k: string]: {
+      typed: string;
+      value: number;
+    };
+  };
 }
 /**
  * A Bowline job file. Lengths in millimetres, angles in degrees.
@@ -734,87 +1067,6 @@ export interface Route {
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "pointStop".
- */
-export interface PointStop {
-  at: Vector;
-  corner?: Corner;
-}
-/**
- * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "stepStop".
- */
-export interface StepStop {
-  by: Vector;
-  corner?: Corner;
-}
-/**
- * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "legStop".
- */
-export interface LegStop {
-  /**
-   * "+x" … "-z", or three numbers of any length but zero.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "direction".
-   */
-  along: string | Vector;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  length: number | string;
-  corner?: Corner;
-}
-/**
- * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "levelStop".
- */
-export interface LevelStop {
-  /**
-   * "+x" … "-z", or three numbers of any length but zero.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "direction".
-   */
-  along: string | Vector;
-  until: string | Vector;
-  corner?: Corner;
-}
-/**
- * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "clampStop".
- */
-export interface ClampStop {
-  /**
-   * Names an item; others refer to it by this.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "id".
-   */
-  clamp: string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  before: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  after: number | string;
-  reverse?: boolean;
-  corner?: Corner;
-}
-/**
- * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "fixedLength".
  */
 export interface FixedLength {
@@ -988,11 +1240,33 @@ export interface Cure {
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "step".
+ */
+export interface Step {
+  number: number;
+  name: string;
+  made_at: string;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "preview".
  */
 export interface Preview {
-  item: Run;
-  solution: SolvedRun;
+  list: List;
+  /**
+   * As it would stand in the job file.
+   */
+  item: {};
+  /**
+   * How far it went: mm, or degrees for a turn.
+   */
+  amount: number;
+  /**
+   * What holds it there.
+   */
+  held: string | null;
+  places: Place[];
+  solutions: SolvedRun[];
 }
 /**
  * Why something was refused, and where: a JSON pointer into the item, or into the body when no item is named.
@@ -1005,6 +1279,20 @@ export interface Problem {
   list?: string;
   id?: string;
   pointer?: string;
+  clash?: Clash;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "clash".
+ */
+export interface Clash {
+  places: {
+    pointer: string;
+    yours: unknown;
+    theirs: unknown;
+  }[];
+  now: {} | null;
+  with_yours: {} | null;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -1016,4 +1304,116 @@ export interface ReadNumber {
    */
   number: number | string;
   value: number;
+}
+/**
+ * An edit of a run by its id, or of one that is not kept yet.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "previewRun".
+ */
+export interface PreviewRun {
+  run?: string;
+  draft?: Run;
+  change: Laying;
+  /**
+   * How finely a limit is found, mm or degrees; nothing is held without it.
+   */
+  hold?: number | null;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "previewPlace".
+ */
+export interface PreviewPlace {
+  list: "fittings" | "clamps" | "surroundings";
+  id: string;
+  change: Placing;
+  /**
+   * How finely a limit is found, mm or degrees; nothing is held without it.
+   */
+  hold?: number | null;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "move".
+ */
+export interface Move {
+  do: "move";
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  by: [number, number, number];
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "turn".
+ */
+export interface Turn {
+  do: "turn";
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  about: string | Vector;
+  /**
+   * Degrees, right-handed about the axis through its own origin.
+   */
+  angle: number;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "waysIn".
+ */
+export interface WaysIn {
+  port: string;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "wayIn".
+ */
+export interface WayIn {
+  item: Run;
+  bends: number;
+  solution: SolvedRun;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "pasted".
+ */
+export interface Pasted {
+  text: string;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "pastedRows".
+ */
+export interface PastedRows {
+  /**
+   * Items: This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "stop".
+   */
+  stops: (PointStop | StepStop | LegStop | LevelStop | ClampStop)[];
+  refused: {
+    line: number;
+    text: string;
+    why: string;
+  }[];
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "goTo".
+ */
+export interface GoTo {
+  step: number;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "revision".
+ */
+export interface Revision {
+  revision: number;
+  step: number;
 }

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Body;
+use App\Jobs\JobFiles;
+use App\Models\Job;
+use App\Models\Run as RunRow;
+use Bowline\Exchange\PlaceWriter;
+use Bowline\Exchange\SolutionWriter;
+use Bowline\Job\Hanging;
+use Bowline\Job\Job as CoreJob;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\Run;
+use Bowline\Job\Site;
+use Bowline\Laying\Trial;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use stdClass;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** What an edit would come to, without keeping it, for while a hand is still dragging. */
+final readonly class PreviewController
+{
+    public function __construct(private JobFiles $files)
+    {
+    }
+
+    /** An edit of a run, kept or not yet. */
+    public function run(Request $request, Job $job): JsonResponse
+    {
+        $body = Body::of($request, 'previewRun');
+        $draft = $body->find('draft')?->object();
+        $id = $draft->id ?? $body->get('run')->text();
+        $name = is_string($id) ? $id : '';
+        $file = $this->files->file($job, $draft === null ? [$name] : []);
+        $core = CoreJob::read($file);
+        $run = $draft === null
+            ? $core->runs[$name] ?? throw new NotFoundHttpException
+            : Run::read(new Node($draft, '/draft'), $core->site);
+
+        return $this->answer(Trial::ofRun($core, $run, $body->get('change'), $this->step($body)), $core->site);
+    }
+
+    /** Something placed, moved or turned, with all that hangs on it. */
+    public function place(Request $request, Job $job): JsonResponse
+    {
+        $body = Body::of($request, 'previewPlace');
+        [$list, $id] = [$body->get('list')->text(), $body->get('id')->text()];
+        $hanging = $job->runs()->get(['id', 'key', 'definition'])
+            ->filter(static fn (RunRow $row): bool => Hanging::on($row->definition, $list, $id))
+            ->map(static fn (RunRow $row): string => $row->key)->values()->all();
+        $file = $this->files->file($job, array_values($hanging));
+        $item = $this->item($file, $list, $id);
+        $trial = Trial::ofPlace($file, $list, $item, $body->get('change'), $this->step($body));
+        $file->{$list} = [$trial->items[$list]];
+        $file->runs = [];
+
+        return $this->answer($trial, Site::read(new Node((object) ['values' => $file->values, $list => $file->{$list}])));
+    }
+
+    private function answer(Trial $trial, Site $site): JsonResponse
+    {
+        $list = array_key_first($trial->items);
+
+        return response()->json([
+            'list' => $list,
+            'item' => $trial->items[$list],
+            'amount' => $trial->hold->amount,
+            'held' => $trial->hold->heldBy?->title,
+            'places' => $list === 'runs' ? [] : PlaceWriter::write($site),
+            'solutions' => array_map(SolutionWriter::run(...), $trial->solved()),
+        ]);
+    }
+
+    private function step(Node $body): ?float
+    {
+        $step = $body->find('hold')?->value;
+
+        return is_int($step) || is_float($step) ? (float) $step : null;
+    }
+
+    /** @throws JobError */
+    private function item(stdClass $file, string $list, string $id): stdClass
+    {
+        foreach ((new Node($file))->list($list) as $item) {
+            if ($item->find('id')?->value === $id) {
+                return $item->object();
+            }
+        }
+        throw new NotFoundHttpException;
+    }
+}

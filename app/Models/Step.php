@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * One action of a user, with each item before and after it, so that it can be undone and redone.
+ *
+ * @property int $id
+ * @property int $job_id
+ * @property int $number
+ * @property string $name
+ * @property list<\stdClass> $changes each with `list`, `id`, `before`, `after`, `position`; the job's own with list ""
+ * @property string|null $token
+ * @property Carbon $made_at
+ */
+final class Step extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['changes' => 'object', 'number' => 'integer', 'made_at' => 'datetime'];
+    }
+}

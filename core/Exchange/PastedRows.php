@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Exchange;
+
+use Bowline\Geometry\Vector;
+use Bowline\Job\Entry;
+use Bowline\Job\JobError;
+use Bowline\Job\Values;
+use Bowline\Laying\StopList;
+use stdClass;
+
+/**
+ * Corners pasted from a spreadsheet: a row a vertex (x, y, z and perhaps a radius), or a row a leg
+ * (direction, length and perhaps a radius). Numbers are read as in any field; a heading is passed over;
+ * a row that cannot be read is refused by itself, with the reason.
+ */
+final readonly class PastedRows
+{
+    private const MOST_ROWS = 500;
+
+    /**
+     * @param  list<stdClass>  $stops  in the shape of the job file
+     * @param  list<array{line: int, text: string, why: string}>  $refused
+     */
+    private function __construct(
+        public array $stops,
+        public array $refused,
+    ) {
+    }
+
+    public static function read(string $text, Values $values): self
+    {
+        $stops = $refused = [];
+        $numbered = false;
+        foreach (explode("\n", str_replace(["\r\n", "\r"], "\n", $text)) as $index => $line) {
+            $cells = self::cells($line);
+            if ($cells === []) {
+                continue;
+            }
+            if ($stops === [] && $refused === [] && self::isHeading($cells)) {
+                // The tables that Bowline writes number their rows.
+                $numbered = in_array(mb_strtolower($cells[0]), ['vertex', 'leg', 'corner', 'no', 'no.', '#'], true);
+
+                continue;
+            }
+            try {
+                if (count($stops) >= self::MOST_ROWS) {
+                    throw JobError::at('', sprintf('more than %d rows', self::MOST_ROWS));
+                }
+                $stops[] = self::stop($numbered ? array_slice($cells, 1) : $cells, $values);
+            } catch (JobError $error) {
+                $refused[] = ['line' => $index + 1, 'text' => mb_substr(trim($line), 0, 80), 'why' => $error->getMessage()];
+            }
+        }
+
+        return new self($stops, $refused);
+    }
+
+    /** @return list<string> */
+    private static function cells(string $line): array
+    {
+        $separator = match (true) {
+            str_contains($line, "\t") => "\t",
+            str_contains($line, ';') => ';',
+            default => ',',
+        };
+        $cells = array_map(trim(...), explode($separator, $line));
+        while ($cells !== [] && $cells[count($cells) - 1] === '') {
+            array_pop($cells);
+        }
+
+        return $cells;
+    }
+
+    /** @param  list<string>  $cells */
+    private static function isHeading(array $cells): bool
+    {
+        return self::direction($cells[0]) === null
+            && array_filter($cells, static fn (string $cell): bool => preg_match('/\d/', $cell) === 1) === [];
+    }
+
+    /**
+     * @param  list<string>  $cells
+     *
+     * @throws JobError
+     */
+    private static function stop(array $cells, Values $values): stdClass
+    {
+        $direction = self::direction($cells[0] ?? '');
+        $isLeg = $direction !== null;
+        $needed = $isLeg ? 2 : 3;
+        if (count($cells) < $needed || count($cells) > $needed + 1) {
+            throw JobError::at('', 'x, y, z or direction, length are expected, and a radius if you like');
+        }
+        $numbers = array_map(
+            static fn (string $cell): int|float|string => Entry::read($cell, $values)->number,
+            array_slice($cells, $isLeg ? 1 : 0, $isLeg ? 1 : 3),
+        );
+        if ($isLeg && Entry::read($cells[1], $values)->value <= 0.0) {
+            throw JobError::at('', 'the length of a leg must be more than 0');
+        }
+        $stop = (object) ($isLeg
+            ? ['along' => $direction, 'length' => self::tidy($numbers[0])]
+            : ['at' => array_map(self::tidy(...), $numbers)]);
+        if (isset($cells[$needed])) {
+            $radius = Entry::read($cells[$needed], $values);
+            if ($radius->value <= 0.0) {
+                throw JobError::at('', 'the bend radius must be more than 0');
+            }
+            $stop->corner = (object) ['radius' => self::tidy($radius->number)];
+        }
+
+        return $stop;
+    }
+
+    private static function direction(string $cell): ?string
+    {
+        $name = mb_strtolower(str_replace(['−', '–', ' '], ['-', '-', ''], $cell));
+        $name = strlen($name) === 1 ? '+'.$name : $name;
+
+        return Vector::axis($name) === null ? null : $name;
+    }
+
+    private static function tidy(int|float|string $number): int|float|string
+    {
+        return is_string($number) ? $number : StopList::tidy((float) $number);
+    }
+}

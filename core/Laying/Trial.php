@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Laying;
+
+use Bowline\Geometry\Vector;
+use Bowline\Job\Hanging;
+use Bowline\Job\Job;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\Run;
+use Bowline\SolvedRun;
+use Bowline\Solver;
+use stdClass;
+
+/** What an edit would come to while the hand is still at it, held at the limit when that is asked for. */
+final readonly class Trial
+{
+    /**
+     * @param  array<string, stdClass>  $items  the items as they would stand in the file, by list
+     */
+    private function __construct(
+        public array $items,
+        public Hold $hold,
+    ) {
+    }
+
+    /**
+     * An edit of a run (schema/api.json, `laying`).
+     *
+     * @param  float|null  $step  how finely a limit is found; null holds nothing
+     *
+     * @throws LayingError when it cannot be made
+     * @throws JobError when it is wrong
+     */
+    public static function ofRun(Job $job, Run $run, Node $change, ?float $step): self
+    {
+        $solver = new Solver($job);
+        $laid = $run->route->lay($run);
+        $edited = static fn (Node $change): stdClass => RunEditReader::apply(RunEdit::of($laid), $change, $job->site)->run();
+        $solve = static fn (Node $change): array => [$solver->preview(Run::read(new Node($edited($change)), $job->site))];
+
+        $scale = Scale::of($change, $laid, $job->site->values);
+        if ($scale === null || $step === null) {
+            return new self(['runs' => $edited($change)], Hold::free($scale->wish ?? 0.0, $solve($change)));
+        }
+        $at = static fn (float $amount): array => $solve($scale->at($amount));
+        $hold = $scale->hasLeast
+            ? Hold::atLeast($at, [$solver->preview($run)], $scale->rest, $scale->wish, $step)
+            : Hold::towards($at, [$solver->preview($run)], $scale->rest, $scale->wish, $step);
+
+        return new self(['runs' => $edited($scale->at($hold->amount))], $hold);
+    }
+
+    /**
+     * Something placed, moved or turned (schema/api.json, `placing`), with the runs that hang on it.
+     *
+     * @param  stdClass  $file  the job file
+     *
+     * @throws JobError when it is wrong
+     */
+    public static function ofPlace(stdClass $file, string $list, stdClass $item, Node $change, ?float $step): self
+    {
+        $id = is_string($item->id ?? null) ? $item->id : '';
+        $job = Job::readOnly($file, static fn (stdClass $run): bool => Hanging::on($run, $list, $id));
+        $edit = PlaceEdit::of($item, $job->site->values);
+        $turns = $change->get('do')->text() === 'turn';
+        $by = $turns ? Vector::zero() : $job->site->values->vector($change->get('by'));
+        $wish = $turns ? $job->site->values->number($change->get('angle')) : $by->length();
+        $about = $turns ? $job->site->values->direction($change->get('about')) : Vector::zero();
+        $placed = static fn (float $amount): stdClass => $turns
+            ? $edit->turned($about, deg2rad($amount))
+            : $edit->moved($wish > 0.0 ? $by->times($amount / $wish) : $by);
+        $solve = static function (float $amount) use ($job, $list, $placed): array {
+            $with = Job::read(self::with($job->source, $list, $placed($amount)));
+
+            return array_map((new Solver($with))->preview(...), array_values($with->runs));
+        };
+        $before = $step === null ? [] : array_map((new Solver($job))->preview(...), array_values($job->runs));
+        $hold = $step === null ? Hold::free($wish, $solve($wish)) : Hold::towards($solve, $before, 0.0, $wish, $step);
+
+        return new self([$list => $placed($hold->amount)], $hold);
+    }
+
+    /** @return list<SolvedRun> */
+    public function solved(): array
+    {
+        return $this->hold->solved;
+    }
+
+    private static function with(stdClass $file, string $list, stdClass $item): stdClass
+    {
+        $with = clone $file;
+        $items = $file->{$list} ?? [];
+        $with->{$list} = array_map(
+            static fn (mixed $other): mixed => $other instanceof stdClass && $other->id === $item->id ? $item : $other,
+            is_array($items) ? array_values($items) : [],
+        );
+
+        return $with;
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Job\Job;
+use Bowline\Job\Node;
+use Bowline\Laying\LayingError;
+use Bowline\Laying\RunEdit;
+use Bowline\Laying\Trial;
+use Tests\Jobs;
+
+/** Up 150, over 200, up 150, over 200 out of a tube of R 30 with 20 straight between bends. */
+function stairs(array $more = []): Job
+{
+    return Job::read(Jobs::file([
+        ['at' => [0, 0, 200]], ['at' => [200, 0, 200]], ['at' => [200, 0, 350]],
+    ], ['at' => [400, 0, 350]], $more));
+}
+
+function trial(array $change, ?float $step = 1.0, array $more = []): Trial
+{
+    $job = stairs($more);
+
+    return Trial::ofRun($job, $job->runs['run'], new Node(json_decode(json_encode($change))), $step);
+}
+
+/*
+ * A leg between two right-angle bends of R 30 needs 30 + 30 + 20 = 80; one with a single bend needs 30.
+ */
+it('stops where the run would stop being buildable', function (array $change, float $amount, string $why): void {
+    $trial = trial($change);
+    expect($trial->hold->amount)->toEqualWithDelta($amount, 1e-9)->and($trial->hold->heldBy?->title)->toBe($why)
+        ->and($trial->solved()[0]->findings)->toBe([]);
+})->with([
+    // The leg beyond turns with it: at 136 bend 2 turns 47.8° and takes 13.3 of the 64 left; at 137 it is 0.26 short.
+    'a corner along the leg before it' => [['do' => 'move-corner', 'vertex' => 2, 'by' => [-300, 0, 0]], 136, 'No room between bends 1 and 2'],
+    'a leg, parallel to itself' => [['do' => 'move-leg', 'vertex' => 3, 'by' => [-190, 0, 0]], 120, 'No room between bends 1 and 2'],
+    'the first corner, into the port' => [['do' => 'move-leg', 'vertex' => 2, 'by' => [0, 0, -140]], 120, 'No room before bend 1'],
+    'a bend made tighter than the stock stands' => [['do' => 'set-corner', 'vertex' => 1, 'corner' => ['radius' => 5]], 24, 'Bend 1 is too tight'],
+    // 150 between bends 2 and 3, of which 20 stay straight and 30 are the other bend's.
+    'a bend made too wide' => [['do' => 'set-corner', 'vertex' => 2, 'corner' => ['radius' => 190]], 100, 'No room between bends 2 and 3'],
+]);
+
+it('goes all the way where nothing holds, and past the limit when nothing shall', function (): void {
+    expect(trial(['do' => 'move-corner', 'vertex' => 2, 'by' => [-40, 0, 0]])->hold->heldBy)->toBeNull()
+        ->and(trial(['do' => 'move-corner', 'vertex' => 2, 'by' => [-190, 0, 0]], null)->hold->amount)->toEqual(190.0);
+});
+
+it('does not jump over a limit to where it would be good again', function (): void {
+    // Pulled down through the port and out on the other side the first leg would be long enough again.
+    expect(trial(['do' => 'move-leg', 'vertex' => 2, 'by' => [0, 0, -400]])->hold->amount)->toEqual(120.0);
+});
+
+it('holds a length where the legs that may give end', function (): void {
+    // Corners 1 and 2 give along z; both legs beside them keep at least 30 at the port and 80 above.
+    $give = ['fixed_length' => ['length' => 700 - 6 * 30 + 1.5 * M_PI * 30, 'tolerance' => 0.1, 'adjust' => ['stops' => [1, 2], 'along' => '+x']]];
+    $trial = trial(['do' => 'hold-length', 'length' => 10], 1.0, $give);
+    expect($trial->hold->heldBy?->rule)->toBe('fixed-length');
+});
+
+it('moves a leg with both its corners, a lead with it, and nothing else', function (): void {
+    $file = Jobs::file([['along' => '+x', 'length' => 100], ['along' => '+y', 'length' => 100], ['along' => '+x', 'length' => 100]], ['at' => [200, 100, 400]], [
+        'from' => ['port' => 'pump.out', 'lead' => 60],
+    ]);
+    $after = static function (int $leg, array $by) use ($file): array {
+        $run = RunEdit::of(Jobs::laid($file))->moveLeg($leg, new Bowline\Geometry\Vector(...$by))->run();
+        $changed = clone $file;
+        $changed->runs = [$run];
+
+        return array_map(static fn ($vertex): array => $vertex->at->toArray(), Jobs::laid($changed)->vertices);
+    };
+    // Vertices: port (0,0,50), lead (0,0,110), (100,0,110), (100,100,110), (200,100,110), end.
+    expect($after(3, [15.0, 0.0, 0.0]))->toEqual([[0, 0, 50], [0, 0, 110], [115, 0, 110], [115, 100, 110], [200, 100, 110], [200, 100, 400]])
+        ->and($after(2, [0.0, 0.0, 20.0]))->toEqual([[0, 0, 50], [0, 0, 130], [100, 0, 130], [100, 100, 110], [200, 100, 110], [200, 100, 400]])
+        ->and(fn () => $after(1, [5.0, 0.0, 0.0]))->toThrow(LayingError::class);
+});
+
+it('lays leg by leg and takes back', function (): void {
+    $file = Jobs::file([['along' => '+z', 'length' => 100]], ['at' => [0, 0, 150]]);
+    $site = Job::read($file)->site;
+    $run = RunEdit::of(Jobs::laid($file))->addLeg((object) ['along' => '+x', 'until' => [250, 9, 9]], $site)->run();
+    expect($run->to->at)->toBe([250, 0, 150])->and($run->route->stops)->toHaveCount(2);
+
+    $file->runs = [$run];
+    $back = RunEdit::of(Jobs::laid($file))->takeBack()->run();
+    expect($back->to->at)->toBe([0, 0, 150]);
+    $file->runs = [$back];
+    expect(fn () => RunEdit::of(Jobs::laid($file))->takeBack())->toThrow(LayingError::class);
+});

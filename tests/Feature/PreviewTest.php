@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Job\Schema;
+use Illuminate\Testing\TestResponse;
+
+function preview(string $job, string $of, array $body): TestResponse
+{
+    $answer = test()->postJson($job.'/preview/'.$of, $body)->assertOk();
+    Schema::check(json_decode($answer->content()), 'api.json#/$defs/preview');
+
+    return $answer;
+}
+
+/*
+ * Leg 2 of the run to the cooler is 260 long between two bends of R 70 with 40 straight between them:
+ * its end can come down by 260 − 180 = 80 and no farther.
+ */
+it('holds a corner at the limit and says what holds it, unless it is told not to', function (): void {
+    $job = demo();
+    $change = ['do' => 'move-corner', 'vertex' => 2, 'by' => [0, 0, -200]];
+    $held = preview($job, 'run', ['run' => 'to-cooler', 'change' => $change, 'hold' => 1]);
+    expect($held->json('amount'))->toEqual(80)
+        ->and($held->json('held'))->toBe('No room between bends 1 and 2')
+        ->and($held->json('solutions.0.vertices.2.2'))->toEqual(510);
+    $past = preview($job, 'run', ['run' => 'to-cooler', 'change' => $change]);
+    expect($past->json('held'))->toBeNull()->and($past->json('solutions.0.vertices.2.2'))->toEqual(390)
+        ->and(test()->getJson($job)->json('revision'))->toBe(1);
+});
+
+it('moves and turns a fitting with the runs that hang on it', function (): void {
+    $job = demo();
+    $moved = preview($job, 'place', ['list' => 'fittings', 'id' => 'pump', 'change' => ['do' => 'move', 'by' => [0, 0, 20]]]);
+    expect($moved->json('solutions.*.id'))->toEqualCanonicalizing(['feed', 'to-cooler'])
+        ->and($moved->json('item.pose.at.2'))->toBe(item($job, 'fittings', 'pump')['pose']['at'][2] + 20)
+        ->and($moved->json('places.0.id'))->toBe('pump');
+
+    // Turned away from its runs they leave it off its axis: at half a degree it holds.
+    $turned = preview($job, 'place', ['list' => 'fittings', 'id' => 'pump', 'change' => ['do' => 'turn', 'about' => '+z', 'angle' => 30], 'hold' => 0.1]);
+    expect($turned->json('amount'))->toBeLessThanOrEqual(0.5)->and($turned->json('held'))->toContain('off its axis');
+    preview($job, 'place', ['list' => 'clamps', 'id' => 'beam-clamp', 'change' => ['do' => 'turn', 'about' => '+z', 'angle' => 90]]);
+});
+
+it('previews a run that is not kept yet, and holds a leg at what its bend needs', function (): void {
+    $job = demo();
+    $draft = [
+        'id' => 'draft', 'stock' => 't28', 'from' => ['port' => 'pump.out'], 'to' => ['at' => [1960, -500, 330]],
+        'route' => ['kind' => 'corners', 'stops' => [['along' => '-y', 'length' => 240]]],
+    ];
+    $leg = preview($job, 'run', ['draft' => $draft, 'change' => ['do' => 'add-leg', 'along' => '+z', 'length' => 20], 'hold' => 1]);
+
+    // A single bend of R 70 wants 70 of the leg behind it.
+    expect($leg->json('amount'))->toEqual(70)->and($leg->json('item.to.at'))->toEqual([1960, -500, 400])->and($leg->json('held'))->toContain('No room');
+    test()->postJson($job.'/preview/run', ['draft' => [...$draft, 'stock' => 'none'], 'change' => ['do' => 'take-back']])
+        ->assertUnprocessable()->assertJson(['pointer' => '/draft/stock']);
+});
+
+it('finds ways into a port and reads pasted rows', function (): void {
+    $job = demo();
+    $run = [
+        'id' => 'new', 'stock' => 't28', 'from' => ['port' => 'pump.out'], 'to' => ['at' => [1960, -500, 330]],
+        'route' => ['kind' => 'corners', 'stops' => [['along' => '-y', 'length' => 240]]],
+    ];
+    edit($job, 'runs', 'new', $run)->assertOk();
+    $ways = test()->postJson($job.'/runs/new/ways-in', ['port' => 'cooler.in'])->assertOk();
+    Schema::check(json_decode($ways->content()), 'api.json#/$defs/ways');
+    expect(count($ways->json()))->toBeGreaterThan(1)->and($ways->json('0.solution.status'))->toBe('good');
+
+    $rows = test()->postJson($job.'/pasted', ['text' => "along\tlength\n+x\t1 3/8 in\n−z\tfoo"])->assertOk();
+    Schema::check(json_decode($rows->content()), 'api.json#/$defs/pastedRows');
+    expect($rows->json('stops'))->toEqual([['along' => '+x', 'length' => 34.925]])
+        ->and($rows->json('refused.0'))->toMatchArray(['line' => 3, 'text' => "−z\tfoo"]);
+});
+
+it('remembers what was typed into a field', function (): void {
+    $job = demo();
+    test()->postJson($job.'/entry', ['text' => ' 1 3/8 in', 'field' => 'stock/t28/Outside diameter'])->assertOk();
+    expect(test()->getJson($job)->json('entries'))->toEqual(['stock/t28/Outside diameter' => ['typed' => '1 3/8 in', 'value' => 34.925]]);
+});

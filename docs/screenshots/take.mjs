@@ -20,7 +20,7 @@ async function take(name, path, doing = async () => {}, size = { width: 1280, he
   await page.close();
 }
 
-const pick = (name) => (page) => page.locator('.locker').getByRole('button', { name }).first().click();
+const pick = (name) => (page) => page.locator('.locker .pick', { hasText: name }).click();
 
 await take('place', '/jobs/1/place', pick(/Sea-water pump/));
 await take('lay', '/jobs/1/lay');

@@ -3,6 +3,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Refused } from './api/client';
+import { JobsPage } from './jobs/JobsPage';
 import { Start } from './workbench/Start';
 import { Workbench } from './workbench/Workbench';
 
@@ -18,6 +19,7 @@ const client = new QueryClient({
 
 const router = createBrowserRouter([
   { path: '/', element: <Start /> },
+  { path: '/jobs', element: <JobsPage /> },
   { path: '/jobs/:job/:stage', element: <Workbench /> },
   { path: '*', element: <Navigate to="/" replace /> },
 ]);

@@ -1,4 +1,18 @@
-import type { Edits, Entry, JobList, JobState, Laying, Preview, Problem, ReadNumber } from './types';
+import type {
+  Edits,
+  Entry,
+  JobList,
+  JobState,
+  Laying,
+  PastedRows,
+  Preview,
+  PreviewPlace,
+  PreviewRun,
+  Problem,
+  ReadNumber,
+  Revision,
+  Ways,
+} from './types';
 
 /** What the server refused, in its words, and where: a JSON pointer into an item or the body. */
 export class Refused extends Error {
@@ -49,13 +63,22 @@ const run = (job: number, id: string) => `jobs/${job}/runs/${encodeURIComponent(
 export const api = {
   jobs: () => get<JobList>('jobs'),
   job: (id: number) => get<JobState>(`jobs/${id}`),
+  revision: (id: number) => get<Revision>(`jobs/${id}/revision`),
+  opened: (id: number) => ask('POST', `jobs/${id}/opened`, '{}'),
   newJob: (name: string) => send<JobState>('jobs', { name }),
+  copyJob: (id: number) => send<JobState>(`jobs/${id}/copy`, {}),
   openFile: async (text: string) => (await ask('POST', 'jobs/open', text)).json() as Promise<JobState>,
   deleteJob: (id: number) => ask('DELETE', `jobs/${id}`, '{}'),
+  restoreJob: (id: number) => ask('POST', `jobs/${id}/restore`, '{}'),
   edit: (job: number, edits: Edits) => send<JobState>(`jobs/${job}/edits`, edits),
   lay: (job: number, id: string, laying: Laying) => send<JobState>(`${run(job, id)}/laying`, laying),
-  preview: (job: number, id: string, laying: Laying, signal?: AbortSignal) =>
-    send<Preview>(`${run(job, id)}/preview`, laying, signal),
+  goTo: (job: number, step: number) => send<JobState>(`jobs/${job}/step`, { step }),
+  previewRun: (job: number, asked: PreviewRun, signal?: AbortSignal) =>
+    send<Preview>(`jobs/${job}/preview/run`, asked, signal),
+  previewPlace: (job: number, asked: PreviewPlace, signal?: AbortSignal) =>
+    send<Preview>(`jobs/${job}/preview/place`, asked, signal),
+  waysIn: (job: number, id: string, port: string) => send<Ways>(`${run(job, id)}/ways-in`, { port }),
+  pasted: (job: number, text: string) => send<PastedRows>(`jobs/${job}/pasted`, { text }),
   entry: (job: number, entry: Entry) => send<ReadNumber>(`jobs/${job}/entry`, entry),
   text: async (path: string) => (await ask('GET', path)).text(),
 };
@@ -63,6 +86,7 @@ export const api = {
 /** Addresses of the files that can be taken away. */
 export const files = {
   job: (job: number) => `/api/jobs/${job}/file`,
+  picture: (job: number, revision: number) => `/api/jobs/${job}/picture.svg?revision=${revision}`,
   bodies: (job: number) => `/api/jobs/${job}/bodies.stl`,
   bends: (job: number, id: string) => `/api/${run(job, id)}/bends.csv`,
   vertices: (job: number, id: string) => `/api/${run(job, id)}/vertices.csv`,

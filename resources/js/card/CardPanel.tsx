@@ -1,5 +1,6 @@
 import { CheckPanel } from '../check/CheckPanel';
 import { MakePanel } from '../make/MakePanel';
+import { FieldHome } from '../ui/NumberField';
 import { type Stage, useWorkbench } from '../workbench/store';
 import { ClampCard } from './ClampCard';
 import { FittingCard } from './FittingCard';
@@ -46,7 +47,9 @@ export function CardPanel({ stage }: { stage: Stage }) {
   const Card = CARDS[picked.list];
   return (
     <aside className="card-panel" aria-label="Card">
-      <Card key={picked.id} id={picked.id} />
+      <FieldHome value={`${picked.list}/${picked.id}`}>
+        <Card key={picked.id} id={picked.id} />
+      </FieldHome>
     </aside>
   );
 }

@@ -1,6 +1,7 @@
 import type { Leg, Run, SolvedRun } from '../api/types';
 import { direction, show, showEven } from '../ui/format';
 import { NumberField } from '../ui/NumberField';
+import { isSamePart, useWorkbench } from '../workbench/store';
 import { tell } from '../workbench/tell';
 import { useJob } from '../workbench/useJob';
 
@@ -32,8 +33,20 @@ export function PathRow({ run, solved, leg, picked, onPick }: Props) {
   const canTurn = leg.place === 'stop' && !isClamp;
   const axis = typeof leg.along === 'string' ? leg.along : 'oblique';
 
+  const { pointed, point } = useWorkbench();
+  const isPointed =
+    pointed?.run === run.id &&
+    (isSamePart(pointed.part, { leg: leg.vertex }) ||
+      (leg.bend !== null && isSamePart(pointed.part, { bend: leg.bend })));
+
   return (
-    <tr className={picked ? 'picked' : undefined} onFocus={onPick} onClick={onPick}>
+    <tr
+      className={`${picked ? 'picked' : ''}${isPointed ? ' pointed' : ''}`}
+      onFocus={onPick}
+      onClick={onPick}
+      onPointerEnter={() => point({ run: run.id, part: { leg: leg.vertex } })}
+      onPointerLeave={() => point(null)}
+    >
       <td>
         <button type="button" className="row-pick" aria-label={`Pick leg ${leg.vertex}`} onClick={onPick}>
           {leg.vertex}
@@ -45,6 +58,20 @@ export function PathRow({ run, solved, leg, picked, onPick }: Props) {
             aria-label={`Leg ${leg.vertex}: along`}
             value={axis}
             onChange={(event) => tell(lay(run.id, { do: 'set-leg', vertex: leg.vertex, along: event.target.value }))}
+            onKeyDown={(event) => {
+              // A letter turns the leg along that axis; the same again turns it round.
+              const axis = event.key.toLowerCase();
+              if (['x', 'y', 'z'].includes(axis)) {
+                event.preventDefault();
+                tell(
+                  lay(run.id, {
+                    do: 'set-leg',
+                    vertex: leg.vertex,
+                    along: leg.along === `+${axis}` ? `-${axis}` : `+${axis}`,
+                  }),
+                );
+              }
+            }}
           >
             {AXES.map((name) => (
               <option key={name} value={name}>
@@ -72,7 +99,8 @@ export function PathRow({ run, solved, leg, picked, onPick }: Props) {
           <NumberField
             label={`Leg ${leg.vertex}: length corner to corner`}
             unit=""
-            value={typeof said === 'string' ? said : Math.round(leg.length * 1000) / 1000}
+            inTable
+            value={typeof said === 'string' ? said : Math.round(leg.length * 100) / 100}
             onChange={(length) => lay(run.id, { do: 'set-leg', vertex: leg.vertex, length })}
           />
         )}
@@ -85,6 +113,7 @@ export function PathRow({ run, solved, leg, picked, onPick }: Props) {
           <NumberField
             label={`Corner ${leg.vertex}: radius`}
             unit=""
+            inTable
             value={leg.asked_radius}
             onChange={(radius) => lay(run.id, { do: 'set-corner', vertex: leg.vertex, corner: { radius } })}
           />

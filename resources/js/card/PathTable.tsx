@@ -1,21 +1,56 @@
 import { CornerDownRight, Trash2 } from 'lucide-react';
-import type { Run, SolvedRun } from '../api/types';
+import { type ClipboardEvent, type KeyboardEvent, useRef, useState } from 'react';
+import { api } from '../api/client';
+import type { PastedRows, Run, SolvedRun } from '../api/types';
 import { IconButton } from '../ui/IconButton';
 import { useWorkbench } from '../workbench/store';
 import { tell } from '../workbench/tell';
 import { useJob } from '../workbench/useJob';
+import { PasteReport } from './PasteReport';
 import { PathRow } from './PathRow';
+
+/** What can have the focus in a cell. */
+const STOPS = 'button.row-pick, select, input';
 
 /** A row a leg: direction, corner to corner, straight between tangent points, radius at its end. */
 export function PathTable({ run, solved }: { run: Run; solved: SolvedRun }) {
-  const { lay } = useJob();
+  const { state, lay } = useJob();
   const { picked, pick } = useWorkbench();
+  const body = useRef<HTMLTableSectionElement>(null);
+  const [pasted, setPasted] = useState<PastedRows | null>(null);
   const part = picked?.list === 'runs' && picked.id === run.id ? picked.part : null;
   const leg = part !== null && 'leg' in part ? part.leg : null;
   const bendVertex =
     part !== null && 'bend' in part ? (solved.legs.find((row) => row.bend === part.bend)?.vertex ?? null) : null;
   const chosen = leg ?? bendVertex;
-  const chosenLeg = solved.legs.find((row) => row.vertex === chosen);
+  // The end of a run that is still open lies on its last corner: no leg of its own.
+  const legs = solved.legs.filter((row) => row.place !== 'closing' || row.length > 1e-6);
+  const chosenLeg = legs.find((row) => row.vertex === chosen);
+
+  const insert = () => chosen !== null && tell(lay(run.id, { do: 'insert-corner', vertex: chosen }));
+  const remove = () => chosen !== null && tell(lay(run.id, { do: 'remove-corner', vertex: chosen }));
+
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Insert' || event.key === 'Delete') {
+      event.preventDefault();
+      event.stopPropagation();
+      if (event.key === 'Insert') {
+        insert();
+      } else if (chosenLeg?.place === 'stop') {
+        remove();
+      }
+    } else if (step(body.current, event)) {
+      event.preventDefault();
+      event.stopPropagation();
+    }
+  };
+  const onPaste = (event: ClipboardEvent) => {
+    const text = event.clipboardData.getData('text/plain');
+    if (/[\t\n;]/.test(text.trim())) {
+      event.preventDefault();
+      tell(api.pasted(state.id, text).then(setPasted));
+    }
+  };
 
   return (
     <>
@@ -29,8 +64,8 @@ export function PathTable({ run, solved }: { run: Run; solved: SolvedRun }) {
             <th scope="col">R</th>
           </tr>
         </thead>
-        <tbody>
-          {solved.legs.map((row) => (
+        <tbody ref={body} onKeyDown={onKeyDown} onPaste={onPaste}>
+          {legs.map((row) => (
             <PathRow
               key={row.vertex}
               run={run}
@@ -50,15 +85,50 @@ export function PathTable({ run, solved }: { run: Run; solved: SolvedRun }) {
           icon={CornerDownRight}
           name="Put a corner into this leg"
           disabled={chosen === null}
-          onClick={() => chosen !== null && tell(lay(run.id, { do: 'insert-corner', vertex: chosen }))}
+          onClick={insert}
         />
         <IconButton
           icon={Trash2}
           name="Take out the corner at the end of this leg"
           disabled={chosenLeg === undefined || chosenLeg.place !== 'stop'}
-          onClick={() => chosen !== null && tell(lay(run.id, { do: 'remove-corner', vertex: chosen }))}
+          onClick={remove}
         />
       </div>
+      {pasted !== null && (
+        <PasteReport
+          rows={pasted}
+          before={chosenLeg}
+          onPut={(vertex) => {
+            setPasted(null);
+            tell(lay(run.id, { do: 'put-corners', vertex, stops: pasted.stops }));
+          }}
+          onClose={() => setPasted(null)}
+        />
+      )}
     </>
   );
+}
+
+/** Goes from cell to cell with the arrows; false when the key is none or there is no cell that way. */
+function step(body: HTMLElement | null, event: KeyboardEvent): boolean {
+  const [down, right] =
+    { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] }[event.key] ?? [];
+  const cell = event.target instanceof Element ? event.target.closest('td') : null;
+  if (down === undefined || right === undefined || body === null || cell === null) {
+    return false;
+  }
+  const rows = [...body.querySelectorAll('tr')];
+  const row = rows.findIndex((one) => one.contains(cell));
+  const column = cell.cellIndex;
+  let [r, c] = [row + down, column + right];
+  while (r >= 0 && r < rows.length && c >= 0 && c < 5) {
+    const next = rows[r]?.cells[c]?.querySelector<HTMLElement>(STOPS);
+    if (next !== null && next !== undefined) {
+      next.focus();
+      return true;
+    }
+    r += down;
+    c += right;
+  }
+  return true;
 }

@@ -2,8 +2,10 @@ import { type FormEvent, useState } from 'react';
 import { Form, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import { Button } from '../ui/Button';
+import { useLaying } from '../view/laying/store';
 import { useWorkbench } from '../workbench/store';
 import { freshId, useJob } from '../workbench/useJob';
+import { usePreferredStock } from '../workbench/usePreferredStock';
 import { freePorts, newRun } from './newItems';
 
 /** Asks from which port to which port, and of what stock, a new run is laid. */
@@ -21,7 +23,8 @@ function NewRunForm({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate();
   const ports = freePorts(state.places, items('fittings'), items('runs'));
   const [name, setName] = useState('New run');
-  const [stock, setStock] = useState(items('stock')[0]?.id ?? '');
+  const [stock, setStock] = usePreferredStock();
+  const begin = useLaying((store) => store.begin);
   const [from, setFrom] = useState(ports[0]?.name ?? '');
   const [to, setTo] = useState(ports[1]?.name ?? '');
   const [refused, setRefused] = useState<string | null>(null);
@@ -36,6 +39,15 @@ function NewRunForm({ onClose }: { onClose: () => void }) {
       onClose();
     } catch (error) {
       setRefused(error instanceof Error ? error.message : 'This did not work.');
+    }
+  };
+
+  const byHand = () => {
+    const port = state.places.flatMap((place) => place.ports).find((one) => one.name === from);
+    if (port !== undefined) {
+      navigate(`/jobs/${state.id}/lay`);
+      begin({ port: port.name, at: port.at, axis: port.axis }, stock);
+      onClose();
     }
   };
 
@@ -97,6 +109,9 @@ function NewRunForm({ onClose }: { onClose: () => void }) {
       </Modal.Body>
       <Modal.Footer>
         <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={byHand} disabled={from === '' || stock === ''}>
+          Lay it leg by leg
+        </Button>
         <Button look="primary" type="submit" disabled={missing !== null}>
           Lay it
         </Button>

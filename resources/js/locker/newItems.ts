@@ -1,10 +1,11 @@
-import type { Fitting, Place, Run, Stock, Surrounding } from '../api/types';
+import type { Clamp, Fitting, Place, Run, Stock, Surrounding } from '../api/types';
 
 /** What a new item starts as; everything about it is changed in its card. */
-export const newFitting = (id: string, name: string): Fitting => ({
+export const newFitting = (id: string, name: string, before = 0): Fitting => ({
   id,
   name,
-  pose: { at: [0, 0, 0] },
+  // Beside those that are there, not inside the last one.
+  pose: { at: [500 * before, 0, 100] },
   body: { shape: 'box', size: [200, 200, 200] },
   ports: [{ id: 'out', name: 'Outlet', at: [0, 0, 100], axis: '+z' }],
 });
@@ -24,6 +25,15 @@ export const newCylinder = (id: string, name: string): Surrounding => ({
   pose: { at: [0, 0, 0] },
   diameter: 200,
   height: 400,
+});
+
+export const newClamp = (id: string, name: string): Clamp => ({
+  id,
+  name,
+  at: [0, 0, 0],
+  axis: '+x',
+  bore: 12,
+  width: 12,
 });
 
 export const newStock = (id: string, name: string): Stock => ({

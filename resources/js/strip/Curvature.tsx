@@ -1,16 +1,32 @@
-import type { SolvedRun } from '../api/types';
+import type { KeyboardEvent, PointerEvent } from 'react';
+import type { Run, SolvedRun } from '../api/types';
 import { show } from '../ui/format';
+import { useWorkbench } from '../workbench/store';
 import { pieces } from './layout';
+import type { useStripDrag } from './useStripDrag';
 
 const BASE = 104;
 const LIMIT_HEIGHT = 28;
 const HIGHEST = 40;
 
-/** How tight the run is along its length: one over the radius, against the stock's limit. */
-export function Curvature({ solved, x, limit }: { solved: SolvedRun; x: (along: number) => number; limit: number }) {
+interface Props {
+  run: Run;
+  solved: SolvedRun;
+  x: (along: number) => number;
+  /** Between which the graph is seen, pixels. */
+  x0: number;
+  x1: number;
+  limit: number;
+  drag: ReturnType<typeof useStripDrag>;
+}
+
+/** How tight the run is along its length: one over the radius, against the stock's limit. A bend's top is dragged. */
+export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
+  const pick = useWorkbench((store) => store.pick);
   const tightest = limit > 0 ? limit : (solved.min_radius ?? 1);
   const height = (radius: number) => Math.min(HIGHEST, (LIMIT_HEIGHT * tightest) / Math.max(radius, 1e-9));
   const line = BASE - LIMIT_HEIGHT;
+
   return (
     <g>
       <defs>
@@ -19,38 +35,82 @@ export function Curvature({ solved, x, limit }: { solved: SolvedRun; x: (along: 
           <line x1="0" x2="0" y1="0" y2="5" stroke="#bc2f26" strokeWidth="2.4" />
         </pattern>
       </defs>
-      <text x={x(0) - 20} y={BASE - 2} transform={`rotate(-90 ${x(0) - 20} ${BASE - 2})`} className="bend-title">
+      <text x={x0 - 20} y={BASE - 2} transform={`rotate(-90 ${x0 - 20} ${BASE - 2})`} className="bend-title">
         bend
       </text>
-      {pieces(solved).map((piece) => {
-        if (!('bend' in piece.part)) {
-          return null;
-        }
-        const radius = solved.bends[piece.part.bend]?.radius ?? 0;
-        const top = height(radius);
-        const width = Math.max(x(piece.to) - x(piece.from), 1);
-        const beyond = limit > 0 && radius < limit - 1e-7 ? top - LIMIT_HEIGHT : 0;
-        return (
-          <g key={piece.part.bend}>
-            <rect className="curvature" x={x(piece.from)} y={BASE - top} width={width} height={top} />
-            {beyond > 0 && (
-              <rect
-                x={x(piece.from)}
-                y={BASE - top}
-                width={width}
-                height={beyond}
-                fill="url(#beyond)"
-                stroke="var(--bad)"
-              />
-            )}
-          </g>
-        );
-      })}
-      <line className="axis" x1={x(0)} x2={x(solved.length)} y1={BASE} y2={BASE} />
+      <g clipPath="url(#strip-window)">
+        {pieces(solved).map((piece) => {
+          if (!('bend' in piece.part)) {
+            return null;
+          }
+          const index = piece.part.bend;
+          const radius = solved.bends[index]?.radius ?? 0;
+          const vertex = solved.legs.find((leg) => leg.bend === index)?.vertex;
+          const top = height(radius);
+          const width = Math.max(x(piece.to) - x(piece.from), 1);
+          const beyond = limit > 0 && radius < limit - 1e-7 ? top - LIMIT_HEIGHT : 0;
+          const change = (amount: number) => ({
+            do: 'set-corner' as const,
+            vertex: vertex ?? null,
+            corner: { radius: amount },
+          });
+          const onGrab = (event: PointerEvent) => {
+            pick('runs', run.id, { bend: index });
+            drag.grab(event, {
+              // The top follows the hand: half as high is twice the radius.
+              amountAt: (now) =>
+                (LIMIT_HEIGHT * tightest) / Math.min(HIGHEST, Math.max(2, top - (now.clientY - event.clientY))),
+              change,
+              word: 'R',
+            });
+          };
+          const onKey = (event: KeyboardEvent) => {
+            if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+              event.preventDefault();
+              event.stopPropagation();
+              drag.nudge(radius + (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1), change);
+            }
+          };
+          return (
+            <g key={index}>
+              <rect className="curvature" x={x(piece.from)} y={BASE - top} width={width} height={top} />
+              {beyond > 0 && (
+                <rect
+                  x={x(piece.from)}
+                  y={BASE - top}
+                  width={width}
+                  height={beyond}
+                  fill="url(#beyond)"
+                  stroke="var(--bad)"
+                />
+              )}
+              {vertex !== undefined && (
+                <rect
+                  className="radius-grip"
+                  role="slider"
+                  tabIndex={0}
+                  aria-label={`Radius of bend ${index + 1}`}
+                  aria-valuenow={Math.round(radius * 10) / 10}
+                  aria-valuetext={`R ${show(radius)}`}
+                  x={x(piece.from)}
+                  y={BASE - top - 4}
+                  width={width}
+                  height={9}
+                  onPointerDown={onGrab}
+                  onKeyDown={onKey}
+                >
+                  <title>{`Bend ${index + 1}, R ${show(radius)}: drag its radius`}</title>
+                </rect>
+              )}
+            </g>
+          );
+        })}
+      </g>
+      <line className="axis" x1={x0} x2={x1} y1={BASE} y2={BASE} />
       {limit > 0 && (
         <>
-          <line className="limit" x1={x(0)} x2={x(solved.length)} y1={line} y2={line} />
-          <text className="bad-text" x={x(solved.length) + 6} y={line + 4}>
+          <line className="limit" x1={x0} x2={x1} y1={line} y2={line} />
+          <text className="bad-text" x={x1 + 6} y={line + 4}>
             limit R{show(limit)}
           </text>
         </>

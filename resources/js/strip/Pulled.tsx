@@ -50,7 +50,8 @@ function bendLabel(solved: SolvedRun, index: number, width: number): string {
 }
 
 function OnePiece({ run, solved, piece, x, label }: Props & { piece: Piece; label: string }) {
-  const { picked, pick } = useWorkbench();
+  const { picked, pick, pointed, point } = useWorkbench();
+  const isPointed = pointed?.run === run.id && isSamePart(pointed.part, piece.part);
   const isPicked = picked?.list === 'runs' && picked.id === run.id && isSamePart(picked.part, piece.part);
   const [left, right] = [x(piece.from), x(piece.to)];
   const width = Math.max(right - left, 0.5);
@@ -62,12 +63,14 @@ function OnePiece({ run, solved, piece, x, label }: Props & { piece: Piece; labe
       : `Straight of leg ${piece.part.leg}, ${length} mm`;
   return (
     <g
-      className={`piece${isPicked ? ' picked' : ''}`}
+      className={`piece${isPicked ? ' picked' : ''}${isPointed ? ' pointed' : ''}`}
       role="button"
       tabIndex={0}
       aria-label={name}
       aria-pressed={isPicked}
       onClick={choose}
+      onPointerEnter={() => point({ run: run.id, part: piece.part })}
+      onPointerLeave={() => point(null)}
       onKeyDown={(event) => {
         if (event.key === 'Enter' || event.key === ' ') {
           event.preventDefault();

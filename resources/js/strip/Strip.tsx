@@ -1,49 +1,87 @@
-import { ChevronDown, ChevronUp } from 'lucide-react';
+import { ChevronDown, ChevronUp, Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { Run, SolvedRun } from '../api/types';
 import { show } from '../ui/format';
 import { IconButton } from '../ui/IconButton';
+import { usePreferences } from '../workbench/preferences';
 import { useWorkbench } from '../workbench/store';
 import { useJob } from '../workbench/useJob';
 import { Curvature } from './Curvature';
 import { Gauge } from './Gauge';
 import { Pulled } from './Pulled';
-
-const MARGIN = 34;
-const RIGHT = 86;
+import { useStripDrag } from './useStripDrag';
+import { MARGIN, RIGHT, useZoom } from './useZoom';
 
 /** The picked run pulled out straight: its pieces to scale, how tight it is, how long it is. */
 export function Strip() {
   const { item, solution } = useJob();
   const picked = useWorkbench((store) => store.picked);
-  const [folded, setFolded] = useState(false);
+  const { stripFolded: folded, foldStrip: fold } = usePreferences();
   const run = picked?.list === 'runs' ? item('runs', picked.id) : undefined;
   const solved = run === undefined ? undefined : solution(run.id);
   return (
     <section className="strip" aria-label="Laid straight">
-      <div className="strip-head">
-        <span className="caption">Laid straight</span>
-        <span className="facts">
-          {run === undefined || solved === undefined
-            ? 'Pick a run to see it pulled out straight.'
-            : `${run.name ?? run.id} · ${item('stock', run.stock)?.name ?? run.stock} · centre line ${show(solved.length)} mm`}
-        </span>
-        <span className="spacer" />
-        <IconButton
-          icon={folded ? ChevronUp : ChevronDown}
-          name={folded ? 'Unfold the strip' : 'Fold the strip away'}
-          onClick={() => setFolded(!folded)}
+      {run === undefined || solved === undefined || folded ? (
+        <Head
+          facts={
+            run === undefined || solved === undefined
+              ? 'Pick a run to see it pulled out straight.'
+              : factsOf(run, solved)
+          }
+          folded={folded}
+          onFold={fold}
         />
-      </div>
-      {!folded && run !== undefined && solved !== undefined && <Drawn run={run} solved={solved} />}
+      ) : (
+        <Drawn key={run.id} run={run} solved={solved} onFold={fold} />
+      )}
     </section>
   );
 }
 
-function Drawn({ run, solved }: { run: Run; solved: SolvedRun }) {
+const factsOf = (run: Run, solved: SolvedRun) => `${run.name ?? run.id} · centre line ${show(solved.length)} mm`;
+
+interface HeadProps {
+  facts: string;
+  folded: boolean;
+  onFold: () => void;
+  zoom?: ReturnType<typeof useZoom>;
+}
+
+function Head({ facts, folded, onFold, zoom }: HeadProps) {
+  return (
+    <div className="strip-head">
+      <span className="caption">Laid straight</span>
+      <span className="facts" role="status">
+        {facts}
+      </span>
+      <span className="spacer" />
+      {zoom !== undefined && (
+        <>
+          <IconButton
+            icon={ZoomOut}
+            name="Zoom out along the run"
+            disabled={zoom.zoom <= 1}
+            onClick={() => zoom.by(1 / 1.6)}
+          />
+          <IconButton icon={ZoomIn} name="Zoom in along the run" onClick={() => zoom.by(1.6)} />
+          <IconButton icon={Maximize2} name="The whole run" disabled={zoom.zoom <= 1} onClick={() => zoom.by(0)} />
+        </>
+      )}
+      <IconButton
+        icon={folded ? ChevronUp : ChevronDown}
+        name={folded ? 'Unfold the strip' : 'Fold the strip away'}
+        onClick={onFold}
+      />
+    </div>
+  );
+}
+
+function Drawn({ run, solved, onFold }: { run: Run; solved: SolvedRun; onFold: () => void }) {
   const { item } = useJob();
   const holder = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(0);
+  const zoom = useZoom(holder, width, solved.length);
+  const drag = useStripDrag(run.id);
   useEffect(() => {
     const element = holder.current;
     if (element === null) {
@@ -55,19 +93,44 @@ function Drawn({ run, solved }: { run: Run; solved: SolvedRun }) {
   }, []);
 
   const stock = item('stock', run.stock);
-  const scale = Math.max(0, width - MARGIN - RIGHT) / Math.max(solved.length, 1e-9);
-  const x = (along: number) => MARGIN + along * scale;
   const limit = Number(stock?.bend.min_radius) || 0;
+  const x0 = MARGIN;
+  const x1 = width - RIGHT;
 
   return (
-    <div ref={holder}>
-      {width > 0 && (
-        <svg width={width} height={148} role="group" aria-label={`${run.name ?? run.id}, laid straight`}>
-          <Pulled run={run} solved={solved} x={x} />
-          <Curvature solved={solved} x={x} limit={limit} />
-          <Gauge run={run} solved={solved} x0={MARGIN} x1={width - RIGHT} />
-        </svg>
-      )}
-    </div>
+    <>
+      <Head
+        facts={
+          drag.said ?? `${run.name ?? run.id} · ${stock?.name ?? run.stock} · centre line ${show(solved.length)} mm`
+        }
+        folded={false}
+        onFold={onFold}
+        zoom={zoom}
+      />
+      <div ref={holder} onPointerDown={zoom.onPan}>
+        {width > 0 && (
+          <svg width={width} height={148} role="group" aria-label={`${run.name ?? run.id}, laid straight`}>
+            <defs>
+              <clipPath id="strip-window">
+                <rect x={x0 - 8} y={0} width={x1 - x0 + 16} height={148} />
+              </clipPath>
+            </defs>
+            <g clipPath="url(#strip-window)">
+              <Pulled run={run} solved={solved} x={zoom.x} />
+            </g>
+            <Curvature
+              run={run}
+              solved={solved}
+              x={zoom.x}
+              x0={x0}
+              x1={Math.min(x1, zoom.x(solved.length))}
+              limit={limit}
+              drag={drag}
+            />
+            <Gauge run={run} solved={solved} x0={x0} x1={x1} drag={drag} />
+          </svg>
+        )}
+      </div>
+    </>
   );
 }

@@ -1,31 +1,45 @@
 import { type KeyboardEvent, useEffect, useId, useRef, useState } from 'react';
 import { Form } from 'react-bootstrap';
+import { NameChoice, namesFor } from './NameChoice';
 
 export interface FieldProps {
   /** Read out by screen readers; what is seen beside the field is up to its row. */
   label: string;
   /** What stands there now. */
   text: string;
+  /** What is shown instead while it is edited: as it was typed. */
+  editText?: string;
   /** Takes what was typed; rejects with the reason when it cannot be taken. */
   onEnter: (typed: string) => Promise<void>;
-  /** For arrow keys: what the text becomes one step up or down, or null. */
+  /** For arrow keys and the wheel: what the text becomes one step up or down, or null. */
   step?: (typed: string, by: number) => string | null;
+  /** Named values on offer, with what they come to. */
+  names?: Readonly<Record<string, number>>;
   unit?: string;
   kind?: 'number' | 'text';
   placeholder?: string;
   disabled?: boolean;
+  /** In a table: until it is being edited, keys are the table's. */
+  inTable?: boolean;
 }
+
+const reason = (error: unknown) => (error instanceof Error ? error.message : 'This cannot be taken.');
 
 /**
  * A field that is applied by Enter or by leaving it, and put back by Escape. What cannot be taken stays
  * as it was typed, with the reason beneath; what stood there before stays in force.
  */
-export function Field({ label, text, onEnter, step, unit, kind = 'number', placeholder, disabled }: FieldProps) {
+export function Field(props: FieldProps) {
+  const { label, text, editText = text, onEnter, step, names, unit, kind = 'number', inTable = false } = props;
   const [typed, setTyped] = useState(text);
   const [refused, setRefused] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
-  const id = useId();
+  const [editing, setEditing] = useState(false);
+  const [choice, setChoice] = useState(0);
+  const busy = useRef(false);
+  const input = useRef<HTMLInputElement>(null);
   const standing = useRef(text);
+  const id = useId();
+  const offered = editing && names !== undefined ? namesFor(typed, names) : [];
 
   useEffect(() => {
     if (standing.current !== text) {
@@ -36,62 +50,130 @@ export function Field({ label, text, onEnter, step, unit, kind = 'number', place
   }, [text]);
 
   const enter = async (value: string) => {
-    if (value === text || busy) {
-      if (value === text) {
-        setRefused(null);
-      }
+    if (busy.current) {
       return;
     }
-    setBusy(true);
+    if (value === text || value === editText) {
+      setTyped(text);
+      setRefused(null);
+      return;
+    }
+    busy.current = true;
     try {
       await onEnter(value);
       setRefused(null);
       // The server may say it in another way (12 mm becomes 12); show what stands now.
       setTyped((now) => (now === value ? standing.current : now));
     } catch (error) {
-      setRefused(error instanceof Error ? error.message : 'This cannot be taken.');
+      setRefused(reason(error));
     } finally {
-      setBusy(false);
+      busy.current = false;
     }
   };
+  const take = (name: string) => {
+    const next = typed.replace(/[A-Za-z_]\w*$/, '') + name;
+    setTyped(next.startsWith('=') ? next : `=${next}`);
+    setChoice(0);
+  };
+  const stepBy = (amount: number): boolean => {
+    const next = step?.(typed, amount) ?? null;
+    if (next !== null) {
+      setTyped(next);
+      void enter(next);
+    }
+    return next !== null;
+  };
+  const amountOf = (event: { shiftKey: boolean; altKey: boolean }) => (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
+
+  useEffect(() => {
+    const element = input.current;
+    const onWheel = (event: WheelEvent) => {
+      if (document.activeElement === element && event.deltaY !== 0) {
+        event.preventDefault();
+        stepBy((event.deltaY < 0 ? 1 : -1) * amountOf(event));
+      }
+    };
+    element?.addEventListener('wheel', onWheel, { passive: false });
+    return () => element?.removeEventListener('wheel', onWheel);
+  });
 
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (event.key === 'Enter') {
+    const up = event.key === 'ArrowUp';
+    const vertical = up || event.key === 'ArrowDown';
+    if (offered.length > 0 && (vertical || event.key === 'Tab')) {
       event.preventDefault();
+      event.stopPropagation();
+      const name = offered[choice];
+      if (event.key === 'Tab' && name !== undefined) {
+        take(name);
+      } else {
+        setChoice((choice + (up ? offered.length - 1 : 1)) % offered.length);
+      }
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      if (inTable && !editing) {
+        event.stopPropagation();
+        setTyped(editText);
+        setEditing(true);
+        requestAnimationFrame(() => input.current?.select());
+        return;
+      }
+      setEditing(false);
       void enter(typed);
-    } else if (event.key === 'Escape') {
+    } else if (event.key === 'Escape' && (editing || refused !== null || typed !== text)) {
       event.stopPropagation();
       setTyped(text);
       setRefused(null);
-    } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && step !== undefined) {
-      const amount = (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
-      const next = step(typed, amount);
-      if (next !== null) {
-        event.preventDefault();
-        setTyped(next);
-        void enter(next);
-      }
+      setEditing(false);
+    } else if (inTable && event.key === 'F2') {
+      setEditing(true);
+    } else if (vertical && (!inTable || editing) && stepBy((up ? 1 : -1) * amountOf(event))) {
+      event.preventDefault();
+      event.stopPropagation();
+    } else if (inTable && editing) {
+      event.stopPropagation();
     }
   };
 
   return (
     <div className={`field ${kind}${unit === undefined ? '' : unit === '°' ? ' with-degree' : ' with-unit'}`}>
       <Form.Control
+        ref={input}
         size="sm"
         aria-label={label}
         aria-invalid={refused !== null}
         aria-describedby={refused === null ? undefined : id}
         isInvalid={refused !== null}
         value={typed}
-        placeholder={placeholder}
-        disabled={disabled}
+        placeholder={props.placeholder}
+        disabled={props.disabled}
+        data-editing={editing || undefined}
         spellCheck={false}
         autoComplete="off"
-        onChange={(event) => setTyped(event.target.value)}
-        onBlur={() => void enter(typed)}
+        onFocus={() => {
+          if (!inTable) {
+            setEditing(true);
+          }
+          if (refused === null && typed === text) {
+            setTyped(editText);
+            requestAnimationFrame(() => document.activeElement === input.current && input.current?.select());
+          }
+        }}
+        onDoubleClick={() => setEditing(true)}
+        onChange={(event) => {
+          setEditing(true);
+          setTyped(event.target.value);
+        }}
+        onBlur={() => {
+          setEditing(false);
+          void enter(typed);
+        }}
         onKeyDown={onKeyDown}
       />
       {unit !== undefined && <span className="unit">{unit}</span>}
+      {offered.length > 0 && names !== undefined && (
+        <NameChoice offered={offered} names={names} chosen={choice % offered.length} onTake={take} />
+      )}
       {refused !== null && (
         <div className="refused" id={id} role="alert">
           {refused}

@@ -27,7 +27,7 @@ export function EndPlates({ run, solved, od, bore, colour }: Props) {
           ) : (
             <ringGeometry args={[bore / 2, od / 2, 32]} />
           )}
-          <meshStandardMaterial color={colour} roughness={0.6} />
+          <meshLambertMaterial color={colour} />
         </mesh>
       </group>
     );
@@ -56,7 +56,7 @@ function FlangeMesh({ flange, bore, colour }: { flange: Flange; bore: number; co
   return (
     <mesh position={[0, 0, -thickness]} raycast={() => null}>
       <extrudeGeometry args={[shape, { depth: thickness, bevelEnabled: false, curveSegments: 24 }]} />
-      <meshStandardMaterial color={colour} roughness={0.5} metalness={0.2} />
+      <meshLambertMaterial color={colour} />
     </mesh>
   );
 }

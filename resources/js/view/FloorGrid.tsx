@@ -1,26 +1,40 @@
 import { useMemo } from 'react';
 import { type Box3, BufferGeometry, Float32BufferAttribute } from 'three';
+import { useCamera } from './camera';
 
-export const GRID_STEP = 100;
+/** More lines than these each way are not drawn: then the grid covers less. */
+const MOST_LINES = 160;
 
-/** A grid on the floor, a line every 100 mm, under everything there is. */
+/** A grid on the floor as fine as can be told apart, every fifth line stronger, under everything there is. */
 export function FloorGrid({ box }: { box: Box3 }) {
-  const geometry = useMemo(() => {
-    const down = (value: number) => Math.floor(value / GRID_STEP - 2) * GRID_STEP;
-    const up = (value: number) => Math.ceil(value / GRID_STEP + 2) * GRID_STEP;
-    const [x0, x1, y0, y1] = [down(box.min.x), up(box.max.x), down(box.min.y), up(box.max.y)];
-    const points: number[] = [];
-    for (let x = x0; x <= x1; x += GRID_STEP) {
-      points.push(x, y0, 0, x, y1, 0);
+  const step = useCamera((store) => store.gridStep);
+  const [fine, strong] = useMemo(() => {
+    const spans = (['x', 'y'] as const).map((axis) => {
+      const middle = (box.min[axis] + box.max[axis]) / 2;
+      const half = Math.min((box.max[axis] - box.min[axis]) / 2 + 2 * step, (MOST_LINES / 2) * step);
+      return [Math.floor((middle - half) / step), Math.ceil((middle + half) / step)] as const;
+    });
+    const [[x0, x1], [y0, y1]] = spans as [readonly [number, number], readonly [number, number]];
+    const points: [number[], number[]] = [[], []];
+    for (let x = x0; x <= x1; x++) {
+      points[x % 5 === 0 ? 1 : 0].push(x * step, y0 * step, 0, x * step, y1 * step, 0);
     }
-    for (let y = y0; y <= y1; y += GRID_STEP) {
-      points.push(x0, y, 0, x1, y, 0);
+    for (let y = y0; y <= y1; y++) {
+      points[y % 5 === 0 ? 1 : 0].push(x0 * step, y * step, 0, x1 * step, y * step, 0);
     }
-    return new BufferGeometry().setAttribute('position', new Float32BufferAttribute(points, 3));
-  }, [box]);
+    return points.map((list) => new BufferGeometry().setAttribute('position', new Float32BufferAttribute(list, 3))) as [
+      BufferGeometry,
+      BufferGeometry,
+    ];
+  }, [box, step]);
   return (
-    <lineSegments geometry={geometry} raycast={() => null}>
-      <lineBasicMaterial color="#cfc8b6" transparent opacity={0.6} />
-    </lineSegments>
+    <>
+      <lineSegments geometry={fine} raycast={() => null}>
+        <lineBasicMaterial color="#cfc8b6" transparent opacity={0.45} />
+      </lineSegments>
+      <lineSegments geometry={strong} raycast={() => null}>
+        <lineBasicMaterial color="#b9b09a" transparent opacity={0.7} />
+      </lineSegments>
+    </>
   );
 }

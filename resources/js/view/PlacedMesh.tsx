@@ -1,10 +1,11 @@
-import { Edges } from '@react-three/drei';
 import type { ThreeEvent } from '@react-three/fiber';
 import { useMemo } from 'react';
 import { MathUtils, Quaternion, Vector3 } from 'three';
 import type { Place } from '../api/types';
 import { type Stage, useWorkbench } from '../workbench/store';
+import { BodyEdges } from './BodyEdges';
 import { useHover } from './hover';
+import { useLaying } from './laying/store';
 import { PortMark } from './PortMark';
 
 const LOOKS = {
@@ -15,9 +16,10 @@ const LOOKS = {
 
 /** A fitting, a clamp or something of the surroundings: a simple body where it stands, with its ports. */
 export function PlacedMesh({ place, name, stage }: { place: Place; name: string; stage: Stage }) {
-  const { picked, pick } = useWorkbench();
+  const { picked, pick, seeThrough } = useWorkbench();
+  const laying = useLaying((store) => store.start !== null || store.choosing);
   const setHover = useHover((store) => store.setHover);
-  const look = LOOKS[place.list];
+  const look = place.list === 'surroundings' && !seeThrough ? { ...LOOKS.surroundings, opacity: 1 } : LOOKS[place.list];
   const isPicked = picked?.list === place.list && picked.id === place.id;
   const turn = useMemo(
     () =>
@@ -28,26 +30,30 @@ export function PlacedMesh({ place, name, stage }: { place: Place; name: string;
     [place.pose],
   );
   const onClick = (event: ThreeEvent<MouseEvent>) => {
-    if (event.delta <= 4) {
+    if (event.delta <= 4 && !laying) {
       event.stopPropagation();
       pick(place.list, place.id);
     }
   };
   const onMove = (event: ThreeEvent<PointerEvent>) => {
     event.stopPropagation();
-    setHover({ title: name, text: '', x: event.nativeEvent.offsetX, y: event.nativeEvent.offsetY });
+    if (laying) {
+      return;
+    }
+    setHover({ title: name, rows: [], x: event.nativeEvent.offsetX, y: event.nativeEvent.offsetY });
   };
   // What is seen through does not stand in the way of picking what is behind it.
-  const solid = place.list !== 'surroundings' || stage === 'place';
+  const solid = place.list !== 'surroundings' || stage === 'place' || !seeThrough;
 
   return (
     <>
       {place.body !== null && (
         <group position={place.pose.at} quaternion={turn}>
           <mesh
+            userData={{ place: `${place.list}/${place.id}`, name }}
             position={place.body.at}
             rotation={place.body.shape === 'cylinder' ? [Math.PI / 2, 0, 0] : [0, 0, 0]}
-            {...(solid
+            {...(solid || laying
               ? { onClick, onPointerMove: onMove, onPointerOut: () => setHover(null) }
               : { raycast: () => null })}
           >
@@ -56,21 +62,20 @@ export function PlacedMesh({ place, name, stage }: { place: Place; name: string;
             ) : (
               <cylinderGeometry args={[place.body.size[0] / 2, place.body.size[0] / 2, place.body.size[2], 40]} />
             )}
-            <meshStandardMaterial
+            <meshLambertMaterial
               color={isPicked ? '#e3c48d' : look.colour}
-              roughness={0.9}
               transparent={look.opacity < 1}
               opacity={look.opacity}
               depthWrite={look.opacity === 1}
               polygonOffset
               polygonOffsetFactor={1}
             />
-            <Edges threshold={25} color={isPicked ? '#a8741a' : look.edge} raycast={() => null} />
+            <BodyEdges body={place.body} colour={isPicked ? '#a8741a' : look.edge} />
           </mesh>
         </group>
       )}
       {place.ports.map((port) => (
-        <PortMark key={port.name} port={port} fitting={name} large={stage === 'place' || isPicked} />
+        <PortMark key={port.name} port={port} fitting={name} large={stage === 'place' || isPicked || laying} />
       ))}
     </>
   );

@@ -27,7 +27,7 @@ export function PortMark({ port, fitting, large }: { port: PlacedPort; fitting: 
           event.stopPropagation();
           setHover({
             title: `${own?.name ?? port.id}${size}`,
-            text: `port of ${fitting}`,
+            rows: [['port of', fitting]],
             x: event.nativeEvent.offsetX,
             y: event.nativeEvent.offsetY,
           });

@@ -1,6 +1,5 @@
 import { show } from '../ui/format';
 import { useCamera, VIEWS, type ViewName } from './camera';
-import { GRID_STEP } from './FloorGrid';
 
 const PETALS: readonly { view: ViewName; turn: number; label: string }[] = [
   { view: 'back', turn: 0, label: '+Y' },
@@ -11,7 +10,7 @@ const PETALS: readonly { view: ViewName; turn: number; label: string }[] = [
 
 /** The rose: a petal for each side, the ring for above, the heart for the slanting view. */
 export function Rose() {
-  const { view, look } = useCamera();
+  const { view, look, gridStep } = useCamera();
   const petal = (name: ViewName, label: string) => ({
     role: 'button',
     tabIndex: 0,
@@ -28,36 +27,38 @@ export function Rose() {
   });
   return (
     <div className="rose">
-      <svg viewBox="-50 -50 100 100" role="group" aria-label="Standard views">
-        <circle r="47" fill="#fffdf7" stroke="#dcd2bc" />
+      <svg viewBox="-60 -60 120 120" role="group" aria-label="Standard views">
+        <circle r="46" fill="#fffdf7" stroke="#dcd2bc" />
         <circle
           {...petal('top', 'View from above')}
-          r="40"
+          r="44"
           fill="none"
           strokeWidth="0"
-          style={{ fill: view === 'top' ? '#dfe8e8' : '#fffdf7' }}
+          style={{ fill: view === 'top' ? '#cfdedf' : '#fffdf7' }}
         />
         {PETALS.map(({ view: name, turn, label }) => (
           <g key={name} transform={`rotate(${turn})`}>
-            <path {...petal(name, `View from ${label}`)} d="M0 -36 L9 -12 L0 -8 L-9 -12 Z" />
+            <path {...petal(name, `View from ${label}`)} d="M0 -42 L9 -12 L0 -8 L-9 -12 Z" />
             <text
-              y="-39"
-              transform={`rotate(${-turn} 0 -42)`}
+              y="-49"
+              dominantBaseline="central"
+              transform={`rotate(${-turn} 0 -52)`}
               textAnchor="middle"
-              fontSize="8"
+              fontSize="10"
               fill="#33474e"
               className="mono"
+              pointerEvents="none"
             >
               {label}
             </text>
           </g>
         ))}
-        <circle {...petal('iso', 'Slanting view')} r="7" />
+        <circle {...petal('iso', 'Slanting view')} r="7.5" />
       </svg>
       <div className="where">
         {view === null ? 'turned by hand' : VIEWS[view].name}
         <br />
-        floor grid {show(GRID_STEP)} mm
+        floor grid {show(gridStep)} mm
       </div>
     </div>
   );

@@ -7,6 +7,7 @@ import { useJob } from '../workbench/useJob';
 import { EndPlates } from './EndPlates';
 import { Halo } from './Halo';
 import { useHover } from './hover';
+import { useLaying } from './laying/store';
 import { pieceAt, tubeGeometry } from './tube';
 
 const METALS = ['#8fb2be', '#9db3bb', '#c08a5c', '#a3adb0', '#c79a72', '#b5b09a'];
@@ -14,7 +15,8 @@ const METALS = ['#8fb2be', '#9db3bb', '#c08a5c', '#a3adb0', '#c79a72', '#b5b09a'
 /** A run at its true thickness, hollow where it is; picked and hovered piece by piece. */
 export function RunMesh({ run, solved }: { run: Run; solved: SolvedRun }) {
   const { item, items } = useJob();
-  const { picked, pick } = useWorkbench();
+  const { picked, pick, pointed, point } = useWorkbench();
+  const laying = useLaying((store) => store.start !== null || store.choosing);
   const setHover = useHover((store) => store.setHover);
   const stock = item('stock', run.stock);
   const od = Number(stock?.section.od) || 10;
@@ -22,6 +24,7 @@ export function RunMesh({ run, solved }: { run: Run; solved: SolvedRun }) {
   const bore = Math.max(0, od - 2 * wall);
   const isPicked = picked?.list === 'runs' && picked.id === run.id;
   const part = isPicked ? picked.part : null;
+  const hovered = pointed?.run === run.id ? pointed.part : null;
   const metal =
     METALS[
       Math.max(
@@ -32,22 +35,39 @@ export function RunMesh({ run, solved }: { run: Run; solved: SolvedRun }) {
 
   const tube = useMemo(
     () =>
-      tubeGeometry(solved, od, bore, { base: metal, broken: '#bc2f26', picked: '#d99a2b', bore: '#4c5b60' }, (piece) =>
-        isSamePart(piece.part, part),
+      tubeGeometry(
+        solved,
+        od,
+        bore,
+        { base: metal, broken: '#bc2f26', picked: '#d99a2b', bore: '#4c5b60' },
+        (piece) => isSamePart(piece.part, part) || isSamePart(piece.part, hovered),
       ),
-    [solved, od, bore, metal, part],
+    [solved, od, bore, metal, part, hovered],
   );
   useEffect(() => () => tube.geometry.dispose(), [tube]);
 
   const name = run.name ?? run.id;
   const onMove = (event: ThreeEvent<PointerEvent>) => {
     event.stopPropagation();
+    if (laying) {
+      return;
+    }
     const piece = pieceAt(tube, event.faceIndex ?? 0);
     const where = piece === null ? '' : 'bend' in piece.part ? `bend ${piece.part.bend + 1}` : `leg ${piece.part.leg}`;
-    setHover({ title: name, text: where, x: event.nativeEvent.offsetX, y: event.nativeEvent.offsetY });
+    point({ run: run.id, part: piece?.part ?? null });
+    setHover({
+      title: name,
+      rows: where === '' ? [] : [[where, item('stock', run.stock)?.name ?? run.stock]],
+      x: event.nativeEvent.offsetX,
+      y: event.nativeEvent.offsetY,
+    });
+  };
+  const onOut = () => {
+    setHover(null);
+    point(null);
   };
   const onClick = (event: ThreeEvent<MouseEvent>) => {
-    if (event.delta > 4) {
+    if (event.delta > 4 || laying) {
       return;
     }
     event.stopPropagation();
@@ -56,8 +76,8 @@ export function RunMesh({ run, solved }: { run: Run; solved: SolvedRun }) {
 
   return (
     <group>
-      <mesh geometry={tube.geometry} onClick={onClick} onPointerMove={onMove} onPointerOut={() => setHover(null)}>
-        <meshStandardMaterial vertexColors side={DoubleSide} roughness={0.55} metalness={0.15} />
+      <mesh geometry={tube.geometry} onClick={onClick} onPointerMove={onMove} onPointerOut={onOut}>
+        <meshLambertMaterial vertexColors side={DoubleSide} />
       </mesh>
       {isPicked && <Halo solved={solved} od={od} />}
       <EndPlates run={run} solved={solved} od={od} bore={bore} colour={metal} />

@@ -1,25 +1,41 @@
 import { Canvas } from '@react-three/fiber';
-import { Focus, Maximize } from 'lucide-react';
 import { useMemo, useRef } from 'react';
-import { IconButton } from '../ui/IconButton';
 import { type Stage, useWorkbench } from '../workbench/store';
 import { JobContext, useJob } from '../workbench/useJob';
 import { CameraRig } from './CameraRig';
-import { CornerHandles } from './CornerHandles';
-import { boundsOf, useCamera } from './camera';
+import { boundsOf } from './camera';
 import { FloorGrid } from './FloorGrid';
+import { HoverTag } from './HoverTag';
 import { useHover } from './hover';
+import { LayingBar } from './laying/LayingBar';
+import { LayingScene } from './laying/LayingScene';
+import { LayingTag } from './laying/LayingTag';
+import { useLaying } from './laying/store';
+import { PinBoard } from './Pinned';
 import { PlacedMesh } from './PlacedMesh';
+import { PlaceHandles } from './PlaceHandles';
 import { Rose } from './Rose';
+import { RunHandles } from './RunHandles';
 import { RunMesh } from './RunMesh';
+import { useShown } from './shown';
+import { useViewKeys } from './useViewKeys';
+import { ViewTools } from './ViewTools';
 
 /** The 3D scene. Draws when something changes, and only then. */
 export function View({ stage }: { stage: Stage }) {
   const access = useJob();
-  const zoomTo = useCamera((store) => store.zoomTo);
   const holder = useRef<HTMLElement>(null);
+  const laying = useLaying((store) => store.start !== null);
+  const onKeyDown = useViewKeys();
   return (
-    <section className="view" aria-label="View" ref={holder}>
+    <section
+      className={`view${laying ? ' laying' : ''}`}
+      aria-label="View"
+      ref={holder}
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: keys turn, pan and zoom it
+      tabIndex={0}
+      onKeyDown={onKeyDown}
+    >
       <Canvas
         orthographic
         flat
@@ -28,30 +44,33 @@ export function View({ stage }: { stage: Stage }) {
         onPointerMissed={() => useHover.getState().setHover(null)}
       >
         <JobContext value={access}>
-          <Scene stage={stage} />
+          <PinBoard value={holder}>
+            <Scene stage={stage} />
+          </PinBoard>
         </JobContext>
       </Canvas>
       <HoverTag />
-      <div className="view-tools">
-        <IconButton icon={Maximize} name="Show everything" onClick={() => zoomTo('all')} />
-        <IconButton icon={Focus} name="Zoom to what is picked" onClick={() => zoomTo('picked')} />
-      </div>
+      <LayingTag />
+      <ViewTools stage={stage} />
+      {stage === 'lay' && <LayingBar />}
       <Rose />
     </section>
   );
 }
 
 function Scene({ stage }: { stage: Stage }) {
-  const { state, items, item, solution } = useJob();
-  const { hidden, picked } = useWorkbench();
+  const { state, items, item, solution, places } = useJob();
+  const picked = useWorkbench((store) => store.picked);
+  const laying = useLaying((store) => store.start !== null || store.choosing);
+  const isShown = useShown();
   const all = useMemo(() => boundsOf(state.places, state.solutions), [state.places, state.solutions]);
   const chosen = useMemo(() => {
     if (picked === null) {
       return null;
     }
-    const places = state.places.filter((place) => place.list === picked.list && place.id === picked.id);
+    const own = state.places.filter((place) => place.list === picked.list && place.id === picked.id);
     const runs = state.solutions.filter((run) => picked.list === 'runs' && run.id === picked.id);
-    return places.length + runs.length === 0 ? null : boundsOf(places, runs);
+    return own.length + runs.length === 0 ? null : boundsOf(own, runs);
   }, [picked, state.places, state.solutions]);
   return (
     <>
@@ -59,8 +78,8 @@ function Scene({ stage }: { stage: Stage }) {
       <directionalLight position={[2, -3, 5]} intensity={1.5} />
       <directionalLight position={[-3, 2, 1]} intensity={0.5} />
       <FloorGrid box={all} />
-      {state.places
-        .filter((place) => !hidden.has(`${place.list}/${place.id}`))
+      {places
+        .filter((place) => isShown(place.list, place.id))
         .map((place) => (
           <PlacedMesh
             key={`${place.list}/${place.id}`}
@@ -71,28 +90,18 @@ function Scene({ stage }: { stage: Stage }) {
         ))}
       {items('runs').map((run) => {
         const solved = solution(run.id);
-        return solved === undefined || hidden.has(`runs/${run.id}`) ? null : (
+        return solved === undefined || !isShown('runs', run.id) ? null : (
           <RunMesh key={run.id} run={run} solved={solved} />
         );
       })}
-      {stage === 'lay' && picked?.list === 'runs' && !hidden.has(`runs/${picked.id}`) && (
-        <CornerHandles run={picked.id} />
+      {stage === 'lay' && !laying && picked?.list === 'runs' && isShown('runs', picked.id) && (
+        <RunHandles run={picked.id} />
       )}
+      {stage === 'place' && picked !== null && picked.list !== 'runs' && picked.list !== 'stock' && (
+        <PlaceHandles list={picked.list} id={picked.id} />
+      )}
+      {stage === 'lay' && <LayingScene />}
       <CameraRig all={all} picked={chosen} />
     </>
-  );
-}
-
-function HoverTag() {
-  const hover = useHover((store) => store.hover);
-  if (hover === null) {
-    return null;
-  }
-  return (
-    <div className="hover-tag" style={{ left: hover.x, top: hover.y }}>
-      <div className="what">{hover.title}</div>
-      {hover.text !== '' && <div className="mono">{hover.text}</div>}
-      {hover.held !== undefined && <div className="held">{hover.held}</div>}
-    </div>
   );
 }

@@ -14,23 +14,50 @@ export const VIEWS = {
 
 export type ViewName = keyof typeof VIEWS;
 
+/** Fewest pixels between two lines of the floor grid. */
+const GRID_GAP = 11;
+
 interface CameraStore {
   /** A standard view, or null once it has been turned by hand. */
   view: ViewName | null;
-  /** Counts the requests to fit everything, or the picked run, into the view. */
+  /** Counts the requests to fit everything, or the picked item, into the view. */
   fit: { what: 'all' | 'picked'; count: number };
+  /** Millimetres between the lines of the floor grid, as fine as can be told apart. */
+  gridStep: number;
+  /** A nudge by keys, counted: degrees to turn, pixels to pan, factor to zoom. */
+  nudge: { turn: [number, number]; pan: [number, number]; zoom: number; count: number };
   look: (view: ViewName) => void;
   turned: () => void;
   zoomTo: (what: 'all' | 'picked') => void;
+  seenAt: (pixelsPerMm: number) => void;
+  nudgeBy: (nudge: { turn?: [number, number]; pan?: [number, number]; zoom?: number }) => void;
 }
 
 export const useCamera = create<CameraStore>()((set) => ({
   view: 'iso',
   fit: { what: 'all', count: 0 },
+  gridStep: 100,
+  nudge: { turn: [0, 0], pan: [0, 0], zoom: 1, count: 0 },
   look: (view) => set(({ fit }) => ({ view, fit: { what: 'all', count: fit.count + 1 } })),
   turned: () => set({ view: null }),
   zoomTo: (what) => set(({ fit }) => ({ fit: { what, count: fit.count + 1 } })),
+  seenAt: (pixelsPerMm) =>
+    set((store) => {
+      const gridStep = niceStep(GRID_GAP / pixelsPerMm);
+      return gridStep === store.gridStep ? store : { gridStep };
+    }),
+  nudgeBy: ({ turn = [0, 0], pan = [0, 0], zoom = 1 }) =>
+    set(({ nudge, view }) => ({
+      view: turn[0] === 0 && turn[1] === 0 ? view : null,
+      nudge: { turn, pan, zoom, count: nudge.count + 1 },
+    })),
 }));
+
+/** The least of 1, 2, 5, 10, 20, 50 … that is not less. */
+export function niceStep(least: number): number {
+  const power = 10 ** Math.floor(Math.log10(least));
+  return ([1, 2, 5, 10].find((factor) => factor * power >= least * 0.999) ?? 10) * power;
+}
 
 /** A box round what is given. */
 export function boundsOf(places: readonly Place[], runs: readonly SolvedRun[]): Box3 {

@@ -3,7 +3,8 @@ import { create } from 'zustand';
 /** What rides by the pointer; places in pixels of the view. */
 export interface Hover {
   title: string;
-  text: string;
+  /** What and how much. */
+  rows: readonly (readonly [string, string])[];
   held?: string;
   x: number;
   y: number;

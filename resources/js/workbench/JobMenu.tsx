@@ -15,7 +15,7 @@ export function JobMenu() {
   const client = useQueryClient();
   const navigate = useNavigate();
   const chooser = useRef<HTMLInputElement>(null);
-  const [asking, setAsking] = useState<'rename' | 'delete' | null>(null);
+  const [asking, setAsking] = useState(false);
   const name = state.job.name ?? '';
 
   const goTo = async (opening: Promise<{ id: number }>, stage: string) => {
@@ -31,7 +31,7 @@ export function JobMenu() {
   const remove = async () => {
     await api.deleteJob(state.id);
     await client.invalidateQueries({ queryKey: ['jobs'] });
-    navigate('/');
+    navigate('/jobs', { state: { deleted: { id: state.id, name } } });
   };
 
   return (
@@ -41,16 +41,16 @@ export function JobMenu() {
           {name}
         </Dropdown.Toggle>
         <Dropdown.Menu>
-          <Dropdown.Item onClick={() => setAsking('rename')}>Rename this job…</Dropdown.Item>
+          <Dropdown.Item onClick={() => setAsking(true)}>Rename this job…</Dropdown.Item>
           <Dropdown.Item href={files.job(state.id)} download>
             Save the job file
           </Dropdown.Item>
           <Dropdown.Item onClick={() => chooser.current?.click()}>Open a job file…</Dropdown.Item>
           <Dropdown.Item onClick={() => tell(goTo(api.newJob('New job'), 'place'))}>New job</Dropdown.Item>
-          <Dropdown.Item onClick={() => setAsking('delete')}>Delete this job…</Dropdown.Item>
+          <Dropdown.Item onClick={() => tell(remove())}>Delete this job</Dropdown.Item>
           <Dropdown.Divider />
-          <Dropdown.Header>Jobs</Dropdown.Header>
-          {(jobs.data ?? []).map((job) => (
+          <Dropdown.Item onClick={() => navigate('/jobs')}>All jobs</Dropdown.Item>
+          {(jobs.data ?? []).slice(0, 6).map((job) => (
             <Dropdown.Item key={job.id} active={job.id === state.id} onClick={() => navigate(`/jobs/${job.id}/lay`)}>
               {job.name} <span className="opacity-75">· {job.runs} runs</span>
             </Dropdown.Item>
@@ -68,38 +68,17 @@ export function JobMenu() {
           event.target.value = '';
         }}
       />
-      <Modal show={asking !== null} onHide={() => setAsking(null)} aria-labelledby="job-asking">
+      <Modal show={asking} onHide={() => setAsking(false)} aria-labelledby="job-asking">
         <Modal.Header closeButton>
-          <Modal.Title id="job-asking">{asking === 'delete' ? 'Delete this job?' : 'Name of the job'}</Modal.Title>
+          <Modal.Title id="job-asking">Name of the job</Modal.Title>
         </Modal.Header>
         <Modal.Body>
-          {asking === 'delete' ? (
-            <p className="mb-0">
-              “{name}” and all its runs will be gone. Save its job file first if you may want it again.
-            </p>
-          ) : (
-            <NameField label="Name of the job" name={name} onChange={(typed) => edit([], { name: typed })} />
-          )}
+          <NameField label="Name of the job" name={name} onChange={(typed) => edit([], { name: typed })} />
         </Modal.Body>
         <Modal.Footer>
-          {asking === 'delete' ? (
-            <>
-              <Button onClick={() => setAsking(null)}>Keep it</Button>
-              <Button
-                look="outline-danger"
-                onClick={() => {
-                  setAsking(null);
-                  tell(remove());
-                }}
-              >
-                Delete it
-              </Button>
-            </>
-          ) : (
-            <Button look="primary" onClick={() => setAsking(null)}>
-              Done
-            </Button>
-          )}
+          <Button look="primary" onClick={() => setAsking(false)}>
+            Done
+          </Button>
         </Modal.Footer>
       </Modal>
     </div>

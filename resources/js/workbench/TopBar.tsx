@@ -1,7 +1,8 @@
 import { useNavigate } from 'react-router';
 import { time } from '../ui/format';
 import { JobMenu } from './JobMenu';
-import { type Stage, stages } from './store';
+import { StepsMenu } from './StepsMenu';
+import { type Stage, stages, useWorkbench } from './store';
 import { useJob } from './useJob';
 
 const NAMES: Record<Stage, string> = { place: 'Place', lay: 'Lay', check: 'Check', make: 'Make' };
@@ -10,6 +11,7 @@ const NAMES: Record<Stage, string> = { place: 'Place', lay: 'Lay', check: 'Check
 export function TopBar({ stage }: { stage: Stage }) {
   const { state, saving, items } = useJob();
   const navigate = useNavigate();
+  const { open: openPanel, away } = useWorkbench();
   const findings = state.solutions.flatMap((run) => run.findings);
   const ready = state.solutions.filter((run) => run.status !== 'violation').length;
   const open: Record<Stage, { count: number; word: string; bad?: boolean }> = {
@@ -51,9 +53,17 @@ export function TopBar({ stage }: { stage: Stage }) {
         ))}
       </nav>
       <span className="spacer" />
+      <button type="button" className="find-button" onClick={() => openPanel('find')}>
+        <span>Find anything</span>
+        <kbd>Ctrl K</kbd>
+      </button>
+      <StepsMenu />
+      <button type="button" className="top-button" title="Keys of this stage (?)" onClick={() => openPanel('keys')}>
+        ?<span className="visually-hidden"> keys of this stage</span>
+      </button>
       <span className="mono">mm</span>
       <span className="saved mono" role="status">
-        {saving ? 'saving…' : `saved ${time(state.saved_at)}`}
+        {away ? 'not saved' : saving ? 'saving…' : `saved ${time(state.saved_at)}`}
       </span>
     </header>
   );

@@ -1,13 +1,20 @@
 import { useEffect } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
-import { Refused } from '../api/client';
+import { api, Refused } from '../api/client';
 import type { JobState } from '../api/types';
 import { CardPanel } from '../card/CardPanel';
 import { Locker } from '../locker/Locker';
 import { Strip } from '../strip/Strip';
 import { Button } from '../ui/Button';
 import { FullState } from '../ui/FullState';
+import { useLaying } from '../view/laying/store';
 import { View } from '../view/View';
+import { ActionKeys } from './ActionKeys';
+import { Away } from './Away';
+import { ClashDialog } from './ClashDialog';
+import { Find } from './Find';
+import { FirstSteps } from './FirstSteps';
+import { KeysHelp } from './KeysHelp';
 import { Notice } from './Notice';
 import { type Stage, stages, useWorkbench } from './store';
 import { TopBar } from './TopBar';
@@ -28,7 +35,7 @@ export function Workbench() {
     const gone = query.error instanceof Refused && query.error.status === 404;
     return (
       <FullState title={gone ? 'This job is not there' : 'The job cannot be opened'} text={query.error.message}>
-        {gone ? <Link to="/">To the jobs</Link> : <Button onClick={() => void query.refetch()}>Try again</Button>}
+        {gone ? <Link to="/jobs">To the jobs</Link> : <Button onClick={() => void query.refetch()}>Try again</Button>}
       </FullState>
     );
   }
@@ -37,6 +44,20 @@ export function Workbench() {
 
 function Opened({ state, stage }: { state: JobState; stage: Stage }) {
   const access = useJobAccess(state);
+  useEffect(() => {
+    void api.opened(state.id).catch(() => undefined);
+    return () => {
+      useLaying.getState().stop();
+      useWorkbench.getState().showAll();
+    };
+  }, [state.id]);
+  useEffect(() => {
+    if (stage !== 'lay') {
+      useWorkbench.getState().setTrying(null);
+      useLaying.getState().stop();
+    }
+  }, [stage]);
+
   useEffect(() => {
     document.title = `${state.job.name ?? 'Job'} · Bowline`;
   }, [state.job.name]);
@@ -64,7 +85,13 @@ function Opened({ state, stage }: { state: JobState; stage: Stage }) {
         <View stage={stage} />
         <Strip />
         <CardPanel stage={stage} />
+        <FirstSteps />
         <Notice />
+        <Away />
+        <Find stage={stage} />
+        <KeysHelp stage={stage} />
+        <ClashDialog />
+        <ActionKeys stage={stage} />
       </div>
     </JobContext>
   );

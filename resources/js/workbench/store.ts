@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { List, SolvedRun } from '../api/types';
+import type { Clash, List, Place, SolvedRun } from '../api/types';
 
 export type Stage = 'place' | 'lay' | 'check' | 'make';
 
@@ -14,34 +14,69 @@ export interface Picked {
   part: Part;
 }
 
-/** What is being dragged, before it is kept. */
-export interface Dragged {
-  run: string;
-  solution: SolvedRun;
-  /** Why the drag stopped, when it did. */
-  held: string | null;
+/** What is being dragged or laid, before it is kept: it stands in place of what the server last said. */
+export interface Trying {
+  solutions: readonly SolvedRun[];
+  places: readonly Place[];
 }
+
+/** Two windows changed the same thing, and somebody has to choose. */
+export interface OpenClash {
+  list: List;
+  id: string;
+  clash: Clash;
+}
+
+export type Panel = 'find' | 'keys' | 'steps' | null;
 
 interface WorkbenchStore {
   picked: Picked | null;
+  /** The part of a run under the pointer, in the view, the strip or a table. */
+  pointed: { run: string; part: Part } | null;
   hidden: ReadonlySet<string>;
-  dragged: Dragged | null;
+  /** The one thing that is shown by itself, with what it hangs on. */
+  alone: { list: List; id: string } | null;
+  seeThrough: boolean;
+  trying: Trying | null;
   notice: string | null;
+  /** Since when the server has not answered. */
+  away: boolean;
+  clash: OpenClash | null;
+  panel: Panel;
   pick: (list: List, id: string, part?: Part) => void;
   unpick: () => void;
+  point: (pointed: { run: string; part: Part } | null) => void;
   toggleHidden: (list: List, id: string) => void;
-  setDragged: (dragged: Dragged | null) => void;
+  showAll: () => void;
+  isolate: (alone: { list: List; id: string } | null) => void;
+  toggleSeeThrough: () => void;
+  setTrying: (trying: Trying | null) => void;
   setNotice: (notice: string | null) => void;
+  setAway: (away: boolean) => void;
+  setClash: (clash: OpenClash | null) => void;
+  open: (panel: Panel) => void;
 }
 
 /** What the person at the screen is doing; what the server knows is in TanStack Query. */
 export const useWorkbench = create<WorkbenchStore>()((set) => ({
   picked: null,
+  pointed: null,
   hidden: new Set<string>(),
-  dragged: null,
+  alone: null,
+  seeThrough: true,
+  trying: null,
   notice: null,
+  away: false,
+  clash: null,
+  panel: null,
   pick: (list, id, part = null) => set({ picked: { list, id, part } }),
   unpick: () => set({ picked: null }),
+  point: (pointed) =>
+    set((store) =>
+      store.pointed?.run === pointed?.run && isSamePart(store.pointed?.part ?? null, pointed?.part ?? null)
+        ? store
+        : { pointed },
+    ),
   toggleHidden: (list, id) =>
     set(({ hidden }) => {
       const next = new Set(hidden);
@@ -50,8 +85,14 @@ export const useWorkbench = create<WorkbenchStore>()((set) => ({
       }
       return { hidden: next };
     }),
-  setDragged: (dragged) => set({ dragged }),
+  showAll: () => set({ hidden: new Set<string>(), alone: null }),
+  isolate: (alone) => set({ alone }),
+  toggleSeeThrough: () => set(({ seeThrough }) => ({ seeThrough: !seeThrough })),
+  setTrying: (trying) => set({ trying }),
   setNotice: (notice) => set({ notice }),
+  setAway: (away) => set((store) => (store.away === away ? store : { away })),
+  setClash: (clash) => set({ clash }),
+  open: (panel) => set({ panel }),
 }));
 
 export const isSamePart = (a: Part, b: Part): boolean =>

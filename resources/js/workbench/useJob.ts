@@ -1,12 +1,20 @@
 import { type UseQueryResult, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { createContext, useCallback, useContext, useMemo } from 'react';
-import { api } from '../api/client';
-import type { Edit, Header, Job, JobState, Laying, List, SolvedRun } from '../api/types';
+import { createContext, useCallback, useContext, useEffect, useMemo } from 'react';
+import { api, Refused, Unreachable } from '../api/client';
+import type { Edit, Header, Job, JobState, Laying, List, Place, SolvedRun } from '../api/types';
 import { useWorkbench } from './store';
 
 export type ItemOf<L extends List> = NonNullable<Job[L]>[number];
 
 const key = (id: number) => ['job', id] as const;
+
+/** How often to look whether another window has changed the job, and whether an absent server is back, ms. */
+const LOOK = 2000;
+
+/** Distributes over the kinds of laying, so that each keeps its own shape. */
+type Bare<L> = L extends unknown ? Omit<L, 'was' | 'token'> : never;
+export type LayingEdit = Bare<Laying>;
+export type BareEdit = Pick<Edit, 'list' | 'id' | 'item'>;
 
 export function useJobQuery(id: number): UseQueryResult<JobState> {
   return useQuery({ queryKey: key(id), queryFn: () => api.job(id) });
@@ -17,12 +25,16 @@ export interface JobAccess {
   saving: boolean;
   item: <L extends List>(list: L, id: string) => ItemOf<L> | undefined;
   items: <L extends List>(list: L) => readonly ItemOf<L>[];
-  /** The solution of a run, as dragged just now or as kept. */
+  /** The solution of a run, as tried just now or as kept. */
   solution: (run: string) => SolvedRun | undefined;
+  /** Where things stand, as tried just now or as kept. */
+  places: readonly Place[];
   /** Keeps an item as it shall stand in the job file; rejects with what the server refused. */
-  put: <L extends List>(list: L, item: ItemOf<L>) => Promise<void>;
-  edit: (edits: Edit[], header?: Header) => Promise<void>;
-  lay: (run: string, laying: Laying) => Promise<void>;
+  put: <L extends List>(list: L, item: ItemOf<L>, name?: string) => Promise<void>;
+  edit: (edits: BareEdit[], header?: Header, name?: string) => Promise<void>;
+  lay: (run: string, laying: LayingEdit) => Promise<void>;
+  /** Undoes or redoes until the step of that number is the last in force. */
+  goTo: (step: number) => Promise<void>;
 }
 
 export const JobContext = createContext<JobAccess | null>(null);
@@ -35,31 +47,112 @@ export function useJob(): JobAccess {
   return access;
 }
 
+/** Asks until there is an answer: what was typed while the server is away is kept and goes on afterwards. */
+async function untilAnswered<Answer>(asking: () => Promise<Answer>): Promise<Answer> {
+  const { setAway } = useWorkbench.getState();
+  for (;;) {
+    try {
+      const answer = await asking();
+      setAway(false);
+      return answer;
+    } catch (error) {
+      if (!(error instanceof Unreachable)) {
+        setAway(false);
+        throw error;
+      }
+      setAway(true);
+      await new Promise((resolve) => setTimeout(resolve, LOOK / 2));
+    }
+  }
+}
+
+/** Takes an answer as the state of the job unless a newer one has come meanwhile. */
+function useTaking() {
+  const client = useQueryClient();
+  return useCallback(
+    (kept: JobState) => {
+      client.setQueryData<JobState>(key(kept.id), (now) =>
+        now !== undefined && now.revision > kept.revision ? now : kept,
+      );
+      void client.invalidateQueries({ queryKey: ['jobs'] });
+    },
+    [client],
+  );
+}
+
+/** Sees what other windows do to the job, and whether the server is there. */
+function useWatching(state: JobState, busy: boolean) {
+  const client = useQueryClient();
+  const setAway = useWorkbench((store) => store.setAway);
+  const look = useQuery({
+    queryKey: ['revision', state.id],
+    queryFn: () => api.revision(state.id),
+    refetchInterval: LOOK,
+    retry: false,
+    networkMode: 'always',
+  });
+  useEffect(() => {
+    setAway(look.error instanceof Unreachable);
+  }, [look.error, setAway]);
+  useEffect(() => {
+    if (!busy && look.data !== undefined && look.data.revision > state.revision) {
+      void client.invalidateQueries({ queryKey: key(state.id) });
+    }
+  }, [busy, look.data, state, client]);
+}
+
 /** Edits go one after another, so that answers come in the order of what was done. */
 export function useJobAccess(state: JobState): JobAccess {
   const client = useQueryClient();
-  const dragged = useWorkbench((store) => store.dragged);
+  const taking = useTaking();
+  const trying = useWorkbench((store) => store.trying);
   const { mutateAsync, isPending } = useMutation({
-    mutationFn: (change: () => Promise<JobState>) => change(),
+    mutationFn: (change: () => Promise<JobState>) => untilAnswered(change),
     scope: { id: `job-${state.id}` },
-    onSuccess: (kept) => {
-      client.setQueryData(key(state.id), kept);
-      void client.invalidateQueries({ queryKey: ['jobs'] });
+    networkMode: 'always',
+    onSuccess: taking,
+    onError: (error) => {
+      if (error instanceof Refused && error.problem.clash !== undefined) {
+        const { list, id, clash } = error.problem;
+        useWorkbench.getState().setClash({ list: list as List, id: id ?? '', clash });
+      }
     },
   });
+  useWatching(state, isPending);
   const jobId = state.id;
+  const now = useCallback(() => client.getQueryData<JobState>(key(jobId)) ?? state, [client, jobId, state]);
+
   const edit = useCallback(
-    async (edits: Edit[], header?: Header) => {
-      await mutateAsync(() => api.edit(jobId, header === undefined ? { edits } : { edits, header }));
+    async (edits: BareEdit[], header?: Header, name?: string) => {
+      const seen = now();
+      const based = edits.map((one): Edit => {
+        const was = seen.job[one.list]?.find((item) => item.id === one.id);
+        return was === undefined ? one : { ...one, was: was as unknown as Edit['was'] };
+      });
+      const token = crypto.randomUUID();
+      await mutateAsync(() => api.edit(jobId, { edits: based, header, name, token }));
     },
-    [mutateAsync, jobId],
+    [mutateAsync, jobId, now],
   );
   const lay = useCallback(
-    async (run: string, laying: Laying) => {
-      await mutateAsync(() => api.lay(jobId, run, laying));
+    async (run: string, laying: LayingEdit) => {
+      const token = crypto.randomUUID();
+      let was: unknown;
+      await mutateAsync(() => {
+        // Made from the run as it is when its turn comes, not as it was before the edits still ahead of it.
+        was ??= now().job.runs?.find((item) => item.id === run);
+        return api.lay(jobId, run, { ...laying, was, token } as Laying);
+      });
+    },
+    [mutateAsync, jobId, now],
+  );
+  const goTo = useCallback(
+    async (step: number) => {
+      await mutateAsync(() => api.goTo(jobId, step));
     },
     [mutateAsync, jobId],
   );
+
   return useMemo(() => {
     const items = <L extends List>(list: L) => (state.job[list] ?? []) as readonly ItemOf<L>[];
     return {
@@ -68,12 +161,20 @@ export function useJobAccess(state: JobState): JobAccess {
       items,
       item: (list, id) => items(list).find((item) => item.id === id),
       solution: (run) =>
-        dragged?.run === run ? dragged.solution : state.solutions.find((solution) => solution.id === run),
-      put: (list, item) => edit([{ list, id: item.id, item: item as unknown as Edit['item'] }]),
+        trying?.solutions.find((solution) => solution.id === run) ??
+        state.solutions.find((solution) => solution.id === run),
+      places:
+        trying === null || trying.places.length === 0
+          ? state.places
+          : state.places.map(
+              (place) => trying.places.find((other) => other.list === place.list && other.id === place.id) ?? place,
+            ),
+      put: (list, item, name) => edit([{ list, id: item.id, item: item as unknown as Edit['item'] }], undefined, name),
       edit,
       lay,
+      goTo,
     };
-  }, [state, isPending, dragged, edit, lay]);
+  }, [state, isPending, trying, edit, lay, goTo]);
 }
 
 /** A fresh id in a list, made from a name. */

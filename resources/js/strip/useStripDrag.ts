@@ -1,0 +1,61 @@
+import { type PointerEvent as HandPointerEvent, useState } from 'react';
+import { api } from '../api/client';
+import type { Laying, Preview } from '../api/types';
+import { follow } from '../view/drag/follow';
+import { newest } from '../view/drag/newest';
+import { useWorkbench } from '../workbench/store';
+import { tell } from '../workbench/tell';
+import type { LayingEdit } from '../workbench/useJob';
+import { useJob } from '../workbench/useJob';
+
+interface Scale {
+  /** What the hand at this place of the screen asks for, mm. */
+  amountAt: (event: { clientX: number; clientY: number }) => number;
+  change: (amount: number) => LayingEdit;
+  word: string;
+}
+
+/** Drags one number of a run in the strip, the run following and held at the limit; says how far it is. */
+export function useStripDrag(run: string) {
+  const { state, lay } = useJob();
+  const [said, setSaid] = useState<string | null>(null);
+
+  const grab = (down: HandPointerEvent, { amountAt, change, word }: Scale) => {
+    const { setTrying } = useWorkbench.getState();
+    let last: Preview | null = null;
+    const asking = newest(
+      ({ amount, past }: { amount: number; past: boolean }) =>
+        api.previewRun(state.id, { run, change: change(amount) as Laying, hold: past ? null : 1 }),
+      (answer) => {
+        last = answer;
+        setTrying({ solutions: answer.solutions, places: [] });
+        setSaid(
+          `${word} ${Math.round(answer.amount * 10) / 10}${answer.held === null ? '' : ` · held: ${answer.held}. Alt goes past.`}`,
+        );
+      },
+      setSaid,
+    );
+    const done = () => {
+      setSaid(null);
+      asking.stop();
+      setTrying(null);
+    };
+    down.preventDefault();
+    down.stopPropagation();
+    follow({
+      move: (event) => asking.want({ amount: Math.max(1, Math.round(amountAt(event))), past: event.altKey }),
+      drop: async () => {
+        await asking.settled();
+        if (last === null) {
+          done();
+        } else {
+          tell(lay(run, change(last.amount)).finally(done));
+        }
+      },
+      cancel: done,
+    });
+  };
+  /** One step by key. */
+  const nudge = (amount: number, change: Scale['change']) => tell(lay(run, change(Math.max(1, amount))));
+  return { grab, nudge, said };
+}

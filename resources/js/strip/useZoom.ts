@@ -1,0 +1,49 @@
+import { type PointerEvent, type RefObject, useEffect, useState } from 'react';
+import { follow } from '../view/drag/follow';
+
+export const MARGIN = 34;
+export const RIGHT = 86;
+
+const MOST = 60;
+
+/** Zooming along a long run: the wheel about the pointer, Shift and the wheel or a drag to go along. */
+export function useZoom(holder: RefObject<HTMLDivElement | null>, width: number, length: number) {
+  const [{ zoom, left }, set] = useState({ zoom: 1, left: 0 });
+  const span = Math.max(1, width - MARGIN - RIGHT);
+  const scale = (zoom * span) / Math.max(length, 1e-9);
+  const hold = (nextZoom: number, nextLeft: number) => {
+    const held = Math.min(MOST, Math.max(1, nextZoom));
+    set({ zoom: held, left: Math.min(Math.max(0, nextLeft), length * (1 - 1 / held)) });
+  };
+  /** A factor about a place on the screen; nought shows the whole run. */
+  const by = (factor: number, at = MARGIN + span / 2) => {
+    const along = left + (at - MARGIN) / scale;
+    const next = Math.min(MOST, Math.max(1, zoom * factor));
+    hold(next, along - ((at - MARGIN) * length) / (next * span));
+  };
+
+  useEffect(() => {
+    const element = holder.current;
+    const onWheel = (event: WheelEvent) => {
+      event.preventDefault();
+      if (event.shiftKey || Math.abs(event.deltaX) > Math.abs(event.deltaY)) {
+        hold(zoom, left + (event.deltaX + event.deltaY) / scale);
+      } else {
+        by(event.deltaY < 0 ? 1.25 : 0.8, event.clientX - (element?.getBoundingClientRect().left ?? 0));
+      }
+    };
+    element?.addEventListener('wheel', onWheel, { passive: false });
+    return () => element?.removeEventListener('wheel', onWheel);
+  });
+
+  const onPan = (down: PointerEvent) => {
+    if (zoom > 1) {
+      follow({
+        move: (event) => hold(zoom, left - (event.clientX - down.clientX) / scale),
+        drop: () => undefined,
+        cancel: () => undefined,
+      });
+    }
+  };
+  return { zoom, by, onPan, x: (along: number) => MARGIN + (along - left) * scale };
+}

@@ -1,0 +1,25 @@
+import { Html } from '@react-three/drei';
+import { createContext, type ReactNode, type RefObject, useContext } from 'react';
+import type { Vector3 } from 'three';
+
+/** The element over the scene that pinned things are put into. */
+export const PinBoard = createContext<RefObject<HTMLElement | null> | null>(null);
+
+interface Props {
+  at: Vector3 | [number, number, number];
+  children: ReactNode;
+  /** Which lies over which, from 1 up. */
+  rank?: number;
+  /** Its corner at the place, instead of its middle. */
+  beside?: boolean;
+}
+
+/** A piece of the page pinned to a place in the scene: read out, focused and found like any other. */
+export function Pinned({ at, children, rank = 2, beside = false }: Props) {
+  const board = useContext(PinBoard);
+  return (
+    <Html position={at} center={!beside} zIndexRange={[rank, 0]} portal={board as RefObject<HTMLElement>}>
+      {children}
+    </Html>
+  );
+}

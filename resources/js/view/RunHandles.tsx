@@ -1,0 +1,114 @@
+import { Vector3 } from 'three';
+import { api } from '../api/client';
+import type { Leg, Point, SolvedRun } from '../api/types';
+import { isSamePart, useWorkbench } from '../workbench/store';
+import { useJob } from '../workbench/useJob';
+import { axisTracks, type Track, withTrack } from './drag/tracks';
+import { type Grip, useHandDrag } from './drag/useHandDrag';
+import { Pinned } from './Pinned';
+import { runRows } from './runRows';
+
+const vector = (point: Point | undefined) => new Vector3(...(point ?? [0, 0, 0]));
+
+/** A handle at each corner of the picked run that can be moved, and one on each leg. */
+export function RunHandles({ run }: { run: string }) {
+  const { state, solution, item, lay } = useJob();
+  const { picked, pick } = useWorkbench();
+  const grab = useHandDrag();
+  const solved = solution(run);
+  const kept = state.solutions.find((one) => one.id === run);
+  if (solved === undefined || kept === undefined) {
+    return null;
+  }
+  const last = solved.vertices.length - 1;
+
+  const grip = (change: 'move-corner' | 'move-leg', vertex: number): Grip => {
+    const by = ({ along }: Track, distance: number) =>
+      along.clone().multiplyScalar(distance).toArray() as [number, number, number];
+    return {
+      at: change === 'move-corner' ? vector(kept.vertices[vertex]) : middleOf(kept, vertex),
+      tracks: change === 'move-corner' ? cornerTracks(kept, vertex) : legTracks(kept, vertex),
+      ask: (track, distance, hold) =>
+        api.previewRun(state.id, { run, change: { do: change, vertex, by: by(track, distance) }, hold }),
+      keep: (track, amount) => lay(run, { do: change, vertex, by: by(track, amount) }),
+      rows: (answer) => runRows(item('runs', run), answer.solutions[0]),
+    };
+  };
+  const isPicked = (part: { leg: number }) =>
+    picked?.list === 'runs' && picked.id === run && isSamePart(picked.part, part);
+
+  return (
+    <>
+      {solved.legs
+        .filter((leg) => canMove(solved, leg))
+        .map((leg) => (
+          <Pinned key={`leg ${leg.vertex}`} at={middleOf(solved, leg.vertex)}>
+            <button
+              type="button"
+              className={`leg-handle${isPicked({ leg: leg.vertex }) ? ' picked' : ''}`}
+              aria-label={`Leg ${leg.vertex}`}
+              title={`Leg ${leg.vertex}: drag it parallel to itself; double-click puts a corner in`}
+              onPointerDown={(event) => {
+                event.stopPropagation();
+                pick('runs', run, { leg: leg.vertex });
+                grab(event, grip('move-leg', leg.vertex));
+              }}
+              onDoubleClick={() => void lay(run, { do: 'insert-corner', vertex: leg.vertex })}
+            />
+          </Pinned>
+        ))}
+      {solved.legs
+        .filter((leg) => leg.vertex < last)
+        .map((leg) => (
+          <Pinned key={leg.vertex} at={solved.vertices[leg.vertex] ?? [0, 0, 0]} rank={3}>
+            <button
+              type="button"
+              className={`corner-handle${isPicked({ leg: leg.vertex }) ? ' picked' : ''}`}
+              aria-label={`Corner ${leg.vertex}`}
+              title={`Corner ${leg.vertex}: drag along an axis or a leg; Del takes it out`}
+              onPointerDown={(event) => {
+                event.stopPropagation();
+                pick('runs', run, { leg: leg.vertex });
+                grab(event, grip('move-corner', leg.vertex));
+              }}
+              onFocus={() => pick('runs', run, { leg: leg.vertex })}
+            />
+          </Pinned>
+        ))}
+    </>
+  );
+}
+
+/** A leg moves when the corners at both its ends do. */
+const canMove = (solved: SolvedRun, leg: Leg) =>
+  leg.vertex > 1 && leg.vertex < solved.vertices.length - 1 && leg.length > 1e-6;
+
+const middleOf = (solved: SolvedRun, vertex: number) =>
+  vector(solved.vertices[vertex - 1])
+    .add(vector(solved.vertices[vertex]))
+    .multiplyScalar(0.5);
+
+/** Along the axes and along its own two legs. */
+function cornerTracks(solved: SolvedRun, vertex: number): Track[] {
+  let tracks = axisTracks().filter((_, index) => index % 2 === 0);
+  for (const neighbour of [solved.vertices[vertex - 1], solved.vertices[vertex + 1]]) {
+    const leg = vector(solved.vertices[vertex]).sub(vector(neighbour));
+    if (neighbour !== undefined && tracks.every(({ along }) => Math.abs(along.dot(leg.clone().normalize())) < 0.9999)) {
+      tracks = withTrack(tracks, 'the leg', leg);
+    }
+  }
+  return tracks;
+}
+
+/** Along the legs beside it, and the axes square to it. */
+function legTracks(solved: SolvedRun, vertex: number): Track[] {
+  const own = vector(solved.vertices[vertex])
+    .sub(vector(solved.vertices[vertex - 1]))
+    .normalize();
+  const square = cornerTracks(solved, vertex)
+    .concat(cornerTracks(solved, vertex - 1))
+    .filter(({ along }) => Math.abs(along.dot(own)) < 0.999);
+  return square.filter(
+    (track, index) => square.findIndex(({ along }) => along.distanceTo(track.along) < 1e-4) === index,
+  );
+}

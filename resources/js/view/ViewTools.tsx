@@ -1,0 +1,42 @@
+import { Box, Focus, Maximize, PencilRuler, SquareDashed } from 'lucide-react';
+import { IconButton } from '../ui/IconButton';
+import { type Stage, useWorkbench } from '../workbench/store';
+import { useCamera } from './camera';
+import { useLaying } from './laying/store';
+
+/** What is done to the view itself, and in Lay the way to begin a run by hand. */
+export function ViewTools({ stage }: { stage: Stage }) {
+  const zoomTo = useCamera((store) => store.zoomTo);
+  const { seeThrough, toggleSeeThrough, alone, isolate, picked, hidden, showAll } = useWorkbench();
+  const { choosing, start, choose, stop } = useLaying();
+  const laying = choosing || start !== null;
+  return (
+    <div className="view-tools">
+      <IconButton icon={Maximize} name="Show everything (Home)" onClick={() => zoomTo('all')} />
+      <IconButton icon={Focus} name="Zoom to what is picked (O)" onClick={() => zoomTo('picked')} />
+      <IconButton
+        icon={Box}
+        name={seeThrough ? 'Make the surroundings solid (U)' : 'See through the surroundings (U)'}
+        on={!seeThrough}
+        onClick={toggleSeeThrough}
+      />
+      <IconButton
+        icon={SquareDashed}
+        name={alone === null ? 'Show what is picked by itself (I)' : 'Show the rest again (I)'}
+        on={alone !== null}
+        disabled={alone === null && (picked === null || picked.list === 'stock')}
+        onClick={() => isolate(alone === null && picked !== null ? { list: picked.list, id: picked.id } : null)}
+      />
+      {stage === 'lay' && (
+        <button type="button" className={`lay-button${laying ? ' on' : ''}`} onClick={laying ? stop : choose}>
+          <PencilRuler size={15} aria-hidden /> {laying ? 'Stop laying' : 'Lay a run'}
+        </button>
+      )}
+      {(hidden.size > 0 || alone !== null) && (
+        <button type="button" className="lay-button" onClick={showAll}>
+          {alone === null ? `${hidden.size} hidden` : 'one thing alone'} · show all
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,49 @@
+import { Refused, Unreachable } from '../../api/client';
+
+/**
+ * Asks one question at a time and always the newest: what was wanted meanwhile and is not any more is
+ * never asked, and nothing is taken once it has been stopped.
+ */
+export function newest<Question, Answer>(
+  ask: (question: Question) => Promise<Answer>,
+  take: (answer: Answer, question: Question) => void,
+  refuse: (why: string) => void = () => undefined,
+) {
+  let wanted: Question | null = null;
+  let asking: Promise<void> | null = null;
+  let stopped = false;
+
+  const work = async () => {
+    while (wanted !== null && !stopped) {
+      const question = wanted;
+      wanted = null;
+      try {
+        const answer = await ask(question);
+        if (!stopped) {
+          take(answer, question);
+        }
+      } catch (error) {
+        if (!stopped && (error instanceof Refused || error instanceof Unreachable)) {
+          refuse(error.message);
+        }
+      }
+    }
+    asking = null;
+  };
+
+  return {
+    want(question: Question) {
+      wanted = question;
+      asking ??= work();
+    },
+    /** Resolves when the newest question has been answered. */
+    settled: async () => {
+      while (asking !== null) {
+        await asking;
+      }
+    },
+    stop() {
+      stopped = true;
+    },
+  };
+}

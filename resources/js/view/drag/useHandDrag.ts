@@ -1,0 +1,108 @@
+import type { PointerEvent as HandPointerEvent } from 'react';
+import type { Vector3 } from 'three';
+import type { Preview } from '../../api/types';
+import { useWorkbench } from '../../workbench/store';
+import { tell } from '../../workbench/tell';
+import { useHover } from '../hover';
+import { follow } from './follow';
+import { newest } from './newest';
+import { type Flat, onTrack, screenScale, stepFor, type Track } from './tracks';
+import { useProjection } from './useProjection';
+
+/** Pixels to move before a track is chosen. */
+const RELUCTANCE = 6;
+
+/** Something that a hand has taken hold of. */
+export interface Grip {
+  at: Vector3;
+  /** The lines it may go along; both ways. */
+  tracks: readonly Track[];
+  /** Asks what going so far would come to; held at the limit unless the step is null. */
+  ask: (track: Track, distance: number, step: number | null) => Promise<Preview>;
+  keep: (track: Track, amount: number, answer: Preview) => Promise<void>;
+  rows: (answer: Preview) => [string, string][];
+}
+
+/** Drags along tracks, with all that hangs on it following the hand, held where it would stop being buildable. */
+export function useHandDrag() {
+  const { project, handOf, setTurning } = useProjection();
+
+  return (down: HandPointerEvent, grip: Grip) => {
+    const { setTrying } = useWorkbench.getState();
+    const { setHover } = useHover.getState();
+    const start = handOf(down);
+    const offset = project(grip.at);
+    const step = stepFor(screenScale(grip.at, project));
+    let hand: Flat = start;
+    let track: Track | null = null;
+    let last: { amount: number; answer: Preview } | null = null;
+
+    const asking = newest(
+      ({ on, distance, past }: { on: Track; distance: number; past: boolean }) =>
+        grip.ask(on, distance, past ? null : 1),
+      (answer, { on, distance }) => {
+        const amount = Math.sign(distance) * answer.amount;
+        last = { amount, answer };
+        setTrying({ solutions: answer.solutions, places: answer.places });
+        setHover({
+          title: `Along ${on.name}`,
+          rows: [['moved', `${Math.round(amount * 10) / 10} mm`.replace('-', '−')], ...grip.rows(answer)],
+          held: answer.held === null ? undefined : `held: ${answer.held}. Alt goes past.`,
+          ...hand,
+        });
+      },
+      (why) => setHover({ title: 'Held', rows: [], held: why, ...hand }),
+    );
+
+    const onMove = (event: PointerEvent) => {
+      hand = handOf(event);
+      const moved = { x: hand.x - start.x, y: hand.y - start.y };
+      // As if the thing itself were under the pointer, wherever on it the hand took hold.
+      const where = { x: offset.x + moved.x, y: offset.y + moved.y };
+      if (track === null && Math.hypot(moved.x, moved.y) > RELUCTANCE) {
+        track = nearest(
+          grip.tracks,
+          (one) => onTrack(one, grip.at, where, project)?.beside ?? Number.POSITIVE_INFINITY,
+        );
+      }
+      const place = track === null ? null : onTrack(track, grip.at, where, project);
+      if (track !== null && place !== null) {
+        const distance = Math.round(place.length / step) * step;
+        if (distance !== 0 || last !== null) {
+          asking.want({ on: track, distance, past: event.altKey });
+        }
+      }
+    };
+    const release = () => {
+      setTurning(true);
+      setHover(null);
+    };
+    const drop = async () => {
+      release();
+      await asking.settled();
+      asking.stop();
+      if (track !== null && last !== null && last.amount !== 0) {
+        tell(grip.keep(track, last.amount, last.answer).finally(() => setTrying(null)));
+      } else {
+        setTrying(null);
+      }
+    };
+    const cancel = () => {
+      release();
+      asking.stop();
+      setTrying(null);
+    };
+    setTurning(false);
+    follow({ move: onMove, drop, cancel });
+  };
+}
+
+function nearest(tracks: readonly Track[], beside: (track: Track) => number): Track | null {
+  let best: Track | null = null;
+  for (const track of tracks) {
+    if (Number.isFinite(beside(track)) && (best === null || beside(track) < beside(best))) {
+      best = track;
+    }
+  }
+  return best;
+}

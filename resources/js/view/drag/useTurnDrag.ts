@@ -1,0 +1,81 @@
+import type { PointerEvent as HandPointerEvent } from 'react';
+import { MathUtils, type Vector3 } from 'three';
+import type { Preview } from '../../api/types';
+import { show } from '../../ui/format';
+import { useWorkbench } from '../../workbench/store';
+import { tell } from '../../workbench/tell';
+import { useHover } from '../hover';
+import { follow } from './follow';
+import { newest } from './newest';
+import { useProjection } from './useProjection';
+
+interface TurnGrip {
+  at: Vector3;
+  about: Vector3;
+  name: string;
+  ask: (angle: number, step: number | null) => Promise<Preview>;
+  keep: (answer: Preview) => Promise<void>;
+}
+
+/** Degrees that a turn by hand is rounded to; with Shift by one. */
+const STEP = 5;
+
+/** Turns a thing about an axis as the hand goes round it on the screen. */
+export function useTurnDrag() {
+  const { project, handOf, setTurning, rayAt } = useProjection();
+
+  return (down: HandPointerEvent, grip: TurnGrip) => {
+    const { setTrying } = useWorkbench.getState();
+    const { setHover } = useHover.getState();
+    const middle = project(grip.at);
+    const bearing = (event: { clientX: number; clientY: number }) => {
+      const hand = handOf(event);
+      return MathUtils.radToDeg(Math.atan2(middle.y - hand.y, hand.x - middle.x));
+    };
+    const start = bearing(down);
+    // Seen from behind the axis, going round the other way turns it the right way.
+    const side = rayAt(middle).ray.direction.dot(grip.about) < 0 ? 1 : -1;
+    let last: Preview | null = null;
+    const asking = newest(
+      ({ angle, past }: { angle: number; past: boolean }) => grip.ask(angle, past ? null : 0.1),
+      (answer) => {
+        last = answer;
+        setTrying({ solutions: answer.solutions, places: answer.places });
+        setHover({
+          title: `About ${grip.name}`,
+          rows: [['turned', `${show(answer.amount)}°`]],
+          held: answer.held === null ? undefined : `held: ${answer.held}. Alt goes past.`,
+          ...middle,
+        });
+      },
+      (why) => setHover({ title: 'Held', rows: [], held: why, ...middle }),
+    );
+
+    const onMove = (event: PointerEvent) => {
+      const step = event.shiftKey ? 1 : STEP;
+      const turned = (((((bearing(event) - start) * side + 180) % 360) + 360) % 360) - 180;
+      asking.want({ angle: Math.round(turned / step) * step, past: event.altKey });
+    };
+    const release = () => {
+      setTurning(true);
+      setHover(null);
+    };
+    const drop = async () => {
+      release();
+      await asking.settled();
+      asking.stop();
+      if (last === null || last.amount === 0) {
+        setTrying(null);
+      } else {
+        tell(grip.keep(last).finally(() => setTrying(null)));
+      }
+    };
+    const cancel = () => {
+      release();
+      asking.stop();
+      setTrying(null);
+    };
+    setTurning(false);
+    follow({ move: onMove, drop, cancel });
+  };
+}

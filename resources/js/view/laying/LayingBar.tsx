@@ -1,0 +1,48 @@
+import { allPorts } from '../../locker/newItems';
+import { useJob } from '../../workbench/useJob';
+import { usePreferredStock } from '../../workbench/usePreferredStock';
+import { useLaying } from './store';
+
+/** Says over the view what is being laid and which keys help. */
+export function LayingBar() {
+  const { state, items, item } = useJob();
+  const { choosing, start, run, stock, set } = useLaying();
+  const [preferred, choose] = usePreferredStock();
+  if (!choosing && start === null) {
+    return null;
+  }
+  const from = allPorts(state.places, items('fittings')).find((port) => port.name === start?.port)?.label;
+  const chosen = start === null ? preferred : stock;
+  return (
+    <div className="laying-bar" role="region" aria-label="Laying">
+      <div>
+        <strong>{start === null ? 'Lay a run: click a port to begin' : `From ${from ?? ''}`}</strong>{' '}
+        {run === null ? (
+          <select
+            className="form-select form-select-sm"
+            aria-label="Stock to lay"
+            value={chosen}
+            onChange={(event) => {
+              choose(event.target.value);
+              set({ stock: event.target.value });
+            }}
+          >
+            {items('stock').map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.name ?? one.id}
+              </option>
+            ))}
+          </select>
+        ) : (
+          <span>{item('stock', stock)?.name ?? stock}</span>
+        )}
+      </div>
+      {start !== null && (
+        <div className="hints">
+          <kbd>x</kbd> <kbd>y</kbd> <kbd>z</kbd> axis · <kbd>a</kbd> port axis · <kbd>f</kbd> face · digits: length ·{' '}
+          <kbd>Enter</kbd> place · <kbd>⌫</kbd> take back · <kbd>e</kbd> end at a port · <kbd>Esc</kbd> stop
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,105 @@
+import { Line } from '@react-three/drei';
+import { useMemo } from 'react';
+import { Vector3 } from 'three';
+import { show } from '../../ui/format';
+import { Pinned } from '../Pinned';
+import { RunMesh } from '../RunMesh';
+import { StartMarks } from './StartMarks';
+import { type Aim, useLaying } from './store';
+import { useAbeam } from './useFace';
+import { useLayingHand } from './useLayingHand';
+
+/** How far a track is drawn through the scene each way, mm. */
+const FAR = 4000;
+
+/** What is seen of laying in the scene: the track, the point with its plumb line, what is caught, the draft. */
+export function LayingScene() {
+  const choosing = useLaying((store) => store.choosing);
+  const start = useLaying((store) => store.start);
+  return (
+    <>
+      {choosing && <StartMarks />}
+      {start !== null && <Hand />}
+    </>
+  );
+}
+
+function Hand() {
+  const { draft, last } = useLayingHand();
+  const aim = useLaying((store) => store.aim);
+  const answer = useLaying((store) => store.answer);
+  const solved = answer?.solutions[0];
+  return (
+    <>
+      {draft !== null && solved !== undefined && <RunMesh run={draft} solved={solved} />}
+      <Pinned at={last}>
+        <span className="laid-end" />
+      </Pinned>
+      {aim !== null && <AimMarks aim={aim} last={last} />}
+    </>
+  );
+}
+
+function AimMarks({ aim, last }: { aim: Aim; last: Vector3 }) {
+  const abeam = useAbeam();
+  const point = aim.caught?.kind === 'port' && aim.track === null ? aim.caught.at : aim.point;
+  const walls = useMemo(() => abeam(point), [abeam, point]);
+  const floor = useMemo(() => new Vector3(point.x, point.y, 0), [point]);
+  const line =
+    aim.track === null
+      ? null
+      : [last.clone().addScaledVector(aim.track.along, -FAR), last.clone().addScaledVector(aim.track.along, FAR)];
+  return (
+    <>
+      {line !== null && (
+        <Line
+          points={line as [Vector3, Vector3]}
+          color="#a8741a"
+          lineWidth={1.2}
+          dashed
+          dashSize={14}
+          gapSize={10}
+          raycast={() => null}
+        />
+      )}
+      {Math.abs(point.z) > 1e-6 && (
+        <>
+          <Line
+            points={[point, floor]}
+            color="#15242c"
+            lineWidth={1}
+            dashed
+            dashSize={6}
+            gapSize={6}
+            raycast={() => null}
+          />
+          <Pinned at={floor} beside>
+            <span className="plumb">{`${show(Math.abs(point.z))} ${point.z < 0 ? 'below' : 'up'}`}</span>
+          </Pinned>
+        </>
+      )}
+      {walls.map(({ at, away }) => (
+        <Pinned key={at.toArray().join()} at={at}>
+          <span className="abeam">
+            <i />
+            {show(away, 0)}
+          </span>
+        </Pinned>
+      ))}
+      <Pinned at={point} rank={4}>
+        <span className={`aim${aim.caught === null ? '' : ' caught'}`} />
+      </Pinned>
+      {aim.level && aim.caught !== null && (
+        <Line
+          points={[aim.point, aim.caught.at]}
+          color="#0e4254"
+          lineWidth={1}
+          dashed
+          dashSize={5}
+          gapSize={5}
+          raycast={() => null}
+        />
+      )}
+    </>
+  );
+}

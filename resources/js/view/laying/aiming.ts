@@ -1,0 +1,88 @@
+import { Vector3 } from 'three';
+import { type Flat, onTrack, type Project, screenScale, stepFor, type Track } from '../drag/tracks';
+import type { Aim, Caught } from './store';
+
+/** Pixels by which another track must follow the hand better before it is taken instead. */
+const RELUCTANCE = 10;
+
+/** The way straight to a thing always follows the hand best; it must not always win. */
+const TO_CAUGHT = 7;
+
+interface Asked {
+  hand: Flat;
+  last: Vector3;
+  tracks: readonly Track[];
+  /** The track held by its key. */
+  held: Track | null;
+  /** The track taken last. */
+  before: Track | null;
+  caught: Caught | null;
+  /** No track at all: a point in the open, on the plane that faces the eye. */
+  free: Vector3 | null;
+  project: Project;
+}
+
+/** Where the next corner is meant to be: on the track that follows the hand best, or level with what is caught. */
+export function aimAt({ hand, last, tracks, held, before, caught, free, project }: Asked): Aim | null {
+  if (free !== null && held === null) {
+    const point = caught?.at.clone() ?? free;
+    const way = point.clone().sub(last);
+    return { track: null, length: way.length(), point, caught, level: false, hand };
+  }
+  const track = held ?? bestTrack(tracks, last, hand, before, caught, project);
+  if (track === null) {
+    return null;
+  }
+  const level = caught === null ? 0 : caught.at.clone().sub(last).dot(track.along);
+  const isLevel = caught !== null && level > 1e-6;
+  const step = stepFor(screenScale(last, project));
+  const along = onTrack(track, last, hand, project)?.length ?? 0;
+  const length = isLevel ? level : Math.max(step, Math.round(along / step) * step);
+  return {
+    track,
+    length,
+    point: last.clone().addScaledVector(track.along, length),
+    caught,
+    level: isLevel,
+    hand,
+  };
+}
+
+function bestTrack(
+  tracks: readonly Track[],
+  last: Vector3,
+  hand: Flat,
+  before: Track | null,
+  caught: Caught | null,
+  project: Project,
+): Track | null {
+  let best: { track: Track; off: number } | null = null;
+  const offer = (track: Track, penalty: number) => {
+    const place = onTrack(track, last, hand, project);
+    if (place === null || place.length <= 0) {
+      return;
+    }
+    const same = before !== null && before.along.distanceTo(track.along) < 1e-6;
+    const off = place.beside + penalty - (same ? RELUCTANCE : 0);
+    if (best === null || off < best.off) {
+      best = { track, off };
+    }
+  };
+  for (const track of tracks) {
+    offer(track, 0);
+  }
+  if (caught !== null && tracks.length > 1) {
+    const along = caught.at.clone().sub(last);
+    if (along.length() > 1e-6) {
+      offer({ name: `to ${caught.name}`, along: along.normalize() }, TO_CAUGHT);
+    }
+  }
+  return (best as { track: Track; off: number } | null)?.track ?? null;
+}
+
+/** A run does not come straight back on itself. */
+export function forward(tracks: readonly Track[], travel: Vector3 | null): Track[] {
+  return tracks.filter(({ along }) => travel === null || along.dot(travel) > -0.9999);
+}
+
+export const vectorOf = ([x, y, z]: readonly [number, number, number]) => new Vector3(x, y, z);

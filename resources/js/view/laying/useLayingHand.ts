@@ -1,0 +1,150 @@
+import { useThree } from '@react-three/fiber';
+import { useEffect, useMemo, useRef } from 'react';
+import type { Vector3 } from 'three';
+import type { Preview } from '../../api/types';
+import { useWorkbench } from '../../workbench/store';
+import { useJob } from '../../workbench/useJob';
+import { newest } from '../drag/newest';
+import { axisTracks, type Flat, withTrack } from '../drag/tracks';
+import { useProjection } from '../drag/useProjection';
+import { useShown } from '../shown';
+import { aimAt, forward, vectorOf } from './aiming';
+import { catchable, caughtAt } from './catching';
+import { useLaying } from './store';
+import { useFace } from './useFace';
+import { useLayingActs } from './useLayingActs';
+import { useLayingKeys } from './useLayingKeys';
+import { useLeg } from './useLeg';
+
+/** A press that moves farther than this turns the view instead of placing, pixels. */
+const STILL = 4;
+
+/** The hand while a run is laid: pointing aims, a click places, keys hold tracks and type lengths. */
+export function useLayingHand() {
+  const { state, item, items, solution, places } = useJob();
+  const { gl } = useThree();
+  const { project, handOf, onScreenPlane } = useProjection();
+  const face = useFace();
+  const isShown = useShown();
+  const leg = useLeg();
+  const acts = useLayingActs(leg);
+  const start = useLaying((store) => store.start);
+  const held = useLaying((store) => store.held);
+  const hand = useRef<{ at: Flat; shift: boolean } | null>(null);
+
+  const caughtOf = useMemo(
+    () =>
+      catchable(
+        places.filter((place) => isShown(place.list, place.id)),
+        items('runs')
+          .filter((run) => isShown('runs', run.id))
+          .flatMap((run) => {
+            const solved = solution(run.id);
+            return solved === undefined ? [] : [{ name: run.name ?? run.id, solved }];
+          }),
+        (place) => item(place.list, place.id)?.name ?? place.id,
+      ),
+    [places, items, item, solution, isShown],
+  );
+
+  const asking = useMemo(
+    () =>
+      newest(
+        acts.tryLeg,
+        (answer: Preview) => {
+          useLaying.getState().set({ answer, refused: null });
+          useWorkbench.getState().setTrying({ solutions: answer.solutions, places: [] });
+        },
+        (refused) => useLaying.getState().set({ refused }),
+      ),
+    [acts.tryLeg],
+  );
+  useEffect(() => () => asking.stop(), [asking]);
+
+  const tracksFor = (on: ReturnType<typeof face>, last: Vector3) => {
+    if (leg.run === undefined && start !== null) {
+      return [{ name: 'port axis', along: vectorOf(start.axis).normalize() }];
+    }
+    let tracks = axisTracks();
+    if (leg.travel !== null) {
+      tracks = withTrack(tracks, 'straight on', leg.travel);
+    }
+    if (start !== null) {
+      tracks = withTrack(tracks, 'port axis', vectorOf(start.axis));
+    }
+    for (const track of on?.tracks ?? []) {
+      tracks = withTrack(tracks, track.name, track.along);
+    }
+    return last === undefined ? [] : forward(tracks, leg.travel);
+  };
+
+  const aim = (at: Flat, shift: boolean) => {
+    hand.current = { at, shift };
+    const laying = useLaying.getState();
+    const caught = caughtAt(at, caughtOf, project, leg.last);
+    if (leg.run !== undefined && caught?.kind === 'port' && caught.place !== undefined && acts.isFree(caught.place)) {
+      if (laying.ways?.port !== caught.place) {
+        void acts.lookForWays(caught.place, caught.name);
+      }
+      laying.set({ aim: { track: null, length: 0, point: caught.at, caught, level: false, hand: at } });
+      return;
+    }
+    const on = face(at);
+    const next = aimAt({
+      hand: at,
+      last: leg.last,
+      tracks: tracksFor(on, leg.last),
+      held: laying.held?.track ?? null,
+      before: laying.aim?.track ?? null,
+      caught,
+      free: shift ? (on?.point ?? onScreenPlane(at, leg.last)) : null,
+      project,
+    });
+    laying.set({ aim: next, ways: null });
+    if (laying.typed === '' && next !== null) {
+      asking.want({ aim: next, track: next.track, length: null });
+    }
+  };
+  const aiming = useRef(aim);
+  aiming.current = aim;
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a key or a placed leg aims anew from where the hand is
+  useEffect(() => {
+    if (start !== null && hand.current !== null) {
+      aiming.current(hand.current.at, hand.current.shift);
+    }
+  }, [held, state.revision]);
+
+  useEffect(() => {
+    if (start === null) {
+      return;
+    }
+    const canvas = gl.domElement;
+    let pressed: Flat | null = null;
+    const onMove = (event: PointerEvent) => aiming.current(handOf(event), event.shiftKey);
+    const onDown = (event: PointerEvent) => {
+      pressed = event.button === 0 ? handOf(event) : null;
+    };
+    const onUp = (event: PointerEvent) => {
+      const at = handOf(event);
+      if (pressed !== null && Math.hypot(at.x - pressed.x, at.y - pressed.y) < STILL) {
+        aiming.current(at, event.shiftKey);
+        void acts.place(event.altKey);
+      }
+      pressed = null;
+    };
+    canvas.addEventListener('pointermove', onMove);
+    canvas.addEventListener('pointerdown', onDown);
+    canvas.addEventListener('pointerup', onUp);
+    return () => {
+      canvas.removeEventListener('pointermove', onMove);
+      canvas.removeEventListener('pointerdown', onDown);
+      canvas.removeEventListener('pointerup', onUp);
+    };
+  }, [start, gl, handOf, acts]);
+
+  useLayingKeys({ leg, acts, face: () => (hand.current === null ? null : face(hand.current.at)), asking });
+  return leg;
+}
+
+export type LegAsking = { want: (question: Parameters<ReturnType<typeof useLayingActs>['tryLeg']>[0]) => void };

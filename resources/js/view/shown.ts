@@ -1,0 +1,30 @@
+import type { List, Run } from '../api/types';
+import { useWorkbench } from '../workbench/store';
+import { useJob } from '../workbench/useJob';
+
+/** Whether something is drawn: neither hidden, nor left out because something else is shown by itself. */
+export function useShown(): (list: List, id: string) => boolean {
+  const { hidden, alone } = useWorkbench();
+  const { item, items } = useJob();
+  const touches = (run: Run | undefined, fitting: string) =>
+    [run?.from.port, run?.to.port].some((port) => port?.startsWith(`${fitting}.`));
+  return (list, id) => {
+    if (hidden.has(`${list}/${id}`)) {
+      return false;
+    }
+    if (alone === null || (alone.list === list && alone.id === id)) {
+      return true;
+    }
+    if (alone.list === 'runs' && list === 'fittings') {
+      return touches(item('runs', alone.id), id);
+    }
+    return (
+      alone.list === 'fittings' &&
+      list === 'runs' &&
+      touches(
+        items('runs').find((run) => run.id === id),
+        alone.id,
+      )
+    );
+  };
+}

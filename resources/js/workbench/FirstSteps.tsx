@@ -1,0 +1,67 @@
+import { useNavigate } from 'react-router';
+import { Button } from '../ui/Button';
+import { useLaying } from '../view/laying/store';
+import { useAdding } from './useAdding';
+import { useJob } from './useJob';
+
+/** On an empty job: what to do first, in three steps, each done right from here. */
+export function FirstSteps() {
+  const { state, items } = useJob();
+  const navigate = useNavigate();
+  const add = useAdding();
+  const choose = useLaying((store) => store.choose);
+  const adding = (name: string) => add.find((one) => one.name === name)?.run;
+  if (items('runs').length > 0) {
+    return null;
+  }
+  const ports = items('fittings').reduce((count, fitting) => count + (fitting.ports ?? []).length, 0);
+  const steps = [
+    {
+      done: items('stock').length > 0,
+      what: 'Pick what it is made of',
+      how: 'A stock has its section and the radius it can be bent to.',
+      button: 'Add a stock',
+      run: adding('Add a stock'),
+    },
+    {
+      done: ports >= 2,
+      what: 'Place two fittings',
+      how: `A run goes from port to port${ports === 1 ? '; one more is needed' : ''}.`,
+      button: 'Add a fitting',
+      run: adding('Add a fitting'),
+    },
+    {
+      done: false,
+      what: 'Lay the first run',
+      how: 'Click a port, follow the axes, type lengths, end at the other port.',
+      button: 'Lay a run',
+      run: () => {
+        navigate(`/jobs/${state.id}/lay`);
+        choose();
+      },
+    },
+  ];
+  const next = steps.findIndex((step) => !step.done);
+  return (
+    <section className="first-steps" aria-label="First steps">
+      <h2>An empty job. First:</h2>
+      <ol>
+        {steps.map((step, index) => (
+          <li key={step.what} className={step.done ? 'done' : index === next ? 'next' : undefined}>
+            <strong>{step.what}</strong>
+            <span>{step.done ? 'done' : step.how}</span>
+            {!step.done && (
+              <Button
+                look={index === next ? 'primary' : 'outline-primary'}
+                disabled={index > next}
+                onClick={() => step.run?.()}
+              >
+                {step.button}
+              </Button>
+            )}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

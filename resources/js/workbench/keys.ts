@@ -1,0 +1,19 @@
+/** Whether a key press is the one that is told as "Ctrl+Shift+Z", "Del" or "?". */
+export function isKey(event: KeyboardEvent, told: string): boolean {
+  const parts = told.split('+');
+  const name = parts.pop() || '+';
+  const wants = (part: string) => parts.includes(part);
+  const key = { Del: 'Delete', Ins: 'Insert', Space: ' ' }[name] ?? name;
+  // A sign such as ? already has its Shift in it.
+  const shift = key.length === 1 && !/[a-z0-9]/i.test(key) ? event.shiftKey : wants('Shift');
+  return (
+    event.key.toLowerCase() === key.toLowerCase() &&
+    (event.ctrlKey || event.metaKey) === wants('Ctrl') &&
+    event.altKey === wants('Alt') &&
+    event.shiftKey === shift
+  );
+}
+
+/** Whether what is typed goes into a field, so that plain letters are no commands. */
+export const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof Element && target.closest('input, textarea, select, [contenteditable], [role="dialog"]') !== null;

@@ -1,0 +1,128 @@
+import { useMemo } from 'react';
+import { useNavigate } from 'react-router';
+import { files } from '../api/client';
+import { useCamera, VIEWS, type ViewName } from '../view/camera';
+import { useLaying } from '../view/laying/store';
+import { type Stage, stages, useWorkbench } from './store';
+import { tell } from './tell';
+import { useAdding } from './useAdding';
+import { useJob } from './useJob';
+
+/** Something that can be done, by its name, from the list of everything, and by its key. */
+export interface Action {
+  name: string;
+  /** As people read it: "Ctrl+Z". */
+  key?: string;
+  /** Where the key helps; everywhere when it is not said. */
+  stage?: Stage;
+  /** Works while something is being typed, too. */
+  always?: boolean;
+  isOpen?: boolean;
+  run: () => void;
+}
+
+const STAGE_NAMES: Record<Stage, string> = { place: 'Place', lay: 'Lay', check: 'Check', make: 'Make' };
+
+/** All that can be done from here: what keys do, and what can be found. */
+export function useActions(): Action[] {
+  const { state, lay, edit, goTo, item } = useJob();
+  const navigate = useNavigate();
+  const add = useAdding();
+  const picked = useWorkbench((store) => store.picked);
+  const laying = useLaying((store) => store.start !== null || store.choosing);
+
+  return useMemo(() => {
+    const workbench = useWorkbench.getState();
+    const camera = useCamera.getState();
+    const leg = picked?.list === 'runs' && picked.part !== null && 'leg' in picked.part ? picked.part.leg : null;
+    const name = picked === null ? '' : (item(picked.list, picked.id)?.name ?? picked.id);
+    const save = (address: string) => {
+      const link = document.createElement('a');
+      link.href = address;
+      link.download = '';
+      link.click();
+    };
+    const actions: Action[] = [
+      { name: 'Find anything', key: 'Ctrl+K', always: true, run: () => workbench.open('find') },
+      { name: 'Keys of this stage', key: '?', run: () => workbench.open('keys') },
+      {
+        name: 'Undo',
+        key: 'Ctrl+Z',
+        isOpen: state.step > (state.steps[0]?.number ?? 1) - 1 && state.step > 0,
+        run: () => tell(goTo(state.step - 1)),
+      },
+      {
+        name: 'Redo',
+        key: 'Ctrl+Shift+Z',
+        isOpen: state.step < (state.steps.at(-1)?.number ?? 0),
+        run: () => tell(goTo(state.step + 1)),
+      },
+      { name: 'Steps so far', key: 'Ctrl+Alt+Z', run: () => workbench.open('steps') },
+      ...stages.map((to, index) => ({
+        name: `Go to ${STAGE_NAMES[to]}`,
+        key: `Alt+${index + 1}`,
+        always: true,
+        run: () => navigate(`/jobs/${state.id}/${to}`),
+      })),
+      { name: 'Show everything', key: 'Home', run: () => camera.zoomTo('all') },
+      { name: 'Zoom to what is picked', key: 'o', isOpen: picked !== null, run: () => camera.zoomTo('picked') },
+      ...(Object.keys(VIEWS) as ViewName[]).map((view) => ({
+        name: `View ${VIEWS[view].name}`,
+        run: () => camera.look(view),
+      })),
+      { name: 'See through the surroundings, or make them solid', key: 'u', run: workbench.toggleSeeThrough },
+      {
+        name: 'Hide what is picked, or show it',
+        key: 'h',
+        isOpen: picked !== null && picked.list !== 'stock',
+        run: () => picked !== null && workbench.toggleHidden(picked.list, picked.id),
+      },
+      {
+        name: 'Show what is picked by itself, or the rest again',
+        key: 'i',
+        isOpen: picked !== null && picked.list !== 'stock',
+        run: () =>
+          workbench.isolate(
+            useWorkbench.getState().alone === null && picked !== null ? { list: picked.list, id: picked.id } : null,
+          ),
+      },
+      { name: 'Show all that is hidden', key: 'Shift+H', run: workbench.showAll },
+      {
+        name: 'Lay a run by hand',
+        key: 'l',
+        stage: 'lay',
+        isOpen: !laying,
+        run: () => {
+          navigate(`/jobs/${state.id}/lay`);
+          useLaying.getState().choose();
+        },
+      },
+      {
+        name: 'Put a corner into the picked leg',
+        key: 'Ins',
+        stage: 'lay',
+        isOpen: leg !== null,
+        run: () => leg !== null && picked !== null && tell(lay(picked.id, { do: 'insert-corner', vertex: leg })),
+      },
+      {
+        name: leg === null ? `Delete ${name || 'what is picked'}` : 'Take out the corner at the end of the picked leg',
+        key: 'Del',
+        isOpen: picked !== null,
+        run: () => {
+          if (picked !== null) {
+            tell(
+              leg !== null
+                ? lay(picked.id, { do: 'remove-corner', vertex: leg })
+                : edit([{ list: picked.list, id: picked.id, item: null }]),
+            );
+          }
+        },
+      },
+      ...add.map((one) => ({ ...one })),
+      { name: 'Save the job file', run: () => save(files.job(state.id)) },
+      { name: 'Save all runs as STL', run: () => save(files.bodies(state.id)) },
+      { name: 'All jobs', run: () => navigate('/jobs') },
+    ];
+    return actions;
+  }, [state, picked, laying, add, navigate, lay, edit, goTo, item]);
+}

@@ -27,6 +27,7 @@ export default defineConfig({
       ],
     },
     permissions: ['clipboard-read', 'clipboard-write'],
+    contextOptions: { reducedMotion: 'reduce' },
   },
   webServer: {
     command: `tests/browser/server ${port}`,

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { BARE, enter, openJob, rows } from './jobs';
+import { BARE, enter, goTo, locker, openJob, rows } from './jobs';
 
 /*
  * The run is worked out by hand: 200 up, 300 along +Y, 400 along +X into the filter, two bends of R 30.
@@ -17,7 +17,7 @@ test('lays a run from port to port, breaks it, cures it, and finds it again', as
   await page.getByRole('button', { name: 'Add a run' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Feed');
   await expect(page.getByLabel('From', { exact: true })).toHaveValue('pump.out');
-  await page.getByRole('button', { name: 'Lay it' }).click();
+  await page.getByRole('button', { name: 'Lay it', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Feed' })).toBeVisible();
 
   // Straight through the air it leaves the pump off its axis.
@@ -34,13 +34,13 @@ test('lays a run from port to port, breaks it, cures it, and finds it again', as
     await expect(page.locator('.saved')).toContainText('saved');
   }
   await expect(page.locator('.finding')).toHaveCount(0);
-  await expect(page.getByRole('button', { name: 'Feed' }).first()).toContainText('good');
+  await expect(locker(page, 'Feed')).toContainText('good');
 
   // A flange at the pump, hollow and square to the end, is drawn in the strip.
   await page.getByLabel('Start: finish').selectOption('flange');
   await expect(page.getByLabel('Start, flange: bore')).toHaveValue('13');
 
-  await page.getByRole('button', { name: /^Make/ }).click();
+  await goTo(page, 'Make');
   await expect.poll(() => rows(page, 'Bend table')).toEqual(BENDS);
   await expect(page.getByText('Cut length')).toBeVisible();
   expect(await rows(page, 'Vertex table')).toEqual([
@@ -51,21 +51,21 @@ test('lays a run from port to port, breaks it, cures it, and finds it again', as
   ]);
 
   // Too tight, seen in the list of findings and cured there.
-  await page.getByRole('button', { name: /^Lay/ }).click();
+  await goTo(page, 'Lay');
   await enter(page, 'Corner 2: radius', '10');
-  await page.getByRole('button', { name: /^Check/ }).click();
+  await goTo(page, 'Check');
   await expect(page.getByText('R 10; this tube needs at least R 24.')).toBeVisible();
   await page.getByRole('button', { name: /Bend 2 is too tight/ }).click();
   await expect(page.getByRole('button', { name: 'Bend 2, 90°' })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: 'Use R 24', exact: true }).click();
   await expect(page.getByText('All 1 runs can be bent and built.')).toBeVisible();
 
-  await page.getByRole('button', { name: /^Lay/ }).click();
+  await goTo(page, 'Lay');
   await enter(page, 'Corner 2: radius', '30');
   await expect(page.getByLabel('Corner 2: radius')).toHaveValue('30');
   await expect(page.locator('.saved')).toContainText('saved');
   await page.reload();
-  await page.getByRole('button', { name: /^Make/ }).click();
+  await goTo(page, 'Make');
   await expect.poll(() => rows(page, 'Bend table')).toEqual(BENDS);
 
   // Taken away and opened again it is the same run.
@@ -75,7 +75,7 @@ test('lays a run from port to port, breaks it, cures it, and finds it again', as
   const before = page.url();
   await page.getByLabel('Job file').setInputFiles(file);
   await expect.poll(() => page.url()).not.toBe(before);
-  await page.getByRole('button', { name: /^Make/ }).click();
+  await goTo(page, 'Make');
   await expect.poll(() => rows(page, 'Bend table')).toEqual(BENDS);
 });
 

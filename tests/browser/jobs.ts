@@ -57,7 +57,17 @@ export async function rows(page: Page, section: string): Promise<string[][]> {
 
 /** Types into a field, applies it, and waits until it is kept. */
 export async function enter(page: Page, label: string, text: string): Promise<void> {
-  const field = page.getByLabel(label, { exact: true });
+  const field = page.getByRole('textbox', { name: label, exact: true });
   await field.fill(text);
   await field.press('Enter');
 }
+
+/** An item in the locker, by its name. */
+export const locker = (page: Page, name: string) => page.locator('.locker .pick', { hasText: new RegExp(`^${name}`) });
+
+/** Changes to one of the four stages. */
+export const goTo = (page: Page, stage: string) =>
+  page
+    .getByRole('navigation', { name: 'Stages' })
+    .getByRole('button', { name: new RegExp(`^${stage}`) })
+    .click();

@@ -1,11 +1,11 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { BARE, demo, enter, openJob } from './jobs';
+import { BARE, demo, enter, goTo, locker, openJob } from './jobs';
 
 test('refuses bad values by their field and keeps the last good one', async ({ page }) => {
   const id = await openJob(page, BARE, 'place');
   const od = async () => (await (await page.request.get(`/api/jobs/${id}`)).json()).job.stock[0].section.od;
-  await page.getByRole('button', { name: /Tube 12 × 1.5/ }).click();
+  await locker(page, 'Tube 12 × 1.5').click();
   for (const [typed, why] of [
     ['abc', 'there is no value named “abc”'],
     ['', 'a number is missing here'],
@@ -44,7 +44,7 @@ test('shows a name as text wherever it stands', async ({ page }) => {
     'lay',
   );
   for (const stage of ['Place', 'Check', 'Make', 'Lay']) {
-    await page.getByRole('button', { name: new RegExp(`^${stage}`) }).click();
+    await goTo(page, stage);
     await expect(page.getByText(evil).first()).toBeVisible();
   }
   expect(await page.locator('img').count()).toBe(0);
@@ -61,7 +61,7 @@ test('selects in strip, table, view and locker alike', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Corner 2', exact: true })).toHaveClass(/picked/);
   await page.getByRole('button', { name: 'Corner 1', exact: true }).focus();
   await expect(page.getByRole('button', { name: /Straight of leg 1/ })).toHaveAttribute('aria-pressed', 'true');
-  await page.getByRole('button', { name: /Fuel feed/ }).click();
+  await locker(page, 'Fuel feed').click();
   await expect(page.locator('.strip')).toContainText('hold 1420 ± 1 · held');
 });
 
@@ -105,22 +105,22 @@ test('adds, copies, renames, moves and deletes what stands around', async ({ pag
   await enter(page, 'Name', 'Stanchion');
   await enter(page, 'At x', '150 + 2 * 25');
   await expect(page.getByLabel('At x')).toHaveValue('200');
-  await page.getByRole('button', { name: 'Copy Stanchion' }).click();
+  await page.getByRole('button', { name: 'Copy Stanchion', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Stanchion, copy' })).toBeVisible();
-  await page.getByRole('button', { name: 'Delete Stanchion, copy' }).click();
-  await expect(page.getByRole('button', { name: 'Stanchion, copy' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Delete Stanchion, copy', exact: true }).click();
+  await expect(locker(page, 'Stanchion, copy')).toHaveCount(0);
 
   // A fitting that moves takes its runs' ends along; a stock in use says by what.
   await page.getByRole('button', { name: 'Add a run' }).click();
-  await page.getByRole('button', { name: 'Lay it' }).click();
-  await page.getByRole('button', { name: /^Pump/ }).click();
+  await page.getByRole('button', { name: 'Lay it', exact: true }).click();
+  await locker(page, 'Pump').click();
   await enter(page, 'At z', '25');
-  await page.getByRole('button', { name: 'New run' }).click();
-  await page.getByRole('button', { name: /^Make/ }).click();
+  await locker(page, 'New run').click();
+  await goTo(page, 'Make');
   await expect(page.getByRole('region', { name: 'Vertex table' }).getByRole('row').nth(1)).toContainText('75.0');
-  await page.getByRole('button', { name: /^Place/ }).click();
-  await page.getByRole('button', { name: /Tube 12 × 1.5/ }).click();
-  await page.getByRole('button', { name: 'Delete Tube 12 × 1.5' }).click();
+  await goTo(page, 'Place');
+  await locker(page, 'Tube 12 × 1.5').click();
+  await page.getByRole('button', { name: 'Delete Tube 12 × 1.5', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('It is used by New run.');
 });
 

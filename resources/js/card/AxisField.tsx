@@ -24,10 +24,12 @@ const SKEWED: Record<(typeof NAMED)[number], Vector> = {
 /** A direction: one of the six axes by name, or three numbers. */
 export function AxisField({
   label,
+  of,
   axis,
   onChange,
 }: {
   label: string;
+  of?: string;
   axis: string | Vector;
   onChange: (axis: string | Vector) => Promise<void>;
 }) {
@@ -38,7 +40,7 @@ export function AxisField({
         <span>{label}</span>
         <select
           className="form-select form-select-sm mono"
-          aria-label={label}
+          aria-label={of === undefined ? label : `${of}: ${label}`}
           value={named ?? 'free'}
           onChange={(event) =>
             void onChange(
@@ -55,7 +57,9 @@ export function AxisField({
           <option value="free">by numbers</option>
         </select>
       </div>
-      {named === undefined && typeof axis !== 'string' && <VectorField label="" value={axis} onChange={onChange} />}
+      {named === undefined && typeof axis !== 'string' && (
+        <VectorField label="by" of={of ?? label} value={axis} onChange={onChange} />
+      )}
     </>
   );
 }

@@ -44,7 +44,7 @@ function OneEnd({ title, run, end, ports, onChange }: OneProps) {
   return (
     <Section title={title}>
       {end.port === undefined ? (
-        <VectorField label="At" value={end.at ?? [0, 0, 0]} onChange={(at) => onChange({ ...end, at })} />
+        <VectorField label="At" of={title} value={end.at ?? [0, 0, 0]} onChange={(at) => onChange({ ...end, at })} />
       ) : null}
       <Row label="Port" wide>
         <select

@@ -61,8 +61,18 @@ export function FittingCard({ id }: { id: string }) {
                 onClick={() => tell(change({ ports: ports.filter((_, i) => i !== index) }))}
               />
             </div>
-            <VectorField label="At" value={port.at} onChange={(at) => changePort(index, { at })} />
-            <AxisField label="Axis" axis={port.axis} onChange={(axis) => changePort(index, { axis })} />
+            <VectorField
+              label="At"
+              of={`Port ${port.id}`}
+              value={port.at}
+              onChange={(at) => changePort(index, { at })}
+            />
+            <AxisField
+              label="Axis"
+              of={`Port ${port.id}`}
+              axis={port.axis}
+              onChange={(axis) => changePort(index, { axis })}
+            />
             <Row label="Size, ø">
               <NumberField
                 label={`Size of port ${port.id}`}

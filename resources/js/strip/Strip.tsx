@@ -20,7 +20,7 @@ export function Strip() {
   const run = picked?.list === 'runs' ? item('runs', picked.id) : undefined;
   const solved = run === undefined ? undefined : solution(run.id);
   return (
-    <section className="strip" aria-label="Laid straight">
+    <section className={`strip${folded ? '' : ' open'}`} aria-label="Laid straight">
       {run === undefined || solved === undefined || folded ? (
         <Head
           facts={

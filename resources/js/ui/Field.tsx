@@ -1,4 +1,4 @@
-import { type KeyboardEvent, useEffect, useId, useRef, useState } from 'react';
+import { type KeyboardEvent, useEffect, useId, useLayoutEffect, useRef, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { NameChoice, namesFor } from './NameChoice';
 
@@ -35,7 +35,10 @@ export function Field(props: FieldProps) {
   const [refused, setRefused] = useState<string | null>(null);
   const [editing, setEditing] = useState(false);
   const [choice, setChoice] = useState(0);
-  const busy = useRef(false);
+  const [selecting, setSelecting] = useState(0);
+  /** What is on its way to the server, and what was entered meanwhile. */
+  const sending = useRef<string | null>(null);
+  const next = useRef<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const standing = useRef(text);
   const id = useId();
@@ -50,15 +53,16 @@ export function Field(props: FieldProps) {
   }, [text]);
 
   const enter = async (value: string) => {
-    if (busy.current) {
+    if (sending.current !== null) {
+      next.current = value === sending.current ? null : value;
       return;
     }
-    if (value === text || value === editText) {
-      setTyped(text);
+    if (value === standing.current || value === editText) {
+      setTyped(standing.current);
       setRefused(null);
       return;
     }
-    busy.current = true;
+    sending.current = value;
     try {
       await onEnter(value);
       setRefused(null);
@@ -67,14 +71,28 @@ export function Field(props: FieldProps) {
     } catch (error) {
       setRefused(reason(error));
     } finally {
-      busy.current = false;
+      sending.current = null;
+    }
+    const following = next.current;
+    next.current = null;
+    if (following !== null) {
+      await entering.current(following);
     }
   };
+  const entering = useRef(enter);
+  entering.current = enter;
   const take = (name: string) => {
     const next = typed.replace(/[A-Za-z_]\w*$/, '') + name;
     setTyped(next.startsWith('=') ? next : `=${next}`);
     setChoice(0);
   };
+  // Before the next key can come: what is typed then replaces what stood there.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each count selects once
+  useLayoutEffect(() => {
+    if (selecting > 0 && document.activeElement === input.current) {
+      input.current?.select();
+    }
+  }, [selecting]);
   const stepBy = (amount: number): boolean => {
     const next = step?.(typed, amount) ?? null;
     if (next !== null) {
@@ -115,7 +133,7 @@ export function Field(props: FieldProps) {
         event.stopPropagation();
         setTyped(editText);
         setEditing(true);
-        requestAnimationFrame(() => input.current?.select());
+        setSelecting((count) => count + 1);
         return;
       }
       setEditing(false);
@@ -156,7 +174,7 @@ export function Field(props: FieldProps) {
           }
           if (refused === null && typed === text) {
             setTyped(editText);
-            requestAnimationFrame(() => document.activeElement === input.current && input.current?.select());
+            setSelecting((count) => count + 1);
           }
         }}
         onDoubleClick={() => setEditing(true)}

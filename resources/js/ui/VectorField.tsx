@@ -6,11 +6,14 @@ const AXES = ['x', 'y', 'z'] as const;
 /** Three numbers in a row, each changed on its own. */
 export function VectorField({
   label,
+  of,
   value,
   onChange,
   parts = AXES,
 }: {
   label: string;
+  /** What the vector belongs to, where a card has several of that label. */
+  of?: string;
   value: Vector;
   onChange: (value: Vector) => Promise<void>;
   parts?: readonly [string, string, string];
@@ -21,7 +24,7 @@ export function VectorField({
       {parts.map((part, index) => (
         <NumberField
           key={part}
-          label={`${label} ${part}`}
+          label={`${of === undefined ? '' : `${of}: `}${label} ${part}`}
           unit={part.length === 1 ? part : ''}
           value={value[index]}
           onChange={(number) => {

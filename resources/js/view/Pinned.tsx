@@ -18,7 +18,13 @@ interface Props {
 export function Pinned({ at, children, rank = 2, beside = false }: Props) {
   const board = useContext(PinBoard);
   return (
-    <Html position={at} center={!beside} zIndexRange={[rank, 0]} portal={board as RefObject<HTMLElement>}>
+    <Html
+      position={at}
+      center={!beside}
+      zIndexRange={[rank, 0]}
+      portal={board as RefObject<HTMLElement>}
+      wrapperClass="pin"
+    >
       {children}
     </Html>
   );

@@ -7,7 +7,7 @@ import { useJob } from './useJob';
 
 /** Undo, redo, and the list of steps to go back along. */
 export function StepsMenu() {
-  const { state, goTo } = useJob();
+  const { state, goTo, goBy } = useJob();
   const { panel, open } = useWorkbench();
   const { steps, step } = state;
   const last = steps.find(({ number }) => number === step);
@@ -20,7 +20,7 @@ export function StepsMenu() {
         aria-label={last === undefined ? 'Undo' : `Undo: ${last.name}`}
         title={last === undefined ? 'Nothing to undo' : `Undo: ${last.name} (Ctrl+Z)`}
         disabled={last === undefined}
-        onClick={() => tell(goTo(step - 1))}
+        onClick={() => tell(goBy(-1))}
       >
         <Undo2 size={16} aria-hidden />
       </button>
@@ -29,7 +29,7 @@ export function StepsMenu() {
         aria-label={next === undefined ? 'Redo' : `Redo: ${next.name}`}
         title={next === undefined ? 'Nothing to redo' : `Redo: ${next.name} (Ctrl+Shift+Z)`}
         disabled={next === undefined}
-        onClick={() => tell(goTo(step + 1))}
+        onClick={() => tell(goBy(1))}
       >
         <Redo2 size={16} aria-hidden />
       </button>

@@ -25,7 +25,7 @@ const STAGE_NAMES: Record<Stage, string> = { place: 'Place', lay: 'Lay', check: 
 
 /** All that can be done from here: what keys do, and what can be found. */
 export function useActions(): Action[] {
-  const { state, lay, edit, goTo, item } = useJob();
+  const { state, lay, edit, goBy, item } = useJob();
   const navigate = useNavigate();
   const add = useAdding();
   const picked = useWorkbench((store) => store.picked);
@@ -49,13 +49,13 @@ export function useActions(): Action[] {
         name: 'Undo',
         key: 'Ctrl+Z',
         isOpen: state.step > (state.steps[0]?.number ?? 1) - 1 && state.step > 0,
-        run: () => tell(goTo(state.step - 1)),
+        run: () => tell(goBy(-1)),
       },
       {
         name: 'Redo',
         key: 'Ctrl+Shift+Z',
         isOpen: state.step < (state.steps.at(-1)?.number ?? 0),
-        run: () => tell(goTo(state.step + 1)),
+        run: () => tell(goBy(1)),
       },
       { name: 'Steps so far', key: 'Ctrl+Alt+Z', run: () => workbench.open('steps') },
       ...stages.map((to, index) => ({
@@ -124,5 +124,5 @@ export function useActions(): Action[] {
       { name: 'All jobs', run: () => navigate('/jobs') },
     ];
     return actions;
-  }, [state, picked, laying, add, navigate, lay, edit, goTo, item]);
+  }, [state, picked, laying, add, navigate, lay, edit, goBy, item]);
 }

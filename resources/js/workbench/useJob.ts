@@ -35,6 +35,8 @@ export interface JobAccess {
   lay: (run: string, laying: LayingEdit) => Promise<void>;
   /** Undoes or redoes until the step of that number is the last in force. */
   goTo: (step: number) => Promise<void>;
+  /** The same by so many steps: −1 undoes the last one. */
+  goBy: (steps: number) => Promise<void>;
 }
 
 export const JobContext = createContext<JobAccess | null>(null);
@@ -65,6 +67,9 @@ async function untilAnswered<Answer>(asking: () => Promise<Answer>): Promise<Ans
     }
   }
 }
+
+/** Until what was answered is on the screen: what an edit came to must not be seen before it, nor after. */
+const shown = () => new Promise((resolve) => setTimeout(resolve));
 
 /** Takes an answer as the state of the job unless a newer one has come meanwhile. */
 function useTaking() {
@@ -124,15 +129,16 @@ export function useJobAccess(state: JobState): JobAccess {
 
   const edit = useCallback(
     async (edits: BareEdit[], header?: Header, name?: string) => {
-      const seen = now();
       const based = edits.map((one): Edit => {
-        const was = seen.job[one.list]?.find((item) => item.id === one.id);
+        // What the change was made from is what this window showed when it was made, not what has come since.
+        const was = state.job[one.list]?.find((item) => item.id === one.id);
         return was === undefined ? one : { ...one, was: was as unknown as Edit['was'] };
       });
       const token = crypto.randomUUID();
       await mutateAsync(() => api.edit(jobId, { edits: based, header, name, token }));
+      await shown();
     },
-    [mutateAsync, jobId, now],
+    [mutateAsync, jobId, state],
   );
   const lay = useCallback(
     async (run: string, laying: LayingEdit) => {
@@ -143,6 +149,7 @@ export function useJobAccess(state: JobState): JobAccess {
         was ??= now().job.runs?.find((item) => item.id === run);
         return api.lay(jobId, run, { ...laying, was, token } as Laying);
       });
+      await shown();
     },
     [mutateAsync, jobId, now],
   );
@@ -151,6 +158,13 @@ export function useJobAccess(state: JobState): JobAccess {
       await mutateAsync(() => api.goTo(jobId, step));
     },
     [mutateAsync, jobId],
+  );
+  const goBy = useCallback(
+    async (steps: number) => {
+      // Counted from where the job stands when its turn comes: edits ahead of it are steps, too.
+      await mutateAsync(() => api.goTo(jobId, Math.max(0, now().step + steps)));
+    },
+    [mutateAsync, jobId, now],
   );
 
   return useMemo(() => {
@@ -173,8 +187,9 @@ export function useJobAccess(state: JobState): JobAccess {
       edit,
       lay,
       goTo,
+      goBy,
     };
-  }, [state, isPending, trying, edit, lay, goTo]);
+  }, [state, isPending, trying, edit, lay, goTo, goBy]);
 }
 
 /** A fresh id in a list, made from a name. */

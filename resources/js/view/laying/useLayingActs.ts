@@ -1,13 +1,13 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef } from 'react';
 import { api } from '../../api/client';
-import type { Preview, Run } from '../../api/types';
+import type { JobState, Preview, Run } from '../../api/types';
 import { allPorts, freePorts } from '../../locker/newItems';
 import { useWorkbench } from '../../workbench/store';
-import { tell } from '../../workbench/tell';
 import { useJob } from '../../workbench/useJob';
 import type { Track } from '../drag/tracks';
 import { type Aim, useLaying } from './store';
-import type { useLeg } from './useLeg';
+import { laidSoFar, legTo } from './useLeg';
 
 /** A leg that is meant: to where the pointer aims, or so long along a track. */
 export interface Meant {
@@ -19,45 +19,50 @@ export interface Meant {
 const PLAIN = /^\d{1,9}(\.\d{1,9})?$/;
 
 /** What can be done while laying, by hand or by key: try, place, take back, finish. */
-export function useLayingActs({ run, draft, travel, legTo }: ReturnType<typeof useLeg>) {
-  const { state, items, put, lay, edit } = useJob();
-  const busy = useRef(false);
+export function useLayingActs() {
+  const access = useJob();
+  const client = useQueryClient();
+  const latest = useRef(access);
+  latest.current = access;
+  const jobId = access.state.id;
 
   return useMemo(() => {
     const { setTrying, pick } = useWorkbench.getState();
     const laying = useLaying.getState;
-    const target = run === undefined ? { draft: draft ?? undefined } : { run: run.id };
-    const settle = () => {
-      laying().set({ aim: null, typed: '', held: null, answer: null, ways: null, refused: null });
-      setTrying(null);
-    };
-    /** One act at a time; what is refused is said in the tag. */
-    const act = async (doing: () => Promise<void>) => {
-      if (busy.current) {
-        return;
-      }
-      busy.current = true;
-      try {
-        await doing();
-      } catch (error) {
+    // Asked when its turn comes: what is typed fast is done in order, each on what the one before has made.
+    const state = () => client.getQueryData<JobState>(['job', jobId]) ?? latest.current.state;
+    const soFar = () => laidSoFar(state(), laying().start, laying().run, laying().stock);
+    let queue = Promise.resolve();
+
+    /** One act after another; what is refused is said in the tag, and what was typed is there again. */
+    const act = (doing: () => Promise<void>, restore: () => void = () => undefined) => {
+      queue = queue.then(doing).catch((error: unknown) => {
+        restore();
         laying().set({ refused: error instanceof Error ? error.message : 'This did not work.' });
-      } finally {
-        busy.current = false;
-      }
+      });
+      return queue;
+    };
+    const settle = () => {
+      laying().set({ aim: null, answer: null, ways: null, refused: null });
+      setTrying(null);
     };
 
     const tryLeg = (meant: Meant, step: number | null = meant.length === null ? 1 : null): Promise<Preview> => {
+      const { run, draft } = soFar();
       const change = legTo(meant.aim, meant.track, meant.length);
       return change === null
         ? Promise.reject(new Error('Point where it goes, or hold an axis and type a length.'))
-        : api.previewRun(state.id, { ...target, change, hold: step });
+        : api.previewRun(jobId, {
+            ...(run === undefined ? { draft: draft ?? undefined } : { run: run.id }),
+            change,
+            hold: step,
+          });
     };
-    /** What the tag holds: the length typed, along the track held or aimed at; or where the pointer aims. */
-    const meant = async (): Promise<Meant> => {
-      const { aim, held, typed, start } = laying();
-      const onlyTrack =
-        run === undefined && start !== null && travel !== null ? { name: 'port axis', along: travel } : null;
-      const track = held?.track ?? aim?.track ?? onlyTrack;
+    /** What the tag held when it was placed: the length typed, along the track held or aimed at; or the aim. */
+    const meant = async (typed: string, aim: Aim | null, held: Track | null): Promise<Meant> => {
+      const { run, travel } = soFar();
+      const onlyTrack = run === undefined && travel !== null ? { name: 'port axis', along: travel } : null;
+      const track = held ?? aim?.track ?? onlyTrack;
       if (typed === '') {
         return { aim, track, length: null };
       }
@@ -67,80 +72,108 @@ export function useLayingActs({ run, draft, travel, legTo }: ReturnType<typeof u
       return {
         aim,
         track,
-        length: PLAIN.test(typed) ? Number(typed) : (await api.entry(state.id, { text: typed })).number,
+        length: PLAIN.test(typed) ? Number(typed) : (await api.entry(jobId, { text: typed })).number,
       };
     };
 
-    const place = (past: boolean) =>
+    const finish = (way: Run, port: string) =>
       act(async () => {
-        const { ways } = laying();
-        const way = ways?.list[ways.shown];
-        if (way !== undefined && laying().typed === '') {
-          await put('runs', way.item, `Finish ${way.item.name ?? way.item.id} at its port`);
-          settle();
+        const { run } = soFar();
+        if (run !== undefined) {
+          const stops = way.route.stops.slice(run.route.stops.length);
+          await latest.current.lay(run.id, { do: 'finish', port, stops, lead: way.to.lead });
           laying().stop();
-          pick('runs', way.item.id);
-          return;
+          setTrying(null);
+          pick('runs', run.id);
         }
-        const leg = await meant();
-        const answer = await tryLeg(leg, leg.length === null && !past ? 1 : null);
-        const change = legTo(leg.aim, leg.track, leg.length);
-        if (run === undefined) {
-          const item = answer.item as unknown as Run;
-          await put('runs', item, `Lay the first leg of ${item.name}`);
-          laying().set({ run: item.id });
-          pick('runs', item.id);
-        } else if (change !== null) {
-          const held = 'length' in change && typeof change.length === 'number' ? { length: answer.amount } : {};
-          await lay(run.id, { ...change, ...held });
-        }
-        settle();
       });
+
+    const place = (past: boolean) => {
+      const { aim, held, typed, ways } = laying();
+      const way = ways?.list[ways.shown];
+      if (ways !== null && typed === '') {
+        return way === undefined ? queue : finish(way.item as unknown as Run, ways.port);
+      }
+      laying().set({ typed: '', held: null });
+      return act(
+        async () => {
+          const leg = await meant(typed, aim, held?.track ?? null);
+          const answer = await tryLeg(leg, leg.length === null && !past ? 1 : null);
+          const change = legTo(leg.aim, leg.track, leg.length);
+          const { run } = soFar();
+          if (run === undefined) {
+            const item = answer.item as unknown as Run;
+            await latest.current.put('runs', item, `Lay the first leg of ${item.name}`);
+            laying().set({ run: item.id });
+            pick('runs', item.id);
+          } else if (change !== null) {
+            const limit = 'length' in change && typeof change.length === 'number' ? { length: answer.amount } : {};
+            await latest.current.lay(run.id, { ...change, ...limit });
+          }
+          settle();
+        },
+        () => laying().typed === '' && laying().set({ typed, held }),
+      );
+    };
 
     const takeBack = () =>
       act(async () => {
+        const { run } = soFar();
         if (run === undefined) {
           return;
         }
         if (run.route.stops.length > 1) {
-          await lay(run.id, { do: 'take-back' });
+          await latest.current.lay(run.id, { do: 'take-back' });
         } else {
-          await edit([{ list: 'runs', id: run.id, item: null }], undefined, `Take back ${run.name ?? run.id}`);
           laying().set({ run: null });
+          await latest.current.edit(
+            [{ list: 'runs', id: run.id, item: null }],
+            undefined,
+            `Take back ${run.name ?? run.id}`,
+          );
         }
         settle();
       });
 
-    const isFree = (port: string) =>
-      port !== laying().start?.port &&
-      freePorts(state.places, items('fittings'), items('runs')).some(({ name }) => name === port);
-
-    const lookForWays = async (port: string, name: string) => {
-      if (run === undefined) {
-        return;
-      }
-      laying().set({ ways: { port, name, list: [], shown: -1 }, refused: null });
-      const list = await api.waysIn(state.id, run.id, port).catch(() => []);
-      if (laying().ways?.port === port) {
-        laying().set({ ways: { port, name, list, shown: 0 } });
-        setTrying(list[0] === undefined ? null : { solutions: [list[0].solution], places: [] });
-      }
+    const freeOnes = () => {
+      const { job, places } = state();
+      const free = freePorts(places, job.fittings ?? [], job.runs ?? []).map(({ name }) => name);
+      return allPorts(places, job.fittings ?? []).filter(
+        ({ name }) => free.includes(name) && name !== laying().start?.port,
+      );
     };
-    const nextWay = () => {
+    const isFree = (port: string) => freeOnes().some(({ name }) => name === port);
+
+    const show = (shown: number) => {
       const { ways } = laying();
-      if (ways !== null && ways.list.length > 0) {
-        const shown = (ways.shown + 1) % ways.list.length;
+      if (ways !== null) {
         laying().set({ ways: { ...ways, shown } });
         const way = ways.list[shown];
         setTrying(way === undefined ? null : { solutions: [way.solution], places: [] });
       }
     };
+    const lookForWays = (port: string, name: string) => {
+      laying().set({ ways: { port, name, list: [], shown: -1 }, refused: null });
+      return act(async () => {
+        const { run } = soFar();
+        const list = run === undefined ? [] : await api.waysIn(jobId, run.id, port);
+        if (laying().ways?.port === port) {
+          laying().set({ ways: { port, name, list, shown: 0 } });
+          show(0);
+        }
+      });
+    };
+    const nextWay = () => {
+      const { ways } = laying();
+      if (ways !== null && ways.list.length > 0) {
+        show((ways.shown + 1) % ways.list.length);
+      }
+    };
     /** By key alone: the free ports one after another. */
     const nextPort = () => {
-      const ports = allPorts(state.places, items('fittings')).filter(({ name }) => isFree(name));
-      const now = ports.findIndex(({ name }) => name === laying().ways?.port);
-      const next = ports[(now + 1) % ports.length];
-      if (next !== undefined) {
+      const ports = freeOnes();
+      const next = ports[(ports.findIndex(({ name }) => name === laying().ways?.port) + 1) % ports.length];
+      if (next !== undefined && soFar().run !== undefined) {
         void lookForWays(next.name, next.label);
       }
     };
@@ -152,12 +185,12 @@ export function useLayingActs({ run, draft, travel, legTo }: ReturnType<typeof u
     return {
       tryLeg: (leg: Meant) => tryLeg(leg),
       place,
-      takeBack: () => tell(takeBack()),
+      takeBack: () => void takeBack(),
       isFree,
       lookForWays,
       nextWay,
       nextPort,
       stop,
     };
-  }, [state, items, put, lay, edit, run, draft, travel, legTo]);
+  }, [client, jobId]);
 }

@@ -27,7 +27,7 @@ export function useLayingHand() {
   const face = useFace();
   const isShown = useShown();
   const leg = useLeg();
-  const acts = useLayingActs(leg);
+  const acts = useLayingActs();
   const start = useLaying((store) => store.start);
   const held = useLaying((store) => store.held);
   const hand = useRef<{ at: Flat; shift: boolean } | null>(null);
@@ -57,7 +57,7 @@ export function useLayingHand() {
         },
         (refused) => useLaying.getState().set({ refused }),
       ),
-    [acts.tryLeg],
+    [acts],
   );
   useEffect(() => () => asking.stop(), [asking]);
 
@@ -82,7 +82,14 @@ export function useLayingHand() {
     hand.current = { at, shift };
     const laying = useLaying.getState();
     const caught = caughtAt(at, caughtOf, project, leg.last);
-    if (leg.run !== undefined && caught?.kind === 'port' && caught.place !== undefined && acts.isFree(caught.place)) {
+    // A track that is held goes level with the port; without one the run may end there.
+    if (
+      laying.held === null &&
+      leg.run !== undefined &&
+      caught?.kind === 'port' &&
+      caught.place !== undefined &&
+      acts.isFree(caught.place)
+    ) {
       if (laying.ways?.port !== caught.place) {
         void acts.lookForWays(caught.place, caught.name);
       }

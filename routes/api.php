@@ -11,6 +11,8 @@ use App\Http\Controllers\StepController;
 use App\Http\Controllers\TakeAwayController;
 use Illuminate\Support\Facades\Route;
 
+// Says no more than that the server is there.
+Route::get('ready', static fn () => response()->noContent());
 Route::get('jobs', [JobController::class, 'index']);
 Route::post('jobs', [JobController::class, 'store']);
 Route::post('jobs/open', [JobController::class, 'open']);

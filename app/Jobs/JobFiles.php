@@ -8,20 +8,47 @@ use App\Models\Job;
 use App\Models\JobItem;
 use App\Models\Run;
 use App\Models\Stock;
+use Bowline\Job\Hanging;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Illuminate\Support\Collection;
 use stdClass;
 
 /** Job files to rows and back. */
 final class JobFiles
 {
+    /** The job as a job file, a query a list. */
+    public function file(Job $job): stdClass
+    {
+        return $this->withLists($job, static fn (): ?array => null);
+    }
+
     /**
-     * The job as a job file, a query a list.
+     * The job file with only the runs that are asked for, and of what they may hang on only what they do.
      *
-     * @param  list<string>|null  $runs  which runs are wanted; all when it is not said
+     * @param  list<string>  $runs  ids
+     * @param  list<stdClass>  $drafts  runs that are not kept yet, in the shape of the file
+     * @param  list<string>  $also  ports and clamps that are wanted besides
      */
-    public function file(Job $job, ?array $runs = null): stdClass
+    public function around(Job $job, array $runs, array $drafts = [], array $also = []): stdClass
+    {
+        $kept = $runs === [] ? [] : $this->items($job, ['runs' => $runs])['runs'];
+        $places = array_merge($also, ...array_map(Hanging::places(...), [...$kept, ...$drafts]));
+        $fittings = array_values(array_unique(array_map(static fn (string $place): string => explode('.', $place)[0], $places)));
+        $file = $this->withLists($job, static fn (string $list): ?array => match ($list) {
+            'fittings' => $fittings,
+            'clamps' => $places,
+            'surroundings', 'runs' => [],
+            default => null,
+        });
+        $file->runs = $kept;
+
+        return $file;
+    }
+
+    /** @param  callable(string): (list<string>|null)  $wanted  ids of a list; null for all of it */
+    private function withLists(Job $job, callable $wanted): stdClass
     {
         $file = (object) [
             'format' => CoreJob::FORMAT,
@@ -31,16 +58,39 @@ final class JobFiles
             'up' => $job->up,
             'values' => $job->named_values,
         ];
-        foreach (Job::LISTS as $list => $model) {
-            $query = $model::query()->where('job_id', $job->id);
-            if ($list === 'runs' && $runs !== null) {
-                $query->whereIn('key', $runs);
-            }
-            $file->{$list} = $query->get(['position', 'definition'])->sortBy('position')
-                ->map(static fn (JobItem $item): stdClass => $item->definition)->values()->all();
+        foreach ($this->items($job, array_map($wanted, array_combine(array_keys(Job::LISTS), array_keys(Job::LISTS)))) as $list => $items) {
+            $file->{$list} = $items;
         }
 
         return $file;
+    }
+
+    /**
+     * The items of some lists as they stand in the file, by one query. Their JSON is put together and read
+     * once: while something is dragged this is asked for at every move of the hand (bench/preview.mjs).
+     *
+     * @param  array<string, list<string>|null>  $wanted  ids by list; null for all of it
+     * @return array<string, list<stdClass>>
+     */
+    private function items(Job $job, array $wanted): array
+    {
+        $all = null;
+        foreach (array_filter($wanted, static fn (?array $ids): bool => $ids !== []) as $list => $ids) {
+            $query = Job::LISTS[$list]::query()->where('job_id', $job->id)->toBase()->selectRaw('? as list, position, definition', [$list]);
+            if ($ids !== null) {
+                $query->whereIn('key', $ids);
+            }
+            $all = $all === null ? $query : $all->unionAll($query);
+        }
+        $rows = $all?->orderBy('position')->get() ?? new Collection;
+        $items = [];
+        foreach (array_keys($wanted) as $list) {
+            $json = $rows->where('list', $list)->pluck('definition')->filter(static fn (mixed $item): bool => is_string($item))->implode(',');
+            $read = json_decode('['.$json.']', false, 64, JSON_THROW_ON_ERROR);
+            $items[$list] = is_array($read) ? array_values(array_filter($read, static fn (mixed $item): bool => $item instanceof stdClass)) : [];
+        }
+
+        return $items;
     }
 
     /**

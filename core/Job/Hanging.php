@@ -25,17 +25,39 @@ final class Hanging
     }
 
     /** @return list<string> ports ("fitting.port") and clamps that the run names */
-    private static function places(stdClass $run): array
+    public static function places(stdClass $run): array
     {
         $node = new Node($run);
-        $names = [$node->find('from')?->find('port'), $node->find('to')?->find('port')];
-        foreach ($node->find('route')?->list('stops') ?? [] as $stop) {
-            array_push($names, $stop->find('until'), $stop->find('clamp'));
-        }
 
-        return array_values(array_filter(
-            array_map(static fn (?Node $name): mixed => $name?->value, $names),
-            is_string(...),
-        ));
+        return [
+            ...self::texts($node->find('from')?->find('port'), $node->find('to')?->find('port')),
+            ...self::placesOfStops($node->find('route')?->list('stops') ?? []),
+        ];
+    }
+
+    /**
+     * @param  stdClass  $change  an edit of a run (schema/api.json, `laying`)
+     * @return list<string> ports and clamps that it names
+     */
+    public static function placesOfChange(stdClass $change): array
+    {
+        $node = new Node($change);
+
+        return [...self::texts($node->find('until'), $node->find('port')), ...self::placesOfStops($node->list('stops'))];
+    }
+
+    /**
+     * @param  list<Node>  $stops
+     * @return list<string>
+     */
+    private static function placesOfStops(array $stops): array
+    {
+        return array_merge(...array_map(static fn (Node $stop): array => self::texts($stop->find('until'), $stop->find('clamp')), $stops), ...[[]]);
+    }
+
+    /** @return list<string> */
+    private static function texts(?Node ...$names): array
+    {
+        return array_values(array_filter(array_map(static fn (?Node $name): mixed => $name?->value, $names), is_string(...)));
     }
 }

@@ -94,6 +94,6 @@ final readonly class Node
 
     private function pointerTo(string $key): string
     {
-        return $this->pointer.'/'.str_replace(['~', '/'], ['~0', '~1'], $key);
+        return $this->pointer.'/'.(strpbrk($key, '~/') === false ? $key : str_replace(['~', '/'], ['~0', '~1'], $key));
     }
 }

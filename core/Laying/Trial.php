@@ -39,13 +39,15 @@ final readonly class Trial
         $solver = new Solver($job);
         $laid = $run->route->lay($run);
         $edited = static fn (Node $change): stdClass => RunEditReader::apply(RunEdit::of($laid), $change, $job->site)->run();
-        $solve = static fn (Node $change): array => [$solver->preview(Run::read(new Node($edited($change)), $job->site))];
+        $solve = static fn (stdClass $item): array => [$solver->preview(Run::read(new Node($item), $job->site))];
 
         $scale = Scale::of($change, $laid, $job->site->values);
         if ($scale === null || $step === null) {
-            return new self(['runs' => $edited($change)], Hold::free($scale->wish ?? 0.0, $solve($change)));
+            $item = $edited($change);
+
+            return new self(['runs' => $item], Hold::free($scale->wish ?? 0.0, $solve($item)));
         }
-        $at = static fn (float $amount): array => $solve($scale->at($amount));
+        $at = static fn (float $amount): array => $solve($edited($scale->at($amount)));
         $hold = $scale->hasLeast
             ? Hold::atLeast($at, [$solver->preview($run)], $scale->rest, $scale->wish, $step)
             : Hold::towards($at, [$solver->preview($run)], $scale->rest, $scale->wish, $step);

@@ -13,6 +13,7 @@ use App\Jobs\StepName;
 use App\Models\Job;
 use Bowline\Exchange\PastedRows;
 use Bowline\Exchange\SolutionWriter;
+use Bowline\Job\Hanging;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\Node;
 use Bowline\Job\Values;
@@ -42,9 +43,9 @@ final readonly class LayingController
 
     public function keep(Request $request, Job $job, string $run, JobEdits $edits, JobResponse $response): Response
     {
-        $body = Body::of($request, 'laying');
+        $body = Body::change($request);
         $was = $body->find('was')?->object();
-        $core = $this->core($job, $run, $was);
+        $core = $this->core($job, $run, $was, Hanging::placesOfChange($body->object()));
         $item = RunEditReader::apply(RunEdit::of($core->runs[$run]->route->lay($core->runs[$run])), $body, $core->site)->run();
         $edit = new Node((object) ['list' => 'runs', 'id' => $run, 'item' => $item, ...($was === null ? [] : ['was' => $was])]);
         $do = $body->get('do')->text();
@@ -57,8 +58,9 @@ final readonly class LayingController
     /** The ways to bring the open end of a run into a port, each with its solution. */
     public function waysIn(Request $request, Job $job, string $run): JsonResponse
     {
-        $core = $this->core($job, $run);
-        $port = $core->site->port(Body::of($request, 'waysIn')->get('port'));
+        $name = Body::of($request, 'waysIn')->get('port');
+        $core = $this->core($job, $run, null, [$name->text()]);
+        $port = $core->site->port($name);
 
         return response()->json(array_map(static fn (array $way): array => [
             'item' => $way['item'], 'bends' => $way['bends'], 'solution' => SolutionWriter::run($way['solved']),
@@ -73,12 +75,16 @@ final readonly class LayingController
         return response()->json(['stops' => $rows->stops, 'refused' => $rows->refused]);
     }
 
-    /** @param  stdClass|null  $was  the run as the asking window saw it */
-    private function core(Job $job, string $run, ?stdClass $was = null): CoreJob
+    /**
+     * @param  stdClass|null  $was  the run as the asking window saw it
+     * @param  list<string>  $places  ports and clamps that the change names
+     */
+    private function core(Job $job, string $run, ?stdClass $was = null, array $places = []): CoreJob
     {
-        $file = $this->files->file($job, [$run]);
-        if ($was !== null && $file->runs !== []) {
-            $file->runs = [(object) [...get_object_vars($was), 'id' => $run]];
+        $seen = $was === null ? [] : [(object) [...get_object_vars($was), 'id' => $run]];
+        $file = $this->files->around($job, [$run], $seen, $places);
+        if ($seen !== [] && $file->runs !== []) {
+            $file->runs = $seen;
         }
         $core = CoreJob::read($file);
 

@@ -12,13 +12,12 @@ use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job\Hanging;
 use Bowline\Job\Job as CoreJob;
-use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Run;
 use Bowline\Job\Site;
 use Bowline\Laying\Trial;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use stdClass;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -30,14 +29,15 @@ final readonly class PreviewController
     }
 
     /** An edit of a run, kept or not yet. */
-    public function run(Request $request, Job $job): JsonResponse
+    public function run(Request $request, Job $job): Response
     {
-        $body = Body::of($request, 'previewRun');
+        $body = Body::preview($request);
         $draft = $body->find('draft')?->object();
         $id = $draft->id ?? $body->get('run')->text();
         $name = is_string($id) ? $id : '';
-        $file = $this->files->file($job, $draft === null ? [$name] : []);
-        $core = CoreJob::read($file);
+        $core = CoreJob::read($this->files->around(
+            $job, $draft === null ? [$name] : [], $draft === null ? [] : [$draft], Hanging::placesOfChange($body->get('change')->object()),
+        ));
         $run = $draft === null
             ? $core->runs[$name] ?? throw new NotFoundHttpException
             : Run::read(new Node($draft, '/draft'), $core->site);
@@ -46,15 +46,20 @@ final readonly class PreviewController
     }
 
     /** Something placed, moved or turned, with all that hangs on it. */
-    public function place(Request $request, Job $job): JsonResponse
+    public function place(Request $request, Job $job): Response
     {
-        $body = Body::of($request, 'previewPlace');
+        $body = Body::preview($request);
         [$list, $id] = [$body->get('list')->text(), $body->get('id')->text()];
+        if (! in_array($list, ['fittings', 'clamps', 'surroundings'], true)) {
+            throw $body->get('list')->error('only what stands in space can be moved');
+        }
         $hanging = $job->runs()->get(['id', 'key', 'definition'])
             ->filter(static fn (RunRow $row): bool => Hanging::on($row->definition, $list, $id))
             ->map(static fn (RunRow $row): string => $row->key)->values()->all();
-        $file = $this->files->file($job, array_values($hanging));
-        $item = $this->item($file, $list, $id);
+        $file = $this->files->around($job, array_values($hanging));
+        $item = Job::LISTS[$list]::query()->where('job_id', $job->id)->where('key', $id)->firstOrFail(['definition'])->definition;
+        $others = array_filter((new Node($file))->list($list), static fn (Node $other): bool => $other->find('id')?->value !== $id);
+        $file->{$list} = [...array_map(static fn (Node $other): stdClass => $other->object(), $others), $item];
         $trial = Trial::ofPlace($file, $list, $item, $body->get('change'), $this->step($body));
         $file->{$list} = [$trial->items[$list]];
         $file->runs = [];
@@ -62,18 +67,18 @@ final readonly class PreviewController
         return $this->answer($trial, Site::read(new Node((object) ['values' => $file->values, $list => $file->{$list}])));
     }
 
-    private function answer(Trial $trial, Site $site): JsonResponse
+    private function answer(Trial $trial, Site $site): Response
     {
         $list = array_key_first($trial->items);
 
-        return response()->json([
+        return new Response(json_encode([
             'list' => $list,
             'item' => $trial->items[$list],
             'amount' => $trial->hold->amount,
             'held' => $trial->hold->heldBy?->title,
             'places' => $list === 'runs' ? [] : PlaceWriter::write($site),
             'solutions' => array_map(SolutionWriter::run(...), $trial->solved()),
-        ]);
+        ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 200, ['Content-Type' => 'application/json']);
     }
 
     private function step(Node $body): ?float
@@ -81,16 +86,5 @@ final readonly class PreviewController
         $step = $body->find('hold')?->value;
 
         return is_int($step) || is_float($step) ? (float) $step : null;
-    }
-
-    /** @throws JobError */
-    private function item(stdClass $file, string $list, string $id): stdClass
-    {
-        foreach ((new Node($file))->list($list) as $item) {
-            if ($item->find('id')?->value === $id) {
-                return $item->object();
-            }
-        }
-        throw new NotFoundHttpException;
     }
 }

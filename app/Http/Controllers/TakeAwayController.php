@@ -62,7 +62,7 @@ final readonly class TakeAwayController
 
     private function solved(Job $job, string $run): SolvedRun
     {
-        $core = CoreJob::read($this->files->file($job, [$run]));
+        $core = CoreJob::read($this->files->around($job, [$run]));
 
         return (new Solver($core))->preview($core->runs[$run] ?? throw new NotFoundHttpException);
     }

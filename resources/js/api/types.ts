@@ -6,22 +6,6 @@
  */
 export type List = "stock" | "fittings" | "clamps" | "surroundings" | "runs";
 /**
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "laying".
- */
-export type Laying =
-  | MoveCorner
-  | MoveLeg
-  | SetLeg
-  | InsertCorner
-  | RemoveCorner
-  | SetCorner
-  | HoldLength
-  | AddLeg
-  | TakeBack
-  | Finish
-  | PutCorners;
-/**
  * x, y, z.
  *
  * @minItems 3
@@ -54,11 +38,6 @@ export type JobList = {
 }[];
 /**
  * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "placing".
- */
-export type Placing = Move | Turn;
-/**
- * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "ways".
  */
 export type Ways = WayIn[];
@@ -69,7 +48,18 @@ export type Ways = WayIn[];
 export interface Api {
   newJob?: NewJob;
   edits?: Edits;
-  laying?: Laying;
+  laying?:
+    | MoveCorner
+    | MoveLeg
+    | SetLeg
+    | InsertCorner
+    | RemoveCorner
+    | SetCorner
+    | HoldLength
+    | AddLeg
+    | TakeBack
+    | Finish
+    | PutCorners;
   entry?: Entry;
   jobState?: JobState;
   jobList?: JobList;
@@ -85,7 +75,7 @@ export interface Api {
   goTo?: GoTo;
   step?: Step;
   revision?: Revision;
-  placing?: Placing;
+  placing?: Move | Turn;
   clash?: Clash;
 }
 /**
@@ -159,10 +149,6 @@ export interface Header {
     [k: string]: number | string;
   };
 }
-/**
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "moveCorner".
- */
 export interface MoveCorner {
   do: "move-corner";
   vertex: number;
@@ -182,9 +168,6 @@ export interface MoveCorner {
 }
 /**
  * The leg that ends at the vertex, parallel to itself.
- *
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "moveLeg".
  */
 export interface MoveLeg {
   do: "move-leg";
@@ -203,10 +186,6 @@ export interface MoveLeg {
    */
   token?: string;
 }
-/**
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "setLeg".
- */
 export interface SetLeg {
   do: "set-leg";
   vertex: number;
@@ -236,9 +215,6 @@ export interface SetLeg {
 }
 /**
  * Into the leg that ends at the vertex.
- *
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "insertCorner".
  */
 export interface InsertCorner {
   do: "insert-corner";
@@ -252,10 +228,6 @@ export interface InsertCorner {
    */
   token?: string;
 }
-/**
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "removeCorner".
- */
 export interface RemoveCorner {
   do: "remove-corner";
   vertex: number;
@@ -268,10 +240,6 @@ export interface RemoveCorner {
    */
   token?: string;
 }
-/**
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "setCorner".
- */
 export interface SetCorner {
   do: "set-corner";
   /**
@@ -313,10 +281,6 @@ export interface Corner {
    */
   ratio?: number | string;
 }
-/**
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "holdLength".
- */
 export interface HoldLength {
   do: "hold-length";
   /**
@@ -337,9 +301,6 @@ export interface HoldLength {
 }
 /**
  * From the open end: to a point, or along a direction for a length or until level with something.
- *
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "addLeg".
  */
 export interface AddLeg {
   do: "add-leg";
@@ -370,9 +331,6 @@ export interface AddLeg {
 }
 /**
  * The last leg of a run with an open end.
- *
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "takeBack".
  */
 export interface TakeBack {
   do: "take-back";
@@ -385,10 +343,6 @@ export interface TakeBack {
    */
   token?: string;
 }
-/**
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "finish".
- */
 export interface Finish {
   do: "finish";
   port: string;
@@ -494,10 +448,6 @@ export interface ClampStop {
   reverse?: boolean;
   corner?: Corner;
 }
-/**
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "putCorners".
- */
 export interface PutCorners {
   do: "put-corners";
   /**
@@ -1307,36 +1257,36 @@ export interface ReadNumber {
 }
 /**
  * An edit of a run by its id, or of one that is not kept yet.
- *
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "previewRun".
  */
 export interface PreviewRun {
   run?: string;
   draft?: Run;
-  change: Laying;
+  change:
+    | MoveCorner
+    | MoveLeg
+    | SetLeg
+    | InsertCorner
+    | RemoveCorner
+    | SetCorner
+    | HoldLength
+    | AddLeg
+    | TakeBack
+    | Finish
+    | PutCorners;
   /**
    * How finely a limit is found, mm or degrees; nothing is held without it.
    */
   hold?: number | null;
 }
-/**
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "previewPlace".
- */
 export interface PreviewPlace {
   list: "fittings" | "clamps" | "surroundings";
   id: string;
-  change: Placing;
+  change: Move | Turn;
   /**
    * How finely a limit is found, mm or degrees; nothing is held without it.
    */
   hold?: number | null;
 }
-/**
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "move".
- */
 export interface Move {
   do: "move";
   /**
@@ -1345,10 +1295,6 @@ export interface Move {
    */
   by: [number, number, number];
 }
-/**
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "turn".
- */
 export interface Turn {
   do: "turn";
   /**

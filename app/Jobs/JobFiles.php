@@ -12,6 +12,7 @@ use Bowline\Job\Hanging;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Collection;
 use stdClass;
 
@@ -45,6 +46,29 @@ final class JobFiles
         $file->runs = $kept;
 
         return $file;
+    }
+
+    /**
+     * @return stdClass the item as it stands in the file
+     *
+     * @throws ModelNotFoundException<JobItem>
+     */
+    public function item(Job $job, string $list, string $id): stdClass
+    {
+        return Job::LISTS[$list]::query()->where('job_id', $job->id)->where('key', $id)->firstOrFail(['definition'])->definition;
+    }
+
+    /** @return list<string> ids of the runs that hang on a fitting or a clamp */
+    public function hangingOn(Job $job, string $list, string $id): array
+    {
+        $ids = [];
+        foreach ($this->items($job, ['runs' => null])['runs'] as $run) {
+            if (Hanging::on($run, $list, $id) && is_string($run->id ?? null)) {
+                $ids[] = $run->id;
+            }
+        }
+
+        return $ids;
     }
 
     /** @param  callable(string): (list<string>|null)  $wanted  ids of a list; null for all of it */

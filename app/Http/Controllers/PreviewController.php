@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Http\Body;
 use App\Jobs\JobFiles;
 use App\Models\Job;
-use App\Models\Run as RunRow;
 use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job\Hanging;
@@ -53,11 +52,8 @@ final readonly class PreviewController
         if (! in_array($list, ['fittings', 'clamps', 'surroundings'], true)) {
             throw $body->get('list')->error('only what stands in space can be moved');
         }
-        $hanging = $job->runs()->get(['id', 'key', 'definition'])
-            ->filter(static fn (RunRow $row): bool => Hanging::on($row->definition, $list, $id))
-            ->map(static fn (RunRow $row): string => $row->key)->values()->all();
-        $file = $this->files->around($job, array_values($hanging));
-        $item = Job::LISTS[$list]::query()->where('job_id', $job->id)->where('key', $id)->firstOrFail(['definition'])->definition;
+        $file = $this->files->around($job, $this->files->hangingOn($job, $list, $id));
+        $item = $this->files->item($job, $list, $id);
         $others = array_filter((new Node($file))->list($list), static fn (Node $other): bool => $other->find('id')?->value !== $id);
         $file->{$list} = [...array_map(static fn (Node $other): stdClass => $other->object(), $others), $item];
         $trial = Trial::ofPlace($file, $list, $item, $body->get('change'), $this->step($body));

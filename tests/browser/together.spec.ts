@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { BARE, enter, goTo, locker, openJob } from './jobs';
+import { freePort, start, stop } from './servers';
 
 const RUN = {
   id: 'feed',
@@ -71,18 +72,31 @@ test('shows what another window does, and asks where both change the same', asyn
   await expect(other.getByLabel('Bend radius')).toHaveValue('44');
 });
 
-test('keeps what is typed while the server is away, and goes on when it is back', async ({ page }) => {
-  await openJob(page, { ...BARE, runs: [RUN] }, 'lay');
-  await page.route('**/api/**', (route) => route.abort('connectionrefused'));
-  await enter(page, 'Leg 1: length corner to corner', '177');
-  await expect(page.getByRole('alert')).toContainText('does not answer');
-  await expect(page.locator('.saved')).toContainText('not saved');
-  await expect(page.getByLabel('Leg 1: length corner to corner')).toHaveValue('177');
-  await page.unroute('**/api/**');
-  await expect(page.locator('.away')).toHaveCount(0);
-  await expect(page.locator('.saved')).toContainText('saved');
-  await page.reload();
-  await expect(page.getByLabel('Leg 1: length corner to corner')).toHaveValue('177');
+test('keeps what is typed while the server is stopped, and goes on when it is started again', async ({ page }) => {
+  const port = await freePort();
+  let server = await start(port, 'tests/browser/server');
+  try {
+    const address = `http://127.0.0.1:${port}`;
+    const opened = await page.request.post(`${address}/api/jobs/open`, { data: { ...BARE, runs: [RUN] } });
+    const { id } = await opened.json();
+    await page.goto(`${address}/jobs/${id}/lay`);
+    const height = page.getByLabel('Leg 1: length corner to corner');
+    await expect(height).toHaveValue('150');
+
+    await stop(server);
+    await enter(page, 'Leg 1: length corner to corner', '177');
+    await expect(page.getByRole('alert')).toContainText('does not answer');
+    await expect(page.locator('.saved')).toContainText('not saved');
+    await expect(height).toHaveValue('177');
+
+    server = await start(port, 'bin/serve');
+    await expect(page.locator('.away')).toHaveCount(0);
+    await expect(page.locator('.saved')).toContainText('saved');
+    await page.reload();
+    await expect(height).toHaveValue('177');
+  } finally {
+    await stop(server);
+  }
 });
 
 test('finds anything by a few letters, and shows the keys of a stage', async ({ page }) => {

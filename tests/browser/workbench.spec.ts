@@ -124,21 +124,43 @@ test('adds, copies, renames, moves and deletes what stands around', async ({ pag
   await expect(page.getByRole('alert')).toContainText('It is used by New run.');
 });
 
-test('has nothing for axe to find, on any stage or page', async ({ page }) => {
-  const id = await openJob(page, demo(), 'lay');
-  for (const path of [
-    `/jobs/${id}/place`,
-    `/jobs/${id}/lay`,
-    `/jobs/${id}/check`,
-    `/jobs/${id}/make`,
-    '/jobs/999999/lay',
-  ]) {
-    await page.goto(path);
-    await expect(page.locator('canvas, .full-state h1').first()).toBeVisible();
-    await expect(page.getByText(/opening/i)).toHaveCount(0);
+test('has nothing for axe to find, on any stage, page or dialog', async ({ page }) => {
+  const check = async (where: string) => {
     const { violations } = await new AxeBuilder({ page })
       .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])
       .analyze();
-    expect(violations.map(({ id: rule, nodes }) => `${path} ${rule}: ${nodes[0]?.target}`)).toEqual([]);
+    expect(violations.map(({ id: rule, nodes }) => `${where} ${rule}: ${nodes[0]?.target}`)).toEqual([]);
+  };
+  const empty = await page.request.post('/api/jobs', { data: { name: 'Nothing in it' } });
+  const { id: emptyId } = await empty.json();
+  const id = await openJob(page, demo(), 'lay');
+  for (const path of [
+    `/jobs/${id}/place`,
+    `/jobs/${id}/check`,
+    `/jobs/${id}/make`,
+    `/jobs/${emptyId}/place`,
+    '/jobs',
+    '/jobs/999999/lay',
+    `/jobs/${id}/lay`,
+  ]) {
+    await page.goto(path);
+    await expect(page.locator('canvas, .full-state h1, .page').first()).toBeVisible();
+    await expect(page.getByText(/opening/i)).toHaveCount(0);
+    await check(path);
   }
+  await page.keyboard.press('Control+k');
+  await expect(page.locator('#found')).toBeVisible();
+  await check('finding');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await check('keys');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.keyboard.press('l');
+  await page.getByRole('button', { name: 'Begin at Overboard valve, Inlet' }).click();
+  await page.keyboard.type('200');
+  await expect(page.locator('.laying-tag')).toBeVisible();
+  await check('laying');
 });

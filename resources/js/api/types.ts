@@ -5,6 +5,18 @@
  * via the `definition` "list".
  */
 export type List = "stock" | "fittings" | "clamps" | "surroundings" | "runs";
+export type Laying =
+  | MoveCorner
+  | MoveLeg
+  | SetLeg
+  | InsertCorner
+  | RemoveCorner
+  | SetCorner
+  | HoldLength
+  | AddLeg
+  | TakeBack
+  | Finish
+  | PutCorners;
 /**
  * x, y, z.
  *
@@ -36,6 +48,7 @@ export type JobList = {
   saved_at: string;
   revision: number;
 }[];
+export type Placing = Move | Turn;
 /**
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "ways".
@@ -48,18 +61,7 @@ export type Ways = WayIn[];
 export interface Api {
   newJob?: NewJob;
   edits?: Edits;
-  laying?:
-    | MoveCorner
-    | MoveLeg
-    | SetLeg
-    | InsertCorner
-    | RemoveCorner
-    | SetCorner
-    | HoldLength
-    | AddLeg
-    | TakeBack
-    | Finish
-    | PutCorners;
+  laying?: Laying;
   entry?: Entry;
   jobState?: JobState;
   jobList?: JobList;
@@ -75,7 +77,7 @@ export interface Api {
   goTo?: GoTo;
   step?: Step;
   revision?: Revision;
-  placing?: Move | Turn;
+  placing?: Placing;
   clash?: Clash;
 }
 /**
@@ -1261,18 +1263,7 @@ export interface ReadNumber {
 export interface PreviewRun {
   run?: string;
   draft?: Run;
-  change:
-    | MoveCorner
-    | MoveLeg
-    | SetLeg
-    | InsertCorner
-    | RemoveCorner
-    | SetCorner
-    | HoldLength
-    | AddLeg
-    | TakeBack
-    | Finish
-    | PutCorners;
+  change: Laying;
   /**
    * How finely a limit is found, mm or degrees; nothing is held without it.
    */
@@ -1281,7 +1272,7 @@ export interface PreviewRun {
 export interface PreviewPlace {
   list: "fittings" | "clamps" | "surroundings";
   id: string;
-  change: Move | Turn;
+  change: Placing;
   /**
    * How finely a limit is found, mm or degrees; nothing is held without it.
    */

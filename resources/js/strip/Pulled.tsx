@@ -10,10 +10,13 @@ interface Props {
   run: Run;
   solved: SolvedRun;
   x: (along: number) => number;
+  /** Between which it is seen, pixels. */
+  x0: number;
+  x1: number;
 }
 
 /** The tube itself: ends, straights with their lengths, bends with angle and radius. */
-export function Pulled({ run, solved, x }: Props) {
+export function Pulled({ run, solved, x, x0, x1 }: Props) {
   const all = pieces(solved);
   let labelledTo = Number.NEGATIVE_INFINITY;
   return (
@@ -31,7 +34,7 @@ export function Pulled({ run, solved, x }: Props) {
         if (label !== '') {
           labelledTo = middle + label.length * 3.5 + 6;
         }
-        return <OnePiece key={key} run={run} solved={solved} piece={piece} x={x} label={label} />;
+        return <OnePiece key={key} run={run} solved={solved} piece={piece} x={x} x0={x0} x1={x1} label={label} />;
       })}
       <EndMark type={run.from.end?.type ?? 'open'} at={x(0)} side={-1} />
       <EndMark type={run.to.end?.type ?? 'open'} at={x(solved.length)} side={1} />
@@ -49,12 +52,14 @@ function bendLabel(solved: SolvedRun, index: number, width: number): string {
     : String(index + 1);
 }
 
-function OnePiece({ run, solved, piece, x, label }: Props & { piece: Piece; label: string }) {
+function OnePiece({ run, solved, piece, x, x0, x1, label }: Props & { piece: Piece; label: string }) {
   const { picked, pick, pointed, point } = useWorkbench();
   const isPointed = pointed?.run === run.id && isSamePart(pointed.part, piece.part);
   const isPicked = picked?.list === 'runs' && picked.id === run.id && isSamePart(picked.part, piece.part);
   const [left, right] = [x(piece.from), x(piece.to)];
   const width = Math.max(right - left, 0.5);
+  // Of a piece that is seen in part, its length stands in the middle of that part.
+  const [seenLeft, seenRight] = [Math.max(left, x0), Math.min(right, x1)];
   const length = show(piece.to - piece.from);
   const choose = () => pick('runs', run.id, piece.part);
   const name =
@@ -81,8 +86,8 @@ function OnePiece({ run, solved, piece, x, label }: Props & { piece: Piece; labe
       {piece.kind === 'straight' ? (
         <>
           <rect className="straight" x={left} y={MIDDLE - HALF} width={width} height={2 * HALF} />
-          {width > length.length * 7 + 4 && (
-            <text x={(left + right) / 2} y={MIDDLE + 4} textAnchor="middle">
+          {seenRight - seenLeft > length.length * 7 + 4 && (
+            <text x={(seenLeft + seenRight) / 2} y={MIDDLE + 4} textAnchor="middle">
               {length}
             </text>
           )}

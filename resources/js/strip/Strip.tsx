@@ -4,10 +4,11 @@ import type { Run, SolvedRun } from '../api/types';
 import { show } from '../ui/format';
 import { IconButton } from '../ui/IconButton';
 import { usePreferences } from '../workbench/preferences';
-import { useWorkbench } from '../workbench/store';
+import { isSamePart, useWorkbench } from '../workbench/store';
 import { useJob } from '../workbench/useJob';
 import { Curvature } from './Curvature';
 import { Gauge } from './Gauge';
+import { pieces } from './layout';
 import { Pulled } from './Pulled';
 import { useStripDrag } from './useStripDrag';
 import { MARGIN, RIGHT, useZoom } from './useZoom';
@@ -80,7 +81,9 @@ function Drawn({ run, solved, onFold }: { run: Run; solved: SolvedRun; onFold: (
   const { item } = useJob();
   const holder = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(0);
-  const zoom = useZoom(holder, width, solved.length);
+  const picked = useWorkbench((store) => store.picked?.part ?? null);
+  const chosen = pieces(solved).find((piece) => isSamePart(piece.part, picked));
+  const zoom = useZoom(holder, width, solved.length, chosen === undefined ? null : (chosen.from + chosen.to) / 2);
   const drag = useStripDrag(run.id);
   useEffect(() => {
     const element = holder.current;
@@ -116,7 +119,7 @@ function Drawn({ run, solved, onFold }: { run: Run; solved: SolvedRun; onFold: (
               </clipPath>
             </defs>
             <g clipPath="url(#strip-window)">
-              <Pulled run={run} solved={solved} x={zoom.x} />
+              <Pulled run={run} solved={solved} x={zoom.x} x0={x0} x1={x1} />
             </g>
             <Curvature
               run={run}

@@ -7,7 +7,13 @@ export const RIGHT = 86;
 const MOST = 60;
 
 /** Zooming along a long run: the wheel about the pointer, Shift and the wheel or a drag to go along. */
-export function useZoom(holder: RefObject<HTMLDivElement | null>, width: number, length: number) {
+export function useZoom(
+  holder: RefObject<HTMLDivElement | null>,
+  width: number,
+  length: number,
+  /** What zooming by a button keeps in sight, mm along the run; the middle when nothing is picked. */
+  about: number | null,
+) {
   const [{ zoom, left }, set] = useState({ zoom: 1, left: 0 });
   const span = Math.max(1, width - MARGIN - RIGHT);
   const scale = (zoom * span) / Math.max(length, 1e-9);
@@ -16,10 +22,15 @@ export function useZoom(holder: RefObject<HTMLDivElement | null>, width: number,
     set({ zoom: held, left: Math.min(Math.max(0, nextLeft), length * (1 - 1 / held)) });
   };
   /** A factor about a place on the screen; nought shows the whole run. */
-  const by = (factor: number, at = MARGIN + span / 2) => {
-    const along = left + (at - MARGIN) / scale;
+  const by = (factor: number, at?: number) => {
     const next = Math.min(MOST, Math.max(1, zoom * factor));
-    hold(next, along - ((at - MARGIN) * length) / (next * span));
+    if (at === undefined && about !== null) {
+      hold(next, about - length / next / 2);
+      return;
+    }
+    const place = at ?? MARGIN + span / 2;
+    const along = left + (place - MARGIN) / scale;
+    hold(next, along - ((place - MARGIN) * length) / (next * span));
   };
 
   useEffect(() => {

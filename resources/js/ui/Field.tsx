@@ -41,13 +41,18 @@ export function Field(props: FieldProps) {
   const next = useRef<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const standing = useRef(text);
+  /** What was last entered, and what was shown to begin editing with: neither is work of somebody's to lose. */
+  const entered = useRef<string | null>(null);
+  const shownToEdit = useRef<string | null>(null);
   const id = useId();
   const offered = editing && names !== undefined ? namesFor(typed, names) : [];
 
   useEffect(() => {
     if (standing.current !== text) {
+      const untouched = [standing.current, entered.current, shownToEdit.current];
       standing.current = text;
-      setTyped(text);
+      // What somebody has begun to type meanwhile stays.
+      setTyped((now) => (untouched.includes(now) ? text : now));
       setRefused(null);
     }
   }, [text]);
@@ -63,6 +68,7 @@ export function Field(props: FieldProps) {
       return;
     }
     sending.current = value;
+    entered.current = value;
     try {
       await onEnter(value);
       setRefused(null);
@@ -131,6 +137,7 @@ export function Field(props: FieldProps) {
       event.preventDefault();
       if (inTable && !editing) {
         event.stopPropagation();
+        shownToEdit.current = editText;
         setTyped(editText);
         setEditing(true);
         setSelecting((count) => count + 1);
@@ -173,6 +180,7 @@ export function Field(props: FieldProps) {
             setEditing(true);
           }
           if (refused === null && typed === text) {
+            shownToEdit.current = editText;
             setTyped(editText);
             setSelecting((count) => count + 1);
           }

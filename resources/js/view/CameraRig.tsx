@@ -4,6 +4,7 @@ import { useEffect, useRef } from 'react';
 import { type Box3, MathUtils, OrthographicCamera, type Quaternion, Spherical, Vector3 } from 'three';
 import type { OrbitControls as Controls } from 'three-stdlib';
 import { useCamera, VIEWS } from './camera';
+import { standing, upright, useUp } from './up';
 
 /** Part of the view's smaller side that what is looked at fills. */
 const FILL = 0.92;
@@ -25,6 +26,7 @@ export function CameraRig({ all, picked }: { all: Box3; picked: Box3 | null }) {
   const latest = useRef({ all, picked, view });
   latest.current = { all, picked, view };
   const ready = size.width > 0 && size.height > 0;
+  const up = useUp();
   const pressedAt = useRef<Quaternion | null>(null);
   const flight = useRef<{ from: Look; to: Look; far: number; gone: number } | null>(null);
 
@@ -55,7 +57,8 @@ export function CameraRig({ all, picked }: { all: Box3; picked: Box3 | null }) {
     const box = (fit.what === 'picked' ? latest.current.picked : null) ?? latest.current.all;
     const standard = latest.current.view;
     const eyeNow = camera.position.clone().sub(orbit.target).normalize();
-    const eye = standard === null ? eyeNow : new Vector3(...VIEWS[standard].from).normalize();
+    const eye = standard === null ? eyeNow : upright(VIEWS[standard].from, up).normalize();
+    camera.up.copy(upright([0, 0, 1], up));
     const far = latest.current.all.getSize(new Vector3()).length() + 4000;
     const middle = box.getCenter(new Vector3());
     const to: Look = { middle, eye, zoom: zoomFor(box, eye, camera.up, size.width, size.height) };
@@ -66,7 +69,7 @@ export function CameraRig({ all, picked }: { all: Box3; picked: Box3 | null }) {
       flight.current = { from: { middle: orbit.target.clone(), eye: eyeNow, zoom: camera.zoom }, to, far, gone: 0 };
       invalidate();
     }
-  }, [fit.count, ready]);
+  }, [fit.count, ready, up]);
 
   useFrame((_, passed) => {
     gl.domElement.closest('.view')?.setAttribute('data-drawn', flight.current === null ? 'yes' : 'moving');
@@ -97,19 +100,20 @@ export function CameraRig({ all, picked }: { all: Box3; picked: Box3 | null }) {
       return;
     }
     const arm = camera.position.clone().sub(orbit.target);
-    // three's spherical coordinates have y upwards; ours has z.
-    const round = new Spherical().setFromVector3(new Vector3(arm.x, arm.z, -arm.y));
+    // three's spherical coordinates have y upwards; a job has z, or what it says.
+    const lying = arm.clone().applyQuaternion(standing(up).invert());
+    const round = new Spherical().setFromVector3(new Vector3(lying.x, lying.z, -lying.y));
     round.theta += MathUtils.degToRad(nudge.turn[0]);
     round.phi += MathUtils.degToRad(nudge.turn[1]);
     round.makeSafe();
     const turnedArm = new Vector3().setFromSpherical(round);
     const right = new Vector3(1, 0, 0).applyQuaternion(camera.quaternion);
-    const up = new Vector3(0, 1, 0).applyQuaternion(camera.quaternion);
+    const upward = new Vector3(0, 1, 0).applyQuaternion(camera.quaternion);
     const middle = orbit.target
       .clone()
       .addScaledVector(right, nudge.pan[0] / camera.zoom)
-      .addScaledVector(up, nudge.pan[1] / camera.zoom);
-    const eye = new Vector3(turnedArm.x, -turnedArm.z, turnedArm.y).normalize();
+      .addScaledVector(upward, nudge.pan[1] / camera.zoom);
+    const eye = new Vector3(turnedArm.x, -turnedArm.z, turnedArm.y).applyQuaternion(standing(up)).normalize();
     show({ middle, eye, zoom: camera.zoom * nudge.zoom }, arm.length());
   }, [nudge.count]);
 

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { type Box3, BufferGeometry, Float32BufferAttribute } from 'three';
 import { useCamera } from './camera';
+import { standing, useUp } from './up';
 
 /** More lines than these each way are not drawn: then the grid covers less. */
 const MOST_LINES = 160;
@@ -8,10 +9,15 @@ const MOST_LINES = 160;
 /** A grid on the floor as fine as can be told apart, every fifth line stronger, under everything there is. */
 export function FloorGrid({ box }: { box: Box3 }) {
   const step = useCamera((store) => store.gridStep);
+  const up = useUp();
   const [fine, strong] = useMemo(() => {
+    const lying = box.clone();
+    const back = standing(up).invert();
+    lying.min.applyQuaternion(back);
+    lying.max.applyQuaternion(back);
     const spans = (['x', 'y'] as const).map((axis) => {
-      const middle = (box.min[axis] + box.max[axis]) / 2;
-      const half = Math.min((box.max[axis] - box.min[axis]) / 2 + 2 * step, (MOST_LINES / 2) * step);
+      const middle = (lying.min[axis] + lying.max[axis]) / 2;
+      const half = Math.min((lying.max[axis] - lying.min[axis]) / 2 + 2 * step, (MOST_LINES / 2) * step);
       return [Math.floor((middle - half) / step), Math.ceil((middle + half) / step)] as const;
     });
     const [[x0, x1], [y0, y1]] = spans as [readonly [number, number], readonly [number, number]];
@@ -26,15 +32,15 @@ export function FloorGrid({ box }: { box: Box3 }) {
       BufferGeometry,
       BufferGeometry,
     ];
-  }, [box, step]);
+  }, [box, step, up]);
   return (
-    <>
+    <group quaternion={standing(up)}>
       <lineSegments geometry={fine} raycast={() => null}>
         <lineBasicMaterial color="#cfc8b6" transparent opacity={0.45} />
       </lineSegments>
       <lineSegments geometry={strong} raycast={() => null}>
         <lineBasicMaterial color="#b9b09a" transparent opacity={0.7} />
       </lineSegments>
-    </>
+    </group>
   );
 }

@@ -1,5 +1,6 @@
 import { show } from '../ui/format';
 import { useCamera, VIEWS, type ViewName } from './camera';
+import { axisName, useUp } from './up';
 
 const PETALS: readonly { view: ViewName; turn: number; label: string }[] = [
   { view: 'back', turn: 0, label: '+Y' },
@@ -11,6 +12,7 @@ const PETALS: readonly { view: ViewName; turn: number; label: string }[] = [
 /** The rose: a petal for each side, the ring for above, the heart for the slanting view. */
 export function Rose() {
   const { view, look, gridStep } = useCamera();
+  const up = useUp();
   const petal = (name: ViewName, label: string) => ({
     role: 'button',
     tabIndex: 0,
@@ -38,7 +40,7 @@ export function Rose() {
         />
         {PETALS.map(({ view: name, turn, label }) => (
           <g key={name} transform={`rotate(${turn})`}>
-            <path {...petal(name, `View from ${label}`)} d="M0 -42 L9 -12 L0 -8 L-9 -12 Z" />
+            <path {...petal(name, `View from ${axisName(label, up)}`)} d="M0 -42 L9 -12 L0 -8 L-9 -12 Z" />
             <text
               y="-49"
               dominantBaseline="central"
@@ -49,14 +51,14 @@ export function Rose() {
               className="mono"
               pointerEvents="none"
             >
-              {label}
+              {axisName(label, up)}
             </text>
           </g>
         ))}
         <circle {...petal('iso', 'Slanting view')} r="7.5" />
       </svg>
       <div className="where">
-        {view === null ? 'turned by hand' : VIEWS[view].name}
+        {view === null ? 'turned by hand' : axisName(VIEWS[view].name, up)}
         <br />
         floor grid {show(gridStep)} mm
       </div>

@@ -3,10 +3,15 @@ import { api } from '../api/client';
 import type { Leg, Point, SolvedRun } from '../api/types';
 import { isSamePart, useWorkbench } from '../workbench/store';
 import { useJob } from '../workbench/useJob';
-import { axisTracks, type Track, withTrack } from './drag/tracks';
+import { useCamera } from './camera';
+import { axisTracks, type Flat, type Project, type Track, withTrack } from './drag/tracks';
 import { type Grip, useHandDrag } from './drag/useHandDrag';
+import { useProjection } from './drag/useProjection';
 import { Pinned } from './Pinned';
 import { runRows } from './runRows';
+
+/** Room a handle takes on the screen, pixels. */
+const HANDLE = 17;
 
 const vector = (point: Point | undefined) => new Vector3(...(point ?? [0, 0, 0]));
 
@@ -15,12 +20,16 @@ export function RunHandles({ run }: { run: string }) {
   const { state, solution, item, lay } = useJob();
   const { picked, pick } = useWorkbench();
   const grab = useHandDrag();
+  const { project } = useProjection();
+  // Which handles have room changes as the view is zoomed.
+  useCamera((store) => store.gridStep);
   const solved = solution(run);
   const kept = state.solutions.find((one) => one.id === run);
   if (solved === undefined || kept === undefined) {
     return null;
   }
   const last = solved.vertices.length - 1;
+  const roomy = spaced(solved, project);
 
   const grip = (change: 'move-corner' | 'move-leg', vertex: number): Grip => {
     const by = ({ along }: Track, distance: number) =>
@@ -40,7 +49,7 @@ export function RunHandles({ run }: { run: string }) {
   return (
     <>
       {solved.legs
-        .filter((leg) => canMove(solved, leg))
+        .filter((leg) => canMove(solved, leg) && roomy.has(leg.vertex) && roomy.has(leg.vertex - 1))
         .map((leg) => (
           <Pinned key={`leg ${leg.vertex}`} at={middleOf(solved, leg.vertex)}>
             <button
@@ -58,7 +67,7 @@ export function RunHandles({ run }: { run: string }) {
           </Pinned>
         ))}
       {solved.legs
-        .filter((leg) => leg.vertex < last)
+        .filter((leg) => leg.vertex < last && (roomy.has(leg.vertex) || isPicked({ leg: leg.vertex })))
         .map((leg) => (
           <Pinned key={leg.vertex} at={solved.vertices[leg.vertex] ?? [0, 0, 0]} rank={3}>
             <button
@@ -77,6 +86,20 @@ export function RunHandles({ run }: { run: string }) {
         ))}
     </>
   );
+}
+
+/** Corners whose handles do not lie over the one before: seen from far, not all of them can be taken hold of. */
+function spaced(solved: SolvedRun, project: Project): Set<number> {
+  const shown = new Set<number>();
+  let before: Flat | null = null;
+  for (const [index, vertex] of solved.vertices.entries()) {
+    const seen = project(vector(vertex));
+    if (before === null || Math.hypot(seen.x - before.x, seen.y - before.y) > HANDLE) {
+      shown.add(index);
+      before = seen;
+    }
+  }
+  return shown;
 }
 
 /** A leg moves when the corners at both its ends do. */

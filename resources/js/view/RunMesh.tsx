@@ -2,7 +2,8 @@ import type { ThreeEvent } from '@react-three/fiber';
 import { useEffect, useMemo } from 'react';
 import { DoubleSide } from 'three';
 import type { Run, SolvedRun } from '../api/types';
-import { isSamePart, useWorkbench } from '../workbench/store';
+import { isSamePart, type Stage, useWorkbench } from '../workbench/store';
+import { tell } from '../workbench/tell';
 import { useJob } from '../workbench/useJob';
 import { EndPlates } from './EndPlates';
 import { Halo } from './Halo';
@@ -13,8 +14,8 @@ import { pieceAt, tubeGeometry } from './tube';
 const METALS = ['#8fb2be', '#9db3bb', '#c08a5c', '#a3adb0', '#c79a72', '#b5b09a'];
 
 /** A run at its true thickness, hollow where it is; picked and hovered piece by piece. */
-export function RunMesh({ run, solved }: { run: Run; solved: SolvedRun }) {
-  const { item, items } = useJob();
+export function RunMesh({ run, solved, stage }: { run: Run; solved: SolvedRun; stage: Stage }) {
+  const { item, items, lay } = useJob();
   const { picked, pick, pointed, point } = useWorkbench();
   const laying = useLaying((store) => store.start !== null || store.choosing);
   const setHover = useHover((store) => store.setHover);
@@ -74,9 +75,23 @@ export function RunMesh({ run, solved }: { run: Run; solved: SolvedRun }) {
     pick('runs', run.id, isPicked ? (pieceAt(tube, event.faceIndex ?? 0)?.part ?? null) : null);
   };
 
+  const onDoubleClick = (event: ThreeEvent<MouseEvent>) => {
+    const hit = pieceAt(tube, event.faceIndex ?? 0)?.part;
+    if (isPicked && !laying && stage === 'lay' && hit !== undefined && 'leg' in hit) {
+      event.stopPropagation();
+      tell(lay(run.id, { do: 'insert-corner', vertex: hit.leg }));
+    }
+  };
+
   return (
     <group>
-      <mesh geometry={tube.geometry} onClick={onClick} onPointerMove={onMove} onPointerOut={onOut}>
+      <mesh
+        geometry={tube.geometry}
+        onClick={onClick}
+        onDoubleClick={onDoubleClick}
+        onPointerMove={onMove}
+        onPointerOut={onOut}
+      >
         <meshLambertMaterial vertexColors side={DoubleSide} />
       </mesh>
       {isPicked && <Halo solved={solved} od={od} />}

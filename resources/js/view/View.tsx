@@ -91,7 +91,7 @@ function Scene({ stage }: { stage: Stage }) {
       {items('runs').map((run) => {
         const solved = solution(run.id);
         return solved === undefined || !isShown('runs', run.id) ? null : (
-          <RunMesh key={run.id} run={run} solved={solved} />
+          <RunMesh key={run.id} run={run} solved={solved} stage={stage} />
         );
       })}
       {stage === 'lay' && !laying && picked?.list === 'runs' && isShown('runs', picked.id) && (

@@ -9,9 +9,9 @@ export function FirstSteps() {
   const { state, items } = useJob();
   const navigate = useNavigate();
   const add = useAdding();
-  const choose = useLaying((store) => store.choose);
+  const { choose, choosing, start } = useLaying();
   const adding = (name: string) => add.find((one) => one.name === name)?.run;
-  if (items('runs').length > 0) {
+  if (items('runs').length > 0 || choosing || start !== null) {
     return null;
   }
   const ports = items('fittings').reduce((count, fitting) => count + (fitting.ports ?? []).length, 0);

@@ -47,7 +47,7 @@ export function KeysHelp({ stage }: { stage: Stage }) {
       <Modal.Header closeButton>
         <Modal.Title id="keys-title">Keys in {stage.replace(/^./, (letter) => letter.toUpperCase())}</Modal.Title>
       </Modal.Header>
-      <Modal.Body className="keys-help">
+      <Modal.Body className="keys-help" tabIndex={0} role="region" aria-label="Keys">
         <Group title="Anywhere" keys={general} />
         {stage === 'lay' && <Group title="While laying" keys={LAY} />}
         {stage === 'lay' && <Group title="In the path table" keys={TABLE} />}

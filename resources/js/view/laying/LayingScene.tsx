@@ -1,9 +1,10 @@
 import { Line } from '@react-three/drei';
 import { useMemo } from 'react';
-import { Vector3 } from 'three';
+import type { Vector3 } from 'three';
 import { show } from '../../ui/format';
 import { Pinned } from '../Pinned';
 import { RunMesh } from '../RunMesh';
+import { upright, useUp } from '../up';
 import { StartMarks } from './StartMarks';
 import { type Aim, useLaying } from './store';
 import { useAbeam } from './useFace';
@@ -31,7 +32,7 @@ function Hand() {
   const solved = answer?.solutions[0];
   return (
     <>
-      {draft !== null && solved !== undefined && <RunMesh run={draft} solved={solved} />}
+      {draft !== null && solved !== undefined && <RunMesh run={draft} solved={solved} stage="lay" />}
       <Pinned at={last}>
         <span className="laid-end" />
       </Pinned>
@@ -44,7 +45,9 @@ function AimMarks({ aim, last }: { aim: Aim; last: Vector3 }) {
   const abeam = useAbeam();
   const point = aim.caught?.kind === 'port' && aim.track === null ? aim.caught.at : aim.point;
   const walls = useMemo(() => abeam(point), [abeam, point]);
-  const floor = useMemo(() => new Vector3(point.x, point.y, 0), [point]);
+  const upward = upright([0, 0, 1], useUp());
+  const height = point.dot(upward);
+  const floor = point.clone().addScaledVector(upward, -height);
   const line =
     aim.track === null
       ? null
@@ -62,7 +65,7 @@ function AimMarks({ aim, last }: { aim: Aim; last: Vector3 }) {
           raycast={() => null}
         />
       )}
-      {Math.abs(point.z) > 1e-6 && (
+      {Math.abs(height) > 1e-6 && (
         <>
           <Line
             points={[point, floor]}
@@ -74,7 +77,7 @@ function AimMarks({ aim, last }: { aim: Aim; last: Vector3 }) {
             raycast={() => null}
           />
           <Pinned at={floor} beside>
-            <span className="plumb">{`${show(Math.abs(point.z))} ${point.z < 0 ? 'below' : 'up'}`}</span>
+            <span className="plumb">{`${show(Math.abs(height))} ${height < 0 ? 'below' : 'up'}`}</span>
           </Pinned>
         </>
       )}

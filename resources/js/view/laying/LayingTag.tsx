@@ -13,7 +13,7 @@ export function LayingTag() {
   const way = ways?.list[ways.shown];
   const solved = way?.solution ?? answer?.solutions[0];
   const heldBy = answer?.held ?? null;
-  const place = aim?.hand ?? { x: 24, y: 64 };
+  const place = aim?.hand ?? { x: 12, y: 104 };
   return (
     <div className="hover-tag laying-tag" role="status" style={{ left: place.x, top: place.y }}>
       {ways !== null && typed === '' ? (

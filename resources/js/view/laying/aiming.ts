@@ -71,7 +71,8 @@ function bestTrack(
   for (const track of tracks) {
     offer(track, 0);
   }
-  if (caught !== null && tracks.length > 1) {
+  // A line under the pointer gives a level, no direction of its own.
+  if (caught !== null && tracks.length > 1 && caught.kind !== 'edge' && caught.kind !== 'axis') {
     const along = caught.at.clone().sub(last);
     if (along.length() > 1e-6) {
       offer({ name: `to ${caught.name}`, along: along.normalize() }, TO_CAUGHT);

@@ -6,20 +6,31 @@ import type { Caught } from './store';
 /** How near the pointer must come, pixels. */
 const REACH = 11;
 
-/** What may be caught: ports, corners of runs, clamps, and the corners, edges and faces of bodies. */
+/** How far out of a port its axis can be caught, mm. */
+const AXIS = 1500;
+
+/** A point that can be caught; or, with a far end, a line of which the point nearest the pointer is. */
+export interface Catchable extends Caught {
+  to?: Vector3;
+}
+
+/** What may be caught: ports and their axes, corners of runs, clamps, and the corners, edges and faces of bodies. */
 export function catchable(
   places: readonly Place[],
   runs: readonly { name: string; solved: SolvedRun }[],
   nameOf: (place: Place) => string,
-): Caught[] {
-  const found: Caught[] = [];
+): Catchable[] {
+  const found: Catchable[] = [];
   for (const place of places) {
     const name = nameOf(place);
     for (const port of place.ports) {
-      found.push({ kind: 'port', name: `${name}, ${port.id}`, at: new Vector3(...port.at), place: port.name });
+      const at = new Vector3(...port.at);
+      const to = at.clone().addScaledVector(new Vector3(...port.axis), AXIS);
+      found.push({ kind: 'port', name: `${name}, ${port.id}`, at, place: port.name });
+      found.push({ kind: 'axis', name: `${name}, axis of ${port.id}`, at, to });
     }
     if (place.list === 'clamps') {
-      found.push({ kind: 'axis', name, at: new Vector3(...place.pose.at), place: place.id });
+      found.push({ kind: 'clamp', name, at: new Vector3(...place.pose.at), place: place.id });
     } else {
       found.push(...ofBody(place, name));
     }
@@ -34,7 +45,9 @@ export function catchable(
   return found;
 }
 
-function ofBody(place: Place, name: string): Caught[] {
+const SIDES = [-1, 0, 1] as const;
+
+function ofBody(place: Place, name: string): Catchable[] {
   if (place.body === null) {
     return [];
   }
@@ -43,45 +56,62 @@ function ofBody(place: Place, name: string): Caught[] {
     MathUtils.degToRad(place.pose.angle),
   );
   const { at, size, shape } = place.body;
-  const point = (x: number, y: number, z: number) =>
-    new Vector3((x * size[0]) / 2, (y * size[1]) / 2, (z * size[2]) / 2)
+  const point = (part: readonly number[]) =>
+    new Vector3(...part.map((side, axis) => (side * (size[axis] ?? 0)) / 2))
       .add(new Vector3(...at))
       .applyQuaternion(turn)
       .add(new Vector3(...place.pose.at));
-  const found: Caught[] = [];
-  for (const x of [-1, 0, 1]) {
-    for (const y of [-1, 0, 1]) {
-      for (const z of [-1, 0, 1]) {
-        const off = Math.abs(x) + Math.abs(y) + Math.abs(z);
-        // Of a cylinder only the middles of its two ends are points of it.
-        if (off === 0 || (shape === 'cylinder' && !(x === 0 && y === 0))) {
-          continue;
-        }
-        const kind = off === 3 ? 'corner' : off === 2 ? 'edge' : 'face';
-        const words = { corner: 'corner', edge: 'middle of an edge', face: 'middle of a face' }[kind];
-        found.push({ kind, name: `${name}, ${words}`, at: point(x, y, z) });
+  const found: Catchable[] = [];
+  for (const part of SIDES.flatMap((x) => SIDES.flatMap((y) => SIDES.map((z) => [x, y, z])))) {
+    const across = part.findIndex((side) => side === 0);
+    const sides = part.filter((side) => side !== 0).length;
+    if (shape === 'cylinder') {
+      // Of a cylinder only the middles of its two ends are points of it.
+      if (sides === 1 && part[2] !== 0) {
+        found.push({ kind: 'face', name: `${name}, middle of its end`, at: point(part) });
       }
+    } else if (sides === 3) {
+      found.push({ kind: 'corner', name: `${name}, corner`, at: point(part) });
+    } else if (sides === 2) {
+      const end = (side: number) => point(part.map((own, axis) => (axis === across ? side : own)));
+      found.push({ kind: 'middle', name: `${name}, middle of an edge`, at: point(part) });
+      found.push({ kind: 'edge', name: `${name}, edge`, at: end(-1), to: end(1) });
+    } else if (sides === 1) {
+      found.push({ kind: 'face', name: `${name}, middle of a face`, at: point(part) });
     }
   }
   return found;
 }
 
-/** A port before a corner, a corner before an edge or a face, where several are in reach. */
-const RANK: Record<Caught['kind'], number> = { port: 0, axis: 1, corner: 2, edge: 5, face: 6 };
+/** Points before lines, a port before a corner before a face, where several are in reach. */
+const RANK: Record<Caught['kind'], number> = { port: 0, clamp: 1, corner: 2, middle: 4, face: 5, axis: 8, edge: 9 };
 
 /** What is caught under the hand, if anything. */
-export function caughtAt(hand: Flat, candidates: readonly Caught[], project: Project, not: Vector3): Caught | null {
+export function caughtAt(hand: Flat, candidates: readonly Catchable[], project: Project, not: Vector3): Caught | null {
   let best: { caught: Caught; off: number } | null = null;
-  for (const caught of candidates) {
-    const seen = project(caught.at);
+  for (const candidate of candidates) {
+    const at = nearest(hand, candidate, project);
+    const seen = project(at);
     const away = Math.hypot(seen.x - hand.x, seen.y - hand.y);
-    if (away > REACH || caught.at.distanceTo(not) < 1e-6) {
+    if (away > REACH || at.distanceTo(not) < 1e-6) {
       continue;
     }
-    const off = away + RANK[caught.kind];
+    const off = away + RANK[candidate.kind];
     if (best === null || off < best.off) {
-      best = { caught, off };
+      best = { caught: { kind: candidate.kind, name: candidate.name, place: candidate.place, at }, off };
     }
   }
   return best?.caught ?? null;
+}
+
+/** The point itself; of a line the point that is seen nearest to the hand (seen square on, shares stay shares). */
+function nearest(hand: Flat, { at, to }: Catchable, project: Project): Vector3 {
+  if (to === undefined) {
+    return at;
+  }
+  const start = project(at);
+  const end = project(to);
+  const [x, y] = [end.x - start.x, end.y - start.y];
+  const part = ((hand.x - start.x) * x + (hand.y - start.y) * y) / Math.max(x * x + y * y, 1e-9);
+  return at.clone().lerp(to, Math.min(1, Math.max(0, part)));
 }

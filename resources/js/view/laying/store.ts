@@ -12,7 +12,7 @@ export interface Start {
 
 /** Something caught under the pointer, by its name. */
 export interface Caught {
-  kind: 'port' | 'corner' | 'edge' | 'face' | 'axis';
+  kind: 'port' | 'clamp' | 'corner' | 'middle' | 'face' | 'axis' | 'edge';
   name: string;
   at: Vector3;
   /** A port or clamp that a leg can be level with, by the name the job file has for it. */

@@ -2,6 +2,7 @@ import { useCallback } from 'react';
 import { Vector3 } from 'three';
 import { type Flat, type Track, withTrack } from '../drag/tracks';
 import { useProjection } from '../drag/useProjection';
+import { upright, useUp } from '../up';
 
 /** The face of a body under the hand: its normal and the directions of its edges, as tracks. */
 export function useFace() {
@@ -36,14 +37,23 @@ export function useFace() {
   );
 }
 
+const LEVEL = [
+  [1, 0, 0],
+  [-1, 0, 0],
+  [0, 1, 0],
+  [0, -1, 0],
+] as const;
+
 /** How far it is from a point to what stands around, along the level axes: where the point is abeam. */
 export function useAbeam() {
   const { scene, rayAt } = useProjection();
+  const up = useUp();
   return useCallback(
     (point: Vector3): { at: Vector3; away: number }[] => {
       const found: { at: Vector3; away: number }[] = [];
       const ray = rayAt({ x: 0, y: 0 });
-      for (const along of [new Vector3(1, 0, 0), new Vector3(-1, 0, 0), new Vector3(0, 1, 0), new Vector3(0, -1, 0)]) {
+      for (const level of LEVEL) {
+        const along = upright(level, up);
         ray.set(point, along);
         const hit = ray
           .intersectObjects(scene.children, true)
@@ -54,6 +64,6 @@ export function useAbeam() {
       }
       return found.sort((a, b) => a.away - b.away).slice(0, 2);
     },
-    [scene, rayAt],
+    [scene, rayAt, up],
   );
 }

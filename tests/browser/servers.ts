@@ -1,0 +1,33 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { type AddressInfo, createServer } from 'node:net';
+
+/** A server of a test's own, which it can stop and start again: with a database of its own beside the others'. */
+export async function start(port: number, command: 'tests/browser/server' | 'bin/serve'): Promise<ChildProcess> {
+  const database = `${process.cwd()}/.bowline/own-server.sqlite`;
+  const server = spawn(command, [String(port)], { env: { ...process.env, DB_DATABASE: database }, stdio: 'ignore' });
+  for (let tries = 0; tries < 300; tries++) {
+    const answer = await fetch(`http://127.0.0.1:${port}/api/ready`).catch(() => null);
+    if (answer?.ok) {
+      return server;
+    }
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Error('The server did not start.');
+}
+
+export async function stop(server: ChildProcess): Promise<void> {
+  if (server.exitCode === null && server.signalCode === null) {
+    const gone = once(server, 'exit');
+    server.kill('SIGTERM');
+    await gone;
+  }
+}
+
+export async function freePort(): Promise<number> {
+  const probe = createServer().listen(0, '127.0.0.1');
+  await once(probe, 'listening');
+  const { port } = probe.address() as AddressInfo;
+  probe.close();
+  return port;
+}

@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { launchOptions } from './tests/browser/chromium.mjs';
 
 const port = process.env.BOWLINE_TEST_PORT ?? '8199';
 
@@ -13,19 +14,7 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--use-angle=swiftshader',
-        '--enable-unsafe-swiftshader',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions,
     permissions: ['clipboard-read', 'clipboard-write'],
     contextOptions: { reducedMotion: 'reduce' },
   },

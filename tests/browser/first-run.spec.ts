@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { BARE, enter, goTo, locker, openJob, rows } from './jobs';
+import { BARE, enter, GOALPOST, goTo, locker, openJob, rows } from './jobs';
 
 /*
  * The run is worked out by hand: 200 up, 300 along +Y, 400 along +X into the filter, two bends of R 30.
@@ -80,15 +80,7 @@ test('lays a run from port to port, breaks it, cures it, and finds it again', as
 });
 
 test('holds a length with the corners that may give', async ({ page }) => {
-  const feed = {
-    id: 'feed',
-    name: 'Feed',
-    stock: 't12',
-    from: { port: 'pump.out' },
-    to: { at: [300, 0, 50] },
-    route: { kind: 'corners', stops: [{ at: [0, 0, 200] }, { at: [300, 0, 200] }] },
-  };
-  await openJob(page, { ...BARE, runs: [feed] }, 'lay');
+  await openJob(page, { ...BARE, runs: [GOALPOST] }, 'lay');
   // 150 + 300 + 150 − 4 · 30 + 2 · 47.12 = 574.25, held at 600: 25.75 too short.
   await page.getByLabel('Hold the length').selectOption('held');
   await enter(page, 'Length to hold', '600');

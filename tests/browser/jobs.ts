@@ -36,6 +36,16 @@ export const BARE = {
   runs: [],
 };
 
+/** Up 150 from the pump, over 300, and down again: both uprights and what joins them, with two bends of R 30. */
+export const GOALPOST = {
+  id: 'feed',
+  name: 'Feed',
+  stock: 't12',
+  from: { port: 'pump.out' },
+  to: { at: [300, 0, 50] },
+  route: { kind: 'corners', stops: [{ at: [0, 0, 200] }, { at: [300, 0, 200] }] },
+};
+
 export const demo = (): object => JSON.parse(readFileSync('database/demo/ternwake.json', 'utf8'));
 
 /** Opens a job of its own for a test, at a stage, and waits until it is drawn. */

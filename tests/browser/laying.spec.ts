@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { BARE, demo, enter, goTo, locker, openJob, rows } from './jobs';
+import { BARE, demo, enter, GOALPOST, goTo, locker, openJob, rows } from './jobs';
 
 /** Begins to lay at a port, by the mark on it. */
 async function beginAt(page: Page, port: string): Promise<void> {
@@ -167,15 +167,7 @@ test('drags a leg and the radius of a bend and the length to hold, each held at 
 });
 
 test('works the path table by keyboard alone', async ({ page }) => {
-  const run = {
-    id: 'feed',
-    name: 'Feed',
-    stock: 't12',
-    from: { port: 'pump.out' },
-    to: { at: [300, 0, 50] },
-    route: { kind: 'corners', stops: [{ at: [0, 0, 200] }, { at: [300, 0, 200] }] },
-  };
-  await openJob(page, { ...BARE, runs: [run] }, 'lay');
+  await openJob(page, { ...BARE, runs: [GOALPOST] }, 'lay');
   const length = (n: number) => page.getByLabel(`Leg ${n}: length corner to corner`);
   await length(1).focus();
   await page.keyboard.press('ArrowDown');

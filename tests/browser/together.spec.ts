@@ -1,18 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { BARE, enter, goTo, locker, openJob } from './jobs';
+import { BARE, enter, GOALPOST, goTo, locker, openJob } from './jobs';
 import { freePort, start, stop } from './servers';
 
-const RUN = {
-  id: 'feed',
-  name: 'Feed',
-  stock: 't12',
-  from: { port: 'pump.out' },
-  to: { at: [300, 0, 50] },
-  route: { kind: 'corners', stops: [{ at: [0, 0, 200] }, { at: [300, 0, 200] }] },
-};
-
 test('undoes ten steps and redoes them after a reload, and brings back what hung on a fitting', async ({ page }) => {
-  await openJob(page, { ...BARE, runs: [RUN] }, 'lay');
+  await openJob(page, { ...BARE, runs: [GOALPOST] }, 'lay');
   const height = page.getByLabel('Leg 1: length corner to corner');
   for (let step = 1; step <= 10; step++) {
     await enter(page, 'Leg 1: length corner to corner', String(150 + step));
@@ -49,7 +40,7 @@ test('undoes ten steps and redoes them after a reload, and brings back what hung
 });
 
 test('shows what another window does, and asks where both change the same', async ({ page, context }) => {
-  const id = await openJob(page, { ...BARE, runs: [RUN] }, 'lay');
+  const id = await openJob(page, { ...BARE, runs: [GOALPOST] }, 'lay');
   await locker(page, 'Tube 12').click();
   const other = await context.newPage();
   await other.goto(`/jobs/${id}/lay`);
@@ -77,7 +68,7 @@ test('keeps what is typed while the server is stopped, and goes on when it is st
   let server = await start(port, 'tests/browser/server');
   try {
     const address = `http://127.0.0.1:${port}`;
-    const opened = await page.request.post(`${address}/api/jobs/open`, { data: { ...BARE, runs: [RUN] } });
+    const opened = await page.request.post(`${address}/api/jobs/open`, { data: { ...BARE, runs: [GOALPOST] } });
     const { id } = await opened.json();
     await page.goto(`${address}/jobs/${id}/lay`);
     const height = page.getByLabel('Leg 1: length corner to corner');
@@ -100,7 +91,7 @@ test('keeps what is typed while the server is stopped, and goes on when it is st
 });
 
 test('finds anything by a few letters, and shows the keys of a stage', async ({ page }) => {
-  await openJob(page, { ...BARE, runs: [RUN] }, 'place');
+  await openJob(page, { ...BARE, runs: [GOALPOST] }, 'place');
   await page.keyboard.press('Control+k');
   await page.keyboard.type('feed');
   await expect(page.locator('#found').getByRole('option').first()).toContainText('Feed');

@@ -1,5 +1,5 @@
 import { ChevronDown, ChevronUp, Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import type { Run, SolvedRun } from '../api/types';
 import { show } from '../ui/format';
 import { IconButton } from '../ui/IconButton';
@@ -85,11 +85,12 @@ function Drawn({ run, solved, onFold }: { run: Run; solved: SolvedRun; onFold: (
   const chosen = pieces(solved).find((piece) => isSamePart(piece.part, picked));
   const zoom = useZoom(holder, width, solved.length, chosen === undefined ? null : (chosen.from + chosen.to) / 2);
   const drag = useStripDrag(run.id);
-  useEffect(() => {
+  useLayoutEffect(() => {
     const element = holder.current;
     if (element === null) {
       return;
     }
+    setWidth(element.clientWidth);
     const observer = new ResizeObserver(([entry]) => setWidth(entry?.contentRect.width ?? 0));
     observer.observe(element);
     return () => observer.disconnect();

@@ -161,7 +161,9 @@ export function Field(props: FieldProps) {
   };
 
   return (
-    <div className={`field ${kind}${unit === undefined ? '' : unit === '°' ? ' with-degree' : ' with-unit'}`}>
+    <div
+      className={`field ${kind}${unit === undefined ? '' : unit === '°' ? ' with-degree' : unit.length > 3 ? ' with-long-unit' : ' with-unit'}`}
+    >
       <Form.Control
         ref={input}
         size="sm"

@@ -1,3 +1,7 @@
+import { useWorkbench } from '../../workbench/store';
+import { tell } from '../../workbench/tell';
+import { useHover } from '../hover';
+
 interface Following {
   move: (event: PointerEvent) => void;
   drop: (event: PointerEvent) => void;
@@ -26,4 +30,41 @@ export function follow({ move, drop, cancel }: Following): void {
   window.addEventListener('pointermove', move);
   window.addEventListener('pointerup', onUp);
   window.addEventListener('keydown', onKey, true);
+}
+
+interface Trying {
+  move: (event: PointerEvent) => void;
+  asking: { settled: () => Promise<void>; stop: () => void };
+  setTurning: (enabled: boolean) => void;
+  /** Keeps what was tried last; null when nothing has moved. */
+  keep: () => Promise<unknown> | null;
+}
+
+/** Follows a drag that is tried at every move, and kept when the hand lets go. */
+export function followTrying({ move, asking, setTurning, keep }: Trying): void {
+  const { setTrying } = useWorkbench.getState();
+  const release = () => {
+    setTurning(true);
+    useHover.getState().setHover(null);
+  };
+  setTurning(false);
+  follow({
+    move,
+    drop: async () => {
+      release();
+      await asking.settled();
+      asking.stop();
+      const keeping = keep();
+      if (keeping === null) {
+        setTrying(null);
+      } else {
+        tell(keeping.finally(() => setTrying(null)));
+      }
+    },
+    cancel: () => {
+      release();
+      asking.stop();
+      setTrying(null);
+    },
+  });
 }

@@ -2,9 +2,8 @@ import type { PointerEvent as HandPointerEvent } from 'react';
 import type { Vector3 } from 'three';
 import type { Preview } from '../../api/types';
 import { useWorkbench } from '../../workbench/store';
-import { tell } from '../../workbench/tell';
 import { useHover } from '../hover';
-import { follow } from './follow';
+import { followTrying } from './follow';
 import { newest } from './newest';
 import { type Flat, onTrack, screenScale, stepFor, type Track } from './tracks';
 import { useProjection } from './useProjection';
@@ -73,27 +72,13 @@ export function useHandDrag() {
         }
       }
     };
-    const release = () => {
-      setTurning(true);
-      setHover(null);
-    };
-    const drop = async () => {
-      release();
-      await asking.settled();
-      asking.stop();
-      if (track !== null && last !== null && last.amount !== 0) {
-        tell(grip.keep(track, last.amount, last.answer).finally(() => setTrying(null)));
-      } else {
-        setTrying(null);
-      }
-    };
-    const cancel = () => {
-      release();
-      asking.stop();
-      setTrying(null);
-    };
-    setTurning(false);
-    follow({ move: onMove, drop, cancel });
+    followTrying({
+      move: onMove,
+      asking,
+      setTurning,
+      keep: () =>
+        track !== null && last !== null && last.amount !== 0 ? grip.keep(track, last.amount, last.answer) : null,
+    });
   };
 }
 

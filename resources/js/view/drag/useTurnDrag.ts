@@ -3,9 +3,8 @@ import { MathUtils, type Vector3 } from 'three';
 import type { Preview } from '../../api/types';
 import { show } from '../../ui/format';
 import { useWorkbench } from '../../workbench/store';
-import { tell } from '../../workbench/tell';
 import { useHover } from '../hover';
-import { follow } from './follow';
+import { followTrying } from './follow';
 import { newest } from './newest';
 import { useProjection } from './useProjection';
 
@@ -56,26 +55,11 @@ export function useTurnDrag() {
       const turned = (((((bearing(event) - start) * side + 180) % 360) + 360) % 360) - 180;
       asking.want({ angle: Math.round(turned / step) * step, past: event.altKey });
     };
-    const release = () => {
-      setTurning(true);
-      setHover(null);
-    };
-    const drop = async () => {
-      release();
-      await asking.settled();
-      asking.stop();
-      if (last === null || last.amount === 0) {
-        setTrying(null);
-      } else {
-        tell(grip.keep(last).finally(() => setTrying(null)));
-      }
-    };
-    const cancel = () => {
-      release();
-      asking.stop();
-      setTrying(null);
-    };
-    setTurning(false);
-    follow({ move: onMove, drop, cancel });
+    followTrying({
+      move: onMove,
+      asking,
+      setTurning,
+      keep: () => (last === null || last.amount === 0 ? null : grip.keep(last)),
+    });
   };
 }

@@ -23,7 +23,11 @@ interface Asked {
 }
 
 /** Where the next corner is meant to be: on the track that follows the hand best, or level with what is caught. */
-export function aimAt({ hand, last, tracks, held, before, caught, free, project }: Asked): Aim | null {
+export function aimAt(asked: Asked): Aim | null {
+  const { hand, last, tracks, held, before, free, project } = asked;
+  // Lines lie everywhere; they are meant only while a track is held, to be level with them.
+  const isLine = asked.caught?.kind === 'edge' || asked.caught?.kind === 'axis';
+  const caught = isLine && held === null && free === null ? null : asked.caught;
   if (free !== null && held === null) {
     const point = caught?.at.clone() ?? free;
     const way = point.clone().sub(last);
@@ -42,7 +46,7 @@ export function aimAt({ hand, last, tracks, held, before, caught, free, project 
     track,
     length,
     point: last.clone().addScaledVector(track.along, length),
-    caught,
+    caught: isLevel ? caught : null,
     level: isLevel,
     hand,
   };
@@ -71,8 +75,7 @@ function bestTrack(
   for (const track of tracks) {
     offer(track, 0);
   }
-  // A line under the pointer gives a level, no direction of its own.
-  if (caught !== null && tracks.length > 1 && caught.kind !== 'edge' && caught.kind !== 'axis') {
+  if (caught !== null && tracks.length > 1) {
     const along = caught.at.clone().sub(last);
     if (along.length() > 1e-6) {
       offer({ name: `to ${caught.name}`, along: along.normalize() }, TO_CAUGHT);

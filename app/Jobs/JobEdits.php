@@ -10,6 +10,7 @@ use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Schema;
 use Bowline\Laying\Loosening;
+use Bowline\Laying\OpenEnds;
 use stdClass;
 
 /** Makes the changes of one action of a user: all of them in one transaction, or none. */
@@ -79,7 +80,7 @@ final readonly class JobEdits
             $this->refuseWhenInUse($after, $list, $id);
         }
 
-        return Loosening::of($before)->fit($after);
+        return OpenEnds::fit($before, Loosening::of($before)->fit($after));
     }
 
     /**

@@ -37,6 +37,15 @@ final class Job extends Model
         'runs' => Run::class,
     ];
 
+    /** Their tables, for reading many items without a model of each. */
+    public const TABLES = [
+        'stock' => 'stocks',
+        'fittings' => 'fittings',
+        'clamps' => 'clamps',
+        'surroundings' => 'surroundings',
+        'runs' => 'runs',
+    ];
+
     protected $guarded = [];
 
     /** @return HasMany<Run, $this> */

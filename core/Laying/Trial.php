@@ -38,7 +38,9 @@ final readonly class Trial
     {
         $solver = new Solver($job);
         $laid = $run->route->lay($run);
-        $edited = static fn (Node $change): stdClass => RunEditReader::apply(RunEdit::of($laid), $change, $job->site)->run();
+        $edited = static fn (Node $change): stdClass => OpenEnds::followed(
+            RunEditReader::apply(RunEdit::of($laid), $change, $job->site)->run(), $job->site, $laid,
+        );
         $solve = static fn (stdClass $item): array => [$solver->preview(Run::read(new Node($item), $job->site))];
 
         $scale = Scale::of($change, $laid, $job->site->values);
@@ -75,7 +77,7 @@ final readonly class Trial
             ? $edit->turned($about, deg2rad($amount))
             : $edit->moved($wish > 0.0 ? $by->times($amount / $wish) : $by);
         $solve = static function (float $amount) use ($job, $list, $placed): array {
-            $with = Job::read(self::with($job->source, $list, $placed($amount)));
+            $with = Job::read(OpenEnds::fit($job->source, self::with($job->source, $list, $placed($amount))));
 
             return array_map((new Solver($with))->preview(...), array_values($with->runs));
         };

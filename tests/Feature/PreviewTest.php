@@ -78,3 +78,49 @@ it('remembers what was typed into a field', function (): void {
     test()->postJson($job.'/entry', ['text' => ' 1 3/8 in', 'field' => 'stock/t28/Outside diameter'])->assertOk();
     expect(test()->getJson($job)->json('entries'))->toEqual(['stock/t28/Outside diameter' => ['typed' => '1 3/8 in', 'value' => 34.925]]);
 });
+
+it('says what is wrong with a change, by its place', function (string $path, array $body, string $pointer, string $words): void {
+    test()->postJson(demo().$path, $body)->assertUnprocessable()->assertJson(['pointer' => $pointer])->assertSee($words);
+})->with([
+    'no such change' => ['/runs/feed/laying', ['do' => 'fly'], '/do', 'fly'],
+    'no change at all' => ['/runs/feed/laying', [], '/do', 'missing'],
+    'a vector of two' => ['/runs/feed/laying', ['do' => 'move-corner', 'vertex' => 1, 'by' => [1, 2]], '/by', 'at least 3'],
+    'a preview of nothing' => ['/preview/run', ['run' => 'feed'], '/change', 'missing'],
+    'a preview of no vector' => ['/preview/run', ['run' => 'feed', 'change' => ['do' => 'move-leg', 'vertex' => 2, 'by' => 'up']], '/change/by', 'list'],
+    'a radius of nothing' => ['/preview/run', ['run' => 'feed', 'change' => ['do' => 'set-corner', 'vertex' => 1, 'corner' => ['radius' => 0]]], '/change/corner/radius', 'more than 0'],
+    'something that does not stand anywhere' => ['/preview/place', ['list' => 'stock', 'id' => 't28', 'change' => ['do' => 'move', 'by' => [1, 0, 0]]], '/list', 'stands in space'],
+    'a turn about nothing' => ['/preview/place', ['list' => 'fittings', 'id' => 'pump', 'change' => ['do' => 'turn', 'about' => [0, 0, 0], 'angle' => 3]], '/change/about', 'all zero'],
+    'a port that is not there' => ['/runs/feed/ways-in', ['port' => 'pump.drain'], '/port', 'no port'],
+    'a step before the first' => ['/step', ['step' => -1], '/step', ''],
+]);
+
+it('does not find what is not there', function (): void {
+    $job = demo();
+    test()->postJson($job.'/preview/run', ['run' => 'none', 'change' => ['do' => 'take-back']])->assertNotFound();
+    test()->postJson($job.'/preview/place', ['list' => 'fittings', 'id' => 'none', 'change' => ['do' => 'move', 'by' => [1, 0, 0]]])->assertNotFound();
+    test()->postJson('/api/jobs/999/restore')->assertNotFound();
+});
+
+it('goes level with a port that the run did not hang on, and follows it from then on', function (): void {
+    $job = demo();
+    $run = [
+        'id' => 'new', 'stock' => 't28', 'from' => ['port' => 'cooler.out'], 'to' => ['at' => [1050, -620, 1105]],
+        'route' => ['kind' => 'corners', 'stops' => [['along' => '+z', 'length' => 160]]],
+    ];
+    edit($job, 'runs', 'new', $run)->assertOk();
+    test()->postJson($job.'/runs/new/laying', ['do' => 'add-leg', 'along' => '+x', 'until' => 'overboard.in'])->assertOk();
+    expect(item($job, 'runs', 'new')['to']['at'])->toEqual([1750, -620, 1105]);
+    $valve = item($job, 'fittings', 'overboard');
+    $valve['pose']['at'][0] = 1800;
+    // The open end goes along with the corner it lies on, in the preview and for good.
+    $tried = preview($job, 'place', ['list' => 'fittings', 'id' => 'overboard', 'change' => ['do' => 'move', 'by' => [50, 0, 0]], 'hold' => 1]);
+    expect($tried->json('held'))->toBeNull();
+    $solved = collect(edit($job, 'fittings', 'overboard', $valve)->json('solutions'))->firstWhere('id', 'new');
+    expect($solved['vertices'][2])->toEqual([1800, -620, 1105])->and($solved['vertices'][3])->toEqual([1800, -620, 1105])
+        ->and($solved['status'])->toBe('good');
+    // So it does when the corner itself is moved; an end that is put elsewhere stays there.
+    test()->postJson($job.'/runs/new/laying', ['do' => 'move-corner', 'vertex' => 1, 'by' => [0, 0, 40]])->assertOk();
+    expect(item($job, 'runs', 'new')['to']['at'])->toEqual([1800, -620, 1145]);
+    edit($job, 'runs', 'new', [...item($job, 'runs', 'new'), 'to' => ['at' => [1800, -900, 1145]]])->assertOk();
+    expect(item($job, 'runs', 'new')['to']['at'])->toEqual([1800, -900, 1145]);
+});

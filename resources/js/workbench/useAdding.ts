@@ -1,9 +1,12 @@
 import { useMemo } from 'react';
 import type { List } from '../api/types';
 import { newBox, newClamp, newCylinder, newFitting, newStock } from '../locker/newItems';
+import { useCamera } from '../view/camera';
 import { useWorkbench } from './store';
 import { tell } from './tell';
 import { freshId, type ItemOf, useJob } from './useJob';
+
+const FEW = 5;
 
 export interface Adding {
   list: List;
@@ -22,7 +25,15 @@ export function useAdding(): Adding[] {
       make: (id: string, name: string, before: number) => ItemOf<L>,
     ) => {
       const id = freshId(items(list), name);
-      tell(put(list, make(id, name, items(list).length)).then(() => pick(list, id)));
+      tell(
+        put(list, make(id, name, items(list).length)).then(() => {
+          pick(list, id);
+          // In a scene with little in it yet, what is new may stand outside the view.
+          if (list !== 'stock' && items('fittings').length + items('surroundings').length < FEW) {
+            useCamera.getState().zoomTo('all');
+          }
+        }),
+      );
     };
     return [
       { list: 'fittings', name: 'Add a fitting', run: () => add('fittings', 'Fitting', newFitting) },

@@ -46,30 +46,46 @@ try {
       change: { do: 'move-corner', vertex: 8, by: [0, 0, hold ? -400 - round : 5 + (round % 20)] },
       hold: hold ? 1 : null,
     });
-  await measure('empty call', () => fetch(`${address}ready`));
-  await measure('a corner dragged', corner(false));
-  await measure('a corner held at its limit', corner(true));
-  await measure('a fitting dragged, its run following', (round) =>
-    post('preview/place', { list: 'fittings', id: 'block50', change: { do: 'move', by: [0, 0, round % 20] }, hold: 1 }),
-  );
-  await measure('the whole job read', () => fetch(`${address}jobs/${id}`));
+  await measure({
+    'empty call': () => fetch(`${address}ready`),
+    'a corner dragged': corner(false),
+    'a corner held at its limit': corner(true),
+    'a fitting dragged, its run following': (round) =>
+      post('preview/place', {
+        list: 'fittings',
+        id: 'block50',
+        change: { do: 'move', by: [0, 0, round % 20] },
+        hold: 1,
+      }),
+    'the whole job read': () => fetch(`${address}jobs/${id}`),
+  });
 } finally {
   server.kill('SIGTERM');
   rmSync(folder, { recursive: true, force: true });
 }
 
-async function measure(name, ask) {
-  const times = [];
+/** In turns, so that all are measured on the same machine in the same mood. */
+async function measure(asked) {
+  const times = Object.fromEntries(Object.keys(asked).map((name) => [name, []]));
   for (let round = 0; round < ROUNDS; round++) {
-    const start = performance.now();
-    const answer = await ask(round);
-    await answer.arrayBuffer();
-    if (!answer.ok) {
-      throw new Error(`${name}: the server answered ${answer.status}`);
+    for (const [name, ask] of Object.entries(asked)) {
+      const start = performance.now();
+      const answer = await ask(round);
+      await answer.arrayBuffer();
+      if (!answer.ok) {
+        throw new Error(`${name}: the server answered ${answer.status}`);
+      }
+      times[name].push(performance.now() - start);
     }
-    times.push(performance.now() - start);
   }
-  times.sort((a, b) => a - b);
-  const at = (part) => times[Math.floor(part * (times.length - 1))].toFixed(1);
-  console.log(`${name.padEnd(38)} median ${at(0.5).padStart(6)} ms   95th percentile ${at(0.95).padStart(6)} ms`);
+  let empty = 0;
+  for (const [name, all] of Object.entries(times)) {
+    all.sort((a, b) => a - b);
+    const at = (part) => all[Math.floor(part * (all.length - 1))] ?? 0;
+    empty ||= at(0.5);
+    const share = (at(0.5) / empty).toFixed(2);
+    console.log(
+      `${name.padEnd(38)} median ${at(0.5).toFixed(1).padStart(6)} ms (× ${share})   95th percentile ${at(0.95).toFixed(1).padStart(6)} ms`,
+    );
+  }
 }

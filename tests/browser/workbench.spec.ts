@@ -34,6 +34,37 @@ test('refuses bad values by their field and keeps the last good one', async ({ p
   await expect(page.getByText('A name is missing here.')).toBeVisible();
 });
 
+test('names values, computes with them, and tells where one is used', async ({ page }) => {
+  await openJob(page, BARE, 'place');
+  await page.keyboard.press('v');
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Name of a new value').fill('drop');
+  await dialog.getByRole('button', { name: 'Add it' }).click();
+  await enter(page, 'Value of drop', '=riser / 2 + 10');
+  await expect(dialog.getByRole('row', { name: /drop/ })).toContainText('70');
+  await enter(page, 'Value of riser', '=drop');
+  await expect(dialog).toContainText('this value comes back to itself');
+  await page.getByLabel('Value of riser').press('Escape');
+  await dialog.getByLabel('Name of a new value').fill('2nd');
+  await dialog.getByRole('button', { name: 'Add it' }).click();
+  await expect(dialog).toContainText('starts with a letter');
+  await page.keyboard.press('Escape');
+  await expect(dialog).toHaveCount(0);
+
+  // Picked from what is offered while typing.
+  await locker(page, 'Tube 12 × 1.5').click();
+  await page.getByRole('textbox', { name: 'Bend radius' }).fill('=dr');
+  await expect(page.getByRole('list', { name: 'Named values' })).toContainText('drop');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('textbox', { name: 'Bend radius' })).toHaveValue('=drop');
+  await expect(page.getByRole('button', { name: /^Undo: Change bends of Tube 12/ })).toBeEnabled();
+  await page.getByRole('textbox', { name: 'Bend radius' }).blur();
+  await page.keyboard.press('v');
+  await dialog.getByRole('button', { name: 'Delete drop' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('“drop” is still used by Tube 12 × 1.5');
+});
+
 test('shows a name as text wherever it stands', async ({ page }) => {
   const evil = '<img src=x onerror=alert(1)>';
   page.on('dialog', () => test.fail());

@@ -142,10 +142,7 @@ function useAll(stage: Stage): Found[] {
       kind: 'value',
       name,
       aside: show(value, 3),
-      take: () => {
-        void navigator.clipboard?.writeText(`=${name}`).catch(() => undefined);
-        useWorkbench.getState().setNotice(`“=${name}” is copied: paste it into any number.`);
-      },
+      take: () => useWorkbench.getState().open('values'),
     }));
     const deeds = actions
       .filter((action) => action.isOpen ?? true)

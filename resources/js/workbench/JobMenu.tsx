@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { api, files } from '../api/client';
 import { Button } from '../ui/Button';
 import { NameField } from '../ui/NameField';
+import { useWorkbench } from './store';
 import { tell } from './tell';
 import { useJob } from './useJob';
 
@@ -14,6 +15,7 @@ export function JobMenu() {
   const jobs = useQuery({ queryKey: ['jobs'], queryFn: api.jobs });
   const client = useQueryClient();
   const navigate = useNavigate();
+  const openPanel = useWorkbench((store) => store.open);
   const chooser = useRef<HTMLInputElement>(null);
   const [asking, setAsking] = useState(false);
   const name = state.job.name ?? '';
@@ -42,6 +44,7 @@ export function JobMenu() {
         </Dropdown.Toggle>
         <Dropdown.Menu>
           <Dropdown.Item onClick={() => setAsking(true)}>Rename this job…</Dropdown.Item>
+          <Dropdown.Item onClick={() => openPanel('values')}>Named values…</Dropdown.Item>
           <Dropdown.Item href={files.job(state.id)} download>
             Save the job file
           </Dropdown.Item>

@@ -19,6 +19,7 @@ import { Notice } from './Notice';
 import { type Stage, stages, useWorkbench } from './store';
 import { TopBar } from './TopBar';
 import { JobContext, useJobAccess, useJobQuery } from './useJob';
+import { ValuesDialog } from './ValuesDialog';
 
 /** The one screen on which a job is worked: stages above, locker, view, strip and card. */
 export function Workbench() {
@@ -90,6 +91,7 @@ function Opened({ state, stage }: { state: JobState; stage: Stage }) {
         <Away />
         <Find stage={stage} />
         <KeysHelp stage={stage} />
+        <ValuesDialog />
         <ClashDialog />
         <ActionKeys stage={stage} />
       </div>

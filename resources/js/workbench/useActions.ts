@@ -119,6 +119,7 @@ export function useActions(): Action[] {
         },
       },
       ...add.map((one) => ({ ...one })),
+      { name: 'Named values', key: 'v', run: () => workbench.open('values') },
       { name: 'Save the job file', run: () => save(files.job(state.id)) },
       { name: 'Save all runs as STL', run: () => save(files.bodies(state.id)) },
       { name: 'All jobs', run: () => navigate('/jobs') },

@@ -174,9 +174,11 @@ export function useJobAccess(state: JobState): JobAccess {
       saving: isPending,
       items,
       item: (list, id) => items(list).find((item) => item.id === id),
-      solution: (run) =>
-        trying?.solutions.find((solution) => solution.id === run) ??
-        state.solutions.find((solution) => solution.id === run),
+      solution: (run) => {
+        const kept = state.solutions.find((solution) => solution.id === run);
+        const tried = trying?.solutions.find((solution) => solution.id === run);
+        return tried === undefined || kept === undefined ? (tried ?? kept) : withRemedies(tried, kept);
+      },
       places:
         trying === null || trying.places.length === 0
           ? state.places
@@ -190,6 +192,15 @@ export function useJobAccess(state: JobState): JobAccess {
       goBy,
     };
   }, [state, isPending, trying, edit, lay, goTo, goBy]);
+}
+
+/** A preview has no remedies; those of what was broken before stay, so that nothing jumps while the hand drags. */
+function withRemedies(tried: SolvedRun, kept: SolvedRun): SolvedRun {
+  const findings = tried.findings.map((finding) => {
+    const before = kept.findings.find(({ title }) => title === finding.title);
+    return before === undefined ? finding : { ...finding, remedies: before.remedies, cures: before.cures };
+  });
+  return { ...tried, findings };
 }
 
 /** A fresh id in a list, made from a name. */

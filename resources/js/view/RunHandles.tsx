@@ -93,6 +93,11 @@ function spaced(solved: SolvedRun, project: Project): Set<number> {
   const shown = new Set<number>();
   let before: Flat | null = null;
   for (const [index, vertex] of solved.vertices.entries()) {
+    // The port end has no handle that could lie in the way.
+    if (index === 0) {
+      shown.add(index);
+      continue;
+    }
     const seen = project(vector(vertex));
     if (before === null || Math.hypot(seen.x - before.x, seen.y - before.y) > HANDLE) {
       shown.add(index);

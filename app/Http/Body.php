@@ -17,7 +17,7 @@ final class Body
     private const CHANGES = [
         'move-corner' => 'moveCorner', 'move-leg' => 'moveLeg', 'set-leg' => 'setLeg', 'insert-corner' => 'insertCorner',
         'remove-corner' => 'removeCorner', 'set-corner' => 'setCorner', 'hold-length' => 'holdLength', 'add-leg' => 'addLeg',
-        'take-back' => 'takeBack', 'finish' => 'finish', 'put-corners' => 'putCorners', 'move' => 'move', 'turn' => 'turn',
+        'take-back' => 'takeBack', 'finish' => 'finish', 'put-corners' => 'putCorners', 'reverse' => 'reverse', 'move' => 'move', 'turn' => 'turn',
     ];
 
     /**

@@ -27,18 +27,24 @@ final readonly class BendTable
     public static function of(LaidRun $laid): self
     {
         $practice = $laid->run->stock->bend;
-        $bent = array_sum(array_map(static fn (Bend $bend): float => rad2deg($bend->angle), $laid->bends));
+        $stretched = static fn (Bend $bend): float => $practice->stretchPerDegree * rad2deg($bend->angle);
         $length = $laid->length();
         $lastBend = $laid->bends === [] ? null : $laid->bends[count($laid->bends) - 1];
+        $cut = $length + $laid->run->from->trim + $laid->run->to->trim - array_sum(array_map($stretched, $laid->bends));
 
-        return new self(
-            array_map(static fn (Bend $bend): BendRow => new BendRow(
+        $rows = [];
+        // What bending has stretched by then is not on the raw tube.
+        $behind = 0.0;
+        foreach ($laid->bends as $bend) {
+            $mark = $laid->run->from->trim + $bend->start - $behind;
+            $behind += $stretched($bend);
+            $rows[] = new BendRow(
                 $bend->straight, $bend->rotation, $bend->angle,
                 $practice->springback->setAngle($bend->angle), $bend->radius, $bend->arcLength(),
-            ), $laid->bends),
-            $length - ($lastBend === null ? 0.0 : $lastBend->end()),
-            $length,
-            $length + $laid->run->from->trim + $laid->run->to->trim - $practice->stretchPerDegree * $bent,
-        );
+                $mark, $cut - ($laid->run->from->trim + $bend->end() - $behind),
+            );
+        }
+
+        return new self($rows, $length - ($lastBend === null ? 0.0 : $lastBend->end()), $length, $cut);
     }
 }

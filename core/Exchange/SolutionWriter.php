@@ -81,6 +81,8 @@ final class SolutionWriter
             'set_angle' => rad2deg($row->setAngle),
             'radius' => $row->radius,
             'arc' => $row->arc,
+            'mark' => $row->mark,
+            'mark_from_end' => $row->markFromEnd,
         ];
     }
 

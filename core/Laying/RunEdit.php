@@ -194,6 +194,17 @@ final class RunEdit
         return $this;
     }
 
+    /** Lets the run go the other way: what was its end is its start. */
+    public function reverse(): self
+    {
+        [$this->run->from, $this->run->to] = [$this->run->to, $this->run->from];
+        $this->stops->reverse();
+        $last = $this->stops->count() - 1;
+        $this->renumberAdjusted(static fn (int $stop): int => $last - $stop);
+
+        return $this;
+    }
+
     /**
      * Puts corners in ahead of one, or in place of all there are.
      *

@@ -32,6 +32,7 @@ final class RunEditReader
             'put-corners' => $edit->putCorners(
                 array_map(static fn (Node $stop): stdClass => $stop->object(), $body->list('stops')), $vertex === null ? null : $corner,
             ),
+            'reverse' => $edit->reverse(),
             'hold-length' => $edit->holdLength($values->positive($body->get('length'), 'the length to hold')),
             'add-leg' => $edit->addLeg(self::stop($body), $site),
             'take-back' => $edit->takeBack(),

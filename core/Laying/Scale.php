@@ -61,7 +61,8 @@ final readonly class Scale
     {
         $vertex = $change->get('vertex')->value;
         $radius = $change->get('corner')->find('radius');
-        $now = is_int($vertex) ? $laid->vertices[$vertex]->radius ?? null : $laid->run->stock->bend->radius;
+        // All corners together rest at the run's own radius, which its ends carry.
+        $now = $laid->vertices[is_int($vertex) ? $vertex : 0]->radius ?? null;
 
         return $radius === null || $now === null ? null : new self(
             $now, $values->positive($radius, 'the bend radius'), false,

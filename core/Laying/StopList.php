@@ -158,6 +158,40 @@ final class StopList
         $this->route->stops = array_values($stops);
     }
 
+    /**
+     * The stops in the opposite order, for a run that goes the other way: points stay points, clamps are gone
+     * through the other way, and every step is told anew from the corner that then comes before it.
+     */
+    public function reverse(): void
+    {
+        $stops = $this->all();
+        $reversed = [];
+        for ($index = count($stops) - 1; $index >= 0; $index--) {
+            $stop = $stops[$index];
+            if (isset($stop->clamp)) {
+                [$stop->before, $stop->after] = [$stop->after ?? 0, $stop->before ?? 0];
+                $stop->reverse = ($stop->reverse ?? false) !== true;
+            } elseif (! isset($stop->at)) {
+                $this->retellFrom($stop, $index);
+            }
+            $reversed[] = $stop;
+        }
+        $this->route->stops = $reversed;
+    }
+
+    /** Tells a stop by its step from the corner that came after it. */
+    private function retellFrom(stdClass $stop, int $index): void
+    {
+        $own = $this->places[$index][0];
+        foreach ($this->vertices as $number => $vertex) {
+            if ($vertex->stop === $index) {
+                $this->retell($stop, $own->minus($this->vertices[$number + 1]->at));
+
+                return;
+            }
+        }
+    }
+
     /** @return list<stdClass> */
     private function all(): array
     {

@@ -225,3 +225,31 @@ test('moves a fitting by hand, with its run following', async ({ page }) => {
   await goTo(page, 'Check');
   await expect(page.getByText('off its axis')).toBeVisible();
 });
+
+test('takes the largest radius that fits and the smallest the stock takes, reverses, and marks the raw tube', async ({
+  page,
+}) => {
+  await openJob(page, { ...BARE, runs: [GOALPOST] }, 'lay');
+  // 300 between the bends, 20 of it straight: 140 each, and no more than the 150 of the uprights.
+  await page.getByRole('button', { name: 'largest that fits' }).click();
+  await expect(page.getByRole('textbox', { name: 'Corner 1: radius' })).toHaveValue('140');
+  await expect(page.locator('.finding')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Pick leg 1', exact: true }).click();
+  await page
+    .locator('.path-table ~ .radius-choices')
+    .getByRole('button', { name: 'smallest this stock takes' })
+    .click();
+  await expect(page.getByRole('textbox', { name: 'Corner 1: radius' })).toHaveValue('24');
+
+  await page.getByRole('button', { name: 'Reverse the run' }).click();
+  await expect(page.locator('.under')).toContainText('open end → Pump, Outlet');
+  await expect(page.getByRole('textbox', { name: 'Corner 2: radius' })).toHaveValue('24');
+  await goTo(page, 'Make');
+  // From the far end now: 150 − 140, then a quarter of R 140 and the 300 − 140 − 24 between the bends.
+  await expect
+    .poll(() => rows(page, 'Bend marks on the raw tube'))
+    .toEqual([
+      ['1', '10.0', (126 + 12 * Math.PI + 136).toFixed(1)],
+      ['2', (10 + 70 * Math.PI + 136).toFixed(1), '126.0'],
+    ]);
+});

@@ -34,7 +34,7 @@ final readonly class LayingController
         'move-corner' => 'Move a corner of %s', 'move-leg' => 'Move a leg of %s', 'set-leg' => 'Change a leg of %s',
         'insert-corner' => 'Put a corner into %s', 'remove-corner' => 'Take a corner out of %s', 'set-corner' => 'Change radius on %s',
         'hold-length' => 'Hold length of %s', 'add-leg' => 'Lay a leg of %s', 'take-back' => 'Take back a leg of %s',
-        'finish' => 'Finish %s at its port', 'put-corners' => 'Paste corners into %s',
+        'finish' => 'Finish %s at its port', 'put-corners' => 'Paste corners into %s', 'reverse' => 'Reverse %s',
     ];
 
     public function __construct(private JobFiles $files)

@@ -16,7 +16,8 @@ export type Laying =
   | AddLeg
   | TakeBack
   | Finish
-  | PutCorners;
+  | PutCorners
+  | Reverse;
 /**
  * x, y, z.
  *
@@ -463,6 +464,20 @@ export interface PutCorners {
    * via the `definition` "stop".
    */
   stops: (PointStop | StepStop | LegStop | LevelStop | ClampStop)[];
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+}
+/**
+ * The run goes the other way.
+ */
+export interface Reverse {
+  do: "reverse";
   /**
    * The run that the change was made from.
    */
@@ -1147,6 +1162,14 @@ export interface Bend {
   set_angle: number;
   radius: number;
   arc: number;
+  /**
+   * Where the bend starts on the raw tube, from its cut start, mm.
+   */
+  mark: number;
+  /**
+   * The same when the tube is bent from its other end.
+   */
+  mark_from_end: number;
 }
 /**
  * A row of the path table: to `vertex` from the one before; `bend` is the bend at its end, 0-based.

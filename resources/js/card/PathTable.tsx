@@ -8,13 +8,14 @@ import { tell } from '../workbench/tell';
 import { useJob } from '../workbench/useJob';
 import { PasteReport } from './PasteReport';
 import { PathRow } from './PathRow';
+import { RadiusChoices } from './RadiusChoices';
 
 /** What can have the focus in a cell. */
 const STOPS = 'button.row-pick, select, input';
 
 /** A row a leg: direction, corner to corner, straight between tangent points, radius at its end. */
 export function PathTable({ run, solved }: { run: Run; solved: SolvedRun }) {
-  const { state, lay } = useJob();
+  const { state, lay, item } = useJob();
   const { picked, pick } = useWorkbench();
   const body = useRef<HTMLTableSectionElement>(null);
   const [pasted, setPasted] = useState<PastedRows | null>(null);
@@ -94,6 +95,9 @@ export function PathTable({ run, solved }: { run: Run; solved: SolvedRun }) {
           onClick={remove}
         />
       </div>
+      {chosenLeg?.place === 'stop' && chosenLeg.bend !== null && (
+        <RadiusChoices run={run.id} solved={solved} stock={item('stock', run.stock)} vertex={chosenLeg.vertex} />
+      )}
       {pasted !== null && (
         <PasteReport
           rows={pasted}

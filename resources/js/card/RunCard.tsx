@@ -1,7 +1,9 @@
+import { ArrowLeftRight } from 'lucide-react';
 import type { Run } from '../api/types';
 import { FindingList } from '../check/FindingList';
 import { allPorts, fromTo } from '../locker/newItems';
 import { show } from '../ui/format';
+import { IconButton } from '../ui/IconButton';
 import { NumberField } from '../ui/NumberField';
 import { tell } from '../workbench/tell';
 import { useJob } from '../workbench/useJob';
@@ -9,6 +11,7 @@ import { CardHead } from './CardHead';
 import { EndFields } from './EndFields';
 import { LengthFields } from './LengthFields';
 import { PathTable } from './PathTable';
+import { RadiusChoices } from './RadiusChoices';
 import { Row, Section } from './Section';
 
 /** A run: its findings first, then stock, path, length and ends. */
@@ -58,8 +61,14 @@ export function RunCard({ id }: { id: string }) {
             }
           />
         </Row>
+        {solved.bends.length > 0 && <RadiusChoices run={id} solved={solved} stock={stock} vertex={null} />}
       </Section>
-      <Section title="Path">
+      <Section
+        title="Path"
+        tools={
+          <IconButton icon={ArrowLeftRight} name="Reverse the run" onClick={() => tell(lay(id, { do: 'reverse' }))} />
+        }
+      >
         <PathTable run={run} solved={solved} />
       </Section>
       <LengthFields run={run} solved={solved} onChange={(fixed_length) => change({ fixed_length })} />

@@ -7,6 +7,7 @@ import { statusWord } from '../ui/Mark';
 import { useWorkbench } from '../workbench/store';
 import { tell } from '../workbench/tell';
 import { useJob } from '../workbench/useJob';
+import { BendMarks } from './BendMarks';
 import { BendTable } from './BendTable';
 import { VertexTable } from './VertexTable';
 
@@ -36,6 +37,11 @@ export function MakePanel() {
           <Section title="Bend table" tools={<Takeaway path={files.bends(state.id, run.id)} label="bend table" />}>
             <BendTable run={run} solved={solved} />
           </Section>
+          {solved.bends.length > 0 && (
+            <Section title="Bend marks on the raw tube">
+              <BendMarks solved={solved} />
+            </Section>
+          )}
           <Section
             title="Vertex table"
             tools={<Takeaway path={files.vertices(state.id, run.id)} label="vertex table" />}

@@ -105,6 +105,12 @@ export function useActions(): Action[] {
         run: () => leg !== null && picked !== null && tell(lay(picked.id, { do: 'insert-corner', vertex: leg })),
       },
       {
+        name: 'Reverse the picked run',
+        stage: 'lay',
+        isOpen: picked?.list === 'runs',
+        run: () => picked !== null && tell(lay(picked.id, { do: 'reverse' })),
+      },
+      {
         name: leg === null ? `Delete ${name || 'what is picked'}` : 'Take out the corner at the end of the picked leg',
         key: 'Del',
         isOpen: picked !== null,

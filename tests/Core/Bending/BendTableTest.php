@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Bowline\Bending\BendTable;
 use Bowline\Geometry\Vector;
+use Bowline\Laying\RunEdit;
 use Tests\Jobs;
 
 /** Degrees that each bend of a run through these corners is rotated by. */
@@ -83,3 +84,41 @@ it('overbends for springback and cuts shorter for stretch', function (): void {
     expect(rad2deg($table->rows[0]->setAngle))->toEqualWithDelta(93.3, 1e-9)
         ->and($table->cutLength - $table->length)->toEqualWithDelta(7.5, 1e-9);
 });
+
+it('marks the raw tube where each bend starts, from either end', function (): void {
+    // Trims of 10 and 4; bends of 90° and 45° at R 30, each degree stretching the tube by 0.02.
+    $file = Jobs::file([['at' => [0, 0, 200]], ['at' => [300, 0, 200]]], ['at' => [500, 0, 400], 'trim' => 4], [
+        'from' => ['port' => 'pump.out', 'trim' => 10], 'stock.stretch_per_degree' => 0.02,
+    ]);
+    $table = Jobs::solve($file)->bendTable;
+    $first = 10 + 150 - 30;
+    $tangent = 30 * tan(M_PI / 8);
+    $second = 10 + (150 - 30) + 30 * M_PI / 2 + (300 - 30 - $tangent) - 0.02 * 90;
+    $cut = $table->length + 14 - 0.02 * 135;
+    expect($table->cutLength)->toEqualWithDelta($cut, 1e-9)
+        ->and($table->rows[0]->mark)->toEqualWithDelta($first, 1e-9)
+        ->and($table->rows[1]->mark)->toEqualWithDelta($second, 1e-9)
+        // From the other end the last bend comes first: after the trim and the tail.
+        ->and($table->rows[1]->markFromEnd)->toEqualWithDelta(4 + $table->tail, 1e-9);
+});
+
+it('marks from one end what is marked from the other when the run is reversed', function (int $seed): void {
+    $file = Jobs::wandering($seed, 7);
+    $file->stock[0]->bend->stretch_per_degree = 0.03;
+    $file->runs[0]->from->trim = 12;
+    $forth = Jobs::solve($file)->bendTable;
+    $file->runs[0] = RunEdit::of(Jobs::laid($file))->reverse()->run();
+    $back = Jobs::solve($file)->bendTable;
+
+    $count = count($forth->rows);
+    expect($back->cutLength)->toEqualWithDelta($forth->cutLength, 1e-9)->and($back->length)->toEqualWithDelta($forth->length, 1e-9);
+    foreach ($forth->rows as $i => $row) {
+        $same = $back->rows[$count - 1 - $i];
+        expect($same->markFromEnd)->toEqualWithDelta($row->mark, 1e-8)->and($same->mark)->toEqualWithDelta($row->markFromEnd, 1e-8)
+            ->and($same->angle)->toEqualWithDelta($row->angle, 1e-9);
+    }
+    // The plane turns by as much, and the same way round, whichever way one travels.
+    for ($i = 1; $i < $count; $i++) {
+        expect($back->rows[$count - $i]->rotation)->toEqualWithDelta($forth->rows[$i]->rotation, 1e-9);
+    }
+})->with(range(1, 6));

@@ -149,3 +149,13 @@ it('leaves a run where it was when a fitting and a clamp are taken away', functi
         ->and($fitted->runs[0]->route->stops)->toHaveCount(6)
         ->and(json_encode($fitted->runs[0]))->not->toContain('filter')->not->toContain('clamp');
 });
+
+it('reverses a run told in every way, and back again', function () use ($same): void {
+    $file = toldInEveryWay();
+    expect(verticesAfter($file, fn (RunEdit $edit): RunEdit => $edit->reverse()))->toBe(array_reverse($same));
+
+    $there = clone $file;
+    $there->runs = [RunEdit::of(Jobs::laid($file))->reverse()->run()];
+    expect($there->runs[0]->fixed_length->adjust->stops)->toBe([3, 1])
+        ->and(verticesAfter($there, fn (RunEdit $edit): RunEdit => $edit->reverse()))->toBe($same);
+});

@@ -1,0 +1,42 @@
+import { api } from '../api/client';
+import type { SolvedRun, Stock } from '../api/types';
+import { tell } from '../workbench/tell';
+import { useJob } from '../workbench/useJob';
+
+interface Props {
+  run: string;
+  solved: SolvedRun;
+  stock: Stock | undefined;
+  /** The corner; null for all of them. */
+  vertex: number | null;
+}
+
+/** Two radii that need no number: as wide as the legs leave room for, as tight as the stock stands. */
+export function RadiusChoices({ run, solved, stock, vertex }: Props) {
+  const { state, lay } = useJob();
+  const set = (radius: number | string) => lay(run, { do: 'set-corner', vertex, corner: { radius } });
+
+  const largest = async () => {
+    // Asked for more than the whole run is long, it is held at what fits.
+    const radius = Math.ceil(solved.length);
+    const { amount } = await api.previewRun(state.id, {
+      run,
+      change: { do: 'set-corner', vertex, corner: { radius } },
+      hold: 1,
+    });
+    await set(amount);
+  };
+  const least = stock?.bend.min_radius;
+  return (
+    <span className="radius-choices">
+      <button type="button" onClick={() => tell(largest())}>
+        largest that fits
+      </button>
+      {least !== undefined && Number(least) !== 0 && (
+        <button type="button" onClick={() => tell(set(least))}>
+          smallest this stock takes
+        </button>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,27 @@
+import type { SolvedRun } from '../api/types';
+import { showEven } from '../ui/format';
+
+/** Where each bend starts on the raw tube, for bending by hand: marked from the one cut end, or from the other. */
+export function BendMarks({ solved }: { solved: SolvedRun }) {
+  return (
+    <table className="table-plain">
+      <thead>
+        <tr>
+          <th scope="col">Bend</th>
+          <th scope="col">From the start</th>
+          <th scope="col">From the end</th>
+        </tr>
+      </thead>
+      <tbody>
+        {solved.bends.map((bend, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a bend is its number
+          <tr key={index}>
+            <td>{index + 1}</td>
+            <td>{showEven(bend.mark)}</td>
+            <td>{showEven(bend.mark_from_end)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -37,4 +37,5 @@ Route::get('jobs/{job}/file', [TakeAwayController::class, 'file']);
 Route::get('jobs/{job}/bodies.stl', [TakeAwayController::class, 'bodies']);
 Route::get('jobs/{job}/runs/{run}/bends.csv', [TakeAwayController::class, 'bends']);
 Route::get('jobs/{job}/runs/{run}/vertices.csv', [TakeAwayController::class, 'vertices']);
+Route::get('jobs/{job}/runs/{run}/benders', [TakeAwayController::class, 'benders']);
 Route::get('jobs/{job}/runs/{run}/body.stl', [TakeAwayController::class, 'body']);

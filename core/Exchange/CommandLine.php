@@ -17,6 +17,7 @@ final class CommandLine
         bowline solve FILE [--run ID]                 the solution as JSON
         bowline bends FILE --run ID                   the bend table as CSV
         bowline vertices FILE --run ID                the vertex table as CSV
+        bowline benders FILE [--run ID]              which benders can bend it, as JSON
         bowline stl FILE [--run ID] [--chord MM]      the bodies as binary STL
 
         Exit: 0 no violation, 1 violations, 2 the file or the command is wrong.
@@ -90,6 +91,7 @@ final class CommandLine
             'solve' => json_encode(SolutionWriter::write($solved), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n",
             'bends' => CsvTables::bends($one()),
             'vertices' => CsvTables::vertices($one()),
+            'benders' => json_encode(BenderWriter::write($one()->laid), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n",
             'stl' => StlWriter::write(array_map(
                 static fn (SolvedRun $run) => RunBody::of($run->laid)->mesh(self::chord($options)), $solved,
             ), 'Bowline'),

@@ -197,6 +197,15 @@ it('hands out CSV and STL', function (): void {
     test()->get($job.'/runs/nothing/bends.csv')->assertNotFound();
 });
 
+it('asks the benders at hand', function (): void {
+    $answer = test()->getJson(demo().'/runs/fuel-feed/benders')->assertOk();
+    Schema::check(json_decode($answer->content()), 'api.json#/$defs/benders');
+    // Copper 10 × 1 at R 25 is bench work; the shop bender has no die of it.
+    expect($answer->json('0.can'))->toBeTrue()->and($answer->json('1.can'))->toBeFalse()->and($answer->json('1.obstacles.0.fix'))->toBe('Use R 50.');
+    [, $out] = Cases::bowline('benders', database_path('demo/ternwake.json'), '--run', 'fuel-feed');
+    expect(json_decode($out, true))->toEqual($answer->json());
+});
+
 it('takes only JSON, and serves the application to every page', function (): void {
     test()->post('/api/jobs', ['name' => 'x'])->assertStatus(415);
     test()->withoutVite()->get('/jobs/1/lay')->assertOk()->assertSee('id="root"', false);

@@ -94,6 +94,10 @@ test('takes away the tables as CSV and the bodies as STL', async ({ page }) => {
     page.getByTitle('Save the bend table as CSV').click(),
   ]);
   expect(table.suggestedFilename()).toBe('fuel-return.bends.csv');
+  // The bench bender takes tube of 12; the shop's has no die of R 30 and says which it has.
+  const benders = page.getByRole('region', { name: 'Benders' });
+  await expect(benders.getByRole('listitem').first()).toContainText('can bend it');
+  await expect(benders.getByRole('listitem').last()).toContainText('Use R 50.');
   await page.getByTitle('Copy the vertex table as CSV').click();
   await expect(page.getByRole('button', { name: 'Copied' })).toBeVisible();
   expect(await page.evaluate(() => navigator.clipboard.readText())).toContain('vertex,x_mm,y_mm,z_mm,radius_mm');

@@ -8,11 +8,13 @@ use App\Jobs\JobFiles;
 use App\Models\Job;
 use Bowline\Body\Mesh;
 use Bowline\Body\RunBody;
+use Bowline\Exchange\BenderWriter;
 use Bowline\Exchange\CsvTables;
 use Bowline\Exchange\StlWriter;
 use Bowline\Job\Job as CoreJob;
 use Bowline\SolvedRun;
 use Bowline\Solver;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -43,6 +45,12 @@ final readonly class TakeAwayController
         $solved = $this->solved($job, $run);
 
         return self::download(CsvTables::vertices($solved), 'text/csv', $solved->laid->run->name, 'vertices.csv');
+    }
+
+    /** What the benders at hand say to the run. */
+    public function benders(Job $job, string $run): JsonResponse
+    {
+        return response()->json(BenderWriter::write($this->solved($job, $run)->laid));
     }
 
     public function body(Job $job, string $run): Response

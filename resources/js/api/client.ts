@@ -1,4 +1,5 @@
 import type {
+  Benders,
   Edits,
   Entry,
   JobList,
@@ -80,6 +81,7 @@ export const api = {
   waysIn: (job: number, id: string, port: string) => send<Ways>(`${run(job, id)}/ways-in`, { port }),
   pasted: (job: number, text: string) => send<PastedRows>(`jobs/${job}/pasted`, { text }),
   entry: (job: number, entry: Entry) => send<ReadNumber>(`jobs/${job}/entry`, entry),
+  benders: (job: number, id: string) => get<Benders>(`${run(job, id)}/benders`),
   text: async (path: string) => (await ask('GET', path)).text(),
 };
 

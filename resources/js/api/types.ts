@@ -55,6 +55,11 @@ export type Placing = Move | Turn;
  * via the `definition` "ways".
  */
 export type Ways = WayIn[];
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "benders".
+ */
+export type Benders = Bender[];
 
 /**
  * The bodies of Bowline's HTTP interface.
@@ -80,6 +85,7 @@ export interface Api {
   revision?: Revision;
   placing?: Placing;
   clash?: Clash;
+  benders?: Benders;
 }
 /**
  * A new, empty job.
@@ -1376,4 +1382,24 @@ export interface GoTo {
 export interface Revision {
   revision: number;
   step: number;
+}
+/**
+ * What a bender says to a run.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "bender".
+ */
+export interface Bender {
+  id: string;
+  name: string;
+  can: boolean;
+  from_other_end: boolean;
+  obstacles: {
+    /**
+     * 0-based; null when it is about the whole run.
+     */
+    bend: number | null;
+    message: string;
+    fix: string;
+  }[];
 }

@@ -7,6 +7,7 @@ import { statusWord } from '../ui/Mark';
 import { useWorkbench } from '../workbench/store';
 import { tell } from '../workbench/tell';
 import { useJob } from '../workbench/useJob';
+import { BenderVerdicts } from './BenderVerdicts';
 import { BendMarks } from './BendMarks';
 import { BendTable } from './BendTable';
 import { VertexTable } from './VertexTable';
@@ -42,6 +43,9 @@ export function MakePanel() {
               <BendMarks solved={solved} />
             </Section>
           )}
+          <Section title="Benders">
+            <BenderVerdicts run={run} solved={solved} />
+          </Section>
           <Section
             title="Vertex table"
             tools={<Takeaway path={files.vertices(state.id, run.id)} label="vertex table" />}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Bending;
+
+use Bowline\Geometry\Tolerance;
+use Bowline\Job\Words;
+use Bowline\Routing\LaidRun;
+
+/** Whether a bender can bend a run, from which end, and what stands in its way. */
+final readonly class BenderCheck
+{
+    /** A die may differ from the radius on the drawing by this much, mm. */
+    private const SAME_RADIUS = 0.5;
+
+    /**
+     * @param  list<BenderObstacle>  $obstacles  from its start; when that cannot be done, nor from its end
+     * @param  bool  $fromOtherEnd  it can be bent when the tube is put in the other way
+     */
+    private function __construct(
+        public Bender $bender,
+        public array $obstacles,
+        public bool $fromOtherEnd,
+    ) {
+    }
+
+    public static function of(Bender $bender, LaidRun $laid): self
+    {
+        $table = BendTable::of($laid);
+        if ($table->rows === []) {
+            return new self($bender, [], false);
+        }
+        $lead = $table->rows[0]->straight + $laid->run->from->trim;
+        $tail = $table->tail + $laid->run->to->trim;
+        $anyway = [...self::tube($bender, $laid), ...self::bends($bender, $table)];
+        $forth = self::grips($bender, $table, $lead, $tail, 1, count($table->rows));
+        $back = self::grips($bender, $table, $tail, $lead, count($table->rows), 1);
+
+        return $anyway === [] && $forth !== [] && $back === []
+            ? new self($bender, [], true)
+            : new self($bender, [...$anyway, ...$forth], false);
+    }
+
+    public function canBend(): bool
+    {
+        return $this->obstacles === [];
+    }
+
+    /** @return list<BenderObstacle> */
+    private static function tube(Bender $bender, LaidRun $laid): array
+    {
+        $od = $laid->run->stock->section->outsideDiameter;
+
+        return $od <= $bender->largestTube + Tolerance::RULE_SLACK ? [] : [new BenderObstacle(
+            null, sprintf('The %s is %s outside; this bender takes %s.', $laid->run->stock->kind->value, Words::mm($od), Words::mm($bender->largestTube)),
+            'Bend it on a larger bender, or in shorter pieces of another stock.',
+        )];
+    }
+
+    /** @return list<BenderObstacle> what is the same from either end */
+    private static function bends(Bender $bender, BendTable $table): array
+    {
+        $obstacles = [];
+        foreach ($table->rows as $index => $row) {
+            $number = $index + 1;
+            $die = $bender->nearestRadius($row->radius);
+            if (abs($die - $row->radius) > self::SAME_RADIUS) {
+                $obstacles[] = new BenderObstacle(
+                    $index, sprintf('Bend %d has R %s; there is no die of it.', $number, Words::number($row->radius)), sprintf('Use R %s.', Words::number($die)),
+                );
+            }
+            if ($row->setAngle > $bender->largestAngle + 1e-9) {
+                $obstacles[] = new BenderObstacle(
+                    $index,
+                    sprintf('Bend %d is set to %s°; this bender goes to %s°.', $number, Words::number(rad2deg($row->setAngle), 1), Words::number(rad2deg($bender->largestAngle), 1)),
+                    'Lay it round in two bends.',
+                );
+            }
+            if ($index > 0 && $row->straight < $bender->leastStraight - Tolerance::RULE_SLACK) {
+                $obstacles[] = new BenderObstacle(
+                    $index,
+                    sprintf('Between bends %d and %d there are %s straight; the clamp needs %s.', $index, $number, Words::mm($row->straight), Words::mm($bender->leastStraight)),
+                    sprintf('Make the leg between them %s longer.', Words::mm(Words::roundedUp($bender->leastStraight - $row->straight))),
+                );
+            }
+        }
+
+        return $obstacles;
+    }
+
+    /** @return list<BenderObstacle> */
+    private static function grips(Bender $bender, BendTable $table, float $lead, float $tail, int $first, int $last): array
+    {
+        $obstacles = [];
+        foreach ([
+            [$lead, $bender->firstGrip, $first, 'ahead of bend %d, the first,'],
+            [$tail, $bender->lastGrip, $last, 'behind bend %d, the last,'],
+        ] as [$straight, $needed, $bend, $where]) {
+            if ($straight < $needed - Tolerance::RULE_SLACK) {
+                $obstacles[] = new BenderObstacle(
+                    $bend - 1,
+                    sprintf('There are %s straight %s and this bender grips %s.', Words::mm($straight), sprintf($where, $bend), Words::mm($needed)),
+                    sprintf('Leave %s more for trimming at that end.', Words::mm(Words::roundedUp($needed - $straight))),
+                );
+            }
+        }
+
+        return $obstacles;
+    }
+}

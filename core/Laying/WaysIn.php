@@ -10,6 +10,7 @@ use Bowline\Job\Job;
 use Bowline\Job\Node;
 use Bowline\Job\Port;
 use Bowline\Job\Run;
+use Bowline\Routing\Leg;
 use Bowline\Rules\Severity;
 use Bowline\SolvedRun;
 use Bowline\Solver;
@@ -50,7 +51,7 @@ final readonly class WaysIn
 
     /**
      * @param  Run  $run  with an open end
-     * @return list<array{item: stdClass, solved: SolvedRun, bends: int}> fewest bends first, then the shortest;
+     * @return list<array{item: stdClass, solved: SolvedRun, bends: int}> fewest bends first, then along axes, then the shortest;
      *                                                                    only ways that break no rule anew
      *
      * @throws LayingError when the run already ends at a port
@@ -82,10 +83,23 @@ final readonly class WaysIn
             }
         }
         $ways = array_values($ways);
-        usort($ways, static fn (array $a, array $b): int => [$a['bends'], round($a['solved']->laid->length(), 6)]
-            <=> [$b['bends'], round($b['solved']->laid->length(), 6)]);
+        usort($ways, static fn (array $a, array $b): int => self::rank($a) <=> self::rank($b));
 
         return array_slice($ways, 0, self::MOST_WAYS);
+    }
+
+    /**
+     * Of ways with as many bends, one with all legs along axes is what people lay.
+     *
+     * @param  array{item: stdClass, solved: SolvedRun, bends: int}  $way
+     * @return list<float|int>
+     */
+    private static function rank(array $way): array
+    {
+        $laid = $way['solved']->laid;
+        $slanting = count(array_filter($laid->legs, static fn (Leg $leg): bool => $leg->direction->axisName() === null));
+
+        return [$way['bends'], $slanting, round($laid->length(), 6)];
     }
 
     private function violations(SolvedRun $solved): int

@@ -39,6 +39,17 @@ it('comes in with one corner square to the axis', function (): void {
     expect($ways[0]['bends'])->toBe(2)->and(cornersOf($ways[0]))->toBe([[0, 250, 200]]);
 });
 
+it('offers a way along the axes before a slanting one with as many bends', function (): void {
+    // Into a port that looks down at (300, 250, 500): over x and then y, or slanting straight across.
+    $ways = towards([300, 250, 0], [0, 0, 1]);
+    $slanting = fn (array $way): int => count(array_filter($way['solved']->laid->legs, fn ($leg): bool => $leg->direction->axisName() === null));
+    foreach ($ways as $i => $way) {
+        $next = $ways[$i + 1] ?? null;
+        expect($next === null || [$way['bends'], $slanting($way)] <= [$next['bends'], $slanting($next)])->toBeTrue();
+    }
+    expect(array_unique(array_map($slanting, $ways)))->toContain(0)->toContain(1);
+});
+
 it('goes straight on where that saves a bend', function (): void {
     // Port higher up and to the side: up to its height, then in.
     $ways = towards([300, 0, 420], [-1, 0, 0]);

@@ -9,6 +9,7 @@ use Bowline\Geometry\Arc;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\Bend;
+use Bowline\Routing\ClampPassage;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Vertex;
 use Bowline\Routing\VertexPlace;
@@ -48,6 +49,7 @@ final class SolutionWriter
             'bends' => array_map(self::bend(...), $table->rows),
             'tail' => $table->tail,
             'legs' => self::legs($laid),
+            'clamps' => array_map(static fn (ClampPassage $passage): array => ['id' => $passage->clamp->id, 'span' => $passage->span], ClampPassage::of($laid)),
             'body' => ['volume' => $solved->volume(), 'mass' => $solved->mass()],
             'findings' => array_map(self::finding(...), $solved->findings),
         ];

@@ -94,6 +94,10 @@ test('selects in strip, table, view and locker alike', async ({ page }) => {
   await expect(page.getByRole('button', { name: /Straight of leg 1/ })).toHaveAttribute('aria-pressed', 'true');
   await locker(page, 'Fuel feed').click();
   await expect(page.locator('.strip')).toContainText('hold 1420 ± 1 · held');
+  // A clamp is marked where the run goes through it, and picked there.
+  await locker(page, 'Fuel return').click();
+  await page.getByRole('button', { name: 'Clamp: Clamp, deck beam' }).click();
+  await expect(page.getByRole('heading', { name: 'Clamp, deck beam' })).toBeVisible();
 });
 
 test('drags a corner, holds it at the limit, and lets it past with Alt', async ({ page }) => {

@@ -1139,6 +1139,17 @@ export interface SolvedRun {
   bends: Bend[];
   tail: number;
   legs: Leg[];
+  /**
+   * The clamps it goes through, and where along it: developed length, mm.
+   */
+  clamps: {
+    id: string;
+    /**
+     * @minItems 2
+     * @maxItems 2
+     */
+    span: [number, number];
+  }[];
   body: {
     volume: number;
     mass: number;

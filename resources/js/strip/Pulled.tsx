@@ -1,6 +1,7 @@
 import type { Run, SolvedRun } from '../api/types';
 import { show } from '../ui/format';
 import { isSamePart, useWorkbench } from '../workbench/store';
+import { useJob } from '../workbench/useJob';
 import { type Piece, pieces } from './layout';
 
 const MIDDLE = 34;
@@ -36,6 +37,9 @@ export function Pulled({ run, solved, x, x0, x1 }: Props) {
         }
         return <OnePiece key={key} run={run} solved={solved} piece={piece} x={x} x0={x0} x1={x1} label={label} />;
       })}
+      {solved.clamps.map(({ id, span }) => (
+        <ClampMark key={id} id={id} at={x(((span[0] ?? 0) + (span[1] ?? 0)) / 2)} />
+      ))}
       <EndMark type={run.from.end?.type ?? 'open'} at={x(0)} side={-1} />
       <EndMark type={run.to.end?.type ?? 'open'} at={x(solved.length)} side={1} />
     </g>
@@ -60,6 +64,9 @@ function OnePiece({ run, solved, piece, x, x0, x1, label }: Props & { piece: Pie
   const width = Math.max(right - left, 0.5);
   // Of a piece that is seen in part, its length stands in the middle of that part.
   const [seenLeft, seenRight] = [Math.max(left, x0), Math.min(right, x1)];
+  // A label at either end of the strip stays inside it.
+  const half = label.length * 3.5;
+  const labelAt = Math.min(Math.max((left + right) / 2, x0 - 6 + half), x1 + 6 - half);
   const length = show(piece.to - piece.from);
   const choose = () => pick('runs', run.id, piece.part);
   const name =
@@ -99,7 +106,7 @@ function OnePiece({ run, solved, piece, x, x0, x1, label }: Props & { piece: Pie
         <rect x={left} y={MIDDLE + HALF + 2} width={Math.max(width, 3)} height={3} fill="var(--bad)" />
       )}
       {label !== '' && (
-        <text className={piece.broken ? 'bad-text' : undefined} x={(left + right) / 2} y={14} textAnchor="middle">
+        <text className={piece.broken ? 'bad-text' : undefined} x={labelAt} y={14} textAnchor="middle">
           {label}
         </text>
       )}
@@ -118,6 +125,29 @@ function bowed(left: number, right: number): string {
     `Q${middle} ${MIDDLE + HALF - 2 * rise} ${left} ${MIDDLE + HALF}`,
     'Z',
   ].join(' ');
+}
+
+/** A clamp, where the run goes through it: beneath the tube, by its name. */
+function ClampMark({ id, at }: { id: string; at: number }) {
+  const { item } = useJob();
+  const pick = useWorkbench((store) => store.pick);
+  const name = item('clamps', id)?.name ?? id;
+  const top = MIDDLE + HALF + 2;
+  return (
+    <g
+      className="clamp-mark"
+      role="button"
+      tabIndex={0}
+      aria-label={`Clamp: ${name}`}
+      onClick={() => pick('clamps', id)}
+      onKeyDown={(event) => event.key === 'Enter' && pick('clamps', id)}
+    >
+      <path d={`M${at} ${top} l5 9 h-10 Z`} />
+      <text x={at + 8} y={top + 9}>
+        {name}
+      </text>
+    </g>
+  );
 }
 
 function EndMark({ type, at, side }: { type: string; at: number; side: 1 | -1 }) {

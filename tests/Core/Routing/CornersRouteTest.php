@@ -86,3 +86,12 @@ it('survives a path that comes straight back, and one that goes nowhere', functi
         ->and(array_map(fn ($finding) => $finding->rule, $back->findings))->toContain('reversal')->not->toContain('leg-room')
         ->and($nowhere->laid->length())->toBe(0.0);
 });
+
+it('tells where along the run a clamp is', function (): void {
+    // Up 150 with a bend of R 30, then along +x: the clamp at x = 200 is 200 beyond the corner.
+    $file = Jobs::file([['at' => [0, 0, 200]], ['clamp' => 'c', 'before' => 60, 'after' => 60]], ['at' => [400, 0, 200]], [
+        'clamps' => [['id' => 'c', 'at' => [200, 0, 200], 'axis' => [1, 0, 0], 'bore' => 12, 'width' => 10]],
+    ]);
+    $middle = 150 - 30 + 30 * M_PI / 2 + 200 - 30;
+    expect(Jobs::written($file)['clamps'])->toEqualWithDelta([['id' => 'c', 'span' => [$middle - 5, $middle + 5]]], 1e-9);
+});

@@ -140,10 +140,20 @@ export function useLayingHand() {
       }
       pressed = null;
     };
+    // Shift lets go of the tracks where the hand is, without its moving.
+    const onShift = (event: KeyboardEvent) => {
+      if (event.key === 'Shift' && hand.current !== null && event.repeat === false) {
+        aiming.current(hand.current.at, event.type === 'keydown');
+      }
+    };
+    window.addEventListener('keydown', onShift);
+    window.addEventListener('keyup', onShift);
     canvas.addEventListener('pointermove', onMove);
     canvas.addEventListener('pointerdown', onDown);
     canvas.addEventListener('pointerup', onUp);
     return () => {
+      window.removeEventListener('keydown', onShift);
+      window.removeEventListener('keyup', onShift);
       canvas.removeEventListener('pointermove', onMove);
       canvas.removeEventListener('pointerdown', onDown);
       canvas.removeEventListener('pointerup', onUp);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Bending;
 
 /** The benders at hand: two invented ones, a bench bender for small tube and a machine for pipe. */
-final class Benders
+final readonly class Benders
 {
     /** @return array<string, Bender> by id */
     public static function all(): array

@@ -124,3 +124,12 @@ it('goes level with a port that the run did not hang on, and follows it from the
     edit($job, 'runs', 'new', [...item($job, 'runs', 'new'), 'to' => ['at' => [1800, -900, 1145]]])->assertOk();
     expect(item($job, 'runs', 'new')['to']['at'])->toEqual([1800, -900, 1145]);
 });
+
+it('makes the opposite hand of a run without keeping it', function (): void {
+    $job = demo();
+    $mirrored = test()->postJson($job.'/runs/fuel-feed/mirrored', ['across' => '+y', 'at' => 0])->assertOk();
+    Schema::check(json_decode($mirrored->content()), 'api.json#/$defs/mirrored');
+    expect($mirrored->json('from.at'))->toEqual([380, 130, 270])->and($mirrored->json('from.axis'))->toEqual([0, -1, 0])
+        ->and(test()->getJson($job)->json('revision'))->toBe(1);
+    test()->postJson($job.'/runs/fuel-feed/mirrored', ['across' => 'up', 'at' => 0])->assertUnprocessable()->assertJson(['pointer' => '/across']);
+});

@@ -253,3 +253,15 @@ test('takes the largest radius that fits and the smallest the stock takes, rever
       ['2', (10 + 70 * Math.PI + 136).toFixed(1), '126.0'],
     ]);
 });
+
+test('makes the opposite hand of a run across a plane', async ({ page }) => {
+  await openJob(page, { ...BARE, runs: [GOALPOST] }, 'lay');
+  await page.getByRole('button', { name: 'Make the opposite hand' }).click();
+  await page.getByLabel('Across the plane square to').selectOption('+x');
+  await enter(page, 'Plane at', '-50');
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await expect(page.getByRole('heading', { name: 'Feed, opposite hand' })).toBeVisible();
+  await goTo(page, 'Make');
+  // x = 300 lies 350 beyond the plane at −50, and as far before it at −400.
+  await expect.poll(async () => (await rows(page, 'Vertex table')).at(-1)).toEqual(['3', '−400.0', '0.0', '50.0', '']);
+});

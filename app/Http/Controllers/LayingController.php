@@ -17,6 +17,7 @@ use Bowline\Job\Hanging;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\Node;
 use Bowline\Job\Values;
+use Bowline\Laying\Mirror;
 use Bowline\Laying\RunEdit;
 use Bowline\Laying\RunEditReader;
 use Bowline\Laying\WaysIn;
@@ -65,6 +66,17 @@ final readonly class LayingController
         return response()->json(array_map(static fn (array $way): array => [
             'item' => $way['item'], 'bends' => $way['bends'], 'solution' => SolutionWriter::run($way['solved']),
         ], WaysIn::of($core, $core->runs[$run], $port)));
+    }
+
+    /** The opposite hand of a run, on the other side of a plane; not kept, and without a name of its own. */
+    public function mirrored(Request $request, Job $job, string $run): JsonResponse
+    {
+        $body = Body::of($request, 'mirror');
+        $core = $this->core($job, $run);
+        $normal = $core->site->values->direction($body->get('across'));
+        $mirror = new Mirror($normal->times($core->site->values->number($body->get('at'))), $normal);
+
+        return response()->json($mirror->of($core->runs[$run]->route->lay($core->runs[$run])));
     }
 
     /** Reads rows pasted from a spreadsheet; what was refused comes back with its reason, and nothing is kept yet. */

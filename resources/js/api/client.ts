@@ -5,6 +5,8 @@ import type {
   JobList,
   JobState,
   Laying,
+  Mirror,
+  Mirrored,
   PastedRows,
   Preview,
   PreviewPlace,
@@ -79,6 +81,7 @@ export const api = {
   previewPlace: (job: number, asked: PreviewPlace, signal?: AbortSignal) =>
     send<Preview>(`jobs/${job}/preview/place`, asked, signal),
   waysIn: (job: number, id: string, port: string) => send<Ways>(`${run(job, id)}/ways-in`, { port }),
+  mirrored: (job: number, id: string, mirror: Mirror) => send<Mirrored>(`${run(job, id)}/mirrored`, mirror),
   pasted: (job: number, text: string) => send<PastedRows>(`jobs/${job}/pasted`, { text }),
   entry: (job: number, entry: Entry) => send<ReadNumber>(`jobs/${job}/entry`, entry),
   benders: (job: number, id: string) => get<Benders>(`${run(job, id)}/benders`),

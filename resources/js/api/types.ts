@@ -86,6 +86,8 @@ export interface Api {
   placing?: Placing;
   clash?: Clash;
   benders?: Benders;
+  mirror?: Mirror;
+  mirrored?: Mirrored;
 }
 /**
  * A new, empty job.
@@ -1413,4 +1415,30 @@ export interface Bender {
     message: string;
     fix: string;
   }[];
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "mirror".
+ */
+export interface Mirror {
+  /**
+   * Square to the plane.
+   */
+  across: "+x" | "+y" | "+z";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  at: number | string;
+}
+/**
+ * A run without id and name.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "mirrored".
+ */
+export interface Mirrored {
+  stock: string;
+  from: RunEnd;
+  to: RunEnd;
+  route: Route;
 }

@@ -10,6 +10,7 @@ import { useJob } from '../workbench/useJob';
 import { CardHead } from './CardHead';
 import { EndFields } from './EndFields';
 import { LengthFields } from './LengthFields';
+import { MirrorDialog } from './MirrorDialog';
 import { PathTable } from './PathTable';
 import { RadiusChoices } from './RadiusChoices';
 import { Row, Section } from './Section';
@@ -66,7 +67,10 @@ export function RunCard({ id }: { id: string }) {
       <Section
         title="Path"
         tools={
-          <IconButton icon={ArrowLeftRight} name="Reverse the run" onClick={() => tell(lay(id, { do: 'reverse' }))} />
+          <span className="text-nowrap">
+            <MirrorDialog run={run} />
+            <IconButton icon={ArrowLeftRight} name="Reverse the run" onClick={() => tell(lay(id, { do: 'reverse' }))} />
+          </span>
         }
       >
         <PathTable run={run} solved={solved} />

@@ -6,6 +6,7 @@ use App\Http\Controllers\EditController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LayingController;
+use App\Http\Controllers\LinesController;
 use App\Http\Controllers\PreviewController;
 use App\Http\Controllers\StepController;
 use App\Http\Controllers\TakeAwayController;
@@ -14,6 +15,7 @@ use Illuminate\Support\Facades\Route;
 // Says no more than that the server is there.
 Route::get('ready', static fn () => response()->noContent());
 Route::get('jobs', [JobController::class, 'index']);
+Route::post('lines', LinesController::class);
 Route::post('jobs', [JobController::class, 'store']);
 Route::post('jobs/open', [JobController::class, 'open']);
 Route::get('jobs/{job}', [JobController::class, 'show']);
@@ -35,6 +37,8 @@ Route::post('jobs/{job}/preview/run', [PreviewController::class, 'run']);
 Route::post('jobs/{job}/preview/place', [PreviewController::class, 'place']);
 
 Route::get('jobs/{job}/file', [TakeAwayController::class, 'file']);
+Route::get('jobs/{job}/centrelines.dxf', [TakeAwayController::class, 'centrelines']);
+Route::get('jobs/{job}/runs/{run}/centreline.dxf', [TakeAwayController::class, 'centreline']);
 Route::get('jobs/{job}/bodies.stl', [TakeAwayController::class, 'bodies']);
 Route::get('jobs/{job}/runs/{run}/bends.csv', [TakeAwayController::class, 'bends']);
 Route::get('jobs/{job}/runs/{run}/vertices.csv', [TakeAwayController::class, 'vertices']);

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 use Bowline\Body\RunBody;
+use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Job\Job;
 use Bowline\Job\JobError;
+use Bowline\Routing\LaidRun;
 use Bowline\SolvedRun;
 use Bowline\Solver;
 
@@ -17,6 +19,7 @@ final class CommandLine
         bowline solve FILE [--run ID]                 the solution as JSON
         bowline bends FILE --run ID                   the bend table as CSV
         bowline vertices FILE --run ID                the vertex table as CSV
+        bowline dxf FILE [--run ID]                  centrelines as DXF
         bowline benders FILE [--run ID]              which benders can bend it, as JSON
         bowline stl FILE [--run ID] [--chord MM]      the bodies as binary STL
 
@@ -91,6 +94,7 @@ final class CommandLine
             'solve' => json_encode(SolutionWriter::write($solved), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n",
             'bends' => CsvTables::bends($one()),
             'vertices' => CsvTables::vertices($one()),
+            'dxf' => DxfWriter::write(array_map(static fn (SolvedRun $run): LaidRun => $run->laid, $solved)),
             'benders' => json_encode(BenderWriter::write($one()->laid), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n",
             'stl' => StlWriter::write(array_map(
                 static fn (SolvedRun $run) => RunBody::of($run->laid)->mesh(self::chord($options)), $solved,

@@ -265,3 +265,50 @@ test('makes the opposite hand of a run across a plane', async ({ page }) => {
   // x = 300 lies 350 beyond the plane at −50, and as far before it at −400.
   await expect.poll(async () => (await rows(page, 'Vertex table')).at(-1)).toEqual(['3', '−400.0', '0.0', '50.0', '']);
 });
+
+test('brings in the lines of a DXF file as runs, and tells what was wrong with it', async ({ page }) => {
+  await openJob(page, BARE, 'lay');
+  const line = (...at: number[]) => [
+    '0',
+    'LINE',
+    ...[10, 20, 30, 11, 21, 31].flatMap((code, i) => [String(code), String(at[i])]),
+  ];
+  const drawing = [
+    '0',
+    'SECTION',
+    '2',
+    'ENTITIES',
+    ...line(0, 0, 0, 0, 0, 400),
+    ...line(300, 0, 400, 0, 0, 400),
+    ...line(0, 0, -3, 0, 0, -90),
+    '0',
+    'TEXT',
+    '1',
+    'x',
+    '0',
+    'ENDSEC',
+    '0',
+    'EOF',
+  ];
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('bring in');
+  await page.keyboard.press('Enter');
+  await page
+    .getByLabel('DXF file')
+    .setInputFiles({ name: 'old line.dxf', mimeType: 'image/vnd.dxf', buffer: Buffer.from(drawing.join('\n')) });
+  const dialog = page.getByRole('dialog', { name: 'Bring in existing lines' });
+  await expect(dialog).toContainText('2 runs in old line.dxf');
+  await expect(dialog).toContainText('A gap of 3 mm');
+  await expect(dialog).toContainText('1 × TEXT passed over');
+  await dialog.getByRole('button', { name: 'Make 2 runs' }).click();
+  await expect(locker(page, 'old line 1')).toBeVisible();
+  await goTo(page, 'Make');
+  await expect
+    .poll(() => rows(page, 'Bend table'))
+    .toEqual([
+      ['1', '370.0', '0.0°', '90.0°', '90.0°', '30.0', '47.1'],
+      ['tail', '270.0', ''],
+    ]);
+  await page.getByRole('button', { name: 'Undo: Bring in old line.dxf' }).click();
+  await expect(locker(page, 'old line 1')).toHaveCount(0);
+});

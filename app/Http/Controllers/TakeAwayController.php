@@ -10,8 +10,11 @@ use Bowline\Body\Mesh;
 use Bowline\Body\RunBody;
 use Bowline\Exchange\BenderWriter;
 use Bowline\Exchange\CsvTables;
+use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Exchange\StlWriter;
 use Bowline\Job\Job as CoreJob;
+use Bowline\Job\Run;
+use Bowline\Routing\LaidRun;
 use Bowline\SolvedRun;
 use Bowline\Solver;
 use Illuminate\Http\JsonResponse;
@@ -45,6 +48,21 @@ final readonly class TakeAwayController
         $solved = $this->solved($job, $run);
 
         return self::download(CsvTables::vertices($solved), 'text/csv', $solved->laid->run->name, 'vertices.csv');
+    }
+
+    public function centreline(Job $job, string $run): Response
+    {
+        $laid = $this->solved($job, $run)->laid;
+
+        return self::download(DxfWriter::write([$laid]), 'image/vnd.dxf', $laid->run->name, 'dxf');
+    }
+
+    public function centrelines(Job $job): Response
+    {
+        $core = CoreJob::read($this->files->file($job));
+        $laid = array_map(static fn (Run $run): LaidRun => $run->route->lay($run), array_values($core->runs));
+
+        return self::download(DxfWriter::write($laid), 'image/vnd.dxf', $job->name, 'dxf');
     }
 
     /** What the benders at hand say to the run. */

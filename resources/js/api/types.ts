@@ -88,6 +88,8 @@ export interface Api {
   benders?: Benders;
   mirror?: Mirror;
   mirrored?: Mirrored;
+  drawing?: Drawing;
+  lines?: Lines;
 }
 /**
  * A new, empty job.
@@ -1441,4 +1443,28 @@ export interface Mirrored {
   from: RunEnd;
   to: RunEnd;
   route: Route;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "drawing".
+ */
+export interface Drawing {
+  /**
+   * A DXF file as text.
+   */
+  text: string;
+}
+/**
+ * The runs that the lines of a drawing come to.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "lines".
+ */
+export interface Lines {
+  routes: {
+    from: RunEnd;
+    to: RunEnd;
+    route: Route;
+  }[];
+  remarks: string[];
 }

@@ -56,9 +56,14 @@ export function MakePanel() {
             <p className="mb-1">
               {show(solved.body.mass, 3)} kg, {show(solved.body.volume / 1000, 1)} cm³ of material without flanges.
             </p>
-            <Button href={files.body(state.id, run.id)} download>
-              Save this run as STL
-            </Button>
+            <div className="made-list">
+              <Button href={files.body(state.id, run.id)} download>
+                Save this run as STL
+              </Button>
+              <Button href={files.centreline(state.id, run.id)} download>
+                Save its centre line as DXF
+              </Button>
+            </div>
           </Section>
         </>
       )}
@@ -66,6 +71,9 @@ export function MakePanel() {
         <div className="made-list">
           <Button href={files.bodies(state.id)} download>
             Save all runs as STL
+          </Button>
+          <Button href={files.centrelines(state.id)} download>
+            Save all centre lines as DXF
           </Button>
           <Button href={files.job(state.id)} download>
             Save the job file

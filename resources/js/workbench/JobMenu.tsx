@@ -44,6 +44,7 @@ export function JobMenu() {
         </Dropdown.Toggle>
         <Dropdown.Menu>
           <Dropdown.Item onClick={() => setAsking(true)}>Rename this job…</Dropdown.Item>
+          <Dropdown.Item onClick={() => openPanel('lines')}>Bring in lines (DXF)…</Dropdown.Item>
           <Dropdown.Item onClick={() => openPanel('values')}>Named values…</Dropdown.Item>
           <Dropdown.Item href={files.job(state.id)} download>
             Save the job file

@@ -11,6 +11,7 @@ import { useLaying } from '../view/laying/store';
 import { View } from '../view/View';
 import { ActionKeys } from './ActionKeys';
 import { Away } from './Away';
+import { BringInLines } from './BringInLines';
 import { ClashDialog } from './ClashDialog';
 import { Find } from './Find';
 import { FirstSteps } from './FirstSteps';
@@ -92,6 +93,7 @@ function Opened({ state, stage }: { state: JobState; stage: Stage }) {
         <Find stage={stage} />
         <KeysHelp stage={stage} />
         <ValuesDialog />
+        <BringInLines />
         <ClashDialog />
         <ActionKeys stage={stage} />
       </div>

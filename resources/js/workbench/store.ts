@@ -27,7 +27,7 @@ export interface OpenClash {
   clash: Clash;
 }
 
-export type Panel = 'find' | 'keys' | 'steps' | 'values' | null;
+export type Panel = 'find' | 'keys' | 'steps' | 'values' | 'lines' | null;
 
 interface WorkbenchStore {
   picked: Picked | null;

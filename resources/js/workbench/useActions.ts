@@ -125,6 +125,7 @@ export function useActions(): Action[] {
         },
       },
       ...add.map((one) => ({ ...one })),
+      { name: 'Bring in existing lines (DXF)', run: () => workbench.open('lines') },
       { name: 'Named values', key: 'v', run: () => workbench.open('values') },
       { name: 'Save the job file', run: () => save(files.job(state.id)) },
       { name: 'Save all runs as STL', run: () => save(files.bodies(state.id)) },

@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Laying;
+
+use Bowline\Geometry\Arc;
+use Bowline\Geometry\Line;
+use Bowline\Geometry\Segment;
+use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Words;
+use stdClass;
+
+/**
+ * Loose lines and arcs made into runs: those whose ends meet are chained, arcs that are tangent to their
+ * neighbours become bends with their radius. Where ends nearly meet, or more than two do, that is told.
+ */
+final class LineChains
+{
+    /** Ends nearer than this meet, mm. */
+    private const MEET = 1e-3;
+
+    /** Ends farther apart than this have nothing to do with one another, mm. */
+    private const GAP = 10.0;
+
+    /** How far an arc may be off the direction of its neighbour and still be its bend, radians. */
+    private const TANGENT = 1e-4;
+
+    /** @var list<string> */
+    private array $remarks = [];
+
+    /** @var list<stdClass> */
+    private array $routes = [];
+
+    /** @var array<int, Segment> those not chained yet */
+    private array $loose;
+
+    /** @param  list<Segment>  $segments */
+    private function __construct(array $segments)
+    {
+        $this->loose = $segments;
+    }
+
+    /**
+     * @param  list<Segment>  $segments
+     * @return array{list<stdClass>, list<string>} `from`, `to` and `route` of each run in the shape of the file; remarks
+     */
+    public static function of(array $segments): array
+    {
+        $chains = new self($segments);
+        $chains->branches($segments);
+        $ends = [];
+        while ($chains->loose !== []) {
+            $chain = $chains->chain();
+            $chains->addRun($chain);
+            array_push($ends, $chain[0]->start(), $chain[count($chain) - 1]->end());
+        }
+        $chains->gaps($ends);
+
+        return [$chains->routes, $chains->remarks];
+    }
+
+    /** @param  list<Segment>  $segments */
+    private function branches(array $segments): void
+    {
+        $ends = [];
+        foreach ($segments as $segment) {
+            array_push($ends, $segment->start(), $segment->end());
+        }
+        $told = [];
+        foreach ($ends as $end) {
+            $here = array_filter($ends, static fn (Vector $other): bool => $other->distanceTo($end) < self::MEET);
+            $place = self::place($end);
+            if (count($here) > 2 && ! isset($told[$place])) {
+                $told[$place] = true;
+                $this->remarks[] = sprintf('%d lines meet at %s; a run goes on along one of them.', count($here), $place);
+            }
+        }
+    }
+
+    /** @param  list<Vector>  $ends  of the chains */
+    private function gaps(array $ends): void
+    {
+        foreach ($ends as $i => $one) {
+            foreach (array_slice($ends, $i + 1) as $k => $other) {
+                $gap = $one->distanceTo($other);
+                // The two ends of one chain follow one another; a ring that does not close is no gap between runs.
+                $isOwn = $i % 2 === 0 && $k === 0;
+                if (! $isOwn && $gap >= self::MEET && $gap < self::GAP) {
+                    $this->remarks[] = sprintf('A gap of %s at %s.', Words::mm($gap), self::place($one));
+                }
+            }
+        }
+    }
+
+    /** @return non-empty-list<Segment> from one loose end, or round a ring, to the other */
+    private function chain(): array
+    {
+        $chain = [array_shift($this->loose) ?? throw new LayingError('There is no line left.')];
+        while (($next = $this->takeAt($chain[count($chain) - 1]->end())) !== null) {
+            $chain[] = $next;
+        }
+        while (($before = $this->takeAt($chain[0]->start())) !== null) {
+            array_unshift($chain, self::turned($before));
+        }
+
+        return $chain;
+    }
+
+    /** Takes a loose segment that begins or ends there, so that it begins there. */
+    private function takeAt(Vector $end): ?Segment
+    {
+        foreach ($this->loose as $key => $segment) {
+            foreach ([$segment, self::turned($segment)] as $way) {
+                if ($way->start()->distanceTo($end) < self::MEET) {
+                    unset($this->loose[$key]);
+
+                    return $way;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private static function turned(Segment $segment): Segment
+    {
+        return $segment instanceof Arc
+            ? new Arc($segment->to, $segment->from, $segment->centre, $segment->normal->times(-1.0), $segment->radius, $segment->angle)
+            : new Line($segment->end(), $segment->start());
+    }
+
+    /** @param  non-empty-list<Segment>  $chain */
+    private function addRun(array $chain): void
+    {
+        $stops = [];
+        $last = count($chain) - 1;
+        foreach ($chain as $i => $segment) {
+            $before = $chain[$i - 1] ?? null;
+            if ($segment instanceof Arc) {
+                if (! $this->isBend($segment, $before, $chain[$i + 1] ?? null)) {
+                    return;
+                }
+                $reach = $segment->radius * tan($segment->angle / 2);
+                $stops[] = (object) [
+                    'at' => self::numbers($segment->from->plus($segment->directionAt(0.0)->times($reach))),
+                    'corner' => (object) ['radius' => StopList::tidy($segment->radius)],
+                ];
+            } elseif ($before instanceof Line && $segment->directionAt(0.0)->angleTo($before->directionAt(0.0)) >= Tolerance::NO_TURN) {
+                $stops[] = (object) ['at' => self::numbers($segment->start())];
+            }
+        }
+        $this->routes[] = (object) [
+            'from' => (object) ['at' => self::numbers($chain[0]->start())],
+            'to' => (object) ['at' => self::numbers($chain[$last]->end())],
+            'route' => (object) ['kind' => 'corners', 'stops' => $stops],
+        ];
+    }
+
+    private function isBend(Arc $arc, ?Segment $before, ?Segment $after): bool
+    {
+        $why = match (true) {
+            $arc->angle >= Tolerance::REVERSAL => 'turns by half a circle or more',
+            $before === null || $after === null => 'has no straight on both its sides',
+            $before->directionAt($before->length())->angleTo($arc->directionAt(0.0)) > self::TANGENT,
+            $after->directionAt(0.0)->angleTo($arc->directionAt($arc->length())) > self::TANGENT => 'is not tangent to what it joins',
+            default => null,
+        };
+        if ($why !== null) {
+            $this->remarks[] = sprintf('The line with the arc of R %s at %s was left out: the arc %s.', Words::number($arc->radius), self::place($arc->from), $why);
+        }
+
+        return $why === null;
+    }
+
+    private static function place(Vector $at): string
+    {
+        return sprintf('(%s, %s, %s)', Words::number($at->x, 1), Words::number($at->y, 1), Words::number($at->z, 1));
+    }
+
+    /** @return list<int|float> */
+    private static function numbers(Vector $vector): array
+    {
+        return array_map(StopList::tidy(...), $vector->toArray());
+    }
+}

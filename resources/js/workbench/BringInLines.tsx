@@ -1,0 +1,102 @@
+import { useRef, useState } from 'react';
+import { Modal } from 'react-bootstrap';
+import { api } from '../api/client';
+import type { Edit, Lines } from '../api/types';
+import { Button } from '../ui/Button';
+import { useWorkbench } from './store';
+import { tell } from './tell';
+import { freshId, useJob } from './useJob';
+import { usePreferredStock } from './usePreferredStock';
+
+interface Read extends Lines {
+  file: string;
+}
+
+/** Existing lines become runs: a DXF file is read, what came of it is told, and then it is kept or not. */
+export function BringInLines() {
+  const { items, edit } = useJob();
+  const { panel, open, pick } = useWorkbench();
+  const [stock, choose] = usePreferredStock();
+  const [read, setRead] = useState<Read | null>(null);
+  const chooser = useRef<HTMLInputElement>(null);
+  const count = read?.routes.length ?? 0;
+  const close = () => {
+    setRead(null);
+    open(null);
+  };
+
+  const take = async (file: File) => setRead({ ...(await api.lines(await file.text())), file: file.name });
+  const make = async () => {
+    const base = (read?.file ?? 'Line').replace(/\.dxf$/i, '').slice(0, 150);
+    const taken = items('runs').map(({ id }) => ({ id }));
+    const edits = (read?.routes ?? []).map((route, index) => {
+      const name = count === 1 ? base : `${base} ${index + 1}`;
+      const id = freshId(taken, name);
+      taken.push({ id });
+      return { list: 'runs' as const, id, item: { ...route, id, name, stock } as unknown as Edit['item'] };
+    });
+    await edit(edits, undefined, `Bring in ${read?.file ?? 'lines'}`);
+    close();
+    if (edits[0] !== undefined) {
+      pick('runs', edits[0].id);
+    }
+  };
+
+  return (
+    <Modal show={panel === 'lines'} onHide={close} scrollable aria-labelledby="lines-title">
+      <Modal.Header closeButton>
+        <Modal.Title id="lines-title">Bring in existing lines</Modal.Title>
+      </Modal.Header>
+      <Modal.Body>
+        <p>A DXF file: lines whose ends meet become runs, arcs between them bends.</p>
+        <Button onClick={() => chooser.current?.click()}>Choose a file…</Button>
+        <input
+          ref={chooser}
+          type="file"
+          accept=".dxf"
+          hidden
+          aria-label="DXF file"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            if (file !== undefined) {
+              tell(take(file));
+            }
+            event.target.value = '';
+          }}
+        />
+        {read !== null && (
+          <div className="mt-3" role="status">
+            <strong>
+              {count} run{count === 1 ? '' : 's'} in {read.file}
+            </strong>
+            <ul>
+              {read.remarks.map((remark) => (
+                <li key={remark}>{remark}</li>
+              ))}
+            </ul>
+            <label className="d-block">
+              Of stock{' '}
+              <select
+                className="form-select form-select-sm d-inline-block w-auto"
+                value={stock}
+                onChange={(event) => choose(event.target.value)}
+              >
+                {items('stock').map((one) => (
+                  <option key={one.id} value={one.id}>
+                    {one.name ?? one.id}
+                  </option>
+                ))}
+              </select>
+            </label>
+          </div>
+        )}
+      </Modal.Body>
+      <Modal.Footer>
+        <Button onClick={close}>Cancel</Button>
+        <Button look="primary" disabled={count === 0 || stock === ''} onClick={() => tell(make())}>
+          {count === 1 ? 'Make the run' : `Make ${count} runs`}
+        </Button>
+      </Modal.Footer>
+    </Modal>
+  );
+}

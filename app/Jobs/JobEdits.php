@@ -40,7 +40,7 @@ final readonly class JobEdits
                 return $job;
             }
             $before = $this->files->file($job);
-            $after = $this->edited($before, $action);
+            $after = $this->edited($before, $action, $action->after === $job->revision);
             $this->check($after);
             $changes = $this->write($job, $before, $after);
             if ($changes !== []) {
@@ -54,7 +54,8 @@ final readonly class JobEdits
         });
     }
 
-    private function edited(stdClass $before, Action $action): stdClass
+    /** @param  bool  $ownOnly  whether all that came since the edits were made is of the same window */
+    private function edited(stdClass $before, Action $action, bool $ownOnly): stdClass
     {
         $after = clone $before;
         foreach ($action->header?->members() ?? [] as $key => $value) {
@@ -65,7 +66,7 @@ final readonly class JobEdits
             $list = $edit->get('list')->text();
             $id = $edit->get('id')->text();
             $items = self::byId($after, $list);
-            $item = $this->merged($edit, $items[$id] ?? null);
+            $item = $this->merged($edit, $items[$id] ?? null, $ownOnly);
             if ($item instanceof stdClass) {
                 $item->id = $id;
                 $this->checkShape($list, $id, $item);
@@ -88,7 +89,7 @@ final readonly class JobEdits
      *
      * @throws EditClash
      */
-    private function merged(Node $edit, ?stdClass $now): mixed
+    private function merged(Node $edit, ?stdClass $now, bool $ownOnly): mixed
     {
         $was = $edit->find('was');
         $item = $edit->get('item')->value;
@@ -96,7 +97,8 @@ final readonly class JobEdits
             return $item;
         }
         [$withYours, $clashes] = ItemMerge::of($was->value, $item, $now, true);
-        if ($clashes !== []) {
+        // Somebody who types faster than the server answers does not clash with their own last edit.
+        if ($clashes !== [] && ! $ownOnly) {
             throw new EditClash($edit->get('list')->text(), $edit->get('id')->text(), $clashes, $now, $withYours);
         }
 

@@ -99,3 +99,20 @@ it('tells when the other window has deleted what is changed, and merges a corner
     $clash = test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => 'feed', 'item' => [...$seen, 'name' => 'Late'], 'was' => $seen]]]);
     expect($clash->assertConflict()->json('clash.places.0.theirs'))->toBeNull();
 });
+
+it('does not let a window clash with its own last edit, nor hide another window’s', function (): void {
+    $job = demo();
+    $was = item($job, 'fittings', 'pump');
+    $turned = static fn (int $by): array => [...$was, 'pose' => [...$was['pose'], 'turn' => ['about' => [0, 0, 1], 'by' => $by]]];
+    $send = fn (int $by, ?int $after) => test()->postJson($job.'/edits', [
+        'edits' => [['list' => 'fittings', 'id' => 'pump', 'item' => $turned($by), 'was' => $was]], ...($after === null ? [] : ['after' => $after]),
+    ]);
+    $revision = $send(10, null)->assertOk()->json('revision');
+    // Made from before its own first edit, which it knows of: it holds.
+    $send(20, $revision)->assertOk();
+    expect(item($job, 'fittings', 'pump')['pose']['turn']['by'])->toBe(20);
+    // It does not know of that one: somebody else's, as far as it can tell.
+    $send(30, $revision)->assertConflict();
+    $send(30, null)->assertConflict();
+    expect(item($job, 'fittings', 'pump')['pose']['turn']['by'])->toBe(20);
+});

@@ -120,6 +120,10 @@ export interface Edits {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The window that sends this has itself made all that came since it made these edits, up to this revision: where both changed the same, these hold.
+   */
+  after?: number;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema

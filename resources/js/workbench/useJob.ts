@@ -71,11 +71,24 @@ async function untilAnswered<Answer>(asking: () => Promise<Answer>): Promise<Ans
 /** Until what was answered is on the screen: what an edit came to must not be seen before it, nor after. */
 const shown = () => new Promise((resolve) => setTimeout(resolve));
 
+/** Revisions of jobs that this window has made itself: an edit made before them does not clash with them. */
+const own = new Map<number, Set<number>>();
+
+function isOwn(job: number, from: number, to: number): boolean {
+  for (let revision = from + 1; revision <= to; revision++) {
+    if (own.get(job)?.has(revision) !== true) {
+      return false;
+    }
+  }
+  return true;
+}
+
 /** Takes an answer as the state of the job unless a newer one has come meanwhile. */
 function useTaking() {
   const client = useQueryClient();
   return useCallback(
     (kept: JobState) => {
+      own.set(kept.id, (own.get(kept.id) ?? new Set()).add(kept.revision));
       client.setQueryData<JobState>(key(kept.id), (now) =>
         now !== undefined && now.revision > kept.revision ? now : kept,
       );
@@ -135,10 +148,14 @@ export function useJobAccess(state: JobState): JobAccess {
         return was === undefined ? one : { ...one, was: was as unknown as Edit['was'] };
       });
       const token = crypto.randomUUID();
-      await mutateAsync(() => api.edit(jobId, { edits: based, header, name, token }));
+      await mutateAsync(() => {
+        const { revision } = now();
+        const after = isOwn(jobId, state.revision, revision) ? revision : undefined;
+        return api.edit(jobId, { edits: based, header, name, token, after });
+      });
       await shown();
     },
-    [mutateAsync, jobId, state],
+    [mutateAsync, jobId, state, now],
   );
   const lay = useCallback(
     async (run: string, laying: LayingEdit) => {

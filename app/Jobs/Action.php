@@ -12,6 +12,7 @@ final readonly class Action
     /**
      * @param  list<Node>  $edits  each with `list`, `id`, `item` (null deletes) and perhaps `was`, the item it was made from
      * @param  Node|null  $header  `name`, `show_units`, `values`; what is left out stays
+     * @param  Node|null  $headerWas  the header that the change of it was made from
      * @param  int|null  $after  up to this revision the window that sends it has made itself all that came between
      * @param  string|null  $name  what was done, in words; found from the changes when it is not said
      */
@@ -21,6 +22,7 @@ final readonly class Action
         public ?string $name = null,
         public ?string $token = null,
         public ?int $after = null,
+        public ?Node $headerWas = null,
     ) {
     }
 
@@ -30,7 +32,8 @@ final readonly class Action
         $after = $body->find('after')?->value;
 
         return new self(
-            $body->list('edits'), $body->find('header'), $body->find('name')?->text(), $body->find('token')?->text(), is_int($after) ? $after : null,
+            $body->list('edits'), $body->find('header'), $body->find('name')?->text(), $body->find('token')?->text(),
+            is_int($after) ? $after : null, $body->find('header_was'),
         );
     }
 }

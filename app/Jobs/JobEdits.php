@@ -58,15 +58,15 @@ final readonly class JobEdits
     private function edited(stdClass $before, Action $action, bool $ownOnly): stdClass
     {
         $after = clone $before;
-        foreach ($action->header?->members() ?? [] as $key => $value) {
-            $after->{$key} = $value->value;
+        foreach (get_object_vars($this->mergedHeader($action, $before, $ownOnly)) as $key => $value) {
+            $after->{$key} = $value;
         }
         $gone = [];
         foreach ($action->edits as $edit) {
             $list = $edit->get('list')->text();
             $id = $edit->get('id')->text();
             $items = self::byId($after, $list);
-            $item = $this->merged($edit, $items[$id] ?? null, $ownOnly);
+            $item = $this->merged($list, $id, $edit->find('was'), $edit->get('item')->value, $items[$id] ?? null, $ownOnly);
             if ($item instanceof stdClass) {
                 $item->id = $id;
                 $this->checkShape($list, $id, $item);
@@ -84,22 +84,30 @@ final readonly class JobEdits
         return OpenEnds::fit($before, Loosening::of($before)->fit($after));
     }
 
+    /** @throws EditClash */
+    private function mergedHeader(Action $action, stdClass $before, bool $ownOnly): stdClass
+    {
+        $header = $action->header?->object() ?? new stdClass;
+        $now = (object) array_intersect_key(get_object_vars($before), get_object_vars($header));
+        $merged = $this->merged('', '', $action->headerWas, $header, $now, $ownOnly);
+
+        return $merged instanceof stdClass ? $merged : $header;
+    }
+
     /**
-     * The item as it shall stand, with what other windows changed since it was read.
+     * What shall stand, with what other windows changed since it was read.
      *
      * @throws EditClash
      */
-    private function merged(Node $edit, ?stdClass $now, bool $ownOnly): mixed
+    private function merged(string $list, string $id, ?Node $was, mixed $mine, ?stdClass $now, bool $ownOnly): mixed
     {
-        $was = $edit->find('was');
-        $item = $edit->get('item')->value;
         if ($was === null) {
-            return $item;
+            return $mine;
         }
-        [$withYours, $clashes] = ItemMerge::of($was->value, $item, $now, true);
+        [$withYours, $clashes] = ItemMerge::of($was->value, $mine, $now, true);
         // Somebody who types faster than the server answers does not clash with their own last edit.
         if ($clashes !== [] && ! $ownOnly) {
-            throw new EditClash($edit->get('list')->text(), $edit->get('id')->text(), $clashes, $now, $withYours);
+            throw new EditClash($list, $id, $clashes, $now, $withYours);
         }
 
         return $withYours;

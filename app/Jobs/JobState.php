@@ -46,11 +46,11 @@ final readonly class JobState
         );
     }
 
-    /** @return list<array{number: int, name: string, made_at: string}> those undone too, the first one first */
+    /** @return list<array{number: int, name: string, made_at: string, token: string|null}> those undone too, the first one first */
     private static function steps(Job $job): array
     {
-        return array_values($job->steps()->get(['number', 'name', 'made_at'])->sortBy('number')->map(static fn (Step $step): array => [
-            'number' => $step->number, 'name' => $step->name, 'made_at' => $step->made_at->toIso8601String(),
+        return array_values($job->steps()->get(['number', 'name', 'made_at', 'token'])->sortBy('number')->map(static fn (Step $step): array => [
+            'number' => $step->number, 'name' => $step->name, 'made_at' => $step->made_at->toIso8601String(), 'token' => $step->token,
         ])->all());
     }
 

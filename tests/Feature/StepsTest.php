@@ -116,3 +116,16 @@ it('does not let a window clash with its own last edit, nor hide another windowâ
     $send(30, null)->assertConflict();
     expect(item($job, 'fittings', 'pump')['pose']['turn']['by'])->toBe(20);
 });
+
+it('loses no named value that another window added, and asks where both changed one', function (): void {
+    $job = demo();
+    $send = fn (array $values) => test()->postJson($job.'/edits', [
+        'edits' => [], 'header' => ['values' => $values], 'header_was' => ['values' => ['riser' => 530, 'over' => 'riser + 420']],
+    ]);
+    $send(['riser' => 530, 'over' => 'riser + 420', 'theirs' => 1])->assertOk();
+    $send(['riser' => 540, 'over' => 'riser + 420'])->assertOk();
+    expect(test()->getJson($job)->json('job.values'))->toEqual(['riser' => 540, 'over' => 'riser + 420', 'theirs' => 1]);
+    $clash = $send(['riser' => 550, 'over' => 'riser + 420'])->assertConflict();
+    expect($clash->json('clash.places'))->toBe([['pointer' => '/values/riser', 'yours' => 550, 'theirs' => 540]])
+        ->and($clash->json('clash.with_yours.values.theirs'))->toBe(1);
+});

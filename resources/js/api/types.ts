@@ -124,6 +124,7 @@ export interface Edits {
    * The window that sends this has itself made all that came since it made these edits, up to this revision: where both changed the same, these hold.
    */
   after?: number;
+  header_was?: Header1;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -154,6 +155,22 @@ export interface Edit {
  * via the `definition` "header".
  */
 export interface Header {
+  name?: string;
+  show_units?: "mm" | "in";
+  values?: {
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    [k: string]: number | string;
+  };
+}
+/**
+ * What belongs to the job itself; what is left out stays.
+ */
+export interface Header1 {
   name?: string;
   show_units?: "mm" | "in";
   values?: {
@@ -1246,6 +1263,10 @@ export interface Step {
   number: number;
   name: string;
   made_at: string;
+  /**
+   * Of the action that made it.
+   */
+  token: string | null;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema

@@ -1,8 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { api } from '../api/client';
 import { Button } from '../ui/Button';
+import { FileButton } from '../ui/FileButton';
 import { FullState } from '../ui/FullState';
 import { JobTile } from './JobTile';
 
@@ -16,7 +17,6 @@ export function JobsPage() {
   const jobs = useQuery({ queryKey: ['jobs'], queryFn: api.jobs, staleTime: 0 });
   const client = useQueryClient();
   const navigate = useNavigate();
-  const chooser = useRef<HTMLInputElement>(null);
   const arrived = (useLocation().state as { deleted?: Deleted } | null)?.deleted ?? null;
   const [deleted, setDeleted] = useState<Deleted | null>(arrived);
   const [wanted, setWanted] = useState('');
@@ -58,27 +58,21 @@ export function JobsPage() {
           onChange={(event) => setWanted(event.target.value)}
         />
         <span className="spacer" />
-        <Button onClick={() => chooser.current?.click()}>Open a job file…</Button>
+        <FileButton
+          label="Job file"
+          accept=".json,application/json"
+          onFile={(file) =>
+            open(
+              file.text().then((text) => api.openFile(text)),
+              'lay',
+            )
+          }
+        >
+          Open a job file…
+        </FileButton>
         <Button look="primary" onClick={() => open(api.newJob('New job'), 'place')}>
           New job
         </Button>
-        <input
-          ref={chooser}
-          type="file"
-          accept=".json,application/json"
-          hidden
-          aria-label="Job file"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            if (file !== undefined) {
-              open(
-                file.text().then((text) => api.openFile(text)),
-                'lay',
-              );
-            }
-            event.target.value = '';
-          }}
-        />
       </header>
       {refused !== null && (
         <p className="text-danger" role="alert">
@@ -110,7 +104,7 @@ export function JobsPage() {
             job={job}
             onCopy={() => void act(api.copyJob(job.id))}
             onRename={async (name) => {
-              await api.edit(job.id, { edits: [], header: { name } });
+              await api.edit(job.id, { edits: [], header: { name }, header_was: { name: job.name } });
               await client.invalidateQueries({ queryKey: ['jobs'] });
             }}
             onDelete={() => void act(api.deleteJob(job.id).then(() => setDeleted({ id: job.id, name: job.name })))}

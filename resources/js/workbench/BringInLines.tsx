@@ -1,8 +1,9 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { api } from '../api/client';
 import type { Edit, Lines } from '../api/types';
 import { Button } from '../ui/Button';
+import { FileButton } from '../ui/FileButton';
 import { useWorkbench } from './store';
 import { tell } from './tell';
 import { freshId, useJob } from './useJob';
@@ -18,7 +19,6 @@ export function BringInLines() {
   const { panel, open, pick } = useWorkbench();
   const [stock, choose] = usePreferredStock();
   const [read, setRead] = useState<Read | null>(null);
-  const chooser = useRef<HTMLInputElement>(null);
   const count = read?.routes.length ?? 0;
   const close = () => {
     setRead(null);
@@ -49,21 +49,9 @@ export function BringInLines() {
       </Modal.Header>
       <Modal.Body>
         <p>A DXF file: lines whose ends meet become runs, arcs between them bends.</p>
-        <Button onClick={() => chooser.current?.click()}>Choose a file…</Button>
-        <input
-          ref={chooser}
-          type="file"
-          accept=".dxf"
-          hidden
-          aria-label="DXF file"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            if (file !== undefined) {
-              tell(take(file));
-            }
-            event.target.value = '';
-          }}
-        />
+        <FileButton label="DXF file" accept=".dxf" onFile={(file) => tell(take(file))}>
+          Choose a file…
+        </FileButton>
         {read !== null && (
           <div className="mt-3" role="status">
             <strong>

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Modal } from 'react-bootstrap';
 import { api } from '../api/client';
-import type { Edit, JobState } from '../api/types';
+import type { Edit, Header, JobState } from '../api/types';
 import { Button } from '../ui/Button';
 import { type OpenClash, useWorkbench } from './store';
 import { tell } from './tell';
@@ -30,7 +30,7 @@ function Choice({ open: { list, id, clash } }: { open: OpenClash }) {
   const { state, item } = useJob();
   const { setClash, setNotice } = useWorkbench();
   const client = useQueryClient();
-  const name = item(list, id)?.name ?? (clash.now as { name?: string } | null)?.name ?? id;
+  const name = item(list, id)?.name ?? (clash.now as { name?: string } | null)?.name ?? (id === '' ? 'The job' : id);
 
   const theirs = () => {
     setClash(null);
@@ -40,9 +40,14 @@ function Choice({ open: { list, id, clash } }: { open: OpenClash }) {
   const yours = () => {
     setClash(null);
     const edit = { list, id, item: clash.with_yours, was: clash.now } as Edit;
+    // The job's own name and values are no item of a list.
+    const change =
+      (list as string) === ''
+        ? { edits: [], header: clash.with_yours as Header, header_was: clash.now as Header }
+        : { edits: [edit] };
     tell(
       api
-        .edit(state.id, { edits: [edit], token: crypto.randomUUID() })
+        .edit(state.id, { ...change, token: crypto.randomUUID() })
         .then((kept: JobState) => void client.setQueryData(['job', state.id], kept)),
     );
   };

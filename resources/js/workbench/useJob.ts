@@ -74,6 +74,17 @@ const shown = () => new Promise((resolve) => setTimeout(resolve));
 /** Revisions of jobs that this window has made itself: an edit made before them does not clash with them. */
 const own = new Map<number, Set<number>>();
 
+/** A revision is this window's when the step in force is the one it has just made. */
+function remember(kept: JobState, token: string): void {
+  if (kept.steps.find(({ number }) => number === kept.step)?.token === token) {
+    own.set(kept.id, (own.get(kept.id) ?? new Set()).add(kept.revision));
+  }
+}
+
+/** What stood in a job where a header says something new. */
+const headerOf = (job: Job, header: Header): Header =>
+  Object.fromEntries(Object.keys(header).map((name) => [name, job[name as keyof Header]]));
+
 function isOwn(job: number, from: number, to: number): boolean {
   for (let revision = from + 1; revision <= to; revision++) {
     if (own.get(job)?.has(revision) !== true) {
@@ -88,7 +99,6 @@ function useTaking() {
   const client = useQueryClient();
   return useCallback(
     (kept: JobState) => {
-      own.set(kept.id, (own.get(kept.id) ?? new Set()).add(kept.revision));
       client.setQueryData<JobState>(key(kept.id), (now) =>
         now !== undefined && now.revision > kept.revision ? now : kept,
       );
@@ -148,11 +158,13 @@ export function useJobAccess(state: JobState): JobAccess {
         return was === undefined ? one : { ...one, was: was as unknown as Edit['was'] };
       });
       const token = crypto.randomUUID();
-      await mutateAsync(() => {
+      const header_was = header === undefined ? undefined : headerOf(state.job, header);
+      const kept = await mutateAsync(() => {
         const { revision } = now();
         const after = isOwn(jobId, state.revision, revision) ? revision : undefined;
-        return api.edit(jobId, { edits: based, header, name, token, after });
+        return api.edit(jobId, { edits: based, header, header_was, name, token, after });
       });
+      remember(kept, token);
       await shown();
     },
     [mutateAsync, jobId, state, now],
@@ -161,11 +173,12 @@ export function useJobAccess(state: JobState): JobAccess {
     async (run: string, laying: LayingEdit) => {
       const token = crypto.randomUUID();
       let was: unknown;
-      await mutateAsync(() => {
+      const kept = await mutateAsync(() => {
         // Made from the run as it is when its turn comes, not as it was before the edits still ahead of it.
         was ??= now().job.runs?.find((item) => item.id === run);
         return api.lay(jobId, run, { ...laying, was, token } as Laying);
       });
+      remember(kept, token);
       await shown();
     },
     [mutateAsync, jobId, now],

@@ -52,10 +52,12 @@ it('does not jump over a limit to where it would be good again', function (): vo
 });
 
 it('holds a length where the legs that may give end', function (): void {
-    // Corners 1 and 2 give along z; both legs beside them keep at least 30 at the port and 80 above.
-    $give = ['fixed_length' => ['length' => 700 - 6 * 30 + 1.5 * M_PI * 30, 'tolerance' => 0.1, 'adjust' => ['stops' => [1, 2], 'along' => '+x']]];
+    // Moved along +x, the second upright takes from the one leg what it gives to the other: no run of theirs is
+    // shorter than the 700 of its legs, less two tangents and with a quarter circle at each of three bends.
+    $shortest = 700 - 6 * 30 + 1.5 * M_PI * 30;
+    $give = ['fixed_length' => ['length' => $shortest, 'tolerance' => 0.1, 'adjust' => ['stops' => [1, 2], 'along' => '+x']]];
     $trial = trial(['do' => 'hold-length', 'length' => 10], 1.0, $give);
-    expect($trial->hold->heldBy?->rule)->toBe('fixed-length');
+    expect($trial->hold->heldBy?->rule)->toBe('fixed-length')->and($trial->hold->amount)->toEqualWithDelta($shortest, 0.11);
 });
 
 it('moves a leg with both its corners, a lead with it, and nothing else', function (): void {

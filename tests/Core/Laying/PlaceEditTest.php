@@ -66,10 +66,12 @@ it('turns by one turn what two turns one after the other would', function (): vo
 it('reads back what it tells', function (): void {
     mt_srand(12);
     for ($i = 0; $i < 50; $i++) {
-        $about = randomUnit();
+        [$about, $further] = [randomUnit(), randomUnit()];
         $angle = M_PI * Jobs::random();
-        $pose = placing(['id' => 'x', 'pose' => ['at' => [1, 2, 3], 'turn' => ['about' => $about->toArray(), 'by' => 40]]])->turned(randomUnit(), $angle)->pose;
+        $pose = placing(['id' => 'x', 'pose' => ['at' => [1, 2, 3], 'turn' => ['about' => $about->toArray(), 'by' => 40]]])->turned($further, $angle)->pose;
         $read = PoseReader::read(new Node($pose), Values::read(null));
-        expect($read->at->toArray())->toEqual([1.0, 2.0, 3.0])->and(is_finite($read->angle))->toBeTrue();
+        $point = new Vector(Jobs::random(), Jobs::random(), Jobs::random());
+        $meant = $point->turnedAbout($about, deg2rad(40))->turnedAbout($further, $angle)->plus(new Vector(1, 2, 3));
+        expect($read->point($point)->distanceTo($meant))->toBeLessThan(1e-7);
     }
 });

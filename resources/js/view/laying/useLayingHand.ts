@@ -1,6 +1,5 @@
 import { useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useRef } from 'react';
-import type { Vector3 } from 'three';
 import type { Preview } from '../../api/types';
 import { useWorkbench } from '../../workbench/store';
 import { useJob } from '../../workbench/useJob';
@@ -61,7 +60,7 @@ export function useLayingHand() {
   );
   useEffect(() => () => asking.stop(), [asking]);
 
-  const tracksFor = (on: ReturnType<typeof face>, last: Vector3) => {
+  const tracksFor = (on: ReturnType<typeof face>) => {
     if (leg.run === undefined && start !== null) {
       return [{ name: 'port axis', along: vectorOf(start.axis).normalize() }];
     }
@@ -75,7 +74,7 @@ export function useLayingHand() {
     for (const track of on?.tracks ?? []) {
       tracks = withTrack(tracks, track.name, track.along);
     }
-    return last === undefined ? [] : forward(tracks, leg.travel);
+    return forward(tracks, leg.travel);
   };
 
   const aim = (at: Flat, shift: boolean) => {
@@ -100,7 +99,7 @@ export function useLayingHand() {
     const next = aimAt({
       hand: at,
       last: leg.last,
-      tracks: tracksFor(on, leg.last),
+      tracks: tracksFor(on),
       held: laying.held?.track ?? null,
       before: laying.aim?.track ?? null,
       caught,
@@ -163,5 +162,3 @@ export function useLayingHand() {
   useLayingKeys({ leg, acts, face: () => (hand.current === null ? null : face(hand.current.at)), asking });
   return leg;
 }
-
-export type LegAsking = { want: (question: Parameters<ReturnType<typeof useLayingActs>['tryLeg']>[0]) => void };

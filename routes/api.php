@@ -31,7 +31,7 @@ Route::post('jobs/{job}/edits', EditController::class);
 Route::post('jobs/{job}/entry', EntryController::class);
 Route::post('jobs/{job}/runs/{run}/laying', [LayingController::class, 'keep']);
 Route::post('jobs/{job}/runs/{run}/ways-in', [LayingController::class, 'waysIn']);
-Route::post('jobs/{job}/runs/{run}/mirrored', [LayingController::class, 'mirrored']);
+Route::post('jobs/{job}/runs/{run}/twin', [LayingController::class, 'twin']);
 Route::post('jobs/{job}/pasted', [LayingController::class, 'pasted']);
 Route::post('jobs/{job}/preview/run', [PreviewController::class, 'run']);
 Route::post('jobs/{job}/preview/place', [PreviewController::class, 'place']);

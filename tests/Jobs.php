@@ -49,14 +49,20 @@ final class Jobs
         return JobFile::decode(json_encode($job, JSON_THROW_ON_ERROR));
     }
 
-    public static function solve(stdClass $file): SolvedRun
+    /** @param  array<mixed>  $said */
+    public static function object(array $said): stdClass
     {
-        return (new Solver(Job::read($file)))->all()[0];
+        return json_decode(json_encode($said, JSON_THROW_ON_ERROR), false, 64, JSON_THROW_ON_ERROR);
     }
 
-    public static function laid(stdClass $file): LaidRun
+    public static function solve(stdClass $file, int $run = 0): SolvedRun
     {
-        return self::solve($file)->laid;
+        return (new Solver(Job::read($file)))->all()[$run];
+    }
+
+    public static function laid(stdClass $file, int $run = 0): LaidRun
+    {
+        return self::solve($file, $run)->laid;
     }
 
     /** @return list<string> the rules that found something */
@@ -66,9 +72,9 @@ final class Jobs
     }
 
     /** @return array<string, mixed> as the command line writes it */
-    public static function written(stdClass $file): array
+    public static function written(stdClass $file, int $run = 0): array
     {
-        return json_decode(json_encode(SolutionWriter::run(self::solve($file)), JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR);
+        return json_decode(json_encode(SolutionWriter::run(self::solve($file, $run)), JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR);
     }
 
     /** A run through random points, every leg long enough for its bends. */

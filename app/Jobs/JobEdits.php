@@ -60,6 +60,9 @@ final readonly class JobEdits
         $after = clone $before;
         foreach (get_object_vars($this->mergedHeader($action, $before, $ownOnly)) as $key => $value) {
             $after->{$key} = $value;
+            if ($value === null) {
+                unset($after->{$key});
+            }
         }
         $gone = [];
         foreach ($action->edits as $edit) {
@@ -171,7 +174,10 @@ final readonly class JobEdits
                 }
             }
         }
-        $header = static fn (stdClass $file): stdClass => (object) ['name' => $file->name, 'show_units' => $file->show_units, 'values' => $file->values];
+        $header = static fn (stdClass $file): stdClass => (object) [
+            'name' => $file->name, 'show_units' => $file->show_units, 'values' => $file->values,
+            ...array_combine(JobFiles::EXTRAS, array_map(static fn (string $key): mixed => $file->{$key} ?? null, JobFiles::EXTRAS)),
+        ];
         if (! ItemMerge::isSame($header($before), $header($after))) {
             $this->files->putHeader($job, new Node($header($after)));
             $changes[] = new Change('', '', $header($before), $header($after), 0);

@@ -19,6 +19,9 @@ use stdClass;
 /** Job files to rows and back. */
 final class JobFiles
 {
+    /** Of the header of a job file, what is kept as it stands there. */
+    public const EXTRAS = ['show_fraction', 'revision', 'sets', 'benders'];
+
     /** The job as a job file, a query a list. */
     public function file(Job $job): stdClass
     {
@@ -26,26 +29,81 @@ final class JobFiles
     }
 
     /**
-     * The job file with only the runs that are asked for, and of what they may hang on only what they do.
+     * The job file with only the runs that are asked for and those they follow, and of what they may hang on only
+     * what they do, with what that is mounted on.
      *
      * @param  list<string>  $runs  ids
-     * @param  list<stdClass>  $drafts  runs that are not kept yet, in the shape of the file
-     * @param  list<string>  $also  ports and clamps that are wanted besides
+     * @param  list<stdClass>  $drafts  runs as they stand now, whatever is kept of them
+     * @param  list<string>  $also  "list id" of things that are wanted besides
      */
     public function around(Job $job, array $runs, array $drafts = [], array $also = []): stdClass
     {
-        $kept = $runs === [] ? [] : $this->items($job, ['runs' => $runs])['runs'];
-        $places = array_merge($also, ...array_map(Hanging::places(...), [...$kept, ...$drafts]));
-        $fittings = array_values(array_unique(array_map(static fn (string $place): string => explode('.', $place)[0], $places)));
+        $kept = $this->withFollowed($job, $runs, $drafts, $also);
+        $things = array_merge($also, ...array_map(Hanging::things(...), array_values($kept)));
+        $wanted = [];
+        foreach ($things as $thing) {
+            [$list, $id] = explode(' ', $thing, 2);
+            $wanted[$list][] = $id;
+        }
         $file = $this->withLists($job, static fn (string $list): ?array => match ($list) {
-            'fittings' => $fittings,
-            'clamps' => $places,
-            'surroundings', 'runs' => [],
+            'fittings', 'clamps', 'surroundings' => array_values(array_unique($wanted[$list] ?? [])),
+            'runs' => [],
             default => null,
         });
-        $file->runs = $kept;
+        $hosts = array_values(array_unique(array_filter(array_map(
+            static fn (Node $item): mixed => $item->find('on')?->value, [...(new Node($file))->list('fittings'), ...(new Node($file))->list('clamps')],
+        ), is_string(...))));
+        $missing = array_values(array_diff($hosts, array_map(static fn (Node $item): string => $item->get('id')->text(), (new Node($file))->list('surroundings'))));
+        if ($missing !== []) {
+            $file->surroundings = [...(is_array($file->surroundings) ? $file->surroundings : []), ...$this->items($job, ['surroundings' => $missing])['surroundings']];
+        }
+        $file->runs = array_values($kept);
 
         return $file;
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @param  list<stdClass>  $drafts
+     * @param  list<string>  $also
+     * @return array<string, stdClass> the runs, and those they follow or are to be as long as, through any depth
+     */
+    private function withFollowed(Job $job, array $ids, array $drafts, array $also): array
+    {
+        $runs = [];
+        foreach ($drafts as $draft) {
+            $runs[is_string($draft->id ?? null) ? $draft->id : ''] = $draft;
+        }
+        $missing = array_values(array_diff([...$ids, ...self::runsAmong($also)], array_keys($runs)));
+        $tried = $missing;
+        while ($missing !== [] || $drafts !== []) {
+            $drafts = [];
+            foreach ($missing === [] ? [] : $this->items($job, ['runs' => $missing])['runs'] as $run) {
+                $runs[is_string($run->id ?? null) ? $run->id : ''] ??= $run;
+            }
+            $followed = array_merge(...array_map(static fn (stdClass $run): array => self::runsAmong(Hanging::things($run)), array_values($runs)), ...[[]]);
+            if (array_filter($runs, static fn (stdClass $run): bool => (new Node($run))->find('fixed_length')?->find('same_as') !== null) !== []) {
+                // How long the longest of a set is, only all runs can tell.
+                $followed = array_merge($followed, array_map(
+                    static fn (stdClass $run): string => is_string($run->id ?? null) ? $run->id : '', $this->items($job, ['runs' => null])['runs'],
+                ));
+            }
+            $missing = array_values(array_diff(array_unique($followed), array_keys($runs), $tried));
+            $tried = [...$tried, ...$missing];
+        }
+
+        return $runs;
+    }
+
+    /**
+     * @param  list<string>  $things
+     * @return list<string>
+     */
+    private static function runsAmong(array $things): array
+    {
+        return array_values(array_map(
+            static fn (string $thing): string => substr($thing, 5), array_filter($things, static fn (string $thing): bool => str_starts_with($thing, 'runs ')),
+        ));
     }
 
     /**
@@ -58,17 +116,40 @@ final class JobFiles
         return Job::LISTS[$list]::query()->where('job_id', $job->id)->where('key', $id)->firstOrFail(['definition'])->definition;
     }
 
-    /** @return list<string> ids of the runs that hang on a fitting or a clamp */
+    /** @return list<string> ids of the runs that hang on something, through any depth */
     public function hangingOn(Job $job, string $list, string $id): array
     {
-        $ids = [];
-        foreach ($this->items($job, ['runs' => null])['runs'] as $run) {
-            if (Hanging::on($run, $list, $id) && is_string($run->id ?? null)) {
-                $ids[] = $run->id;
+        $items = $this->items($job, ['runs' => null, ...($list === 'surroundings' ? ['fittings' => null, 'clamps' => null] : [])]);
+
+        return Hanging::runsOn($items['runs'], self::mounted($items), $list, $id);
+    }
+
+    /** @return list<string> "list id" of fittings and clamps that are mounted on something of the surroundings */
+    public function mountedOn(Job $job, string $id): array
+    {
+        $mounted = self::mounted($this->items($job, ['fittings' => null, 'clamps' => null]));
+
+        return array_map(
+            static fn (array $one): string => $one[0].' '.$one[1], array_values(array_filter($mounted, static fn (array $one): bool => $one[2] === $id)),
+        );
+    }
+
+    /**
+     * @param  array<string, list<stdClass>>  $items
+     * @return list<array{string, string, string}>
+     */
+    private static function mounted(array $items): array
+    {
+        $mounted = [];
+        foreach (['fittings', 'clamps'] as $list) {
+            foreach ($items[$list] ?? [] as $item) {
+                if (is_string($item->on ?? null) && is_string($item->id ?? null)) {
+                    $mounted[] = [$list, $item->id, $item->on];
+                }
             }
         }
 
-        return $ids;
+        return $mounted;
     }
 
     /** @param  callable(string): (list<string>|null)  $wanted  ids of a list; null for all of it */
@@ -81,6 +162,7 @@ final class JobFiles
             'show_units' => $job->show_units,
             'up' => $job->up,
             'values' => $job->named_values,
+            ...get_object_vars($job->extras),
         ];
         foreach ($this->items($job, array_map($wanted, array_combine(array_keys(Job::LISTS), array_keys(Job::LISTS)))) as $list => $items) {
             $file->{$list} = $items;
@@ -137,6 +219,7 @@ final class JobFiles
                 'show_units' => $text('show_units', 'mm'),
                 'up' => $text('up', 'z'),
                 'named_values' => $node->find('values')->value ?? new stdClass,
+                'extras' => (object) array_intersect_key(get_object_vars($file), array_flip(self::EXTRAS)),
                 'revision' => 1,
             ]);
             foreach (array_keys(Job::LISTS) as $list) {
@@ -176,6 +259,14 @@ final class JobFiles
         $job->name = $header->find('name')?->text() ?? $job->name;
         $job->show_units = $header->find('show_units')?->text() ?? $job->show_units;
         $job->named_values = $header->find('values')?->object() ?? $job->named_values;
+        $extras = get_object_vars($job->extras);
+        foreach (self::EXTRAS as $key) {
+            $said = $header->find($key);
+            if ($said !== null) {
+                $extras[$key] = $said->value;
+            }
+        }
+        $job->extras = (object) array_filter($extras, static fn (mixed $value): bool => $value !== null);
     }
 
     /** @param  class-string<JobItem>  $model */

@@ -27,10 +27,11 @@ final readonly class JobState
     {
         $file = $this->files->file($job);
         $core = CoreJob::read($file);
+        $solutions = $this->solutions($job, $core);
         $flags = JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES;
 
         return sprintf(
-            '{"id":%d,"revision":%d,"saved_at":%s,"step":%d,"steps":%s,"entries":%s,"job":%s,"values":%s,"places":%s,"solutions":[%s]}',
+            '{"id":%d,"revision":%d,"saved_at":%s,"step":%d,"steps":%s,"entries":%s,"job":%s,"values":%s,"places":%s,"solutions":[%s],"sets":%s,"remembered":%s}',
             $job->id,
             $job->revision,
             json_encode($job->updated_at->toIso8601String(), $flags),
@@ -42,8 +43,16 @@ final readonly class JobState
             json_encode($file, $flags),
             json_encode((object) $core->site->values->all(), $flags),
             json_encode(PlaceWriter::write($core->site), $flags),
-            implode(',', $this->solutions($job, $core)),
+            implode(',', $solutions),
+            json_encode(SolutionWriter::sets($core, array_map(self::length(...), $solutions)), $flags),
+            json_encode($job->remembered, $flags),
         );
+    }
+
+    /** Reads the length out of a kept solution, without reading all of it. */
+    private static function length(string $solution): float
+    {
+        return preg_match('/"length":([\d.eE+-]+),"cut_length"/', $solution, $match) === 1 ? (float) $match[1] : 0.0;
     }
 
     /** @return list<array{number: int, name: string, made_at: string, token: string|null}> those undone too, the first one first */
@@ -57,7 +66,7 @@ final readonly class JobState
     /**
      * Solves only the runs that something they follow from has changed of.
      *
-     * @return list<string> JSON of each solved run
+     * @return array<string, string> JSON of each solved run, by id
      */
     private function solutions(Job $job, CoreJob $core): array
     {
@@ -72,7 +81,7 @@ final readonly class JobState
                 );
                 RunRow::query()->whereKey($row->id)->update(['solved_from' => $from, 'solution' => $row->solution]);
             }
-            $solutions[] = $row->solution;
+            $solutions[$row->key] = $row->solution;
         }
 
         return $solutions;

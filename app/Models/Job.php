@@ -18,6 +18,8 @@ use stdClass;
  * @property string $show_units
  * @property string $up
  * @property stdClass $named_values
+ * @property stdClass $extras what the header of the file says besides: show_fraction, revision, sets, benders
+ * @property stdClass $remembered the stock and the bend radius chosen last
  * @property int $revision counts the edits
  * @property int $step number of the last step in force
  * @property Carbon|null $opened_at
@@ -48,6 +50,9 @@ final class Job extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, mixed> */
+    protected $attributes = ['extras' => '{}', 'remembered' => '{}'];
+
     /** @return HasMany<Run, $this> */
     public function runs(): HasMany
     {
@@ -69,6 +74,6 @@ final class Job extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['named_values' => 'object', 'revision' => 'integer', 'step' => 'integer', 'opened_at' => 'datetime'];
+        return ['named_values' => 'object', 'extras' => 'object', 'remembered' => 'object', 'revision' => 'integer', 'step' => 'integer', 'opened_at' => 'datetime'];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Bending;
 
 use Bowline\Geometry\Tolerance;
+use Bowline\Job\Units;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
@@ -33,9 +34,9 @@ final readonly class BenderCheck
         }
         $lead = $table->rows[0]->straight + $laid->run->from->trim;
         $tail = $table->tail + $laid->run->to->trim;
-        $anyway = [...self::tube($bender, $laid), ...self::bends($bender, $table)];
-        $forth = self::grips($bender, $table, $lead, $tail, 1, count($table->rows));
-        $back = self::grips($bender, $table, $tail, $lead, count($table->rows), 1);
+        $anyway = [...self::tube($bender, $laid), ...self::bends($bender, $table, $laid->run->units)];
+        $forth = self::grips($bender, $laid->run->units, $lead, $tail, 1, count($table->rows));
+        $back = self::grips($bender, $laid->run->units, $tail, $lead, count($table->rows), 1);
 
         return $anyway === [] && $forth !== [] && $back === []
             ? new self($bender, [], true)
@@ -53,13 +54,13 @@ final readonly class BenderCheck
         $od = $laid->run->stock->section->outsideDiameter;
 
         return $od <= $bender->largestTube + Tolerance::RULE_SLACK ? [] : [new BenderObstacle(
-            null, sprintf('The %s is %s outside; this bender takes %s.', $laid->run->stock->kind->value, Words::mm($od), Words::mm($bender->largestTube)),
+            null, sprintf('The %s is %s outside; this bender takes %s.', $laid->run->stock->kind->value, $laid->run->units->say($od), $laid->run->units->say($bender->largestTube)),
             'Bend it on a larger bender, or in shorter pieces of another stock.',
         )];
     }
 
     /** @return list<BenderObstacle> what is the same from either end */
-    private static function bends(Bender $bender, BendTable $table): array
+    private static function bends(Bender $bender, BendTable $table, Units $units): array
     {
         $obstacles = [];
         foreach ($table->rows as $index => $row) {
@@ -67,7 +68,7 @@ final readonly class BenderCheck
             $die = $bender->nearestRadius($row->radius);
             if (abs($die - $row->radius) > self::SAME_RADIUS) {
                 $obstacles[] = new BenderObstacle(
-                    $index, sprintf('Bend %d has R %s; there is no die of it.', $number, Words::number($row->radius)), sprintf('Use R %s.', Words::number($die)),
+                    $index, sprintf('Bend %d has R %s; there is no die of it.', $number, $units->number($row->radius)), sprintf('Use R %s.', $units->number($die)),
                 );
             }
             if ($row->setAngle > $bender->largestAngle + 1e-9) {
@@ -80,8 +81,8 @@ final readonly class BenderCheck
             if ($index > 0 && $row->straight < $bender->leastStraight - Tolerance::RULE_SLACK) {
                 $obstacles[] = new BenderObstacle(
                     $index,
-                    sprintf('Between bends %d and %d there are %s straight; the clamp needs %s.', $index, $number, Words::mm($row->straight), Words::mm($bender->leastStraight)),
-                    sprintf('Make the leg between them %s longer.', Words::mm(Words::roundedUp($bender->leastStraight - $row->straight))),
+                    sprintf('Between bends %d and %d there are %s straight; the clamp needs %s.', $index, $number, $units->say($row->straight), $units->say($bender->leastStraight)),
+                    sprintf('Make the leg between them %s longer.', $units->say(Words::roundedUp($bender->leastStraight - $row->straight))),
                 );
             }
         }
@@ -90,7 +91,7 @@ final readonly class BenderCheck
     }
 
     /** @return list<BenderObstacle> */
-    private static function grips(Bender $bender, BendTable $table, float $lead, float $tail, int $first, int $last): array
+    private static function grips(Bender $bender, Units $units, float $lead, float $tail, int $first, int $last): array
     {
         $obstacles = [];
         foreach ([
@@ -100,8 +101,8 @@ final readonly class BenderCheck
             if ($straight < $needed - Tolerance::RULE_SLACK) {
                 $obstacles[] = new BenderObstacle(
                     $bend - 1,
-                    sprintf('There are %s straight %s and this bender grips %s.', Words::mm($straight), sprintf($where, $bend), Words::mm($needed)),
-                    sprintf('Leave %s more for trimming at that end.', Words::mm(Words::roundedUp($needed - $straight))),
+                    sprintf('There are %s straight %s and this bender grips %s.', $units->say($straight), sprintf($where, $bend), $units->say($needed)),
+                    sprintf('Leave %s more for trimming at that end.', $units->say(Words::roundedUp($needed - $straight))),
                 );
             }
         }

@@ -4,18 +4,20 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Bending\Bender;
 use Bowline\Bending\BenderCheck;
 use Bowline\Bending\BenderObstacle;
 use Bowline\Bending\Benders;
+use Bowline\Job\Job;
 use Bowline\Routing\LaidRun;
 
 /** Writes what each bender at hand says to a run (schema/api.json, `benders`). */
 final class BenderWriter
 {
     /** @return list<array<string, mixed>> */
-    public static function write(LaidRun $laid): array
+    public static function write(Job $job, LaidRun $laid): array
     {
-        return array_map(static function ($bender) use ($laid): array {
+        return array_map(static function (Bender $bender) use ($laid): array {
             $check = BenderCheck::of($bender, $laid);
 
             return [
@@ -27,6 +29,6 @@ final class BenderWriter
                     'bend' => $one->bend, 'message' => $one->message, 'fix' => $one->fix,
                 ], $check->obstacles),
             ];
-        }, array_values(Benders::all()));
+        }, array_values(Benders::of($job)));
     }
 }

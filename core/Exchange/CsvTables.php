@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Job\Units;
 use Bowline\SolvedRun;
 
-/** The tables of a run as CSV (RFC 4180): millimetres and degrees, a decimal point, no thousands. */
+/**
+ * The tables of a run as CSV (RFC 4180): in the units of its job, inches as decimals; degrees; a decimal point, no
+ * thousands. Their headings say the unit.
+ */
 final class CsvTables
 {
     /** Enough digits to bend the same run again to a thousandth of a micron. */
@@ -16,17 +20,18 @@ final class CsvTables
     public static function bends(SolvedRun $solved): string
     {
         $table = $solved->bendTable;
-        $rows = [['bend', 'straight_mm', 'rotation_deg', 'angle_deg', 'set_angle_deg', 'radius_mm', 'arc_mm']];
+        $units = $solved->laid->run->units;
+        $unit = $units->word();
+        $rows = [['bend', 'straight_'.$unit, 'rotation_deg', 'angle_deg', 'set_angle_deg', 'radius_'.$unit, 'arc_'.$unit]];
         foreach ($table->rows as $index => $row) {
             $rows[] = [
                 (string) ($index + 1),
-                ...array_map(self::number(...), [
-                    $row->straight, rad2deg($row->rotation), rad2deg($row->angle), rad2deg($row->setAngle), $row->radius, $row->arc,
-                ]),
+                self::length($row->straight, $units), self::number(rad2deg($row->rotation)), self::number(rad2deg($row->angle)),
+                self::number(rad2deg($row->setAngle)), self::length($row->radius, $units), self::length($row->arc, $units),
             ];
         }
         foreach (['tail' => $table->tail, 'length' => $table->length, 'cut length' => $table->cutLength] as $name => $length) {
-            $rows[] = [$name, self::number($length), '', '', '', '', ''];
+            $rows[] = [$name, self::length($length, $units), '', '', '', '', ''];
         }
 
         return self::csv($rows);
@@ -35,16 +40,25 @@ final class CsvTables
     /** A row a vertex, corner to corner. */
     public static function vertices(SolvedRun $solved): string
     {
-        $rows = [['vertex', 'x_mm', 'y_mm', 'z_mm', 'radius_mm']];
+        $units = $solved->laid->run->units;
+        $unit = $units->word();
+        $rows = [['vertex', 'x_'.$unit, 'y_'.$unit, 'z_'.$unit, 'radius_'.$unit]];
         $radius = [];
         foreach ($solved->laid->bends as $bend) {
-            $radius[$bend->vertex] = self::number($bend->radius);
+            $radius[$bend->vertex] = self::length($bend->radius, $units);
         }
         foreach ($solved->laid->vertices as $index => $vertex) {
-            $rows[] = [(string) $index, ...array_map(self::number(...), $vertex->at->toArray()), $radius[$index] ?? ''];
+            $rows[] = [
+                (string) $index, ...array_map(static fn (float $part): string => self::length($part, $units), $vertex->at->toArray()), $radius[$index] ?? '',
+            ];
         }
 
         return self::csv($rows);
+    }
+
+    private static function length(float $length, Units $units): string
+    {
+        return self::number($units->amount($length));
     }
 
     private static function number(float $number): string

@@ -7,13 +7,14 @@ namespace Bowline\Exchange;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Entry;
 use Bowline\Job\JobError;
+use Bowline\Job\Units;
 use Bowline\Job\Values;
 use Bowline\Laying\StopList;
 use stdClass;
 
 /**
  * Corners pasted from a spreadsheet: a row a vertex (x, y, z and perhaps a radius), or a row a leg
- * (direction, length and perhaps a radius). Numbers are read as in any field; a heading is passed over;
+ * (direction, length and perhaps a radius). Numbers are read as in any field; a heading says at most the unit;
  * a row that cannot be read is refused by itself, with the reason.
  */
 final readonly class PastedRows
@@ -30,7 +31,7 @@ final readonly class PastedRows
     ) {
     }
 
-    public static function read(string $text, Values $values): self
+    public static function read(string $text, Values $values, ?Units $units = null): self
     {
         $stops = $refused = [];
         $numbered = false;
@@ -40,6 +41,7 @@ final readonly class PastedRows
                 continue;
             }
             if ($stops === [] && $refused === [] && self::isHeading($cells)) {
+                $units = preg_match('/_(mm|in)\b/', $line, $said) === 1 ? ($said[1] === 'in' ? Units::inches() : Units::millimetres()) : $units;
                 // The tables that Bowline writes number their rows.
                 $numbered = in_array(mb_strtolower($cells[0]), ['vertex', 'leg', 'corner', 'no', 'no.', '#'], true);
 
@@ -49,7 +51,7 @@ final readonly class PastedRows
                 if (count($stops) >= self::MOST_ROWS) {
                     throw JobError::at('', sprintf('more than %d rows', self::MOST_ROWS));
                 }
-                $stops[] = self::stop($numbered ? array_slice($cells, 1) : $cells, $values);
+                $stops[] = self::stop($numbered ? array_slice($cells, 1) : $cells, $values, $units);
             } catch (JobError $error) {
                 $refused[] = ['line' => $index + 1, 'text' => mb_substr(trim($line), 0, 80), 'why' => $error->getMessage()];
             }
@@ -86,7 +88,7 @@ final readonly class PastedRows
      *
      * @throws JobError
      */
-    private static function stop(array $cells, Values $values): stdClass
+    private static function stop(array $cells, Values $values, ?Units $units): stdClass
     {
         $direction = self::direction($cells[0] ?? '');
         $isLeg = $direction !== null;
@@ -95,17 +97,17 @@ final readonly class PastedRows
             throw JobError::at('', 'x, y, z or direction, length are expected, and a radius if you like');
         }
         $numbers = array_map(
-            static fn (string $cell): int|float|string => Entry::read($cell, $values)->number,
+            static fn (string $cell): int|float|string => Entry::read($cell, $values, $units)->number,
             array_slice($cells, $isLeg ? 1 : 0, $isLeg ? 1 : 3),
         );
-        if ($isLeg && Entry::read($cells[1], $values)->value <= 0.0) {
+        if ($isLeg && Entry::read($cells[1], $values, $units)->value <= 0.0) {
             throw JobError::at('', 'the length of a leg must be more than 0');
         }
         $stop = (object) ($isLeg
             ? ['along' => $direction, 'length' => self::tidy($numbers[0])]
             : ['at' => array_map(self::tidy(...), $numbers)]);
         if (isset($cells[$needed])) {
-            $radius = Entry::read($cells[$needed], $values);
+            $radius = Entry::read($cells[$needed], $values, $units);
             if ($radius->value <= 0.0) {
                 throw JobError::at('', 'the bend radius must be more than 0');
             }

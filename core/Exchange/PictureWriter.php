@@ -39,11 +39,11 @@ final class PictureWriter
         $right = $away->cross(new Vector(0.0, 0.0, 1.0))->unit();
         $picture = new self($right, $right->cross($away), $away);
         foreach ($site->surroundings as $thing) {
-            $picture->box($thing->pose, Vector::zero(), $thing->shape->halfExtent(), 'fill="#e3dcc9" fill-opacity=".35" stroke="#b5aa90"');
+            $picture->box($thing->pose, $thing->shape->middle(), $thing->shape->halfExtent(), 'fill="#e3dcc9" fill-opacity=".35" stroke="#b5aa90"');
         }
         foreach ($site->fittings as $fitting) {
-            if ($fitting->body !== null) {
-                $picture->box($fitting->pose, $fitting->bodyAt, $fitting->body->halfExtent(), 'fill="#ccd4cf" stroke="#5d6f70"');
+            foreach ($fitting->solids as $solid) {
+                $picture->box($solid->pose->within($fitting->pose), Vector::zero(), $solid->shape->halfExtent(), 'fill="#ccd4cf" stroke="#5d6f70"');
             }
         }
         foreach ($runs as $run) {

@@ -6,55 +6,137 @@ namespace Bowline\Exchange;
 
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
+use Bowline\Job\Clamp;
+use Bowline\Job\Part\Solid;
 use Bowline\Job\Port;
+use Bowline\Job\Shape\Box;
 use Bowline\Job\Shape\Cylinder;
-use Bowline\Job\Shape\Shape;
+use Bowline\Job\Shape\MeshShape;
+use Bowline\Job\Shape\Panel;
 use Bowline\Job\Site;
+use Bowline\Job\Surrounding;
 
 /** Writes where things stand, worked out, for whoever draws them (schema/api.json, `place`). */
 final class PlaceWriter
 {
+    private const FACES = ['front', 'back', '+x', '-x', '+y', '-y', '+z', '-z'];
+
+    /**
+     * @param  list<string>  $only  "list id" of those that are wanted
+     * @return list<array<string, mixed>>
+     */
+    public static function only(Site $site, array $only): array
+    {
+        return array_values(array_filter(self::write($site), static fn (array $place): bool => in_array(
+            (is_string($place['list']) ? $place['list'] : '').' '.(is_string($place['id']) ? $place['id'] : ''), $only, true,
+        )));
+    }
+
     /** @return list<array<string, mixed>> */
     public static function write(Site $site): array
     {
         $places = [];
         foreach ($site->fittings as $fitting) {
-            $places[] = self::place('fittings', $fitting->id, $fitting->pose, $fitting->body, $fitting->bodyAt, $fitting->ports);
+            $places[] = self::place('fittings', $fitting->id, $fitting->pose, $fitting->solids, $fitting->ports);
         }
         foreach ($site->surroundings as $surrounding) {
-            $places[] = self::place('surroundings', $surrounding->id, $surrounding->pose, $surrounding->shape, Vector::zero(), []);
+            $places[] = [
+                ...self::place('surroundings', $surrounding->id, $surrounding->pose, [
+                    new Solid($surrounding->shape, Pose::at($surrounding->shape->middle())),
+                ], []),
+                'faces' => self::faces($surrounding),
+                'hinge' => self::hinge($surrounding),
+            ];
         }
         foreach ($site->clamps as $clamp) {
-            // A clamp is drawn round its axis: turned so that its own z lies along it.
-            $z = new Vector(0.0, 0.0, 1.0);
-            $angle = $z->angleTo($clamp->axis);
-            $about = $z->cross($clamp->axis)->length() > 1e-9 ? $z->cross($clamp->axis) : new Vector(1.0, 0.0, 0.0);
-            $places[] = self::place(
-                'clamps', $clamp->id, Pose::turned($clamp->at, $about, $angle), new Cylinder($clamp->bore, $clamp->width), Vector::zero(), [],
-            );
+            $places[] = [...self::clamp($clamp), 'foot' => $clamp->foot?->toArray()];
         }
 
         return $places;
     }
 
+    /** @return array<string, mixed> */
+    private static function clamp(Clamp $clamp): array
+    {
+        // A clamp is drawn round its axis: turned so that its own z lies along it.
+        $z = new Vector(0.0, 0.0, 1.0);
+        $about = $z->cross($clamp->axis)->length() > 1e-9 ? $z->cross($clamp->axis) : new Vector(1.0, 0.0, 0.0);
+
+        return self::place('clamps', $clamp->id, Pose::turned($clamp->at, $about, $z->angleTo($clamp->axis)), [
+            new Solid(new Cylinder($clamp->bore, $clamp->width), Pose::at(Vector::zero())),
+        ], []);
+    }
+
     /**
+     * @param  list<Solid>  $solids
      * @param  array<string, Port>  $ports
      * @return array<string, mixed>
      */
-    private static function place(string $list, string $id, Pose $pose, ?Shape $body, Vector $bodyAt, array $ports): array
+    private static function place(string $list, string $id, Pose $pose, array $solids, array $ports): array
     {
         return [
             'list' => $list,
             'id' => $id,
-            'pose' => ['at' => $pose->at->toArray(), 'about' => $pose->about->toArray(), 'angle' => rad2deg($pose->angle)],
-            'body' => $body === null ? null : [
-                'shape' => $body instanceof Cylinder ? 'cylinder' : 'box',
-                'at' => $bodyAt->toArray(),
-                'size' => $body->halfExtent()->times(2.0)->toArray(),
-            ],
+            'pose' => self::pose($pose),
+            'bodies' => array_map(self::solid(...), $solids),
             'ports' => array_map(static fn (string $id, Port $port): array => [
                 'id' => $id, 'name' => $port->name, 'at' => $port->at->toArray(), 'axis' => $port->axis->toArray(), 'size' => $port->size,
             ], array_map(strval(...), array_keys($ports)), array_values($ports)),
+            'faces' => [],
+            'foot' => null,
+            'hinge' => null,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function solid(Solid $solid): array
+    {
+        $shape = $solid->shape;
+
+        return [
+            'shape' => match (true) {
+                $shape instanceof Cylinder => 'cylinder',
+                $shape instanceof MeshShape => 'mesh',
+                default => 'box',
+            },
+            'pose' => self::pose($solid->pose),
+            'size' => $shape->halfExtent()->times(2.0)->toArray(),
+            ...($shape instanceof MeshShape ? ['mesh' => $shape->mesh] : []),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function pose(Pose $pose): array
+    {
+        return ['at' => $pose->at->toArray(), 'about' => $pose->about->toArray(), 'angle' => rad2deg($pose->angle)];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function faces(Surrounding $surrounding): array
+    {
+        if (! $surrounding->shape instanceof Box && ! $surrounding->shape instanceof Panel && ! $surrounding->shape instanceof Cylinder) {
+            return [];
+        }
+        $faces = [];
+        foreach (self::FACES as $name) {
+            $face = $surrounding->face($name);
+            if ($face !== null) {
+                $faces[] = ['name' => $name, 'at' => $face[0]->toArray(), 'normal' => $face[1]->toArray()];
+            }
+        }
+
+        return $faces;
+    }
+
+    /** @return array<string, mixed>|null where its hinge is, in space, and how far it is swung */
+    private static function hinge(Surrounding $surrounding): ?array
+    {
+        $hinge = $surrounding->hinge;
+
+        return $hinge === null ? null : [
+            'at' => $surrounding->pose->point($hinge->at)->toArray(),
+            'axis' => $surrounding->pose->direction($hinge->axis)->toArray(),
+            'angle' => rad2deg($hinge->angle),
         ];
     }
 }

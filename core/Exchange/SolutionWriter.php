@@ -8,6 +8,10 @@ use Bowline\Bending\BendRow;
 use Bowline\Geometry\Arc;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Vector;
+use Bowline\Job\Job;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\Tie\Tie;
 use Bowline\Routing\Bend;
 use Bowline\Routing\ClampPassage;
 use Bowline\Routing\LaidRun;
@@ -31,6 +35,40 @@ final class SolutionWriter
         return ['format' => self::FORMAT, 'version' => 1, 'runs' => array_map(self::run(...), $runs)];
     }
 
+    /**
+     * The sets of a job: their length together, what is left of their budget, and how near each came to the one
+     * length (schema/solution.json, `solvedSet`).
+     *
+     * @param  array<string, float>  $lengths  of the runs, mm, by id
+     * @return list<array<string, mixed>>
+     *
+     * @throws JobError
+     */
+    public static function sets(Job $job, array $lengths): array
+    {
+        $sets = [];
+        foreach ($job->site->sets as $set) {
+            $members = [];
+            $longest = null;
+            foreach ($set->runs as $id) {
+                if (! isset($lengths[$id], $job->runs[$id])) {
+                    continue;
+                }
+                $isSame = (new Node($job->runs[$id]->source))->find('fixed_length')?->find('same_as')?->value === $set->id;
+                $asked = $isSame ? $job->runs[$id]->fixedLength?->length : null;
+                $longest = $asked ?? $longest;
+                $members[] = ['run' => $id, 'length' => $lengths[$id], 'off' => $asked === null ? null : $lengths[$id] - $asked];
+            }
+            $total = array_sum(array_column($members, 'length'));
+            $sets[] = [
+                'id' => $set->id, 'name' => $set->name, 'total' => (float) $total, 'budget' => $set->budget,
+                'left' => $set->budget === null ? null : $set->budget - $total, 'longest' => $longest, 'members' => $members,
+            ];
+        }
+
+        return $sets;
+    }
+
     /** @return array<string, mixed> */
     public static function run(SolvedRun $solved): array
     {
@@ -49,6 +87,7 @@ final class SolutionWriter
             'bends' => array_map(self::bend(...), $table->rows),
             'tail' => $table->tail,
             'legs' => self::legs($laid),
+            'corners' => self::corners($laid),
             'clamps' => array_map(static fn (ClampPassage $passage): array => ['id' => $passage->clamp->id, 'span' => $passage->span], ClampPassage::of($laid)),
             'body' => ['volume' => $solved->volume(), 'mass' => $solved->mass()],
             'findings' => array_map(self::finding(...), $solved->findings),
@@ -111,7 +150,11 @@ final class SolutionWriter
             $legs[] = [
                 'vertex' => $i,
                 'stop' => $vertex->stop,
-                'place' => $isLead ? 'lead' : ($vertex->stop === null ? 'closing' : 'stop'),
+                'place' => match (true) {
+                    $isLead => 'lead',
+                    $vertex->place === VertexPlace::Like => 'like',
+                    default => $vertex->stop === null ? 'closing' : 'stop',
+                },
                 'along' => $leg->axisName() ?? self::vector($leg->unit()),
                 'length' => $leg->length(),
                 'straight' => max(0.0, $leg->length() - $tangents),
@@ -121,6 +164,28 @@ final class SolutionWriter
         }
 
         return $legs;
+    }
+
+    /** @return list<array<string, mixed>> what each vertex is tied to, and which ways it may still move */
+    private static function corners(LaidRun $laid): array
+    {
+        $corners = [];
+        foreach ($laid->vertices as $index => $vertex) {
+            $tied = $laid->tied[$index] ?? null;
+            $corners[] = [
+                'vertex' => $index,
+                'place' => $vertex->place->value,
+                'stop' => $vertex->stop,
+                'ties' => $tied === null ? [] : array_map(static fn (Tie $tie, int $number): array => [
+                    'words' => $tie->words($laid->run->units),
+                    'holds' => ! in_array($number, $tied->held->broken, true),
+                    'off' => $tied->held->missed[$number],
+                ], $tied->ties, array_keys($tied->ties)),
+                'free' => array_map(self::vector(...), $laid->free($index)),
+            ];
+        }
+
+        return $corners;
     }
 
     /** @return array<string, mixed> */

@@ -53,6 +53,25 @@ final readonly class Pose
             : new self($this->at, $v->unit(), $half > M_PI_2 ? 2 * $half - 2 * M_PI : 2 * $half);
     }
 
+    /** The same thing when its frame itself stands somewhere: carried by what it is mounted on. */
+    public function within(self $frame): self
+    {
+        $turned = $frame->angle === 0.0 ? $this : $this->turnedBy($frame->about, $frame->angle);
+
+        return new self($frame->point($this->at), $turned->about, $turned->angle);
+    }
+
+    /** A point of space, in the thing's own frame. */
+    public function ownPoint(Vector $point): Vector
+    {
+        return $this->ownDirection($point->minus($this->at));
+    }
+
+    public function ownDirection(Vector $direction): Vector
+    {
+        return $this->angle === 0.0 ? $direction : $direction->turnedAbout($this->about, -$this->angle);
+    }
+
     /** A point of the thing's own frame, in space. */
     public function point(Vector $own): Vector
     {

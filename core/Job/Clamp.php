@@ -10,7 +10,11 @@ use stdClass;
 /** What holds a run: it goes through the clamp's centre on the clamp's axis. Millimetres. */
 final readonly class Clamp
 {
-    /** @param  stdClass  $source  the clamp as it stands in the file; never changed */
+    /**
+     * @param  Vector  $at  in space, with what it is mounted on
+     * @param  Vector|null  $foot  where it stands, straight below its centre; null when it stands on nothing
+     * @param  stdClass  $source  the clamp as it stands in the file; never changed
+     */
     public function __construct(
         public string $id,
         public string $name,
@@ -18,23 +22,61 @@ final readonly class Clamp
         public Vector $axis,
         public float $bore,
         public float $width,
+        public ?Vector $foot,
         public stdClass $source,
     ) {
     }
 
-    /** @throws JobError */
-    public static function read(Node $node, Values $values): self
+    /**
+     * With `on`, its centre and axis are in the frame of what it is mounted on; with `stand_off` beside that, its
+     * centre is that far off a face of it (`face`; the front of a panel when it is not said).
+     *
+     * @param  array<string, Surrounding>  $surroundings
+     *
+     * @throws JobError
+     */
+    public static function read(Node $node, Values $values, array $surroundings): self
     {
         $id = $node->get('id')->text();
+        $at = $values->vector($node->get('at'));
+        $axis = $values->direction($node->get('axis'));
+        $foot = null;
+        $on = $node->find('on');
+        if ($on !== null) {
+            $host = $surroundings[$on->text()] ?? throw $on->error(sprintf('nothing of the surroundings is called “%s”', $on->text()));
+            $at = $host->pose->point($at);
+            $axis = $host->pose->direction($axis);
+            [$at, $foot] = self::standing($node, $host, $at, $values);
+        }
 
         return new self(
             $id,
             $node->find('name')?->text() ?? $id,
-            $values->vector($node->get('at')),
-            $values->direction($node->get('axis')),
+            $at,
+            $axis,
             $values->positive($node->get('bore'), 'the bore'),
             $values->notNegative($node->get('width'), 'the width'),
+            $foot,
             $node->object(),
         );
+    }
+
+    /**
+     * @return array{Vector, Vector|null} its centre and its foot
+     *
+     * @throws JobError
+     */
+    private static function standing(Node $node, Surrounding $host, Vector $at, Values $values): array
+    {
+        $standOff = $node->find('stand_off');
+        if ($standOff === null) {
+            return [$at, null];
+        }
+        $face = $node->find('face');
+        $name = $face?->text() ?? 'front';
+        [$point, $normal] = $host->face($name) ?? throw ($face ?? $standOff)->error(sprintf('%s has no face “%s”', $host->name, $name));
+        $foot = $at->minus($normal->times($at->minus($point)->dot($normal)));
+
+        return [$foot->plus($normal->times($values->notNegative($standOff, 'the stand-off'))), $foot];
     }
 }

@@ -6,32 +6,42 @@ namespace Bowline\Job;
 
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Shape\Shape;
+use Bowline\Job\Part\PartReader;
+use Bowline\Job\Part\Solid;
 use Bowline\Job\Shape\ShapeReader;
 
-/** What runs are joined to: a pump, a filter, a tank; a simple body and its ports. */
+/** What runs are joined to: a pump, a filter, a tank; simple bodies and its ports. */
 final readonly class Fitting
 {
     /**
-     * @param  Vector  $bodyAt  the middle of its body, in its own frame
+     * @param  Pose  $pose  in space, with what it is mounted on
+     * @param  list<Solid>  $solids  in its own frame
      * @param  array<string, Port>  $ports  in space, by their own id
      */
     public function __construct(
         public string $id,
         public string $name,
         public Pose $pose,
-        public ?Shape $body,
-        public Vector $bodyAt,
+        public array $solids,
         public array $ports,
     ) {
     }
 
-    /** @throws JobError */
-    public static function read(Node $node, Values $values): self
+    /**
+     * @param  array<string, Surrounding>  $surroundings  what it may be mounted on
+     *
+     * @throws JobError
+     */
+    public static function read(Node $node, Values $values, array $surroundings): self
     {
         $id = $node->get('id')->text();
-        $pose = PoseReader::read($node->find('pose'), $values);
+        $pose = self::mounted(PoseReader::read($node->find('pose'), $values), $node->find('on'), $surroundings);
+        $part = $node->find('part');
+        [$kind, $by] = $part === null ? [null, []] : PartReader::read($part, $values);
         $ports = [];
+        foreach ($kind?->ports($by) ?? [] as [$portId, $at, $axis, $size]) {
+            $ports[$portId] = new Port($id.'.'.$portId, $pose->point($at), $pose->direction($axis), $size);
+        }
         foreach ($node->list('ports') as $portNode) {
             $portId = $portNode->get('id');
             if (isset($ports[$portId->text()])) {
@@ -45,16 +55,35 @@ final readonly class Fitting
                 $size === null ? null : $values->positive($size, 'the size of a port'),
             );
         }
-        $body = $node->find('body');
-        $bodyAt = $body?->find('at');
 
         return new self(
-            $id,
-            $node->find('name')?->text() ?? $id,
-            $pose,
-            $body === null ? null : ShapeReader::read($body, $values),
-            $bodyAt === null ? Vector::zero() : $values->vector($bodyAt),
-            $ports,
+            $id, $node->find('name')?->text() ?? $id, $pose,
+            [...$kind?->solids($by) ?? [], ...self::body($node->find('body'), $values)], $ports,
         );
+    }
+
+    /**
+     * @param  array<string, Surrounding>  $surroundings
+     *
+     * @throws JobError
+     */
+    public static function mounted(Pose $pose, ?Node $on, array $surroundings): Pose
+    {
+        if ($on === null) {
+            return $pose;
+        }
+        $host = $surroundings[$on->text()] ?? throw $on->error(sprintf('nothing of the surroundings is called “%s”', $on->text()));
+
+        return $pose->within($host->pose);
+    }
+
+    /** @return list<Solid> */
+    private static function body(?Node $body, Values $values): array
+    {
+        $at = $body?->find('at');
+
+        return $body === null ? [] : [new Solid(
+            ShapeReader::read($body, $values), Pose::at($at === null ? Vector::zero() : $values->vector($at)),
+        )];
     }
 }

@@ -11,7 +11,10 @@ final readonly class Job
 {
     public const FORMAT = 'bowline-job';
 
-    public const VERSION = 1;
+    /** What is written; 2 brought relations, parts, panels, meshes, sets and benders, and still reads all of 1. */
+    public const VERSION = 2;
+
+    public const VERSIONS_READ = [1, 2];
 
     /** @param  array<string, Run>  $runs */
     private function __construct(
@@ -59,12 +62,12 @@ final readonly class Job
      */
     public static function readOnly(stdClass $source, callable $isWanted): self
     {
-        $only = clone $source;
-        $only->runs = array_values(array_filter(
-            is_array($source->runs ?? null) ? $source->runs : [],
-            static fn (mixed $item): bool => $item instanceof stdClass && $isWanted($item),
-        ));
+        $node = new Node($source);
+        $site = Site::read($node);
+        $wanted = array_values(array_filter($node->list('runs'), static fn (Node $run): bool => $isWanted($run->object())));
 
-        return self::read($only);
+        return new self(
+            $node->find('name')?->text() ?? '', $site, Site::byId($wanted, static fn (Node $run): Run => Run::read($run, $site)), $source,
+        );
     }
 }

@@ -13,6 +13,32 @@ final class JobFile
     /** Deeper than any job; keeps hostile files from exhausting the parser. */
     private const DEPTH = 64;
 
+    /** Keys that version 2 brought: a file without any of them is written as version 1, which older programs read. */
+    private const OF_VERSION_2 = [
+        'show_fraction', 'revision', 'sets', 'benders', 'ties', 'like', 'symmetry', 'same_as', 'hinge', 'thickness', 'mesh', 'part', 'on', 'stand_off',
+        'part_number', 'standard',
+    ];
+
+    /** The text of a job file, for people to read. */
+    public static function encode(stdClass $file): string
+    {
+        $written = clone $file;
+        $written->version = self::usesVersion2($file) ? 2 : 1;
+
+        return json_encode($written, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
+    }
+
+    private static function usesVersion2(mixed $value): bool
+    {
+        foreach ($value instanceof stdClass ? get_object_vars($value) : (is_array($value) ? $value : []) as $key => $one) {
+            if ((is_string($key) && in_array($key, self::OF_VERSION_2, true)) || ($key !== 'values' && self::usesVersion2($one))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /**
      * @throws JobError when it is no JSON, no job file, or of a shape the schema does not allow
      */
@@ -30,8 +56,8 @@ final class JobFile
         if ($node->get('format')->value !== Job::FORMAT) {
             throw JobError::at('/format', sprintf('this is not a job file: “format” must be “%s”', Job::FORMAT));
         }
-        if ($node->get('version')->value !== Job::VERSION) {
-            throw JobError::at('/version', sprintf('this version of the job file is not known here; %d is', Job::VERSION));
+        if (! in_array($node->get('version')->value, Job::VERSIONS_READ, true)) {
+            throw JobError::at('/version', 'this version of the job file is not known here; 1 and 2 are');
         }
         Schema::check($data, 'job.json');
 

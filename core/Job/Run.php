@@ -20,6 +20,7 @@ final readonly class Run
         public RunEnd $to,
         public Route $route,
         public ?FixedLength $fixedLength,
+        public Units $units,
         public stdClass $source,
     ) {
     }
@@ -28,6 +29,7 @@ final readonly class Run
     public static function read(Node $node, Site $site): self
     {
         $id = $node->get('id')->text();
+        $site = $site->reading($id, $node);
         $route = Routes::read($node->get('route'), $site);
 
         return new self(
@@ -37,7 +39,8 @@ final readonly class Run
             RunEnd::read($node->get('from'), $site),
             RunEnd::read($node->get('to'), $site),
             $route,
-            FixedLength::read($node->find('fixed_length'), $site->values, $route->stopCount()),
+            FixedLength::read($node->find('fixed_length'), $site, $route->stopCount()),
+            $site->units,
             $node->object(),
         );
     }

@@ -15,6 +15,7 @@ final readonly class RunEnd
      * @param  Vector|null  $axis  unit, the way the run leaves; null at a bare point without one
      * @param  string|null  $port  "fitting.port", null at a bare point
      * @param  float|null  $lead  straight length out along the axis, mm; null when there is none
+     * @param  bool  $isOwn  false where its lead follows that of another end
      * @param  float  $trim  extra length left on for trimming, mm; negative when the end stands back from its port
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class RunEnd
         public ?float $lead,
         public float $trim,
         public End $end,
+        public bool $isOwn = true,
     ) {
     }
 
@@ -31,6 +33,10 @@ final readonly class RunEnd
     public static function read(Node $node, Site $site): self
     {
         $values = $site->values;
+        $like = $node->find('like');
+        if ($like !== null) {
+            return self::like($like, $node, $site);
+        }
         $portNode = $node->find('port');
         $port = $portNode === null ? null : $site->port($portNode);
         $axisNode = $node->find('axis');
@@ -48,6 +54,34 @@ final readonly class RunEnd
             $leadNode === null ? null : $values->notNegative($leadNode, 'the lead'),
             $trimNode === null ? 0.0 : $values->number($trimNode),
             EndReader::read($node->find('end'), $values),
+        );
+    }
+
+    /**
+     * An end that follows an end of another run, or the other end of the same: `run`, `end`, and `offset` or `across`.
+     *
+     * @throws JobError
+     */
+    private static function like(Node $like, Node $node, Site $site): self
+    {
+        $likeness = Likeness::read($like, $site->values);
+        $which = $like->get('end');
+        $host = $site->routes->end($site, $like->get('run')->text(), match ($which->value) {
+            'from' => 'from',
+            'to' => 'to',
+            default => throw $which->error('an end is “from” or “to”'),
+        }, $like);
+        $lead = $node->find('lead');
+        $trim = $node->find('trim');
+
+        return new self(
+            $likeness->point($host->at),
+            $host->axis === null ? null : $likeness->direction($host->axis),
+            null,
+            $lead === null ? $host->lead : $site->values->notNegative($lead, 'the lead'),
+            $trim === null ? $host->trim : $site->values->number($trim),
+            $node->find('end') === null ? $host->end : EndReader::read($node->find('end'), $site->values),
+            $lead !== null,
         );
     }
 

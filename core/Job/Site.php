@@ -15,6 +15,7 @@ final readonly class Site
      * @param  array<string, Clamp>  $clamps
      * @param  array<string, Surrounding>  $surroundings
      * @param  array<string, Port>  $ports  by "fitting.port"
+     * @param  array<string, RunSet>  $sets
      */
     private function __construct(
         public Values $values,
@@ -23,14 +24,27 @@ final readonly class Site
         public array $clamps,
         public array $surroundings,
         public array $ports,
+        public Units $units,
+        public array $sets,
+        public RouteBook $routes,
     ) {
+    }
+
+    /** The site for reading one run, as it stands now: what is tied to its own stops finds those. */
+    public function reading(string $id, Node $run): self
+    {
+        return new self(
+            $this->values, $this->stock, $this->fittings, $this->clamps, $this->surroundings, $this->ports, $this->units, $this->sets,
+            $this->routes->reading($id, $run),
+        );
     }
 
     /** @throws JobError */
     public static function read(Node $job): self
     {
         $values = Values::read($job->find('values'));
-        $fittings = self::byId($job->list('fittings'), static fn (Node $node): Fitting => Fitting::read($node, $values));
+        $surroundings = self::byId($job->list('surroundings'), static fn (Node $node): Surrounding => Surrounding::read($node, $values));
+        $fittings = self::byId($job->list('fittings'), static fn (Node $node): Fitting => Fitting::read($node, $values, $surroundings));
         $ports = [];
         foreach ($fittings as $fitting) {
             foreach ($fitting->ports as $port) {
@@ -42,9 +56,12 @@ final readonly class Site
             $values,
             self::byId($job->list('stock'), static fn (Node $node): Stock => Stock::read($node, $values)),
             $fittings,
-            self::byId($job->list('clamps'), static fn (Node $node): Clamp => Clamp::read($node, $values)),
-            self::byId($job->list('surroundings'), static fn (Node $node): Surrounding => Surrounding::read($node, $values)),
+            self::byId($job->list('clamps'), static fn (Node $node): Clamp => Clamp::read($node, $values, $surroundings)),
+            $surroundings,
             $ports,
+            Units::read($job),
+            self::byId($job->list('sets'), static fn (Node $node): RunSet => RunSet::read($node, $values)),
+            new RouteBook(self::byId($job->list('runs'), static fn (Node $node): Node => $node)),
         );
     }
 

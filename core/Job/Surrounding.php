@@ -5,17 +5,21 @@ declare(strict_types=1);
 namespace Bowline\Job;
 
 use Bowline\Geometry\Pose;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Shape\Panel;
 use Bowline\Job\Shape\Shape;
 use Bowline\Job\Shape\ShapeReader;
 
-/** Something that stands around and is not routed to: a bulkhead, a floor, an engine bed. */
+/** Something that stands around and is not routed to: a bulkhead, a floor, an engine bed, a hatch on its hinge. */
 final readonly class Surrounding
 {
+    /** @param  Pose  $pose  with the swing of its hinge, when it has one */
     public function __construct(
         public string $id,
         public string $name,
         public Pose $pose,
         public Shape $shape,
+        public ?Hinge $hinge,
     ) {
     }
 
@@ -23,12 +27,36 @@ final readonly class Surrounding
     public static function read(Node $node, Values $values): self
     {
         $id = $node->get('id')->text();
+        $pose = PoseReader::read($node->find('pose'), $values);
+        $hinge = Hinge::read($node->find('hinge'), $values);
 
         return new self(
             $id,
             $node->find('name')?->text() ?? $id,
-            PoseReader::read($node->find('pose'), $values),
+            $hinge === null ? $pose : $hinge->swing($pose),
             ShapeReader::read($node, $values),
+            $hinge,
         );
+    }
+
+    /**
+     * A flat face by its name, in space.
+     *
+     * @return array{Vector, Vector}|null a point on it and its unit normal
+     */
+    public function face(string $name): ?array
+    {
+        $face = $this->shape->face($name);
+
+        return $face === null ? null : [$this->pose->point($face[0]), $this->pose->direction($face[1])];
+    }
+
+    /** What to call a face behind the name of the thing; nothing for the front of a panel. */
+    public function faceWords(string $name): string
+    {
+        return match (true) {
+            $this->shape instanceof Panel => $name === 'front' ? '' : $name,
+            default => str_replace('-', '−', $name).' face',
+        };
     }
 }

@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace Bowline\Laying;
 
-use Bowline\Job\Job;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Hanging;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Job\Run;
 use Bowline\Job\Site;
 use Bowline\Job\Stop\StopReader;
 use stdClass;
 
 /**
- * When a fitting, a port or a clamp is taken away, what hung on it stays where it was: a run's end at
- * the port becomes an end at a bare point, and a clamp's stop becomes the two points beside it.
+ * When something is taken away, what hung on it stays where it was: a run's end at a port becomes an end at a bare
+ * point, a clamp's stop the two points beside it, a tied corner a corner where it is; a run that followed another
+ * gets corners of its own, and what was mounted on a panel stands where the panel held it.
  */
 final readonly class Loosening
 {
@@ -30,24 +33,98 @@ final readonly class Loosening
     /** @return stdClass the job file with nothing left hanging on what it no longer has */
     public function fit(stdClass $after): stdClass
     {
+        $node = new Node($after);
+        $ids = static fn (string $list): array => array_flip(array_map(static fn (Node $item): string => $item->find('id')?->text() ?? '', $node->list($list)));
+        $lostRuns = array_diff_key(self::runs($this->site), $ids('runs'));
+        $lostSurroundings = array_diff_key($this->site->surroundings, $ids('surroundings'));
+        $lostClamps = array_diff_key($this->site->clamps, $ids('clamps'));
+        $fitted = clone $after;
+        if ($lostSurroundings !== []) {
+            $fitted->fittings = array_map(fn (Node $item): stdClass => $this->unmounted('fittings', $item, $lostSurroundings), $node->list('fittings'));
+            $fitted->clamps = array_map(fn (Node $item): stdClass => $this->unmounted('clamps', $item, $lostSurroundings), $node->list('clamps'));
+        }
         try {
-            $ports = Site::read(new Node($after));
+            $ports = Site::read(new Node($fitted));
         } catch (JobError) {
             // It is wrong in another way, and will be refused for that.
             return $after;
         }
         $lostPorts = array_diff_key($this->site->ports, $ports->ports);
-        $lostClamps = array_diff_key($this->site->clamps, $ports->clamps);
-        if ($lostPorts === [] && $lostClamps === []) {
+        if ($lostPorts === [] && $lostClamps === [] && $lostSurroundings === [] && $lostRuns === []) {
             return $after;
         }
-        $fitted = clone $after;
+        $lost = [
+            ...self::things('runs', $lostRuns), ...self::things('surroundings', $lostSurroundings), ...self::things('clamps', $lostClamps),
+        ];
         $fitted->runs = array_map(
-            fn (Node $run): stdClass => $this->loosened($run, array_keys($lostPorts), array_keys($lostClamps)),
-            (new Node($after))->list('runs'),
+            fn (Node $run): stdClass => $this->loosened(
+                new Node($this->untied($run, $lost, array_keys($lostPorts))), array_keys($lostPorts), array_keys($lostClamps),
+            ),
+            (new Node($fitted))->list('runs'),
         );
 
         return $fitted;
+    }
+
+    /**
+     * @param  list<string>  $lost  "list id" of what is gone
+     * @param  list<string>  $ports  ports that are gone
+     * @return stdClass the run with nothing of its corners tied to that, each where it was
+     */
+    private function untied(Node $run, array $lost, array $ports): stdClass
+    {
+        $isLost = static fn (Node $tie): bool => array_intersect(Hanging::thingsOfTie($tie), $lost) !== []
+            || array_filter(Hanging::ANCHORS, static fn (string $key): bool => in_array($tie->find($key)?->value, $ports, true)) !== [];
+        $follows = array_intersect(array_map(
+            static fn (?Node $part): string => 'runs '.(string) $part?->find('like')?->find('run')?->text(),
+            [$run->find('from'), $run->find('to'), $run->find('route')],
+        ), $lost) !== [];
+        $hasLost = array_filter($run->find('route')?->list('stops') ?? [], static fn (Node $stop): bool => array_filter($stop->list('ties'), $isLost) !== []) !== [];
+        if (! $follows && ! $hasLost) {
+            return $run->object();
+        }
+        try {
+            $read = Run::read($run, $this->site);
+        } catch (JobError) {
+            return $run->object();
+        }
+        $laid = $read->route->lay($read);
+        $edit = RunEdit::of($laid);
+        if ($follows) {
+            $edit->makeOwn();
+        }
+        foreach ($laid->vertices as $index => $vertex) {
+            $ties = $vertex->stop === null ? [] : $run->find('route')?->list('stops')[$vertex->stop]->list('ties') ?? [];
+            foreach (array_reverse(array_keys(array_filter($ties, $isLost))) as $number) {
+                $edit->untie($index, $number);
+            }
+        }
+
+        return $edit->run();
+    }
+
+    /**
+     * @param  'fittings'|'clamps'  $list
+     * @param  array<string, mixed>  $lost  things of the surroundings that are gone, by id
+     */
+    private function unmounted(string $list, Node $item, array $lost): stdClass
+    {
+        $on = $item->find('on')?->value;
+        $id = $item->get('id')->text();
+        if (! is_string($on) || ! isset($lost[$on])) {
+            return $item->object();
+        }
+        $copy = clone $item->object();
+        unset($copy->on, $copy->face, $copy->stand_off);
+        $numbers = static fn (Vector $vector): array => array_map(StopList::tidy(...), $vector->toArray());
+        if ($list === 'clamps' && isset($this->site->clamps[$id])) {
+            $copy->at = $numbers($this->site->clamps[$id]->at);
+            $copy->axis = $numbers($this->site->clamps[$id]->axis);
+        } elseif (isset($this->site->fittings[$id])) {
+            $copy->pose = PlaceEdit::poseOf($this->site->fittings[$id]->pose);
+        }
+
+        return $copy;
     }
 
     /**
@@ -113,5 +190,20 @@ final readonly class Loosening
                 array_values($adjust->stops),
             ));
         }
+    }
+
+    /** @return array<string, true> */
+    private static function runs(Site $site): array
+    {
+        return array_fill_keys($site->routes->ids(), true);
+    }
+
+    /**
+     * @param  array<string, mixed>  $items
+     * @return list<string>
+     */
+    private static function things(string $list, array $items): array
+    {
+        return array_map(static fn (string $id): string => $list.' '.$id, array_map(strval(...), array_keys($items)));
     }
 }

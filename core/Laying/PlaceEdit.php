@@ -62,6 +62,17 @@ final readonly class PlaceEdit
         return $copy;
     }
 
+    /** A pose in the shape of the file. */
+    public static function poseOf(Pose $pose): stdClass
+    {
+        $said = (object) ['at' => self::numbers($pose->at)];
+        if (abs($pose->angle) > 1e-9) {
+            $said->turn = self::turn($pose);
+        }
+
+        return $said;
+    }
+
     private static function turn(Pose $pose): stdClass
     {
         // Told about a positive axis where it is one: "30° about z", never "−30° about −z".

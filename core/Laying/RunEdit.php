@@ -6,9 +6,12 @@ namespace Bowline\Laying;
 
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
+use Bowline\Job\Clamp;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\Stop\StopReader;
+use Bowline\Job\Tie\Tie;
+use Bowline\Routing\Held;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Vertex;
 use Bowline\Routing\VertexPlace;
@@ -54,7 +57,7 @@ final class RunEdit
         if ($corner->place !== VertexPlace::Stop || $corner->stop === null) {
             $this->moveLead($corner, $by);
         } else {
-            $this->stops->move($corner->stop, $vertex, $by);
+            $this->stops->move($corner->stop, $vertex, $this->allowed($by, $vertex));
         }
 
         return $this;
@@ -94,6 +97,7 @@ final class RunEdit
                 $this->moveLead($corner, $by);
             }
         }
+        $by = $this->allowed($by, $vertex - 1, $vertex);
         $stops = array_values(array_filter([$start->stop, $end->stop], static fn (?int $stop): bool => $stop !== null));
         if ($stops !== []) {
             // Behind a lead that moves, a corner told from it moves by itself.
@@ -129,9 +133,11 @@ final class RunEdit
 
             return $this;
         }
+        $this->refuseFollowing($corner);
         if ($corner->stop === null) {
             throw new LayingError('This leg closes the run; it is as long as the corner before it leaves it.');
         }
+        $this->refuseTied($vertex, $along, $until);
         $this->stops->setLeg($corner->stop, $vertex, $along, $length, $until);
 
         return $this;
@@ -150,6 +156,7 @@ final class RunEdit
     {
         $end = $this->vertex($vertex);
         $start = $this->vertex($vertex - 1);
+        $this->refuseFollowing($end, $start);
         if ($end->place === VertexPlace::FromLead || $start->place === VertexPlace::ToLead) {
             throw new LayingError('A lead stays straight; shorten it, or put the corner into the next leg.');
         }
@@ -175,6 +182,7 @@ final class RunEdit
     public function removeCorner(int $vertex): self
     {
         $corner = $this->vertex($vertex);
+        $this->refuseFollowing($corner);
         $stop = $corner->stop;
         if ($stop === null) {
             if (! in_array($corner->place, [VertexPlace::FromLead, VertexPlace::ToLead], true)) {
@@ -269,7 +277,11 @@ final class RunEdit
     public function addLeg(stdClass $stop, Site $site): self
     {
         $last = $this->openEnd();
-        $vertices = StopReader::read(new Node($stop), $site)->vertices($last);
+        $read = StopReader::read(new Node($stop), $site, $this->laid->run->id);
+        $vertices = $read->vertices($last);
+        if ($read->ties() !== []) {
+            $vertices = [Held::by($read->ties(), $vertices[0], $last)->at];
+        }
         $route = $this->run->route;
         assert($route instanceof stdClass);
         $route->stops = [...(is_array($route->stops) ? array_values($route->stops) : []), $stop];
@@ -361,7 +373,10 @@ final class RunEdit
     {
         $fixed = $this->run->fixed_length ?? null;
         $fixed = $fixed instanceof stdClass ? $fixed : (object) ['tolerance' => 0.5];
-        $fixed->length = StopList::tidy($length);
+        if ($stops === null || ! isset($fixed->same_as)) {
+            unset($fixed->same_as);
+            $fixed->length = StopList::tidy($length);
+        }
         if ($stops !== null && $along !== null) {
             $fixed->adjust = (object) ['stops' => $stops, 'along' => $along->axisName() ?? $along->toArray()];
         }
@@ -380,8 +395,228 @@ final class RunEdit
         return $this->laid->run->to->at;
     }
 
+    /**
+     * Ties a corner, or the leg into it.
+     *
+     * @param  stdClass  $tie  in the shape of the file
+     *
+     * @throws LayingError when the corner is held by something else
+     */
+    public function tie(int $vertex, stdClass $tie): self
+    {
+        $corner = $this->vertex($vertex);
+        $this->refuseFollowing($corner);
+        $stop = $corner->stop === null ? null : $this->stops->at($corner->stop);
+        if ($stop === null || isset($stop->clamp)) {
+            throw new LayingError('Only a corner of its own can be tied; a port, a lead and a clamp hold theirs already.');
+        }
+        $ties = is_array($stop->ties ?? null) ? array_values($stop->ties) : [];
+        $stop->ties = [...$ties, $tie];
+
+        return $this;
+    }
+
+    /**
+     * Lets go of a tie; the corner stays where it is.
+     *
+     * @param  int|null  $number  0-based; null for all of the corner
+     */
+    public function untie(int $vertex, ?int $number): self
+    {
+        $corner = $this->vertex($vertex);
+        $stop = $corner->stop === null ? null : $this->stops->at($corner->stop);
+        if ($stop === null || ! is_array($stop->ties ?? null)) {
+            throw new LayingError('This corner is tied to nothing.');
+        }
+        $this->stops->settle($corner->stop ?? 0);
+        $ties = array_values($stop->ties);
+        if ($number !== null) {
+            unset($ties[$number]);
+        }
+        $stop->ties = $number === null ? [] : array_values($ties);
+        if ($stop->ties === []) {
+            unset($stop->ties);
+        }
+
+        return $this;
+    }
+
+    /**
+     * Puts a leg on the axis of a clamp, with its corners where the bends have room; a leg that goes through it
+     * already stays as it is.
+     *
+     * @param  int|null  $vertex  the corner at the leg's end; null goes on from the open end of the run
+     *
+     * @throws LayingError when the leg cannot go there
+     */
+    public function throughClamp(?int $vertex, Clamp $clamp): self
+    {
+        $route = $this->run->route;
+        assert($route instanceof stdClass);
+        $present = is_array($route->stops) ? array_values($route->stops) : [];
+        if ($vertex === null) {
+            $last = $this->openEnd();
+            $stop = ClampLeg::from($this->laid, $clamp, $last);
+            $route->stops = [...$present, $stop];
+            $travel = $clamp->axis->times(($stop->reverse ?? false) === true ? -1.0 : 1.0);
+            $this->end('to')->at = array_map(StopList::tidy(...), $clamp->at->plus($travel->times(is_numeric($stop->after) ? (float) $stop->after : 0.0))->toArray());
+
+            return $this;
+        }
+        $end = $this->vertex($vertex);
+        $this->refuseFollowing($end, $this->vertex($vertex - 1));
+        [$first, $count, $stop] = ClampLeg::onto($this->laid, $clamp, $vertex, $present);
+        $this->stops->loosenNext($first + $count);
+        $route->stops = [...array_slice($present, 0, $first), $stop, ...array_slice($present, $first + $count)];
+        $this->renumberAdjusted(static fn (int $other): ?int => match (true) {
+            $other >= $first + $count => $other + 1 - $count,
+            $other >= $first => null,
+            default => $other,
+        });
+
+        return $this;
+    }
+
+    /** Makes a run that followed another, or its own first half, one with corners of its own. */
+    public function makeOwn(): self
+    {
+        $route = $this->run->route;
+        assert($route instanceof stdClass);
+        $isSymmetric = isset($route->symmetry);
+        $stops = $isSymmetric && is_array($route->stops) ? array_values($route->stops) : [];
+        foreach ($this->laid->vertices as $vertex) {
+            if ($vertex->place === VertexPlace::Like) {
+                $stop = (object) ['at' => array_map(StopList::tidy(...), $vertex->at->toArray())];
+                if ($vertex->ownRadius || ! $isSymmetric) {
+                    $stop->corner = (object) ['radius' => StopList::tidy($vertex->radius)];
+                }
+                $stops[] = $stop;
+            }
+        }
+        unset($route->like, $route->symmetry);
+        $route->stops = $stops;
+        foreach (['from', 'to'] as $name) {
+            $this->ownEnd($name);
+        }
+
+        return $this;
+    }
+
+    /**
+     * Makes the run the first half of a symmetric whole: the second half, up to its end, follows across the plane.
+     *
+     * @param  stdClass  $plane  `at` and `normal`, in the shape of the file
+     */
+    public function makeSymmetric(stdClass $plane): self
+    {
+        $route = $this->run->route;
+        assert($route instanceof stdClass);
+        if (isset($route->like) || isset($route->symmetry)) {
+            throw new LayingError('It follows something already; make it a run of its own first.');
+        }
+        $route->symmetry = $plane;
+        $end = $this->end('from')->end ?? null;
+        $this->run->to = (object) ['like' => (object) ['run' => $this->laid->run->id, 'end' => 'from', 'across' => $plane], ...($end === null ? [] : ['end' => $end])];
+
+        return $this;
+    }
+
+    /** @param  'from'|'to'  $name */
+    private function ownEnd(string $name): void
+    {
+        $end = $this->end($name);
+        $laid = $name === 'from' ? $this->laid->run->from : $this->laid->run->to;
+        if (! isset($end->like)) {
+            return;
+        }
+        unset($end->like);
+        $end->at = array_map(StopList::tidy(...), $laid->at->toArray());
+        if ($laid->axis !== null) {
+            $end->axis = array_map(StopList::tidy(...), $laid->axis->toArray());
+        }
+        if ($laid->lead !== null) {
+            $end->lead ??= StopList::tidy($laid->lead);
+        }
+    }
+
+    /**
+     * The part of a move that leaves the ties of some corners alone.
+     *
+     * @throws LayingError when nothing of it does
+     */
+    private function allowed(Vector $by, int ...$vertices): Vector
+    {
+        $wish = $by;
+        // Two corners with ties of their own: what both allow, found by giving way to each in turn.
+        for ($turn = 0; $turn < 60; $turn++) {
+            $before = $by;
+            foreach ($vertices as $vertex) {
+                if (isset($this->laid->tied[$vertex])) {
+                    $by = Held::allowed($by, $this->laid->tied[$vertex]->held->free);
+                }
+            }
+            if ($by->distanceTo($before) < 1e-12) {
+                break;
+            }
+        }
+
+        if ($by->length() < Tolerance::NOTHING && $wish->length() > Tolerance::COINCIDENT) {
+            throw new LayingError($this->heldBy($vertices));
+        }
+
+        return $by;
+    }
+
+    /** @param  array<int>  $vertices */
+    private function heldBy(array $vertices): string
+    {
+        $said = [];
+        foreach ($vertices as $vertex) {
+            $words = array_map(fn (Tie $tie): string => $tie->words($this->laid->run->units), $this->laid->tied[$vertex]->ties ?? []);
+            if ($words !== []) {
+                $said[] = sprintf('Corner %d is %s', $vertex, implode(' and ', $words));
+            }
+        }
+
+        return implode('; ', $said).': it cannot move this way.';
+    }
+
+    /** @throws LayingError when a corner follows something else */
+    private function refuseFollowing(Vertex ...$corners): void
+    {
+        foreach ($corners as $corner) {
+            if ($corner->place === VertexPlace::Like) {
+                throw new LayingError('This corner follows its other half or another run; change it there, or make this a run of its own.');
+            }
+        }
+    }
+
+    /**
+     * A leg whose corner is tied can only be given what the ties leave open.
+     *
+     * @param  string|list<mixed>|null  $along
+     *
+     * @throws LayingError
+     */
+    private function refuseTied(int $vertex, string|array|null $along, ?string $until): void
+    {
+        $tied = $this->laid->tied[$vertex] ?? null;
+        if ($tied === null) {
+            return;
+        }
+        $leg = $this->vertex($vertex)->at->minus($this->vertex($vertex - 1)->at)->unit();
+        $isOpen = $leg->minus(Held::allowed($leg, $tied->held->free))->length() < 1e-6;
+        if ($along !== null || $until !== null || ! $isOpen) {
+            throw new LayingError(sprintf(
+                'Corner %d is %s, which says where this leg ends. Let go of that first.', $vertex,
+                implode(' and ', array_map(fn (Tie $tie): string => $tie->words($this->laid->run->units), $tied->ties)),
+            ));
+        }
+    }
+
     private function moveLead(Vertex $corner, Vector $by): void
     {
+        $this->refuseFollowing($corner);
         [$name, $end] = match ($corner->place) {
             VertexPlace::FromLead => ['from', $this->laid->run->from],
             VertexPlace::ToLead => ['to', $this->laid->run->to],

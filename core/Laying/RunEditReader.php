@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Bowline\Laying;
 
 use Bowline\Job\JobError;
+use Bowline\Job\Likeness;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
+use Bowline\Job\Tie\Tie;
 use stdClass;
 
 /** Reads an edit of a run as it comes from outside (schema/api.json, `laying`). A new edit is a line here. */
@@ -33,6 +35,11 @@ final class RunEditReader
                 array_map(static fn (Node $stop): stdClass => $stop->object(), $body->list('stops')), $vertex === null ? null : $corner,
             ),
             'reverse' => $edit->reverse(),
+            'tie' => self::tie($edit, $corner, $body, $site),
+            'untie' => $edit->untie($corner, self::number($body->find('tie'))),
+            'through-clamp' => $edit->throughClamp($vertex === null ? null : $corner, $site->clamp($body->get('clamp'))),
+            'make-own' => $edit->makeOwn(),
+            'make-symmetric' => self::symmetric($edit, $body, $site),
             'hold-length' => $edit->holdLength($values->positive($body->get('length'), 'the length to hold')),
             'add-leg' => $edit->addLeg(self::stop($body), $site),
             'take-back' => $edit->takeBack(),
@@ -62,11 +69,32 @@ final class RunEditReader
         );
     }
 
+    private static function number(?Node $node): ?int
+    {
+        return is_int($node?->value) ? $node->value : null;
+    }
+
+    /** The tie is read before it is kept: what it names is there, and nothing comes back to itself. */
+    private static function tie(RunEdit $edit, int $vertex, Node $body, Site $site): RunEdit
+    {
+        $id = (new Node($edit->run()))->get('id')->text();
+        Tie::read($body->get('tie'), $site->reading($id, new Node($edit->run())), $id);
+
+        return $edit->tie($vertex, $body->get('tie')->object());
+    }
+
+    private static function symmetric(RunEdit $edit, Node $body, Site $site): RunEdit
+    {
+        Likeness::plane($body->get('across'), $site->values);
+
+        return $edit->makeSymmetric($body->get('across')->object());
+    }
+
     /** The stop that a new leg comes to, told the way the body tells it. */
     private static function stop(Node $body): stdClass
     {
         $stop = new stdClass;
-        foreach (['at', 'along', 'length', 'until'] as $key) {
+        foreach (['at', 'along', 'length', 'until', 'ties'] as $key) {
             $said = $body->find($key);
             if ($said !== null) {
                 $stop->{$key} = $said->value;

@@ -62,6 +62,7 @@ final class StopList
     public function move(int $stop, int $vertex, Vector $by): void
     {
         $object = $this->at($stop);
+        $this->settle($stop);
         if (isset($object->clamp)) {
             $this->slideAtClamp($object, $stop, $vertex, $by);
         } elseif (isset($object->at)) {
@@ -70,6 +71,34 @@ final class StopList
             $object->by = self::added($object->by, $by);
         } else {
             $this->restep($object, $this->places[$stop][0]->minus($this->before[$stop]), $by);
+        }
+    }
+
+    /** Tells a tied stop where its ties have put it, as it told itself: so that a move starts from there. */
+    public function settle(int $stop): void
+    {
+        $object = $this->at($stop);
+        if (! isset($object->ties) || isset($object->clamp) || ! isset($this->places[$stop])) {
+            return;
+        }
+        $at = $this->places[$stop][0];
+        $isNumbers = static fn (mixed $numbers): bool => is_array($numbers) && array_filter($numbers, is_string(...)) === [];
+        if (isset($object->at)) {
+            $object->at = $isNumbers($object->at) ? self::components($at) : $object->at;
+        } elseif (isset($object->by)) {
+            $object->by = $isNumbers($object->by) ? self::components($at->minus($this->before[$stop])) : $object->by;
+        } elseif (! is_string($object->length ?? 0) || isset($object->until)) {
+            $this->retell($object, $at->minus($this->before[$stop]));
+        }
+    }
+
+    /** Tells the stop that comes after what is to be replaced by its place, when it was told by a step. */
+    public function loosenNext(int $index): void
+    {
+        $next = $this->all()[$index] ?? null;
+        if ($next !== null && (isset($next->by) || isset($next->length))) {
+            unset($next->by, $next->along, $next->length);
+            $next->at = self::components($this->places[$index][0]);
         }
     }
 

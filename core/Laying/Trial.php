@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Bowline\Laying;
 
 use Bowline\Geometry\Vector;
-use Bowline\Job\Hanging;
 use Bowline\Job\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
@@ -61,13 +60,14 @@ final readonly class Trial
      * Something placed, moved or turned (schema/api.json, `placing`), with the runs that hang on it.
      *
      * @param  stdClass  $file  the job file
+     * @param  list<string>  $hanging  ids of the runs that hang on it
      *
      * @throws JobError when it is wrong
      */
-    public static function ofPlace(stdClass $file, string $list, stdClass $item, Node $change, ?float $step): self
+    public static function ofPlace(stdClass $file, string $list, stdClass $item, array $hanging, Node $change, ?float $step): self
     {
-        $id = is_string($item->id ?? null) ? $item->id : '';
-        $job = Job::readOnly($file, static fn (stdClass $run): bool => Hanging::on($run, $list, $id));
+        $isHanging = static fn (stdClass $run): bool => in_array($run->id ?? null, $hanging, true);
+        $job = Job::readOnly($file, $isHanging);
         $edit = PlaceEdit::of($item, $job->site->values);
         $turns = $change->get('do')->text() === 'turn';
         $by = $turns ? Vector::zero() : $job->site->values->vector($change->get('by'));
@@ -76,8 +76,8 @@ final readonly class Trial
         $placed = static fn (float $amount): stdClass => $turns
             ? $edit->turned($about, deg2rad($amount))
             : $edit->moved($wish > 0.0 ? $by->times($amount / $wish) : $by);
-        $solve = static function (float $amount) use ($job, $list, $placed): array {
-            $with = Job::read(OpenEnds::fit($job->source, self::with($job->source, $list, $placed($amount))));
+        $solve = static function (float $amount) use ($job, $list, $placed, $isHanging): array {
+            $with = Job::readOnly(OpenEnds::fit($job->source, self::with($job->source, $list, $placed($amount))), $isHanging);
 
             return array_map((new Solver($with))->preview(...), array_values($with->runs));
         };

@@ -47,10 +47,11 @@ final class CornerPath
         ));
     }
 
-    public function lay(Run $run, float $adjustedBy = 0.0, ?float $nearestLength = null): LaidRun
+    /** @param  array<int, TiedCorner>  $tied  by vertex */
+    public function lay(Run $run, array $tied, float $adjustedBy = 0.0, ?float $nearestLength = null): LaidRun
     {
         return new LaidRun(
-            $run, $this->vertices, new Path($this->segments), $this->bends, $this->legs, $adjustedBy, $nearestLength,
+            $run, $this->vertices, new Path($this->segments), $this->bends, $this->legs, $tied, $adjustedBy, $nearestLength,
         );
     }
 

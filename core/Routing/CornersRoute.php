@@ -6,6 +6,8 @@ namespace Bowline\Routing;
 
 use Bowline\Job\Adjustment;
 use Bowline\Job\CornerRadius;
+use Bowline\Job\JobError;
+use Bowline\Job\Likeness;
 use Bowline\Job\Node;
 use Bowline\Job\Run;
 use Bowline\Job\RunEnd;
@@ -13,23 +15,42 @@ use Bowline\Job\Site;
 use Bowline\Job\Stop\Stop;
 use Bowline\Job\Stop\StopReader;
 
-/** `corners`: a rigid run in straight legs, with an arc at each turn. */
+/**
+ * `corners`: a rigid run in straight legs, with an arc at each turn. Its stops say where it goes; with `symmetry`
+ * they say the first half and the second is its opposite hand; with `like` it has none and goes as another run.
+ */
 final readonly class CornersRoute implements Route
 {
-    /** @param  list<Stop>  $stops */
+    /**
+     * @param  list<Stop>  $stops
+     * @param  list<Vertex>|null  $like  the corners of the run it follows, where they are for this one
+     */
     private function __construct(
         public array $stops,
         private ?CornerRadius $corner,
+        private ?Likeness $symmetry,
+        private ?array $like,
     ) {
     }
 
     public static function read(Node $node, Site $site): self
     {
+        $run = $site->routes->current();
         $stops = array_map(
-            static fn (Node $stop): Stop => StopReader::read($stop, $site), $node->get('stops')->items(),
+            static fn (Node $stop): Stop => StopReader::read($stop, $site, $run === '' ? null : $run), $node->get('stops')->items(),
         );
+        $symmetry = $node->find('symmetry');
+        $like = $node->find('like');
+        if ($like !== null && ($stops !== [] || $symmetry !== null)) {
+            throw $like->error('a run that follows another has no stops of its own');
+        }
 
-        return new self($stops, CornerRadius::read($node->find('corner'), $site->values));
+        return new self(
+            $stops,
+            CornerRadius::read($node->find('corner'), $site->values),
+            $symmetry === null ? null : Likeness::plane($symmetry, $site->values),
+            $like === null ? null : self::followed($like, $site),
+        );
     }
 
     public function stopCount(): int
@@ -37,37 +58,85 @@ final readonly class CornersRoute implements Route
         return count($this->stops);
     }
 
+    /** Whether it goes as another run does, and has no corners of its own. */
+    public function isLike(): bool
+    {
+        return $this->like !== null;
+    }
+
     public function lay(Run $run): LaidRun
     {
-        $vertices = $this->vertices($run);
+        [$vertices, $tied] = $this->vertices($run);
         $fixed = $run->fixedLength;
         if ($fixed === null || $fixed->adjustment === null) {
-            return CornerPath::through($vertices)->lay($run);
+            return CornerPath::through($vertices)->lay($run, $tied);
         }
         $search = new LengthSearch($vertices, $fixed->adjustment);
         $found = $search->find($fixed->length);
 
         return $found->move === null
-            ? CornerPath::through($vertices)->lay($run, 0.0, $found->nearestLength)
-            : CornerPath::through(self::moved($vertices, $fixed->adjustment, $found->move))->lay($run, $found->move);
+            ? CornerPath::through($vertices)->lay($run, $tied, 0.0, $found->nearestLength)
+            : CornerPath::through(self::moved($vertices, $fixed->adjustment, $found->move))->lay($run, $tied, $found->move);
     }
 
-    /** @return non-empty-list<Vertex> */
+    /** @return array{non-empty-list<Vertex>, array<int, TiedCorner>} */
     private function vertices(Run $run): array
     {
         $section = $run->stock->section;
         $default = $this->corner?->on($section) ?? $run->stock->bend->radius;
         $vertices = self::out($run->from, $default, VertexPlace::From, VertexPlace::FromLead);
-        $last = $vertices[count($vertices) - 1]->at;
+        $first = count($vertices);
+        $last = $vertices[$first - 1]->at;
+        $tied = [];
         foreach ($this->stops as $index => $stop) {
             $own = $stop->corner();
             foreach ($stop->vertices($last) as $at) {
+                if ($stop->ties() !== []) {
+                    $held = Held::by($stop->ties(), $at, $last);
+                    $tied[count($vertices)] = new TiedCorner($stop->ties(), $held);
+                    $at = $held->at;
+                }
                 $vertices[] = new Vertex($at, $own?->on($section) ?? $default, $own !== null, $index, VertexPlace::Stop);
                 $last = $at;
             }
         }
+        if ($this->symmetry !== null) {
+            array_push($vertices, ...self::otherHalf(array_slice($vertices, $first), $this->symmetry));
+        }
 
-        return [...$vertices, ...array_reverse(self::out($run->to, $default, VertexPlace::To, VertexPlace::ToLead))];
+        return [[
+            ...$vertices, ...$this->like ?? [], ...array_reverse(self::out($run->to, $default, VertexPlace::To, VertexPlace::ToLead)),
+        ], $tied];
+    }
+
+    /**
+     * @param  list<Vertex>  $half
+     * @return list<Vertex>
+     */
+    private static function otherHalf(array $half, Likeness $symmetry): array
+    {
+        return array_map(static fn (Vertex $vertex): Vertex => new Vertex(
+            $symmetry->point($vertex->at), $vertex->radius, $vertex->ownRadius, null, VertexPlace::Like,
+            $vertex->stop === null ? null : new Mirrored($vertex->stop, $symmetry),
+        ), array_reverse($half));
+    }
+
+    /**
+     * @return list<Vertex>
+     *
+     * @throws JobError
+     */
+    private static function followed(Node $like, Site $site): array
+    {
+        $likeness = Likeness::read($like, $site->values);
+        $corners = array_filter(
+            $site->routes->vertices($site, $like->get('run')->text(), $like),
+            static fn (Vertex $vertex): bool => in_array($vertex->place, [VertexPlace::Stop, VertexPlace::Like], true),
+        );
+
+        return array_map(static fn (Vertex $vertex): Vertex => new Vertex(
+            $likeness->point($vertex->at), $vertex->radius, $vertex->ownRadius, null, VertexPlace::Like,
+        ), array_values($corners));
     }
 
     /** @return non-empty-list<Vertex> an end and, when it has one, the end of its lead */
@@ -88,10 +157,10 @@ final readonly class CornersRoute implements Route
      */
     private static function moved(array $vertices, Adjustment $adjustment, float $move): array
     {
-        $by = $adjustment->along->times($move);
+        return array_map(static function (Vertex $vertex) use ($adjustment, $move): Vertex {
+            $along = $vertex->adjustedAlong($adjustment);
 
-        return array_map(static fn (Vertex $vertex): Vertex => in_array($vertex->stop, $adjustment->stops, true)
-            ? $vertex->movedBy($by)
-            : $vertex, $vertices);
+            return $along === null ? $vertex : $vertex->movedBy($along->times($move));
+        }, $vertices);
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Bowline\Routing;
 
 use Bowline\Geometry\Path;
+use Bowline\Geometry\Vector;
 use Bowline\Job\Run;
+use Bowline\Job\Stop\ClampStop;
 
 /** A run laid along its route: where it goes, before anything is judged. */
 final readonly class LaidRun
@@ -14,6 +16,7 @@ final readonly class LaidRun
      * @param  list<Vertex>  $vertices
      * @param  list<Bend>  $bends
      * @param  list<Leg>  $legs
+     * @param  array<int, TiedCorner>  $tied  corners that are tied to something, by vertex
      * @param  float  $adjustedBy  how far stops moved to bring it to its fixed length, mm
      * @param  float|null  $nearestLength  when they cannot: the nearest length they can reach, mm
      */
@@ -23,9 +26,34 @@ final readonly class LaidRun
         public Path $path,
         public array $bends,
         public array $legs,
+        public array $tied,
         public float $adjustedBy = 0.0,
         public ?float $nearestLength = null,
     ) {
+    }
+
+    /** @return list<Vector> unit directions, square to each other, in which a vertex may move as it is told now */
+    public function free(int $index): array
+    {
+        $vertex = $this->vertices[$index];
+        $end = match ($vertex->place) {
+            VertexPlace::FromLead => $this->run->from,
+            VertexPlace::ToLead => $this->run->to,
+            default => null,
+        };
+        if ($end !== null) {
+            return $end->axis === null || ! $end->isOwn ? [] : [$end->axis];
+        }
+        if ($vertex->place !== VertexPlace::Stop) {
+            return [];
+        }
+        $stop = $this->run->route instanceof CornersRoute ? $this->run->route->stops[$vertex->stop ?? 0] ?? null : null;
+
+        return match (true) {
+            isset($this->tied[$index]) => $this->tied[$index]->held->free,
+            $stop instanceof ClampStop => [$stop->clamp->axis],
+            default => [new Vector(1.0, 0.0, 0.0), new Vector(0.0, 1.0, 0.0), new Vector(0.0, 0.0, 1.0)],
+        };
     }
 
     /** Length from end face to end face along the centreline, mm. */

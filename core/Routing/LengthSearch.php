@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
+use Bowline\Geometry\Vector;
 use Bowline\Job\Adjustment;
 
 /**
@@ -37,20 +38,21 @@ final class LengthSearch
     /** @var list<bool> */
     private array $own;
 
-    /** @var list<int<0, max>> */
+    /** @var array<int<0, max>, Vector> which way each moving vertex goes */
     private array $moving = [];
 
     /** @param  non-empty-list<Vertex>  $vertices */
     public function __construct(
         array $vertices,
-        private readonly Adjustment $adjustment,
+        Adjustment $adjustment,
     ) {
         $this->points = array_map(static fn (Vertex $vertex): array => $vertex->at->toArray(), $vertices);
         $this->radii = array_map(static fn (Vertex $vertex): float => $vertex->radius, $vertices);
         $this->own = array_map(static fn (Vertex $vertex): bool => $vertex->ownRadius, $vertices);
         foreach ($vertices as $index => $vertex) {
-            if (in_array($vertex->stop, $adjustment->stops, true)) {
-                $this->moving[] = $index;
+            $along = $vertex->adjustedAlong($adjustment);
+            if ($along !== null) {
+                $this->moving[$index] = $along;
             }
         }
     }
@@ -97,8 +99,7 @@ final class LengthSearch
     private function length(float $move): float
     {
         $points = $this->points;
-        $along = $this->adjustment->along;
-        foreach ($this->moving as $index) {
+        foreach ($this->moving as $index => $along) {
             [$x, $y, $z] = $points[$index];
             $points[$index] = [$x + $along->x * $move, $y + $along->y * $move, $z + $along->z * $move];
         }

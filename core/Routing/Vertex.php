@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Routing;
 
 use Bowline\Geometry\Vector;
+use Bowline\Job\Adjustment;
 
 /** A point where straight legs of a rigid run meet, with the centre-line radius asked for there. */
 final readonly class Vertex
@@ -12,7 +13,7 @@ final readonly class Vertex
     /**
      * @param  float  $radius  mm
      * @param  bool  $ownRadius  whether its stop asks for that radius itself
-     * @param  int|null  $stop  the stop it comes from, null for the ends and their leads
+     * @param  int|null  $stop  the stop it comes from, null for the ends, their leads and what follows something else
      * @param  VertexPlace  $place  which part of the run it belongs to
      */
     public function __construct(
@@ -21,11 +22,22 @@ final readonly class Vertex
         public bool $ownRadius,
         public ?int $stop,
         public VertexPlace $place,
+        public ?Mirrored $mirrored = null,
     ) {
+    }
+
+    /** Which way it moves when its run is brought to a length, null when it stays. */
+    public function adjustedAlong(Adjustment $adjustment): ?Vector
+    {
+        return match (true) {
+            $this->stop !== null && in_array($this->stop, $adjustment->stops, true) => $adjustment->along,
+            $this->mirrored !== null && in_array($this->mirrored->stop, $adjustment->stops, true) => $this->mirrored->direction($adjustment->along),
+            default => null,
+        };
     }
 
     public function movedBy(Vector $move): self
     {
-        return new self($this->at->plus($move), $this->radius, $this->ownRadius, $this->stop, $this->place);
+        return new self($this->at->plus($move), $this->radius, $this->ownRadius, $this->stop, $this->place, $this->mirrored);
     }
 }

@@ -10,6 +10,8 @@ enum VertexPlace: string
     case From = 'from';
     case FromLead = 'from-lead';
     case Stop = 'stop';
+    /** Follows another run, or the other half of its own. */
+    case Like = 'like';
     case ToLead = 'to-lead';
     case To = 'to';
 }

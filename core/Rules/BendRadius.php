@@ -27,7 +27,7 @@ final class BendRadius implements Rule
                 sprintf('Bend %d is too tight', $index + 1),
                 sprintf(
                     'R %s; this %s needs at least R %s.',
-                    Words::number($bend->askedRadius), $laid->run->stock->kind->value, Words::number($least),
+                    $laid->run->units->number($bend->askedRadius), $laid->run->stock->kind->value, $laid->run->units->number($least),
                 ),
                 $bend->corner,
                 [$bend->start, $bend->end()],

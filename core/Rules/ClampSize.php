@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Bowline\Rules;
 
 use Bowline\Geometry\Tolerance;
-use Bowline\Job\Words;
 use Bowline\Routing\ClampPassage;
 use Bowline\Routing\LaidRun;
 
@@ -27,7 +26,7 @@ final class ClampSize implements Rule
                 sprintf('%s does not fit', $clamp->name),
                 sprintf(
                     'Its bore is %s; this %s is %s outside.',
-                    Words::mm($clamp->bore), $laid->run->stock->kind->value, Words::mm($od),
+                    $laid->run->units->say($clamp->bore), $laid->run->stock->kind->value, $laid->run->units->say($od),
                 ),
                 $clamp->at,
                 $passage->span,
@@ -46,7 +45,7 @@ final class ClampSize implements Rule
             if ($passage->clamp->at->distanceTo($finding->at) < Tolerance::COINCIDENT) {
                 $clamp = clone $passage->clamp->source;
                 $clamp->bore = $od;
-                yield new Remedy(sprintf('Use a bore of %s', Words::mm($od)), 'clamps', $clamp);
+                yield new Remedy(sprintf('Use a bore of %s', $laid->run->units->say($od)), 'clamps', $clamp);
             }
         }
     }

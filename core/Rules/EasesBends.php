@@ -34,7 +34,7 @@ trait EasesBends
     /** @return iterable<Remedy> the radius alone, then with room made for it in the legs beside the bend */
     private function useRadius(LaidRun $laid, Bend $bend, float $radius): iterable
     {
-        $number = Words::number($radius);
+        $number = $laid->run->units->number($radius);
         yield new Remedy('Use R '.$number, 'runs', RunEdit::of($laid)->setRadius($bend->vertex, $radius)->run());
         $more = Words::roundedUp($bend->askedTangent * ($radius / $bend->askedRadius - 1.0));
         $index = array_search($bend, $laid->bends, true);
@@ -122,7 +122,7 @@ trait EasesBends
                 ? 'corner '.$vertices[0]
                 : sprintf('corners %d–%d', min($vertices), max($vertices));
             yield [
-                sprintf('Move %s %s along %s', $corners, Words::mm($move->length()), Words::direction($move)),
+                sprintf('Move %s %s along %s', $corners, $laid->run->units->say($move->length()), Words::direction($move)),
                 $edit(RunEdit::of($laid)),
                 $corners.Words::direction($move),
             ];

@@ -29,12 +29,12 @@ final class FixedLengthHeld implements Rule
         return [new Finding(
             'fixed-length',
             Severity::Violation,
-            sprintf('%s too %s', Words::mm(abs($off)), $off > 0 ? 'long' : 'short'),
+            sprintf('%s too %s', $laid->run->units->say(abs($off)), $off > 0 ? 'long' : 'short'),
             sprintf(
                 'It is %s; it must be %s ± %s.%s',
-                Words::mm($length), Words::number($fixed->length), Words::mm($fixed->tolerance),
+                $laid->run->units->say($length), $laid->run->units->number($fixed->length), $laid->run->units->say($fixed->tolerance),
                 $laid->nearestLength === null ? '' : sprintf(
-                    ' The legs that may give cannot do it: the nearest they reach is %s.', Words::mm($laid->nearestLength),
+                    ' The legs that may give cannot do it: the nearest they reach is %s.', $laid->run->units->say($laid->nearestLength),
                 ),
             ),
             $laid->run->to->at,
@@ -56,12 +56,12 @@ final class FixedLengthHeld implements Rule
                 ? Words::roundedUp($laid->nearestLength)
                 : Words::roundedDown($laid->nearestLength);
             yield new Remedy(
-                sprintf('Hold %s, the nearest in reach', Words::mm($nearest)), 'runs', RunEdit::of($laid)->holdLength($nearest)->run(),
+                sprintf('Hold %s, the nearest in reach', $laid->run->units->say($nearest)), 'runs', RunEdit::of($laid)->holdLength($nearest)->run(),
             );
         }
         yield from $this->letGive($laid, $fixed->length);
         $present = round($laid->length(), 1);
-        yield new Remedy(sprintf('Hold %s, as it is now', Words::mm($present)), 'runs', RunEdit::of($laid)->holdLength($present)->run());
+        yield new Remedy(sprintf('Hold %s, as it is now', $laid->run->units->say($present)), 'runs', RunEdit::of($laid)->holdLength($present)->run());
     }
 
     /** @return iterable<Remedy> neighbouring corners that could give, along the legs beside them */

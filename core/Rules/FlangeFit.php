@@ -49,37 +49,37 @@ final class FlangeFit implements Rule
         return array_values(array_filter([
             $say(
                 $flange->bore < $od - $slack, Severity::Violation,
-                sprintf('Its bore is %s; the %s is %s outside and does not go in.', Words::mm($flange->bore), $kind, Words::mm($od)),
+                sprintf('Its bore is %s; the %s is %s outside and does not go in.', $laid->run->units->say($flange->bore), $kind, $laid->run->units->say($od)),
                 $flange->bore, $od,
             ),
             $say(
                 $flange->bore > $od + Tolerance::FLANGE_GAP + $slack, Severity::Warning,
-                sprintf('Its bore is %s; round a %s of %s that leaves more gap than a weld fills.', Words::mm($flange->bore), $kind, Words::mm($od)),
+                sprintf('Its bore is %s; round a %s of %s that leaves more gap than a weld fills.', $laid->run->units->say($flange->bore), $kind, $laid->run->units->say($od)),
                 $flange->bore, $od + Tolerance::FLANGE_GAP,
             ),
             $say(
                 $flange->outsideDiameter <= $inside + $slack, Severity::Violation,
-                sprintf('Its plate is %s outside; nothing is left round a bore of %s.', Words::mm($flange->outsideDiameter), Words::mm($inside)),
+                sprintf('Its plate is %s outside; nothing is left round a bore of %s.', $laid->run->units->say($flange->outsideDiameter), $laid->run->units->say($inside)),
                 $flange->outsideDiameter, $inside,
             ),
             $say(
                 $flange->holeCount > 0 && $flange->rimLeft() <= $slack, Severity::Violation,
-                sprintf('Its bolt holes break out of the plate by %s.', Words::mm(abs($flange->rimLeft()))),
+                sprintf('Its bolt holes break out of the plate by %s.', $laid->run->units->say(abs($flange->rimLeft()))),
                 $flange->outsideDiameter, $flange->boltCircle + $flange->holeDiameter,
             ),
             $say(
                 $flange->holeCount > 0 && $flange->clearOf($inside) <= $slack, Severity::Violation,
-                sprintf('Its bolt holes run into the %s by %s.', $kind, Words::mm(abs($flange->clearOf($inside)))),
+                sprintf('Its bolt holes run into the %s by %s.', $kind, $laid->run->units->say(abs($flange->clearOf($inside)))),
                 $flange->boltCircle, $inside + $flange->holeDiameter,
             ),
             $say(
                 $flange->holeCount > 0 && $flange->betweenHoles() <= $slack, Severity::Violation,
-                sprintf('Its %d bolt holes run into each other by %s.', $flange->holeCount, Words::mm(abs($flange->betweenHoles()))),
+                sprintf('Its %d bolt holes run into each other by %s.', $flange->holeCount, $laid->run->units->say(abs($flange->betweenHoles()))),
                 $flange->holeDiameter, $flange->holeDiameter + $flange->betweenHoles(),
             ),
             $say(
                 $straight < $flange->thickness - $slack, Severity::Violation,
-                sprintf('It is %s thick; only %s of the %s is straight there.', Words::mm($flange->thickness), Words::mm($straight), $kind),
+                sprintf('It is %s thick; only %s of the %s is straight there.', $laid->run->units->say($flange->thickness), $laid->run->units->say($straight), $kind),
                 $straight, $flange->thickness,
             ),
         ]));
@@ -98,18 +98,18 @@ final class FlangeFit implements Rule
             );
             // A millimetre in diameter is the ordinary play of a plate slipped over its tube.
             $bore = Words::roundedUp($od + 1.0);
-            yield $change(sprintf('Bore it to %s', Words::mm($bore)), static function (stdClass $end) use ($bore): void {
+            yield $change(sprintf('Bore it to %s', $laid->run->units->say($bore)), static function (stdClass $end) use ($bore): void {
                 $end->bore = $bore;
             });
             $plate = Words::roundedUp(max($flange->boltCircle + 2 * $flange->holeDiameter, $od * 1.5), 0);
-            yield $change(sprintf('Make the plate %s', Words::mm($plate)), static function (stdClass $end) use ($plate): void {
+            yield $change(sprintf('Make the plate %s', $laid->run->units->say($plate)), static function (stdClass $end) use ($plate): void {
                 $end->od = $plate;
             });
             $inside = max($od, $flange->bore);
             $circles = [($flange->outsideDiameter + $inside) / 2, $inside + 2 * $flange->holeDiameter];
             foreach ($circles as $exact) {
                 $circle = Words::roundedUp($exact, 0);
-                yield $change(sprintf('Put the holes on a circle of %s', Words::mm($circle)), static function (stdClass $end) use ($circle): void {
+                yield $change(sprintf('Put the holes on a circle of %s', $laid->run->units->say($circle)), static function (stdClass $end) use ($circle): void {
                     if (($end->holes ?? null) instanceof stdClass) {
                         $end->holes->circle = $circle;
                     }

@@ -30,7 +30,7 @@ final class LegRoom implements Rule
                 $this->title($leg),
                 sprintf(
                     'Corner to corner it is %s; %s %s.',
-                    Words::mm($leg->length), $this->why($laid, $leg), Words::mm($needed),
+                    $laid->run->units->say($leg->length), $this->why($laid, $leg), $laid->run->units->say($needed),
                 ),
                 $leg->middle,
                 [$leg->start, $leg->start + $leg->straight],
@@ -63,7 +63,7 @@ final class LegRoom implements Rule
             $radius = $this->eased($laid->bends[$index], $short);
             if ($radius > 0.0) {
                 yield new Remedy(
-                    sprintf('Ease bend %d by %s to R %s', $index + 1, Words::mm($laid->bends[$index]->askedRadius - $radius), Words::number($radius)),
+                    sprintf('Ease bend %d by %s to R %s', $index + 1, $laid->run->units->say($laid->bends[$index]->askedRadius - $radius), $laid->run->units->number($radius)),
                     'runs',
                     RunEdit::of($laid)->setRadius($laid->bends[$index]->vertex, $radius)->run(),
                 );
@@ -80,7 +80,7 @@ final class LegRoom implements Rule
             $radius = $this->eased($laid->bends[$index], $short / 2);
             if ($radius > 0.0) {
                 $edit->setRadius($laid->bends[$index]->vertex, $radius);
-                $names[] = sprintf('bend %d to R %s', $index + 1, Words::number($radius));
+                $names[] = sprintf('bend %d to R %s', $index + 1, $laid->run->units->number($radius));
             }
         }
         if (count($names) === 2) {
@@ -116,6 +116,6 @@ final class LegRoom implements Rule
             return 'its bend alone needs';
         }
 
-        return $straight > 0.0 ? sprintf('its two bends, with %s straight between them, need', Words::mm($straight)) : 'its two bends need';
+        return $straight > 0.0 ? sprintf('its two bends, with %s straight between them, need', $laid->run->units->say($straight)) : 'its two bends need';
     }
 }

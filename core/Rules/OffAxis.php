@@ -57,7 +57,7 @@ final class OffAxis implements Rule
                 if ($lacks > 0.0) {
                     $distance = Words::roundedUp($passage->clamp->at->distanceTo($vertex->at) + $margin * $lacks);
                     $edit->setAtClamp($passage->stop, $side, $distance);
-                    $said[] = sprintf('%s %s', Words::mm($distance), $side);
+                    $said[] = sprintf('%s %s', $laid->run->units->say($distance), $side);
                 }
             }
             if ($said !== []) {
@@ -120,7 +120,7 @@ final class OffAxis implements Rule
             $move = $onAxis->minus($corner->at);
             try {
                 yield new Remedy(
-                    sprintf('Move corner %d %s along %s', $vertex, Words::mm($move->length()), Words::direction($move)),
+                    sprintf('Move corner %d %s along %s', $vertex, $laid->run->units->say($move->length()), Words::direction($move)),
                     'runs',
                     RunEdit::of($laid)->moveTogether($corner->stop, $corner->stop, $move)->run(),
                 );
@@ -131,7 +131,7 @@ final class OffAxis implements Rule
         foreach ([1.0, 1.5, 2.0, 3.0] as $radii) {
             $lead = Words::roundedUp($radii * $laid->run->stock->bend->radius, 0);
             yield new Remedy(
-                sprintf('Lead %s straight %s %s', Words::mm($lead), $name === 'from' ? 'out of' : 'into', $end->port),
+                sprintf('Lead %s straight %s %s', $laid->run->units->say($lead), $name === 'from' ? 'out of' : 'into', $end->port),
                 'runs',
                 RunEdit::of($laid)->setLead($name, $lead)->run(),
                 'lead',

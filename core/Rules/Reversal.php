@@ -65,7 +65,7 @@ final class Reversal implements Rule
             if ($radius > 0.0) {
                 try {
                     yield new Remedy(
-                        sprintf('Turn in two corners, R %s', Words::number($radius)),
+                        sprintf('Turn in two corners, R %s', $laid->run->units->number($radius)),
                         'runs',
                         RunEdit::of($laid)->setRadius($bend->vertex, $radius)->insertCorner($bend->vertex + 1, $across, $radius)->run(),
                     );

@@ -19,6 +19,7 @@ final class Rules
             'fixed-length' => new FixedLengthHeld,
             'clamp-size' => new ClampSize,
             'flange-fit' => new FlangeFit,
+            'tie' => new TiesHold,
         ];
     }
 }

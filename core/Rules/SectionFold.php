@@ -27,8 +27,8 @@ final class SectionFold implements Rule
                 sprintf('Bend %d folds into itself', $index + 1),
                 sprintf(
                     'R %s on a %s of %s outside diameter: the inside of the bend has no room; it must be more than R %s.',
-                    Words::number($bend->askedRadius), $laid->run->stock->kind->value,
-                    Words::mm($laid->run->stock->section->outsideDiameter), Words::number($halfHeight),
+                    $laid->run->units->number($bend->askedRadius), $laid->run->stock->kind->value,
+                    $laid->run->units->say($laid->run->stock->section->outsideDiameter), $laid->run->units->number($halfHeight),
                 ),
                 $bend->corner,
                 [$bend->start, $bend->end()],

@@ -127,9 +127,9 @@ it('goes level with a port that the run did not hang on, and follows it from the
 
 it('makes the opposite hand of a run without keeping it', function (): void {
     $job = demo();
-    $mirrored = test()->postJson($job.'/runs/fuel-feed/mirrored', ['across' => '+y', 'at' => 0])->assertOk();
-    Schema::check(json_decode($mirrored->content()), 'api.json#/$defs/mirrored');
+    $mirrored = test()->postJson($job.'/runs/fuel-feed/twin', ['across' => ['at' => [0, 0, 0], 'normal' => '+y']])->assertOk();
+    Schema::check(json_decode($mirrored->content()), 'api.json#/$defs/twinned');
     expect($mirrored->json('from.at'))->toEqual([380, 130, 270])->and($mirrored->json('from.axis'))->toEqual([0, -1, 0])
         ->and(test()->getJson($job)->json('revision'))->toBe(1);
-    test()->postJson($job.'/runs/fuel-feed/mirrored', ['across' => 'up', 'at' => 0])->assertUnprocessable()->assertJson(['pointer' => '/across']);
+    test()->postJson($job.'/runs/fuel-feed/twin', ['across' => ['at' => [0, 0, 0], 'normal' => 'up']])->assertUnprocessable()->assertJson(['pointer' => '/across/normal']);
 });

@@ -17,15 +17,14 @@ use Bowline\Job\Hanging;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\Node;
 use Bowline\Job\Values;
-use Bowline\Laying\Mirror;
 use Bowline\Laying\RunEdit;
 use Bowline\Laying\RunEditReader;
+use Bowline\Laying\Twin;
 use Bowline\Laying\WaysIn;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use stdClass;
-use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Changes how one run is laid: a corner moved, a leg given anew, a radius set. */
 final readonly class LayingController
@@ -36,6 +35,8 @@ final readonly class LayingController
         'insert-corner' => 'Put a corner into %s', 'remove-corner' => 'Take a corner out of %s', 'set-corner' => 'Change radius on %s',
         'hold-length' => 'Hold length of %s', 'add-leg' => 'Lay a leg of %s', 'take-back' => 'Take back a leg of %s',
         'finish' => 'Finish %s at its port', 'put-corners' => 'Paste corners into %s', 'reverse' => 'Reverse %s',
+        'tie' => 'Tie a corner of %s', 'untie' => 'Let go of a relation of %s', 'through-clamp' => 'Put %s through a clamp',
+        'make-own' => 'Make %s a run of its own', 'make-symmetric' => 'Make %s symmetric',
     ];
 
     public function __construct(private JobFiles $files)
@@ -46,7 +47,7 @@ final readonly class LayingController
     {
         $body = Body::change($request);
         $was = $body->find('was')?->object();
-        $core = $this->core($job, $run, $was, Hanging::placesOfChange($body->object()));
+        $core = $this->core($job, $run, $was, Hanging::thingsOfChange($body->object()));
         $item = RunEditReader::apply(RunEdit::of($core->runs[$run]->route->lay($core->runs[$run])), $body, $core->site)->run();
         $edit = new Node((object) ['list' => 'runs', 'id' => $run, 'item' => $item, ...($was === null ? [] : ['was' => $was])]);
         $do = $body->get('do')->text();
@@ -60,7 +61,7 @@ final readonly class LayingController
     public function waysIn(Request $request, Job $job, string $run): JsonResponse
     {
         $name = Body::of($request, 'waysIn')->get('port');
-        $core = $this->core($job, $run, null, [$name->text()]);
+        $core = $this->core($job, $run, null, ['fittings '.explode('.', $name->text())[0]]);
         $port = $core->site->port($name);
 
         return response()->json(array_map(static fn (array $way): array => [
@@ -68,15 +69,15 @@ final readonly class LayingController
         ], WaysIn::of($core, $core->runs[$run], $port)));
     }
 
-    /** The opposite hand of a run, on the other side of a plane; not kept, and without a name of its own. */
-    public function mirrored(Request $request, Job $job, string $run): JsonResponse
+    /** The run once more, moved or as the opposite hand, tied to it or not; not kept, and without a name of its own. */
+    public function twin(Request $request, Job $job, string $run): JsonResponse
     {
-        $body = Body::of($request, 'mirror');
+        $body = Body::of($request, 'twin');
         $core = $this->core($job, $run);
-        $normal = $core->site->values->direction($body->get('across'));
-        $mirror = new Mirror($normal->times($core->site->values->number($body->get('at'))), $normal);
 
-        return response()->json($mirror->of($core->runs[$run]->route->lay($core->runs[$run])));
+        return response()->json(
+            Twin::read($body, $core->site->values)->of($core->runs[$run]->route->lay($core->runs[$run]), $body->find('tied')?->value === true),
+        );
     }
 
     /** Reads rows pasted from a spreadsheet; what was refused comes back with its reason, and nothing is kept yet. */
@@ -89,17 +90,14 @@ final readonly class LayingController
 
     /**
      * @param  stdClass|null  $was  the run as the asking window saw it
-     * @param  list<string>  $places  ports and clamps that the change names
+     * @param  list<string>  $things  "list id" of what the change names
      */
-    private function core(Job $job, string $run, ?stdClass $was = null, array $places = []): CoreJob
+    private function core(Job $job, string $run, ?stdClass $was = null, array $things = []): CoreJob
     {
+        $this->files->item($job, 'runs', $run);
         $seen = $was === null ? [] : [(object) [...get_object_vars($was), 'id' => $run]];
-        $file = $this->files->around($job, [$run], $seen, $places);
-        if ($seen !== [] && $file->runs !== []) {
-            $file->runs = $seen;
-        }
-        $core = CoreJob::read($file);
+        $file = $this->files->around($job, [$run], $seen, $things);
 
-        return isset($core->runs[$run]) ? $core : throw new NotFoundHttpException;
+        return CoreJob::readOnly($file, static fn (stdClass $one): bool => ($one->id ?? null) === $run);
     }
 }

@@ -34,9 +34,10 @@ final readonly class PreviewController
         $draft = $body->find('draft')?->object();
         $id = $draft->id ?? $body->get('run')->text();
         $name = is_string($id) ? $id : '';
-        $core = CoreJob::read($this->files->around(
-            $job, $draft === null ? [$name] : [], $draft === null ? [] : [$draft], Hanging::placesOfChange($body->get('change')->object()),
-        ));
+        $file = $this->files->around(
+            $job, $draft === null ? [$name] : [], $draft === null ? [] : [$draft], Hanging::thingsOfChange($body->get('change')->object()),
+        );
+        $core = CoreJob::readOnly($file, static fn (stdClass $run): bool => $draft === null && ($run->id ?? null) === $name);
         $run = $draft === null
             ? $core->runs[$name] ?? throw new NotFoundHttpException
             : Run::read(new Node($draft, '/draft'), $core->site);
@@ -52,18 +53,23 @@ final readonly class PreviewController
         if (! in_array($list, ['fittings', 'clamps', 'surroundings'], true)) {
             throw $body->get('list')->error('only what stands in space can be moved');
         }
-        $file = $this->files->around($job, $this->files->hangingOn($job, $list, $id));
+        $hanging = $this->files->hangingOn($job, $list, $id);
+        $mounted = $list === 'surroundings' ? $this->files->mountedOn($job, $id) : [];
+        $file = $this->files->around($job, $hanging, [], [$list.' '.$id, ...$mounted]);
         $item = $this->files->item($job, $list, $id);
-        $others = array_filter((new Node($file))->list($list), static fn (Node $other): bool => $other->find('id')?->value !== $id);
-        $file->{$list} = [...array_map(static fn (Node $other): stdClass => $other->object(), $others), $item];
-        $trial = Trial::ofPlace($file, $list, $item, $body->get('change'), $this->step($body));
-        $file->{$list} = [$trial->items[$list]];
-        $file->runs = [];
+        $trial = Trial::ofPlace($file, $list, $item, $hanging, $body->get('change'), $this->step($body));
+        $with = clone $file;
+        $with->{$list} = array_map(
+            static fn (Node $other): stdClass => $other->find('id')?->value === $id ? $trial->items[$list] : $other->object(), (new Node($file))->list($list),
+        );
+        $with->runs = [];
+        $moved = [$list.' '.$id, ...$mounted];
 
-        return $this->answer($trial, Site::read(new Node((object) ['values' => $file->values, $list => $file->{$list}])));
+        return $this->answer($trial, Site::read(new Node($with)), $moved);
     }
 
-    private function answer(Trial $trial, Site $site): Response
+    /** @param  list<string>  $moved  "list id" of what stands elsewhere now */
+    private function answer(Trial $trial, Site $site, array $moved = []): Response
     {
         $list = array_key_first($trial->items);
 
@@ -72,7 +78,7 @@ final readonly class PreviewController
             'item' => $trial->items[$list],
             'amount' => $trial->hold->amount,
             'held' => $trial->hold->heldBy?->title,
-            'places' => $list === 'runs' ? [] : PlaceWriter::write($site),
+            'places' => $moved === [] ? [] : PlaceWriter::only($site, $moved),
             'solutions' => array_map(SolutionWriter::run(...), $trial->solved()),
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 200, ['Content-Type' => 'application/json']);
     }

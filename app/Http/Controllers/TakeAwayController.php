@@ -13,6 +13,7 @@ use Bowline\Exchange\CsvTables;
 use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Exchange\StlWriter;
 use Bowline\Job\Job as CoreJob;
+use Bowline\Job\JobFile;
 use Bowline\Job\Run;
 use Bowline\Routing\LaidRun;
 use Bowline\SolvedRun;
@@ -31,9 +32,7 @@ final readonly class TakeAwayController
 
     public function file(Job $job): Response
     {
-        $json = json_encode($this->files->file($job), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
-
-        return self::download($json."\n", 'application/json', $job->name, 'bowline.json');
+        return self::download(JobFile::encode($this->files->file($job)), 'application/json', $job->name, 'bowline.json');
     }
 
     public function bends(Job $job, string $run): Response
@@ -68,7 +67,7 @@ final readonly class TakeAwayController
     /** What the benders at hand say to the run. */
     public function benders(Job $job, string $run): JsonResponse
     {
-        return response()->json(BenderWriter::write($this->solved($job, $run)->laid));
+        return response()->json(BenderWriter::write(...$this->withJob($job, $run)));
     }
 
     public function body(Job $job, string $run): Response
@@ -84,6 +83,15 @@ final readonly class TakeAwayController
         $meshes = array_map(static fn (SolvedRun $solved): Mesh => RunBody::of($solved->laid)->mesh(), $solver->all());
 
         return self::download(StlWriter::write($meshes, $job->name), 'model/stl', $job->name, 'stl');
+    }
+
+    /** @return array{CoreJob, LaidRun} */
+    private function withJob(Job $job, string $run): array
+    {
+        $core = CoreJob::read($this->files->around($job, [$run]));
+        $found = $core->runs[$run] ?? throw new NotFoundHttpException;
+
+        return [$core, $found->route->lay($found)];
     }
 
     private function solved(Job $job, string $run): SolvedRun

@@ -6,7 +6,7 @@ namespace Bowline\Job\Shape;
 
 use Bowline\Geometry\Vector;
 
-/** A rectangular block. */
+/** A rectangular block, centred on its own origin; its faces are called by the axes they look along. */
 final readonly class Box implements Shape
 {
     /** @param  Vector  $size  full extent along its own x, y and z, mm */
@@ -17,5 +17,18 @@ final readonly class Box implements Shape
     public function halfExtent(): Vector
     {
         return $this->size->times(0.5);
+    }
+
+    public function middle(): Vector
+    {
+        return Vector::zero();
+    }
+
+    public function face(string $name): ?array
+    {
+        $normal = Vector::axis($name);
+        $half = $this->halfExtent();
+
+        return $normal === null ? null : [new Vector($normal->x * $half->x, $normal->y * $half->y, $normal->z * $half->z), $normal];
     }
 }

@@ -22,6 +22,12 @@ final class ShapeReader
                 $values->positive($node->get('diameter'), 'the diameter'),
                 $values->positive($node->get('height'), 'the height'),
             ),
+            'panel' => new Panel(
+                $values->positive($node->get('width'), 'the width'),
+                $values->positive($node->get('height'), 'the height'),
+                $values->notNegative($node->find('thickness'), 'the thickness', 2.0),
+            ),
+            'mesh' => self::mesh($node, $values),
             default => throw $shape->error(sprintf('“%s” is no shape that Bowline knows', $shape->text())),
         };
     }
@@ -33,5 +39,15 @@ final class ShapeReader
         }
 
         return new Box($values->vector($node));
+    }
+
+    private static function mesh(Node $node, Values $values): MeshShape
+    {
+        $extent = $node->get('extent')->items();
+        if (count($extent) !== 2) {
+            throw $node->get('extent')->error('the lowest and the highest corner are expected here');
+        }
+
+        return new MeshShape($node->get('mesh')->text(), $values->vector($extent[0]), $values->vector($extent[1]));
     }
 }

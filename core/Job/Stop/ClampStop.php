@@ -40,4 +40,9 @@ final readonly class ClampStop implements Stop
     {
         return $this->corner;
     }
+
+    public function ties(): array
+    {
+        return [];
+    }
 }

@@ -6,13 +6,16 @@ namespace Bowline\Job\Stop;
 
 use Bowline\Geometry\Vector;
 use Bowline\Job\CornerRadius;
+use Bowline\Job\Tie\Tie;
 
 /** `at`: through that point. */
 final readonly class PointStop implements Stop
 {
+    /** @param  list<Tie>  $ties */
     public function __construct(
         private Vector $at,
         private ?CornerRadius $corner,
+        private array $ties,
     ) {
     }
 
@@ -24,5 +27,10 @@ final readonly class PointStop implements Stop
     public function corner(): ?CornerRadius
     {
         return $this->corner;
+    }
+
+    public function ties(): array
+    {
+        return $this->ties;
     }
 }

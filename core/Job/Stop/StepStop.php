@@ -6,13 +6,16 @@ namespace Bowline\Job\Stop;
 
 use Bowline\Geometry\Vector;
 use Bowline\Job\CornerRadius;
+use Bowline\Job\Tie\Tie;
 
 /** `by`, or `along` with `length`: the last vertex, moved by a vector. */
 final readonly class StepStop implements Stop
 {
+    /** @param  list<Tie>  $ties */
     public function __construct(
         private Vector $by,
         private ?CornerRadius $corner,
+        private array $ties,
     ) {
     }
 
@@ -24,5 +27,10 @@ final readonly class StepStop implements Stop
     public function corner(): ?CornerRadius
     {
         return $this->corner;
+    }
+
+    public function ties(): array
+    {
+        return $this->ties;
     }
 }

@@ -6,6 +6,7 @@ namespace Bowline\Job\Stop;
 
 use Bowline\Geometry\Vector;
 use Bowline\Job\CornerRadius;
+use Bowline\Job\Tie\Tie;
 
 /** One thing a designer says about where a rigid run goes next. */
 interface Stop
@@ -20,4 +21,7 @@ interface Stop
 
     /** The radius asked for at its vertices, null when the run's or the stock's holds. */
     public function corner(): ?CornerRadius;
+
+    /** @return list<Tie> what its one vertex is tied to; a clamp binds its two by itself */
+    public function ties(): array;
 }

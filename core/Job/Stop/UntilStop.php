@@ -6,15 +6,20 @@ namespace Bowline\Job\Stop;
 
 use Bowline\Geometry\Vector;
 use Bowline\Job\CornerRadius;
+use Bowline\Job\Tie\Tie;
 
 /** `along` with `until`: the last vertex, moved along a line until it is level with a place. */
 final readonly class UntilStop implements Stop
 {
-    /** @param  Vector  $along  unit direction; the move may go against it */
+    /**
+     * @param  Vector  $along  unit direction; the move may go against it
+     * @param  list<Tie>  $ties
+     */
     public function __construct(
         private Vector $along,
         private Vector $place,
         private ?CornerRadius $corner,
+        private array $ties,
     ) {
     }
 
@@ -26,5 +31,10 @@ final readonly class UntilStop implements Stop
     public function corner(): ?CornerRadius
     {
         return $this->corner;
+    }
+
+    public function ties(): array
+    {
+        return $this->ties;
     }
 }

@@ -17,7 +17,12 @@ export type Laying =
   | TakeBack
   | Finish
   | PutCorners
-  | Reverse;
+  | Reverse
+  | Tie
+  | Untie
+  | ThroughClamp
+  | MakeOwn
+  | MakeSymmetric;
 /**
  * x, y, z.
  *
@@ -59,7 +64,21 @@ export type Ways = WayIn[];
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "benders".
  */
-export type Benders = Bender[];
+export type Benders = Bender1[];
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "parts".
+ */
+export type Parts = {
+  kind: string;
+  title: string;
+  parameters: {
+    key: string;
+    label: string;
+    unit: "mm" | "°" | "";
+    default: number;
+  }[];
+}[];
 
 /**
  * The bodies of Bowline's HTTP interface.
@@ -86,10 +105,23 @@ export interface Api {
   placing?: Placing;
   clash?: Clash;
   benders?: Benders;
-  mirror?: Mirror;
-  mirrored?: Mirrored;
   drawing?: Drawing;
   lines?: Lines;
+  twin?: Twin;
+  twinned?: Twinned;
+  rename?: Rename;
+  joinPieces?: JoinPieces;
+  joined?: Joined;
+  joint?: Joint;
+  bendRows?: BendRows;
+  bentRun?: BentRun;
+  catalogueRow?: CatalogueRow;
+  catalogue?: Catalogue;
+  catalogueText?: CatalogueText;
+  catalogueReport?: CatalogueReport;
+  parts?: Parts;
+  portOnPort?: PortOnPort;
+  mesh?: Mesh;
 }
 /**
  * A new, empty job.
@@ -166,6 +198,112 @@ export interface Header {
      */
     [k: string]: number | string;
   };
+  show_fraction?: 16 | 32 | 64 | null;
+  revision?: string;
+  sets?: Set[];
+  benders?: Bender[];
+}
+/**
+ * Runs looked at together: brought to one length by `same_as`, or kept within a budget of length.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "set".
+ */
+export interface Set {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  id: string;
+  /**
+   * What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  name?: string;
+  /**
+   * Items: Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  runs: string[];
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  budget?: number | string;
+}
+/**
+ * Smallest straight between bends, straight gripped ahead of the first and behind the last, centre-line radii of its dies, largest angle it can be set to, largest tube.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "bender".
+ */
+export interface Bender {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  id: string;
+  /**
+   * What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  name: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  min_straight: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  first_grip: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  last_grip: number | string;
+  /**
+   * @minItems 1
+   *
+   * Items: Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  radii: [number | string, ...(number | string)[]];
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  max_angle: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  max_od: number | string;
 }
 /**
  * What belongs to the job itself; what is left out stays.
@@ -182,6 +320,10 @@ export interface Header1 {
      */
     [k: string]: number | string;
   };
+  show_fraction?: 16 | 32 | 64 | null;
+  revision?: string;
+  sets?: Set[];
+  benders?: Bender[];
 }
 export interface MoveCorner {
   do: "move-corner";
@@ -362,6 +504,281 @@ export interface AddLeg {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * @maxItems 12
+   *
+   * Items: This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "tie".
+   */
+  ties?:
+    | []
+    | [LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ];
+}
+/**
+ * So far along a direction from it; level with it when no distance is said.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "levelTie".
+ */
+export interface LevelTie {
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  level: string | Vector;
+  /**
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "anchor".
+   */
+  with: string | StopAnchor | FaceAnchor | PlaneAnchor;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  distance?: number | string;
+}
+/**
+ * A stop, 0-based, of the same run or of another.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "stopAnchor".
+ */
+export interface StopAnchor {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  stop: number | string;
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  run?: string;
+}
+/**
+ * A face of something of the surroundings: "front" or "back" of a panel, "+x" … "-z" of a box.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "faceAnchor".
+ */
+export interface FaceAnchor {
+  face: string;
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  of: string;
+}
+/**
+ * A face by a point on it and its normal, in the frame of what it belongs to.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "planeAnchor".
+ */
+export interface PlaneAnchor {
+  at: Vector;
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  normal: string | Vector;
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  of: string;
+}
+/**
+ * So far from a point or an axis, or off a face.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "awayTie".
+ */
+export interface AwayTie {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  away: number | string;
+  /**
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "anchor".
+   */
+  from: string | StopAnchor | FaceAnchor | PlaneAnchor;
+}
+/**
+ * On the axis of a port or a clamp.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "axisTie".
+ */
+export interface AxisTie {
+  /**
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "anchor".
+   */
+  on_axis: string | StopAnchor | FaceAnchor | PlaneAnchor;
+}
+/**
+ * The leg into it runs along an axis or a face.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "parallelTie".
+ */
+export interface ParallelTie {
+  /**
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "anchor".
+   */
+  parallel: string | StopAnchor | FaceAnchor | PlaneAnchor;
+}
+/**
+ * The leg into it runs square to an axis, or straight at a face.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "squareTie".
+ */
+export interface SquareTie {
+  /**
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "anchor".
+   */
+  square: string | StopAnchor | FaceAnchor | PlaneAnchor;
+}
+/**
+ * The leg into it makes an angle with an axis or a face, 0 to 90.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "angleTie".
+ */
+export interface AngleTie {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  angle: number | string;
+  /**
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "anchor".
+   */
+  to: string | StopAnchor | FaceAnchor | PlaneAnchor;
 }
 /**
  * The last leg of a run with an open end.
@@ -408,6 +825,114 @@ export interface Finish {
 export interface PointStop {
   at: Vector;
   corner?: Corner;
+  /**
+   * @maxItems 12
+   *
+   * Items: This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "tie".
+   */
+  ties?:
+    | []
+    | [LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ];
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -416,6 +941,114 @@ export interface PointStop {
 export interface StepStop {
   by: Vector;
   corner?: Corner;
+  /**
+   * @maxItems 12
+   *
+   * Items: This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "tie".
+   */
+  ties?:
+    | []
+    | [LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ];
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -437,6 +1070,114 @@ export interface LegStop {
    */
   length: number | string;
   corner?: Corner;
+  /**
+   * @maxItems 12
+   *
+   * Items: This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "tie".
+   */
+  ties?:
+    | []
+    | [LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ];
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -452,6 +1193,114 @@ export interface LevelStop {
   along: string | Vector;
   until: string | Vector;
   corner?: Corner;
+  /**
+   * @maxItems 12
+   *
+   * Items: This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "tie".
+   */
+  ties?:
+    | []
+    | [LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ]
+    | [
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
+        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
+      ];
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -519,6 +1368,110 @@ export interface Reverse {
   token?: string;
 }
 /**
+ * Ties a corner, or the leg into it.
+ */
+export interface Tie {
+  do: "tie";
+  vertex: number;
+  /**
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "tie".
+   */
+  tie: LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+}
+/**
+ * Lets go of a tie; the corner stays where it is.
+ */
+export interface Untie {
+  do: "untie";
+  vertex: number;
+  /**
+   * Which of its ties, 0-based; all of them when it is not said.
+   */
+  tie?: number;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+}
+/**
+ * Puts the leg that ends at a vertex on the axis of a clamp; without a vertex, goes on from the open end.
+ */
+export interface ThroughClamp {
+  do: "through-clamp";
+  vertex?: number;
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  clamp: string;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+}
+/**
+ * Makes a run that followed another, or its own first half, one with corners of its own.
+ */
+export interface MakeOwn {
+  do: "make-own";
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+}
+/**
+ * Makes the run the first half of a symmetric whole.
+ */
+export interface MakeSymmetric {
+  do: "make-symmetric";
+  across: Plane;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "plane".
+ */
+export interface Plane {
+  at: Vector;
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  normal: string | Vector;
+}
+/**
  * What somebody typed into a number field.
  *
  * This interface was referenced by `Api`'s JSON-Schema
@@ -530,6 +1483,10 @@ export interface Entry {
    * The field it was typed into: list/id/label.
    */
   field?: string;
+  /**
+   * Plain numbers are in the units of the job.
+   */
+  is_length?: boolean;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -565,13 +1522,24 @@ export interface JobState {
       value: number;
     };
   };
+  sets: SolvedSet[];
+  /**
+   * The stock and the bend radius that were chosen last.
+   */
+  remembered: {
+    stock?: string;
+    radius?: number;
+  };
 }
 /**
  * A Bowline job file. Lengths in millimetres, angles in degrees.
  */
 export interface Job {
   format: "bowline-job";
-  version: 1;
+  /**
+   * 2 brought relations, parts, panels, meshes, sets and benders.
+   */
+  version: 1 | 2;
   /**
    * What people call it.
    *
@@ -598,6 +1566,19 @@ export interface Job {
   clamps?: Clamp[];
   surroundings?: Surrounding[];
   runs?: Run[];
+  /**
+   * With inches: shown in parts of this; decimals when it is left out.
+   */
+  show_fraction?: 16 | 32 | 64;
+  /**
+   * What the sheets of the shop are marked with: A, B, 2 …
+   */
+  revision?: string;
+  sets?: Set[];
+  /**
+   * The benders at hand; the two that ship with it when left out.
+   */
+  benders?: Bender[];
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -628,6 +1609,8 @@ export interface Stock {
    * via the `definition` "number".
    */
   density: number | string;
+  part_number?: string;
+  standard?: string;
 }
 /**
  * Without a wall, or with one of half its outside diameter, it is solid.
@@ -729,6 +1712,11 @@ export interface Fitting {
   pose?: Pose;
   body?: Body;
   ports?: Port[];
+  part?: Part;
+  /**
+   * Names an item; others refer to it by this.
+   */
+  on?: string;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -819,6 +1807,27 @@ export interface Port {
   size?: number | string;
 }
 /**
+ * A fitting made by a few numbers; those left out are as they come.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "part".
+ */
+export interface Part {
+  kind: "pump" | "filter" | "valve" | "tank-connection" | "bulkhead-union" | "elbow" | "tee" | "manifold" | "bare-port";
+  [k: string]:
+    | number
+    | string
+    | "pump"
+    | "filter"
+    | "valve"
+    | "tank-connection"
+    | "bulkhead-union"
+    | "elbow"
+    | "tee"
+    | "manifold"
+    | "bare-port";
+}
+/**
  * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "clamp".
  */
@@ -859,9 +1868,18 @@ export interface Clamp {
    * via the `definition` "number".
    */
   width: number | string;
+  /**
+   * Names an item; others refer to it by this.
+   */
+  on?: string;
+  face?: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  stand_off?: number | string;
 }
 /**
- * A box with `size`, or a cylinder with `diameter` and `height` along its own z; centred on its pose.
+ * A box with `size`, a cylinder with `diameter` and `height` along its own z, both centred on its pose; a panel with `width`, `height` and `thickness`, its front face in its own x–y plane; or a mesh.
  *
  * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "surrounding".
@@ -881,7 +1899,7 @@ export interface Surrounding {
    * via the `definition` "name".
    */
   name?: string;
-  shape: "box" | "cylinder";
+  shape: "box" | "cylinder" | "panel" | "mesh";
   pose?: Pose;
   size?: Vector;
   /**
@@ -898,6 +1916,55 @@ export interface Surrounding {
    * via the `definition` "number".
    */
   height?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  width?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  thickness?: number | string;
+  hinge?: Hinge;
+  /**
+   * Names the triangles kept beside the job.
+   */
+  mesh?: string;
+  /**
+   * Lowest and highest corner of a mesh.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  extent?: [Vector, Vector];
+}
+/**
+ * A line in its own frame, and how far it is swung about it: right-hand rule, degrees.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "hinge".
+ */
+export interface Hinge {
+  at: Vector;
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  axis: string | Vector;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  angle: number | string;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -931,7 +1998,7 @@ export interface Run {
   fixed_length?: FixedLength;
 }
 /**
- * At a port, or at a bare point.
+ * At a port, at a bare point, or where an end of another run is, moved or mirrored.
  *
  * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "runEnd".
@@ -968,6 +2035,7 @@ export interface RunEnd {
    * via the `definition` "end".
    */
   end?: OpenEnd | ClosedEnd | Flange;
+  like?: LikeEnd;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -1052,6 +2120,22 @@ export interface BoltHoles {
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "likeEnd".
+ */
+export interface LikeEnd {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  run: string;
+  end: "from" | "to";
+  offset?: Vector;
+  across?: Plane;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "route".
  */
 export interface Route {
@@ -1062,6 +2146,38 @@ export interface Route {
    * via the `definition` "stop".
    */
   stops: (PointStop | StepStop | LegStop | LevelStop | ClampStop)[];
+  symmetry?: Plane1;
+  like?: LikeRoute;
+}
+/**
+ * The stops are the first half; the second is its opposite hand across this plane.
+ */
+export interface Plane1 {
+  at: Vector;
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  normal: string | Vector;
+}
+/**
+ * Goes as another run, moved by `offset` or on the other side of the plane `across`.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "likeRoute".
+ */
+export interface LikeRoute {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  run: string;
+  offset?: Vector;
+  across?: Plane;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -1074,7 +2190,7 @@ export interface FixedLength {
    * This interface was referenced by `Job`'s JSON-Schema
    * via the `definition` "number".
    */
-  length: number | string;
+  length?: number | string;
   /**
    * Millimetres, degrees or a count; or an expression over the named values.
    *
@@ -1083,6 +2199,10 @@ export interface FixedLength {
    */
   tolerance: number | string;
   adjust?: Adjust;
+  /**
+   * Names an item; others refer to it by this.
+   */
+  same_as?: string;
 }
 /**
  * All vertices of these stops (0-based) move together along the direction.
@@ -1114,8 +2234,15 @@ export interface Place {
   list: "fittings" | "clamps" | "surroundings";
   id: string;
   pose: PlacedPose;
-  body: PlacedBody | null;
   ports: PlacedPort[];
+  bodies: PlacedBody[];
+  faces: PlacedFace[];
+  foot: Point | null;
+  hinge: {
+    at: Point;
+    axis: Point;
+    angle: number;
+  } | null;
 }
 /**
  * Worked out; the angle in degrees.
@@ -1129,17 +2256,6 @@ export interface PlacedPose {
   angle: number;
 }
 /**
- * `size` is the full extent along its own axes.
- *
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "placedBody".
- */
-export interface PlacedBody {
-  shape: "box" | "cylinder";
-  at: Point;
-  size: Point;
-}
-/**
  * In space; `name` is "fitting.port".
  *
  * This interface was referenced by `Api`'s JSON-Schema
@@ -1151,6 +2267,29 @@ export interface PlacedPort {
   at: Point;
   axis: Point;
   size: number | null;
+}
+/**
+ * Where it is in the frame of its thing; `size` is the full extent along its own axes.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "placedBody".
+ */
+export interface PlacedBody {
+  shape: "box" | "cylinder" | "mesh";
+  pose: PlacedPose;
+  size: Point;
+  mesh?: string;
+}
+/**
+ * A flat face by its name, in space.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "placedFace".
+ */
+export interface PlacedFace {
+  name: string;
+  at: Point;
+  normal: Point;
 }
 export interface SolvedRun {
   id: string;
@@ -1180,6 +2319,7 @@ export interface SolvedRun {
     mass: number;
   };
   findings: Finding[];
+  corners: Corner1[];
 }
 export interface Line {
   kind: "line";
@@ -1219,7 +2359,7 @@ export interface Bend {
 export interface Leg {
   vertex: number;
   stop: number | null;
-  place: "lead" | "stop" | "closing";
+  place: "lead" | "stop" | "closing" | "like";
   along: string | Point;
   length: number;
   straight: number;
@@ -1256,6 +2396,21 @@ export interface Cure {
   };
 }
 /**
+ * What a vertex is tied to, and the unit directions in which it may still move.
+ */
+export interface Corner1 {
+  vertex: number;
+  place: "from" | "from-lead" | "stop" | "like" | "to-lead" | "to";
+  stop: number | null;
+  ties: HeldTie[];
+  free: Point[];
+}
+export interface HeldTie {
+  words: string;
+  holds: boolean;
+  off: number;
+}
+/**
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "step".
  */
@@ -1267,6 +2422,25 @@ export interface Step {
    * Of the action that made it.
    */
   token: string | null;
+}
+export interface SolvedSet {
+  id: string;
+  name: string;
+  total: number;
+  budget: number | null;
+  left: number | null;
+  /**
+   * What those that are to be of one length are brought to, mm.
+   */
+  longest: number | null;
+  members: {
+    run: string;
+    length: number;
+    /**
+     * How near it came to the one length, mm; null when it need not.
+     */
+    off: number | null;
+  }[];
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -1429,7 +2603,7 @@ export interface Revision {
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "bender".
  */
-export interface Bender {
+export interface Bender1 {
   id: string;
   name: string;
   can: boolean;
@@ -1442,32 +2616,6 @@ export interface Bender {
     message: string;
     fix: string;
   }[];
-}
-/**
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "mirror".
- */
-export interface Mirror {
-  /**
-   * Square to the plane.
-   */
-  across: "+x" | "+y" | "+z";
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   */
-  at: number | string;
-}
-/**
- * A run without id and name.
- *
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "mirrored".
- */
-export interface Mirrored {
-  stock: string;
-  from: RunEnd;
-  to: RunEnd;
-  route: Route;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -1492,4 +2640,184 @@ export interface Lines {
     route: Route;
   }[];
   remarks: string[];
+}
+/**
+ * The run once more: moved, or on the other side of a plane; tied, it goes as the first does from then on.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "twin".
+ */
+export interface Twin {
+  offset?: Vector;
+  across?: Plane;
+  tied?: boolean;
+}
+/**
+ * A run in the shape of the job file, without id and name.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "twinned".
+ */
+export interface Twinned {}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "rename".
+ */
+export interface Rename {
+  from: string;
+  to: string;
+  token?: string;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "joinPieces".
+ */
+export interface JoinPieces {
+  id?: string;
+  stock: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  radius?: number | string;
+  /**
+   * @minItems 1
+   * @maxItems 200
+   */
+  pieces: [Piece, ...Piece[]];
+}
+export interface Piece {
+  from: Vector;
+  to: Vector;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "joined".
+ */
+export interface Joined {
+  /**
+   * The run in the shape of the job file.
+   */
+  item: {};
+  solution: SolvedRun;
+  joints: Joint[];
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "joint".
+ */
+export interface Joint {
+  corners: Point[];
+  /**
+   * What its legs lack, mm; 0 where there is room.
+   */
+  short: number;
+  pull: {
+    piece: number;
+    at_end: boolean;
+    by: number;
+  } | null;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "bendRows".
+ */
+export interface BendRows {
+  text: string;
+  at?: Vector;
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  along?: string | Vector;
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  normal?: string | Vector;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "bentRun".
+ */
+export interface BentRun {
+  vertices: Point[];
+  radii: number[];
+  refused: {
+    line: number;
+    text: string;
+    why: string;
+  }[];
+}
+/**
+ * Lengths in mm, density in kg/m³; a wall of 0 is solid.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "catalogueRow".
+ */
+export interface CatalogueRow {
+  id?: number;
+  part_number: string;
+  kind: "tube" | "pipe" | "hose" | "cable" | "wire" | "rod";
+  name: string;
+  standard?: string;
+  od: number;
+  wall: number;
+  radius: number;
+  min_radius: number;
+  min_straight: number;
+  density: number;
+  own?: boolean;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "catalogue".
+ */
+export interface Catalogue {
+  rows: CatalogueRow[];
+  found: number;
+  all: number;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "catalogueText".
+ */
+export interface CatalogueText {
+  text: string;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "catalogueReport".
+ */
+export interface CatalogueReport {
+  taken: number;
+  refused: {
+    line: number;
+    text: string;
+    why: string;
+  }[];
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "portOnPort".
+ */
+export interface PortOnPort {
+  port: string;
+  onto: string;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "mesh".
+ */
+export interface Mesh {
+  mesh: string;
+  name: string;
+  triangles: number;
+  extent: Point[];
 }

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Bowline\Job\Hanging;
+use Tests\Jobs;
 
 $run = json_decode(json_encode([
     'id' => 'r', 'from' => ['port' => 'pump.out'], 'to' => ['at' => [0, 0, 0]],
@@ -12,18 +13,31 @@ $run = json_decode(json_encode([
 ]));
 
 it('knows what a run hangs on: its ends, what it is level with, its clamps', function () use ($run): void {
+    $on = fn (string $list, string $id): array => Hanging::runsOn([$run], [], $list, $id);
     expect(Hanging::places($run))->toBe(['pump.out', 'filter.in', 'c1'])
-        ->and(Hanging::on($run, 'fittings', 'pump'))->toBeTrue()
-        ->and(Hanging::on($run, 'fittings', 'filter'))->toBeTrue()
-        ->and(Hanging::on($run, 'clamps', 'c1'))->toBeTrue()
+        ->and($on('fittings', 'pump'))->toBe([$run->id])->and($on('fittings', 'filter'))->toBe([$run->id])->and($on('clamps', 'c1'))->toBe([$run->id])
         // An id that only begins alike is another one.
-        ->and(Hanging::on($run, 'fittings', 'pum'))->toBeFalse()
-        ->and(Hanging::on($run, 'clamps', 'c'))->toBeFalse()
-        ->and(Hanging::on($run, 'surroundings', 'pump'))->toBeFalse();
+        ->and($on('fittings', 'pum'))->toBe([])->and($on('clamps', 'pump'))->toBe([]);
+});
+
+it('finds what hangs on a thing through mountings, ties, copies and equal lengths', function (): void {
+    $bare = ['from' => ['at' => [0, 0, 0]], 'to' => ['at' => [9, 0, 0]]];
+    $runs = array_map(Jobs::object(...), [
+        ['id' => 'a', ...$bare, 'route' => ['stops' => [['clamp' => 'c', 'before' => 1, 'after' => 1]]]],
+        ['id' => 'b', ...$bare, 'route' => ['stops' => [['at' => [1, 2, 3], 'ties' => [['level' => '+z', 'with' => ['stop' => 0, 'run' => 'a']]]]]]],
+        ['id' => 'c', ...$bare, 'route' => ['like' => ['run' => 'b', 'offset' => [0, 1, 0]], 'stops' => []], 'fixed_length' => ['same_as' => 's', 'tolerance' => 1]],
+        ['id' => 'd', ...$bare, 'route' => ['stops' => []], 'fixed_length' => ['same_as' => 's', 'tolerance' => 1]],
+        ['id' => 'e', ...$bare, 'route' => ['stops' => []]],
+    ]);
+    $mounted = [['clamps', 'c', 'hatch'], ['fittings', 'f', 'wall']];
+    expect(Hanging::runsOn($runs, $mounted, 'surroundings', 'hatch'))->toBe(['a', 'b', 'c', 'd'])
+        ->and(Hanging::runsOn($runs, $mounted, 'surroundings', 'wall'))->toBe([])
+        ->and(Hanging::runsOn($runs, $mounted, 'runs', 'b'))->toBe(['b', 'c', 'd']);
 });
 
 it('knows what an edit names that the run does not hang on yet', function (): void {
     $change = json_decode('{"do":"finish","port":"tank.top","stops":[{"along":"+z","until":"tank.top"},{"along":"+x","length":5}]}');
-    expect(Hanging::placesOfChange($change))->toBe(['tank.top', 'tank.top'])
-        ->and(Hanging::placesOfChange(json_decode('{"do":"add-leg","along":"+x","until":[1,2,3]}')))->toBe([]);
+    expect(Hanging::thingsOfChange($change))->toContain('fittings tank')
+        ->and(Hanging::thingsOfChange(json_decode('{"do":"add-leg","along":"+x","until":[1,2,3]}')))->toBe([])
+        ->and(Hanging::thingsOfChange(json_decode('{"do":"tie","vertex":1,"tie":{"away":40,"from":{"face":"front","of":"hatch"}}}')))->toBe(['surroundings hatch']);
 });

@@ -1,0 +1,225 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job;
+
+use ArrayObject;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Stop\ClampStop;
+use Bowline\Job\Stop\StopReader;
+use Bowline\Job\Tie\Tie;
+use Bowline\Routing\Held;
+use Bowline\Routing\Vertex;
+
+/**
+ * Where the stops, the ends and the whole routes of runs are, for what is tied to them: each worked out when it
+ * is first asked for, from what it is itself tied to, through any depth. What comes back to itself is an error
+ * that spells out the way round.
+ */
+final class RouteBook
+{
+    /** @var array<string, string> what is being worked out, in order: its words by its key */
+    private array $trail = [];
+
+    /** The run that is being read: of its own stops it asks where they were told, before any of them moves. */
+    private string $reading = '';
+
+    /** @var ArrayObject<string, mixed> what has been worked out; shared by all who read the same runs */
+    private ArrayObject $known;
+
+    /** @param  array<string, Node>  $runs  by id */
+    public function __construct(private array $runs)
+    {
+        $this->known = new ArrayObject;
+    }
+
+    /** For reading one run, as it stands now. */
+    public function reading(string $id, Node $run): self
+    {
+        $book = clone $this;
+        $book->reading = $id;
+        $book->trail[$id] ??= $this->name($id);
+        if (($this->runs[$id] ?? null)?->value !== $run->value) {
+            $book->runs[$id] = $run;
+            $book->known = new ArrayObject;
+        }
+
+        return $book;
+    }
+
+    /** The run that is being read; empty when none is. */
+    public function current(): string
+    {
+        return $this->reading;
+    }
+
+    /** @return list<string> of all runs */
+    public function ids(): array
+    {
+        return array_map(strval(...), array_keys($this->runs));
+    }
+
+    /** @throws JobError when there is no such run */
+    public function run(string $id, Node $asking): Node
+    {
+        return $this->runs[$id] ?? throw $asking->error(sprintf('there is no run “%s”', $id));
+    }
+
+    /**
+     * The vertices of one stop of a run. Where that run brings itself to a length by moving the stop, as moved.
+     *
+     * @return non-empty-list<Vector>
+     *
+     * @throws JobError
+     */
+    public function stop(Site $site, string $id, int $index, Node $asking): array
+    {
+        $key = $id.' '.$index.($id === $this->reading ? ' told' : '');
+
+        return $this->once($key, $this->words($id, $index), $asking, fn (): array => $this->findStop($site, $id, $index, $asking));
+    }
+
+    /**
+     * An end of a run.
+     *
+     * @param  'from'|'to'  $end
+     *
+     * @throws JobError
+     */
+    public function end(Site $site, string $id, string $end, Node $asking): RunEnd
+    {
+        $run = $this->run($id, $asking);
+        $words = sprintf('the %s of %s', $end === 'from' ? 'start' : 'end', $this->name($id));
+
+        return $this->once($id.' '.$end, $words, $asking, static fn (): RunEnd => RunEnd::read($run->get($end), $site));
+    }
+
+    /**
+     * All vertices of a run, as it is laid.
+     *
+     * @return list<Vertex>
+     *
+     * @throws JobError
+     */
+    public function vertices(Site $site, string $id, Node $asking): array
+    {
+        $node = $this->run($id, $asking);
+
+        return $this->once($id, $this->name($id), $asking, static function () use ($node, $site): array {
+            $run = Run::read($node, $site);
+
+            return $run->route->lay($run)->vertices;
+        });
+    }
+
+    /**
+     * How long the longest of the runs is that are to be of one length, each as long as it is by itself.
+     *
+     * @return float|null mm; null when no run is
+     *
+     * @throws JobError
+     */
+    public function longest(Site $site, string $set, Node $asking): ?float
+    {
+        return $this->once('='.$set, 'the one length of '.($site->sets[$set]->name ?? $set), $asking, function () use ($site, $set): ?float {
+            $longest = null;
+            foreach ($this->runs as $node) {
+                if ($node->find('fixed_length')?->find('same_as')?->value !== $set) {
+                    continue;
+                }
+                $alone = clone $node->object();
+                unset($alone->fixed_length);
+                $run = Run::read(new Node($alone, $node->pointer), $site);
+                $longest = max($longest ?? 0.0, $run->route->lay($run)->length());
+            }
+
+            return $longest;
+        });
+    }
+
+    /** "corner 2 of Feed", counted as everybody sees them: the end of a lead is one, a clamp has two. */
+    public function words(string $id, int $stop): string
+    {
+        $run = $this->runs[$id] ?? null;
+        $corner = 1 + ($run?->find('from')?->find('lead') === null ? 0 : 1);
+        foreach (array_slice($run?->find('route')?->list('stops') ?? [], 0, $stop) as $before) {
+            $corner += $before->find('clamp') === null ? 1 : 2;
+        }
+
+        return sprintf('corner %d of %s', $corner, $this->name($id));
+    }
+
+    public function name(string $id): string
+    {
+        $name = ($this->runs[$id] ?? null)?->find('name')?->value;
+
+        return is_string($name) && $name !== '' ? $name : $id;
+    }
+
+    /**
+     * @return non-empty-list<Vector>
+     *
+     * @throws JobError
+     */
+    private function findStop(Site $site, string $id, int $index, Node $asking): array
+    {
+        $run = $this->run($id, $asking);
+        $node = ($run->find('route')?->list('stops') ?? [])[$index] ?? throw $asking->error(sprintf('%s has no stop %d', $this->name($id), $index));
+        if ($id !== $this->reading && $run->find('fixed_length')?->find('adjust') !== null) {
+            $moved = array_map(static fn (Vertex $vertex): Vector => $vertex->at, array_values(array_filter(
+                $this->vertices($site, $id, $asking), static fn (Vertex $vertex): bool => $vertex->stop === $index,
+            )));
+            if ($moved !== []) {
+                return $moved;
+            }
+        }
+        $stop = StopReader::read($node, $site, $id);
+        if ($stop instanceof ClampStop) {
+            return $stop->vertices(Vector::zero());
+        }
+        $needsLast = $node->find('at') === null || array_filter($stop->ties(), static fn (Tie $tie): bool => $tie->kind->isOfLeg()) !== [];
+        $last = $needsLast ? $this->before($site, $id, $index, $run, $asking) : Vector::zero();
+        $told = $stop->vertices($last);
+
+        return $stop->ties() === [] ? $told : [Held::by($stop->ties(), $told[0], $last)->at];
+    }
+
+    private function before(Site $site, string $id, int $index, Node $run, Node $asking): Vector
+    {
+        if ($index > 0) {
+            $before = $this->stop($site, $id, $index - 1, $asking);
+
+            return $before[count($before) - 1];
+        }
+        $from = RunEnd::read($run->get('from'), $site);
+
+        return $from->leadPoint() ?? $from->at;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $find
+     * @return T
+     *
+     * @throws JobError when it is being worked out already
+     */
+    private function once(string $key, string $words, Node $asking, callable $find): mixed
+    {
+        if ($this->known->offsetExists($key)) {
+            /** @var T */
+            return $this->known[$key];
+        }
+        if (isset($this->trail[$key])) {
+            $way = array_slice($this->trail, (int) array_search($key, array_keys($this->trail), true));
+            throw $asking->error('this relation comes back to itself: '.implode(' → ', [...array_values($way), $words]));
+        }
+        $this->trail[$key] = $words;
+        try {
+            return $this->known[$key] = $find();
+        } finally {
+            unset($this->trail[$key]);
+        }
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job\Shape;
+
+use Bowline\Geometry\Vector;
+
+/**
+ * A flat panel: its front face lies in its own x–y plane with the origin in the middle and looks along +z;
+ * its thickness goes back from there. Stand-offs are measured from its faces.
+ */
+final readonly class Panel implements Shape
+{
+    public function __construct(
+        public float $width,
+        public float $height,
+        public float $thickness,
+    ) {
+    }
+
+    public function halfExtent(): Vector
+    {
+        return new Vector($this->width / 2, $this->height / 2, $this->thickness / 2);
+    }
+
+    public function middle(): Vector
+    {
+        return new Vector(0.0, 0.0, -$this->thickness / 2);
+    }
+
+    public function face(string $name): ?array
+    {
+        return match ($name) {
+            'front' => [Vector::zero(), new Vector(0.0, 0.0, 1.0)],
+            'back' => [new Vector(0.0, 0.0, -$this->thickness), new Vector(0.0, 0.0, -1.0)],
+            default => null,
+        };
+    }
+}

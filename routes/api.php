@@ -2,12 +2,17 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LayingController;
 use App\Http\Controllers\LinesController;
+use App\Http\Controllers\MeshController;
+use App\Http\Controllers\PartsController;
+use App\Http\Controllers\PiecesController;
 use App\Http\Controllers\PreviewController;
+use App\Http\Controllers\RenameController;
 use App\Http\Controllers\StepController;
 use App\Http\Controllers\TakeAwayController;
 use Illuminate\Support\Facades\Route;
@@ -15,7 +20,15 @@ use Illuminate\Support\Facades\Route;
 // Says no more than that the server is there.
 Route::get('ready', static fn () => response()->noContent());
 Route::get('jobs', [JobController::class, 'index']);
-Route::post('lines', LinesController::class);
+Route::post('jobs/{job}/lines', LinesController::class);
+Route::get('parts', PartsController::class);
+Route::get('catalogue', [CatalogueController::class, 'index']);
+Route::post('catalogue', [CatalogueController::class, 'put']);
+Route::post('catalogue/take', [CatalogueController::class, 'take']);
+Route::get('catalogue.csv', [CatalogueController::class, 'csv']);
+Route::delete('catalogue/{row}', [CatalogueController::class, 'destroy']);
+Route::post('meshes', [MeshController::class, 'store']);
+Route::get('meshes/{key}', [MeshController::class, 'show']);
 Route::post('jobs', [JobController::class, 'store']);
 Route::post('jobs/open', [JobController::class, 'open']);
 Route::get('jobs/{job}', [JobController::class, 'show']);
@@ -32,6 +45,9 @@ Route::post('jobs/{job}/entry', EntryController::class);
 Route::post('jobs/{job}/runs/{run}/laying', [LayingController::class, 'keep']);
 Route::post('jobs/{job}/runs/{run}/ways-in', [LayingController::class, 'waysIn']);
 Route::post('jobs/{job}/runs/{run}/twin', [LayingController::class, 'twin']);
+Route::post('jobs/{job}/pieces', PiecesController::class);
+Route::post('jobs/{job}/values/rename', RenameController::class);
+Route::post('jobs/{job}/fittings/{fitting}/onto', [PartsController::class, 'onto']);
 Route::post('jobs/{job}/pasted', [LayingController::class, 'pasted']);
 Route::post('jobs/{job}/preview/run', [PreviewController::class, 'run']);
 Route::post('jobs/{job}/preview/place', [PreviewController::class, 'place']);
@@ -42,5 +58,7 @@ Route::get('jobs/{job}/runs/{run}/centreline.dxf', [TakeAwayController::class, '
 Route::get('jobs/{job}/bodies.stl', [TakeAwayController::class, 'bodies']);
 Route::get('jobs/{job}/runs/{run}/bends.csv', [TakeAwayController::class, 'bends']);
 Route::get('jobs/{job}/runs/{run}/vertices.csv', [TakeAwayController::class, 'vertices']);
+Route::get('jobs/{job}/runs/{run}/sheet.pdf', [TakeAwayController::class, 'sheet']);
+Route::get('jobs/{job}/runs/{run}/views.svg', [TakeAwayController::class, 'views']);
 Route::get('jobs/{job}/runs/{run}/benders', [TakeAwayController::class, 'benders']);
 Route::get('jobs/{job}/runs/{run}/body.stl', [TakeAwayController::class, 'body']);

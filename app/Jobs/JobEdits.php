@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Models\Job;
+use Bowline\Job\Hanging;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
@@ -31,27 +32,90 @@ final readonly class JobEdits
      * @throws EditRefused when the job would be wrong afterwards
      * @throws EditClash when another window changed the same thing
      */
-    public function apply(Job $job, Action $action): Job
+    public function apply(Job $job, Action $action): Kept
     {
-        return Job::resolveConnection()->transaction(function () use ($job, $action): Job {
+        return Job::resolveConnection()->transaction(function () use ($job, $action): Kept {
             // Read again inside the transaction: what another window kept meanwhile must not be lost.
             $job->refresh();
             if ($this->steps->isDone($job, $action->token)) {
-                return $job;
+                return new Kept($job, [], null);
             }
-            $before = $this->files->file($job);
+            $runs = $this->following($job, $action);
+            $before = $runs === null ? $this->files->file($job) : $this->files->around($job, $runs, [], self::named($action));
             $after = $this->edited($before, $action, $action->after === $job->revision);
             $this->check($after);
             $changes = $this->write($job, $before, $after);
             if ($changes !== []) {
                 $this->steps->record($job, $action->name ?? StepName::of($changes), $changes, $action->token);
+                $this->remember($job, $changes);
                 $job->revision++;
                 $job->touch();
                 $job->save();
             }
 
-            return $job;
+            return new Kept($job, $changes, $runs);
         });
+    }
+
+    /**
+     * The runs that can follow from an action which only changes things that are there and stay there. Nothing
+     * else of the job needs to be read then: with 200 runs that is most of the time of an edit (bench/edits.mjs).
+     *
+     * @return list<string>|null null when all of the job is needed
+     */
+    private function following(Job $job, Action $action): ?array
+    {
+        if ($action->header !== null || count($action->edits) > 4) {
+            return null;
+        }
+        $runs = [];
+        foreach ($action->edits as $edit) {
+            [$list, $id] = [$edit->get('list')->text(), $edit->get('id')->text()];
+            if ($list === 'stock' || $edit->get('item')->value === null || ! $this->files->has($job, $list, $id)) {
+                return null;
+            }
+            array_push($runs, ...$this->files->hangingOn($job, $list, $id));
+        }
+
+        return array_values(array_unique($runs));
+    }
+
+    /** @return list<string> "list id" of what the edits are about, and of what they name */
+    private static function named(Action $action): array
+    {
+        $things = [];
+        foreach ($action->edits as $edit) {
+            $list = $edit->get('list')->text();
+            $item = $edit->get('item')->value;
+            $things[] = $list.' '.$edit->get('id')->text();
+            if ($item instanceof stdClass) {
+                array_push($things, ...($list === 'runs' ? Hanging::things($item) : (is_string($item->on ?? null) ? ['surroundings '.$item->on] : [])));
+            }
+        }
+
+        return $things;
+    }
+
+    /**
+     * The stock and the bend radius chosen last are what the next run begins with.
+     *
+     * @param  list<Change>  $changes
+     */
+    private function remember(Job $job, array $changes): void
+    {
+        foreach ($changes as $change) {
+            $stock = $change->list === 'runs' ? $change->after->stock ?? null : null;
+            if (! is_string($stock)) {
+                continue;
+            }
+            $radius = (new Node($change->after))->find('route')?->find('corner')?->find('radius')?->value;
+            $isNew = ($change->before->stock ?? null) !== $stock;
+            $remembered = $isNew ? ['stock' => $stock] : get_object_vars($job->remembered);
+            if (is_int($radius) || is_float($radius)) {
+                $remembered = ['stock' => $stock, 'radius' => $radius];
+            }
+            $job->remembered = (object) $remembered;
+        }
     }
 
     /** @param  bool  $ownOnly  whether all that came since the edits were made is of the same window */

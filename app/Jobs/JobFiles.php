@@ -116,6 +116,11 @@ final class JobFiles
         return Job::LISTS[$list]::query()->where('job_id', $job->id)->where('key', $id)->firstOrFail(['definition'])->definition;
     }
 
+    public function has(Job $job, string $list, string $id): bool
+    {
+        return Job::LISTS[$list]::query()->where('job_id', $job->id)->where('key', $id)->exists();
+    }
+
     /** @return list<string> ids of the runs that hang on something, through any depth */
     public function hangingOn(Job $job, string $list, string $id): array
     {

@@ -14,6 +14,7 @@ use Bowline\Job\Job as CoreJob;
 use Bowline\Job\Run;
 use Bowline\Solver;
 use Illuminate\Support\Facades\Config;
+use stdClass;
 
 /** A job as the browser gets it: what was said, and what follows (schema/api.json, `jobState`). */
 final readonly class JobState
@@ -37,9 +38,7 @@ final readonly class JobState
             json_encode($job->updated_at->toIso8601String(), $flags),
             $job->step,
             json_encode(self::steps($job), $flags),
-            json_encode((object) $job->entries()->get()->mapWithKeys(
-                static fn (TypedEntry $entry): array => [$entry->field => ['typed' => $entry->typed, 'value' => $entry->value]],
-            )->all(), $flags),
+            json_encode(self::entries($job), $flags),
             json_encode($file, $flags),
             json_encode((object) $core->site->values->all(), $flags),
             json_encode(PlaceWriter::write($core->site), $flags),
@@ -49,6 +48,52 @@ final readonly class JobState
         );
     }
 
+    /**
+     * Only what is not as it was, for a window that has seen the job as it was just before (schema/api.json,
+     * `jobChange`); null when all of it may be needed.
+     */
+    public function change(Kept $kept, ?int $since): ?string
+    {
+        $job = $kept->job;
+        $isKnown = $since !== null && $job->revision === $since + 1 && $kept->changes !== [];
+        if (! $isKnown || $kept->runs === null || ($job->extras->sets ?? []) !== []) {
+            return null;
+        }
+        $items = $things = [];
+        foreach ($kept->changes as $change) {
+            $items[] = ['list' => $change->list, 'item' => $change->after];
+            $things[] = $change->list.' '.$change->id;
+            if ($change->list === 'surroundings') {
+                array_push($things, ...$this->files->mountedOn($job, $change->id));
+            }
+        }
+        $core = CoreJob::readOnly(
+            $this->files->around($job, $kept->runs, [], $things), static fn (stdClass $run): bool => in_array($run->id ?? null, $kept->runs, true),
+        );
+        $flags = JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES;
+
+        return sprintf(
+            '{"change":true,"revision":%d,"saved_at":%s,"step":%d,"new_step":%s,"entries":%s,"items":%s,"places":%s,"solutions":[%s],"remembered":%s}',
+            $job->revision,
+            json_encode($job->updated_at->toIso8601String(), $flags),
+            $job->step,
+            json_encode(self::steps($job, $job->step)[0], $flags),
+            json_encode(self::entries($job), $flags),
+            json_encode($items, $flags),
+            json_encode(PlaceWriter::only($core->site, $things), $flags),
+            implode(',', $this->solutions($job, $core)),
+            json_encode($job->remembered, $flags),
+        );
+    }
+
+    /** What was typed, by field. */
+    private static function entries(Job $job): stdClass
+    {
+        return (object) $job->entries()->get()->mapWithKeys(
+            static fn (TypedEntry $entry): array => [$entry->field => ['typed' => $entry->typed, 'value' => $entry->value]],
+        )->all();
+    }
+
     /** Reads the length out of a kept solution, without reading all of it. */
     private static function length(string $solution): float
     {
@@ -56,9 +101,9 @@ final readonly class JobState
     }
 
     /** @return list<array{number: int, name: string, made_at: string, token: string|null}> those undone too, the first one first */
-    private static function steps(Job $job): array
+    private static function steps(Job $job, ?int $only = null): array
     {
-        return array_values($job->steps()->get(['number', 'name', 'made_at', 'token'])->sortBy('number')->map(static fn (Step $step): array => [
+        return array_values($job->steps()->when($only !== null, static fn ($steps) => $steps->where('number', $only))->get(['number', 'name', 'made_at', 'token'])->sortBy('number')->map(static fn (Step $step): array => [
             'number' => $step->number, 'name' => $step->name, 'made_at' => $step->made_at->toIso8601String(), 'token' => $step->token,
         ])->all());
     }
@@ -72,7 +117,10 @@ final readonly class JobState
     {
         $solver = new Solver($core);
         $solutions = [];
-        foreach ($job->runs()->get(['id', 'key', 'position', 'solved_from', 'solution'])->sortBy('position') as $row) {
+        $wanted = $job->runs();
+        $wanted->whereIn('key', array_map(strval(...), array_keys($core->runs)));
+        $rows = $wanted->get(['id', 'key', 'position', 'solved_from', 'solution']);
+        foreach ($rows->sortBy('position') as $row) {
             $run = $core->runs[$row->key];
             $from = self::hash($run);
             if ($row->solved_from !== $from || $row->solution === null) {

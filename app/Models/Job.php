@@ -53,6 +53,12 @@ final class Job extends Model
     /** @var array<string, mixed> */
     protected $attributes = ['extras' => '{}', 'remembered' => '{}'];
 
+    /** What the head of its job file says of how lengths are shown. */
+    public function header(): stdClass
+    {
+        return (object) ['show_units' => $this->show_units, ...get_object_vars($this->extras)];
+    }
+
     /** @return HasMany<Run, $this> */
     public function runs(): HasMany
     {

@@ -57,9 +57,8 @@ final class RunViews
         [$wide, $high] = self::extent($flat);
         $x = $place[0] + ($cell[0] - $wide * $scale) / 2;
         $y = $place[1] + 2.0 + ($cell[1] - $high * $scale) / 2;
-        /** @var callable(array{float, float}): array{float, float} $at */
-        $at = static fn (array $point): array => [round($x + ($point[0] - $left) * $scale, 3), round($y + ($point[1] - $top) * $scale, 3)];
-        $path = implode(' ', array_map(static fn (array $point): string => implode(',', $at($point)), $flat));
+        $origin = [$x - $left * $scale, $y - $top * $scale];
+        $path = implode(' ', array_map(static fn (array $point): string => implode(',', self::placed($point, $origin, $scale)), $flat));
         $od = max(0.5, $laid->run->stock->section->outsideDiameter * $scale);
         $drawn = sprintf(
             '<rect x="%s" y="%s" width="%s" height="%s" fill="none" stroke="#b9ad8c" stroke-width="0.15"/><text x="%s" y="%s" font-size="2.8" font-family="helvetica" fill="#15242c">%s</text>',
@@ -68,10 +67,10 @@ final class RunViews
         );
         $drawn .= sprintf('<polyline points="%s" fill="none" stroke="#c9d5d6" stroke-width="%s" stroke-linejoin="round"/>', $path, self::number($od));
         $drawn .= sprintf('<polyline points="%s" fill="none" stroke="#0e4254" stroke-width="0.25"/>', $path);
-        [$startX, $startY] = $at($flat[0] ?? [0.0, 0.0]);
+        [$startX, $startY] = self::placed($flat[0] ?? [0.0, 0.0], $origin, $scale);
         $drawn .= sprintf('<circle cx="%s" cy="%s" r="0.9" fill="#0e4254"/>', $startX, $startY);
         foreach ($laid->bends as $index => $bend) {
-            [$bx, $by] = $at([$bend->corner->dot($right), -$bend->corner->dot($up)]);
+            [$bx, $by] = self::placed([$bend->corner->dot($right), -$bend->corner->dot($up)], $origin, $scale);
             $drawn .= sprintf(
                 '<circle cx="%1$s" cy="%2$s" r="1.9" fill="#fffdf7" stroke="#a8741a" stroke-width="0.2"/><text x="%1$s" y="%3$s" font-size="2.4" font-family="helvetica" text-anchor="middle" fill="#15242c">%4$d</text>',
                 $bx, $by, self::number($by + 0.85), $index + 1,
@@ -79,6 +78,16 @@ final class RunViews
         }
 
         return $drawn;
+    }
+
+    /**
+     * @param  array{float, float}  $point
+     * @param  array{float, float}  $origin
+     * @return array{float, float}
+     */
+    private static function placed(array $point, array $origin, float $scale): array
+    {
+        return [round($origin[0] + $point[0] * $scale, 3), round($origin[1] + $point[1] * $scale, 3)];
     }
 
     /** @return non-empty-list<Vector> */

@@ -6,8 +6,10 @@ namespace Bowline\Laying;
 
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
+use Bowline\Job\Fitting;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Job\Port;
 use Bowline\Job\PoseReader;
 use Bowline\Job\Values;
 use stdClass;
@@ -58,6 +60,24 @@ final readonly class PlaceEdit
         if (abs($pose->angle) > 1e-9) {
             $holder->turn = self::turn($pose);
         }
+
+        return $copy;
+    }
+
+    /**
+     * A fitting turned and moved so that one of its ports meets another: face to face, on one axis. It turns no
+     * more than it must, and stands by itself from then on.
+     */
+    public function portOnto(Fitting $fitting, Port $own, Port $target): stdClass
+    {
+        $copy = $this->copy();
+        $towards = $target->axis->times(-1.0);
+        $about = $own->axis->cross($towards);
+        $about = $about->length() > 1e-9 ? $about->unit() : $own->axis->anySquare();
+        $turned = $fitting->pose->turnedBy($about, $own->axis->angleTo($towards));
+        $port = $turned->point($fitting->pose->ownPoint($own->at));
+        unset($copy->on);
+        $copy->pose = self::poseOf($turned->movedBy($target->at->minus($port)));
 
         return $copy;
     }

@@ -200,16 +200,16 @@ it('hands out CSV and STL', function (): void {
 it('hands out centrelines as DXF and makes the same runs of them again', function (): void {
     $job = demo();
     $all = test()->get($job.'/centrelines.dxf')->assertOk()->content();
-    $read = test()->postJson('/api/lines', ['text' => $all])->assertOk();
+    $read = test()->postJson(demo().'/lines', ['text' => $all])->assertOk();
     Schema::check(json_decode($read->content()), 'api.json#/$defs/lines');
     expect($read->json('routes'))->toHaveCount(6)->and($read->json('remarks'))->toBe([]);
 
     $one = test()->get($job.'/runs/fuel-feed/centreline.dxf')->assertOk()->content();
-    $route = test()->postJson('/api/lines', ['text' => $one])->json('routes.0');
+    $route = test()->postJson(demo().'/lines', ['text' => $one])->json('routes.0');
     $solutions = collect(edit($job, 'runs', 'again', [...$route, 'stock' => 'c10'])->assertOk()->json('solutions'))->keyBy('id');
     expect($solutions['again']['length'])->toEqualWithDelta($solutions['fuel-feed']['length'], 1e-6)
         ->and(Cases::differences($solutions['fuel-feed']['bends'], $solutions['again']['bends']))->toBe([]);
-    test()->postJson('/api/lines', ['text' => 'no drawing'])->assertUnprocessable()->assertSee('no DXF');
+    test()->postJson(demo().'/lines', ['text' => 'no drawing'])->assertUnprocessable()->assertSee('neither a DXF');
 });
 
 it('asks the benders at hand', function (): void {

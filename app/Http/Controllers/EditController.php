@@ -17,6 +17,9 @@ final class EditController
 {
     public function __invoke(Request $request, Job $job, JobEdits $edits, JobResponse $response): Response
     {
-        return $response->of($edits->apply($job, Action::read(Body::of($request, 'edits'))));
+        $body = Body::of($request, 'edits');
+        $since = $body->find('since')?->value;
+
+        return $response->kept($edits->apply($job, Action::read($body)), is_int($since) ? $since : null);
     }
 }

@@ -9,6 +9,7 @@ use App\Models\Job;
 use App\Models\TypedEntry;
 use Bowline\Job\Entry;
 use Bowline\Job\Node;
+use Bowline\Job\Units;
 use Bowline\Job\Values;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -20,7 +21,9 @@ final class EntryController
     {
         $body = Body::of($request, 'entry');
         $typed = $body->get('text')->text();
-        $entry = Entry::read($typed, Values::read(new Node($job->named_values)));
+        $entry = Entry::read(
+            $typed, Values::read(new Node($job->named_values)), $body->find('is_length')?->value === true ? Units::read(new Node($job->header())) : null,
+        );
         $field = $body->find('field')?->text();
         if ($field !== null) {
             // Remembered by its field; it is shown again as long as the field has this value.

@@ -16,6 +16,7 @@ use Bowline\Exchange\SolutionWriter;
 use Bowline\Job\Hanging;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\Node;
+use Bowline\Job\Units;
 use Bowline\Job\Values;
 use Bowline\Laying\RunEdit;
 use Bowline\Laying\RunEditReader;
@@ -52,9 +53,11 @@ final readonly class LayingController
         $edit = new Node((object) ['list' => 'runs', 'id' => $run, 'item' => $item, ...($was === null ? [] : ['was' => $was])]);
         $do = $body->get('do')->text();
 
-        return $response->of($edits->apply($job, new Action(
+        $since = $body->find('since')?->value;
+
+        return $response->kept($edits->apply($job, new Action(
             [$edit], null, sprintf(self::NAMES[$do] ?? 'Change %s', StepName::name($item, $run)), $body->find('token')?->text(),
-        )));
+        )), is_int($since) ? $since : null);
     }
 
     /** The ways to bring the open end of a run into a port, each with its solution. */
@@ -83,7 +86,9 @@ final readonly class LayingController
     /** Reads rows pasted from a spreadsheet; what was refused comes back with its reason, and nothing is kept yet. */
     public function pasted(Request $request, Job $job): JsonResponse
     {
-        $rows = PastedRows::read(Body::of($request, 'pasted')->get('text')->text(), Values::read(new Node($job->named_values)));
+        $rows = PastedRows::read(
+            Body::of($request, 'pasted')->get('text')->text(), Values::read(new Node($job->named_values)), Units::read(new Node($job->header())),
+        );
 
         return response()->json(['stops' => $rows->stops, 'refused' => $rows->refused]);
     }

@@ -9,8 +9,10 @@ use App\Models\Job;
 use Bowline\Body\Mesh;
 use Bowline\Body\RunBody;
 use Bowline\Exchange\BenderWriter;
+use Bowline\Exchange\BendSheet;
 use Bowline\Exchange\CsvTables;
 use Bowline\Exchange\Dxf\DxfWriter;
+use Bowline\Exchange\RunViews;
 use Bowline\Exchange\StlWriter;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\JobFile;
@@ -19,6 +21,7 @@ use Bowline\Routing\LaidRun;
 use Bowline\SolvedRun;
 use Bowline\Solver;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -47,6 +50,21 @@ final readonly class TakeAwayController
         $solved = $this->solved($job, $run);
 
         return self::download(CsvTables::vertices($solved), 'text/csv', $solved->laid->run->name, 'vertices.csv');
+    }
+
+    public function sheet(Request $request, Job $job, string $run): Response
+    {
+        $core = CoreJob::read($this->files->around($job, [$run]));
+        $solved = (new Solver($core))->preview($core->runs[$run] ?? throw new NotFoundHttpException);
+        $paper = $request->string('paper', 'a4')->value();
+
+        return self::download(BendSheet::pdf($core, $solved, $paper, $job->updated_at->format('Y-m-d')), 'application/pdf', $solved->laid->run->name, 'bend-sheet.pdf');
+    }
+
+    /** The picture of the bend sheet, for the screen. */
+    public function views(Job $job, string $run): Response
+    {
+        return new Response(RunViews::svg($this->solved($job, $run)->laid, 190.0, 110.0), 200, ['Content-Type' => 'image/svg+xml', 'X-Content-Type-Options' => 'nosniff']);
     }
 
     public function centreline(Job $job, string $run): Response

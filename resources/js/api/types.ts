@@ -122,6 +122,7 @@ export interface Api {
   parts?: Parts;
   portOnPort?: PortOnPort;
   mesh?: Mesh;
+  jobChange?: JobChange;
 }
 /**
  * A new, empty job.
@@ -157,6 +158,10 @@ export interface Edits {
    */
   after?: number;
   header_was?: Header1;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -341,6 +346,10 @@ export interface MoveCorner {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 /**
  * The leg that ends at the vertex, parallel to itself.
@@ -361,6 +370,10 @@ export interface MoveLeg {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 export interface SetLeg {
   do: "set-leg";
@@ -388,6 +401,10 @@ export interface SetLeg {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 /**
  * Into the leg that ends at the vertex.
@@ -403,6 +420,10 @@ export interface InsertCorner {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 export interface RemoveCorner {
   do: "remove-corner";
@@ -415,6 +436,10 @@ export interface RemoveCorner {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 export interface SetCorner {
   do: "set-corner";
@@ -434,6 +459,10 @@ export interface SetCorner {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 /**
  * Centre-line radius as a length, or as a multiple of the outside diameter.
@@ -474,6 +503,10 @@ export interface HoldLength {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 /**
  * From the open end: to a point, or along a direction for a length or until level with something.
@@ -612,6 +645,10 @@ export interface AddLeg {
         LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
         LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
       ];
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 /**
  * So far along a direction from it; level with it when no distance is said.
@@ -793,6 +830,10 @@ export interface TakeBack {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 export interface Finish {
   do: "finish";
@@ -817,6 +858,10 @@ export interface Finish {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -1352,6 +1397,10 @@ export interface PutCorners {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 /**
  * The run goes the other way.
@@ -1366,6 +1415,10 @@ export interface Reverse {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 /**
  * Ties a corner, or the leg into it.
@@ -1386,6 +1439,10 @@ export interface Tie {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 /**
  * Lets go of a tie; the corner stays where it is.
@@ -1405,6 +1462,10 @@ export interface Untie {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 /**
  * Puts the leg that ends at a vertex on the axis of a clamp; without a vertex, goes on from the open end.
@@ -1427,6 +1488,10 @@ export interface ThroughClamp {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 /**
  * Makes a run that followed another, or its own first half, one with corners of its own.
@@ -1441,6 +1506,10 @@ export interface MakeOwn {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 /**
  * Makes the run the first half of a symmetric whole.
@@ -1456,6 +1525,10 @@ export interface MakeSymmetric {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -2820,4 +2893,42 @@ export interface Mesh {
   name: string;
   triangles: number;
   extent: Point[];
+}
+/**
+ * What of a job is not as it was just before.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "jobChange".
+ */
+export interface JobChange {
+  change: true;
+  revision: number;
+  saved_at: string;
+  step: number;
+  new_step: Step;
+  /**
+   * What was typed, by field: shown again while the field has that value.
+   */
+  entries: {
+    [k: string]: {
+      typed: string;
+      value: number;
+    };
+  };
+  items: {
+    list: List;
+    item: {};
+  }[];
+  /**
+   * Where fittings and their ports are in space.
+   */
+  places: Place[];
+  solutions: SolvedRun[];
+  /**
+   * The stock and the bend radius that were chosen last.
+   */
+  remembered: {
+    stock?: string;
+    radius?: number;
+  };
 }

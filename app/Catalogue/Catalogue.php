@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Models\CatalogueRow;
+use Bowline\Exchange\CatalogueRows;
+use Bowline\Job\JobError;
+use Illuminate\Support\Facades\File;
+use Illuminate\Support\Str;
+
+/** The stock there is to choose from: sizes of the standards that ship with it, and one's own. */
+final class Catalogue
+{
+    /** More than these are not shown; a word more finds fewer. */
+    private const SHOWN = 80;
+
+    /**
+     * The sizes that have all the words typed somewhere in their part number, name or standard.
+     *
+     * @return array{rows: list<CatalogueRow>, found: int, all: int}
+     */
+    public function find(string $typed, ?string $kind): array
+    {
+        $query = CatalogueRow::query();
+        if ($kind !== null) {
+            $query->where('kind', $kind);
+        }
+        foreach (Str::of($typed)->lower()->replace(['×', '−', ',', ';'], ['x', '-', ' ', ' '])->squish()->explode(' ')->filter(static fn (string $word): bool => $word !== '') as $word) {
+            $query->where('words', 'like', '%'.addcslashes($word, '%_\\').'%');
+        }
+
+        $found = $query->count();
+        $query->orderByDesc('own');
+        $query->orderBy('id');
+        $query->limit(self::SHOWN);
+
+        return [
+            'rows' => array_values($query->get()->all()),
+            'found' => $found,
+            'all' => CatalogueRow::query()->count(),
+        ];
+    }
+
+    /**
+     * Adds a size of one's own, or writes over one.
+     *
+     * @param  array<mixed>  $row
+     *
+     * @throws JobError when it is wrong, or its part number is that of a size that ships with it
+     */
+    public function put(array $row): CatalogueRow
+    {
+        CatalogueRows::check($row);
+        $number = $row['part_number'];
+        $present = CatalogueRow::query()->where('part_number', $number)->first();
+        if ($present !== null && ! $present->own) {
+            throw JobError::at('/part_number', sprintf('%s is in the catalogue already; give yours a part number of its own', is_string($number) ? $number : ''));
+        }
+
+        return CatalogueRow::query()->updateOrCreate(['part_number' => $number], [...self::columns($row), 'own' => true]);
+    }
+
+    /** @throws JobError when it ships with it */
+    public function remove(CatalogueRow $row): void
+    {
+        if (! $row->own) {
+            throw JobError::at('', 'This size ships with Bowline and stays; only your own can be taken out.');
+        }
+        $row->delete();
+    }
+
+    /**
+     * Takes rows of one's own from a CSV: all that can be taken, each other with its reason.
+     *
+     * @return array{taken: int, refused: list<array{line: int, text: string, why: string}>}
+     *
+     * @throws JobError when the file has no heading to go by
+     */
+    public function take(string $csv): array
+    {
+        $read = CatalogueRows::read($csv);
+        $shipped = array_flip(array_filter(
+            CatalogueRow::query()->where('own', false)->whereIn('part_number', array_column($read->rows, 'part_number'))->pluck('part_number')->all(), is_string(...),
+        ));
+        $refused = $read->refused;
+        $taken = [];
+        foreach ($read->rows as $row) {
+            if (isset($shipped[(string) $row['part_number']])) {
+                $refused[] = ['line' => 0, 'text' => (string) $row['part_number'], 'why' => 'it is in the catalogue already'];
+            } else {
+                $taken[] = [...self::columns($row), 'own' => true];
+            }
+        }
+        $this->write($taken);
+
+        return ['taken' => count($taken), 'refused' => $refused];
+    }
+
+    /** @return string the sizes found, as CSV */
+    public function csv(bool $ownOnly): string
+    {
+        $query = CatalogueRow::query();
+        $query->orderBy('id');
+        if ($ownOnly) {
+            $query->where('own', true);
+        }
+        $rows = array_map(static fn (CatalogueRow $row): array => [
+            'part_number' => $row->part_number, 'kind' => $row->kind, 'name' => $row->name, 'standard' => $row->standard, 'od' => $row->od, 'wall' => $row->wall,
+            'radius' => $row->radius, 'min_radius' => $row->min_radius, 'min_straight' => $row->min_straight, 'density' => $row->density,
+        ], $query->get()->all());
+
+        return CatalogueRows::write($rows);
+    }
+
+    /** Reads what ships with it; what is one's own stays. */
+    public function readShipped(): void
+    {
+        foreach (File::files(database_path('catalogue')) as $file) {
+            if ($file->getExtension() !== 'csv') {
+                continue;
+            }
+            $this->write(array_map(
+                static fn (array $row): array => [...self::columns($row), 'own' => false], CatalogueRows::read($file->getContents())->rows,
+            ));
+        }
+    }
+
+    /** @param  list<array<mixed>>  $rows */
+    private function write(array $rows): void
+    {
+        foreach (array_chunk($rows, 60) as $some) {
+            CatalogueRow::query()->upsert($some, ['part_number']);
+        }
+    }
+
+    /**
+     * @param  array<mixed>  $row
+     * @return array<mixed>
+     */
+    private static function columns(array $row): array
+    {
+        $columns = array_intersect_key($row, array_flip(['part_number', 'kind', 'name', 'standard', ...CatalogueRows::LENGTHS, 'density']));
+        $text = static fn (string $key): string => is_string($row[$key] ?? null) ? $row[$key] : '';
+
+        return [
+            ...$columns, 'standard' => $text('standard'),
+            'words' => mb_strtolower(implode(' ', [$text('part_number'), $text('name'), $text('standard'), $text('kind')])),
+        ];
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Jobs\Meshes;
+use Illuminate\Contracts\Filesystem\FileNotFoundException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** Bodies of triangles for the surroundings: the bytes of an STL, OBJ or GLB file in, packed triangles out. */
+final readonly class MeshController
+{
+    public function __construct(private Meshes $meshes)
+    {
+    }
+
+    public function store(Request $request): JsonResponse
+    {
+        $mesh = $this->meshes->take($request->getContent(), mb_substr(basename($request->string('name', 'the file')->value()), 0, 150));
+
+        return response()->json(['mesh' => $mesh->key, 'name' => $mesh->name, 'triangles' => $mesh->triangles, 'extent' => $mesh->extent], 201);
+    }
+
+    public function show(string $key): Response
+    {
+        try {
+            return new Response($this->meshes->triangles($key), 200, ['Content-Type' => 'application/octet-stream', 'Cache-Control' => 'max-age=31536000, immutable']);
+        } catch (FileNotFoundException) {
+            throw new NotFoundHttpException('This mesh was not brought in here; bring its file in again.');
+        }
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Body;
+use App\Jobs\JobFiles;
+use App\Models\Job;
+use Bowline\Exchange\SolutionWriter;
+use Bowline\Geometry\Line;
+use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Job as CoreJob;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\Port;
+use Bowline\Job\Run;
+use Bowline\Job\Site;
+use Bowline\Laying\Joint;
+use Bowline\Laying\Pieces;
+use Bowline\Laying\StopList;
+use Bowline\Solver;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use stdClass;
+
+/** Straight pieces joined into a run, live while they are put down: the run as it would be, and each joint. Not kept. */
+final readonly class PiecesController
+{
+    public function __construct(private JobFiles $files)
+    {
+    }
+
+    public function __invoke(Request $request, Job $job): JsonResponse
+    {
+        $body = Body::of($request, 'joinPieces');
+        $file = $this->files->file($job);
+        $core = CoreJob::readOnly($file, static fn (): bool => false);
+        $stock = $core->site->stock($body->get('stock'));
+        $radius = $body->find('radius');
+        $asked = $radius === null ? $stock->bend->radius : $core->site->values->positive($radius, 'the bend radius');
+        $lines = array_map(static fn (Node $piece): Line => self::line($piece, $core->site), $body->list('pieces'));
+        assert($lines !== []);
+        $joined = Pieces::join($lines, $asked, $stock);
+        $item = (object) [
+            'id' => $body->find('id')?->text() ?? 'pieces', 'stock' => $stock->id,
+            'from' => self::end($lines[0]->start(), $core->site),
+            'to' => self::end($lines[count($lines) - 1]->end(), $core->site),
+            'route' => (object) ['kind' => 'corners', ...($radius === null ? [] : ['corner' => (object) ['radius' => $radius->value]]), 'stops' => $joined->stops()],
+        ];
+
+        return response()->json([
+            'item' => $item,
+            'solution' => SolutionWriter::run((new Solver($core))->preview(Run::read(new Node($item), $core->site))),
+            'joints' => array_map(self::joint(...), $joined->joints),
+        ]);
+    }
+
+    /** @throws JobError */
+    private static function line(Node $piece, Site $site): Line
+    {
+        $line = new Line($site->values->vector($piece->get('from')), $site->values->vector($piece->get('to')));
+
+        return $line->length() > Tolerance::COINCIDENT ? $line : throw $piece->get('to')->error('a piece must have a length');
+    }
+
+    /** At a port where one is there, otherwise in the open. */
+    private static function end(Vector $at, Site $site): stdClass
+    {
+        $port = array_filter($site->ports, static fn (Port $port): bool => $port->at->distanceTo($at) < 1e-3);
+
+        return (object) ($port === [] ? ['at' => array_map(StopList::tidy(...), $at->toArray())] : ['port' => array_key_first($port)]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function joint(Joint $joint): array
+    {
+        return [
+            'corners' => array_map(static fn (Vector $corner): array => $corner->toArray(), $joint->corners),
+            'short' => $joint->short,
+            'pull' => $joint->pull === null ? null : ['piece' => $joint->pull->piece, 'at_end' => $joint->pull->atEnd, 'by' => $joint->pull->by],
+        ];
+    }
+}

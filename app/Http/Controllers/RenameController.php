@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Body;
+use App\Http\JobResponse;
+use App\Jobs\Action;
+use App\Jobs\JobEdits;
+use App\Jobs\JobFiles;
+use App\Models\Job;
+use Bowline\Job\Node;
+use Bowline\Laying\Renaming;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** Gives a named value another name, in the job and wherever it is used: one step. */
+final readonly class RenameController
+{
+    public function __construct(private JobFiles $files)
+    {
+    }
+
+    public function __invoke(Request $request, Job $job, JobEdits $edits, JobResponse $response): Response
+    {
+        $body = Body::of($request, 'rename');
+        [$from, $to] = [$body->get('from')->text(), $body->get('to')->text()];
+        $after = Renaming::of($this->files->file($job), $from, $to);
+        $changed = [];
+        foreach (array_keys(Job::LISTS) as $list) {
+            foreach ((new Node($after))->list($list) as $item) {
+                $changed[] = new Node((object) ['list' => $list, 'id' => $item->get('id')->text(), 'item' => $item->object()]);
+            }
+        }
+        $header = (object) array_intersect_key(get_object_vars($after), array_flip(['values', 'sets', 'benders']));
+
+        $action = new Action($changed, new Node($header), sprintf('Rename %s to %s', $from, $to), $body->find('token')?->text());
+
+        return $response->kept($edits->apply($job, $action), null);
+    }
+}

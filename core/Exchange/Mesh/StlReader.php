@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Exchange\Mesh;
+
+use Bowline\Job\JobError;
+
+/** STL, binary and text. It says no unit; millimetres are taken, as everybody does. */
+final class StlReader
+{
+    /** Bytes before the triangles, and of each: a normal, three corners, and two bytes that say nothing. */
+    private const HEAD = 84;
+
+    private const RECORD = 50;
+
+    public static function isBinary(string $bytes): bool
+    {
+        return strlen($bytes) >= self::HEAD && strlen($bytes) === self::HEAD + self::RECORD * self::count($bytes);
+    }
+
+    /** @throws JobError */
+    public static function binary(string $bytes): Triangles
+    {
+        $packed = '';
+        $count = self::count($bytes);
+        for ($i = 0; $i < $count; $i++) {
+            $packed .= substr($bytes, self::HEAD + self::RECORD * $i + 12, 36);
+        }
+
+        return Triangles::of($packed);
+    }
+
+    /** @throws JobError */
+    public static function text(string $bytes): Triangles
+    {
+        $packed = '';
+        $corners = 0;
+        $offset = 0;
+        while (preg_match('/\G.*?\bvertex\s+(\S+)\s+(\S+)\s+(\S+)/s', $bytes, $match, 0, $offset) === 1) {
+            $offset += strlen($match[0]);
+            if (! is_numeric($match[1]) || ! is_numeric($match[2]) || ! is_numeric($match[3])) {
+                throw JobError::at('', sprintf('corner %d of the STL file is no place: “%s”', $corners + 1, substr(trim($match[1].' '.$match[2].' '.$match[3]), 0, 60)));
+            }
+            $packed .= pack('g3', (float) $match[1], (float) $match[2], (float) $match[3]);
+            $corners++;
+        }
+        if ($corners % 3 !== 0 || stripos(substr($bytes, -200), 'endsolid') === false) {
+            throw JobError::at('', 'the STL file breaks off in the middle');
+        }
+
+        return Triangles::of($packed);
+    }
+
+    private static function count(string $bytes): int
+    {
+        $count = unpack('V', substr($bytes, 80, 4));
+
+        return is_int($count[1] ?? null) ? $count[1] : 0;
+    }
+}

@@ -11,10 +11,21 @@ await served(200, 20, async ({ state, get, post }) => {
     'a fitting moved and kept, its run solved': (round) => {
       const was = block;
       block = { ...block, pose: { ...block.pose, at: [block.pose.at[0], block.pose.at[1], (round % 20) + 1] } };
-      return post('edits', { edits: [{ list: 'fittings', id: block.id, item: block, was }], token: `move-${round}`, since: since++ });
+      return post('edits', {
+        edits: [{ list: 'fittings', id: block.id, item: block, was }],
+        token: `move-${round}`,
+        since: since++,
+      });
     },
     'a corner moved and kept': (round) =>
-      post('runs/run50/laying', { do: 'move-corner', vertex: 8, by: [0, 0, round % 2 === 0 ? 3 : -3], token: `lay-${round}`, since: since++ }),
-    'the catalogue searched': (round) => get(`catalogue?find=${encodeURIComponent(['st', 'tube 12', '316l 28', 'nps 2 sch 40'][round % 4])}`),
+      post('runs/run50/laying', {
+        do: 'move-corner',
+        vertex: 8,
+        by: [0, 0, round % 2 === 0 ? 3 : -3],
+        token: `lay-${round}`,
+        since: since++,
+      }),
+    'the catalogue searched': (round) =>
+      get(`catalogue?find=${encodeURIComponent(['st', 'tube 12', '316l 28', 'nps 2 sch 40'][round % 4])}`),
   });
 });

@@ -12,9 +12,13 @@ export async function served(runs, corners, ask) {
   writeFileSync(database, '');
   const env = { ...process.env, DB_DATABASE: database };
   execFileSync('php', ['artisan', 'migrate', '--force', '--quiet'], { env });
-  const job = execFileSync('php', ['-r', `require "bench/jobs.php"; echo json_encode(benchJob(${runs}, ${corners}));`], {
-    maxBuffer: 1 << 28,
-  });
+  const job = execFileSync(
+    'php',
+    ['-r', `require "bench/jobs.php"; echo json_encode(benchJob(${runs}, ${corners}));`],
+    {
+      maxBuffer: 1 << 28,
+    },
+  );
   const port = await new Promise((resolve) => {
     const probe = createServer().listen(0, '127.0.0.1', () => {
       const { port: free } = probe.address();
@@ -34,7 +38,9 @@ export async function served(runs, corners, ask) {
     }
     const opening = performance.now();
     const state = await (await fetch(`${address}jobs/open`, { method: 'POST', headers, body: job })).json();
-    console.log(`${runs} runs of ${corners} corners opened, checked and solved for the first time in ${(performance.now() - opening).toFixed(0)} ms`);
+    console.log(
+      `${runs} runs of ${corners} corners opened, checked and solved for the first time in ${(performance.now() - opening).toFixed(0)} ms`,
+    );
     const get = (path) => fetch(`${address}${path}`);
     const post = (path, body) =>
       fetch(`${address}jobs/${state.id}/${path}`, { method: 'POST', headers, body: JSON.stringify(body) });

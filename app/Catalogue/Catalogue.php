@@ -27,11 +27,16 @@ final class Catalogue
         if ($kind !== null) {
             $query->where('kind', $kind);
         }
-        foreach (Str::of($typed)->lower()->replace(['×', '−', ',', ';'], ['x', '-', ' ', ' '])->squish()->explode(' ')->filter(static fn (string $word): bool => $word !== '') as $word) {
-            $query->where('words', 'like', '%'.addcslashes($word, '%_\\').'%');
+        $typedWords = Str::of(self::plain($typed))->squish()->explode(' ')->filter(static fn (string $word): bool => $word !== '');
+        foreach ($typedWords as $word) {
+            // A number is the beginning of one: “2” finds 2 and 20, not 12.
+            $query->where('words', 'like', (is_numeric($word[0]) ? '% ' : '%').addcslashes($word, '%_\\').'%');
         }
-
         $found = $query->count();
+        // Those that have the very words come before those that only begin so.
+        foreach ($typedWords as $word) {
+            $query->orderByRaw('words like ? desc', ['% '.addcslashes($word, '%_\\').' %']);
+        }
         $query->orderByDesc('own');
         $query->orderBy('id');
         $query->limit(self::SHOWN);
@@ -146,7 +151,15 @@ final class Catalogue
 
         return [
             ...$columns, 'standard' => $text('standard'),
-            'words' => mb_strtolower(implode(' ', [$text('part_number'), $text('name'), $text('standard'), $text('kind')])),
+            'words' => ' '.self::plain(implode(' ', [
+                $text('part_number'), $text('name'), str_replace([' x ', ' × '], 'x', $text('name')), $text('standard'), $text('kind'),
+            ])).' ',
         ];
+    }
+
+    /** Lower case, with a space wherever words or numbers part; a size like 12x1.5 stays one. */
+    private static function plain(string $text): string
+    {
+        return (string) preg_replace('/\s+/', ' ', (string) preg_replace('~[^\w.²/]+~u', ' ', str_replace('×', 'x', mb_strtolower($text))));
     }
 }

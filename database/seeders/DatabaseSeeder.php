@@ -10,15 +10,20 @@ use Bowline\Job\JobFile;
 use Illuminate\Database\Seeder;
 use RuntimeException;
 
-/** Puts the demo job into an empty database: the engine space of the pilot boat "Ternwake", all invented. */
+/** Puts the demo jobs into an empty database: the engine space of the pilot boat "Ternwake" and a skid for it, all invented. */
 final class DatabaseSeeder extends Seeder
 {
+    /** The last one is the one that opens. */
+    private const JOBS = ['skid.json', 'ternwake.json'];
+
     public function run(JobFiles $files): void
     {
         if (Job::query()->exists()) {
             return;
         }
-        $json = file_get_contents(database_path('demo/ternwake.json'));
-        $files->keep(JobFile::decode($json === false ? throw new RuntimeException('The demo job cannot be read.') : $json));
+        foreach (self::JOBS as $name) {
+            $json = file_get_contents(database_path('demo/'.$name));
+            $files->keep(JobFile::decode($json === false ? throw new RuntimeException('A demo job cannot be read.') : $json));
+        }
     }
 }

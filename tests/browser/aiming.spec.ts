@@ -65,11 +65,16 @@ test('catches ports before corners before edges, each by its name', () => {
     list: 'fittings' as const,
     id: 'pump',
     pose: { at: [0, 0, 0] as [number, number, number], about: [0, 0, 1] as [number, number, number], angle: 90 },
-    body: {
-      shape: 'box' as const,
-      at: [0, 0, 0] as [number, number, number],
-      size: [200, 100, 60] as [number, number, number],
-    },
+    bodies: [
+      {
+        shape: 'box' as const,
+        pose: { at: [0, 0, 0] as [number, number, number], about: [0, 0, 1] as [number, number, number], angle: 0 },
+        size: [200, 100, 60] as [number, number, number],
+      },
+    ],
+    faces: [],
+    foot: null,
+    hinge: null,
     ports: [
       {
         id: 'out',

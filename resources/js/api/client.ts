@@ -1,20 +1,31 @@
 import type {
   Benders,
+  Catalogue,
+  CatalogueReport,
+  CatalogueRow,
   Edits,
   Entry,
+  Fitting,
+  JobChange,
   JobList,
   JobState,
+  Joined,
+  JoinPieces,
   Laying,
   Lines,
-  Mirror,
-  Mirrored,
+  Mesh,
+  Parts,
   PastedRows,
+  PortOnPort,
   Preview,
   PreviewPlace,
   PreviewRun,
   Problem,
   ReadNumber,
+  Rename,
   Revision,
+  Twin,
+  Twinned,
   Ways,
 } from './types';
 
@@ -31,14 +42,19 @@ export class Refused extends Error {
 /** The server did not answer at all. */
 export class Unreachable extends Error {}
 
-async function ask(method: string, path: string, body?: string, signal?: AbortSignal): Promise<Response> {
+async function ask(method: string, path: string, body?: string | ArrayBuffer, signal?: AbortSignal): Promise<Response> {
   let response: Response;
   try {
     response = await fetch(`/api/${path}`, {
       method,
       body,
       signal,
-      headers: { Accept: 'application/json', ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
+      headers: {
+        Accept: 'application/json',
+        ...(body === undefined
+          ? {}
+          : { 'Content-Type': typeof body === 'string' ? 'application/json' : 'application/octet-stream' }),
+      },
     });
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') {
@@ -74,18 +90,34 @@ export const api = {
   openFile: async (text: string) => (await ask('POST', 'jobs/open', text)).json() as Promise<JobState>,
   deleteJob: (id: number) => ask('DELETE', `jobs/${id}`, '{}'),
   restoreJob: (id: number) => ask('POST', `jobs/${id}/restore`, '{}'),
-  edit: (job: number, edits: Edits) => send<JobState>(`jobs/${job}/edits`, edits),
-  lay: (job: number, id: string, laying: Laying) => send<JobState>(`${run(job, id)}/laying`, laying),
+  edit: (job: number, edits: Edits) => send<JobState | JobChange>(`jobs/${job}/edits`, edits),
+  lay: (job: number, id: string, laying: Laying) => send<JobState | JobChange>(`${run(job, id)}/laying`, laying),
   goTo: (job: number, step: number) => send<JobState>(`jobs/${job}/step`, { step }),
   previewRun: (job: number, asked: PreviewRun, signal?: AbortSignal) =>
     send<Preview>(`jobs/${job}/preview/run`, asked, signal),
   previewPlace: (job: number, asked: PreviewPlace, signal?: AbortSignal) =>
     send<Preview>(`jobs/${job}/preview/place`, asked, signal),
   waysIn: (job: number, id: string, port: string) => send<Ways>(`${run(job, id)}/ways-in`, { port }),
-  mirrored: (job: number, id: string, mirror: Mirror) => send<Mirrored>(`${run(job, id)}/mirrored`, mirror),
+  twin: (job: number, id: string, twin: Twin) => send<Twinned>(`${run(job, id)}/twin`, twin),
+  pieces: (job: number, asked: JoinPieces) => send<Joined>(`jobs/${job}/pieces`, asked),
+  rename: (job: number, rename: Rename) => send<JobState>(`jobs/${job}/values/rename`, rename),
+  parts: () => get<Parts>('parts'),
+  portOnto: (job: number, fitting: string, asked: PortOnPort) =>
+    send<Fitting>(`jobs/${job}/fittings/${encodeURIComponent(fitting)}/onto`, asked),
+  catalogue: (find: string, kind: string) =>
+    get<Catalogue>(`catalogue?find=${encodeURIComponent(find)}&kind=${encodeURIComponent(kind)}`),
+  keepStock: (row: CatalogueRow) => send<CatalogueRow>('catalogue', row),
+  dropStock: (id: number) => ask('DELETE', `catalogue/${id}`, '{}'),
+  takeStock: (text: string) => send<CatalogueReport>('catalogue/take', { text }),
+  takeMesh: async (file: File) =>
+    (
+      await ask('POST', `meshes?name=${encodeURIComponent(file.name)}`, await file.arrayBuffer())
+    ).json() as Promise<Mesh>,
+  triangles: async (key: string) =>
+    new Float32Array(await (await ask('GET', `meshes/${encodeURIComponent(key)}`)).arrayBuffer()),
   pasted: (job: number, text: string) => send<PastedRows>(`jobs/${job}/pasted`, { text }),
   entry: (job: number, entry: Entry) => send<ReadNumber>(`jobs/${job}/entry`, entry),
-  lines: (text: string) => send<Lines>('lines', { text }),
+  lines: (job: number, text: string) => send<Lines>(`jobs/${job}/lines`, { text }),
   benders: (job: number, id: string) => get<Benders>(`${run(job, id)}/benders`),
   text: async (path: string) => (await ask('GET', path)).text(),
 };
@@ -99,5 +131,8 @@ export const files = {
   centreline: (job: number, id: string) => `/api/${run(job, id)}/centreline.dxf`,
   bends: (job: number, id: string) => `/api/${run(job, id)}/bends.csv`,
   vertices: (job: number, id: string) => `/api/${run(job, id)}/vertices.csv`,
+  sheet: (job: number, id: string, paper: 'a4' | 'letter') => `/api/${run(job, id)}/sheet.pdf?paper=${paper}`,
+  views: (job: number, id: string, revision: number) => `/api/${run(job, id)}/views.svg?revision=${revision}`,
+  catalogue: (own: boolean) => `/api/catalogue.csv${own ? '?own=1' : ''}`,
   body: (job: number, id: string) => `/api/${run(job, id)}/body.stl`,
 };

@@ -18,7 +18,7 @@ export type Laying =
   | Finish
   | PutCorners
   | Reverse
-  | Tie
+  | Tie1
   | Untie
   | ThroughClamp
   | MakeOwn
@@ -38,6 +38,16 @@ export type Laying =
  * via the `definition` "number".
  */
 export type Vector = [number | string, number | string, number | string];
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "tie".
+ */
+export type Tie = LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie;
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "anchor".
+ */
+export type Anchor = string | StopAnchor | FaceAnchor | PlaneAnchor;
 /**
  * @minItems 3
  * @maxItems 3
@@ -64,7 +74,7 @@ export type Ways = WayIn[];
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "benders".
  */
-export type Benders = Bender1[];
+export type Benders = Bender[];
 /**
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "parts".
@@ -123,6 +133,13 @@ export interface Api {
   portOnPort?: PortOnPort;
   mesh?: Mesh;
   jobChange?: JobChange;
+  anchor?: Anchor;
+  tie?: Tie;
+  part?: Part;
+  hinge?: Hinge;
+  set?: RunSet;
+  jobBender?: JobBender;
+  corner?: SolvedCorner;
 }
 /**
  * A new, empty job.
@@ -205,8 +222,8 @@ export interface Header {
   };
   show_fraction?: 16 | 32 | 64 | null;
   revision?: string;
-  sets?: Set[];
-  benders?: Bender[];
+  sets?: RunSet[];
+  benders?: JobBender[];
 }
 /**
  * Runs looked at together: brought to one length by `same_as`, or kept within a budget of length.
@@ -214,7 +231,7 @@ export interface Header {
  * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "set".
  */
-export interface Set {
+export interface RunSet {
   /**
    * Names an item; others refer to it by this.
    *
@@ -250,7 +267,7 @@ export interface Set {
  * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "bender".
  */
-export interface Bender {
+export interface JobBender {
   /**
    * Names an item; others refer to it by this.
    *
@@ -327,8 +344,8 @@ export interface Header1 {
   };
   show_fraction?: 16 | 32 | 64 | null;
   revision?: string;
-  sets?: Set[];
-  benders?: Bender[];
+  sets?: RunSet[];
+  benders?: JobBender[];
 }
 export interface MoveCorner {
   do: "move-corner";
@@ -537,114 +554,7 @@ export interface AddLeg {
    * Names the action, so that one sent twice is done once.
    */
   token?: string;
-  /**
-   * @maxItems 12
-   *
-   * Items: This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "tie".
-   */
-  ties?:
-    | []
-    | [LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ];
+  ties?: Tie[];
   /**
    * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
    */
@@ -664,11 +574,7 @@ export interface LevelTie {
    * via the `definition` "direction".
    */
   level: string | Vector;
-  /**
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "anchor".
-   */
-  with: string | StopAnchor | FaceAnchor | PlaneAnchor;
+  with: Anchor;
   /**
    * Millimetres, degrees or a count; or an expression over the named values.
    *
@@ -752,11 +658,7 @@ export interface AwayTie {
    * via the `definition` "number".
    */
   away: number | string;
-  /**
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "anchor".
-   */
-  from: string | StopAnchor | FaceAnchor | PlaneAnchor;
+  from: Anchor;
 }
 /**
  * On the axis of a port or a clamp.
@@ -765,11 +667,7 @@ export interface AwayTie {
  * via the `definition` "axisTie".
  */
 export interface AxisTie {
-  /**
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "anchor".
-   */
-  on_axis: string | StopAnchor | FaceAnchor | PlaneAnchor;
+  on_axis: Anchor;
 }
 /**
  * The leg into it runs along an axis or a face.
@@ -778,11 +676,7 @@ export interface AxisTie {
  * via the `definition` "parallelTie".
  */
 export interface ParallelTie {
-  /**
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "anchor".
-   */
-  parallel: string | StopAnchor | FaceAnchor | PlaneAnchor;
+  parallel: Anchor;
 }
 /**
  * The leg into it runs square to an axis, or straight at a face.
@@ -791,11 +685,7 @@ export interface ParallelTie {
  * via the `definition` "squareTie".
  */
 export interface SquareTie {
-  /**
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "anchor".
-   */
-  square: string | StopAnchor | FaceAnchor | PlaneAnchor;
+  square: Anchor;
 }
 /**
  * The leg into it makes an angle with an axis or a face, 0 to 90.
@@ -811,11 +701,7 @@ export interface AngleTie {
    * via the `definition` "number".
    */
   angle: number | string;
-  /**
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "anchor".
-   */
-  to: string | StopAnchor | FaceAnchor | PlaneAnchor;
+  to: Anchor;
 }
 /**
  * The last leg of a run with an open end.
@@ -870,114 +756,7 @@ export interface Finish {
 export interface PointStop {
   at: Vector;
   corner?: Corner;
-  /**
-   * @maxItems 12
-   *
-   * Items: This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "tie".
-   */
-  ties?:
-    | []
-    | [LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ];
+  ties?: Tie[];
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -986,114 +765,7 @@ export interface PointStop {
 export interface StepStop {
   by: Vector;
   corner?: Corner;
-  /**
-   * @maxItems 12
-   *
-   * Items: This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "tie".
-   */
-  ties?:
-    | []
-    | [LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ];
+  ties?: Tie[];
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -1115,114 +787,7 @@ export interface LegStop {
    */
   length: number | string;
   corner?: Corner;
-  /**
-   * @maxItems 12
-   *
-   * Items: This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "tie".
-   */
-  ties?:
-    | []
-    | [LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ];
+  ties?: Tie[];
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -1238,114 +803,7 @@ export interface LevelStop {
   along: string | Vector;
   until: string | Vector;
   corner?: Corner;
-  /**
-   * @maxItems 12
-   *
-   * Items: This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "tie".
-   */
-  ties?:
-    | []
-    | [LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ]
-    | [
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie,
-        LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie
-      ];
+  ties?: Tie[];
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -1423,14 +881,10 @@ export interface Reverse {
 /**
  * Ties a corner, or the leg into it.
  */
-export interface Tie {
+export interface Tie1 {
   do: "tie";
   vertex: number;
-  /**
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "tie".
-   */
-  tie: LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | AngleTie;
+  tie: Tie;
   /**
    * The run that the change was made from.
    */
@@ -1647,11 +1101,11 @@ export interface Job {
    * What the sheets of the shop are marked with: A, B, 2 …
    */
   revision?: string;
-  sets?: Set[];
+  sets?: RunSet[];
   /**
    * The benders at hand; the two that ship with it when left out.
    */
-  benders?: Bender[];
+  benders?: JobBender[];
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -2392,7 +1846,7 @@ export interface SolvedRun {
     mass: number;
   };
   findings: Finding[];
-  corners: Corner1[];
+  corners: SolvedCorner[];
 }
 export interface Line {
   kind: "line";
@@ -2471,7 +1925,7 @@ export interface Cure {
 /**
  * What a vertex is tied to, and the unit directions in which it may still move.
  */
-export interface Corner1 {
+export interface SolvedCorner {
   vertex: number;
   place: "from" | "from-lead" | "stop" | "like" | "to-lead" | "to";
   stop: number | null;
@@ -2676,7 +2130,7 @@ export interface Revision {
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "bender".
  */
-export interface Bender1 {
+export interface Bender {
   id: string;
   name: string;
   can: boolean;

@@ -58,7 +58,7 @@ export function AxisField({
         </select>
       </div>
       {named === undefined && typeof axis !== 'string' && (
-        <VectorField label="by" of={of ?? label} value={axis} onChange={onChange} />
+        <VectorField plain label="by" of={of ?? label} value={axis} onChange={onChange} />
       )}
     </>
   );

@@ -1,25 +1,63 @@
 import { Plus, Trash2 } from 'lucide-react';
+import { api } from '../api/client';
 import type { Fitting, Port } from '../api/types';
+import { Button } from '../ui/Button';
+import { length } from '../ui/format';
 import { IconButton } from '../ui/IconButton';
 import { NameField } from '../ui/NameField';
 import { NumberField } from '../ui/NumberField';
 import { VectorField } from '../ui/VectorField';
+import { usePointing } from '../view/pointing/store';
 import { tell } from '../workbench/tell';
 import { freshId, useJob } from '../workbench/useJob';
 import { AxisField } from './AxisField';
 import { CardHead } from './CardHead';
+import { MountField } from './MountFields';
+import { poseIn } from './mounting';
+import { PartFields } from './PartFields';
 import { PoseFields } from './PoseFields';
 import { Row, Section } from './Section';
 import { ShapeFields } from './ShapeFields';
 
 /** A fitting: where it stands, its body, its ports. */
 export function FittingCard({ id }: { id: string }) {
-  const { item, put } = useJob();
+  const { item, put, places, state } = useJob();
+  const ask = usePointing((store) => store.ask);
   const fitting = item('fittings', id);
   if (fitting === undefined) {
     return null;
   }
   const ports = fitting.ports ?? [];
+  const place = places.find((one) => one.list === 'fittings' && one.id === id);
+  const all = place?.ports ?? [];
+  const own = new Set(ports.map((port) => port.id));
+  const mount = (on: string | undefined) => {
+    const host = places.find((one) => one.list === 'surroundings' && one.id === on);
+    return change({ on, pose: place === undefined ? fitting.pose : poseIn(host, place) });
+  };
+  const putOnPort = () =>
+    ask({
+      words: `Which port of ${fitting.name ?? id}?`,
+      kinds: ['port'],
+      take: async ({ anchor: port }) => {
+        if (typeof port !== 'string' || !all.some(({ name }) => name === port)) {
+          throw new Error(`Point at a port of ${fitting.name ?? id} first, then at the one it goes on.`);
+        }
+        ask({
+          words: `On which port?`,
+          kinds: ['port'],
+          take: async ({ anchor: onto }) => {
+            if (typeof onto === 'string') {
+              await put(
+                'fittings',
+                await api.portOnto(state.id, id, { port, onto }),
+                `Put ${fitting.name ?? id} on a port`,
+              );
+            }
+          },
+        });
+      },
+    });
   const change = (changed: Partial<Fitting>) => put('fittings', { ...fitting, ...changed });
   const changePort = (index: number, changed: Partial<Port>) =>
     change({ ports: ports.map((port, i) => (i === index ? { ...port, ...changed } : port)) });
@@ -30,12 +68,16 @@ export function FittingCard({ id }: { id: string }) {
 
   return (
     <>
-      <CardHead
-        list="fittings"
-        item={fitting}
-        under={`fitting, ${ports.length} port${ports.length === 1 ? '' : 's'}`}
-      />
-      <PoseFields pose={fitting.pose} onChange={(pose) => change({ pose })} />
+      <CardHead list="fittings" item={fitting} under={`fitting, ${all.length} port${all.length === 1 ? '' : 's'}`} />
+      <PoseFields pose={fitting.pose} onChange={(pose) => change({ pose })}>
+        <MountField on={fitting.on} onChange={mount} />
+        {all.length > 0 && (
+          <Button onClick={putOnPort} title="A port of this fitting is put on a port of another, face to face">
+            Put a port on a port…
+          </Button>
+        )}
+      </PoseFields>
+      {fitting.part !== undefined && <PartFields part={fitting.part} onChange={(part) => change({ part })} />}
       {fitting.body !== undefined && (
         <ShapeFields
           title="Body"
@@ -43,7 +85,10 @@ export function FittingCard({ id }: { id: string }) {
           onChange={(shape) => change({ body: { ...fitting.body, ...shape } })}
         />
       )}
-      <Section title="Ports, in its own frame" tools={<IconButton icon={Plus} name="Add a port" onClick={addPort} />}>
+      <Section
+        title={fitting.part === undefined ? 'Ports, in its own frame' : 'Ports'}
+        tools={<IconButton icon={Plus} name="Add a port" onClick={addPort} />}
+      >
         {ports.map((port, index) => (
           <fieldset key={port.id} className="mb-2">
             <legend className="visually-hidden">Port {port.name ?? port.id}</legend>
@@ -83,7 +128,18 @@ export function FittingCard({ id }: { id: string }) {
             </Row>
           </fieldset>
         ))}
-        {ports.length === 0 && <p className="quiet mb-0">No port yet: nothing can be joined to it.</p>}
+        {all
+          .filter((port) => !own.has(port.id))
+          .map((port) => (
+            <div key={port.id} className="row-field">
+              <span>{port.id}</span>
+              <span className="figure">
+                {port.at.map((part) => length(part)).join(', ')}
+                {port.size === null ? '' : ` · ø ${length(port.size)}`}
+              </span>
+            </div>
+          ))}
+        {all.length === 0 && <p className="quiet mb-0">No port yet: nothing can be joined to it.</p>}
       </Section>
     </>
   );

@@ -35,6 +35,7 @@ export function FlangeFields({ title, flange, onChange }: Props) {
         <NumberField
           label={`${title}, flange: number of holes`}
           unit=""
+          plain
           value={holes.count}
           onChange={(count) =>
             onChange({ ...flange, holes: { circle: Number(flange.od) * 0.8, diameter: 12, ...holes, count } })

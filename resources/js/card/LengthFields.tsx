@@ -1,7 +1,8 @@
 import type { FixedLength, Run, SolvedRun } from '../api/types';
-import { show } from '../ui/format';
+import { lengthWithUnit } from '../ui/format';
 import { NumberField } from '../ui/NumberField';
 import { tell } from '../workbench/tell';
+import { useJob } from '../workbench/useJob';
 import { AxisField } from './AxisField';
 import { Row, Section } from './Section';
 
@@ -13,10 +14,22 @@ interface Props {
 
 /** The length of a run: as it comes, or held, with the corners that may give. */
 export function LengthFields({ run, solved, onChange }: Props) {
+  const { state } = useJob();
   const fixed = run.fixed_length;
   const movable = solved.legs.filter((leg) => leg.place === 'stop' && leg.stop !== null);
   const giving = new Set((fixed?.adjust?.stops ?? []).map(Number));
   const along = fixed?.adjust?.along ?? '+z';
+
+  const sets = (state.job.sets ?? []).filter(({ runs }) => runs.includes(run.id));
+  const longest = state.sets.find(({ id }) => id === fixed?.same_as)?.longest;
+  const heldBy = (how: string): FixedLength | undefined => {
+    const { length: _, same_as: __, ...rest } = fixed ?? { tolerance: 1 };
+    return how === 'free'
+      ? undefined
+      : how === 'held'
+        ? { ...rest, length: Math.round(solved.length * 10) / 10 }
+        : { ...rest, same_as: how };
+  };
 
   const toggle = (stop: number) => {
     if (fixed === undefined) {
@@ -31,36 +44,39 @@ export function LengthFields({ run, solved, onChange }: Props) {
   return (
     <Section title="Length">
       <Row label="Length now">
-        <span className="figure">{show(solved.length, 2)} mm</span>
+        <span className="figure">{lengthWithUnit(solved.length, 2)}</span>
       </Row>
       <Row label="Hold it">
         <select
           className="form-select form-select-sm"
           aria-label="Hold the length"
-          value={fixed === undefined ? 'free' : 'held'}
-          onChange={(event) =>
-            tell(
-              onChange(
-                event.target.value === 'held'
-                  ? { length: Math.round(solved.length * 10) / 10, tolerance: 1 }
-                  : undefined,
-              ),
-            )
-          }
+          value={fixed === undefined ? 'free' : (fixed.same_as ?? 'held')}
+          onChange={(event) => tell(onChange(heldBy(event.target.value)))}
         >
           <option value="free">as it comes</option>
           <option value="held">at a length</option>
+          {sets.map((set) => (
+            <option key={set.id} value={set.id}>
+              as long as the longest of {set.name ?? set.id}
+            </option>
+          ))}
         </select>
       </Row>
       {fixed !== undefined && (
         <>
-          <Row label="at">
-            <NumberField
-              label="Length to hold"
-              value={fixed.length}
-              onChange={(length) => onChange({ ...fixed, length })}
-            />
-          </Row>
+          {fixed.same_as === undefined ? (
+            <Row label="at">
+              <NumberField
+                label="Length to hold"
+                value={fixed.length}
+                onChange={(held) => onChange({ ...fixed, length: held })}
+              />
+            </Row>
+          ) : (
+            <Row label="the longest has">
+              <span className="figure">{lengthWithUnit(longest ?? solved.length, 2)}</span>
+            </Row>
+          )}
           <Row label="±">
             <NumberField
               label="Tolerance"
@@ -91,7 +107,7 @@ export function LengthFields({ run, solved, onChange }: Props) {
                 onChange={(next) => onChange({ ...fixed, adjust: { stops: [...giving], along: next } })}
               />
               <Row label="They gave">
-                <span className="figure">{show(solved.adjusted_by, 2)} mm</span>
+                <span className="figure">{lengthWithUnit(solved.adjusted_by, 2)}</span>
               </Row>
             </>
           )}

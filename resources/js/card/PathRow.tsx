@@ -1,5 +1,6 @@
+import { Link2 } from 'lucide-react';
 import type { Leg, Run, SolvedRun } from '../api/types';
-import { direction, show, showEven } from '../ui/format';
+import { direction, length, lengthEven } from '../ui/format';
 import { NumberField } from '../ui/NumberField';
 import { isSamePart, useWorkbench } from '../workbench/store';
 import { tell } from '../workbench/tell';
@@ -31,6 +32,7 @@ export function PathRow({ run, solved, leg, picked, onPick }: Props) {
   const said = stop !== undefined && 'length' in stop ? stop.length : leg.length;
   const levelWith = stop !== undefined && 'until' in stop && typeof stop.until === 'string' ? stop.until : null;
   const canTurn = leg.place === 'stop' && !isClamp;
+  const isTiedWell = solved.corners[leg.vertex]?.ties.every(({ holds }) => holds) ?? true;
   const axis = typeof leg.along === 'string' ? leg.along : 'oblique';
 
   const { pointed, point } = useWorkbench();
@@ -51,6 +53,9 @@ export function PathRow({ run, solved, leg, picked, onPick }: Props) {
         <button type="button" className="row-pick" aria-label={`Pick leg ${leg.vertex}`} onClick={onPick}>
           {leg.vertex}
         </button>
+        {(solved.corners[leg.vertex]?.ties.length ?? 0) > 0 && (
+          <Link2 size={11} aria-label="tied" className={isTiedWell ? 'tied' : 'tied bad'} />
+        )}
       </td>
       <td>
         {canTurn ? (
@@ -84,17 +89,19 @@ export function PathRow({ run, solved, leg, picked, onPick }: Props) {
           <span title={leg.place === 'lead' ? 'along the axis of the port' : undefined}>
             {leg.place === 'lead'
               ? 'port'
-              : isClamp
-                ? 'clamp'
-                : typeof leg.along === 'string'
-                  ? direction(leg.along)
-                  : 'oblique'}
+              : leg.place === 'like'
+                ? 'follows'
+                : isClamp
+                  ? 'clamp'
+                  : typeof leg.along === 'string'
+                    ? direction(leg.along)
+                    : 'oblique'}
           </span>
         )}
       </td>
       <td title={levelWith === null ? undefined : `until level with ${levelWith}`}>
-        {leg.place === 'closing' || isClamp ? (
-          showEven(leg.length)
+        {leg.place === 'closing' || leg.place === 'like' || isClamp ? (
+          lengthEven(leg.length)
         ) : (
           <NumberField
             label={`Leg ${leg.vertex}: length corner to corner`}
@@ -105,7 +112,7 @@ export function PathRow({ run, solved, leg, picked, onPick }: Props) {
           />
         )}
       </td>
-      <td>{showEven(leg.straight)}</td>
+      <td>{lengthEven(leg.straight)}</td>
       <td className={broken ? 'bad' : undefined}>
         {leg.asked_radius === null ? (
           ''
@@ -118,7 +125,7 @@ export function PathRow({ run, solved, leg, picked, onPick }: Props) {
             onChange={(radius) => lay(run.id, { do: 'set-corner', vertex: leg.vertex, corner: { radius } })}
           />
         ) : (
-          show(leg.asked_radius)
+          length(leg.asked_radius)
         )}
       </td>
     </tr>

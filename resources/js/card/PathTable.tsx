@@ -1,11 +1,13 @@
-import { CornerDownRight, Trash2 } from 'lucide-react';
+import { CornerDownRight, Grip, Trash2 } from 'lucide-react';
 import { type ClipboardEvent, type KeyboardEvent, useRef, useState } from 'react';
 import { api } from '../api/client';
 import type { PastedRows, Run, SolvedRun } from '../api/types';
 import { IconButton } from '../ui/IconButton';
+import { usePointing } from '../view/pointing/store';
 import { useWorkbench } from '../workbench/store';
 import { tell } from '../workbench/tell';
 import { useJob } from '../workbench/useJob';
+import { CornerTies } from './CornerTies';
 import { PasteReport } from './PasteReport';
 import { PathRow } from './PathRow';
 import { RadiusChoices } from './RadiusChoices';
@@ -15,7 +17,8 @@ const STOPS = 'button.row-pick, select, input';
 
 /** A row a leg: direction, corner to corner, straight between tangent points, radius at its end. */
 export function PathTable({ run, solved }: { run: Run; solved: SolvedRun }) {
-  const { state, lay, item } = useJob();
+  const { state, lay, item, items } = useJob();
+  const ask = usePointing((store) => store.ask);
   const { picked, pick } = useWorkbench();
   const body = useRef<HTMLTableSectionElement>(null);
   const [pasted, setPasted] = useState<PastedRows | null>(null);
@@ -27,6 +30,18 @@ export function PathTable({ run, solved }: { run: Run; solved: SolvedRun }) {
   // The end of a run that is still open lies on its last corner: no leg of its own.
   const legs = solved.legs.filter((row) => row.place !== 'closing' || row.length > 1e-6);
   const chosenLeg = legs.find((row) => row.vertex === chosen);
+
+  const clamps = items('clamps').length;
+  const throughClamp = () =>
+    ask({
+      words: `Through which clamp? Leg ${chosen}`,
+      kinds: ['clamp'],
+      take: async ({ anchor }) => {
+        if (chosen !== null && typeof anchor === 'string') {
+          await lay(run.id, { do: 'through-clamp', vertex: chosen, clamp: anchor });
+        }
+      },
+    });
 
   const insert = () => chosen !== null && tell(lay(run.id, { do: 'insert-corner', vertex: chosen }));
   const remove = () => chosen !== null && tell(lay(run.id, { do: 'remove-corner', vertex: chosen }));
@@ -83,6 +98,12 @@ export function PathTable({ run, solved }: { run: Run; solved: SolvedRun }) {
           {chosen === null ? 'Pick a leg to put a corner in.' : `Leg ${chosen}`}
         </span>
         <IconButton
+          icon={Grip}
+          name="Put this leg through a clamp: point at the clamp"
+          disabled={chosen === null || clamps === 0}
+          onClick={throughClamp}
+        />
+        <IconButton
           icon={CornerDownRight}
           name="Put a corner into this leg"
           disabled={chosen === null}
@@ -95,6 +116,7 @@ export function PathTable({ run, solved }: { run: Run; solved: SolvedRun }) {
           onClick={remove}
         />
       </div>
+      {chosen !== null && <CornerTies run={run} solved={solved} vertex={chosen} />}
       {chosenLeg?.place === 'stop' && chosenLeg.bend !== null && (
         <RadiusChoices run={run.id} solved={solved} stock={item('stock', run.stock)} vertex={chosenLeg.vertex} />
       )}

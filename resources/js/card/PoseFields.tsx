@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { Pose, Vector } from '../api/types';
 import { NumberField } from '../ui/NumberField';
 import { VectorField } from '../ui/VectorField';
@@ -6,7 +7,15 @@ import { Row, Section } from './Section';
 const AXES: Record<string, Vector> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
 
 /** Where a thing stands and how it is turned. */
-export function PoseFields({ pose, onChange }: { pose: Pose | undefined; onChange: (pose: Pose) => Promise<void> }) {
+export function PoseFields({
+  pose,
+  onChange,
+  children,
+}: {
+  pose: Pose | undefined;
+  onChange: (pose: Pose) => Promise<void>;
+  children?: ReactNode;
+}) {
   const at = pose?.at ?? [0, 0, 0];
   const about = pose?.turn?.about ?? '+z';
   const axis =
@@ -33,10 +42,12 @@ export function PoseFields({ pose, onChange }: { pose: Pose | undefined; onChang
         <NumberField
           label="Turned by"
           unit="°"
+          plain
           value={pose?.turn?.by ?? 0}
           onChange={(by) => onChange({ ...pose, at, turn: { about, by } })}
         />
       </Row>
+      {children}
     </Section>
   );
 }

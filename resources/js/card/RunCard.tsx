@@ -2,7 +2,8 @@ import { ArrowLeftRight } from 'lucide-react';
 import type { Run } from '../api/types';
 import { FindingList } from '../check/FindingList';
 import { allPorts, fromTo } from '../locker/newItems';
-import { show } from '../ui/format';
+import { Button } from '../ui/Button';
+import { lengthWithUnit, show } from '../ui/format';
 import { IconButton } from '../ui/IconButton';
 import { NumberField } from '../ui/NumberField';
 import { tell } from '../workbench/tell';
@@ -10,10 +11,10 @@ import { useJob } from '../workbench/useJob';
 import { CardHead } from './CardHead';
 import { EndFields } from './EndFields';
 import { LengthFields } from './LengthFields';
-import { MirrorDialog } from './MirrorDialog';
 import { PathTable } from './PathTable';
 import { RadiusChoices } from './RadiusChoices';
 import { Row, Section } from './Section';
+import { TwinDialog } from './TwinDialog';
 
 /** A run: its findings first, then stock, path, length and ends. */
 export function RunCard({ id }: { id: string }) {
@@ -51,7 +52,8 @@ export function RunCard({ id }: { id: string }) {
         <Row label={ratio === undefined ? 'Radius, all corners' : 'Radius, × outside ø'}>
           <NumberField
             label="Radius of all corners"
-            unit={ratio === undefined ? 'mm' : '× ø'}
+            unit={ratio === undefined ? undefined : '× ø'}
+            plain={ratio !== undefined}
             value={ratio ?? radius}
             onChange={(value) =>
               lay(id, {
@@ -64,11 +66,19 @@ export function RunCard({ id }: { id: string }) {
         </Row>
         {solved.bends.length > 0 && <RadiusChoices run={id} solved={solved} stock={stock} vertex={null} />}
       </Section>
+      {(run.route.like !== undefined || run.route.symmetry !== undefined) && (
+        <p className="follows">
+          {run.route.like === undefined
+            ? 'Its second half follows the first.'
+            : `It goes as ${item('runs', run.route.like.run)?.name ?? run.route.like.run} does.`}{' '}
+          <Button onClick={() => tell(lay(id, { do: 'make-own' }))}>Make it a run of its own</Button>
+        </p>
+      )}
       <Section
         title="Path"
         tools={
           <span className="text-nowrap">
-            <MirrorDialog run={run} />
+            <TwinDialog run={run} />
             <IconButton icon={ArrowLeftRight} name="Reverse the run" onClick={() => tell(lay(id, { do: 'reverse' }))} />
           </span>
         }
@@ -83,7 +93,7 @@ export function RunCard({ id }: { id: string }) {
       />
       <Section title="Body">
         <Row label="Cut length">
-          <span className="figure">{show(solved.cut_length)} mm</span>
+          <span className="figure">{lengthWithUnit(solved.cut_length)}</span>
         </Row>
         <Row label="Mass">
           <span className="figure">{show(solved.body.mass, 3)} kg</span>

@@ -73,7 +73,13 @@ export function StockCard({ id }: { id: string }) {
           </Row>
         )}
         <Row label="Density">
-          <NumberField label="Density" unit="kg/m³" value={stock.density} onChange={(density) => change({ density })} />
+          <NumberField
+            label="Density"
+            unit="kg/m³"
+            plain
+            value={stock.density}
+            onChange={(density) => change({ density })}
+          />
         </Row>
       </Section>
       <Section title="Bending">
@@ -101,6 +107,7 @@ export function StockCard({ id }: { id: string }) {
           <NumberField
             label="Springback, share of the angle"
             unit=""
+            plain
             value={bend.springback?.ratio ?? 0}
             onChange={(ratio) => changeBend({ springback: { ...bend.springback, ratio } })}
           />
@@ -109,6 +116,7 @@ export function StockCard({ id }: { id: string }) {
           <NumberField
             label="Springback, fixed"
             unit="°"
+            plain
             value={bend.springback?.offset ?? 0}
             onChange={(offset) => changeBend({ springback: { ...bend.springback, offset } })}
           />

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import type { List } from '../api/types';
-import { fieldText, show } from '../ui/format';
+import { fieldText, length } from '../ui/format';
 import { Mark, statusWord } from '../ui/Mark';
 import { type Stage, useWorkbench } from '../workbench/store';
 import { useJob } from '../workbench/useJob';
@@ -23,6 +23,8 @@ const ORDER: Record<Stage, readonly List[]> = {
   make: ['runs', 'stock'],
 };
 
+const boreWords = (bore: number | string | undefined) => (typeof bore === 'number' ? length(bore) : fieldText(bore));
+
 /** All that a job holds: what needs work in this stage first. */
 export function Locker({ stage }: { stage: Stage }) {
   const [filter, setFilter] = useState('');
@@ -35,16 +37,16 @@ export function Locker({ stage }: { stage: Stage }) {
       return hidden.has(`runs/${id}`) ? 'hidden' : statusWord(state.solutions.find((run) => run.id === id));
     }
     if (list === 'fittings') {
-      const ports = state.job.fittings?.find((fitting) => fitting.id === id)?.ports?.length ?? 0;
+      const ports = state.places.find((place) => place.list === 'fittings' && place.id === id)?.ports.length ?? 0;
       return `${ports} port${ports === 1 ? '' : 's'}`;
     }
     if (list === 'clamps') {
-      return `ø ${fieldText(state.job.clamps?.find((clamp) => clamp.id === id)?.bore)}`;
+      return `ø ${boreWords(state.job.clamps?.find((clamp) => clamp.id === id)?.bore)}`;
     }
     const stock = state.job.stock?.find((item) => item.id === id);
     if (list === 'stock' && stock !== undefined) {
       const { radius, min_radius: least } = stock.bend;
-      return typeof radius === 'number' && typeof least === 'number' ? `R ${show(radius)} ≥ ${show(least)}` : '';
+      return typeof radius === 'number' && typeof least === 'number' ? `R ${length(radius)} ≥ ${length(least)}` : '';
     }
     return '';
   };

@@ -33,7 +33,7 @@ function NewRunForm({ onClose }: { onClose: () => void }) {
     event.preventDefault();
     const id = freshId(items('runs'), name);
     try {
-      await put('runs', newRun(id, name.trim() || 'New run', stock, from, to));
+      await put('runs', newRun(id, name.trim() || 'New run', stock, from, to, state.remembered));
       pick('runs', id);
       navigate(`/jobs/${state.id}/lay`);
       onClose();

@@ -1,4 +1,4 @@
-import type { Clamp, Fitting, Place, Run, Stock, Surrounding } from '../api/types';
+import type { Clamp, Fitting, JobState, Mesh, Part, Place, Run, Stock, Surrounding } from '../api/types';
 
 /** What a new item starts as; everything about it is changed in its card. */
 export const newFitting = (id: string, name: string, before = 0): Fitting => ({
@@ -27,6 +27,35 @@ export const newCylinder = (id: string, name: string): Surrounding => ({
   height: 400,
 });
 
+/** A panel that stands up, its front towards −y. */
+export const newPanel = (id: string, name: string): Surrounding => ({
+  id,
+  name,
+  shape: 'panel',
+  pose: { at: [0, 300, 200], turn: { about: '+x', by: 90 } },
+  width: 600,
+  height: 400,
+  thickness: 10,
+});
+
+export const newMesh = (id: string, name: string, mesh: Mesh): Surrounding => ({
+  id,
+  name,
+  shape: 'mesh',
+  mesh: mesh.mesh,
+  extent: mesh.extent as Surrounding['extent'],
+  pose: { at: [0, 0, 0] },
+});
+
+export const newPart =
+  (kind: Part['kind']) =>
+  (id: string, name: string, before = 0): Fitting => ({
+    id,
+    name,
+    pose: { at: [400 * before, 0, 100] },
+    part: { kind },
+  });
+
 export const newClamp = (id: string, name: string): Clamp => ({
   id,
   name,
@@ -46,14 +75,25 @@ export const newStock = (id: string, name: string): Stock => ({
 });
 
 /** A run between two ports, or in the open beside what is there, to be laid further in its card. */
-export const newRun = (id: string, name: string, stock: string, from: string, to: string): Run => ({
+export const newRun = (
+  id: string,
+  name: string,
+  stock: string,
+  from: string,
+  to: string,
+  remembered: JobState['remembered'],
+): Run => ({
   id,
   name,
   stock,
   from: { port: from, end: { type: 'open' } },
   to: { port: to, end: { type: 'open' } },
-  route: { kind: 'corners', stops: [] },
+  route: { kind: 'corners', ...cornerOf(stock, remembered), stops: [] },
 });
+
+/** The bend radius chosen last, for a run of the same stock. */
+export const cornerOf = (stock: string, { stock: last, radius }: JobState['remembered']): Partial<Run['route']> =>
+  stock === last && radius !== undefined ? { corner: { radius } } : {};
 
 export interface FreePort {
   name: string;

@@ -1,5 +1,5 @@
 import type { SolvedRun } from '../api/types';
-import { showEven } from '../ui/format';
+import { lengthEven } from '../ui/format';
 
 /** Where each bend starts on the raw tube, for bending by hand: marked from the one cut end, or from the other. */
 export function BendMarks({ solved }: { solved: SolvedRun }) {
@@ -17,8 +17,8 @@ export function BendMarks({ solved }: { solved: SolvedRun }) {
           // biome-ignore lint/suspicious/noArrayIndexKey: a bend is its number
           <tr key={index}>
             <td>{index + 1}</td>
-            <td>{showEven(bend.mark)}</td>
-            <td>{showEven(bend.mark_from_end)}</td>
+            <td>{lengthEven(bend.mark)}</td>
+            <td>{lengthEven(bend.mark_from_end)}</td>
           </tr>
         ))}
       </tbody>

@@ -1,5 +1,6 @@
 import type { Run, SolvedRun } from '../api/types';
-import { showEven } from '../ui/format';
+import { lengthEven, showEven } from '../ui/format';
+import { units } from '../ui/units';
 import { useWorkbench } from '../workbench/store';
 
 /** What the shop bends from, in the order of the work. */
@@ -38,31 +39,35 @@ export function BendTable({ run, solved }: { run: Run; solved: SolvedRun }) {
                 {index + 1}
               </button>
             </td>
-            <td>{showEven(bend.straight)}</td>
+            <td>{lengthEven(bend.straight)}</td>
             <td>{showEven(bend.rotation)}°</td>
             <td>{showEven(bend.angle)}°</td>
             <td>{showEven(bend.set_angle)}°</td>
-            <td>{showEven(bend.radius)}</td>
-            <td>{showEven(bend.arc)}</td>
+            <td>{lengthEven(bend.radius)}</td>
+            <td>{lengthEven(bend.arc)}</td>
           </tr>
         ))}
         <tr>
           <td>tail</td>
-          <td>{showEven(solved.tail)}</td>
+          <td>{lengthEven(solved.tail)}</td>
           <td colSpan={5} />
         </tr>
       </tbody>
       <tfoot>
         <tr>
           <td colSpan={5}>Length along the centre line</td>
-          <td colSpan={2}>{showEven(solved.length)} mm</td>
+          <td colSpan={2}>
+            {lengthEven(solved.length)} {units().word}
+          </td>
         </tr>
         <tr>
           <td colSpan={5}>
             <strong>Cut length</strong>
           </td>
           <td colSpan={2}>
-            <strong>{showEven(solved.cut_length)} mm</strong>
+            <strong>
+              {lengthEven(solved.cut_length)} {units().word}
+            </strong>
           </td>
         </tr>
       </tfoot>

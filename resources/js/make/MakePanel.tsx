@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { api, files } from '../api/client';
-import { Section } from '../card/Section';
+import { Row, Section } from '../card/Section';
 import { Button } from '../ui/Button';
 import { show } from '../ui/format';
 import { statusWord } from '../ui/Mark';
+import { NameField } from '../ui/NameField';
 import { useWorkbench } from '../workbench/store';
 import { tell } from '../workbench/tell';
 import { useJob } from '../workbench/useJob';
@@ -14,7 +15,8 @@ import { VertexTable } from './VertexTable';
 
 /** What is taken away: tables and body of the picked run, bodies and file of the job. */
 export function MakePanel() {
-  const { state, item, solution } = useJob();
+  const { state, item, solution, edit } = useJob();
+  const open = useWorkbench((store) => store.open);
   const picked = useWorkbench((store) => store.picked);
   const id = picked?.list === 'runs' ? picked.id : undefined;
   const run = id === undefined ? undefined : item('runs', id);
@@ -43,7 +45,7 @@ export function MakePanel() {
               <BendMarks solved={solved} />
             </Section>
           )}
-          <Section title="Benders">
+          <Section title="Benders" tools={<Button onClick={() => open('benders')}>Edit them</Button>}>
             <BenderVerdicts run={run} solved={solved} />
           </Section>
           <Section
@@ -51,6 +53,28 @@ export function MakePanel() {
             tools={<Takeaway path={files.vertices(state.id, run.id)} label="vertex table" />}
           >
             <VertexTable run={run} solved={solved} />
+          </Section>
+          <Section title="Bend sheet">
+            <img
+              className="run-views"
+              src={files.views(state.id, run.id, state.revision)}
+              alt={`${run.name ?? run.id} from three sides and at an angle, with its bends numbered`}
+            />
+            <div className="made-list">
+              <Button href={files.sheet(state.id, run.id, 'a4')} download>
+                Save the bend sheet, A4
+              </Button>
+              <Button href={files.sheet(state.id, run.id, 'letter')} download>
+                Save the bend sheet, letter
+              </Button>
+            </div>
+            <Row label="Revision">
+              <NameField
+                label="Revision of the job"
+                name={state.job.revision ?? '–'}
+                onChange={(revision) => edit([], { revision: revision.slice(0, 40) }, `Mark as revision ${revision}`)}
+              />
+            </Row>
           </Section>
           <Section title="Body">
             <p className="mb-1">

@@ -1,5 +1,5 @@
 import type { Run, SolvedRun } from '../api/types';
-import { showEven } from '../ui/format';
+import { lengthEven } from '../ui/format';
 import { useWorkbench } from '../workbench/store';
 
 /** Corner by corner in space. */
@@ -9,7 +9,7 @@ export function VertexTable({ run, solved }: { run: Run; solved: SolvedRun }) {
   const chosen = part !== null && 'leg' in part ? part.leg : null;
   const radius = (vertex: number) => {
     const bend = solved.legs.find((leg) => leg.vertex === vertex)?.bend;
-    return bend === null || bend === undefined ? '' : showEven(solved.bends[bend]?.radius ?? 0);
+    return bend === null || bend === undefined ? '' : lengthEven(solved.bends[bend]?.radius ?? 0);
   };
   return (
     <table className="table-plain">
@@ -33,7 +33,7 @@ export function VertexTable({ run, solved }: { run: Run; solved: SolvedRun }) {
             <td>{index}</td>
             {vertex.map((coordinate, axis) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: x, y, z
-              <td key={axis}>{showEven(coordinate)}</td>
+              <td key={axis}>{lengthEven(coordinate)}</td>
             ))}
             <td>{radius(index)}</td>
           </tr>

@@ -1,6 +1,7 @@
 import type { KeyboardEvent, PointerEvent } from 'react';
 import type { Run, SolvedRun } from '../api/types';
-import { show } from '../ui/format';
+import { length } from '../ui/format';
+import { units } from '../ui/units';
 import { useWorkbench } from '../workbench/store';
 import { pieces } from './layout';
 import type { useStripDrag } from './useStripDrag';
@@ -91,7 +92,7 @@ export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
                   tabIndex={0}
                   aria-label={`Radius of bend ${index + 1}`}
                   aria-valuenow={Math.round(radius * 10) / 10}
-                  aria-valuetext={`R ${show(radius)}`}
+                  aria-valuetext={`R ${length(radius)}`}
                   x={x(piece.from)}
                   y={BASE - top - 4}
                   width={width}
@@ -99,7 +100,7 @@ export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
                   onPointerDown={onGrab}
                   onKeyDown={onKey}
                 >
-                  <title>{`Bend ${index + 1}, R ${show(radius)}: drag its radius`}</title>
+                  <title>{`Bend ${index + 1}, R ${length(radius)}: drag its radius`}</title>
                 </rect>
               )}
             </g>
@@ -111,7 +112,7 @@ export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
         <>
           <line className="limit" x1={x0} x2={x1} y1={line} y2={line} />
           <text className="bad-text" x={x1 + 6} y={line + 4}>
-            limit R{show(limit)}
+            {units().word === 'mm' ? 'limit ' : ''}R{length(limit)}
           </text>
         </>
       )}

@@ -1,6 +1,6 @@
 import type { KeyboardEvent, PointerEvent } from 'react';
 import type { Run, SolvedRun } from '../api/types';
-import { show } from '../ui/format';
+import { length, lengthWithUnit } from '../ui/format';
 import type { useStripDrag } from './useStripDrag';
 
 const TOP = 115;
@@ -67,7 +67,7 @@ export function Gauge({ run, solved, x0, x1, drag }: Props) {
         tabIndex={0}
         aria-label="Length to hold"
         aria-valuenow={Math.round(grip * 10) / 10}
-        aria-valuetext={`${show(grip)} mm${held === undefined ? ', as it comes' : ''}`}
+        aria-valuetext={`${lengthWithUnit(grip)}${held === undefined ? ', as it comes' : ''}`}
         x={x(grip) - 6}
         y={TOP - 6}
         width={12}
@@ -78,13 +78,13 @@ export function Gauge({ run, solved, x0, x1, drag }: Props) {
         <title>Drag the length to hold</title>
       </rect>
       <text x={x0} y={TOP + 24}>
-        {show(solved.length)} mm now · cut {show(solved.cut_length)}
+        {lengthWithUnit(solved.length)} now · cut {length(solved.cut_length)}
       </text>
       <text x={x1} y={TOP + 24} textAnchor="end" className={broken === undefined ? undefined : 'bad-text'}>
         {held === undefined
           ? 'no length to hold'
-          : `hold ${show(held)} ± ${show(tolerance)}${
-              broken === undefined ? ' · held' : ` · ${show(Math.abs(off))} ${off > 0 ? 'too long' : 'too short'}`
+          : `hold ${length(held)} ± ${length(tolerance)}${
+              broken === undefined ? ' · held' : ` · ${length(Math.abs(off))} ${off > 0 ? 'too long' : 'too short'}`
             }`}
       </text>
     </g>

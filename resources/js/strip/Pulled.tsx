@@ -1,5 +1,6 @@
 import type { Run, SolvedRun } from '../api/types';
-import { show } from '../ui/format';
+import { length, show } from '../ui/format';
+import { units } from '../ui/units';
 import { isSamePart, useWorkbench } from '../workbench/store';
 import { useJob } from '../workbench/useJob';
 import { type Piece, pieces } from './layout';
@@ -52,7 +53,7 @@ function bendLabel(solved: SolvedRun, index: number, width: number): string {
     return '';
   }
   return width > 14 || solved.bends.length < 12
-    ? `${index + 1} · ${show(bend.angle)}° R${show(bend.radius)}`
+    ? `${index + 1} · ${show(bend.angle)}° R${length(bend.radius)}`
     : String(index + 1);
 }
 
@@ -67,12 +68,12 @@ function OnePiece({ run, solved, piece, x, x0, x1, label }: Props & { piece: Pie
   // A label at either end of the strip stays inside it.
   const half = label.length * 3.5;
   const labelAt = Math.min(Math.max((left + right) / 2, x0 - 6 + half), x1 + 6 - half);
-  const length = show(piece.to - piece.from);
+  const long = length(piece.to - piece.from);
   const choose = () => pick('runs', run.id, piece.part);
   const name =
     'bend' in piece.part
       ? `Bend ${piece.part.bend + 1}, ${show(solved.bends[piece.part.bend]?.angle ?? 0)}°`
-      : `Straight of leg ${piece.part.leg}, ${length} mm`;
+      : `Straight of leg ${piece.part.leg}, ${long} ${units().word}`;
   return (
     <g
       className={`piece${isPicked ? ' picked' : ''}${isPointed ? ' pointed' : ''}`}
@@ -95,7 +96,7 @@ function OnePiece({ run, solved, piece, x, x0, x1, label }: Props & { piece: Pie
           <rect className="straight" x={left} y={MIDDLE - HALF} width={width} height={2 * HALF} />
           {seenRight - seenLeft > length.length * 7 + 4 && (
             <text x={(seenLeft + seenRight) / 2} y={MIDDLE + 4} textAnchor="middle">
-              {length}
+              {long}
             </text>
           )}
         </>

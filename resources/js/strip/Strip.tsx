@@ -1,7 +1,7 @@
 import { ChevronDown, ChevronUp, Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
 import { useLayoutEffect, useRef, useState } from 'react';
 import type { Run, SolvedRun } from '../api/types';
-import { show } from '../ui/format';
+import { lengthWithUnit } from '../ui/format';
 import { IconButton } from '../ui/IconButton';
 import { usePreferences } from '../workbench/preferences';
 import { isSamePart, useWorkbench } from '../workbench/store';
@@ -39,7 +39,7 @@ export function Strip() {
   );
 }
 
-const factsOf = (run: Run, solved: SolvedRun) => `${run.name ?? run.id} · centre line ${show(solved.length)} mm`;
+const factsOf = (run: Run, solved: SolvedRun) => `${run.name ?? run.id} · centre line ${lengthWithUnit(solved.length)}`;
 
 interface HeadProps {
   facts: string;
@@ -105,7 +105,8 @@ function Drawn({ run, solved, onFold }: { run: Run; solved: SolvedRun; onFold: (
     <>
       <Head
         facts={
-          drag.said ?? `${run.name ?? run.id} · ${stock?.name ?? run.stock} · centre line ${show(solved.length)} mm`
+          drag.said ??
+          `${run.name ?? run.id} · ${stock?.name ?? run.stock} · centre line ${lengthWithUnit(solved.length)}`
         }
         folded={false}
         onFold={onFold}

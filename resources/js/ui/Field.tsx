@@ -1,5 +1,6 @@
 import { type KeyboardEvent, useId, useLayoutEffect, useRef, useState } from 'react';
 import { Form } from 'react-bootstrap';
+import type { Equal } from './equal';
 import { NameChoice, namesFor } from './NameChoice';
 import { useEntry } from './useEntry';
 import { stepOf, useWheel } from './useWheel';
@@ -23,6 +24,8 @@ export interface FieldProps {
   disabled?: boolean;
   /** In a table: until it is being edited, keys are the table's. */
   inTable?: boolean;
+  /** Setting it equal to another dimension by pointing at that. */
+  equal?: Equal;
 }
 
 /**
@@ -91,6 +94,10 @@ export function Field(props: FieldProps) {
       event.stopPropagation();
       putBack();
       setEditing(false);
+    } else if (event.key === '=' && event.ctrlKey && props.equal !== undefined) {
+      event.preventDefault();
+      event.stopPropagation();
+      props.equal.begin();
     } else if (inTable && event.key === 'F2') {
       setEditing(true);
     } else if (vertical && (!inTable || editing) && stepBy((up ? 1 : -1) * stepOf(event))) {
@@ -103,7 +110,14 @@ export function Field(props: FieldProps) {
 
   return (
     <div
-      className={`field ${kind}${unit === undefined ? '' : unit === '°' ? ' with-degree' : unit.length > 3 ? ' with-long-unit' : ' with-unit'}`}
+      onPointerDownCapture={(event) => {
+        if (props.equal?.isOffered === true) {
+          event.preventDefault();
+          event.stopPropagation();
+          props.equal.take();
+        }
+      }}
+      className={`field ${kind}${props.equal?.isOffered === true ? ' offered' : ''}${props.equal?.isWaiting === true ? ' waiting' : ''}${unit === undefined ? '' : unit === '°' ? ' with-degree' : unit.length > 3 ? ' with-long-unit' : ' with-unit'}`}
     >
       <Form.Control
         ref={input}
@@ -138,6 +152,21 @@ export function Field(props: FieldProps) {
         onKeyDown={onKeyDown}
       />
       {unit !== undefined && <span className="unit">{unit}</span>}
+      {editing && props.equal !== undefined && (
+        <button
+          type="button"
+          className="equal-button"
+          tabIndex={-1}
+          title="Set equal to another dimension: point at it next (Ctrl+=)"
+          aria-label={`${label}: set equal to another dimension`}
+          onPointerDown={(event) => {
+            event.preventDefault();
+            props.equal?.begin();
+          }}
+        >
+          =
+        </button>
+      )}
       {offered.length > 0 && names !== undefined && (
         <NameChoice offered={offered} names={names} chosen={choice % offered.length} onTake={takeName} />
       )}

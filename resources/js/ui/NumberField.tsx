@@ -1,15 +1,20 @@
 import { createContext, useContext } from 'react';
 import { api } from '../api/client';
 import { useJob } from '../workbench/useJob';
+import { useEqual } from './equal';
 import { Field } from './Field';
-import { fieldText } from './format';
+import { fieldText, length } from './format';
+import { handStep, INCH, units } from './units';
 
 interface Props {
   label: string;
   /** As it stands in the job file: a number, or an expression over the named values. */
   value: number | string | undefined;
   onChange: (value: number | string) => Promise<void>;
+  /** Beside the field; the unit of the job where it is not said. */
   unit?: string;
+  /** No length: shown and read as it stands, whatever the job shows lengths in. */
+  plain?: boolean;
   placeholder?: string;
   disabled?: boolean;
   inTable?: boolean;
@@ -21,27 +26,41 @@ const PLAIN = /^-?\d{1,9}(\.\d{1,9})?$/;
 export const FieldHome = createContext('');
 
 /** Any number of the job: mm or inches, arithmetic, `=name`. The server reads all but plain digits. */
-export function NumberField({ label, value, onChange, unit = 'mm', ...rest }: Props) {
+export function NumberField({ label, value, onChange, unit, plain = false, ...rest }: Props) {
   const { state } = useJob();
   const field = `${useContext(FieldHome)}/${label}`;
   const entry = state.entries[field];
-  const text = fieldText(value);
+  const isLength = !plain;
+  const isInch = isLength && units().word === 'in';
+  const exact = fieldText(value, isLength);
+  // At rest inches are rounded as the job shows them; as soon as it is edited the number is exact.
+  const text = isInch && typeof value === 'number' ? length(value, 2).replace('−', '-') : exact;
+  const equal = useEqual(label, value, onChange);
   const enter = async (typed: string) => {
-    const plain = typed.trim().replace('−', '-');
-    await onChange(PLAIN.test(plain) ? Number(plain) : (await api.entry(state.id, { text: typed, field })).number);
+    const tidy = typed.trim().replace('−', '-');
+    await onChange(
+      PLAIN.test(tidy) && !isInch
+        ? Number(tidy)
+        : (await api.entry(state.id, { text: typed, field, is_length: isLength })).number,
+    );
   };
   return (
     <Field
       label={label}
       text={text}
       editText={
-        entry !== undefined && typeof value === 'number' && Math.abs(entry.value - value) < 1e-6 ? entry.typed : text
+        entry !== undefined && typeof value === 'number' && Math.abs(entry.value - value) < 1e-6 ? entry.typed : exact
       }
       onEnter={enter}
-      unit={unit === '' ? undefined : unit}
+      unit={unit === '' ? undefined : (unit ?? units().word)}
       names={state.values}
-      step={(typed, by) => (PLAIN.test(typed) ? fieldText(Number(typed) + by) : null)}
+      step={(typed, by) => (isInch ? stepped(value, by) : PLAIN.test(typed) ? fieldText(Number(typed) + by) : null)}
+      equal={equal}
       {...rest}
     />
   );
 }
+
+/** One mark of the rule up or down. */
+const stepped = (value: number | string | undefined, by: number): string | null =>
+  typeof value === 'number' ? fieldText(Math.round((value + by * handStep()) / INCH / 1e-9) * 1e-9 * INCH, true) : null;

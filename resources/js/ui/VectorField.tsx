@@ -10,6 +10,7 @@ export function VectorField({
   value,
   onChange,
   parts = AXES,
+  plain = false,
 }: {
   label: string;
   /** What the vector belongs to, where a card has several of that label. */
@@ -17,6 +18,8 @@ export function VectorField({
   value: Vector;
   onChange: (value: Vector) => Promise<void>;
   parts?: readonly [string, string, string];
+  /** Numbers that are no lengths. */
+  plain?: boolean;
 }) {
   return (
     <div className="triple">
@@ -25,6 +28,7 @@ export function VectorField({
         <NumberField
           key={part}
           label={`${of === undefined ? '' : `${of}: `}${label} ${part}`}
+          plain={plain}
           unit={part.length === 1 ? part : ''}
           value={value[index]}
           onChange={(number) => {

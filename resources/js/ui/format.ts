@@ -1,6 +1,7 @@
 import type { Vector } from '../api/types';
+import { INCH, inFractions, units } from './units';
 
-/** A length or angle for reading: at most this many decimals, a true minus sign. */
+/** A number that is no length, for reading: at most this many decimals, a true minus sign. */
 export function show(value: number, decimals = 1): string {
   const text = value
     .toFixed(decimals)
@@ -15,12 +16,42 @@ export function showEven(value: number, decimals = 1): string {
   return (Number(text) === 0 ? (0).toFixed(decimals) : text).replace('-', '−');
 }
 
-/** A number of the job file as it is shown in a field. */
-export function fieldText(number: number | string | undefined): string {
+/** A length in mm, in the units of the job, without the unit. Inches have two decimals more. */
+export function length(mm: number, decimals = 1): string {
+  const { word, fraction } = units();
+  if (word === 'mm') {
+    return show(mm, decimals);
+  }
+  return (fraction === null ? null : inFractions(mm / INCH, fraction)) ?? show(mm / INCH, decimals + 2);
+}
+
+/** The same with its unit. */
+export const lengthWithUnit = (mm: number, decimals = 1): string => `${length(mm, decimals)} ${units().word}`;
+
+/** The same for columns. */
+export function lengthEven(mm: number, decimals = 1): string {
+  const { word, fraction } = units();
+  return word === 'mm' ? showEven(mm, decimals) : fraction === null ? showEven(mm / INCH, decimals + 2) : length(mm);
+}
+
+/** A number of the job file as it is shown in a field: a length in the units of the job, or as it stands. */
+export function fieldText(number: number | string | undefined, isLength = false): string {
   if (number === undefined) {
     return '';
   }
-  return typeof number === 'string' ? `=${number}` : String(Math.round(number * 1e6) / 1e6);
+  if (typeof number === 'string') {
+    return `=${number}`;
+  }
+  const { word, fraction } = units();
+  if (!isLength || word === 'mm') {
+    return String(Math.round(number * 1e6) / 1e6);
+  }
+  const inches = number / INCH;
+  const parts = fraction ?? 64;
+  // A fraction only where it is one; what is not stays as exact as it is.
+  return fraction !== null && Math.abs(inches * parts - Math.round(inches * parts)) < 1e-6
+    ? (inFractions(inches, parts) ?? '0').replace('−', '-')
+    : String(Math.round(inches * 1e6) / 1e6);
 }
 
 export function direction(along: string | Vector | readonly number[]): string {

@@ -1,4 +1,4 @@
-import { show } from '../ui/format';
+import { lengthWithUnit } from '../ui/format';
 import { useCamera, VIEWS, type ViewName } from './camera';
 import { axisName, useUp } from './up';
 
@@ -60,7 +60,7 @@ export function Rose() {
       <div className="where">
         {view === null ? 'turned by hand' : axisName(VIEWS[view].name, up)}
         <br />
-        floor grid {show(gridStep)} mm
+        floor grid {lengthWithUnit(gridStep)}
       </div>
     </div>
   );

@@ -1,10 +1,11 @@
 import { Vector3 } from 'three';
 import { api } from '../api/client';
 import type { Leg, Point, SolvedRun } from '../api/types';
+import { direction } from '../ui/format';
 import { isSamePart, useWorkbench } from '../workbench/store';
 import { useJob } from '../workbench/useJob';
 import { useCamera } from './camera';
-import { axisTracks, type Flat, type Project, type Track, withTrack } from './drag/tracks';
+import { axisTracks, type Flat, type Project, type Track, told, withTrack } from './drag/tracks';
 import { type Grip, useHandDrag } from './drag/useHandDrag';
 import { useProjection } from './drag/useProjection';
 import { Pinned } from './Pinned';
@@ -67,14 +68,17 @@ export function RunHandles({ run }: { run: string }) {
           </Pinned>
         ))}
       {solved.legs
-        .filter((leg) => leg.vertex < last && (roomy.has(leg.vertex) || isPicked({ leg: leg.vertex })))
+        .filter(
+          (leg) =>
+            leg.vertex < last && leg.place !== 'like' && (roomy.has(leg.vertex) || isPicked({ leg: leg.vertex })),
+        )
         .map((leg) => (
           <Pinned key={leg.vertex} at={solved.vertices[leg.vertex] ?? [0, 0, 0]} rank={3}>
             <button
               type="button"
-              className={`corner-handle${isPicked({ leg: leg.vertex }) ? ' picked' : ''}`}
+              className={`corner-handle${isPicked({ leg: leg.vertex }) ? ' picked' : ''}${(solved.corners[leg.vertex]?.ties.length ?? 0) > 0 ? ' tied' : ''}`}
               aria-label={`Corner ${leg.vertex}`}
-              title={`Corner ${leg.vertex}: drag along an axis or a leg; Del takes it out`}
+              title={handleTitle(solved, leg.vertex)}
               onPointerDown={(event) => {
                 event.stopPropagation();
                 pick('runs', run, { leg: leg.vertex });
@@ -109,23 +113,52 @@ function spaced(solved: SolvedRun, project: Project): Set<number> {
 
 /** A leg moves when the corners at both its ends do. */
 const canMove = (solved: SolvedRun, leg: Leg) =>
-  leg.vertex > 1 && leg.vertex < solved.vertices.length - 1 && leg.length > 1e-6;
+  leg.vertex > 1 &&
+  leg.vertex < solved.vertices.length - 1 &&
+  leg.length > 1e-6 &&
+  leg.place !== 'like' &&
+  solved.legs.find(({ vertex }) => vertex === leg.vertex + 1)?.place !== 'like';
+
+const handleTitle = (solved: SolvedRun, vertex: number) => {
+  const ties = solved.corners[vertex]?.ties ?? [];
+  return ties.length === 0
+    ? `Corner ${vertex}: drag along an axis or a leg; Del takes it out`
+    : `Corner ${vertex}: ${ties.map(({ words }) => words).join(', ')}`;
+};
 
 const middleOf = (solved: SolvedRun, vertex: number) =>
   vector(solved.vertices[vertex - 1])
     .add(vector(solved.vertices[vertex]))
     .multiplyScalar(0.5);
 
-/** Along the axes and along its own two legs. */
+/** Along the axes and along its own two legs; of a tied corner only where its ties let it. */
 function cornerTracks(solved: SolvedRun, vertex: number): Track[] {
+  const own = solved.corners[vertex];
+  if (own !== undefined && own.free.length < 3) {
+    const free = own.free.map(vector);
+    let left: Track[] = [];
+    for (const track of [...axisTracks().filter((_, index) => index % 2 === 0), ...legsBeside(solved, vertex)]) {
+      const along = free.reduce((sum, one) => sum.addScaledVector(one, one.dot(track.along)), new Vector3());
+      if (along.length() > 0.999) {
+        left = withTrack(left, track.name, along);
+      }
+    }
+    return free.reduce((tracks, along) => withTrack(tracks, direction(told(along)), along), left);
+  }
   let tracks = axisTracks().filter((_, index) => index % 2 === 0);
-  for (const neighbour of [solved.vertices[vertex - 1], solved.vertices[vertex + 1]]) {
-    const leg = vector(solved.vertices[vertex]).sub(vector(neighbour));
-    if (neighbour !== undefined && tracks.every(({ along }) => Math.abs(along.dot(leg.clone().normalize())) < 0.9999)) {
-      tracks = withTrack(tracks, 'the leg', leg);
+  for (const leg of legsBeside(solved, vertex)) {
+    if (tracks.every(({ along }) => Math.abs(along.dot(leg.along)) < 0.9999)) {
+      tracks = withTrack(tracks, leg.name, leg.along);
     }
   }
   return tracks;
+}
+
+function legsBeside(solved: SolvedRun, vertex: number): Track[] {
+  return [solved.vertices[vertex - 1], solved.vertices[vertex + 1]].flatMap((neighbour) => {
+    const leg = vector(solved.vertices[vertex]).sub(vector(neighbour));
+    return neighbour === undefined || leg.length() < 1e-6 ? [] : [{ name: 'the leg', along: leg.normalize() }];
+  });
 }
 
 /** Along the legs beside it, and the axes square to it. */

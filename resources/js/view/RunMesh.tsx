@@ -9,6 +9,7 @@ import { EndPlates } from './EndPlates';
 import { Halo } from './Halo';
 import { useHover } from './hover';
 import { useLaying } from './laying/store';
+import { usePointing } from './pointing/store';
 import { pieceAt, tubeGeometry } from './tube';
 
 const METALS = ['#8fb2be', '#9db3bb', '#c08a5c', '#a3adb0', '#c79a72', '#b5b09a'];
@@ -17,7 +18,8 @@ const METALS = ['#8fb2be', '#9db3bb', '#c08a5c', '#a3adb0', '#c79a72', '#b5b09a'
 export function RunMesh({ run, solved, stage }: { run: Run; solved: SolvedRun; stage: Stage }) {
   const { item, items, lay } = useJob();
   const { picked, pick, pointed, point } = useWorkbench();
-  const laying = useLaying((store) => store.start !== null || store.choosing);
+  const pointing = usePointing((store) => store.pointing !== null);
+  const laying = useLaying((store) => store.start !== null || store.choosing) || pointing;
   const setHover = useHover((store) => store.setHover);
   const stock = item('stock', run.stock);
   const od = Number(stock?.section.od) || 10;

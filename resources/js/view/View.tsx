@@ -14,6 +14,12 @@ import { useLaying } from './laying/store';
 import { PinBoard } from './Pinned';
 import { PlacedMesh } from './PlacedMesh';
 import { PlaceHandles } from './PlaceHandles';
+import { PiecesPanel } from './pieces/PiecesPanel';
+import { PiecesScene } from './pieces/PiecesScene';
+import { usePieces } from './pieces/store';
+import { PointingBar } from './pointing/PointingBar';
+import { PointingScene } from './pointing/PointingScene';
+import { usePointing } from './pointing/store';
 import { Rose } from './Rose';
 import { RunHandles } from './RunHandles';
 import { RunMesh } from './RunMesh';
@@ -25,7 +31,8 @@ import { ViewTools } from './ViewTools';
 export function View({ stage }: { stage: Stage }) {
   const access = useJob();
   const holder = useRef<HTMLElement>(null);
-  const laying = useLaying((store) => store.start !== null);
+  const pointing = usePointing((store) => store.pointing !== null);
+  const laying = useLaying((store) => store.start !== null) || pointing;
   const onKeyDown = useViewKeys();
   return (
     <section
@@ -53,6 +60,8 @@ export function View({ stage }: { stage: Stage }) {
       <LayingTag />
       <ViewTools stage={stage} />
       {stage === 'lay' && <LayingBar />}
+      <PointingBar />
+      {stage === 'lay' && <PiecesPanel />}
       <Rose />
     </section>
   );
@@ -61,7 +70,9 @@ export function View({ stage }: { stage: Stage }) {
 function Scene({ stage }: { stage: Stage }) {
   const { state, items, item, solution, places } = useJob();
   const picked = useWorkbench((store) => store.picked);
-  const laying = useLaying((store) => store.start !== null || store.choosing);
+  const pointing = usePointing((store) => store.pointing !== null);
+  const laying = useLaying((store) => store.start !== null || store.choosing) || pointing;
+  const joining = usePieces((store) => store.pieces !== null);
   const isShown = useShown();
   const all = useMemo(() => boundsOf(state.places, state.solutions), [state.places, state.solutions]);
   const chosen = useMemo(() => {
@@ -94,13 +105,15 @@ function Scene({ stage }: { stage: Stage }) {
           <RunMesh key={run.id} run={run} solved={solved} stage={stage} />
         );
       })}
-      {stage === 'lay' && !laying && picked?.list === 'runs' && isShown('runs', picked.id) && (
+      {stage === 'lay' && !laying && !joining && picked?.list === 'runs' && isShown('runs', picked.id) && (
         <RunHandles run={picked.id} />
       )}
-      {stage === 'place' && picked !== null && picked.list !== 'runs' && picked.list !== 'stock' && (
+      {stage === 'place' && !pointing && picked !== null && picked.list !== 'runs' && picked.list !== 'stock' && (
         <PlaceHandles list={picked.list} id={picked.id} />
       )}
       {stage === 'lay' && <LayingScene />}
+      <PointingScene />
+      <PiecesScene />
       <CameraRig all={all} picked={chosen} />
     </>
   );

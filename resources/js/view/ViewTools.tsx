@@ -1,14 +1,19 @@
-import { Box, Focus, Maximize, PencilRuler, SquareDashed } from 'lucide-react';
+import { Box, Focus, Maximize, PencilRuler, Spline, SquareDashed } from 'lucide-react';
 import { IconButton } from '../ui/IconButton';
 import { type Stage, useWorkbench } from '../workbench/store';
+import { usePreferredStock } from '../workbench/usePreferredStock';
 import { useCamera } from './camera';
 import { useLaying } from './laying/store';
+import { usePieces } from './pieces/store';
 
 /** What is done to the view itself, and in Lay the way to begin a run by hand. */
 export function ViewTools({ stage }: { stage: Stage }) {
   const zoomTo = useCamera((store) => store.zoomTo);
   const { seeThrough, toggleSeeThrough, alone, isolate, picked, hidden, showAll } = useWorkbench();
   const { choosing, start, choose, stop } = useLaying();
+  const pieces = usePieces();
+  const joining = pieces.pieces !== null;
+  const [stock] = usePreferredStock();
   const laying = choosing || start !== null;
   return (
     <div className="view-tools">
@@ -27,9 +32,18 @@ export function ViewTools({ stage }: { stage: Stage }) {
         disabled={alone === null && (picked === null || picked.list === 'stock')}
         onClick={() => isolate(alone === null && picked !== null ? { list: picked.list, id: picked.id } : null)}
       />
-      {stage === 'lay' && (
+      {stage === 'lay' && !joining && (
         <button type="button" className={`lay-button${laying ? ' on' : ''}`} onClick={laying ? stop : choose}>
           <PencilRuler size={15} aria-hidden /> {laying ? 'Stop laying' : 'Lay a run'}
+        </button>
+      )}
+      {stage === 'lay' && !laying && (
+        <button
+          type="button"
+          className={`lay-button${joining ? ' on' : ''}`}
+          onClick={joining ? pieces.stop : () => pieces.begin(stock)}
+        >
+          <Spline size={15} aria-hidden /> {joining ? 'Leave the pieces' : 'Straight pieces'}
         </button>
       )}
       {(hidden.size > 0 || alone !== null) && (

@@ -1,6 +1,7 @@
-import { Box3, Vector3 } from 'three';
+import { Box3, MathUtils, Quaternion, Vector3 } from 'three';
 import { create } from 'zustand';
 import type { Place, SolvedRun } from '../api/types';
+import { INCH, units } from '../ui/units';
 
 /** Standard views: where the eye stands, seen from the middle of things. */
 export const VIEWS = {
@@ -33,6 +34,12 @@ interface CameraStore {
   nudgeBy: (nudge: { turn?: [number, number]; pan?: [number, number]; zoom?: number }) => void;
 }
 
+/** How near things were seen last. */
+let nearness = 0.3;
+
+/** The grid anew, when what lengths are shown in has changed. */
+export const regrid = () => useCamera.getState().seenAt(nearness);
+
 export const useCamera = create<CameraStore>()((set) => ({
   view: 'iso',
   fit: { what: 'all', count: 0 },
@@ -43,7 +50,9 @@ export const useCamera = create<CameraStore>()((set) => ({
   zoomTo: (what) => set(({ fit }) => ({ fit: { what, count: fit.count + 1 } })),
   seenAt: (pixelsPerMm) =>
     set((store) => {
-      const gridStep = niceStep(GRID_GAP / pixelsPerMm);
+      nearness = pixelsPerMm;
+      const unit = units().word === 'mm' ? 1 : INCH;
+      const gridStep = niceStep(GRID_GAP / pixelsPerMm / unit) * unit;
       return gridStep === store.gridStep ? store : { gridStep };
     }),
   nudgeBy: ({ turn = [0, 0], pan = [0, 0], zoom = 1 }) =>
@@ -59,17 +68,34 @@ export function niceStep(least: number): number {
   return ([1, 2, 5, 10].find((factor) => factor * power >= least * 0.999) ?? 10) * power;
 }
 
+const CORNERS = [-1, 1].flatMap((x) => [-1, 1].flatMap((y) => [-1, 1].map((z) => [x, y, z])));
+
 /** A box round what is given. */
 export function boundsOf(places: readonly Place[], runs: readonly SolvedRun[]): Box3 {
   const box = new Box3();
   for (const place of places) {
     const at = new Vector3(...place.pose.at);
-    const half = place.body === null ? 20 : Math.hypot(...place.body.size) / 2;
-    if (place.list === 'surroundings' && place.body !== null && place.pose.angle === 0) {
-      const extent = new Vector3(...place.body.size).multiplyScalar(0.5);
-      box.expandByPoint(at.clone().add(extent)).expandByPoint(at.clone().sub(extent));
-    } else {
-      box.expandByPoint(at.clone().addScalar(half)).expandByPoint(at.clone().addScalar(-half));
+    if (place.bodies.length === 0) {
+      box.expandByPoint(at.clone().addScalar(20)).expandByPoint(at.clone().addScalar(-20));
+    }
+    const turn = new Quaternion().setFromAxisAngle(
+      new Vector3(...place.pose.about).normalize(),
+      MathUtils.degToRad(place.pose.angle),
+    );
+    for (const { pose, size } of place.bodies) {
+      const own = new Quaternion().setFromAxisAngle(
+        new Vector3(...pose.about).normalize(),
+        MathUtils.degToRad(pose.angle),
+      );
+      for (const corner of CORNERS) {
+        box.expandByPoint(
+          new Vector3(...corner.map((side, axis) => (side * (size[axis] ?? 0)) / 2))
+            .applyQuaternion(own)
+            .add(new Vector3(...pose.at))
+            .applyQuaternion(turn)
+            .add(at),
+        );
+      }
     }
   }
   for (const run of runs) {

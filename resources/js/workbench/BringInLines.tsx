@@ -15,7 +15,7 @@ interface Read extends Lines {
 
 /** Existing lines become runs: a DXF file is read, what came of it is told, and then it is kept or not. */
 export function BringInLines() {
-  const { items, edit } = useJob();
+  const { state, items, edit } = useJob();
   const { panel, open, pick } = useWorkbench();
   const [stock, choose] = usePreferredStock();
   const [read, setRead] = useState<Read | null>(null);
@@ -25,9 +25,9 @@ export function BringInLines() {
     open(null);
   };
 
-  const take = async (file: File) => setRead({ ...(await api.lines(await file.text())), file: file.name });
+  const take = async (file: File) => setRead({ ...(await api.lines(state.id, await file.text())), file: file.name });
   const make = async () => {
-    const base = (read?.file ?? 'Line').replace(/\.dxf$/i, '').slice(0, 150);
+    const base = (read?.file ?? 'Line').replace(/\.(dxf|csv|txt)$/i, '').slice(0, 150);
     const taken = items('runs').map(({ id }) => ({ id }));
     const edits = (read?.routes ?? []).map((route, index) => {
       const name = count === 1 ? base : `${base} ${index + 1}`;
@@ -48,8 +48,11 @@ export function BringInLines() {
         <Modal.Title id="lines-title">Bring in existing lines</Modal.Title>
       </Modal.Header>
       <Modal.Body>
-        <p>A DXF file: lines whose ends meet become runs, arcs between them bends.</p>
-        <FileButton label="DXF file" accept=".dxf" onFile={(file) => tell(take(file))}>
+        <p>
+          A DXF file: lines whose ends meet become runs, arcs between them bends. Or a CSV file: a bend table (straight,
+          rotation, angle, radius) or a row a vertex.
+        </p>
+        <FileButton label="File of lines" accept=".dxf,.csv,.txt" onFile={(file) => tell(take(file))}>
           Choose a file…
         </FileButton>
         {read !== null && (

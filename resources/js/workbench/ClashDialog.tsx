@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Modal } from 'react-bootstrap';
 import { api } from '../api/client';
-import type { Edit, Header, JobState } from '../api/types';
+import type { Edit, Header } from '../api/types';
 import { Button } from '../ui/Button';
 import { type OpenClash, useWorkbench } from './store';
 import { tell } from './tell';
@@ -48,7 +48,7 @@ function Choice({ open: { list, id, clash } }: { open: OpenClash }) {
     tell(
       api
         .edit(state.id, { ...change, token: crypto.randomUUID() })
-        .then((kept: JobState) => void client.setQueryData(['job', state.id], kept)),
+        .then((kept) => 'change' in kept || void client.setQueryData(['job', state.id], kept)),
     );
   };
 

@@ -44,7 +44,10 @@ export function JobMenu() {
         </Dropdown.Toggle>
         <Dropdown.Menu>
           <Dropdown.Item onClick={() => setAsking(true)}>Rename this job…</Dropdown.Item>
-          <Dropdown.Item onClick={() => openPanel('lines')}>Bring in lines (DXF)…</Dropdown.Item>
+          <Dropdown.Item onClick={() => openPanel('lines')}>Bring in lines (DXF, CSV)…</Dropdown.Item>
+          <Dropdown.Item onClick={() => openPanel('catalogue')}>Stock catalogue…</Dropdown.Item>
+          <Dropdown.Item onClick={() => openPanel('sets')}>Sets of runs…</Dropdown.Item>
+          <Dropdown.Item onClick={() => openPanel('benders')}>Benders…</Dropdown.Item>
           <Dropdown.Item onClick={() => openPanel('values')}>Named values…</Dropdown.Item>
           <Dropdown.Item href={files.job(state.id)} download>
             Save the job file

@@ -3,20 +3,21 @@ import { time } from '../ui/format';
 import { JobMenu } from './JobMenu';
 import { StepsMenu } from './StepsMenu';
 import { type Stage, stages, useWorkbench } from './store';
+import { UnitsMenu } from './UnitsMenu';
 import { useJob } from './useJob';
 
 const NAMES: Record<Stage, string> = { place: 'Place', lay: 'Lay', check: 'Check', make: 'Make' };
 
 /** Job, stages in the order of the work, and whether all is saved. */
 export function TopBar({ stage }: { stage: Stage }) {
-  const { state, saving, items } = useJob();
+  const { state, saving } = useJob();
   const navigate = useNavigate();
   const { open: openPanel, away } = useWorkbench();
   const findings = state.solutions.flatMap((run) => run.findings);
   const ready = state.solutions.filter((run) => run.status !== 'violation').length;
   const open: Record<Stage, { count: number; word: string; bad?: boolean }> = {
     place: {
-      count: items('fittings').filter((fitting) => !(fitting.ports ?? []).length).length,
+      count: state.places.filter(({ list, ports }) => list === 'fittings' && ports.length === 0).length,
       word: 'fittings without a port',
     },
     lay: { count: state.solutions.length - ready, word: 'runs that cannot be built yet', bad: true },
@@ -61,7 +62,7 @@ export function TopBar({ stage }: { stage: Stage }) {
       <button type="button" className="top-button" title="Keys of this stage (?)" onClick={() => openPanel('keys')}>
         ?<span className="visually-hidden"> keys of this stage</span>
       </button>
-      <span className="mono">mm</span>
+      <UnitsMenu />
       <span className="saved mono" role="status">
         {away ? 'not saved' : saving ? 'saving…' : `saved ${time(state.saved_at)}`}
       </span>

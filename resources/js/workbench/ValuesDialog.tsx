@@ -6,6 +6,7 @@ import type { Header, List } from '../api/types';
 import { Button } from '../ui/Button';
 import { show } from '../ui/format';
 import { IconButton } from '../ui/IconButton';
+import { NameField } from '../ui/NameField';
 import { FieldHome, NumberField } from '../ui/NumberField';
 import { useWorkbench } from './store';
 import { useJob } from './useJob';
@@ -30,7 +31,7 @@ export function ValuesDialog() {
 }
 
 function ValueTable() {
-  const { state, edit, item } = useJob();
+  const { state, edit, item, renameValue: rename } = useJob();
   const [refused, setRefused] = useState<string | null>(null);
   const values: Values = state.job.values ?? {};
   const keep = (next: Values, what: string) => edit([], { values: next }, what);
@@ -64,11 +65,14 @@ function ValueTable() {
         <tbody>
           {Object.entries(values).map(([name, value]) => (
             <tr key={name}>
-              <td className="mono">{name}</td>
+              <td>
+                <NameField label={`Name of ${name}`} name={name} onChange={(to) => rename(name, to)} />
+              </td>
               <td>
                 <NumberField
                   label={`Value of ${name}`}
                   unit=""
+                  plain
                   value={value}
                   onChange={(next) => keep({ ...values, [name]: next }, `Change value ${name}`)}
                 />

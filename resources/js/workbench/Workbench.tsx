@@ -7,16 +7,22 @@ import { Locker } from '../locker/Locker';
 import { Strip } from '../strip/Strip';
 import { Button } from '../ui/Button';
 import { FullState } from '../ui/FullState';
+import { regrid } from '../view/camera';
 import { useLaying } from '../view/laying/store';
+import { usePieces } from '../view/pieces/store';
+import { usePointing } from '../view/pointing/store';
 import { View } from '../view/View';
 import { ActionKeys } from './ActionKeys';
 import { Away } from './Away';
+import { BendersDialog } from './BendersDialog';
 import { BringInLines } from './BringInLines';
+import { CatalogueDialog } from './CatalogueDialog';
 import { ClashDialog } from './ClashDialog';
 import { Find } from './Find';
 import { FirstSteps } from './FirstSteps';
 import { KeysHelp } from './KeysHelp';
 import { Notice } from './Notice';
+import { SetsDialog } from './SetsDialog';
 import { type Stage, stages, useWorkbench } from './store';
 import { TopBar } from './TopBar';
 import { JobContext, useJobAccess, useJobQuery } from './useJob';
@@ -50,6 +56,8 @@ function Opened({ state, stage }: { state: JobState; stage: Stage }) {
     void api.opened(state.id).catch(() => undefined);
     return () => {
       useLaying.getState().stop();
+      usePieces.getState().stop();
+      usePointing.getState().ask(null);
       useWorkbench.getState().showAll();
     };
   }, [state.id]);
@@ -57,12 +65,17 @@ function Opened({ state, stage }: { state: JobState; stage: Stage }) {
     if (stage !== 'lay') {
       useWorkbench.getState().setTrying(null);
       useLaying.getState().stop();
+      usePieces.getState().stop();
     }
+    usePointing.getState().ask(null);
   }, [stage]);
 
   useEffect(() => {
     document.title = `${state.job.name ?? 'Job'} · Bowline`;
   }, [state.job.name]);
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: these two are what the grid follows from
+  useEffect(regrid, [state.job.show_units, state.job.show_fraction]);
 
   // Looks at what is picked only when the job changes: what was just added is picked before it arrives.
   useEffect(() => {
@@ -94,6 +107,9 @@ function Opened({ state, stage }: { state: JobState; stage: Stage }) {
         <KeysHelp stage={stage} />
         <ValuesDialog />
         <BringInLines />
+        <CatalogueDialog />
+        <BendersDialog />
+        <SetsDialog />
         <ClashDialog />
         <ActionKeys stage={stage} />
       </div>

@@ -27,7 +27,7 @@ export interface OpenClash {
   clash: Clash;
 }
 
-export type Panel = 'find' | 'keys' | 'steps' | 'values' | 'lines' | null;
+export type Panel = 'find' | 'keys' | 'steps' | 'values' | 'lines' | 'catalogue' | 'benders' | 'sets' | null;
 
 interface WorkbenchStore {
   picked: Picked | null;

@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router';
 import { files } from '../api/client';
 import { useCamera, VIEWS, type ViewName } from '../view/camera';
 import { useLaying } from '../view/laying/store';
+import { usePieces } from '../view/pieces/store';
 import { type Stage, stages, useWorkbench } from './store';
 import { tell } from './tell';
 import { useAdding } from './useAdding';
@@ -125,7 +126,26 @@ export function useActions(): Action[] {
         },
       },
       ...add.map((one) => ({ ...one })),
-      { name: 'Bring in existing lines (DXF)', run: () => workbench.open('lines') },
+      { name: 'Bring in existing lines (DXF, CSV)', run: () => workbench.open('lines') },
+      {
+        name: 'Straight pieces first',
+        key: 'p',
+        stage: 'lay',
+        isOpen: !laying,
+        run: () => {
+          navigate(`/jobs/${state.id}/lay`);
+          usePieces.getState().begin(state.remembered.stock ?? state.job.stock?.[0]?.id ?? '');
+        },
+      },
+      {
+        name: 'Clamp on a run: point at it',
+        key: 'c',
+        isOpen: !laying,
+        run: () => add.find(({ name: one }) => one.startsWith('Add a clamp on a run'))?.run(),
+      },
+      { name: 'Stock catalogue', key: 'k', run: () => workbench.open('catalogue') },
+      { name: 'Benders', run: () => workbench.open('benders') },
+      { name: 'Sets of runs: one length, a budget', key: 's', run: () => workbench.open('sets') },
       { name: 'Named values', key: 'v', run: () => workbench.open('values') },
       { name: 'Save the job file', run: () => save(files.job(state.id)) },
       { name: 'Save all runs as STL', run: () => save(files.bodies(state.id)) },

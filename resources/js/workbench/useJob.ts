@@ -1,7 +1,8 @@
 import { type UseQueryResult, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useEffect, useMemo } from 'react';
 import { api, Refused, Unreachable } from '../api/client';
-import type { Edit, Header, Job, JobState, Laying, List, Place, SolvedRun } from '../api/types';
+import type { Edit, Header, Job, JobChange, JobState, Laying, List, Place, SolvedRun } from '../api/types';
+import { showIn, unitsOf } from '../ui/units';
 import { useWorkbench } from './store';
 
 export type ItemOf<L extends List> = NonNullable<Job[L]>[number];
@@ -12,7 +13,7 @@ const key = (id: number) => ['job', id] as const;
 const LOOK = 2000;
 
 /** Distributes over the kinds of laying, so that each keeps its own shape. */
-type Bare<L> = L extends unknown ? Omit<L, 'was' | 'token'> : never;
+type Bare<L> = L extends unknown ? Omit<L, 'was' | 'token' | 'since'> : never;
 export type LayingEdit = Bare<Laying>;
 export type BareEdit = Pick<Edit, 'list' | 'id' | 'item'>;
 
@@ -33,6 +34,8 @@ export interface JobAccess {
   put: <L extends List>(list: L, item: ItemOf<L>, name?: string) => Promise<void>;
   edit: (edits: BareEdit[], header?: Header, name?: string) => Promise<void>;
   lay: (run: string, laying: LayingEdit) => Promise<void>;
+  /** Another name for a value, wherever it is used. */
+  renameValue: (from: string, to: string) => Promise<void>;
   /** Undoes or redoes until the step of that number is the last in force. */
   goTo: (step: number) => Promise<void>;
   /** The same by so many steps: −1 undoes the last one. */
@@ -94,6 +97,26 @@ function isOwn(job: number, from: number, to: number): boolean {
   return true;
 }
 
+/** The state of a job with what has changed in it since. */
+function changed(state: JobState, { items, places, solutions, new_step, ...head }: JobChange): JobState {
+  const job = { ...state.job };
+  for (const { list, item } of items) {
+    const one = item as unknown as ItemOf<typeof list>;
+    job[list] = (state.job[list] ?? []).map((other) => (other.id === one.id ? one : other)) as never;
+  }
+  const { change: _, ...known } = head;
+  return {
+    ...state,
+    ...known,
+    job,
+    steps: [...state.steps.filter(({ number }) => number < new_step.number), new_step],
+    places: state.places.map(
+      (place) => places.find((other) => other.list === place.list && other.id === place.id) ?? place,
+    ),
+    solutions: state.solutions.map((run) => solutions.find((other) => other.id === run.id) ?? run),
+  };
+}
+
 /** Takes an answer as the state of the job unless a newer one has come meanwhile. */
 function useTaking() {
   const client = useQueryClient();
@@ -131,11 +154,17 @@ function useWatching(state: JobState, busy: boolean) {
 
 /** Edits go one after another, so that answers come in the order of what was done. */
 export function useJobAccess(state: JobState): JobAccess {
+  showIn(unitsOf(state.job));
   const client = useQueryClient();
   const taking = useTaking();
   const trying = useWorkbench((store) => store.trying);
+  const jobId = state.id;
+  const now = useCallback(() => client.getQueryData<JobState>(key(jobId)) ?? state, [client, jobId, state]);
   const { mutateAsync, isPending } = useMutation({
-    mutationFn: (change: () => Promise<JobState>) => untilAnswered(change),
+    mutationFn: async (change: () => Promise<JobState | JobChange>) => {
+      const answer = await untilAnswered(change);
+      return 'change' in answer ? changed(now(), answer) : answer;
+    },
     scope: { id: `job-${state.id}` },
     networkMode: 'always',
     onSuccess: taking,
@@ -147,8 +176,6 @@ export function useJobAccess(state: JobState): JobAccess {
     },
   });
   useWatching(state, isPending);
-  const jobId = state.id;
-  const now = useCallback(() => client.getQueryData<JobState>(key(jobId)) ?? state, [client, jobId, state]);
 
   const edit = useCallback(
     async (edits: BareEdit[], header?: Header, name?: string) => {
@@ -162,7 +189,7 @@ export function useJobAccess(state: JobState): JobAccess {
       const kept = await mutateAsync(() => {
         const { revision } = now();
         const after = isOwn(jobId, state.revision, revision) ? revision : undefined;
-        return api.edit(jobId, { edits: based, header, header_was, name, token, after });
+        return api.edit(jobId, { edits: based, header, header_was, name, token, after, since: revision });
       });
       remember(kept, token);
       await shown();
@@ -175,13 +202,22 @@ export function useJobAccess(state: JobState): JobAccess {
       let was: unknown;
       const kept = await mutateAsync(() => {
         // Made from the run as it is when its turn comes, not as it was before the edits still ahead of it.
-        was ??= now().job.runs?.find((item) => item.id === run);
-        return api.lay(jobId, run, { ...laying, was, token } as Laying);
+        const { job, revision } = now();
+        was ??= job.runs?.find((item) => item.id === run);
+        return api.lay(jobId, run, { ...laying, was, token, since: revision } as Laying);
       });
       remember(kept, token);
       await shown();
     },
     [mutateAsync, jobId, now],
+  );
+  const renameValue = useCallback(
+    async (from: string, to: string) => {
+      const token = crypto.randomUUID();
+      remember(await mutateAsync(() => api.rename(jobId, { from, to, token })), token);
+      await shown();
+    },
+    [mutateAsync, jobId],
   );
   const goTo = useCallback(
     async (step: number) => {
@@ -218,10 +254,11 @@ export function useJobAccess(state: JobState): JobAccess {
       put: (list, item, name) => edit([{ list, id: item.id, item: item as unknown as Edit['item'] }], undefined, name),
       edit,
       lay,
+      renameValue,
       goTo,
       goBy,
     };
-  }, [state, isPending, trying, edit, lay, goTo, goBy]);
+  }, [state, isPending, trying, edit, lay, renameValue, goTo, goBy]);
 }
 
 /** A preview has no remedies; those of what was broken before stay, so that nothing jumps while the hand drags. */

@@ -1,5 +1,6 @@
 import { Vector3 } from 'three';
 import { direction } from '../../ui/format';
+import { handStep, INCH, units } from '../../ui/units';
 
 /** A point or a movement on the screen, in pixels, y downwards. */
 export interface Flat {
@@ -73,5 +74,6 @@ export function screenScale(at: Vector3, project: Project): number {
 
 /** The step that a dragged length is rounded to: whole millimetres seen near, more seen from far. */
 export function stepFor(pixelsPerMm: number): number {
-  return [1, 5, 10, 50].find((step) => step * pixelsPerMm >= 1.5) ?? 100;
+  const steps = units().word === 'mm' ? [1, 5, 10, 50, 100] : [handStep(), INCH / 8, INCH / 2, INCH, 4 * INCH];
+  return steps.find((step) => step * pixelsPerMm >= 1.5) ?? steps.at(-1) ?? 1;
 }

@@ -1,6 +1,8 @@
 import type { PointerEvent as HandPointerEvent } from 'react';
 import type { Vector3 } from 'three';
 import type { Preview } from '../../api/types';
+import { lengthWithUnit } from '../../ui/format';
+import { handStep } from '../../ui/units';
 import { useWorkbench } from '../../workbench/store';
 import { useHover } from '../hover';
 import { followTrying } from './follow';
@@ -38,14 +40,14 @@ export function useHandDrag() {
 
     const asking = newest(
       ({ on, distance, past }: { on: Track; distance: number; past: boolean }) =>
-        grip.ask(on, distance, past ? null : 1),
+        grip.ask(on, distance, past ? null : handStep()),
       (answer, { on, distance }) => {
         const amount = Math.sign(distance) * answer.amount;
         last = { amount, answer };
         setTrying({ solutions: answer.solutions, places: answer.places });
         setHover({
           title: `Along ${on.name}`,
-          rows: [['moved', `${Math.round(amount * 10) / 10} mm`.replace('-', '−')], ...grip.rows(answer)],
+          rows: [['moved', lengthWithUnit(amount)], ...grip.rows(answer)],
           held: answer.held === null ? undefined : `held: ${answer.held}. Alt goes past.`,
           ...hand,
         });

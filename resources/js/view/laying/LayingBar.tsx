@@ -1,4 +1,7 @@
+import { X } from 'lucide-react';
 import { allPorts } from '../../locker/newItems';
+import { IconButton } from '../../ui/IconButton';
+import { NumberField } from '../../ui/NumberField';
 import { useJob } from '../../workbench/useJob';
 import { usePreferredStock } from '../../workbench/usePreferredStock';
 import { useLaying } from './store';
@@ -6,7 +9,7 @@ import { useLaying } from './store';
 /** Says over the view what is being laid and which keys help. */
 export function LayingBar() {
   const { state, items, item } = useJob();
-  const { choosing, start, run, stock, set } = useLaying();
+  const { choosing, start, run, stock, standOff, set } = useLaying();
   const [preferred, choose] = usePreferredStock();
   if (!choosing && start === null) {
     return null;
@@ -37,10 +40,22 @@ export function LayingBar() {
           <span>{item('stock', stock)?.name ?? stock}</span>
         )}
       </div>
+      {standOff !== null && (
+        <div className="stand-off">
+          <NumberField
+            label="Stand-off"
+            value={standOff.distance}
+            onChange={async (distance) => set({ standOff: { ...standOff, distance } })}
+          />
+          <span>off {standOff.name}</span>
+          <IconButton icon={X} name="Let go of the stand-off (o)" onClick={() => set({ standOff: null })} />
+        </div>
+      )}
       {start !== null && (
         <div className="hints">
-          <kbd>x</kbd> <kbd>y</kbd> <kbd>z</kbd> axis · <kbd>a</kbd> port axis · <kbd>f</kbd> face · digits: length ·{' '}
-          <kbd>Enter</kbd> place · <kbd>⌫</kbd> take back · <kbd>e</kbd> end at a port · <kbd>Esc</kbd> stop
+          <kbd>x</kbd> <kbd>y</kbd> <kbd>z</kbd> axis · <kbd>a</kbd> port axis · <kbd>f</kbd> face · <kbd>o</kbd> keep
+          off a face · digits: length · <kbd>Enter</kbd> place · <kbd>⌫</kbd> take back · <kbd>e</kbd> end at a port ·{' '}
+          <kbd>Esc</kbd> stop
         </div>
       )}
     </div>

@@ -1,7 +1,7 @@
 import { Line } from '@react-three/drei';
 import { useMemo } from 'react';
 import type { Vector3 } from 'three';
-import { show } from '../../ui/format';
+import { length } from '../../ui/format';
 import { Pinned } from '../Pinned';
 import { RunMesh } from '../RunMesh';
 import { upright, useUp } from '../up';
@@ -77,7 +77,7 @@ function AimMarks({ aim, last }: { aim: Aim; last: Vector3 }) {
             raycast={() => null}
           />
           <Pinned at={floor} beside>
-            <span className="plumb">{`${show(Math.abs(height))} ${height < 0 ? 'below' : 'up'}`}</span>
+            <span className="plumb">{`${length(Math.abs(height))} ${height < 0 ? 'below' : 'up'}`}</span>
           </Pinned>
         </>
       )}
@@ -85,7 +85,7 @@ function AimMarks({ aim, last }: { aim: Aim; last: Vector3 }) {
         <Pinned key={at.toArray().join()} at={at}>
           <span className="abeam">
             <i />
-            {show(away, 0)}
+            {length(away, 0)}
           </span>
         </Pinned>
       ))}

@@ -1,4 +1,4 @@
-import { show } from '../../ui/format';
+import { lengthWithUnit } from '../../ui/format';
 import { useJob } from '../../workbench/useJob';
 import { runRows } from '../runRows';
 import { useLaying } from './store';
@@ -30,7 +30,7 @@ export function LayingTag() {
                 ? `${typed}▏`
                 : aim === null
                   ? ''
-                  : `${show(answer !== null && heldBy !== null ? answer.amount : aim.length)} mm`}
+                  : lengthWithUnit(answer !== null && heldBy !== null ? answer.amount : aim.length)}
             </span>
           </div>
           {aim !== null && aim.caught !== null && (

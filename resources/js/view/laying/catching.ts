@@ -1,5 +1,5 @@
 import { MathUtils, Quaternion, Vector3 } from 'three';
-import type { Place, SolvedRun } from '../../api/types';
+import type { Place, PlacedBody, SolvedRun } from '../../api/types';
 import type { Flat, Project } from '../drag/tracks';
 import type { Caught } from './store';
 
@@ -30,9 +30,20 @@ export function catchable(
       found.push({ kind: 'axis', name: `${name}, axis of ${port.id}`, at, to });
     }
     if (place.list === 'clamps') {
-      found.push({ kind: 'clamp', name, at: new Vector3(...place.pose.at), place: place.id });
+      const at = new Vector3(...place.pose.at);
+      const axis = new Vector3(0, 0, 1).applyAxisAngle(
+        new Vector3(...place.pose.about).normalize(),
+        MathUtils.degToRad(place.pose.angle),
+      );
+      found.push({ kind: 'clamp', name, at, place: place.id });
+      found.push({
+        kind: 'axis',
+        name: `axis of ${name}`,
+        at: at.clone().addScaledVector(axis, -AXIS),
+        to: at.clone().addScaledVector(axis, AXIS),
+      });
     } else {
-      found.push(...ofBody(place, name));
+      found.push(...place.bodies.flatMap((body) => ofBody(place, body, name)));
     }
   }
   for (const { name, solved } of runs) {
@@ -47,18 +58,20 @@ export function catchable(
 
 const SIDES = [-1, 0, 1] as const;
 
-function ofBody(place: Place, name: string): Catchable[] {
-  if (place.body === null) {
+function ofBody(place: Place, body: PlacedBody, name: string): Catchable[] {
+  if (body.shape === 'mesh') {
     return [];
   }
   const turn = new Quaternion().setFromAxisAngle(
     new Vector3(...place.pose.about).normalize(),
     MathUtils.degToRad(place.pose.angle),
   );
-  const { at, size, shape } = place.body;
+  const { pose, size, shape } = body;
+  const own = new Quaternion().setFromAxisAngle(new Vector3(...pose.about).normalize(), MathUtils.degToRad(pose.angle));
   const point = (part: readonly number[]) =>
     new Vector3(...part.map((side, axis) => (side * (size[axis] ?? 0)) / 2))
-      .add(new Vector3(...at))
+      .applyQuaternion(own)
+      .add(new Vector3(...pose.at))
       .applyQuaternion(turn)
       .add(new Vector3(...place.pose.at));
   const found: Catchable[] = [];

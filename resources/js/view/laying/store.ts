@@ -1,6 +1,6 @@
 import type { Vector3 } from 'three';
 import { create } from 'zustand';
-import type { Preview, Ways } from '../../api/types';
+import type { Anchor, Preview, Ways } from '../../api/types';
 import type { Track } from '../drag/tracks';
 
 /** The port a run is laid from. */
@@ -36,6 +36,13 @@ export interface Held {
   track: Track;
 }
 
+/** A face and how far corners keep off it, mm or an expression. */
+export interface StandOff {
+  anchor: Anchor;
+  name: string;
+  distance: number | string;
+}
+
 interface LayingStore {
   /** Waiting for the port to begin at. */
   choosing: boolean;
@@ -50,12 +57,16 @@ interface LayingStore {
   answer: Preview | null;
   /** The ways into the port pointed at, and which of them is shown. */
   ways: { port: string; name: string; list: Ways; shown: number } | null;
+  /** The face that corners keep off while they are placed. */
+  standOff: StandOff | null;
   refused: string | null;
   choose: () => void;
   begin: (start: Start, stock: string, run?: string | null) => void;
   stop: () => void;
   set: (
-    changed: Partial<Pick<LayingStore, 'run' | 'stock' | 'held' | 'aim' | 'typed' | 'answer' | 'ways' | 'refused'>>,
+    changed: Partial<
+      Pick<LayingStore, 'run' | 'stock' | 'held' | 'aim' | 'typed' | 'answer' | 'ways' | 'standOff' | 'refused'>
+    >,
   ) => void;
 }
 
@@ -68,6 +79,7 @@ const idle = {
   typed: '',
   answer: null,
   ways: null,
+  standOff: null,
   refused: null,
 } as const;
 

@@ -3,6 +3,7 @@ import { useMemo, useRef } from 'react';
 import { api } from '../../api/client';
 import type { JobState, Preview, Run } from '../../api/types';
 import { allPorts, freePorts } from '../../locker/newItems';
+import { handStep, units } from '../../ui/units';
 import { useWorkbench } from '../../workbench/store';
 import { useJob } from '../../workbench/useJob';
 import type { Track } from '../drag/tracks';
@@ -47,9 +48,12 @@ export function useLayingActs() {
       setTrying(null);
     };
 
-    const tryLeg = (meant: Meant, step: number | null = meant.length === null ? 1 : null): Promise<Preview> => {
+    const tryLeg = (
+      meant: Meant,
+      step: number | null = meant.length === null ? handStep() : null,
+    ): Promise<Preview> => {
       const { run, draft } = soFar();
-      const change = legTo(meant.aim, meant.track, meant.length);
+      const change = legTo(meant.aim, meant.track, meant.length, laying().standOff);
       return change === null
         ? Promise.reject(new Error('Point where it goes, or hold an axis and type a length.'))
         : api.previewRun(jobId, {
@@ -72,7 +76,10 @@ export function useLayingActs() {
       return {
         aim,
         track,
-        length: PLAIN.test(typed) ? Number(typed) : (await api.entry(jobId, { text: typed })).number,
+        length:
+          PLAIN.test(typed) && units().word === 'mm'
+            ? Number(typed)
+            : (await api.entry(jobId, { text: typed, is_length: true })).number,
       };
     };
 
@@ -98,8 +105,8 @@ export function useLayingActs() {
       return act(
         async () => {
           const leg = await meant(typed, aim, held?.track ?? null);
-          const answer = await tryLeg(leg, leg.length === null && !past ? 1 : null);
-          const change = legTo(leg.aim, leg.track, leg.length);
+          const answer = await tryLeg(leg, leg.length === null && !past ? handStep() : null);
+          const change = legTo(leg.aim, leg.track, leg.length, laying().standOff);
           const { run } = soFar();
           if (run === undefined) {
             const item = answer.item as unknown as Run;

@@ -6,6 +6,7 @@ import { useJob } from '../../workbench/useJob';
 import { newest } from '../drag/newest';
 import { axisTracks, type Flat, withTrack } from '../drag/tracks';
 import { useProjection } from '../drag/useProjection';
+import { useFaceTarget } from '../pointing/useFaceTarget';
 import { useShown } from '../shown';
 import { aimAt, forward, vectorOf } from './aiming';
 import { catchable, caughtAt } from './catching';
@@ -14,6 +15,7 @@ import { useFace } from './useFace';
 import { useLayingActs } from './useLayingActs';
 import { useLayingKeys } from './useLayingKeys';
 import { useLeg } from './useLeg';
+import { useMeshPoints } from './useMeshPoints';
 
 /** A press that moves farther than this turns the view instead of placing, pixels. */
 const STILL = 4;
@@ -24,11 +26,14 @@ export function useLayingHand() {
   const { gl } = useThree();
   const { project, handOf, onScreenPlane } = useProjection();
   const face = useFace();
+  const faceTarget = useFaceTarget();
   const isShown = useShown();
   const leg = useLeg();
   const acts = useLayingActs();
   const start = useLaying((store) => store.start);
   const held = useLaying((store) => store.held);
+  const standOff = useLaying((store) => store.standOff);
+  const meshPoints = useMeshPoints();
   const hand = useRef<{ at: Flat; shift: boolean } | null>(null);
 
   const caughtOf = useMemo(
@@ -80,7 +85,7 @@ export function useLayingHand() {
   const aim = (at: Flat, shift: boolean) => {
     hand.current = { at, shift };
     const laying = useLaying.getState();
-    const caught = caughtAt(at, caughtOf, project, leg.last);
+    const caught = caughtAt(at, [...caughtOf, ...meshPoints(at)], project, leg.last);
     // A track that is held goes level with the port; without one the run may end there.
     if (
       laying.held === null &&
@@ -93,6 +98,13 @@ export function useLayingHand() {
         void acts.lookForWays(caught.place, caught.name);
       }
       laying.set({ aim: { track: null, length: 0, point: caught.at, caught, level: false, hand: at } });
+      return;
+    }
+    // Pointed at without a track, a clamp is gone through.
+    if (laying.held === null && leg.run !== undefined && caught?.kind === 'clamp') {
+      const through = { track: null, length: 0, point: caught.at, caught, level: false, hand: at };
+      laying.set({ aim: through, ways: null });
+      asking.want({ aim: through, track: null, length: null });
       return;
     }
     const on = face(at);
@@ -119,7 +131,7 @@ export function useLayingHand() {
     if (start !== null && hand.current !== null) {
       aiming.current(hand.current.at, hand.current.shift);
     }
-  }, [held, state.revision]);
+  }, [held, standOff, state.revision]);
 
   useEffect(() => {
     if (start === null) {
@@ -159,6 +171,12 @@ export function useLayingHand() {
     };
   }, [start, gl, handOf, acts]);
 
-  useLayingKeys({ leg, acts, face: () => (hand.current === null ? null : face(hand.current.at)), asking });
+  useLayingKeys({
+    leg,
+    acts,
+    face: () => (hand.current === null ? null : face(hand.current.at)),
+    faceTarget: () => (hand.current === null ? null : faceTarget(hand.current.at)),
+    asking,
+  });
   return leg;
 }

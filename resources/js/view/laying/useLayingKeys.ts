@@ -1,7 +1,9 @@
 import { useEffect, useRef } from 'react';
 import { Vector3 } from 'three';
+import { handStep } from '../../ui/units';
 import { useWorkbench } from '../../workbench/store';
 import type { Track } from '../drag/tracks';
+import type { Target } from '../pointing/store';
 import { vectorOf } from './aiming';
 import { type Held, useLaying } from './store';
 import type { useFace } from './useFace';
@@ -12,6 +14,8 @@ interface Given {
   leg: ReturnType<typeof useLeg>;
   acts: ReturnType<typeof useLayingActs>;
   face: () => ReturnType<ReturnType<typeof useFace>>;
+  /** The face of something of the surroundings under the hand. */
+  faceTarget: () => Target | null;
   asking: { want: (meant: Meant) => void };
 }
 
@@ -22,7 +26,7 @@ const isElsewhere = (target: EventTarget | null) =>
   useWorkbench.getState().panel !== null ||
   (target instanceof Element && target.closest('input, select, textarea, [role="dialog"], [role="menu"]') !== null);
 
-/** The keys of laying: x y z a f hold a track, digits are a length, Enter, Backspace, Space, Escape. */
+/** The keys of laying: x y z a f hold a track, o keeps off a face, digits are a length, Enter, Backspace, Space, Escape. */
 export function useLayingKeys(given: Given): void {
   const now = useRef(given);
   now.current = given;
@@ -47,7 +51,7 @@ export function useLayingKeys(given: Given): void {
 }
 
 /** Does what the key says; false when it says nothing here. */
-function handle(event: KeyboardEvent, { leg, acts, face, asking }: Given): boolean {
+function handle(event: KeyboardEvent, { leg, acts, face, faceTarget, asking }: Given): boolean {
   const laying = useLaying.getState();
   const { typed } = laying;
   const type = (text: string) => {
@@ -80,10 +84,24 @@ function handle(event: KeyboardEvent, { leg, acts, face, asking }: Given): boole
     type(typed + key);
   } else if (key === 'e') {
     acts.nextPort();
+  } else if (key === 'o') {
+    keepOff(faceTarget(), leg.last);
   } else {
     return hold(key, leg.travel, face);
   }
   return true;
+}
+
+/** Keeps corners off the face under the hand, as far as the last one is; again, or with no face, lets go of it. */
+function keepOff(target: Target | null, last: Vector3): void {
+  const laying = useLaying.getState();
+  if (target?.along === undefined || target.anchor === null || laying.standOff?.name === target.name) {
+    laying.set({ standOff: null });
+    return;
+  }
+  const away = last.clone().sub(target.at).dot(target.along);
+  const distance = Math.max(handStep(), Math.round(away / handStep()) * handStep());
+  laying.set({ standOff: { anchor: target.anchor, name: target.name, distance: Math.round(distance * 1e6) / 1e6 } });
 }
 
 function hold(key: string, travel: Vector3 | null, face: Given['face']): boolean {

@@ -1,10 +1,11 @@
 import { useMemo } from 'react';
 import { Vector3 } from 'three';
-import type { AddLeg, JobState, Run, Vector } from '../../api/types';
+import type { AddLeg, JobState, Run, ThroughClamp, Vector } from '../../api/types';
+import { cornerOf } from '../../locker/newItems';
 import { freshId, useJob } from '../../workbench/useJob';
 import { type Track, told } from '../drag/tracks';
 import { vectorOf } from './aiming';
-import { type Aim, type Start, useLaying } from './store';
+import { type Aim, type StandOff, type Start, useLaying } from './store';
 
 /** Where the run being laid has come to, and what it is until it is kept. */
 export interface LaidSoFar {
@@ -34,18 +35,33 @@ export function laidSoFar(state: JobState, start: Start | null, runId: string | 
     stock,
     from: { port: start.port, end: { type: 'open' } },
     to: { at: start.at as Vector, end: { type: 'open' } },
-    route: { kind: 'corners', stops: [] },
+    route: { kind: 'corners', ...cornerOf(stock, state.remembered), stops: [] },
   };
   return { run: undefined, draft, last: vectorOf(start.at), travel: vectorOf(start.axis).normalize() };
 }
 
 /** The leg that is meant, as the server takes it: so long along a track, or to where the pointer aims. */
-export function legTo(aim: Aim | null, track: Track | null, length: number | string | null): Bare | null {
+export function legTo(
+  aim: Aim | null,
+  track: Track | null,
+  length: number | string | null,
+  standOff: StandOff | null,
+): Bare | null {
+  const leg = bareLeg(aim, track, length);
+  return leg === null || leg.do !== 'add-leg' || standOff === null
+    ? leg
+    : { ...leg, ties: [{ away: standOff.distance, from: standOff.anchor }] };
+}
+
+function bareLeg(aim: Aim | null, track: Track | null, length: number | string | null): Bare | null {
   if (length !== null && track !== null) {
     return { do: 'add-leg', along: told(track.along), length };
   }
   if (aim === null) {
     return null;
+  }
+  if (aim.track === null && aim.caught?.kind === 'clamp' && aim.caught.place !== undefined) {
+    return { do: 'through-clamp', clamp: aim.caught.place };
   }
   if (aim.track === null) {
     return { do: 'add-leg', at: aim.point.toArray() as Vector };
@@ -56,7 +72,7 @@ export function legTo(aim: Aim | null, track: Track | null, length: number | str
     : { do: 'add-leg', along, length: Math.round(aim.length * 1e6) / 1e6 };
 }
 
-type Bare = Omit<AddLeg, 'was' | 'token'>;
+type Bare = Omit<AddLeg, 'was' | 'token' | 'since'> | Omit<ThroughClamp, 'was' | 'token' | 'since'>;
 
 export function useLeg(): LaidSoFar {
   const { state } = useJob();

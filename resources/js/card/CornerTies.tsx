@@ -1,0 +1,221 @@
+import { Link2, Unlink, X } from 'lucide-react';
+import { Dropdown } from 'react-bootstrap';
+import { Vector3 } from 'three';
+import type { Run, SolvedRun, Tie, Vector } from '../api/types';
+import { direction } from '../ui/format';
+import { IconButton } from '../ui/IconButton';
+import { Mark } from '../ui/Mark';
+import { NumberField } from '../ui/NumberField';
+import { handStep } from '../ui/units';
+import { told } from '../view/drag/tracks';
+import { type Target, type TargetKind, usePointing } from '../view/pointing/store';
+import { tell } from '../workbench/tell';
+import { useJob } from '../workbench/useJob';
+
+interface Offer {
+  name: string;
+  kinds: readonly TargetKind[];
+  /** The relation with what was pointed at, so that the corner stays where it is if it can. */
+  make: (target: Target, corner: Vector3, last: Vector3) => Tie | null;
+}
+
+const POINTS = ['port', 'clamp', 'corner'] as const;
+const AXES = ['x', 'y', 'z'] as const;
+
+const rounded = (amount: number) => Math.round(Math.round(amount / handStep()) * handStep() * 1e6) / 1e6;
+
+/** All ways to tie a corner, as they are offered. */
+const OFFERS: readonly Offer[] = [
+  ...AXES.map(
+    (axis): Offer => ({
+      name: `Level with… along ${axis.toUpperCase()}`,
+      kinds: [...POINTS, 'face'],
+      make: ({ anchor }) => (anchor === null ? null : { level: `+${axis}`, with: anchor }),
+    }),
+  ),
+  ...AXES.map(
+    (axis, index): Offer => ({
+      name: `This far from… along ${axis.toUpperCase()}`,
+      kinds: [...POINTS, 'face'],
+      make: ({ anchor, at }, corner) =>
+        anchor === null
+          ? null
+          : { level: `+${axis}`, with: anchor, distance: rounded(corner.getComponent(index) - at.getComponent(index)) },
+    }),
+  ),
+  {
+    name: 'Off a face…',
+    kinds: ['face'],
+    make: ({ anchor, at, along }, corner) =>
+      anchor === null || along === undefined
+        ? null
+        : { away: rounded(corner.clone().sub(at).dot(along)), from: anchor },
+  },
+  {
+    name: 'This far from…',
+    kinds: POINTS,
+    make: ({ anchor, at }, corner) => (anchor === null ? null : { away: rounded(corner.distanceTo(at)), from: anchor }),
+  },
+  {
+    name: 'On the axis of…',
+    kinds: ['port', 'clamp'],
+    make: ({ anchor }) => (anchor === null ? null : { on_axis: anchor }),
+  },
+  {
+    name: 'Leg along…',
+    kinds: ['port', 'clamp', 'face'],
+    make: ({ anchor }) => (anchor === null ? null : { parallel: anchor }),
+  },
+  {
+    name: 'Leg square to…',
+    kinds: ['port', 'clamp', 'face'],
+    make: ({ anchor }) => (anchor === null ? null : { square: anchor }),
+  },
+  {
+    name: 'Leg at an angle to…',
+    kinds: ['port', 'clamp', 'face'],
+    make: ({ anchor, along, kind }, corner, last) => {
+      const leg = corner.clone().sub(last).normalize();
+      const slope = along === undefined ? 45 : (Math.acos(Math.min(1, Math.abs(leg.dot(along)))) * 180) / Math.PI;
+      return anchor === null
+        ? null
+        : { angle: Math.round((kind === 'face' && along !== undefined ? 90 - slope : slope) * 10) / 10, to: anchor };
+    },
+  },
+];
+
+/** What a corner is tied to, each relation with its amount; what is still free; and more to tie it to. */
+export function CornerTies({ run, solved, vertex }: { run: Run; solved: SolvedRun; vertex: number }) {
+  const { lay, put } = useJob();
+  const ask = usePointing((store) => store.ask);
+  const corner = solved.corners[vertex];
+  if (corner === undefined) {
+    return null;
+  }
+  const stop = corner.stop === null ? undefined : run.route.stops[corner.stop];
+  const said: readonly Tie[] = stop !== undefined && 'ties' in stop ? (stop.ties ?? []) : [];
+  const canTie = corner.place === 'stop' && stop !== undefined && !('clamp' in stop);
+
+  const setTie = (index: number, tie: Tie) =>
+    put('runs', {
+      ...run,
+      route: {
+        ...run.route,
+        stops: run.route.stops.map((other, number) =>
+          number === corner.stop ? { ...other, ties: said.map((one, i) => (i === index ? tie : one)) } : other,
+        ),
+      },
+    });
+  const begin = (offer: Offer) =>
+    ask({
+      words: `${offer.name.replace('…', ' what?')} Corner ${vertex}`,
+      kinds: offer.kinds,
+      take: async (target) => {
+        const tie = offer.make(target, vector(solved.vertices[vertex]), vector(solved.vertices[vertex - 1]));
+        if (tie !== null) {
+          await lay(run.id, { do: 'tie', vertex, tie });
+        }
+      },
+    });
+
+  return (
+    <div className="ties">
+      <div className="d-flex align-items-center gap-1">
+        <span className="flex-grow-1">
+          Corner {vertex}: <span className="quiet">{freeWords(corner.free, corner.place)}</span>
+        </span>
+        {canTie && (
+          <Dropdown align="end">
+            <Dropdown.Toggle as="button" bsPrefix="icon-button" aria-label={`Tie corner ${vertex}`} title="Tie it to…">
+              <Link2 size={15} aria-hidden />
+            </Dropdown.Toggle>
+            <Dropdown.Menu>
+              {OFFERS.map((offer) => (
+                <Dropdown.Item key={offer.name} onClick={() => begin(offer)}>
+                  {offer.name}
+                </Dropdown.Item>
+              ))}
+            </Dropdown.Menu>
+          </Dropdown>
+        )}
+        {said.length > 1 && (
+          <IconButton
+            icon={Unlink}
+            name={`Let go of all relations of corner ${vertex}`}
+            onClick={() => tell(lay(run.id, { do: 'untie', vertex }))}
+          />
+        )}
+      </div>
+      <ul>
+        {corner.ties.map((held, index) => {
+          const tie = said[index];
+          return (
+            // biome-ignore lint/suspicious/noArrayIndexKey: a tie is its number
+            <li key={index}>
+              <Mark status={held.holds ? 'good' : 'violation'} />
+              <span className="flex-grow-1">{held.words}</span>
+              {tie !== undefined && <Amount tie={tie} index={index} vertex={vertex} onChange={setTie} />}
+              <IconButton
+                icon={X}
+                name={`Let go of “${held.words}”`}
+                onClick={() => tell(lay(run.id, { do: 'untie', vertex, tie: index }))}
+              />
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}
+
+/** The number of a relation, changed in place. */
+function Amount({
+  tie,
+  index,
+  vertex,
+  onChange,
+}: {
+  tie: Tie;
+  index: number;
+  vertex: number;
+  onChange: (index: number, tie: Tie) => Promise<void>;
+}) {
+  const label = `Relation ${index + 1} of corner ${vertex}`;
+  if ('away' in tie) {
+    return <NumberField label={label} value={tie.away} onChange={(away) => onChange(index, { ...tie, away })} />;
+  }
+  if ('level' in tie) {
+    return (
+      <NumberField
+        label={label}
+        value={tie.distance ?? 0}
+        onChange={(distance) => onChange(index, { ...tie, distance })}
+      />
+    );
+  }
+  return 'angle' in tie ? (
+    <NumberField
+      label={label}
+      unit="°"
+      plain
+      value={tie.angle}
+      onChange={(angle) => onChange(index, { ...tie, angle })}
+    />
+  ) : null;
+}
+
+function freeWords(free: readonly Vector[] | readonly (readonly number[])[], place: string): string {
+  if (place === 'from' || place === 'to') {
+    return 'stays at its end';
+  }
+  if (place === 'like') {
+    return 'follows another';
+  }
+  return free.length === 0
+    ? 'nothing free, it is bound'
+    : free.length === 3
+      ? 'free every way'
+      : `free along ${free.map((along) => direction(told(vector(along as readonly number[])) as never).replace('+', '')).join(' and ')}`;
+}
+
+const vector = (point: readonly number[] | undefined) => new Vector3(point?.[0], point?.[1], point?.[2]);

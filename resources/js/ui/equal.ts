@@ -1,0 +1,74 @@
+import { create } from 'zustand';
+import { tell } from '../workbench/tell';
+import { useJob } from '../workbench/useJob';
+
+type Amount = number | string;
+
+interface Waiting {
+  label: string;
+  /** Sets the field that is to be equal. */
+  set: (value: Amount) => Promise<void>;
+}
+
+interface EqualStore {
+  waiting: Waiting | null;
+  wait: (waiting: Waiting | null) => void;
+}
+
+/** A dimension that waits to be set equal to another one, which is pointed at next. */
+export const useEqualStore = create<EqualStore>()((set) => ({
+  waiting: null,
+  wait: (waiting) => set({ waiting }),
+}));
+
+/** What a field has to do with making dimensions equal. */
+export interface Equal {
+  /** The field waits for another one to be pointed at. */
+  isWaiting: boolean;
+  /** Another field waits, and this one can be pointed at. */
+  isOffered: boolean;
+  begin: () => void;
+  take: () => void;
+}
+
+/** A bare name is the name of a value; anything else is not. */
+const NAME = /^[A-Za-z_]\w*$/;
+
+/**
+ * Pointing at another dimension makes the two one: a named value that both are set to. Where the other one is a
+ * named value already, its name is taken; otherwise one is made.
+ */
+export function useEqual(label: string, value: Amount | undefined, set: (value: Amount) => Promise<void>): Equal {
+  const { state, edit } = useJob();
+  const { waiting, wait } = useEqualStore();
+  const take = async () => {
+    if (waiting === null || value === undefined) {
+      return;
+    }
+    wait(null);
+    if (typeof value === 'string' && NAME.test(value)) {
+      await waiting.set(value);
+      return;
+    }
+    const values = state.job.values ?? {};
+    const base =
+      label
+        .toLowerCase()
+        .replace(/[^a-z0-9]+/g, '_')
+        .replace(/^_+|_+$/g, '')
+        .replace(/^\d/, '_$&') || 'value';
+    let name = base;
+    for (let n = 2; name in values; n++) {
+      name = `${base}_${n}`;
+    }
+    await edit([], { values: { ...values, [name]: value } }, `Name ${name}`);
+    await set(name);
+    await waiting.set(name);
+  };
+  return {
+    isWaiting: waiting?.label === label,
+    isOffered: waiting !== null && waiting.label !== label,
+    begin: () => wait({ label, set }),
+    take: () => tell(take()),
+  };
+}

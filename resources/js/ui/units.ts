@@ -1,0 +1,49 @@
+import type { Job } from '../api/types';
+
+/** Millimetres to an inch, exact since 1959. */
+export const INCH = 25.4;
+
+export interface Units {
+  word: 'mm' | 'in';
+  /** Parts of an inch; null for decimals. */
+  fraction: 16 | 32 | 64 | null;
+}
+
+const MILLIMETRES: Units = { word: 'mm', fraction: null };
+
+let current: Units = MILLIMETRES;
+
+/**
+ * What lengths are shown in. It belongs to the job that is open, of which there is one to a window: set where the
+ * job is given to the components, before any of them draws.
+ */
+export const units = (): Units => current;
+
+export function unitsOf(job: Job): Units {
+  return job.show_units === 'in' ? { word: 'in', fraction: job.show_fraction ?? null } : MILLIMETRES;
+}
+
+export function showIn(next: Units): void {
+  current = next;
+}
+
+/** The smallest step a hand moves by: a millimetre, or what a rule in inches is marked in. */
+export const handStep = (): number => (current.word === 'mm' ? 1 : INCH / (current.fraction ?? 20));
+
+/** A fraction as it is read off a rule, "1 3/8"; null where it would hide the number. */
+export function inFractions(inches: number, parts: number): string | null {
+  const whole = Math.round(Math.abs(inches) * parts);
+  if (whole === 0) {
+    return Math.abs(inches) < 5e-7 ? '0' : null;
+  }
+  const top = whole % parts;
+  let common = top === 0 ? 1 : parts;
+  while (top % common !== 0) {
+    common /= 2;
+  }
+  const said = [
+    whole >= parts ? String(Math.floor(whole / parts)) : '',
+    top === 0 ? '' : `${top / common}/${parts / common}`,
+  ];
+  return (inches < 0 ? '−' : '') + said.filter((part) => part !== '').join(' ');
+}

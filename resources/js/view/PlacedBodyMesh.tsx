@@ -1,0 +1,82 @@
+import type { ThreeElements } from '@react-three/fiber';
+import { useMemo } from 'react';
+import { DoubleSide } from 'three';
+import { acceleratedRaycast } from 'three-mesh-bvh';
+import type { PlacedBody } from '../api/types';
+import { BodyEdges } from './BodyEdges';
+import { turnOf } from './PlacedMesh';
+import { useTriangles } from './useTriangles';
+
+interface Props {
+  body: PlacedBody;
+  /** What a ray that meets it says it has met. */
+  about: { place: string; name: string };
+  hand: Partial<ThreeElements['mesh']>;
+  look: { colour: string; edge: string; opacity: number };
+}
+
+/** One body of a thing, where it is in the frame of that. */
+export function PlacedBodyMesh({ body, about, hand, look }: Props) {
+  const turn = useMemo(() => turnOf(body.pose), [body.pose]);
+  const material = (
+    <meshLambertMaterial
+      color={look.colour}
+      transparent={look.opacity < 1}
+      opacity={look.opacity}
+      depthWrite={look.opacity === 1}
+      side={body.shape === 'mesh' ? DoubleSide : undefined}
+      polygonOffset
+      polygonOffsetFactor={1}
+    />
+  );
+  return (
+    <group position={body.pose.at} quaternion={turn}>
+      {body.shape === 'mesh' ? (
+        <Triangles mesh={body.mesh ?? ''} body={body} about={about} hand={hand} look={look}>
+          {material}
+        </Triangles>
+      ) : (
+        <mesh userData={about} rotation={body.shape === 'cylinder' ? [Math.PI / 2, 0, 0] : [0, 0, 0]} {...hand}>
+          {body.shape === 'box' ? (
+            <boxGeometry args={body.size} />
+          ) : (
+            <cylinderGeometry args={[body.size[0] / 2, body.size[0] / 2, body.size[2], 40]} />
+          )}
+          {material}
+          <BodyEdges body={body} colour={look.edge} />
+        </mesh>
+      )}
+    </group>
+  );
+}
+
+/** A mesh that was brought in; until it is here, and where it is not, the box that it fills. */
+function Triangles({ mesh, body, about, hand, look, children }: Props & { mesh: string; children: React.ReactNode }) {
+  const loaded = useTriangles(mesh);
+  if (loaded === null) {
+    return (
+      <mesh userData={about} {...hand}>
+        <boxGeometry args={body.size} />
+        <meshBasicMaterial color={look.edge} wireframe />
+      </mesh>
+    );
+  }
+  // Its triangles are in the frame of the thing; its pose here is the middle of its extent.
+  const [x, y, z] = body.pose.at;
+  return (
+    <mesh
+      userData={{ ...about, sharp: loaded.sharp }}
+      geometry={loaded.geometry}
+      position={[-x, -y, -z]}
+      raycast={acceleratedRaycast}
+      {...hand}
+    >
+      {children}
+      {loaded.edges !== null && (
+        <lineSegments geometry={loaded.edges} raycast={() => null}>
+          <lineBasicMaterial color={look.edge} />
+        </lineSegments>
+      )}
+    </mesh>
+  );
+}

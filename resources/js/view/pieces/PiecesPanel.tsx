@@ -1,0 +1,144 @@
+import { Plus, Trash2 } from 'lucide-react';
+import type { Joint, Run, Vector } from '../../api/types';
+import { Button } from '../../ui/Button';
+import { length, lengthWithUnit } from '../../ui/format';
+import { IconButton } from '../../ui/IconButton';
+import { Mark } from '../../ui/Mark';
+import { VectorField } from '../../ui/VectorField';
+import { useWorkbench } from '../../workbench/store';
+import { tell } from '../../workbench/tell';
+import { freshId, useJob } from '../../workbench/useJob';
+import { type Piece, usePieces } from './store';
+
+/** The straight pieces in their order, each joint between them with its state, and the way to make them a run. */
+export function PiecesPanel() {
+  const { items, put } = useJob();
+  const pick = useWorkbench((store) => store.pick);
+  const { pieces, joined, refused, stock, begun, set, stop } = usePieces();
+  if (pieces === null) {
+    return null;
+  }
+  const change = (index: number, changed: Partial<Piece>) =>
+    set({ pieces: pieces.map((piece, i) => (i === index ? { ...piece, ...changed } : piece)) });
+  const add = () => {
+    const last = pieces.at(-1)?.to ?? [0, 0, 0];
+    const from = last.map(Number) as Vector;
+    set({ pieces: [...pieces, { from, to: [Number(from[0]) + 200, Number(from[1]), Number(from[2])] }] });
+  };
+  const make = async () => {
+    if (joined !== null) {
+      const name = `Run ${items('runs').length + 1}`;
+      const id = freshId(items('runs'), name);
+      await put('runs', { ...(joined.item as unknown as Run), id, name }, `Join pieces into ${name}`);
+      stop();
+      pick('runs', id);
+    }
+  };
+
+  return (
+    <section className="pieces-panel" aria-label="Straight pieces">
+      <header>
+        <strong className="flex-grow-1">Straight pieces first</strong>
+        <select
+          className="form-select form-select-sm w-auto"
+          aria-label="Stock of the pieces"
+          value={stock}
+          onChange={(event) => set({ stock: event.target.value })}
+        >
+          {items('stock').map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.name ?? one.id}
+            </option>
+          ))}
+        </select>
+        <IconButton icon={Plus} name="Add a piece" onClick={add} />
+      </header>
+      <p className="quiet mb-1">
+        {begun === null ? 'Click where a piece begins, then where it ends.' : 'Click where this piece ends.'}
+      </p>
+      <ol>
+        {pieces.map((piece, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a piece is its number
+          <li key={index}>
+            <div className="d-flex gap-1 align-items-start">
+              <div className="flex-grow-1">
+                <VectorField
+                  label="From"
+                  of={`Piece ${index + 1}`}
+                  value={piece.from}
+                  onChange={async (from) => change(index, { from })}
+                />
+                <VectorField
+                  label="To"
+                  of={`Piece ${index + 1}`}
+                  value={piece.to}
+                  onChange={async (to) => change(index, { to })}
+                />
+              </div>
+              <IconButton
+                icon={Trash2}
+                name={`Take out piece ${index + 1}`}
+                onClick={() => set({ pieces: pieces.filter((_, i) => i !== index) })}
+              />
+            </div>
+            {index < pieces.length - 1 && (
+              <JointState
+                joint={joined?.joints[index]}
+                onPull={(pull) => change(pull.piece, pulled(pieces[pull.piece] ?? piece, pull))}
+              />
+            )}
+          </li>
+        ))}
+      </ol>
+      {refused !== null && (
+        <p className="text-danger" role="alert">
+          {refused}
+        </p>
+      )}
+      <footer>
+        <span className="figure flex-grow-1" role="status">
+          {joined === null ? '' : `${lengthWithUnit(joined.solution.length)} in all`}
+        </span>
+        <Button onClick={stop}>Leave them</Button>
+        <Button look="primary" disabled={joined === null || refused !== null} onClick={() => tell(make())}>
+          Join into a run
+        </Button>
+      </footer>
+    </section>
+  );
+}
+
+type Pull = NonNullable<Joint['pull']>;
+
+function JointState({ joint, onPull }: { joint: Joint | undefined; onPull: (pull: Pull) => void }) {
+  if (joint === undefined) {
+    return <div className="joint quiet">…</div>;
+  }
+  const words = ['goes straight on', 'one corner', 'two corners'][joint.corners.length] ?? 'corners';
+  const { pull } = joint;
+  return (
+    <div className="joint">
+      <Mark status={joint.short > 1e-6 ? 'violation' : 'good'} />
+      <span className="flex-grow-1">
+        {words}
+        {joint.short > 1e-6 ? `, ${lengthWithUnit(joint.short)} short for its bends` : ', has room'}
+      </span>
+      {joint.short > 1e-6 && pull !== null && (
+        <Button onClick={() => onPull(pull)}>
+          {`${pull.by > 0 ? 'Lengthen' : 'Shorten'} piece ${pull.piece + 1} at its ${pull.at_end ? 'end' : 'start'} by ${length(Math.abs(pull.by))}`}
+        </Button>
+      )}
+      {joint.short > 1e-6 && pull === null && <span className="quiet">no pull of one piece makes room</span>}
+    </div>
+  );
+}
+
+/** A piece with one of its ends pulled along it. */
+function pulled({ from, to }: Piece, { at_end, by }: Pull): Partial<Piece> {
+  const [start, end] = [from.map(Number), to.map(Number)];
+  const way = end.map((part, axis) => part - (start[axis] ?? 0));
+  const long = Math.hypot(...way) || 1;
+  const moved = (point: number[], sign: number) =>
+    point.map((part, axis) => Math.round((part + (sign * by * (way[axis] ?? 0)) / long) * 1e6) / 1e6) as Vector;
+  return at_end ? { to: moved(end, 1) } : { from: moved(start, -1) };
+}

@@ -1,0 +1,66 @@
+import { useCallback } from 'react';
+import { Vector3 } from 'three';
+import type { Anchor, Place, Vector } from '../../api/types';
+import { useJob } from '../../workbench/useJob';
+import type { Flat } from '../drag/tracks';
+import { useProjection } from '../drag/useProjection';
+import { turnOf } from '../PlacedMesh';
+import type { Target } from './store';
+
+/** A point this near the plane of a named face is on it, mm. */
+const ON_FACE = 0.05;
+
+const tidy = (vector: Vector3): Vector => vector.toArray().map((part) => Math.round(part * 1e6) / 1e6) as Vector;
+
+/** The face of something of the surroundings under the hand, by its name where it has one. */
+export function useFaceTarget(): (hand: Flat) => Target | null {
+  const { places, item } = useJob();
+  const { rayAt, scene } = useProjection();
+  return useCallback(
+    (hand) => {
+      const hit = rayAt(hand)
+        .intersectObjects(scene.children, true)
+        .find(({ object }) => String(object.userData.place ?? '').startsWith('surroundings/'));
+      const id = String(hit?.object.userData.place ?? '').replace('surroundings/', '');
+      const place = places.find((one) => one.list === 'surroundings' && one.id === id);
+      if (hit?.face == null || place === undefined) {
+        return null;
+      }
+      const normal = hit.face.normal.clone().transformDirection(hit.object.matrixWorld);
+      const name = item('surroundings', id)?.name ?? id;
+      const face = place.faces.find(
+        (one) =>
+          normal.dot(new Vector3(...one.normal)) > 0.999 &&
+          Math.abs(
+            hit.point
+              .clone()
+              .sub(new Vector3(...one.at))
+              .dot(normal),
+          ) < ON_FACE,
+      );
+      return {
+        kind: 'face',
+        name: face === undefined || face.name === 'front' ? name : `${name}, ${face.name}`,
+        at: hit.point,
+        anchor: face === undefined ? own(place, hit.point, normal) : { face: face.name, of: id },
+        along: normal,
+      };
+    },
+    [rayAt, scene, places, item],
+  );
+}
+
+/** A face without a name, told by a point and its normal in the frame of its thing, so that it moves with that. */
+function own(place: Place, point: Vector3, normal: Vector3): Anchor {
+  const back = turnOf(place.pose).invert();
+  return {
+    at: tidy(
+      point
+        .clone()
+        .sub(new Vector3(...place.pose.at))
+        .applyQuaternion(back),
+    ),
+    normal: tidy(normal.clone().applyQuaternion(back)),
+    of: place.id,
+  };
+}

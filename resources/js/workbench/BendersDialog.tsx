@@ -1,0 +1,150 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { Modal } from 'react-bootstrap';
+import type { JobBender } from '../api/types';
+import { Row } from '../card/Section';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { fieldText } from '../ui/format';
+import { IconButton } from '../ui/IconButton';
+import { NameField } from '../ui/NameField';
+import { FieldHome, NumberField } from '../ui/NumberField';
+import { INCH, units } from '../ui/units';
+import { useWorkbench } from './store';
+import { tell } from './tell';
+import { freshId, useJob } from './useJob';
+
+const LENGTHS = [
+  ['min_straight', 'Straight between bends'],
+  ['first_grip', 'First grip'],
+  ['last_grip', 'Last grip'],
+  ['max_od', 'Largest tube'],
+] as const;
+
+/** The benders at hand, as the shop describes them; the job keeps its own list once one is changed. */
+export function BendersDialog() {
+  const { panel, open } = useWorkbench();
+  return (
+    <Modal show={panel === 'benders'} onHide={() => open(null)} scrollable aria-labelledby="benders-title">
+      <Modal.Header closeButton>
+        <Modal.Title id="benders-title">Benders at hand</Modal.Title>
+      </Modal.Header>
+      <Modal.Body>
+        <FieldHome value="benders">
+          <BenderList />
+        </FieldHome>
+      </Modal.Body>
+    </Modal>
+  );
+}
+
+function BenderList() {
+  const { state, edit } = useJob();
+  const benders = (state.job.benders ?? SHIPPED) as readonly JobBender[];
+  const keep = (next: readonly JobBender[], what: string) => edit([], { benders: [...next] }, what);
+  const change = (index: number, changed: Partial<JobBender>) =>
+    keep(
+      benders.map((bender, i) => (i === index ? { ...bender, ...changed } : bender)),
+      `Change ${benders[index]?.name}`,
+    );
+  const add = () => {
+    const name = `Bender ${benders.length + 1}`;
+    const [first] = SHIPPED;
+    tell(keep([...benders, { ...first, id: freshId(benders, name), name }], `Add ${name}`));
+  };
+  return (
+    <>
+      {benders.map((bender, index) => (
+        <fieldset key={bender.id} className="bender-fields">
+          <legend className="visually-hidden">{bender.name}</legend>
+          <div className="d-flex gap-1 mb-1">
+            <div className="flex-grow-1">
+              <NameField
+                label={`Name of bender ${index + 1}`}
+                name={bender.name}
+                onChange={(name) => change(index, { name })}
+              />
+            </div>
+            <IconButton
+              icon={Trash2}
+              name={`Delete ${bender.name}`}
+              onClick={() =>
+                tell(
+                  keep(
+                    benders.filter((_, i) => i !== index),
+                    `Delete ${bender.name}`,
+                  ),
+                )
+              }
+            />
+          </div>
+          {LENGTHS.map(([key, label]) => (
+            <Row key={key} label={label}>
+              <NumberField
+                label={`${bender.name}: ${label}`}
+                value={bender[key]}
+                onChange={(value) => change(index, { [key]: value })}
+              />
+            </Row>
+          ))}
+          <Row label="Largest angle">
+            <NumberField
+              label={`${bender.name}: Largest angle`}
+              unit="°"
+              plain
+              value={bender.max_angle}
+              onChange={(max_angle) => change(index, { max_angle })}
+            />
+          </Row>
+          <Row label="Radii of its dies" wide>
+            <Field
+              label={`${bender.name}: Radii of its dies`}
+              kind="text"
+              text={bender.radii.map((radius) => fieldText(radius, true)).join('  ')}
+              onEnter={(typed) => change(index, { radii: radiiOf(typed) as JobBender['radii'] })}
+            />
+          </Row>
+        </fieldset>
+      ))}
+      {benders.length === 0 && <p className="quiet">None: nothing is asked of a bender.</p>}
+      <Button onClick={add}>
+        <Plus size={14} aria-hidden /> Add a bender
+      </Button>
+    </>
+  );
+}
+
+/** Radii as they are typed, in the units of the job. */
+function radiiOf(typed: string): number[] {
+  const radii = typed
+    .split(/[;,\s]+/)
+    .filter((one) => one !== '')
+    .map((one) => Number(one) * (units().word === 'in' ? INCH : 1));
+  if (radii.length === 0 || radii.some((radius) => !(radius > 0))) {
+    throw new Error('Numbers with spaces between them are expected: 20 25 30.');
+  }
+  return radii.sort((a, b) => a - b);
+}
+
+/** The two that ship with it (core/Bending/Benders.php), for a job that says nothing of its own. */
+const SHIPPED: readonly [JobBender, JobBender] = [
+  {
+    id: 'bench-22',
+    name: 'Cleat bench bender 22',
+    min_straight: 18,
+    first_grip: 40,
+    last_grip: 30,
+    radii: [20, 25, 30, 36, 45, 55, 65],
+    max_angle: 185,
+    max_od: 22,
+  },
+  {
+    id: 'shop-60',
+    name: 'Windlass shop bender 60',
+    min_straight: 45,
+    first_grip: 110,
+    last_grip: 95,
+    radii: [50, 56, 70, 90, 115, 140, 180],
+    max_angle: 190,
+    max_od: 60.3,
+  },
+];

@@ -5,30 +5,7 @@ declare(strict_types=1);
 use App\Models\Job;
 use Bowline\Job\Schema;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Testing\TestResponse;
 use Tests\Cases;
-
-/** Opens a job file over HTTP and gives the address of the job. */
-function opened(string $json): string
-{
-    return '/api/jobs/'.test()->call('POST', '/api/jobs/open', [], [], [], ['CONTENT_TYPE' => 'application/json'], $json)->assertCreated()->json('id');
-}
-
-function demo(): string
-{
-    return opened((string) file_get_contents(database_path('demo/ternwake.json')));
-}
-
-function edit(string $job, string $list, string $id, mixed $item): TestResponse
-{
-    return test()->postJson($job.'/edits', ['edits' => [['list' => $list, 'id' => $id, 'item' => $item]]]);
-}
-
-/** @return array<string, mixed> an item of the job as it is kept now */
-function item(string $job, string $list, string $id): array
-{
-    return collect(test()->getJson($job)->json('job.'.$list))->firstWhere('id', $id);
-}
 
 it('keeps a job file and gives it back as it was', function (): void {
     foreach (['corners-clamps', 'corners-expressions', 'fixed-two-stops', 'corners-turned-fittings'] as $case) {

@@ -256,7 +256,7 @@ test('takes the largest radius that fits and the smallest the stock takes, rever
 
 test('makes the opposite hand of a run across a plane', async ({ page }) => {
   await openJob(page, { ...BARE, runs: [GOALPOST] }, 'lay');
-  await page.getByRole('button', { name: 'Make the opposite hand' }).click();
+  await page.getByRole('button', { name: 'Opposite hand, copy beside, symmetric whole' }).click();
   await page.getByLabel('Across the plane square to').selectOption('+x');
   await enter(page, 'Plane at', '-50');
   await page.getByRole('button', { name: 'Make it' }).click();
@@ -294,7 +294,7 @@ test('brings in the lines of a DXF file as runs, and tells what was wrong with i
   await page.keyboard.type('bring in');
   await page.keyboard.press('Enter');
   await page
-    .getByLabel('DXF file')
+    .getByLabel('File of lines')
     .setInputFiles({ name: 'old line.dxf', mimeType: 'image/vnd.dxf', buffer: Buffer.from(drawing.join('\n')) });
   const dialog = page.getByRole('dialog', { name: 'Bring in existing lines' });
   await expect(dialog).toContainText('2 runs in old line.dxf');

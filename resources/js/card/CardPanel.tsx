@@ -1,6 +1,8 @@
 import { CheckPanel } from '../check/CheckPanel';
 import { MakePanel } from '../make/MakePanel';
 import { FieldHome } from '../ui/NumberField';
+import { PiecesPanel } from '../view/pieces/PiecesPanel';
+import { usePieces } from '../view/pieces/store';
 import { type Stage, useWorkbench } from '../workbench/store';
 import { ClampCard } from './ClampCard';
 import { FittingCard } from './FittingCard';
@@ -19,6 +21,7 @@ const CARDS = {
 /** The right side: what is picked, edited in place; all findings in Check; what is taken away in Make. */
 export function CardPanel({ stage }: { stage: Stage }) {
   const picked = useWorkbench((store) => store.picked);
+  const joining = usePieces((store) => store.pieces !== null);
   if (stage === 'check') {
     return (
       <aside className="card-panel" aria-label="Findings">
@@ -30,6 +33,13 @@ export function CardPanel({ stage }: { stage: Stage }) {
     return (
       <aside className="card-panel" aria-label="Make">
         <MakePanel />
+      </aside>
+    );
+  }
+  if (stage === 'lay' && joining) {
+    return (
+      <aside className="card-panel" aria-label="Straight pieces">
+        <PiecesPanel />
       </aside>
     );
   }

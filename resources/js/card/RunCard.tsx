@@ -1,5 +1,5 @@
 import { ArrowLeftRight } from 'lucide-react';
-import type { Run } from '../api/types';
+import type { Run, SolvedRun, Stock } from '../api/types';
 import { FindingList } from '../check/FindingList';
 import { allPorts, fromTo } from '../locker/newItems';
 import { Button } from '../ui/Button';
@@ -15,6 +15,15 @@ import { PathTable } from './PathTable';
 import { RadiusChoices } from './RadiusChoices';
 import { Row, Section } from './Section';
 import { TwinDialog } from './TwinDialog';
+
+/** The radius that holds now, told the other way. */
+function cornerAs(kind: string, solved: SolvedRun, stock: Stock | undefined): { radius: number } | { ratio: number } {
+  const radius = solved.legs.find((leg) => leg.asked_radius !== null)?.asked_radius ?? Number(stock?.bend.radius ?? 30);
+  const od = Number(stock?.section.od) || 10;
+  return kind === 'ratio'
+    ? { ratio: Math.round((radius / od) * 1000) / 1000 }
+    : { radius: Math.round(radius * 1000) / 1000 };
+}
 
 /** A run: its findings first, then stock, path, length and ends. */
 export function RunCard({ id }: { id: string }) {
@@ -49,7 +58,18 @@ export function RunCard({ id }: { id: string }) {
             </option>
           ))}
         </select>
-        <Row label={ratio === undefined ? 'Radius, all corners' : 'Radius, × outside ø'}>
+        <Row label="Radius, all corners">
+          <select
+            className="form-select form-select-sm radius-kind"
+            aria-label="Radius as a length or a multiple of the diameter"
+            value={ratio === undefined ? 'length' : 'ratio'}
+            onChange={(event) =>
+              tell(lay(id, { do: 'set-corner', vertex: null, corner: cornerAs(event.target.value, solved, stock) }))
+            }
+          >
+            <option value="length">length</option>
+            <option value="ratio">× ø</option>
+          </select>
           <NumberField
             label="Radius of all corners"
             unit={ratio === undefined ? undefined : '× ø'}

@@ -158,7 +158,7 @@ export function Field(props: FieldProps) {
           className="equal-button"
           tabIndex={-1}
           title="Set equal to another dimension: point at it next (Ctrl+=)"
-          aria-label={`${label}: set equal to another dimension`}
+          aria-label="Set equal to another dimension"
           onPointerDown={(event) => {
             event.preventDefault();
             props.equal?.begin();

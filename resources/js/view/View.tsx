@@ -14,7 +14,6 @@ import { useLaying } from './laying/store';
 import { PinBoard } from './Pinned';
 import { PlacedMesh } from './PlacedMesh';
 import { PlaceHandles } from './PlaceHandles';
-import { PiecesPanel } from './pieces/PiecesPanel';
 import { PiecesScene } from './pieces/PiecesScene';
 import { usePieces } from './pieces/store';
 import { PointingBar } from './pointing/PointingBar';
@@ -61,7 +60,6 @@ export function View({ stage }: { stage: Stage }) {
       <ViewTools stage={stage} />
       {stage === 'lay' && <LayingBar />}
       <PointingBar />
-      {stage === 'lay' && <PiecesPanel />}
       <Rose />
     </section>
   );

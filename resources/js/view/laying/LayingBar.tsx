@@ -41,7 +41,15 @@ export function LayingBar() {
         )}
       </div>
       {standOff !== null && (
-        <div className="stand-off">
+        // biome-ignore lint/a11y/noStaticElementInteractions: once the number is in, keys are those of laying again
+        <div
+          className="stand-off"
+          onKeyDown={(event) => {
+            if (event.key === 'Enter' && event.target instanceof HTMLElement) {
+              event.target.blur();
+            }
+          }}
+        >
           <NumberField
             label="Stand-off"
             value={standOff.distance}

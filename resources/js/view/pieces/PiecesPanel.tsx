@@ -1,5 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
 import type { Joint, Run, Vector } from '../../api/types';
+import { Row } from '../../card/Section';
 import { Button } from '../../ui/Button';
 import { length, lengthWithUnit } from '../../ui/format';
 import { IconButton } from '../../ui/IconButton';
@@ -36,11 +37,14 @@ export function PiecesPanel() {
   };
 
   return (
-    <section className="pieces-panel" aria-label="Straight pieces">
+    <section className="pieces-panel">
       <header>
-        <strong className="flex-grow-1">Straight pieces first</strong>
+        <h2 className="flex-grow-1">Straight pieces first</h2>
+        <IconButton icon={Plus} name="Add a piece" onClick={add} />
+      </header>
+      <Row label="Stock" wide>
         <select
-          className="form-select form-select-sm w-auto"
+          className="form-select form-select-sm"
           aria-label="Stock of the pieces"
           value={stock}
           onChange={(event) => set({ stock: event.target.value })}
@@ -51,9 +55,8 @@ export function PiecesPanel() {
             </option>
           ))}
         </select>
-        <IconButton icon={Plus} name="Add a piece" onClick={add} />
-      </header>
-      <p className="quiet mb-1">
+      </Row>
+      <p className="quiet mb-1 mt-2">
         {begun === null ? 'Click where a piece begins, then where it ends.' : 'Click where this piece ends.'}
       </p>
       <ol>

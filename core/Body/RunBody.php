@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Body;
 
 use Bowline\Geometry\Arc;
+use Bowline\Geometry\Curve;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\End\ClosedEnd;
@@ -92,9 +93,17 @@ final readonly class RunBody
                     $frames[] = $frame->turned($segment->pointAt($segment->radius * $turn), $segment->normal, $turn);
                 }
                 $frame = $frames[count($frames) - 1];
-            } elseif ($next === null || $next instanceof Arc || ! self::straightOn($segment, $next)) {
+            } elseif ($segment instanceof Curve) {
+                foreach (array_slice(array_keys($segment->points), 1) as $i) {
+                    $cross = $frame->along->cross($segment->directions[$i]);
+                    $frame = $cross->length() > 1e-12
+                        ? $frame->turned($segment->points[$i], $cross->unit(), $frame->along->angleTo($segment->directions[$i]))
+                        : $frame->movedTo($segment->points[$i]);
+                    $frames[] = $frame;
+                }
+            } elseif ($next === null || $next instanceof Arc || $next instanceof Curve || ! self::straightOn($segment, $next)) {
                 $frames[] = $frame = $frame->movedTo($segment->end());
-                if ($next !== null && ! $next instanceof Arc) {
+                if ($next !== null && ! $next instanceof Arc && ! $next instanceof Curve) {
                     // A bend without any room was drawn as a sharp corner.
                     $out = $next->directionAt(0.0);
                     $cross = $frame->along->cross($out);

@@ -6,6 +6,7 @@ namespace Bowline\Exchange;
 
 use Bowline\Bending\BendRow;
 use Bowline\Geometry\Arc;
+use Bowline\Geometry\Curve;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Job;
@@ -104,6 +105,12 @@ final class SolutionWriter
     private static function segment(Segment $segment): array
     {
         $ends = ['from' => self::vector($segment->start()), 'to' => self::vector($segment->end())];
+
+        if ($segment instanceof Curve) {
+            return ['kind' => 'curve', ...$ends, 'points' => array_map(self::vector(...), $segment->points), 'length' => $segment->length(),
+                'min_radius' => is_finite($segment->least) ? $segment->least : null,
+                'along' => $segment->along, 'curvature' => $segment->curvature];
+        }
 
         return $segment instanceof Arc
             ? ['kind' => 'arc', ...$ends,

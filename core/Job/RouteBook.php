@@ -10,6 +10,7 @@ use Bowline\Job\Stop\ClampStop;
 use Bowline\Job\Stop\StopReader;
 use Bowline\Job\Tie\Tie;
 use Bowline\Routing\Held;
+use Bowline\Routing\LaidRun;
 use Bowline\Routing\Vertex;
 
 /**
@@ -104,13 +105,33 @@ final class RouteBook
      */
     public function vertices(Site $site, string $id, Node $asking): array
     {
+        return $this->laid($site, $id, $asking)->vertices;
+    }
+
+    /**
+     * A run as it is laid.
+     *
+     * @throws JobError
+     */
+    public function laid(Site $site, string $id, Node $asking): LaidRun
+    {
         $node = $this->run($id, $asking);
 
-        return $this->once($id, $this->name($id), $asking, static function () use ($node, $site): array {
+        return $this->once($id, $this->name($id), $asking, static function () use ($node, $site): LaidRun {
             $run = Run::read($node, $site);
 
-            return $run->route->lay($run)->vertices;
+            return $run->route->lay($run);
         });
+    }
+
+    /**
+     * What the run is made of that is being read.
+     *
+     * @throws JobError
+     */
+    public function stock(Site $site): Stock
+    {
+        return $site->stock($this->runs[$this->reading]->get('stock'));
     }
 
     /**

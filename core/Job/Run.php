@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
+use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\Route;
 use Bowline\Routing\Routes;
 use stdClass;
@@ -36,12 +37,25 @@ final readonly class Run
             $id,
             $node->find('name')?->text() ?? $id,
             $site->stock($node->get('stock')),
-            RunEnd::read($node->get('from'), $site),
-            RunEnd::read($node->get('to'), $site),
+            self::end($node, 'from', $route, $site),
+            self::end($node, 'to', $route, $site),
             $route,
             FixedLength::read($node->find('fixed_length'), $site, $route->stopCount()),
             $site->units,
             $node->object(),
         );
+    }
+
+    /**
+     * @param  'from'|'to'  $which
+     *
+     * @throws JobError when it is missing and the route does not say it
+     */
+    private static function end(Node $node, string $which, Route $route, Site $site): RunEnd
+    {
+        $own = $route instanceof FlexibleRoute ? $route->ownEnds() : null;
+        $said = $node->find($which);
+
+        return $said === null && $own !== null ? $own[$which === 'from' ? 0 : 1] : RunEnd::read($said ?? $node->get($which), $site);
     }
 }

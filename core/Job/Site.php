@@ -27,6 +27,7 @@ final readonly class Site
         public Units $units,
         public array $sets,
         public RouteBook $routes,
+        public Vector $up,
     ) {
     }
 
@@ -35,7 +36,7 @@ final readonly class Site
     {
         return new self(
             $this->values, $this->stock, $this->fittings, $this->clamps, $this->surroundings, $this->ports, $this->units, $this->sets,
-            $this->routes->reading($id, $run),
+            $this->routes->reading($id, $run), $this->up,
         );
     }
 
@@ -62,6 +63,7 @@ final readonly class Site
             Units::read($job),
             self::byId($job->list('sets'), static fn (Node $node): RunSet => RunSet::read($node, $values)),
             new RouteBook(self::byId($job->list('runs'), static fn (Node $node): Node => $node)),
+            Vector::axis('+'.($job->find('up')?->text() ?? 'z')) ?? new Vector(0.0, 0.0, 1.0),
         );
     }
 

@@ -477,6 +477,22 @@ final class RunEdit
         return $this;
     }
 
+    /** Makes a hanging or sprung run longer; one told by its slack gets a length. */
+    public function lengthen(float $by): self
+    {
+        $route = $this->run->route;
+        assert($route instanceof stdClass);
+        $length = $route->length ?? null;
+        unset($route->slack);
+        $route->length = match (true) {
+            is_int($length), is_float($length) => StopList::tidy($length + $by),
+            is_string($length) => sprintf('%s + %s', $length, (string) json_encode(StopList::tidy($by))),
+            default => StopList::tidy($this->laid->length() + $by),
+        };
+
+        return $this;
+    }
+
     /** Makes a run that followed another, or its own first half, one with corners of its own. */
     public function makeOwn(): self
     {

@@ -32,6 +32,12 @@ final readonly class LaidRun
     ) {
     }
 
+    /** A run that is a curve, without corners. */
+    public static function curve(Run $run, Path $path): self
+    {
+        return new self($run, [], $path, [], [], []);
+    }
+
     /** @return list<Vector> unit directions, square to each other, in which a vertex may move as it is told now */
     public function free(int $index): array
     {

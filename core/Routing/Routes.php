@@ -14,6 +14,10 @@ final class Routes
     /** @var array<string, class-string<Route>> */
     private const KINDS = [
         'corners' => CornersRoute::class,
+        'flow' => FlowRoute::class,
+        'hang' => HangRoute::class,
+        'spring' => SpringRoute::class,
+        'wrap' => WrapRoute::class,
     ];
 
     /** @throws JobError when the kind is not known */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Geometry\Curve;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
@@ -36,7 +37,44 @@ final class BendRadius implements Rule
             );
         }
 
+        return [...$findings, ...$this->curves($laid, $least)];
+    }
+
+    /** @return list<Finding> curves that are somewhere tighter than the stock stands, by their true curvature */
+    private function curves(LaidRun $laid, float $least): array
+    {
+        $findings = [];
+        $at = 0.0;
+        foreach ($laid->path->segments as $segment) {
+            if ($segment instanceof Curve && $segment->least < $least - Tolerance::RULE_SLACK) {
+                $findings[] = new Finding(
+                    'bend-radius',
+                    Severity::Violation,
+                    'It is bent too tightly',
+                    sprintf(
+                        'Its tightest radius is R %s; this %s needs at least R %s.',
+                        $laid->run->units->number($segment->least), $laid->run->stock->kind->value, $laid->run->units->number($least),
+                    ),
+                    $segment->pointAt($segment->leastAt),
+                    $this->span($segment, $at, $least),
+                    $segment->least,
+                    $least,
+                );
+            }
+            $at += $segment->length();
+        }
+
         return $findings;
+    }
+
+    /** @return array{float, float} where it is too tight, about its tightest place */
+    private function span(Curve $curve, float $start, float $least): array
+    {
+        $tight = array_keys(array_filter($curve->curvature, static fn (float $bend): bool => $bend > 1.0 / max($least, 1e-9)));
+
+        return $tight === []
+            ? [$start + $curve->leastAt, $start + $curve->leastAt]
+            : [$start + $curve->along[$tight[0]], $start + $curve->along[$tight[count($tight) - 1]]];
     }
 
     public function remedies(Finding $finding, LaidRun $laid): iterable

@@ -19,6 +19,7 @@ final class OffAxis implements Rule
 {
     public function check(LaidRun $laid): array
     {
+        // What is no rigid run goes along its port axes by itself, or is free to leave them.
         if ($laid->legs === []) {
             return [];
         }

@@ -20,6 +20,7 @@ final class Rules
             'clamp-size' => new ClampSize,
             'flange-fit' => new FlangeFit,
             'tie' => new TiesHold,
+            'too-short' => new TooShort,
         ];
     }
 }

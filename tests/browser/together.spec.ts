@@ -110,12 +110,15 @@ test('starts with an empty job in three steps, and lists, copies, renames and ha
   await page.goto('/jobs');
   await page.getByRole('button', { name: 'New job' }).click();
   const first = page.getByRole('region', { name: 'First steps' });
-  await first.getByRole('button', { name: 'Add a stock' }).click();
-  await first.getByRole('button', { name: 'Add a fitting' }).click();
+  await first.getByRole('button', { name: 'Choose from the catalogue' }).click();
+  await page.getByLabel('Find stock').fill('10305 28x2');
+  const row = page.getByRole('row', { name: /ST-28x2 / });
+  await row.getByRole('button', { name: 'Take it' }).click();
+  await first.getByRole('button', { name: 'Add a pump' }).click();
   await expect(first).toContainText('one more is needed');
-  await first.getByRole('button', { name: 'Add a fitting' }).click();
+  await first.getByRole('button', { name: 'Add a filter' }).click();
   await first.getByRole('button', { name: 'Lay a run' }).click();
-  await expect(page.getByRole('button', { name: /^Begin at Fitting/ })).toHaveCount(2);
+  await expect(page.getByRole('button', { name: /^Begin at (Pump|Filter)/ })).toHaveCount(4);
 
   await page.goto('/jobs');
   const tile = page.getByRole('listitem').filter({ hasText: 'New job' }).first();

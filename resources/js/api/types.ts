@@ -1519,8 +1519,8 @@ export interface Run {
    * via the `definition` "id".
    */
   stock: string;
-  from: RunEnd;
-  to: RunEnd;
+  from?: RunEnd;
+  to?: RunEnd;
   route: Route;
   fixed_length?: FixedLength;
 }
@@ -1662,19 +1662,87 @@ export interface LikeEnd {
   across?: Plane;
 }
 /**
+ * `corners` has `stops`; `flow` `points`; `hang` a `length` or `slack`; `spring` a `length`; `wrap` a `host`, `from_length`, `to_length` and `pitch` or `turns`.
+ *
  * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "route".
  */
 export interface Route {
-  kind: "corners";
+  kind: "corners" | "flow" | "hang" | "spring" | "wrap";
   corner?: Corner;
   /**
    * Items: This interface was referenced by `Job`'s JSON-Schema
    * via the `definition` "stop".
    */
-  stops: (PointStop | StepStop | LegStop | LevelStop | ClampStop)[];
+  stops?: (PointStop | StepStop | LegStop | LevelStop | ClampStop)[];
   symmetry?: Plane1;
   like?: LikeRoute;
+  /**
+   * `flow`: what it goes through, in order.
+   */
+  points?: Vector[];
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  length?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  slack?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  shape?: number | string;
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  host?: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  from_length?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  to_length?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  pitch?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  turns?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  gap?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  start_angle?: number | string;
+  hand?: "right" | "left";
 }
 /**
  * The stops are the first half; the second is its opposite hand across this plane.
@@ -1826,7 +1894,7 @@ export interface SolvedRun {
   adjusted_by: number;
   min_radius: number | null;
   vertices: Point[];
-  path: (Line | Arc)[];
+  path: (Line | Arc | Curve)[];
   bends: Bend[];
   tail: number;
   legs: Leg[];
@@ -1863,6 +1931,19 @@ export interface Arc {
   radius: number;
   angle: number;
   length: number;
+}
+/**
+ * Points that follow it, with the developed length and the true curvature (1/mm) at each.
+ */
+export interface Curve {
+  kind: "curve";
+  from: Point;
+  to: Point;
+  points: Point[];
+  length: number;
+  min_radius: number | null;
+  along: number[];
+  curvature: number[];
 }
 export interface Bend {
   straight: number;

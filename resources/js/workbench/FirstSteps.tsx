@@ -14,21 +14,22 @@ export function FirstSteps() {
   if (items('runs').length > 0 || choosing || start !== null) {
     return null;
   }
-  const ports = items('fittings').reduce((count, fitting) => count + (fitting.ports ?? []).length, 0);
+  const placed = state.places.filter(({ list, ports }) => list === 'fittings' && ports.length > 0).length;
+  const nextPart = placed === 0 ? 'Add a pump' : 'Add a filter';
   const steps = [
     {
       done: items('stock').length > 0,
       what: 'Pick what it is made of',
       how: 'A stock has its section and the radius it can be bent to.',
-      button: 'Add a stock',
-      run: adding('Add a stock'),
+      button: 'Choose from the catalogue',
+      run: adding('Add stock from the catalogue'),
     },
     {
-      done: ports >= 2,
+      done: placed >= 2,
       what: 'Place two fittings',
-      how: `A run goes from port to port${ports === 1 ? '; one more is needed' : ''}.`,
-      button: 'Add a fitting',
-      run: adding('Add a fitting'),
+      how: `A run goes from port to port${placed === 1 ? '; one more is needed' : ''}.`,
+      button: nextPart,
+      run: adding(nextPart),
     },
     {
       done: false,

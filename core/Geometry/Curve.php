@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Geometry;
+
+/**
+ * A piece of a path that is neither straight nor an arc: points that follow it closely, with the true direction
+ * and curvature at each, so that nothing is judged by facets.
+ */
+final readonly class Curve implements Segment
+{
+    /**
+     * @param  list<Vector>  $points  two at least
+     * @param  list<Vector>  $directions  unit, of travel at each point
+     * @param  list<float>  $along  developed length at each point, mm, from 0 to the length
+     * @param  list<float>  $curvature  at each point, 1/mm
+     * @param  float  $least  smallest radius anywhere, mm; INF when it is straight
+     * @param  float  $leastAt  developed length where that is
+     */
+    public function __construct(
+        public array $points,
+        public array $directions,
+        public array $along,
+        public array $curvature,
+        public float $least,
+        public float $leastAt,
+    ) {
+    }
+
+    /** A straight, where a curve has no room to be one. */
+    public static function straight(Vector $from, Vector $to): self
+    {
+        $way = $to->minus($from);
+
+        return new self([$from, $to], [$way->unit(), $way->unit()], [0.0, $way->length()], [0.0, 0.0], INF, 0.0);
+    }
+
+    public function start(): Vector
+    {
+        return $this->points[0];
+    }
+
+    public function end(): Vector
+    {
+        return $this->points[count($this->points) - 1];
+    }
+
+    public function length(): float
+    {
+        return $this->along[count($this->along) - 1];
+    }
+
+    public function pointAt(float $along): Vector
+    {
+        [$index, $part] = $this->place($along);
+
+        return $this->points[$index]->plus($this->points[$index + 1]->minus($this->points[$index])->times($part));
+    }
+
+    public function directionAt(float $along): Vector
+    {
+        [$index, $part] = $this->place($along);
+
+        return $this->directions[$index]->times(1.0 - $part)->plus($this->directions[$index + 1]->times($part))->unit();
+    }
+
+    public function leastRadius(): float
+    {
+        return $this->least;
+    }
+
+    /** @return array{int, float} the piece between two points, and how far into it */
+    private function place(float $along): array
+    {
+        $low = 0;
+        $high = count($this->along) - 1;
+        while ($high - $low > 1) {
+            $middle = intdiv($low + $high, 2);
+            if ($this->along[$middle] <= $along) {
+                $low = $middle;
+            } else {
+                $high = $middle;
+            }
+        }
+        $span = $this->along[$low + 1] - $this->along[$low];
+
+        return [$low, $span > 0.0 ? min(1.0, max(0.0, ($along - $this->along[$low]) / $span)) : 0.0];
+    }
+}

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Routing\Flexible;
+
+use Bowline\Geometry\Arc;
+use Bowline\Geometry\Curve;
+use Bowline\Geometry\Path;
+use Bowline\Geometry\Segment;
+use Bowline\Geometry\Vector;
+
+/**
+ * A helix wound round a path, following its bends: at developed length u of the path, r away from it in a direction
+ * that turns once a pitch. The directions square to the path are carried along it without turning about it.
+ */
+final class Winding
+{
+    /** Turns from one point of the drawing to the next, radians. */
+    private const TURN = 0.9 * M_PI / 180;
+
+    private const MOST_POINTS = 20000;
+
+    /** @var list<array{float, Segment, Vector}> where each piece of the path begins, and the upright direction there */
+    private array $pieces = [];
+
+    /**
+     * @param  float  $radius  from the path to the middle of what is wound, mm
+     * @param  float  $pitch  along the path to a turn, mm; less than 0 winds the left hand
+     * @param  float  $start  radians from upright, right-handed about the travel
+     */
+    private function __construct(
+        private readonly float $from,
+        private readonly float $radius,
+        private readonly float $pitch,
+        private readonly float $start,
+    ) {
+    }
+
+    /**
+     * @param  float  $from  developed length along the path, mm
+     * @param  Vector  $up  unit: what the start angle is measured from, made square to the path
+     */
+    public static function round(Path $path, float $from, float $to, float $radius, float $pitch, float $start, Vector $up): Curve
+    {
+        $winding = new self($from, $radius, $pitch, $start);
+        $winding->carry($path, $up);
+
+        return $winding->curve($to);
+    }
+
+    private function carry(Path $path, Vector $up): void
+    {
+        $at = 0.0;
+        $upright = null;
+        foreach ($path->segments as $segment) {
+            $travel = $segment->directionAt(0.0);
+            if ($upright === null) {
+                $square = $up->minus($travel->times($up->dot($travel)));
+                $upright = $square->length() > 1e-6 ? $square->unit() : $travel->anySquare();
+            }
+            $this->pieces[] = [$at, $segment, $upright];
+            $at += $segment->length();
+            $upright = self::carried($segment, $upright, $segment->length());
+        }
+        // The angle is told where the winding begins: what the path has turned about until there does not count.
+        $first = $this->place($this->from);
+        $square = $up->minus($first[1]->times($up->dot($first[1])));
+        if ($square->length() > 1e-6) {
+            $square = $square->unit();
+            $turn = atan2($first[1]->dot($first[2]->cross($square)), $first[2]->dot($square));
+            $this->pieces = array_map(static fn (array $piece): array => [
+                $piece[0], $piece[1], $piece[2]->turnedAbout($piece[1]->directionAt(0.0), $turn),
+            ], $this->pieces);
+        }
+    }
+
+    private static function carried(Segment $segment, Vector $direction, float $along): Vector
+    {
+        if ($segment instanceof Arc) {
+            return $direction->turnedAbout($segment->normal, $along / $segment->radius);
+        }
+        if ($segment instanceof Curve) {
+            // Small turns one after another.
+            $steps = max(1, (int) ceil($along / max($segment->length(), 1e-9) * 200));
+            for ($i = 1; $i <= $steps; $i++) {
+                $travel = $segment->directionAt($along * $i / $steps);
+                $direction = $direction->minus($travel->times($direction->dot($travel)))->unit();
+            }
+        }
+
+        return $direction;
+    }
+
+    /** @return array{Vector, Vector, Vector} point of the path, its direction, and the upright carried there */
+    private function place(float $u): array
+    {
+        $found = $this->pieces[0];
+        foreach ($this->pieces as $piece) {
+            if ($piece[0] > $u) {
+                break;
+            }
+            $found = $piece;
+        }
+        [$begin, $segment, $upright] = $found;
+        $own = min(max(0.0, $u - $begin), $segment->length());
+
+        return [$segment->pointAt($own), $segment->directionAt($own), self::carried($segment, $upright, $own)];
+    }
+
+    private function at(float $u): Vector
+    {
+        [$point, $travel, $upright] = $this->place($u);
+        $angle = $this->start + 2 * M_PI * ($u - $this->from) / $this->pitch;
+
+        return $point->plus($upright->times($this->radius * cos($angle)))->plus($travel->cross($upright)->times($this->radius * sin($angle)));
+    }
+
+    private function curve(float $to): Curve
+    {
+        $turns = abs(($to - $this->from) / $this->pitch);
+        // On a straight path it is a plain helix, whose length and radius are known.
+        $perTurn = 2 * M_PI * $this->radius;
+        $slope = sqrt($perTurn ** 2 + $this->pitch ** 2) / abs($this->pitch);
+        $helixRadius = $this->radius + ($this->pitch / (2 * M_PI)) ** 2 / $this->radius;
+        $bends = array_sum(array_map(static fn (array $piece): float => $piece[1]->directionAt(0.0)->angleTo($piece[1]->directionAt($piece[1]->length())), $this->pieces));
+        $pieces = min(self::MOST_POINTS, max(16, (int) ceil(($turns * 2 * M_PI + $bends) / self::TURN)));
+        $points = $directions = $along = $curvature = [];
+        $length = 0.0;
+        $most = [0.0, 0.0];
+        $step = ($to - $this->from) / $pieces;
+        $small = min(abs($step) * 0.05, 0.01);
+        $isStraight = $bends < 1e-9;
+        for ($i = 0; $i <= $pieces; $i++) {
+            $u = $this->from + $step * $i;
+            $here = $this->at($u);
+            [$before, $after] = [$this->at($u - $small), $this->at($u + $small)];
+            $first = $after->minus($before)->times(0.5 / $small);
+            $second = $after->plus($before)->minus($here->times(2.0))->times(1.0 / $small ** 2);
+            $bend = $isStraight ? 1.0 / $helixRadius : $first->cross($second)->length() / $first->length() ** 3;
+            if ($i > 0) {
+                $chord = $here->distanceTo($points[$i - 1]);
+                // The chord of a curve of this radius, and the arc over it.
+                $length += $isStraight ? $step * $slope : $chord * (1.0 + ($chord * $bend) ** 2 / 24.0);
+            }
+            $points[] = $here;
+            $directions[] = $first->unit();
+            $along[] = $length;
+            $curvature[] = $bend;
+            $most = $bend > $most[0] ? [$bend, $length] : $most;
+        }
+
+        return new Curve($points, $directions, $along, $curvature, $most[0] > 0.0 ? 1.0 / $most[0] : INF, $most[1]);
+    }
+}

@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Geometry\Curve;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Job;
+use Bowline\Job\JobError;
+use Bowline\Job\JobFile;
+use Bowline\Routing\Flexible\Catenary;
+use Bowline\Routing\Flexible\Elastica;
+use Bowline\Routing\Flexible\Spline;
+use Tests\Cases;
+use Tests\Jobs;
+
+$z = new Vector(0, 0, 1);
+
+/** Length of the facets, and the largest turn between two. */
+function facets(Curve $curve): array
+{
+    $length = 0.0;
+    foreach (array_slice($curve->points, 1, null, true) as $i => $point) {
+        $length += $point->distanceTo($curve->points[$i - 1]);
+    }
+
+    return [$length];
+}
+
+it('agrees with cases worked out elsewhere', function (string $case): void {
+    $expected = Cases::expected($case);
+    [$exit, $out] = Cases::bowline('solve', Cases::file($case));
+    $runs = json_decode($out, true)['runs'];
+    expect($exit)->toBe($expected['exit']);
+    foreach ($expected['runs'] as $i => $run) {
+        $own = $runs[$i];
+        expect($own['status'])->toBe($run['status'])->and(array_column($own['findings'], 'rule'))->toBe(array_column($run['findings'], 'rule'));
+        foreach (['length', 'cut_length', 'min_radius'] as $key) {
+            if (is_numeric($run[$key] ?? null)) {
+                expect($own[$key])->toEqualWithDelta($run[$key], 1e-4 * $run[$key]);
+            }
+        }
+        $check = $run['check'] ?? [];
+        $solved = (new Bowline\Solver(Job::fromJson(Cases::json($case))))->all()[$i]->laid->path;
+        if (isset($check['start'])) {
+            $last = $solved->segments[count($solved->segments) - 1];
+            expect($solved->segments[0]->start()->toArray())->toEqualWithDelta($check['start'], 1e-6)->and($last->end()->toArray())->toEqualWithDelta($check['end'], 1e-5)
+                ->and($solved->segments[0]->directionAt(0.0)->toArray())->toEqualWithDelta($check['start_direction'], 1e-4)
+                ->and($last->directionAt($last->length())->toArray())->toEqualWithDelta($check['end_direction'], 1e-4);
+        }
+        if (isset($check['catenary'])) {
+            // Every point of it lies on the curve of the closed form.
+            ['base' => $base, 'across' => $across, 'a' => $a] = $check['catenary'];
+            $curve = $solved->segments[0];
+            assert($curve instanceof Curve);
+            foreach ($curve->points as $point) {
+                $from = $point->minus(new Vector(...$base));
+                expect($from->z)->toEqualWithDelta($a * cosh($from->dot(new Vector(...$across)) / $a), 1e-6);
+            }
+        }
+        if (isset($check['midpoint'])) {
+            $curve = $solved->segments[1];
+            expect($curve->pointAt($curve->length() / 2)->toArray())->toEqualWithDelta($check['midpoint'], 0.01);
+        }
+    }
+})->with(Cases::named('hang-*', 'spring-*', 'wrap-*'));
+
+it('hangs by the closed form: level, twice as deep as Huygens would have it', function () use ($z): void {
+    // a = 100 and ends 200 apart: length 2a·sinh(1), sag a·(cosh 1 − 1), slope at the ends sinh 1.
+    $hung = Catenary::between(new Vector(0, 0, 0), new Vector(200, 0, 0), $z, 200 * sinh(1));
+    expect($hung->a)->toEqualWithDelta(100, 1e-9)->and($hung->sag)->toEqualWithDelta(100 * (cosh(1) - 1), 1e-8)
+        ->and($hung->lowest->toArray())->toEqualWithDelta([100, 0, -100 * (cosh(1) - 1)], 1e-8)
+        ->and($hung->pull(0.5, $hung->last))->toEqualWithDelta(0.5 * 100 * cosh(1), 1e-8)
+        ->and(facets($hung->curve)[0])->toEqualWithDelta(200 * sinh(1), 0.0005 * 200);
+});
+
+it('hangs anything that reaches, level or not, and its points are on one catenary', function (int $seed) use ($z): void {
+    mt_srand($seed);
+    $to = new Vector(900 * Jobs::random(), 900 * Jobs::random(), 900 * Jobs::random());
+    $length = $to->length() * (1.0005 + abs(Jobs::random()) ** 3 * 5);
+    $hung = Catenary::between(Vector::zero(), $to, $z, $length);
+    expect($hung->curve->start()->distanceTo(Vector::zero()))->toBeLessThan(1e-6 * $length)->and($hung->curve->end()->distanceTo($to))->toBeLessThan(1e-6 * $length)
+        ->and(facets($hung->curve)[0])->toEqualWithDelta($length, 5e-4 * $length);
+    foreach ($hung->curve->directions as $i => $direction) {
+        // The pull across is the same everywhere: a over the root of a² + s².
+        $s = $hung->first + $hung->curve->along[$i];
+        expect($direction->z)->toEqualWithDelta($s / sqrt($hung->a ** 2 + $s ** 2), 1e-9);
+    }
+})->with(range(1, 12));
+
+it('springs into an arc of a circle where that fits', function (float $degrees): void {
+    $angle = deg2rad($degrees);
+    $end = new Vector(sin($angle), 0, 1 - cos($angle));
+    $sprung = Elastica::between(Vector::zero(), $end->times(150), new Vector(1, 0, 0), new Vector(cos($angle), 0, sin($angle)), 150 * $angle)[0];
+    expect($sprung->curve->least)->toEqualWithDelta(150, 0.015)->and($sprung->energy)->toEqualWithDelta($angle / 150, 1e-4 * $angle / 150)
+        ->and($sprung->curve->pointAt(75 * $angle)->toArray())->toEqualWithDelta([150 * sin($angle / 2), 0, 150 * (1 - cos($angle / 2))], 0.02);
+})->with([30.0, 90.0, 135.0, 180.0]);
+
+it('buckles between clamped ends as beam theory has it', function (): void {
+    // y = A/2·(1 − cos 2πx/L), slack σ = π²A²/4L²: the least radius is L/(4π√σ).
+    foreach ([1e-4, 4e-4] as $slack) {
+        $sprung = Elastica::between(Vector::zero(), new Vector(1000 * (1 - $slack), 0, 0), new Vector(1, 0, 0), new Vector(1, 0, 0), 1000)[0];
+        expect($sprung->curve->least)->toEqualWithDelta(1000 / (4 * M_PI * sqrt($slack)), 1000 / (4 * M_PI * sqrt($slack)) * 3 * $slack + 0.5);
+    }
+});
+
+it('springs between any two ends: held in place and direction, as long as it is, and the same when turned', function (int $seed): void {
+    mt_srand($seed);
+    $unit = fn (): Vector => (new Vector(Jobs::random(), Jobs::random(), Jobs::random()))->unit();
+    [$to, $along, $into] = [$unit()->times(400), $unit(), $unit()];
+    $length = 400 * (1.15 + abs(Jobs::random()));
+    $sprung = Elastica::between(Vector::zero(), $to, $along, $into, $length)[0];
+    $curve = $sprung->curve;
+    expect($curve->end()->distanceTo($to))->toBeLessThan(1e-3)->and($curve->directions[0]->angleTo($along))->toBeLessThan(1e-6)
+        ->and($curve->directions[count($curve->points) - 1]->angleTo($into))->toBeLessThan(1e-4)->and(facets($curve)[0])->toEqualWithDelta($length, 5e-4 * $length);
+    $axis = $unit();
+    $turn = fn (Vector $vector): Vector => $vector->turnedAbout($axis, 1.1);
+    $turned = Elastica::between(Vector::zero(), $turn($to), $turn($along), $turn($into), $length)[0];
+    expect($turned->energy)->toEqualWithDelta($sprung->energy, 0.16 * $sprung->energy);
+})->with(range(1, 10));
+
+it('flows through its points with tangent and curvature going on', function (int $seed): void {
+    mt_srand($seed);
+    $points = [Vector::zero()];
+    for ($i = 1; $i < 6; $i++) {
+        $points[] = $points[$i - 1]->plus((new Vector(1 + Jobs::random() / 2, Jobs::random(), Jobs::random()))->times(150));
+    }
+    $along = (new Vector(1, 0.3, 0))->unit();
+    $curve = Spline::through($points, $along, new Vector(1, 0, 0));
+    expect($curve->directions[0]->angleTo($along))->toBeLessThan(1e-9)->and($curve->directions[count($curve->points) - 1]->angleTo(new Vector(1, 0, 0)))->toBeLessThan(1e-9);
+    foreach ($points as $point) {
+        expect(min(array_map(fn (Vector $own): float => $own->distanceTo($point), $curve->points)))->toBeLessThan(1e-9);
+    }
+    foreach (array_slice($curve->points, 1, -1, true) as $i => $here) {
+        // Nowhere does the curvature jump by more than it does over a piece of the drawing.
+        expect(abs($curve->curvature[$i] - $curve->curvature[$i - 1]))->toBeLessThan(0.2 * max($curve->curvature) + 1e-6)
+            ->and($curve->directions[$i]->angleTo($curve->directions[$i - 1]))->toBeLessThan(0.03);
+    }
+    expect(facets($curve)[0])->toEqualWithDelta($curve->length(), 5e-4 * $curve->length());
+})->with(range(1, 6));
+
+/** A straight or bent host of outside diameter 30, and what is wound round it. */
+function wound(array $route, array $stops = [], array $to = [600, 0, 0]): array
+{
+    $file = Jobs::file([], ['at' => [0, 0, 0]]);
+    $file->stock[] = Jobs::object(['id' => 'host', 'kind' => 'tube', 'section' => ['shape' => 'round', 'od' => 30, 'wall' => 2], 'bend' => ['radius' => 90, 'min_radius' => 60, 'min_straight' => 0], 'density' => 7850]);
+    $file->stock[] = Jobs::object(['id' => 'wire', 'kind' => 'wire', 'section' => ['shape' => 'round', 'od' => 6], 'bend' => ['radius' => 20, 'min_radius' => 5, 'min_straight' => 0], 'density' => 8900]);
+    $file->runs = array_map(Jobs::object(...), [
+        ['id' => 'pipe', 'stock' => 'host', 'from' => ['at' => [0, 0, 0]], 'to' => ['at' => $to], 'route' => ['kind' => 'corners', 'stops' => $stops]],
+        ['id' => 'trace', 'stock' => 'wire', 'route' => ['kind' => 'wrap', 'host' => 'pipe', ...$route]],
+    ]);
+
+    return Jobs::written($file, 1);
+}
+
+it('winds a helix of the radius and length of its formula, either hand', function (): void {
+    $right = wound(['from_length' => 50, 'to_length' => 550, 'pitch' => 50, 'gap' => 2, 'start_angle' => 90]);
+    $r = 15 + 2 + 3;
+    expect($right['length'])->toEqualWithDelta(10 * sqrt((2 * M_PI * $r) ** 2 + 50 ** 2), 1e-6)
+        ->and($right['min_radius'])->toEqualWithDelta($r + (50 / (2 * M_PI)) ** 2 / $r, 1e-9)
+        // 90° right-handed about +x from z up is −y; a quarter of a turn on it is −z.
+        ->and($right['path'][0]['from'])->toEqualWithDelta([50, -$r, 0], 1e-9);
+    $left = wound(['from_length' => 50, 'to_length' => 550, 'turns' => 10, 'gap' => 2, 'hand' => 'left']);
+    $quarter = array_values(array_filter($left['path'][0]['points'], fn (array $p): bool => abs($p[0] - 62.5) < 0.06))[0];
+    expect($left['length'])->toEqualWithDelta($right['length'], 1e-6)->and($quarter[1])->toEqualWithDelta($r, 0.2);
+});
+
+it('follows the bends of its host at its distance', function (): void {
+    $trace = wound(['from_length' => 20, 'to_length' => 700, 'pitch' => 40], [['at' => [400, 0, 0]]], [400, 400, 0]);
+    $arc = ['centre' => [310, 90, 0], 'radius' => 90];
+    foreach ($trace['path'][0]['points'] as [$x, $y, $z]) {
+        if ($x > 330 && $y < 70) {
+            $out = hypot($x - $arc['centre'][0], $y - $arc['centre'][1]) - $arc['radius'];
+            expect(hypot($out, $z))->toEqualWithDelta(18, 1e-6);
+        }
+    }
+    expect(fn () => wound(['from_length' => 20, 'to_length' => 900, 'pitch' => 40]))->toThrow(JobError::class, 'only 600.0 mm long');
+});
+
+it('judges a curve by its true curvature, and cures what is too short', function (): void {
+    $file = JobFile::decode(Cases::json('hang-too-short'));
+    $solved = (new Bowline\Solver(Job::read($file)))->all()[0];
+    $cure = $solved->findings[0]->remedies[0];
+    expect($cure->item->route->length)->toBeGreaterThan(493.9);
+    $file->runs[0]->route = Jobs::object(['kind' => 'hang', 'length' => 3000]);
+    $file->stock[0]->bend->min_radius = 80;
+    // Over its lowest point the radius is a of the catenary: 460 across and 180 up make it about 67.
+    $deep = (new Bowline\Solver(Job::read($file)))->all()[0];
+    expect(array_map(fn ($finding) => $finding->rule, $deep->findings))->toContain('bend-radius');
+});

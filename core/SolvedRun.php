@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline;
 
 use Bowline\Bending\BendTable;
+use Bowline\Routing\Flexible\RestingShapes;
 use Bowline\Routing\LaidRun;
 use Bowline\Rules\Finding;
 use Bowline\Rules\Severity;
@@ -17,6 +18,7 @@ final readonly class SolvedRun
         public LaidRun $laid,
         public BendTable $bendTable,
         public array $findings,
+        public ?RestingShapes $resting = null,
     ) {
     }
 

@@ -7,6 +7,8 @@ namespace Bowline;
 use Bowline\Bending\BendTable;
 use Bowline\Job\Job;
 use Bowline\Job\Run;
+use Bowline\Routing\Flexible\RestingShapes;
+use Bowline\Routing\SpringRoute;
 use Bowline\Rules\Judge;
 
 /** Works out what follows from a job: run by run, without side effects. */
@@ -29,7 +31,10 @@ final readonly class Solver
     {
         $laid = $run->route->lay($run);
 
-        return new SolvedRun($laid, BendTable::of($laid), $this->judge->findingsWithRemedies($laid));
+        return new SolvedRun(
+            $laid, BendTable::of($laid), $this->judge->findingsWithRemedies($laid),
+            $run->route instanceof SpringRoute ? RestingShapes::of($run, $run->route) : null,
+        );
     }
 
     /** The same without remedies, for while something is being dragged. */

@@ -15,6 +15,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Tie\Tie;
 use Bowline\Routing\Bend;
 use Bowline\Routing\ClampPassage;
+use Bowline\Routing\HangRoute;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Vertex;
 use Bowline\Routing\VertexPlace;
@@ -89,6 +90,7 @@ final class SolutionWriter
             'tail' => $table->tail,
             'legs' => self::legs($laid),
             'corners' => self::corners($laid),
+            'shape' => self::shape($solved),
             'clamps' => array_map(static fn (ClampPassage $passage): array => ['id' => $passage->clamp->id, 'span' => $passage->span], ClampPassage::of($laid)),
             'body' => ['volume' => $solved->volume(), 'mass' => $solved->mass()],
             'findings' => array_map(self::finding(...), $solved->findings),
@@ -171,6 +173,34 @@ final class SolutionWriter
         }
 
         return $legs;
+    }
+
+    /** @return array<string, mixed>|null what is to be known of a hanging or a sprung run */
+    private static function shape(SolvedRun $solved): ?array
+    {
+        $run = $solved->laid->run;
+        $resting = $solved->resting;
+        if ($resting !== null) {
+            return ['kind' => 'spring', 'shapes' => $resting->shapes, 'shortest' => $resting->shortest, 'longest' => $resting->longest];
+        }
+        if (! $run->route instanceof HangRoute) {
+            return null;
+        }
+        $up = $run->route->up;
+        $catenary = $run->route->catenary($run);
+        if ($catenary === null) {
+            return null;
+        }
+        // Newtons: grams and millimetres, by the standard fall of 9.80665 m/s².
+        $weight = $run->stock->section->area() * $run->stock->density * 1e-9 * 9.80665;
+        $directions = $catenary->curve->directions;
+        $slope = static fn (Vector $direction): float => rad2deg(asin(max(-1.0, min(1.0, $direction->dot($up)))));
+
+        return [
+            'kind' => 'hang', 'sag' => $catenary->sag, 'lowest' => self::vector($catenary->lowest),
+            'angles' => [-$slope($directions[0]), $slope($directions[count($directions) - 1])],
+            'pull' => [$catenary->pull($weight, $catenary->first), $catenary->pull($weight, $catenary->last)],
+        ];
     }
 
     /** @return list<array<string, mixed>> what each vertex is tied to, and which ways it may still move */

@@ -23,7 +23,7 @@ final readonly class HangRoute implements FlexibleRoute
     private function __construct(
         private ?float $length,
         private float $slack,
-        private Vector $up,
+        public Vector $up,
     ) {
     }
 

@@ -74,6 +74,17 @@ final readonly class SpringRoute implements FlexibleRoute
         return Elastica::between($start, $end, $run->from->axis ?? $straight, $run->to->axis?->times(-1.0) ?? $straight, $free, $most);
     }
 
+    public function withLength(float $length): self
+    {
+        return new self($length, 0);
+    }
+
+    /** @return array{float, float} how far apart the sockets end, and how long they are together, mm */
+    public function spanned(Run $run): array
+    {
+        return [self::socket($run->from)->distanceTo(self::socket($run->to)), ($run->from->lead ?? 0.0) + ($run->to->lead ?? 0.0)];
+    }
+
     public function shortage(LaidRun $laid): ?array
     {
         $distance = self::socket($laid->run->from)->distanceTo(self::socket($laid->run->to));

@@ -126,10 +126,10 @@ test('starts with an empty job in three steps, and lists, copies, renames and ha
   const copy = page.getByRole('listitem').filter({ hasText: 'New job, copy' });
   await expect(copy).toHaveCount(1);
   await copy.getByRole('button', { name: /^Rename/ }).click();
-  await enter(page, 'Name of the job', 'Skid');
-  const skid = page.getByRole('listitem').filter({ hasText: 'Skid' });
+  await enter(page, 'Name of the job', 'Bilge lines');
+  const skid = page.getByRole('listitem').filter({ hasText: 'Bilge lines' });
   await expect(skid).toHaveCount(1);
-  await skid.getByRole('button', { name: 'Delete Skid' }).click();
+  await skid.getByRole('button', { name: 'Delete Bilge lines' }).click();
   await expect(skid).toHaveCount(0);
   await page.getByRole('button', { name: 'Have it back' }).click();
   await expect(skid).toHaveCount(1);

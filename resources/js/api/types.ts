@@ -1915,6 +1915,24 @@ export interface SolvedRun {
   };
   findings: Finding[];
   corners: SolvedCorner[];
+  shape:
+    | {
+        kind: "hang";
+        sag: number;
+        lowest: Point;
+        angles: number[];
+        pull: number[];
+      }
+    | {
+        kind: "spring";
+        shapes: {
+          energy: number;
+          least: number;
+        }[];
+        shortest: number | null;
+        longest: number | null;
+      }
+    | null;
 }
 export interface Line {
   kind: "line";

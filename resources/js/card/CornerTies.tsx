@@ -92,7 +92,7 @@ export function CornerTies({ run, solved, vertex }: { run: Run; solved: SolvedRu
   if (corner === undefined) {
     return null;
   }
-  const stop = corner.stop === null ? undefined : run.route.stops[corner.stop];
+  const stop = corner.stop === null ? undefined : run.route.stops?.[corner.stop];
   const said: readonly Tie[] = stop !== undefined && 'ties' in stop ? (stop.ties ?? []) : [];
   const canTie = corner.place === 'stop' && stop !== undefined && !('clamp' in stop);
 
@@ -101,7 +101,7 @@ export function CornerTies({ run, solved, vertex }: { run: Run; solved: SolvedRu
       ...run,
       route: {
         ...run.route,
-        stops: run.route.stops.map((other, number) =>
+        stops: (run.route.stops ?? []).map((other, number) =>
           number === corner.stop ? { ...other, ties: said.map((one, i) => (i === index ? tie : one)) } : other,
         ),
       },

@@ -17,8 +17,12 @@ interface Props {
 export function EndFields({ run, ports, onChange }: Props) {
   return (
     <>
-      <OneEnd title="Start" run={run} end={run.from} ports={ports} onChange={(end) => onChange('from', end)} />
-      <OneEnd title="End" run={run} end={run.to} ports={ports} onChange={(end) => onChange('to', end)} />
+      {run.from !== undefined && (
+        <OneEnd title="Start" run={run} end={run.from} ports={ports} onChange={(end) => onChange('from', end)} />
+      )}
+      {run.to !== undefined && (
+        <OneEnd title="End" run={run} end={run.to} ports={ports} onChange={(end) => onChange('to', end)} />
+      )}
     </>
   );
 }

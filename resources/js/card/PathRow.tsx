@@ -19,7 +19,7 @@ interface Props {
 /** One leg of a run, its direction, length and radius changed in place. */
 export function PathRow({ run, solved, leg, picked, onPick }: Props) {
   const { lay } = useJob();
-  const stop = leg.stop === null ? undefined : run.route.stops[leg.stop];
+  const stop = leg.stop === null ? undefined : run.route.stops?.[leg.stop];
   const isClamp = stop !== undefined && 'clamp' in stop;
   const broken =
     leg.bend !== null &&

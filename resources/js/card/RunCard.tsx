@@ -8,6 +8,7 @@ import { IconButton } from '../ui/IconButton';
 import { NumberField } from '../ui/NumberField';
 import { tell } from '../workbench/tell';
 import { useJob } from '../workbench/useJob';
+import { BehaviourFields } from './BehaviourFields';
 import { CardHead } from './CardHead';
 import { EndFields } from './EndFields';
 import { LengthFields } from './LengthFields';
@@ -36,6 +37,7 @@ export function RunCard({ id }: { id: string }) {
   const ports = allPorts(state.places, items('fittings'));
   const stock = item('stock', run.stock);
   const change = (changed: Partial<Run>) => put('runs', { ...run, ...changed });
+  const isRigid = run.route.kind === 'corners';
   const radius = run.route.corner?.radius ?? stock?.bend.radius;
   const ratio = run.route.corner?.ratio;
 
@@ -58,34 +60,39 @@ export function RunCard({ id }: { id: string }) {
             </option>
           ))}
         </select>
-        <Row label="Radius, all corners">
-          <select
-            className="form-select form-select-sm radius-kind"
-            aria-label="Radius as a length or a multiple of the diameter"
-            value={ratio === undefined ? 'length' : 'ratio'}
-            onChange={(event) =>
-              tell(lay(id, { do: 'set-corner', vertex: null, corner: cornerAs(event.target.value, solved, stock) }))
-            }
-          >
-            <option value="length">length</option>
-            <option value="ratio">× ø</option>
-          </select>
-          <NumberField
-            label="Radius of all corners"
-            unit={ratio === undefined ? undefined : '× ø'}
-            plain={ratio !== undefined}
-            value={ratio ?? radius}
-            onChange={(value) =>
-              lay(id, {
-                do: 'set-corner',
-                vertex: null,
-                corner: ratio === undefined ? { radius: value } : { ratio: value },
-              })
-            }
-          />
-        </Row>
-        {solved.bends.length > 0 && <RadiusChoices run={id} solved={solved} stock={stock} vertex={null} />}
+        {isRigid && (
+          <>
+            <Row label="Radius, all corners">
+              <select
+                className="form-select form-select-sm radius-kind"
+                aria-label="Radius as a length or a multiple of the diameter"
+                value={ratio === undefined ? 'length' : 'ratio'}
+                onChange={(event) =>
+                  tell(lay(id, { do: 'set-corner', vertex: null, corner: cornerAs(event.target.value, solved, stock) }))
+                }
+              >
+                <option value="length">length</option>
+                <option value="ratio">× ø</option>
+              </select>
+              <NumberField
+                label="Radius of all corners"
+                unit={ratio === undefined ? undefined : '× ø'}
+                plain={ratio !== undefined}
+                value={ratio ?? radius}
+                onChange={(value) =>
+                  lay(id, {
+                    do: 'set-corner',
+                    vertex: null,
+                    corner: ratio === undefined ? { radius: value } : { ratio: value },
+                  })
+                }
+              />
+            </Row>
+            {solved.bends.length > 0 && <RadiusChoices run={id} solved={solved} stock={stock} vertex={null} />}
+          </>
+        )}
       </Section>
+      <BehaviourFields run={run} solved={solved} onChange={change} />
       {(run.route.like !== undefined || run.route.symmetry !== undefined) && (
         <p className="follows">
           {run.route.like === undefined
@@ -94,18 +101,24 @@ export function RunCard({ id }: { id: string }) {
           <Button onClick={() => tell(lay(id, { do: 'make-own' }))}>Make it a run of its own</Button>
         </p>
       )}
-      <Section
-        title="Path"
-        tools={
-          <span className="text-nowrap">
-            <TwinDialog run={run} />
-            <IconButton icon={ArrowLeftRight} name="Reverse the run" onClick={() => tell(lay(id, { do: 'reverse' }))} />
-          </span>
-        }
-      >
-        <PathTable run={run} solved={solved} />
-      </Section>
-      <LengthFields run={run} solved={solved} onChange={(fixed_length) => change({ fixed_length })} />
+      {isRigid && (
+        <Section
+          title="Path"
+          tools={
+            <span className="text-nowrap">
+              <TwinDialog run={run} />
+              <IconButton
+                icon={ArrowLeftRight}
+                name="Reverse the run"
+                onClick={() => tell(lay(id, { do: 'reverse' }))}
+              />
+            </span>
+          }
+        >
+          <PathTable run={run} solved={solved} />
+        </Section>
+      )}
+      {isRigid && <LengthFields run={run} solved={solved} onChange={(fixed_length) => change({ fixed_length })} />}
       <EndFields
         run={run}
         ports={ports}

@@ -102,7 +102,7 @@ export interface FreePort {
 
 /** Ports that no run begins or ends at yet, by the names people know. */
 export function freePorts(places: readonly Place[], fittings: readonly Fitting[], runs: readonly Run[]): FreePort[] {
-  const taken = new Set(runs.flatMap((run) => [run.from.port, run.to.port]));
+  const taken = new Set(runs.flatMap((run) => [run.from?.port, run.to?.port]));
   return allPorts(places, fittings).filter((port) => !taken.has(port.name));
 }
 
@@ -120,5 +120,8 @@ export function allPorts(places: readonly Place[], fittings: readonly Fitting[])
 export function fromTo(run: Run, ports: readonly FreePort[]): string {
   const end = (name: string | undefined) =>
     name === undefined ? 'open end' : (ports.find((port) => port.name === name)?.label ?? name);
-  return `${end(run.from.port)} → ${end(run.to.port)}`;
+  if (run.from === undefined && run.to === undefined) {
+    return 'wound round another run';
+  }
+  return `${end(run.from?.port)} → ${end(run.to?.port)}`;
 }

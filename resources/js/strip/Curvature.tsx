@@ -1,5 +1,5 @@
 import type { KeyboardEvent, PointerEvent } from 'react';
-import type { Run, SolvedRun } from '../api/types';
+import type { Curve, Run, SolvedRun } from '../api/types';
 import { length } from '../ui/format';
 import { units } from '../ui/units';
 import { useWorkbench } from '../workbench/store';
@@ -43,6 +43,10 @@ export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
         {pieces(solved).map((piece) => {
           if (!('bend' in piece.part)) {
             return null;
+          }
+          const curve = piece.kind === 'curve' ? solved.path[piece.part.bend] : undefined;
+          if (curve?.kind === 'curve') {
+            return <CurveGraph key="curve" curve={curve} start={piece.from} x={x} height={height} limit={limit} />;
           }
           const index = piece.part.bend;
           const radius = solved.bends[index]?.radius ?? 0;
@@ -115,6 +119,42 @@ export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
             {units().word === 'mm' ? 'limit ' : ''}R{length(limit)}
           </text>
         </>
+      )}
+    </g>
+  );
+}
+
+/** The curvature of a curve, as the solver has it at each of its points; the part beyond the limit hatched. */
+function CurveGraph({
+  curve,
+  start,
+  x,
+  height,
+  limit,
+}: {
+  curve: Curve;
+  start: number;
+  x: (along: number) => number;
+  height: (radius: number) => number;
+  limit: number;
+}) {
+  const every = Math.max(1, Math.floor(curve.along.length / 400));
+  const points = curve.along
+    .map((along, index) => ({
+      at: x(start + along),
+      top: BASE - height(1 / Math.max(curve.curvature[index] ?? 0, 1e-12)),
+      index,
+    }))
+    .filter(({ index }) => index % every === 0 || index === curve.along.length - 1);
+  const outline = points.map(({ at, top }) => `${at.toFixed(1)},${top.toFixed(1)}`).join(' ');
+  const [first, last] = [points[0]?.at ?? 0, points.at(-1)?.at ?? 0];
+  const line = BASE - LIMIT_HEIGHT;
+  const beyond = points.map(({ at, top }) => `${at.toFixed(1)},${Math.min(line, top).toFixed(1)}`).join(' ');
+  return (
+    <g>
+      <polygon className="curvature" points={`${first},${BASE} ${outline} ${last},${BASE}`} />
+      {limit > 0 && points.some(({ top }) => top < line - 0.05) && (
+        <polygon points={`${first},${line} ${beyond} ${last},${line}`} fill="url(#beyond)" stroke="none" />
       )}
     </g>
   );

@@ -28,11 +28,15 @@ export function Pulled({ run, solved, x, x0, x1 }: Props) {
         const full =
           piece.kind === 'bend' && 'bend' in piece.part
             ? bendLabel(solved, piece.part.bend, x(piece.to) - x(piece.from))
-            : '';
+            : piece.kind === 'curve' && solved.min_radius !== null
+              ? `tightest R${length(solved.min_radius)}`
+              : '';
         const middle = (x(piece.from) + x(piece.to)) / 2;
         // Where there is no room for all of it, the number of the bend alone.
         const label =
-          [full, full.split(' ')[0] ?? ''].find((text) => text !== '' && middle - text.length * 3.5 > labelledTo) ?? '';
+          [full, piece.kind === 'curve' ? '' : (full.split(' ')[0] ?? '')].find(
+            (text) => text !== '' && middle - text.length * 3.5 > labelledTo,
+          ) ?? '';
         if (label !== '') {
           labelledTo = middle + label.length * 3.5 + 6;
         }
@@ -41,8 +45,8 @@ export function Pulled({ run, solved, x, x0, x1 }: Props) {
       {solved.clamps.map(({ id, span }) => (
         <ClampMark key={id} id={id} at={x(((span[0] ?? 0) + (span[1] ?? 0)) / 2)} />
       ))}
-      <EndMark type={run.from.end?.type ?? 'open'} at={x(0)} side={-1} />
-      <EndMark type={run.to.end?.type ?? 'open'} at={x(solved.length)} side={1} />
+      <EndMark type={run.from?.end?.type ?? 'open'} at={x(0)} side={-1} />
+      <EndMark type={run.to?.end?.type ?? 'open'} at={x(solved.length)} side={1} />
     </g>
   );
 }
@@ -71,9 +75,11 @@ function OnePiece({ run, solved, piece, x, x0, x1, label }: Props & { piece: Pie
   const long = length(piece.to - piece.from);
   const choose = () => pick('runs', run.id, piece.part);
   const name =
-    'bend' in piece.part
-      ? `Bend ${piece.part.bend + 1}, ${show(solved.bends[piece.part.bend]?.angle ?? 0)}°`
-      : `Straight of leg ${piece.part.leg}, ${long} ${units().word}`;
+    piece.kind === 'curve'
+      ? `Curve, ${long} ${units().word}`
+      : 'bend' in piece.part
+        ? `Bend ${piece.part.bend + 1}, ${show(solved.bends[piece.part.bend]?.angle ?? 0)}°`
+        : `Straight of leg ${piece.part.leg}, ${long} ${units().word}`;
   return (
     <g
       className={`piece${isPicked ? ' picked' : ''}${isPointed ? ' pointed' : ''}`}
@@ -94,7 +100,7 @@ function OnePiece({ run, solved, piece, x, x0, x1, label }: Props & { piece: Pie
       {piece.kind === 'straight' ? (
         <>
           <rect className="straight" x={left} y={MIDDLE - HALF} width={width} height={2 * HALF} />
-          {seenRight - seenLeft > length.length * 7 + 4 && (
+          {seenRight - seenLeft > long.length * 7 + 4 && (
             <text x={(seenLeft + seenRight) / 2} y={MIDDLE + 4} textAnchor="middle">
               {long}
             </text>

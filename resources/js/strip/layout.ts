@@ -1,9 +1,9 @@
 import type { SolvedRun } from '../api/types';
 import type { Part } from '../workbench/store';
 
-/** A piece of a run laid straight: a straight of a leg, or a bend; developed length from the start, mm. */
+/** A piece of a run laid straight: a straight of a leg, a bend, or a curve; developed length from the start, mm. */
 export interface Piece {
-  kind: 'straight' | 'bend';
+  kind: 'straight' | 'bend' | 'curve';
   from: number;
   to: number;
   part: Exclude<Part, null>;
@@ -17,6 +17,18 @@ export function pieces(run: SolvedRun): Piece[] {
     broken.some(({ span: [start = 0, end = 0] }) => start < to - 1e-6 && end > from + 1e-6);
   const all: Piece[] = [];
   let at = 0;
+  if (run.legs.length === 0) {
+    // A run that is a curve: what is straight of it, and the curve.
+    for (const [index, { kind, length }] of run.path.entries()) {
+      const to = at + length;
+      all.push(
+        kind === 'line'
+          ? { kind: 'straight', from: at, to, part: { leg: index }, broken: hit(at, to) }
+          : { kind: 'curve', from: at, to, part: { bend: index }, broken: hit(at, to) },
+      );
+      at = to;
+    }
+  }
   for (const leg of run.legs) {
     if (leg.straight > 1e-6) {
       const to = at + leg.straight;

@@ -14,7 +14,7 @@ interface Props {
 /** What closes a run at its ends, square to it: flanges with their holes, plugs, the ring of an open end. */
 export function EndPlates({ run, solved, od, bore, colour }: Props) {
   const ends = useMemo(() => endsOf(solved), [solved]);
-  const finishes = [run.from.end, run.to.end];
+  const finishes = [run.from?.end, run.to?.end];
   return ends.map((end, index) => {
     const finish = finishes[index] ?? { type: 'open' };
     const turn = upright(end.outward);

@@ -102,6 +102,11 @@ export function boundsOf(places: readonly Place[], runs: readonly SolvedRun[]): 
     for (const vertex of run.vertices) {
       box.expandByPoint(new Vector3(...vertex));
     }
+    for (const segment of run.path) {
+      for (const point of segment.kind === 'curve' ? segment.points.filter((_, index) => index % 8 === 0) : []) {
+        box.expandByPoint(new Vector3(...point));
+      }
+    }
   }
   return box.isEmpty() ? new Box3(new Vector3(-300, -300, 0), new Vector3(300, 300, 300)) : box;
 }

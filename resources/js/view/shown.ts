@@ -7,7 +7,7 @@ export function useShown(): (list: List, id: string) => boolean {
   const { hidden, alone } = useWorkbench();
   const { item, items } = useJob();
   const touches = (run: Run | undefined, fitting: string) =>
-    [run?.from.port, run?.to.port].some((port) => port?.startsWith(`${fitting}.`));
+    [run?.from?.port, run?.to?.port].some((port) => port?.startsWith(`${fitting}.`));
   return (list, id) => {
     if (hidden.has(`${list}/${id}`)) {
       return false;

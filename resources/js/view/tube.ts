@@ -1,5 +1,5 @@
 import { BufferGeometry, Color, Float32BufferAttribute, Vector3 } from 'three';
-import type { Point, SolvedRun } from '../api/types';
+import type { Curve, Point, SolvedRun } from '../api/types';
 import { type Piece, pieces } from '../strip/layout';
 
 /** Where the section stands on the centre line, and which piece of the run it belongs to. */
@@ -24,6 +24,9 @@ export interface TubeColours {
 }
 
 const vector = ([x, y, z]: Point) => new Vector3(x, y, z);
+
+/** More rings than these to a curve are not seen. */
+const MOST_STATIONS = 900;
 
 /** Degrees of a bend to one piece of it on the screen. */
 const BEND_STEP = 6;
@@ -118,6 +121,11 @@ function stationsOf(run: SolvedRun): Station[] {
   for (const segment of run.path) {
     const from = vector(segment.from);
     const to = vector(segment.to);
+    if (segment.kind === 'curve') {
+      first = alongCurve(segment, along, first, stations);
+      along += segment.length;
+      continue;
+    }
     const travel =
       segment.kind === 'line'
         ? to.clone().sub(from).normalize()
@@ -155,6 +163,36 @@ function stationsOf(run: SolvedRun): Station[] {
   return stations;
 }
 
+/** A new helper direction where there is none yet, or where it lies along the travel. */
+function squareTo(travel: Vector3, first: Vector3 | null): Vector3 {
+  const near = Math.abs(travel.z) < 0.9 ? new Vector3(0, 0, 1) : new Vector3(1, 0, 0);
+  const start = first === null || Math.abs(first.dot(travel)) > 0.5 ? near.cross(travel) : first;
+  return start.clone().addScaledVector(travel, -start.dot(travel)).normalize();
+}
+
+/** Carries the frame along a curve, from point to point as far apart as the screen needs. */
+function alongCurve(curve: Curve, along: number, start: Vector3 | null, stations: Station[]): Vector3 {
+  const every = Math.max(1, Math.floor(curve.points.length / MOST_STATIONS));
+  let first = start;
+  for (const [index, point] of curve.points.entries()) {
+    const isLast = index === curve.points.length - 1;
+    if (index % every !== 0 && !isLast) {
+      continue;
+    }
+    const before = curve.points[Math.max(0, index - 1)] ?? point;
+    const after = curve.points[Math.min(curve.points.length - 1, index + 1)] ?? point;
+    const travel = vector(after).sub(vector(before)).normalize();
+    first = squareTo(travel, first);
+    stations.push({
+      at: vector(point),
+      first,
+      second: travel.clone().cross(first),
+      along: along + (curve.along[index] ?? 0),
+    });
+  }
+  return first ?? new Vector3(0, 0, 1);
+}
+
 /** Where each end of a path is and which way it looks, away from the run. */
 export function endsOf(run: SolvedRun): { at: Vector3; outward: Vector3 }[] {
   const first = run.path[0];
@@ -163,11 +201,16 @@ export function endsOf(run: SolvedRun): { at: Vector3; outward: Vector3 }[] {
     return [];
   }
   const into = (segment: typeof first, point: Point) =>
-    segment.kind === 'line'
-      ? vector(segment.to).sub(vector(segment.from)).normalize()
-      : vector(segment.normal)
-          .cross(vector(point).sub(vector(segment.centre)))
-          .normalize();
+    segment.kind === 'curve'
+      ? (point === segment.from
+          ? vector(segment.points[1] ?? segment.to).sub(vector(segment.from))
+          : vector(segment.to).sub(vector(segment.points.at(-2) ?? segment.from))
+        ).normalize()
+      : segment.kind === 'line'
+        ? vector(segment.to).sub(vector(segment.from)).normalize()
+        : vector(segment.normal)
+            .cross(vector(point).sub(vector(segment.centre)))
+            .normalize();
   return [
     { at: vector(first.from), outward: into(first, first.from).negate() },
     { at: vector(last.to), outward: into(last, last.to) },

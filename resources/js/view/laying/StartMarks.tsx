@@ -31,9 +31,9 @@ export function StartMarks() {
           </Pinned>
         ))}
       {items('runs')
-        .filter((run) => run.to.port === undefined && run.from.port !== undefined)
+        .filter((run) => run.route.kind === 'corners' && run.to?.port === undefined && run.from?.port !== undefined)
         .map((run) => {
-          const port = ports.find(({ name }) => name === run.from.port);
+          const port = ports.find(({ name }) => name === run.from?.port);
           const end = state.solutions.find((solved) => solved.id === run.id)?.vertices.at(-1);
           return port === undefined || end === undefined ? null : (
             <Pinned key={run.id} at={end} rank={3}>

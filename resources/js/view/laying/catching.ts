@@ -76,7 +76,7 @@ function ofBody(place: Place, body: PlacedBody, name: string): Catchable[] {
       .add(new Vector3(...place.pose.at));
   const found: Catchable[] = [];
   for (const part of SIDES.flatMap((x) => SIDES.flatMap((y) => SIDES.map((z) => [x, y, z])))) {
-    const across = part.findIndex((side) => side === 0);
+    const across = part.indexOf(0);
     const sides = part.filter((side) => side !== 0).length;
     if (shape === 'cylinder') {
       // Of a cylinder only the middles of its two ends are points of it.

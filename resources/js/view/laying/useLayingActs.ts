@@ -87,8 +87,8 @@ export function useLayingActs() {
       act(async () => {
         const { run } = soFar();
         if (run !== undefined) {
-          const stops = way.route.stops.slice(run.route.stops.length);
-          await latest.current.lay(run.id, { do: 'finish', port, stops, lead: way.to.lead });
+          const stops = (way.route.stops ?? []).slice(run.route.stops?.length ?? 0);
+          await latest.current.lay(run.id, { do: 'finish', port, stops, lead: way.to?.lead });
           laying().stop();
           setTrying(null);
           pick('runs', run.id);
@@ -129,7 +129,7 @@ export function useLayingActs() {
         if (run === undefined) {
           return;
         }
-        if (run.route.stops.length > 1) {
+        if ((run.route.stops?.length ?? 0) > 1) {
           await latest.current.lay(run.id, { do: 'take-back' });
         } else {
           laying().set({ run: null });

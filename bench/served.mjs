@@ -5,7 +5,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-/** @param {(asked: {id: number, post: Function, get: Function, state: object}) => Promise<void>} ask */
+/** @param {(asked: {id: number, post: Function, get: Function, state: object, address: string}) => Promise<void>} ask */
 export async function served(runs, corners, ask) {
   const folder = mkdtempSync(join(tmpdir(), 'bowline-bench-'));
   const database = join(folder, 'bench.sqlite');
@@ -44,7 +44,7 @@ export async function served(runs, corners, ask) {
     const get = (path) => fetch(`${address}${path}`);
     const post = (path, body) =>
       fetch(`${address}jobs/${state.id}/${path}`, { method: 'POST', headers, body: JSON.stringify(body) });
-    await ask({ id: state.id, state, get, post });
+    await ask({ id: state.id, state, get, post, address });
   } finally {
     server.kill('SIGTERM');
     rmSync(folder, { recursive: true, force: true });

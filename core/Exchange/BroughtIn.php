@@ -29,17 +29,17 @@ final class BroughtIn
     public static function of(string $text, Values $values, Units $units): array
     {
         return match (true) {
-            preg_match('/^\s*(999\s.*\R\s*)*0\s*\R\s*SECTION/', $text) === 1 => self::drawing($text),
+            preg_match('/^\s*(999\s.*\R\s*)*0\s*\R\s*SECTION/', $text) === 1 => self::drawing($text, $units),
             preg_match('/^[^\n]*straight[^\n]*rotation[^\n]*angle[^\n]*radius/i', ltrim($text)) === 1 => self::bends($text, $units),
             default => self::vertices($text, $values, $units),
         };
     }
 
     /** @return array{list<array<string, mixed>>, list<string>} */
-    private static function drawing(string $text): array
+    private static function drawing(string $text, Units $units): array
     {
         [$segments, $passedOver] = DxfReader::read($text);
-        [$routes, $remarks] = LineChains::of($segments);
+        [$routes, $remarks] = LineChains::of($segments, $units);
         foreach ($passedOver as $kind => $count) {
             $remarks[] = sprintf('%d × %s passed over: only lines, arcs and polylines are read.', $count, mb_substr($kind, 0, 40));
         }

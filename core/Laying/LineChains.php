@@ -9,7 +9,7 @@ use Bowline\Geometry\Line;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Words;
+use Bowline\Job\Units;
 use stdClass;
 
 /**
@@ -37,18 +37,19 @@ final class LineChains
     private array $loose;
 
     /** @param  list<Segment>  $segments */
-    private function __construct(array $segments)
+    private function __construct(array $segments, private readonly Units $units)
     {
         $this->loose = $segments;
     }
 
     /**
      * @param  list<Segment>  $segments
+     * @param  Units|null  $units  of the remarks
      * @return array{list<stdClass>, list<string>} `from`, `to` and `route` of each run in the shape of the file; remarks
      */
-    public static function of(array $segments): array
+    public static function of(array $segments, ?Units $units = null): array
     {
-        $chains = new self($segments);
+        $chains = new self($segments, $units ?? Units::millimetres());
         $chains->branches($segments);
         $ends = [];
         while ($chains->loose !== []) {
@@ -71,7 +72,7 @@ final class LineChains
         $told = [];
         foreach ($ends as $end) {
             $here = array_filter($ends, static fn (Vector $other): bool => $other->distanceTo($end) < self::MEET);
-            $place = self::place($end);
+            $place = $this->place($end);
             if (count($here) > 2 && ! isset($told[$place])) {
                 $told[$place] = true;
                 $this->remarks[] = sprintf('%d lines meet at %s; a run goes on along one of them.', count($here), $place);
@@ -88,7 +89,7 @@ final class LineChains
                 // The two ends of one chain follow one another; a ring that does not close is no gap between runs.
                 $isOwn = $i % 2 === 0 && $k === 0;
                 if (! $isOwn && $gap >= self::MEET && $gap < self::GAP) {
-                    $this->remarks[] = sprintf('A gap of %s at %s.', Words::mm($gap), self::place($one));
+                    $this->remarks[] = sprintf('A gap of %s at %s.', $this->units->say($gap), $this->place($one));
                 }
             }
         }
@@ -168,15 +169,15 @@ final class LineChains
             default => null,
         };
         if ($why !== null) {
-            $this->remarks[] = sprintf('The line with the arc of R %s at %s was left out: the arc %s.', Words::number($arc->radius), self::place($arc->from), $why);
+            $this->remarks[] = sprintf('The line with the arc of R %s at %s was left out: the arc %s.', $this->units->number($arc->radius), $this->place($arc->from), $why);
         }
 
         return $why === null;
     }
 
-    private static function place(Vector $at): string
+    private function place(Vector $at): string
     {
-        return sprintf('(%s, %s, %s)', Words::number($at->x, 1), Words::number($at->y, 1), Words::number($at->z, 1));
+        return sprintf('(%s, %s, %s)', $this->units->number($at->x), $this->units->number($at->y), $this->units->number($at->z));
     }
 
     /** @return list<int|float> */

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { DoubleSide, Quaternion, Vector3 } from 'three';
 import type { PlacedPort } from '../api/types';
+import { lengthWithUnit } from '../ui/format';
 import { useJob } from '../workbench/useJob';
 import { useHover } from './hover';
 
@@ -18,7 +19,7 @@ export function PortMark({ port, fitting, large }: { port: PlacedPort; fitting: 
   const own = item('fittings', port.name.slice(0, port.name.length - port.id.length - 1))?.ports?.find(
     ({ id }) => id === port.id,
   );
-  const size = port.size === null ? '' : `, ø ${port.size}`;
+  const size = port.size === null ? '' : `, ø ${lengthWithUnit(port.size)}`;
   return (
     <group position={port.at} quaternion={turn}>
       <mesh

@@ -5,7 +5,10 @@ import { measure, served } from './served.mjs';
 
 await served(200, 20, async ({ state, get, post, address }) => {
   // The catalogue that ships has 680 sizes; with these there are more than a thousand.
-  const own = Array.from({ length: 400 }, (_, i) => `OWN-${i},tube,Tube ${10 + (i % 60)} x 1 made here,,${10 + (i % 60)},1,60,40,20,7850`);
+  const own = Array.from(
+    { length: 400 },
+    (_, i) => `OWN-${i},tube,Tube ${10 + (i % 60)} x 1 made here,,${10 + (i % 60)},1,60,40,20,7850`,
+  );
   await fetch(`${address}catalogue/take`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },

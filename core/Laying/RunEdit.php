@@ -477,6 +477,31 @@ final class RunEdit
         return $this;
     }
 
+    /**
+     * Sets numbers of a route that is a curve: its length or slack, its points, its pitch.
+     *
+     * @param  stdClass  $changed  keys of the route in the shape of the file; null takes one away
+     *
+     * @throws LayingError for what a run with corners is told by
+     */
+    public function setRoute(stdClass $changed): self
+    {
+        $route = $this->run->route;
+        assert($route instanceof stdClass);
+        foreach (get_object_vars($changed) as $key => $value) {
+            if (in_array($key, ['kind', 'stops', 'like', 'symmetry'], true)) {
+                throw new LayingError('How a run behaves, and its corners, are changed otherwise.');
+            }
+            if ($value === null) {
+                unset($route->{$key});
+            } else {
+                $route->{$key} = $value;
+            }
+        }
+
+        return $this;
+    }
+
     /** Makes a hanging or sprung run longer; one told by its slack gets a length. */
     public function lengthen(float $by): self
     {

@@ -38,6 +38,7 @@ final class RunEditReader
             'tie' => self::tie($edit, $corner, $body, $site),
             'untie' => $edit->untie($corner, self::number($body->find('tie'))),
             'through-clamp' => $edit->throughClamp($vertex === null ? null : $corner, $site->clamp($body->get('clamp'))),
+            'set-route' => $edit->setRoute($body->get('route')->object()),
             'make-own' => $edit->makeOwn(),
             'make-symmetric' => self::symmetric($edit, $body, $site),
             'hold-length' => $edit->holdLength($values->positive($body->get('length'), 'the length to hold')),

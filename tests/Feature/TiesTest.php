@@ -80,3 +80,68 @@ it('remembers the stock and the radius chosen last', function (): void {
     $state = edit($job, 'runs', 'r2', [...$run, 'id' => 'r2', 'route' => [...$run['route'], 'corner' => ['radius' => 36]]])->json();
     expect($state['remembered'])->toEqual(['stock' => 't', 'radius' => 36]);
 });
+
+it('tells after any edit what the whole job would tell', function (int $seed): void {
+    mt_srand($seed);
+    $job = hatchJob();
+    $state = test()->getJson($job)->json();
+    for ($round = 0; $round < 5; $round++) {
+        [$list, $id] = [['fittings', 'pump'], ['surroundings', 'hatch'], ['clamps', 'c'], ['fittings', 'tee']][mt_rand(0, 3)];
+        $index = array_search($id, array_column($state['job'][$list], 'id'), true);
+        $was = $state['job'][$list][$index];
+        $at = [mt_rand(-30, 30), mt_rand(-30, 30), mt_rand(0, 60)];
+        $item = $list === 'clamps' ? [...$was, 'at' => $at] : [...$was, 'pose' => [...$was['pose'] ?? [], 'at' => $at]];
+        $change = test()->postJson($job.'/edits', ['edits' => [['list' => $list, 'id' => $id, 'item' => $item, 'was' => $was]], 'since' => $state['revision']])->assertOk()->json();
+        // Put together as a window does it.
+        foreach ($change['items'] as ['list' => $changed, 'item' => $one]) {
+            $state['job'][$changed] = array_map(fn (array $other): array => $other['id'] === $one['id'] ? $one : $other, $state['job'][$changed]);
+        }
+        foreach (['places' => fn (array $one): string => $one['list'].$one['id'], 'solutions' => fn (array $one): string => $one['id']] as $key => $name) {
+            $new = array_combine(array_map($name, $change[$key]), $change[$key]);
+            $state[$key] = array_map(fn (array $one): array => $new[$name($one)] ?? $one, $state[$key]);
+        }
+        $state['revision'] = $change['revision'];
+        $whole = test()->getJson($job)->json();
+        expect($state['job'])->toEqual($whole['job'])->and($state['places'])->toEqual($whole['places'])->and($state['solutions'])->toEqual($whole['solutions'])
+            ->and($change['step'])->toBe($whole['step']);
+    }
+})->with(range(1, 4));
+
+it('undoes an edit of something that others are tied to', function (): void {
+    $job = hatchJob();
+    $before = test()->getJson($job)->json('solutions.0.vertices');
+    edit($job, 'surroundings', 'hatch', null)->assertOk();
+    $without = test()->getJson($job)->json();
+    expect($without['solutions'][0]['vertices'])->toEqualWithDelta($before, 1e-6)->and(isset($without['job']['runs'][0]['route']['stops'][0]['ties']))->toBeFalse()
+        ->and(isset($without['job']['clamps'][0]['on']))->toBeFalse();
+    $back = test()->postJson($job.'/step', ['step' => 0])->assertOk()->json();
+    expect($back['job']['runs'][0]['route']['stops'][0]['ties'][0]['from'])->toBe(['face' => 'front', 'of' => 'hatch'])->and($back['job']['clamps'][0]['on'])->toBe('hatch')
+        ->and($back['solutions'][0]['vertices'])->toEqualWithDelta($before, 1e-9);
+});
+
+it('previews a hatch moved with all that hangs on it, and a run changed that is tied', function (): void {
+    $job = hatchJob();
+    $moved = test()->postJson($job.'/preview/place', ['list' => 'surroundings', 'id' => 'hatch', 'change' => ['do' => 'move', 'by' => [0, 0, -30]], 'hold' => null])->assertOk();
+    Bowline\Job\Schema::check(json_decode($moved->content()), 'api.json#/$defs/preview');
+    expect($moved->json('solutions.0.vertices.1'))->toEqualWithDelta([0, 0, 150], 1e-9)
+        ->and(array_column($moved->json('places'), 'id'))->toEqualCanonicalizing(['hatch', 'c']);
+    test()->postJson($job.'/preview/run', ['run' => 'r', 'change' => ['do' => 'move-corner', 'vertex' => 1, 'by' => [0, 0, 5]], 'hold' => null])
+        ->assertUnprocessable()->assertSee('it cannot move this way');
+    $allowed = test()->postJson($job.'/preview/run', ['run' => 'r', 'change' => ['do' => 'move-corner', 'vertex' => 1, 'by' => [12, 0, 0]], 'hold' => null])->assertOk();
+    expect($allowed->json('solutions.0.vertices.1'))->toEqualWithDelta([12, 0, 180], 1e-9);
+});
+
+it('puts a run through a clamp, makes it symmetric and its own again, over HTTP', function (): void {
+    $job = hatchJob();
+    $through = test()->postJson($job.'/runs/r/laying', ['do' => 'through-clamp', 'vertex' => 2, 'clamp' => 'c'])->assertOk();
+    expect($through->json('solutions.0.clamps.0.id'))->toBe('c');
+    $whole = test()->postJson($job.'/runs/r/laying', ['do' => 'make-symmetric', 'across' => ['at' => [700, 0, 0], 'normal' => '+x']])->assertOk();
+    $vertices = $whole->json('solutions.0.vertices');
+    foreach ($vertices as $i => $vertex) {
+        $other = $vertices[count($vertices) - 1 - $i];
+        expect([1400 - $vertex[0], $vertex[1], $vertex[2]])->toEqualWithDelta($other, 1e-6);
+    }
+    $own = test()->postJson($job.'/runs/r/laying', ['do' => 'make-own'])->assertOk();
+    expect($own->json('solutions.0.vertices'))->toEqualWithDelta($vertices, 1e-6)->and($own->json('job.runs.0.route'))->not->toHaveKey('symmetry');
+    test()->postJson($job.'/runs/r/laying', ['do' => 'make-symmetric', 'across' => ['at' => [0, 0, 0], 'normal' => 'sideways']])->assertUnprocessable()->assertJson(['pointer' => '/across/normal']);
+});

@@ -22,7 +22,8 @@ export type Laying =
   | Untie
   | ThroughClamp
   | MakeOwn
-  | MakeSymmetric;
+  | MakeSymmetric
+  | SetRoute;
 /**
  * x, y, z.
  *
@@ -997,6 +998,36 @@ export interface Plane {
    * via the `definition` "direction".
    */
   normal: string | Vector;
+}
+/**
+ * Numbers of a route that is a curve; null takes one away.
+ */
+export interface SetRoute {
+  do: "set-route";
+  route: {
+    length?: (number | string) | null;
+    slack?: (number | string) | null;
+    shape?: (number | string) | null;
+    points?: Vector[];
+    pitch?: (number | string) | null;
+    turns?: (number | string) | null;
+    gap?: (number | string) | null;
+    start_angle?: (number | string) | null;
+    from_length?: (number | string) | null;
+    to_length?: (number | string) | null;
+  };
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 /**
  * What somebody typed into a number field.

@@ -6,6 +6,7 @@ import { NumberField } from '../ui/NumberField';
 import { VectorField } from '../ui/VectorField';
 import { tell } from '../workbench/tell';
 import { useJob } from '../workbench/useJob';
+import { RouteSlider } from './RouteSlider';
 import { Row, Section } from './Section';
 
 type Kind = Route['kind'];
@@ -46,8 +47,8 @@ export function BehaviourFields({ run, solved, onChange }: Props) {
             </option>
           ))}
       </select>
-      {route.kind === 'hang' && <HangFields route={route} solved={solved} onChange={change} />}
-      {route.kind === 'spring' && <SpringFields route={route} solved={solved} onChange={change} />}
+      {route.kind === 'hang' && <HangFields run={run.id} route={route} solved={solved} onChange={change} />}
+      {route.kind === 'spring' && <SpringFields run={run.id} route={route} solved={solved} onChange={change} />}
       {route.kind === 'flow' && <FlowFields route={route} onChange={change} />}
       {route.kind === 'wrap' && <WrapFields route={route} hosts={hosts} onChange={change} />}
       {route.kind !== 'corners' && (
@@ -60,12 +61,23 @@ export function BehaviourFields({ run, solved, onChange }: Props) {
 }
 
 interface RouteProps {
+  run: string;
   route: Route;
   solved: SolvedRun;
   onChange: (changed: Partial<Route>) => Promise<void>;
 }
 
-function HangFields({ route, solved, onChange }: RouteProps) {
+const bySlackOf = (slack: number) => ({ slack: slack / 100 });
+const byLengthOf = (amount: number) => ({ length: Math.round(amount * 10) / 10 });
+
+/** How far apart the ends of a curve are. */
+const spanOf = (solved: SolvedRun) => {
+  const [from, to] = [solved.path[0]?.from ?? [0, 0, 0], solved.path.at(-1)?.to ?? [0, 0, 0]];
+  return Math.hypot(...to.map((part, axis) => part - (from[axis] ?? 0)));
+};
+
+function HangFields({ run, route, solved, onChange }: RouteProps) {
+  const span = spanOf(solved);
   const facts = solved.shape?.kind === 'hang' ? solved.shape : null;
   const bySlack = route.slack !== undefined;
   return (
@@ -104,6 +116,15 @@ function HangFields({ route, solved, onChange }: RouteProps) {
           <NumberField label="Length of the run" value={route.length} onChange={(next) => onChange({ length: next })} />
         </Row>
       )}
+      <RouteSlider
+        run={run}
+        label={bySlack ? 'Slack by hand' : 'Length by hand'}
+        value={bySlack ? (solved.length / span - 1) * 100 : solved.length}
+        least={bySlack ? 0.5 : span * 1.005}
+        most={bySlack ? 100 : span * 2}
+        step={bySlack ? 0.5 : span / 400}
+        route={bySlack ? bySlackOf : byLengthOf}
+      />
       {facts !== null && (
         <>
           <Row label="Sag">
@@ -121,7 +142,8 @@ function HangFields({ route, solved, onChange }: RouteProps) {
   );
 }
 
-function SpringFields({ route, solved, onChange }: RouteProps) {
+function SpringFields({ run, route, solved, onChange }: RouteProps) {
+  const span = spanOf(solved);
   const facts = solved.shape?.kind === 'spring' ? solved.shape : null;
   const shapes = facts?.shapes ?? [];
   const shape = Number(route.shape ?? 0);
@@ -130,6 +152,15 @@ function SpringFields({ route, solved, onChange }: RouteProps) {
       <Row label="Length, sockets with it">
         <NumberField label="Length of the run" value={route.length} onChange={(next) => onChange({ length: next })} />
       </Row>
+      <RouteSlider
+        run={run}
+        label="Length by hand"
+        value={solved.length}
+        least={span * 1.01}
+        most={span * 2.5}
+        step={span / 400}
+        route={byLengthOf}
+      />
       {facts !== null && (
         <Row label="Keeps its radius">
           <span className="figure">
@@ -154,7 +185,7 @@ function SpringFields({ route, solved, onChange }: RouteProps) {
   );
 }
 
-function FlowFields({ route, onChange }: Omit<RouteProps, 'solved'>) {
+function FlowFields({ route, onChange }: Omit<RouteProps, 'solved' | 'run'>) {
   const points = route.points ?? [];
   return (
     <>
@@ -188,7 +219,7 @@ function FlowFields({ route, onChange }: Omit<RouteProps, 'solved'>) {
   );
 }
 
-function WrapFields({ route, hosts, onChange }: Omit<RouteProps, 'solved'> & { hosts: readonly Run[] }) {
+function WrapFields({ route, hosts, onChange }: Omit<RouteProps, 'solved' | 'run'> & { hosts: readonly Run[] }) {
   return (
     <>
       <Row label="Round" wide>

@@ -132,11 +132,11 @@ export function FittingCard({ id }: { id: string }) {
           .filter((port) => !own.has(port.id))
           .map((port) => (
             <div key={port.id} className="row-field">
-              <span>{port.id}</span>
-              <span className="figure">
-                {port.at.map((part) => length(part)).join(', ')}
+              <span>
+                {port.id}
                 {port.size === null ? '' : ` · ø ${length(port.size)}`}
               </span>
+              <span className="figure">{port.at.map((part) => length(part)).join(', ')}</span>
             </div>
           ))}
         {all.length === 0 && <p className="quiet mb-0">No port yet: nothing can be joined to it.</p>}

@@ -14,6 +14,7 @@ import { useLaying } from './laying/store';
 import { PinBoard } from './Pinned';
 import { PlacedMesh } from './PlacedMesh';
 import { PlaceHandles } from './PlaceHandles';
+import { PointHandles } from './PointHandles';
 import { PiecesScene } from './pieces/PiecesScene';
 import { usePieces } from './pieces/store';
 import { PointingBar } from './pointing/PointingBar';
@@ -65,6 +66,13 @@ export function View({ stage }: { stage: Stage }) {
   );
 }
 
+/** What a picked run is dragged by: its corners, or the points it goes through. */
+function Handles({ run: id }: { run: string }) {
+  const { item } = useJob();
+  const run = item('runs', id);
+  return run?.route.kind === 'flow' ? <PointHandles run={run} /> : <RunHandles run={id} />;
+}
+
 function Scene({ stage }: { stage: Stage }) {
   const { state, items, item, solution, places } = useJob();
   const picked = useWorkbench((store) => store.picked);
@@ -104,7 +112,7 @@ function Scene({ stage }: { stage: Stage }) {
         );
       })}
       {stage === 'lay' && !laying && !joining && picked?.list === 'runs' && isShown('runs', picked.id) && (
-        <RunHandles run={picked.id} />
+        <Handles run={picked.id} />
       )}
       {stage === 'place' && !pointing && picked !== null && picked.list !== 'runs' && picked.list !== 'stock' && (
         <PlaceHandles list={picked.list} id={picked.id} />

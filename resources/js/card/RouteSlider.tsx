@@ -1,0 +1,67 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { api } from '../api/client';
+import type { Preview, SetRoute } from '../api/types';
+import { newest } from '../view/drag/newest';
+import { useWorkbench } from '../workbench/store';
+import { tell } from '../workbench/tell';
+import { useJob } from '../workbench/useJob';
+
+interface Props {
+  run: string;
+  label: string;
+  value: number;
+  least: number;
+  most: number;
+  step: number;
+  /** The route with the amount the hand is at. */
+  route: (amount: number) => SetRoute['route'];
+}
+
+/** A slider whose shape follows the hand: tried while it is dragged, kept when it is let go. */
+export function RouteSlider({ run, label, value, least, most, step, route }: Props) {
+  const { state, lay } = useJob();
+  const [at, setAt] = useState(value);
+  const moving = useRef(false);
+  const { setTrying } = useWorkbench.getState();
+  const asking = useMemo(
+    () =>
+      newest(
+        (amount: number) =>
+          api.previewRun(state.id, { run, change: { do: 'set-route', route: route(amount) }, hold: null }),
+        (answer: Preview) => setTrying({ solutions: answer.solutions, places: [] }),
+        () => undefined,
+      ),
+    [state.id, run, route, setTrying],
+  );
+  useEffect(() => {
+    if (!moving.current) {
+      setAt(value);
+    }
+  }, [value]);
+  const keep = async () => {
+    if (moving.current) {
+      moving.current = false;
+      await asking.settled();
+      tell(lay(run, { do: 'set-route', route: route(at) }).finally(() => setTrying(null)));
+    }
+  };
+  return (
+    <input
+      type="range"
+      className="form-range"
+      aria-label={label}
+      min={least}
+      max={most}
+      step={step}
+      value={Math.min(most, Math.max(least, at))}
+      onChange={(event) => {
+        moving.current = true;
+        setAt(Number(event.target.value));
+        asking.want(Number(event.target.value));
+      }}
+      onPointerUp={() => void keep()}
+      onKeyUp={() => void keep()}
+      onBlur={() => void keep()}
+    />
+  );
+}

@@ -34,9 +34,7 @@ final readonly class JobEdits
      */
     public function apply(Job $job, Action $action): Kept
     {
-        return Job::resolveConnection()->transaction(function () use ($job, $action): Kept {
-            // Read again inside the transaction: what another window kept meanwhile must not be lost.
-            $job->refresh();
+        return $job->alone(function () use ($job, $action): Kept {
             if ($this->steps->isDone($job, $action->token)) {
                 return new Kept($job, [], null);
             }

@@ -45,8 +45,7 @@ final readonly class Steps
      */
     public function goTo(Job $job, int $number): void
     {
-        Job::resolveConnection()->transaction(function () use ($job, $number): void {
-            $job->refresh();
+        $job->alone(function () use ($job, $number): void {
             $back = $number < $job->step;
             $steps = Step::query()->where('job_id', $job->id)
                 ->where('number', '>', min($number, $job->step))->where('number', '<=', max($number, $job->step))->get()

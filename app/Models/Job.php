@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Closure;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Database\Query\Expression;
 use Illuminate\Support\Carbon;
 use stdClass;
 
@@ -57,6 +59,26 @@ final class Job extends Model
     public function header(): stdClass
     {
         return (object) ['show_units' => $this->show_units, ...get_object_vars($this->extras)];
+    }
+
+    /**
+     * Does something with the job as it stands, while nobody else can write. SQLite lets a transaction wait for
+     * another writer only if its first statement writes: one that has read already is refused as locked when
+     * somebody writes before it. So it writes, which changes nothing, and reads the job afresh then.
+     *
+     * @template Answer
+     *
+     * @param  Closure(): Answer  $work
+     * @return Answer
+     */
+    public function alone(Closure $work): mixed
+    {
+        return self::resolveConnection()->transaction(function () use ($work): mixed {
+            self::query()->toBase()->where('id', $this->id)->update(['revision' => new Expression('revision')]);
+            $this->refresh();
+
+            return $work();
+        });
     }
 
     /** @return HasMany<Run, $this> */

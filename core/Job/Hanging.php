@@ -12,6 +12,9 @@ final class Hanging
     /** Keys of a tie under which it may name what it is to. */
     public const ANCHORS = ['with', 'from', 'on_axis', 'parallel', 'square', 'to'];
 
+    /** What a run names that lies on whatever it meets. */
+    public const ALL_AROUND = 'surroundings *';
+
     /**
      * The runs that hang on something of a job, through any depth: on a port of it, on a face, on what is mounted
      * on it, or on another run that does.
@@ -23,7 +26,7 @@ final class Hanging
      */
     public static function runsOn(array $runs, array $mounted, string $list, string $id): array
     {
-        $moving = [$list.' '.$id => true];
+        $moving = [$list.' '.$id => true, ...($list === 'surroundings' ? [self::ALL_AROUND => true] : [])];
         foreach ($mounted as [$kind, $own, $host]) {
             if ($list === 'surroundings' && $host === $id) {
                 $moving[$kind.' '.$own] = true;
@@ -78,6 +81,9 @@ final class Hanging
             foreach (self::texts($part?->find('like')?->find('run')) as $other) {
                 $things[] = 'runs '.$other;
             }
+        }
+        if ($node->find('route')?->find('kind')?->value === 'drape' && $node->find('route')->list('kept') === []) {
+            $things[] = self::ALL_AROUND;
         }
         $own = 'runs '.(is_string($run->id ?? null) ? $run->id : '');
 

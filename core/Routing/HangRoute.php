@@ -11,35 +11,21 @@ use Bowline\Job\Node;
 use Bowline\Job\Run;
 use Bowline\Job\Site;
 use Bowline\Routing\Flexible\Catenary;
+use Bowline\Routing\Flexible\GivenLength;
 
 /** `hang`: a uniform flexible line between the two ends under gravity; axes and leads are ignored. */
 final readonly class HangRoute implements FlexibleRoute
 {
-    /**
-     * @param  float|null  $length  mm; null when the slack is given
-     * @param  float  $slack  how much longer than the straight distance, as a part of it
-     * @param  Vector  $up  unit
-     */
+    /** @param  Vector  $up  unit */
     private function __construct(
-        private ?float $length,
-        private float $slack,
+        private GivenLength $length,
         public Vector $up,
     ) {
     }
 
     public static function read(Node $node, Site $site): self
     {
-        $length = $node->find('length');
-        $slack = $node->find('slack');
-        if ($length !== null && $slack !== null) {
-            throw $node->error('a hanging run has a length or a slack, not both');
-        }
-
-        return new self(
-            $slack !== null ? null : $site->values->positive($length ?? $node->get('length'), 'the length'),
-            $slack === null ? 0.0 : $site->values->notNegative($slack, 'the slack'),
-            $site->up,
-        );
+        return new self(GivenLength::read($node, $site), $site->up);
     }
 
     public function stopCount(): int
@@ -63,21 +49,11 @@ final readonly class HangRoute implements FlexibleRoute
     /** Null when it is too short to hang. */
     public function catenary(Run $run): ?Catenary
     {
-        $length = $this->wanted($run);
-
-        return $length <= $run->from->at->distanceTo($run->to->at) + 1e-9 ? null : Catenary::between($run->from->at, $run->to->at, $this->up, $length);
+        return $this->length->isShort($run) ? null : Catenary::between($run->from->at, $run->to->at, $this->up, $this->length->of($run));
     }
 
     public function shortage(LaidRun $laid): ?array
     {
-        $distance = $laid->run->from->at->distanceTo($laid->run->to->at);
-        $length = $this->wanted($laid->run);
-
-        return $length <= $distance + 1e-9 ? [$length, $distance] : null;
-    }
-
-    private function wanted(Run $run): float
-    {
-        return $this->length ?? $run->from->at->distanceTo($run->to->at) * (1.0 + $this->slack);
+        return $this->length->isShort($laid->run) ? [$this->length->of($laid->run), GivenLength::distance($laid->run)] : null;
     }
 }

@@ -14,6 +14,7 @@ final class Routes
     /** @var array<string, class-string<Route>> */
     private const KINDS = [
         'corners' => CornersRoute::class,
+        'drape' => DrapeRoute::class,
         'flow' => FlowRoute::class,
         'hang' => HangRoute::class,
         'spring' => SpringRoute::class,

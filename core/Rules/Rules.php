@@ -21,6 +21,7 @@ final class Rules
             'flange-fit' => new FlangeFit,
             'tie' => new TiesHold,
             'too-short' => new TooShort,
+            'kept-away' => new KeptInPlace,
         ];
     }
 }

@@ -31,4 +31,24 @@ final readonly class Box implements Shape
 
         return $normal === null ? null : [new Vector($normal->x * $half->x, $normal->y * $half->y, $normal->z * $half->z), $normal];
     }
+
+    public function outside(float $x, float $y, float $z): array
+    {
+        return self::outsideOf($this->size->x / 2, $this->size->y / 2, $this->size->z / 2, $x, $y, $z);
+    }
+
+    /** @return array{float, float, float, float} of a block about the origin, by half its size */
+    public static function outsideOf(float $halfX, float $halfY, float $halfZ, float $x, float $y, float $z): array
+    {
+        [$dx, $dy, $dz] = [abs($x) - $halfX, abs($y) - $halfY, abs($z) - $halfZ];
+        [$sx, $sy, $sz] = [$x < 0.0 ? -1.0 : 1.0, $y < 0.0 ? -1.0 : 1.0, $z < 0.0 ? -1.0 : 1.0];
+        $most = max($dx, $dy, $dz);
+        if ($most <= 0.0) {
+            return [$most, $dx === $most ? $sx : 0.0, $dx !== $most && $dy === $most ? $sy : 0.0, $dx !== $most && $dy !== $most ? $sz : 0.0];
+        }
+        [$dx, $dy, $dz] = [max($dx, 0.0), max($dy, 0.0), max($dz, 0.0)];
+        $distance = sqrt($dx * $dx + $dy * $dy + $dz * $dz);
+
+        return [$distance, $dx * $sx / $distance, $dy * $sy / $distance, $dz * $sz / $distance];
+    }
 }

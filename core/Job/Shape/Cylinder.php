@@ -31,4 +31,19 @@ final readonly class Cylinder implements Shape
 
         return $normal === null ? null : [$normal->times($this->height / 2), $normal];
     }
+
+    public function outside(float $x, float $y, float $z): array
+    {
+        $off = hypot($x, $y);
+        [$rx, $ry] = $off > 1e-12 ? [$x / $off, $y / $off] : [1.0, 0.0];
+        $end = $z < 0.0 ? -1.0 : 1.0;
+        [$dr, $dz] = [$off - $this->diameter / 2, abs($z) - $this->height / 2];
+        if ($dr > 0.0 && $dz > 0.0) {
+            $distance = hypot($dr, $dz);
+
+            return [$distance, $rx * $dr / $distance, $ry * $dr / $distance, $end * $dz / $distance];
+        }
+
+        return $dr > $dz ? [$dr, $rx, $ry, 0.0] : [$dz, 0.0, 0.0, $end];
+    }
 }

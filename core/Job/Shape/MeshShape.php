@@ -35,4 +35,10 @@ final readonly class MeshShape implements Shape
     {
         return null;
     }
+
+    /** Its triangles are not in the job: nothing lies on it. */
+    public function outside(float $x, float $y, float $z): array
+    {
+        return [INF, 0.0, 0.0, 1.0];
+    }
 }

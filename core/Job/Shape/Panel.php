@@ -37,4 +37,9 @@ final readonly class Panel implements Shape
             default => null,
         };
     }
+
+    public function outside(float $x, float $y, float $z): array
+    {
+        return Box::outsideOf($this->width / 2, $this->height / 2, $this->thickness / 2, $x, $y, $z + $this->thickness / 2);
+    }
 }

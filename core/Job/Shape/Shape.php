@@ -21,4 +21,12 @@ interface Shape
      * @return array{Vector, Vector}|null a point on it and its unit normal, in its own frame
      */
     public function face(string $name): ?array;
+
+    /**
+     * How far outside of its surface a point in its own frame is, and the way out. In plain numbers: what is laid
+     * over it asks a million times.
+     *
+     * @return array{float, float, float, float} mm, less than 0 within; unit, away from the nearest of its surface
+     */
+    public function outside(float $x, float $y, float $z): array;
 }

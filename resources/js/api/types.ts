@@ -1693,13 +1693,13 @@ export interface LikeEnd {
   across?: Plane;
 }
 /**
- * `corners` has `stops`; `flow` `points`; `hang` a `length` or `slack`; `spring` a `length`; `wrap` a `host`, `from_length`, `to_length` and `pitch` or `turns`.
+ * `corners` has `stops`; `flow` `points`; `hang` and `drape` a `length` or `slack`; `spring` a `length`; `wrap` a `host`, `from_length`, `to_length` and `pitch` or `turns`.
  *
  * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "route".
  */
 export interface Route {
-  kind: "corners" | "flow" | "hang" | "spring" | "wrap";
+  kind: "corners" | "drape" | "flow" | "hang" | "spring" | "wrap";
   corner?: Corner;
   /**
    * Items: This interface was referenced by `Job`'s JSON-Schema
@@ -1720,6 +1720,10 @@ export interface Route {
    * Millimetres, degrees or a count; or an expression over the named values.
    */
   slack?: number | string;
+  /**
+   * `drape`: points of the shape it has been kept in; left out, it lies as it falls.
+   */
+  kept?: Vector[];
   /**
    * Millimetres, degrees or a count; or an expression over the named values.
    */

@@ -15,6 +15,7 @@ const KINDS: Record<Kind, string> = {
   corners: 'rigid, with bends at its corners',
   flow: 'smooth, through points',
   hang: 'hangs freely',
+  drape: 'lies over what it meets',
   spring: 'springs between its ends',
   wrap: 'winds round another run',
 };
@@ -48,6 +49,7 @@ export function BehaviourFields({ run, solved, onChange }: Props) {
           ))}
       </select>
       {route.kind === 'hang' && <HangFields run={run.id} route={route} solved={solved} onChange={change} />}
+      {route.kind === 'drape' && <DrapeFields route={route} solved={solved} onChange={change} />}
       {route.kind === 'spring' && <SpringFields run={run.id} route={route} solved={solved} onChange={change} />}
       {route.kind === 'flow' && <FlowFields route={route} onChange={change} />}
       {route.kind === 'wrap' && <WrapFields route={route} hosts={hosts} onChange={change} />}
@@ -76,9 +78,8 @@ const spanOf = (solved: SolvedRun) => {
   return Math.hypot(...to.map((part, axis) => part - (from[axis] ?? 0)));
 };
 
-function HangFields({ run, route, solved, onChange }: RouteProps) {
-  const span = spanOf(solved);
-  const facts = solved.shape?.kind === 'hang' ? solved.shape : null;
+/** How long it is: told by its length, or by its slack over the straight between its ends. */
+function GivenLength({ route, solved, onChange }: Omit<RouteProps, 'run'>) {
   const bySlack = route.slack !== undefined;
   return (
     <>
@@ -116,6 +117,58 @@ function HangFields({ run, route, solved, onChange }: RouteProps) {
           <NumberField label="Length of the run" value={route.length} onChange={(next) => onChange({ length: next })} />
         </Row>
       )}
+    </>
+  );
+}
+
+function DrapeFields({ route, solved, onChange }: Omit<RouteProps, 'run'>) {
+  const kept = route.kept !== undefined;
+  return (
+    <>
+      {!kept && <GivenLength route={route} solved={solved} onChange={onChange} />}
+      <Row label={kept ? 'Kept as it lies' : 'Lies as it falls'}>
+        <button
+          type="button"
+          className="btn btn-outline-primary btn-sm"
+          onClick={() => tell(onChange({ kept: kept ? undefined : shapeOf(solved) }))}
+        >
+          {kept ? 'Let it go' : 'Keep this shape'}
+        </button>
+      </Row>
+    </>
+  );
+}
+
+/** How far apart the points of a kept shape are at most, as a part of its least radius: near enough to be it. */
+const KEPT_APART = 0.3;
+
+/** The shape as it lies, as points that a smooth curve goes through. */
+function shapeOf(solved: SolvedRun): Vector[] {
+  const curve = solved.path.find((segment): segment is Curve => segment.kind === 'curve');
+  const apart = KEPT_APART * (solved.min_radius ?? solved.length);
+  const kept: Vector[] = [];
+  let last = Number.NEGATIVE_INFINITY;
+  curve?.points.forEach((point, index) => {
+    const along = curve.along[index] ?? 0;
+    const isEnd = index === curve.points.length - 1;
+    if (isEnd && along - last < apart / 2) {
+      kept.pop();
+    }
+    if (isEnd || along - last >= apart) {
+      kept.push(point.map((part) => Math.round(part * 1e4) / 1e4) as Vector);
+      last = along;
+    }
+  });
+  return kept;
+}
+
+function HangFields({ run, route, solved, onChange }: RouteProps) {
+  const span = spanOf(solved);
+  const facts = solved.shape?.kind === 'hang' ? solved.shape : null;
+  const bySlack = route.slack !== undefined;
+  return (
+    <>
+      <GivenLength route={route} solved={solved} onChange={onChange} />
       <RouteSlider
         run={run}
         label={bySlack ? 'Slack by hand' : 'Length by hand'}
@@ -292,6 +345,7 @@ function asKind(run: Run, solved: SolvedRun, kind: Kind, host: Run | undefined):
   };
   switch (kind) {
     case 'hang':
+    case 'drape':
     case 'spring':
       return { ...ends, route: { kind, length: tidy } };
     case 'flow':

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Routing\Flexible;
+
+use Bowline\Geometry\Vector;
+use Bowline\Job\Surrounding;
+
+/** The surroundings as something to lie on: how far off the nearest of them is, and which way out of it. */
+final readonly class Bodies
+{
+    /** @var list<array{Vector, float, Vector, Vector, Vector, Vector, Surrounding}> middle in space, radius of a ball round it, origin and axes of its frame, the body */
+    private array $bodies;
+
+    /** @param  array<string, Surrounding>  $surroundings */
+    public function __construct(array $surroundings)
+    {
+        $this->bodies = array_map(static function (Surrounding $body): array {
+            $pose = $body->pose;
+
+            return [
+                $pose->point($body->shape->middle()), $body->shape->halfExtent()->length(), $pose->point(Vector::zero()),
+                $pose->direction(new Vector(1.0, 0.0, 0.0)), $pose->direction(new Vector(0.0, 1.0, 0.0)), $pose->direction(new Vector(0.0, 0.0, 1.0)), $body,
+            ];
+        }, array_values($surroundings));
+    }
+
+    /**
+     * In plain numbers, as it is asked a million times.
+     *
+     * @param  float  $within  mm; what is farther off is not looked at
+     * @return array{float, float, float, float, string}|null how far outside of the nearest body (less than 0
+     *                                                        within it), the unit direction out of it, and its id; null when none is near
+     */
+    public function nearest(float $x, float $y, float $z, float $within): ?array
+    {
+        $nearest = null;
+        foreach ($this->bodies as [$middle, $radius, $origin, $u, $v, $w, $body]) {
+            $reach = $radius + $within;
+            [$dx, $dy, $dz] = [$x - $middle->x, $y - $middle->y, $z - $middle->z];
+            if ($dx * $dx + $dy * $dy + $dz * $dz > $reach * $reach) {
+                continue;
+            }
+            [$dx, $dy, $dz] = [$x - $origin->x, $y - $origin->y, $z - $origin->z];
+            [$distance, $a, $b, $c] = $body->shape->outside(
+                $dx * $u->x + $dy * $u->y + $dz * $u->z, $dx * $v->x + $dy * $v->y + $dz * $v->z, $dx * $w->x + $dy * $w->y + $dz * $w->z,
+            );
+            if ($distance <= $within) {
+                $within = $distance;
+                $nearest = [$distance, $a * $u->x + $b * $v->x + $c * $w->x, $a * $u->y + $b * $v->y + $c * $w->y, $a * $u->z + $b * $v->z + $c * $w->z, $body->id];
+            }
+        }
+
+        return $nearest;
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->bodies === [];
+    }
+}

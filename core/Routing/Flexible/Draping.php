@@ -1,0 +1,415 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Routing\Flexible;
+
+use Bowline\Geometry\Curve;
+use Bowline\Geometry\Vector;
+
+/**
+ * A line of given length that is let down from above between two points and comes to lie on what it meets.
+ *
+ * Where it meets nothing and keeps its radius it is the catenary. Otherwise it is a chain that sinks step by step
+ * (position-based dynamics: Müller et al., J. Vis. Comm. Image Repr. 18, 2007): the lengths of all its links are
+ * put right at once by the tridiagonal system they make, bends and contacts one after another. A contact takes
+ * away what its friction holds of the way along it. Nothing is left to chance: the same input is the same shape.
+ */
+final class Draping
+{
+    /** Friction of a hose or a sheathed cable on painted metal or wood. */
+    private const FRICTION = 0.3;
+
+    /** Kept off a surface beyond half its outside, mm, and kept wider than its least radius, as a part of it. */
+    private const OFF = 0.06;
+
+    private const WIDER = 1.04;
+
+    /** The length over which weight and stiffness are even, (EI/w)^⅓, as a part of the least radius: no maker gives it. */
+    private const BENDING = 0.5;
+
+    /** How much of its speed a node keeps from step to step. */
+    private const KEPT = 0.97;
+
+    private const FEWEST = 24;
+
+    private const MOST = 140;
+
+    /** Steps of sinking in few links: let out to their length, sunk, and brought to rest; then those in all of them. */
+    private const LET_OUT = 120;
+
+    private const SUNK = 400;
+
+    private const BROUGHT = 200;
+
+    private const REFINED = 240;
+
+    /** How much less it falls from step to step while it is brought to rest. */
+    private const EASE = 0.97;
+
+    /** Rounds of putting right once the true length has been measured, and how often in each. */
+    private const ROUNDS = 6;
+
+    private const PUTTING_RIGHT = 40;
+
+    /** In how many places of a link contact is looked for while it sinks, and when it is put right. */
+    private const ROUGHLY = 2;
+
+    private const CLOSELY = 8;
+
+    /** Longer arches than this many times its length are not tried, to get over what stands between. */
+    private const LONGEST = 4.0;
+
+    /** @var array<int, float> where the nodes are */
+    private array $x;
+
+    /** @var array<int, float> */
+    private array $y;
+
+    /** @var array<int, float> */
+    private array $z;
+
+    private int $links;
+
+    private float $link;
+
+    /** How far out of a body the two ends are allowed to begin, mm. */
+    private float $fromOff;
+
+    private float $toOff;
+
+    private function __construct(
+        private readonly Vector $from,
+        private readonly Vector $to,
+        private readonly Vector $up,
+        private readonly float $length,
+        private readonly float $half,
+        private readonly float $least,
+        private readonly Bodies $bodies,
+    ) {
+        $this->fromOff = min($half, $bodies->nearest($from->x, $from->y, $from->z, $half)[0] ?? $half);
+        $this->toOff = min($half, $bodies->nearest($to->x, $to->y, $to->z, $half)[0] ?? $half);
+    }
+
+    /**
+     * @param  Vector  $up  unit
+     * @param  float  $length  mm, more than the distance of the two points
+     * @param  float  $half  half the outside of the line, mm
+     * @param  float  $least  the least radius it may bend to, mm
+     */
+    public static function between(Vector $from, Vector $to, Vector $up, float $length, float $half, float $least, Bodies $bodies): Curve
+    {
+        $draping = new self($from, $to, $up, $length, $half, max($least, $half), $bodies);
+        $hanging = Catenary::between($from, $to, $up, $length)->curve;
+        if ($hanging->least >= $least && $draping->isClear($hanging)) {
+            return $hanging;
+        }
+
+        return $draping->settled();
+    }
+
+    /** No point of a curve nearer to a body than half the line is thick. */
+    private function isClear(Curve $curve): bool
+    {
+        $steps = max(50, (int) ceil($curve->length() / max($this->half, 1.0) * 2));
+        for ($i = 1; $i < $steps; $i++) {
+            $along = $curve->length() * $i / $steps;
+            $point = $curve->pointAt($along);
+            $near = $this->bodies->nearest($point->x, $point->y, $point->z, $this->half);
+            if ($near !== null && $near[0] < $this->wanted($along, $curve->length() - $along) - 1e-9) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** How far off a body it has to be at a place: by its end it may be as near as the end itself is. */
+    private function wanted(float $from, float $to): float
+    {
+        return min($this->half, $this->fromOff + $from, $this->toOff + $to);
+    }
+
+    private function settled(): Curve
+    {
+        $links = min(self::MOST, max(self::FEWEST, (int) ceil($this->length / (0.35 * $this->least))));
+        // First in few links, which sink sooner; then in as many as its bends need.
+        $this->part($this->lowestClear(), max(self::FEWEST, intdiv($links, 3)));
+        $this->sink(0.02, self::SUNK, self::BROUGHT);
+        $this->part($this->curve(), $links);
+        $this->sink(0.002, 0, self::REFINED);
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            // Stretched over what it lies on it cannot be made its length.
+            $this->link *= max(0.99, $this->length / $this->curve()->length());
+            for ($i = 0; $i < self::PUTTING_RIGHT; $i++) {
+                $this->putRight($this->x, $this->y, $this->z, false);
+            }
+        }
+
+        return $this->curve();
+    }
+
+    private function part(Curve $curve, int $links): void
+    {
+        $this->links = $links;
+        $this->link = $curve->length() / $links;
+        $nodes = array_map(fn (int $i): Vector => $curve->pointAt($this->link * $i), range(0, $links));
+        $this->x = array_map(static fn (Vector $node): float => $node->x, $nodes);
+        $this->y = array_map(static fn (Vector $node): float => $node->y, $nodes);
+        $this->z = array_map(static fn (Vector $node): float => $node->z, $nodes);
+    }
+
+    private function curve(): Curve
+    {
+        $points = [$this->from];
+        for ($i = 1; $i < $this->links; $i++) {
+            $points[] = new Vector(...array_map(static fn (array $part): float => self::within($part, $i, self::places(1)[0]), [$this->x, $this->y, $this->z]));
+        }
+
+        return Spline::through([...$points, $this->to], null, null);
+    }
+
+    /**
+     * @param  float  $fall  how far it falls in a step, as a part of a link
+     * @param  int  $steps  at that fall
+     * @param  int  $easing  slower and slower, so that what the last step adds is not seen
+     */
+    private function sink(float $fall, int $steps, int $easing): void
+    {
+        $full = $this->length / $this->links;
+        $growth = ($full - $this->link) / self::LET_OUT;
+        $speed = [$still = array_fill(0, $this->links + 1, 0.0), $still, $still];
+        for ($step = 0; $step < $steps + $easing; $step++) {
+            $this->link = $steps === 0 || $step >= self::LET_OUT ? $full : $this->link + $growth;
+            $this->step($speed, $fall * $full);
+            $fall *= $step >= $steps ? self::EASE : 1.0;
+        }
+    }
+
+    /**
+     * The lowest arch over what stands between the ends: from the straight to one of all the length there is, and
+     * to longer ones, that are pulled tight afterwards.
+     */
+    private function lowestClear(): Curve
+    {
+        $distance = $this->from->distanceTo($this->to);
+        $arch = Curve::straight($this->from, $this->to);
+        for ($part = 0.04; ! $this->isClear($arch) && $arch->length() < self::LONGEST * $this->length; $part += 0.04) {
+            $length = $part < 1.0 ? $distance + ($this->length - $distance) * $part * $part : $this->length * $part;
+            $arch = Catenary::between($this->from, $this->to, $this->up->times(-1.0), $length)->curve;
+        }
+
+        return $arch;
+    }
+
+    /** @param  array{array<int, float>, array<int, float>, array<int, float>}  $speed  mm a step, of each node */
+    private function step(array &$speed, float $fall): void
+    {
+        $before = [$this->x, $this->y, $this->z];
+        $most = $this->link * 0.5;
+        [$this->x, $this->y, $this->z] = array_map(fn (array $part): array => $this->stiffened($part, $fall), $before);
+        [$fx, $fy, $fz] = [$this->up->x * $fall, $this->up->y * $fall, $this->up->z * $fall];
+        for ($i = 1; $i < $this->links; $i++) {
+            $x = $speed[0][$i] * self::KEPT - $fx;
+            $y = $speed[1][$i] * self::KEPT - $fy;
+            $z = $speed[2][$i] * self::KEPT - $fz;
+            $part = min(1.0, $most / max(1e-12, sqrt($x * $x + $y * $y + $z * $z)));
+            $this->x[$i] += $x * $part;
+            $this->y[$i] += $y * $part;
+            $this->z[$i] += $z * $part;
+        }
+        $this->putRight($before[0], $before[1], $before[2], true);
+        for ($i = 1; $i < $this->links; $i++) {
+            $speed[0][$i] = $this->x[$i] - $before[0][$i];
+            $speed[1][$i] = $this->y[$i] - $before[1][$i];
+            $speed[2][$i] = $this->z[$i] - $before[2][$i];
+        }
+    }
+
+    /**
+     * A step of what its stiffness does to one part of its places meanwhile.
+     *
+     * @param  array<int, float>  $part
+     * @return array<int, float>
+     */
+    private function stiffened(array $part, float $fall): array
+    {
+        // More at once would shake it.
+        $stiff = min(0.05, $fall / $this->link * (self::BENDING * $this->least / $this->link) ** 3);
+        $stiffened = $part;
+        for ($i = 2; $i < $this->links - 1; $i++) {
+            $stiffened[$i] -= $stiff * ($part[$i - 2] - 4 * $part[$i - 1] + 6 * $part[$i] - 4 * $part[$i + 1] + $part[$i + 2]);
+        }
+
+        return $stiffened;
+    }
+
+    /**
+     * @param  array<int, float>  $x  where the nodes were, for friction
+     * @param  array<int, float>  $y
+     * @param  array<int, float>  $z
+     */
+    private function putRight(array $x, array $y, array $z, bool $isSinking): void
+    {
+        $this->widen();
+        $this->evenLinks();
+        $this->leaveBodies($x, $y, $z, $isSinking);
+    }
+
+    /** Bends tighter than the least radius are opened: |p₋ − 2p + p₊| ≤ link² / radius. */
+    private function widen(): void
+    {
+        $most = $this->link * $this->link / ($this->least * self::WIDER);
+        for ($i = 1; $i < $this->links; $i++) {
+            $x = $this->x[$i - 1] + $this->x[$i + 1] - 2 * $this->x[$i];
+            $y = $this->y[$i - 1] + $this->y[$i + 1] - 2 * $this->y[$i];
+            $z = $this->z[$i - 1] + $this->z[$i + 1] - 2 * $this->z[$i];
+            $size = sqrt($x * $x + $y * $y + $z * $z);
+            if ($size <= $most) {
+                continue;
+            }
+            [$before, $after] = [$i > 1 ? 1.0 : 0.0, $i < $this->links - 1 ? 1.0 : 0.0];
+            $by = ($size - $most) / $size / (4.0 + $before + $after);
+            $this->move($i, 2 * $by, $x, $y, $z);
+            $this->move($i - 1, -$by * $before, $x, $y, $z);
+            $this->move($i + 1, -$by * $after, $x, $y, $z);
+        }
+    }
+
+    private function move(int $i, float $by, float $x, float $y, float $z): void
+    {
+        $this->x[$i] += $by * $x;
+        $this->y[$i] += $by * $y;
+        $this->z[$i] += $by * $z;
+    }
+
+    /** All links their length at once: one step of Newton on the tridiagonal system of the forces in them. */
+    private function evenLinks(): void
+    {
+        $x = $y = $z = $off = $upper = $right = [];
+        for ($i = 0; $i < $this->links; $i++) {
+            $x[$i] = $this->x[$i + 1] - $this->x[$i];
+            $y[$i] = $this->y[$i + 1] - $this->y[$i];
+            $z[$i] = $this->z[$i + 1] - $this->z[$i];
+            $size = max(1e-9, sqrt($x[$i] * $x[$i] + $y[$i] * $y[$i] + $z[$i] * $z[$i]));
+            $x[$i] /= $size;
+            $y[$i] /= $size;
+            $z[$i] /= $size;
+            $off[$i] = $size - $this->link;
+        }
+        $last = $this->links - 1;
+        for ($i = 0; $i <= $last; $i++) {
+            // A little give, or a line that is pulled straight would have no answer.
+            $pivot = ($i > 0 ? 1.0 : 0.0) + ($i < $last ? 1.0 : 0.0) + 1e-3;
+            $force = $off[$i];
+            if ($i > 0) {
+                $before = -($x[$i - 1] * $x[$i] + $y[$i - 1] * $y[$i] + $z[$i - 1] * $z[$i]);
+                $pivot -= $before * $upper[$i - 1];
+                $force -= $before * $right[$i - 1];
+            }
+            $upper[$i] = $i < $last ? -($x[$i] * $x[$i + 1] + $y[$i] * $y[$i + 1] + $z[$i] * $z[$i + 1]) / $pivot : 0.0;
+            $right[$i] = $force / $pivot;
+        }
+        for ($i = $last - 1; $i >= 0; $i--) {
+            $right[$i] -= $upper[$i] * $right[$i + 1];
+        }
+        for ($i = 1; $i <= $last; $i++) {
+            $this->x[$i] += $x[$i] * $right[$i] - $x[$i - 1] * $right[$i - 1];
+            $this->y[$i] += $y[$i] * $right[$i] - $y[$i - 1] * $right[$i - 1];
+            $this->z[$i] += $z[$i] * $right[$i] - $z[$i - 1] * $right[$i - 1];
+        }
+    }
+
+    /**
+     * Out of every body, at the place of each link that is deepest in one.
+     *
+     * @param  array<int, float>  $wasX  where the nodes were
+     * @param  array<int, float>  $wasY
+     * @param  array<int, float>  $wasZ
+     * @param  bool  $isSinking  looked at in two places of a link, not in all
+     */
+    private function leaveBodies(array $wasX, array $wasY, array $wasZ, bool $isSinking): void
+    {
+        if ($this->bodies->isEmpty()) {
+            return;
+        }
+        $all = $this->links * $this->link;
+        $places = self::places($isSinking ? self::ROUGHLY : self::CLOSELY);
+        for ($i = 1; $i < $this->links; $i++) {
+            $near = $this->bodies->nearest($this->x[$i], $this->y[$i], $this->z[$i], $this->half + self::OFF + $this->link);
+            if ($near === null) {
+                continue;
+            }
+            $deepest = 0.0;
+            $out = null;
+            $at = $places[0];
+            foreach ($places as $place => $weights) {
+                if ($place > 0 && $i === $this->links - 1) {
+                    break;
+                }
+                $along = ($i + $place / count($places)) * $this->link;
+                $wanted = $this->wanted($along, $all - $along) + self::OFF;
+                if ($place > 0) {
+                    $near = $this->bodies->nearest(self::within($this->x, $i, $weights), self::within($this->y, $i, $weights), self::within($this->z, $i, $weights), $wanted);
+                }
+                if ($near !== null && $wanted - $near[0] > $deepest) {
+                    [$deepest, $out, $at] = [$wanted - $near[0], $near, $weights];
+                }
+            }
+            if ($out === null) {
+                continue;
+            }
+            [, $nx, $ny, $nz] = $out;
+            $x = self::within($this->x, $i, $at) - self::within($wasX, $i, $at);
+            $y = self::within($this->y, $i, $at) - self::within($wasY, $i, $at);
+            $z = self::within($this->z, $i, $at) - self::within($wasZ, $i, $at);
+            $into = $x * $nx + $y * $ny + $z * $nz;
+            [$x, $y, $z] = [$x - $into * $nx, $y - $into * $ny, $z - $into * $nz];
+            $held = min(1.0, self::FRICTION * $deepest / max(1e-12, sqrt($x * $x + $y * $y + $z * $z)));
+            $this->push($i, $at, $nx * $deepest - $x * $held, $ny * $deepest - $y * $held, $nz * $deepest - $z * $held);
+        }
+    }
+
+    /**
+     * Places within a link, by the weights there of the four nodes about it: those of a cubic B-spline, whose bends
+     * are never tighter than those of its nodes.
+     *
+     * @return list<array{float, float, float, float}>
+     */
+    private static function places(int $count): array
+    {
+        return array_map(static function (int $place) use ($count): array {
+            $s = $place / $count;
+
+            return [(1 - $s) ** 3 / 6, (3 * $s ** 3 - 6 * $s ** 2 + 4) / 6, (-3 * $s ** 3 + 3 * $s ** 2 + 3 * $s + 1) / 6, $s ** 3 / 6];
+        }, range(0, $count - 1));
+    }
+
+    /**
+     * @param  array<int, float>  $part
+     * @param  array{float, float, float, float}  $weights
+     */
+    private static function within(array $part, int $link, array $weights): float
+    {
+        return $part[$link - 1] * $weights[0] + $part[$link] * $weights[1] + $part[$link + 1] * $weights[2] + ($part[$link + 2] ?? 0.0) * $weights[3];
+    }
+
+    /** @param  array{float, float, float, float}  $weights */
+    private function push(int $link, array $weights, float $x, float $y, float $z): void
+    {
+        $sum = 0.0;
+        foreach ($weights as $k => $weight) {
+            $sum += $this->isFree($link + $k - 1) ? $weight * $weight : 0.0;
+        }
+        foreach ($weights as $k => $weight) {
+            if ($this->isFree($link + $k - 1) && $weight !== 0.0) {
+                $this->move($link + $k - 1, $weight / $sum, $x, $y, $z);
+            }
+        }
+    }
+
+    private function isFree(int $node): bool
+    {
+        return $node > 0 && $node < $this->links;
+    }
+}

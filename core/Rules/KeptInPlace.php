@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Laying\RunEdit;
+use Bowline\Routing\DrapeRoute;
+use Bowline\Routing\LaidRun;
+
+/** `kept-away`: the shape a run has been kept in no longer begins and ends where the run does. */
+final class KeptInPlace implements Rule
+{
+    /** An end may stand off by this much, mm. */
+    private const OFF = 0.5;
+
+    public function check(LaidRun $laid): array
+    {
+        $route = $laid->run->route;
+        if (! $route instanceof DrapeRoute || $route->kept === []) {
+            return [];
+        }
+        $findings = [];
+        foreach ([
+            ['start', $laid->run->from->at, $route->kept[0], 0.0],
+            ['end', $laid->run->to->at, $route->kept[count($route->kept) - 1], $laid->length()],
+        ] as [$which, $wanted, $is, $along]) {
+            $off = $wanted->distanceTo($is);
+            if ($off > self::OFF) {
+                $findings[] = new Finding(
+                    'kept-away',
+                    Severity::Violation,
+                    sprintf('Its %s is not where it is kept', $which),
+                    sprintf('The shape it is kept in is %s off there.', $laid->run->units->say($off)),
+                    $wanted,
+                    [$along, $along],
+                    $off,
+                    self::OFF,
+                );
+            }
+        }
+
+        return $findings;
+    }
+
+    public function remedies(Finding $finding, LaidRun $laid): iterable
+    {
+        yield new Remedy('Let it go, to lie as it falls', 'runs', RunEdit::of($laid)->setRoute((object) ['kept' => null])->run());
+    }
+}

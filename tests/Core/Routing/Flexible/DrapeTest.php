@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Geometry\Curve;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Job;
+use Bowline\SolvedRun;
+use Bowline\Solver;
+
+/** A cable of 12 mm, least radius 60, from (−400, 0, z) to (400, y, 150), over boxes [middle, size]. */
+function draped(array $route, array $boxes = [], float $z = 150.0, float $y = 0.0): SolvedRun
+{
+    $job = [
+        'format' => 'bowline-job', 'version' => 2, 'name' => 'Quay', 'show_units' => 'mm', 'values' => (object) [],
+        'stock' => [['id' => 'c', 'kind' => 'cable', 'name' => 'Shore cable', 'section' => ['shape' => 'round', 'od' => 12, 'wall' => 6], 'density' => 2000,
+            'bend' => ['radius' => 60, 'min_radius' => 60, 'min_straight' => 0, 'stretch_per_degree' => 0, 'springback' => ['ratio' => 0, 'offset' => 0]]]],
+        'fittings' => [], 'clamps' => [],
+        'surroundings' => array_map(static fn (int $i, array $box): array => [
+            'id' => 'b'.$i, 'name' => 'Box', 'shape' => 'box', 'size' => $box[1], 'pose' => ['at' => $box[0]],
+        ], array_keys($boxes), $boxes),
+        'runs' => [['id' => 'r', 'name' => 'Shore cable', 'stock' => 'c', 'from' => ['at' => [-400, 0, $z]], 'to' => ['at' => [400, $y, 150]], 'route' => ['kind' => 'drape', ...$route]]],
+    ];
+
+    return (new Solver(Job::fromJson(json_encode($job, JSON_THROW_ON_ERROR))))->all()[0];
+}
+
+function curveOf(SolvedRun $solved): Curve
+{
+    $curve = $solved->laid->path->segments[0];
+    assert($curve instanceof Curve);
+
+    return $curve;
+}
+
+/** How deep the cable of 12 mm is in an upright box at the worst place, mm. */
+function depth(Curve $curve, array $box): float
+{
+    [$middle, $size] = $box;
+    $deepest = 0.0;
+    for ($i = 1; $i < 3000; $i++) {
+        $point = $curve->pointAt($curve->length() * $i / 3000)->minus(new Vector(...$middle));
+        $over = array_map(static fn (float $part, float $side): float => abs($part) - $side / 2, $point->toArray(), $size);
+        $outside = hypot(hypot(max($over[0], 0), max($over[1], 0)), max($over[2], 0));
+        $deepest = max($deepest, 6.0 - ($outside > 0.0 ? $outside : max($over)));
+    }
+
+    return $deepest;
+}
+
+$floor = [[0, 0, -10], [4000, 4000, 20]];
+
+it('hangs as a catenary where it meets nothing, and lies straight when it is taut', function () use ($floor): void {
+    // √(L² − v²) = 2a·sinh(h/2a) with h = 800, v = 0 and a = 1000 gives L = 2000·sinh(0.4) and a sag of a·(cosh 0.4 − 1) = 81.07.
+    $curve = curveOf(draped(['length' => 2000 * sinh(0.4)], [$floor]));
+    expect($curve->pointAt($curve->length() / 2)->z)->toEqualWithDelta(150 - 1000 * (cosh(0.4) - 1), 1e-3)
+        ->and($curve->least)->toEqualWithDelta(1000.0, 0.01);
+
+    // With 10⁻⁸ of slack the sag is h·√(3/8 · 10⁻⁸), 0.05 mm.
+    $taut = curveOf(draped(['slack' => 1e-8], [$floor]));
+    expect($taut->pointAt(400)->z)->toEqualWithDelta(150 - 800 * sqrt(3 / 8 * 1e-8), 1e-3);
+});
+
+it('lies on the floor by half its thickness, with its ends alike but for friction', function () use ($floor): void {
+    $solved = draped(['length' => 1200], [$floor]);
+    $curve = curveOf($solved);
+    expect($curve->pointAt(600)->z)->toEqualWithDelta(6.0, 0.2)->and($solved->findings)->toBe([]);
+    foreach ([50, 150, 300, 450] as $along) {
+        expect($curve->pointAt($along)->z)->toEqualWithDelta($curve->pointAt($curve->length() - $along)->z, 5.0);
+    }
+});
+
+it('keeps its length and its radius and stays out of everything, the same each time', function () use ($floor): void {
+    mt_srand(4711);
+    for ($scene = 0; $scene < 5; $scene++) {
+        $boxes = [$floor, [[mt_rand(-80, 80), mt_rand(-40, 40), 100], [mt_rand(150, 400), 600, 200]]];
+        $length = mt_rand(1150, 1700);
+        $solved = draped(['length' => $length], $boxes, mt_rand(120, 500), mt_rand(-100, 100));
+        $curve = curveOf($solved);
+        expect($curve->length())->toEqualWithDelta($length, 1e-3 * $length)
+            ->and($curve->least)->toBeGreaterThan(60.0 * 0.995)
+            ->and(max(depth($curve, $boxes[0]), depth($curve, $boxes[1])))->toBeLessThan(0.2);
+        if ($scene === 0) {
+            mt_srand(4711);
+            [$x, $y, $wide] = [mt_rand(-80, 80), mt_rand(-40, 40), mt_rand(150, 400)];
+            $again = draped(['length' => mt_rand(1150, 1700)], [$floor, [[$x, $y, 100], [$wide, 600, 200]]], mt_rand(120, 500), mt_rand(-100, 100));
+            expect(curveOf($again)->points)->toEqual($curve->points);
+        }
+    }
+});
+
+it('says when it does not reach over what lies between', function () use ($floor): void {
+    // Over a block 600 high and 400 wide 1000 mm cannot reach: from 150 up to 600 and down again alone take 900,
+    // and the top 400 more; slantwise from both ends it is 2·√(200² + 450²) + 400 = 1385.
+    $solved = draped(['length' => 1000], [$floor, [[0, 0, 300], [400, 3000, 600]]]);
+    $short = $solved->findings[array_search('too-short', array_column($solved->findings, 'rule'), true)];
+    expect($short->rule)->toBe('too-short')->and($short->required)->toBeGreaterThan(1385.0)->toBeLessThan(1385.0 * 1.15);
+    // And 810 of 800 straight without anything between do.
+    expect(array_column(draped(['length' => 810])->findings, 'rule'))->toBe([]);
+});
+
+it('stays as it is kept whatever moves, and says when its ends no longer fit', function () use ($floor): void {
+    $kept = array_map(static fn (int $x): array => [$x, 0, 150 - 100 * cos($x / 800 * M_PI)], range(-400, 400, 50));
+    $before = draped(['length' => 850, 'kept' => $kept], [$floor]);
+    $after = draped(['length' => 850, 'kept' => $kept], [[[0, 0, 40], [4000, 4000, 20]]]);
+    expect(curveOf($after)->points)->toEqual(curveOf($before)->points)->and($before->findings)->toBe([]);
+
+    $off = draped(['length' => 850, 'kept' => $kept], [$floor], 170.0);
+    expect(array_column($off->findings, 'rule'))->toBe(['kept-away'])
+        ->and($off->findings[0]->measured)->toEqualWithDelta(20.0, 1e-9);
+    $freed = $off->findings[0]->remedies[0]->item->route ?? null;
+    expect($freed->kept ?? null)->toBeNull();
+});

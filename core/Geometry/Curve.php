@@ -17,6 +17,7 @@ final readonly class Curve implements Segment
      * @param  list<float>  $curvature  at each point, 1/mm
      * @param  float  $least  smallest radius anywhere, mm; INF when it is straight
      * @param  float  $leastAt  developed length where that is
+     * @param  list<Vector>  $through  the points that tell it, when it is a smooth curve through points
      */
     public function __construct(
         public array $points,
@@ -25,6 +26,7 @@ final readonly class Curve implements Segment
         public array $curvature,
         public float $least,
         public float $leastAt,
+        public array $through = [],
     ) {
     }
 

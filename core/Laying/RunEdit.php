@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Laying;
 
+use Bowline\Geometry\Curve;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Clamp;
@@ -11,6 +12,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\Stop\StopReader;
 use Bowline\Job\Tie\Tie;
+use Bowline\Routing\DrapeRoute;
 use Bowline\Routing\Held;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Vertex;
@@ -500,6 +502,25 @@ final class RunEdit
         }
 
         return $this;
+    }
+
+    /**
+     * Keeps the shape a draped run lies in, or lets it go again.
+     *
+     * @throws LayingError when it is no draped run
+     */
+    public function keepShape(bool $keep): self
+    {
+        $curve = $this->laid->path->segments[0] ?? null;
+        if (! $this->laid->run->route instanceof DrapeRoute || ! $curve instanceof Curve) {
+            throw new LayingError('Only a run that lies over what it meets can be kept as it lies.');
+        }
+
+        $points = $curve->through === [] ? $curve->points : $curve->through;
+
+        return $this->setRoute((object) ['kept' => $keep ? array_map(
+            static fn (Vector $point): array => [round($point->x, 6), round($point->y, 6), round($point->z, 6)], $points,
+        ) : null]);
     }
 
     /** Makes a hanging or sprung run longer; one told by its slack gets a length. */

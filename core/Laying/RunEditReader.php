@@ -38,6 +38,7 @@ final class RunEditReader
             'tie' => self::tie($edit, $corner, $body, $site),
             'untie' => $edit->untie($corner, self::number($body->find('tie'))),
             'through-clamp' => $edit->throughClamp($vertex === null ? null : $corner, $site->clamp($body->get('clamp'))),
+            'keep-shape' => $edit->keepShape($body->get('keep')->value === true),
             'set-route' => $edit->setRoute($body->get('route')->object()),
             'make-own' => $edit->makeOwn(),
             'make-symmetric' => self::symmetric($edit, $body, $site),

@@ -45,6 +45,6 @@ final class KeptInPlace implements Rule
 
     public function remedies(Finding $finding, LaidRun $laid): iterable
     {
-        yield new Remedy('Let it go, to lie as it falls', 'runs', RunEdit::of($laid)->setRoute((object) ['kept' => null])->run());
+        yield new Remedy('Let it go, to lie as it falls', 'runs', RunEdit::of($laid)->keepShape(false)->run());
     }
 }

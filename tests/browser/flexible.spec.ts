@@ -55,3 +55,32 @@ test('springs a hose, finds it too tight, and takes the length that is offered',
   await goTo(page, 'Make');
   await expect(page.getByRole('region', { name: 'Bend table' })).toContainText('Cut length');
 });
+
+test('drapes a cable over a box, keeps it, and lets it go again', async ({ page }) => {
+  await openJob(
+    page,
+    {
+      ...job({ from: { at: [-500, 0, 300] }, to: { at: [500, 0, 300] }, route: { kind: 'hang', slack: 0.3 } }),
+      surroundings: [
+        { id: 'box', name: 'Battery box', shape: 'box', size: [400, 600, 200], pose: { at: [0, 0, 100] } },
+      ],
+    },
+    'lay',
+  );
+  const strip = page.locator('.strip');
+  await expect(strip).toContainText('1300 mm');
+  await page.getByRole('combobox', { name: 'Behaves' }).selectOption('drape');
+  await expect(page.getByText('Lies as it falls')).toBeVisible();
+  await enter(page, 'Length of the run', '1250');
+  await expect(strip).toContainText('1250');
+  await page.getByRole('button', { name: 'Keep this shape' }).click();
+  await expect(page.getByText('Kept as it lies')).toBeVisible();
+
+  // Kept, it stays 1250 long when its end moves away, which is told with the way back.
+  await enter(page, 'End: At z', '340');
+  const finding = page.locator('.finding');
+  await expect(finding).toContainText('Its end is not where it is kept');
+  await finding.getByRole('button', { name: 'Let it go, to lie as it falls' }).click();
+  await expect(finding).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Keep this shape' })).toBeVisible();
+});

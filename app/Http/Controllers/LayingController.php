@@ -37,7 +37,7 @@ final readonly class LayingController
         'hold-length' => 'Hold length of %s', 'add-leg' => 'Lay a leg of %s', 'take-back' => 'Take back a leg of %s',
         'finish' => 'Finish %s at its port', 'put-corners' => 'Paste corners into %s', 'reverse' => 'Reverse %s',
         'tie' => 'Tie a corner of %s', 'untie' => 'Let go of a relation of %s', 'through-clamp' => 'Put %s through a clamp',
-        'make-own' => 'Make %s a run of its own', 'set-route' => 'Change how %s lies', 'make-symmetric' => 'Make %s symmetric',
+        'make-own' => 'Make %s a run of its own', 'set-route' => 'Change how %s lies', 'keep-shape' => 'Keep or let go the shape of %s', 'make-symmetric' => 'Make %s symmetric',
     ];
 
     public function __construct(private JobFiles $files)

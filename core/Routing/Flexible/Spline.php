@@ -118,7 +118,7 @@ final class Spline
         }
         $tightest = $this->tightest($most[0], $along, $curvature);
 
-        return new Curve($points, $directions, $along, $curvature, $tightest > 0.0 ? 1.0 / $tightest : INF, $most[1]);
+        return new Curve($points, $directions, $along, $curvature, $tightest > 0.0 ? 1.0 / $tightest : INF, $most[1], $this->points);
     }
 
     /** How much it would turn in a span if it turned everywhere as it does where it turns most. */

@@ -23,7 +23,8 @@ export type Laying =
   | ThroughClamp
   | MakeOwn
   | MakeSymmetric
-  | SetRoute;
+  | SetRoute
+  | KeepShape;
 /**
  * x, y, z.
  *
@@ -1028,6 +1029,10 @@ export interface SetRoute {
    * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
    */
   since?: number;
+}
+export interface KeepShape {
+  do: "keep-shape";
+  keep: boolean;
 }
 /**
  * What somebody typed into a number field.

@@ -49,7 +49,7 @@ export function BehaviourFields({ run, solved, onChange }: Props) {
           ))}
       </select>
       {route.kind === 'hang' && <HangFields run={run.id} route={route} solved={solved} onChange={change} />}
-      {route.kind === 'drape' && <DrapeFields route={route} solved={solved} onChange={change} />}
+      {route.kind === 'drape' && <DrapeFields run={run.id} route={route} solved={solved} onChange={change} />}
       {route.kind === 'spring' && <SpringFields run={run.id} route={route} solved={solved} onChange={change} />}
       {route.kind === 'flow' && <FlowFields route={route} onChange={change} />}
       {route.kind === 'wrap' && <WrapFields route={route} hosts={hosts} onChange={change} />}
@@ -121,7 +121,8 @@ function GivenLength({ route, solved, onChange }: Omit<RouteProps, 'run'>) {
   );
 }
 
-function DrapeFields({ route, solved, onChange }: Omit<RouteProps, 'run'>) {
+function DrapeFields({ run, route, solved, onChange }: RouteProps) {
+  const { lay } = useJob();
   const kept = route.kept !== undefined;
   return (
     <>
@@ -130,36 +131,13 @@ function DrapeFields({ route, solved, onChange }: Omit<RouteProps, 'run'>) {
         <button
           type="button"
           className="btn btn-outline-primary btn-sm"
-          onClick={() => tell(onChange({ kept: kept ? undefined : shapeOf(solved) }))}
+          onClick={() => tell(lay(run, { do: 'keep-shape', keep: !kept }))}
         >
           {kept ? 'Let it go' : 'Keep this shape'}
         </button>
       </Row>
     </>
   );
-}
-
-/** How far apart the points of a kept shape are at most, as a part of its least radius: near enough to be it. */
-const KEPT_APART = 0.3;
-
-/** The shape as it lies, as points that a smooth curve goes through. */
-function shapeOf(solved: SolvedRun): Vector[] {
-  const curve = solved.path.find((segment): segment is Curve => segment.kind === 'curve');
-  const apart = KEPT_APART * (solved.min_radius ?? solved.length);
-  const kept: Vector[] = [];
-  let last = Number.NEGATIVE_INFINITY;
-  curve?.points.forEach((point, index) => {
-    const along = curve.along[index] ?? 0;
-    const isEnd = index === curve.points.length - 1;
-    if (isEnd && along - last < apart / 2) {
-      kept.pop();
-    }
-    if (isEnd || along - last >= apart) {
-      kept.push(point.map((part) => Math.round(part * 1e4) / 1e4) as Vector);
-      last = along;
-    }
-  });
-  return kept;
 }
 
 function HangFields({ run, route, solved, onChange }: RouteProps) {

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * How long one solution of each curve takes: php bench/curves.php
+ * Asked for: a sprung hose of 64 segments in under 15 ms; what is draped may take longer than a second.
+ */
+
+use Bowline\Geometry\Vector;
+use Bowline\Job\Node;
+use Bowline\Job\Surrounding;
+use Bowline\Job\Values;
+use Bowline\Routing\Flexible\Bodies;
+use Bowline\Routing\Flexible\Catenary;
+use Bowline\Routing\Flexible\Draping;
+use Bowline\Routing\Flexible\Elastica;
+use Bowline\Routing\Flexible\Spline;
+
+require __DIR__.'/../vendor/autoload.php';
+
+$box = static fn (string $id, array $size, array $at): Surrounding => Surrounding::read(new Node((object) [
+    'id' => $id, 'shape' => 'box', 'size' => $size, 'pose' => (object) ['at' => $at],
+]), Values::read(null));
+$bodies = new Bodies(['floor' => $box('floor', [4000, 4000, 20], [0, 0, -10]), 'box' => $box('box', [300, 600, 200], [0, 0, 100])]);
+$up = new Vector(0, 0, 1);
+mt_srand(7);
+$somewhere = static fn (): Vector => new Vector(mt_rand(-400, 400), mt_rand(-400, 400), mt_rand(250, 500));
+$out = static fn (): Vector => (new Vector(mt_rand(-9, 9), mt_rand(-9, 9), mt_rand(1, 9)))->unit();
+
+foreach ([
+    ['hang', 200, static fn (Vector $a, Vector $b): mixed => Catenary::between($a, $b, $up, $a->distanceTo($b) * 1.3 + 10)],
+    ['flow, 6 points', 50, static fn (Vector $a, Vector $b): mixed => Spline::through([$a, ...array_map($somewhere, range(1, 6)), $b], $out(), $out())],
+    ['spring', 100, static fn (Vector $a, Vector $b): mixed => Elastica::between($a, $b, $out(), $out(), $a->distanceTo($b) * 1.3 + 10, 1)],
+    ['drape', 12, static fn (Vector $a, Vector $b): mixed => Draping::between($a, $b, $up, $a->distanceTo($b) * 1.3 + 400, 6, 60, $bodies)],
+] as [$kind, $times, $solve]) {
+    $took = [];
+    for ($i = 0; $i < $times; $i++) {
+        [$a, $b] = [$somewhere(), $somewhere()];
+        $start = hrtime(true);
+        $solve($a, $b);
+        $took[] = (hrtime(true) - $start) / 1e6;
+    }
+    sort($took);
+    printf("%-16s median %7.2f ms, 95th percentile %7.2f ms\n", $kind, $took[intdiv($times, 2)], $took[(int) ($times * 0.95) - 1]);
+}

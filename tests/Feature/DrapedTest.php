@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+/** A shore cable over a locker and the quay. */
+function draping(): string
+{
+    return opened(json_encode([
+        'format' => 'bowline-job', 'version' => 1, 'name' => 'Quay',
+        'stock' => [['id' => 'c', 'kind' => 'cable', 'section' => ['shape' => 'round', 'od' => 20, 'wall' => 10], 'bend' => ['radius' => 60, 'min_radius' => 60, 'min_straight' => 0], 'density' => 2000]],
+        'surroundings' => [
+            ['id' => 'quay', 'shape' => 'box', 'size' => [4000, 4000, 20], 'pose' => ['at' => [0, 0, -10]]],
+            ['id' => 'locker', 'shape' => 'box', 'size' => [300, 600, 200], 'pose' => ['at' => [0, 0, 100]]],
+        ],
+        'runs' => [['id' => 'shore', 'stock' => 'c', 'from' => ['at' => [-500, 0, 300]], 'to' => ['at' => [500, 0, 300]], 'route' => ['kind' => 'drape', 'slack' => 0.3]]],
+    ], JSON_THROW_ON_ERROR));
+}
+
+/** Height of the cable over the middle of the locker. */
+function middle(array $solution): float
+{
+    return collect($solution['path'][0]['points'])->sortBy(fn (array $point) => abs($point[0]))->first()[2];
+}
+
+it('lets a draped run follow what it lies on, until it is kept', function (): void {
+    $job = draping();
+    // On top of the locker, by half its own thickness.
+    expect(middle(test()->getJson($job)->json('solutions.0')))->toEqualWithDelta(210.0, 0.5);
+
+    $locker = item($job, 'surroundings', 'locker');
+    $lower = [...$locker, 'pose' => ['at' => [0, 0, 60]]];
+    $answer = edit($job, 'surroundings', 'locker', $lower)->assertOk();
+    expect(middle($answer->json('solutions.0')))->toEqualWithDelta(170.0, 0.5);
+
+    $run = item($job, 'runs', 'shore');
+    $shape = $answer->json('solutions.0.path.0.points');
+    test()->postJson($job.'/runs/shore/laying', ['do' => 'keep-shape', 'keep' => true])->assertOk();
+    edit($job, 'surroundings', 'locker', $locker)->assertOk();
+    $state = test()->getJson($job);
+    expect($state->json('solutions.0.path.0.points'))->toEqualWithDelta($shape, 1e-4)->and(test()->get($job.'/file')->json('version'))->toBe(2);
+
+    edit($job, 'runs', 'shore', [...$run, 'route' => [...$run['route'], 'kept' => [[0, 0, 0]]]])
+        ->assertStatus(422)->assertJsonPath('pointer', '/route/kept');
+});

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 use Bowline\Geometry\Arc;
+use Bowline\Geometry\Curve;
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Site;
@@ -21,6 +22,9 @@ final class PictureWriter
 
     /** Straight pieces that an arc is drawn with. */
     private const ARC_STEPS = 6;
+
+    /** And a curve. */
+    private const CURVE_STEPS = 48;
 
     /** @var list<array{float, list<array{float, float}>, string}> depth, points, style */
     private array $shapes = [];
@@ -75,7 +79,11 @@ final class PictureWriter
     {
         $points = [];
         foreach ($run->path->segments as $segment) {
-            $steps = $segment instanceof Arc ? self::ARC_STEPS : 1;
+            $steps = match (true) {
+                $segment instanceof Arc => self::ARC_STEPS,
+                $segment instanceof Curve => self::CURVE_STEPS,
+                default => 1,
+            };
             for ($i = $points === [] ? 0 : 1; $i <= $steps; $i++) {
                 $points[] = $segment->pointAt($segment->length() * $i / $steps);
             }

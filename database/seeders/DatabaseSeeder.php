@@ -10,11 +10,11 @@ use Bowline\Job\JobFile;
 use Illuminate\Database\Seeder;
 use RuntimeException;
 
-/** Puts the demo jobs into an empty database: the engine space of the pilot boat "Ternwake" and a skid for it, all invented. */
+/** Puts the demo jobs into an empty database: the engine space of the pilot boat "Ternwake", a skid for it and its hoses and cables, all invented. */
 final class DatabaseSeeder extends Seeder
 {
     /** The last one is the one that opens. */
-    private const JOBS = ['skid.json', 'ternwake.json'];
+    private const JOBS = ['hoses.json', 'skid.json', 'ternwake.json'];
 
     public function run(JobFiles $files): void
     {

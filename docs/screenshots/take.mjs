@@ -17,7 +17,7 @@ async function take(name, path, doing = async () => {}, size = { width: 1280, he
   await page.close();
 }
 
-// A third job, with nothing in it yet: the first is the skid, the second the engine space.
+// A fourth job, with nothing in it yet: before it are the hoses, the skid and the engine space.
 await fetch(`${address}/api/jobs`, {
   method: 'POST',
   headers: { 'Content-Type': 'application/json' },
@@ -26,12 +26,12 @@ await fetch(`${address}/api/jobs`, {
 
 const pick = (name) => (page) => page.locator('.locker .pick', { hasText: name }).click();
 
-await take('place', '/jobs/2/place', pick(/Sea-water pump/));
-await take('lay', '/jobs/2/lay');
-await take('check', '/jobs/2/check');
-await take('make', '/jobs/2/make', pick(/Fuel feed/));
-await take('lay-wide', '/jobs/2/lay', pick(/Coolant/), { width: 1920, height: 1080 });
-await take('laying', '/jobs/2/lay', async (page) => {
+await take('place', '/jobs/3/place', pick(/Sea-water pump/));
+await take('lay', '/jobs/3/lay');
+await take('check', '/jobs/3/check');
+await take('make', '/jobs/3/make', pick(/Fuel feed/));
+await take('lay-wide', '/jobs/3/lay', pick(/Coolant/), { width: 1920, height: 1080 });
+await take('laying', '/jobs/3/lay', async (page) => {
   await page.getByRole('button', { name: 'Lay a run' }).click();
   await page.getByLabel('Stock to lay').selectOption({ label: 'Tube 28 × 2, EN 10305-1' });
   await page.getByRole('button', { name: /Begin at Heat exchanger/ }).click();
@@ -45,16 +45,17 @@ await take('laying', '/jobs/2/lay', async (page) => {
   await page.locator('.laying-tag', { hasText: 'length' }).waitFor();
   await page.waitForFunction(() => document.querySelectorAll('.path-table tbody tr').length === 2);
 });
-await take('find', '/jobs/2/lay', async (page) => {
+await take('find', '/jobs/3/lay', async (page) => {
   await page.keyboard.press('Control+k');
   await page.keyboard.type('sea');
 });
-await take('ties', '/jobs/1/lay', async (page) => {
+await take('hoses', '/jobs/1/lay', pick(/Steering hose, starboard/));
+await take('ties', '/jobs/2/lay', async (page) => {
   await pick(/Outlet tube 1/)(page);
   await page.getByRole('button', { name: 'Pick leg 2' }).click();
   await page.locator('.ties').waitFor();
 });
-await take('pieces', '/jobs/1/lay', async (page) => {
+await take('pieces', '/jobs/2/lay', async (page) => {
   await page.keyboard.press('p');
   const enter = async (label, text) => {
     const field = page.getByRole('textbox', { name: label, exact: true });
@@ -75,18 +76,20 @@ await take('pieces', '/jobs/1/lay', async (page) => {
   await enter('Piece 2: To z', '520');
   await page.locator('.joint', { hasText: 'two corners' }).waitFor();
 });
-await take('catalogue', '/jobs/1/lay', async (page) => {
+await take('catalogue', '/jobs/2/lay', async (page) => {
   await page.keyboard.press('k');
   await page.getByLabel('Find stock').fill('316L 28');
   await page.locator('.catalogue-table tbody tr').first().waitFor();
 });
-await take('inches', '/jobs/1/lay', async (page) => {
+await take('inches', '/jobs/2/lay', async (page) => {
   await pick(/Pump to separator/)(page);
   await page.getByRole('button', { name: 'Units: mm' }).click();
   await page.getByText('Inches, to 1/16').click();
   await page.getByRole('button', { name: 'Units: in' }).waitFor();
 });
-await take('first-steps', '/jobs/3/place');
-await take('jobs', '/jobs');
+await take('first-steps', '/jobs/4/place');
+await take('jobs', '/jobs', (page) =>
+  page.waitForFunction(() => [...document.images].length >= 3 && [...document.images].every((one) => one.complete)),
+);
 
 await browser.close();

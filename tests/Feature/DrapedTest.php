@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Tests\Cases;
+
 /** A shore cable over a locker and the quay. */
 function draping(): string
 {
@@ -41,4 +43,10 @@ it('lets a draped run follow what it lies on, until it is kept', function (): vo
 
     edit($job, 'runs', 'shore', [...$run, 'route' => [...$run['route'], 'kept' => [[0, 0, 0]]]])
         ->assertStatus(422)->assertJsonPath('pointer', '/route/kept');
+});
+
+it('shows hoses and cables that are all in order, one of them kept as it lies', function (): void {
+    [$exit, $out] = Cases::bowline('solve', database_path('demo/hoses.json'));
+    $lengths = array_column(json_decode($out, true)['runs'], 'length', 'id');
+    expect($exit)->toBe(0)->and($lengths['shore'])->toEqualWithDelta(1720.0, 1.72)->and($lengths['battery-plus'])->toEqualWithDelta(900.0, 0.9);
 });

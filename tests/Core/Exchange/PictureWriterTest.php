@@ -44,3 +44,14 @@ it('has a picture of a job with nothing in it', function (): void {
     $svg = picture(Jobs::decoded(['format' => 'bowline-job', 'version' => 1]));
     expect(count($svg->children()))->toBe(0)->and((string) $svg['viewBox'])->toBe('0 0 240 150');
 });
+
+it('draws a curve as one', function (): void {
+    // An arch of a half turn: it comes down again on a level with where it began, and is 160 high over 320.
+    $file = Jobs::file([], ['at' => [320, 0, 50]]);
+    $file->runs[0]->from = (object) ['at' => [0, 0, 0], 'axis' => [0, 0, 1]];
+    $file->runs[0]->to = (object) ['at' => [320, 0, 0], 'axis' => [0, 0, 1]];
+    $file->runs[0]->route = (object) ['kind' => 'spring', 'length' => M_PI * 160];
+    $points = array_map(static fn ($pair) => array_map(floatval(...), explode(',', $pair)), explode(' ', (string) picture($file)->polyline['points']));
+    $middle = $points[intdiv(count($points), 2)];
+    expect(count($points))->toBeGreaterThan(20)->and($middle[1])->toBeLessThan(min($points[0][1], $points[count($points) - 1][1]) - 20);
+});

@@ -57,6 +57,9 @@ final class Draping
 
     private const CLOSELY = 8;
 
+    /** At so many places of a curve at most it is looked whether it is clear. */
+    private const MOST_LOOKS = 20000;
+
     /** Longer arches than this many times its length are not tried, to get over what stands between. */
     private const LONGEST = 4.0;
 
@@ -111,7 +114,7 @@ final class Draping
     /** No point of a curve nearer to a body than half the line is thick. */
     private function isClear(Curve $curve): bool
     {
-        $steps = max(50, (int) ceil($curve->length() / max($this->half, 1.0) * 2));
+        $steps = (int) min(self::MOST_LOOKS, max(50, ceil($curve->length() / max($this->half, 1.0) * 2)));
         for ($i = 1; $i < $steps; $i++) {
             $along = $curve->length() * $i / $steps;
             $point = $curve->pointAt($along);
@@ -135,6 +138,7 @@ final class Draping
         $links = min(self::MOST, max(self::FEWEST, (int) ceil($this->length / (0.35 * $this->least))));
         // First in few links, which sink sooner; then in as many as its bends need.
         $this->part($this->lowestClear(), max(self::FEWEST, intdiv($links, 3)));
+        $this->bow();
         $this->sink(0.02, self::SUNK, self::BROUGHT);
         $this->part($this->curve(), $links);
         $this->sink(0.002, 0, self::REFINED);
@@ -157,6 +161,20 @@ final class Draping
         $this->x = array_map(static fn (Vector $node): float => $node->x, $nodes);
         $this->y = array_map(static fn (Vector $node): float => $node->y, $nodes);
         $this->z = array_map(static fn (Vector $node): float => $node->z, $nodes);
+    }
+
+    /** Ends on one plumb line or in one place give no side to hang to: the line gets one, or it would fold upon itself. */
+    private function bow(): void
+    {
+        $way = $this->to->minus($this->from);
+        $level = $way->minus($this->up->times($way->dot($this->up)))->length();
+        if ($level > $this->least) {
+            return;
+        }
+        $side = $this->up->anySquare();
+        for ($i = 1; $i < $this->links; $i++) {
+            $this->move($i, $this->least * sin(M_PI * $i / $this->links), $side->x, $side->y, $side->z);
+        }
     }
 
     private function curve(): Curve

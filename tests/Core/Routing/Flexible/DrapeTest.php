@@ -5,6 +5,8 @@ declare(strict_types=1);
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Job;
+use Bowline\Routing\Flexible\Bodies;
+use Bowline\Routing\Flexible\Draping;
 use Bowline\SolvedRun;
 use Bowline\Solver;
 
@@ -111,3 +113,9 @@ it('stays as it is kept whatever moves, and says when its ends no longer fit', f
     $freed = $off->findings[0]->remedies[0]->item->route ?? null;
     expect($freed->kept ?? null)->toBeNull();
 });
+
+it('keeps its radius in a loop between ends above one another', function (array $to): void {
+    $draped = Draping::between(new Vector(0, 0, 500), new Vector(...$to), new Vector(0, 0, 1), 900.0, 6.0, 60.0, new Bodies([]));
+    expect($draped->length())->toEqualWithDelta(900.0, 0.9)->and($draped->least)->toBeGreaterThan(59.5)
+        ->and($draped->start()->toArray())->toEqualWithDelta([0, 0, 500], 1e-9)->and($draped->end()->toArray())->toEqualWithDelta($to, 1e-9);
+})->with([[[0, 0, 300]], [[0, 0, 500]], [[5, 0, 500]]]);

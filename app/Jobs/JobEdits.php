@@ -188,18 +188,17 @@ final readonly class JobEdits
         }
     }
 
-    /** @throws EditRefused when a stock goes that runs are made of */
+    /** @throws EditRefused when a stock goes that runs are made of, or a run that others are wound round */
     private function refuseWhenInUse(stdClass $after, string $list, string $id): void
     {
-        if ($list !== 'stock') {
-            return;
-        }
-        $users = array_filter(self::byId($after, 'runs'), static fn (stdClass $run): bool => ($run->stock ?? null) === $id);
+        [$use, $way] = match ($list) {
+            'stock' => [static fn (stdClass $run): mixed => $run->stock ?? null, 'It is used by %s. Give %s another stock first.'],
+            'runs' => [static fn (stdClass $run): mixed => (new Node($run))->find('route')?->find('host')?->value, '%s is wound round it. Wind %s round another run first, or take it away.'],
+            default => [static fn (): mixed => null, ''],
+        };
+        $users = array_filter(self::byId($after, 'runs'), static fn (stdClass $run): bool => $use($run) === $id);
         if ($users !== []) {
-            $names = array_map(static fn (stdClass $run): string => is_string($run->name ?? null) ? $run->name : '', $users);
-            throw new EditRefused($list, $id, '', sprintf(
-                'It is used by %s. Give %s another stock first.', implode(', ', $names), count($users) === 1 ? 'it' : 'them',
-            ));
+            throw new EditRefused($list, $id, '', sprintf($way, implode(', ', array_map(StepName::name(...), $users, array_keys($users))), count($users) === 1 ? 'it' : 'them'));
         }
     }
 

@@ -77,10 +77,9 @@ final class Hanging
                 array_push($things, ...self::thingsOfTie($tie));
             }
         }
-        foreach ([$node->find('from'), $node->find('to'), $node->find('route')] as $part) {
-            foreach (self::texts($part?->find('like')?->find('run')) as $other) {
-                $things[] = 'runs '.$other;
-            }
+        $followed = array_map(static fn (?Node $part): ?Node => $part?->find('like')?->find('run'), [$node->find('from'), $node->find('to'), $node->find('route')]);
+        foreach (self::texts($node->find('route')?->find('host'), ...$followed) as $other) {
+            $things[] = 'runs '.$other;
         }
         if ($node->find('route')?->find('kind')?->value === 'drape' && $node->find('route')->list('kept') === []) {
             $things[] = self::ALL_AROUND;

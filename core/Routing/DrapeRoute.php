@@ -37,7 +37,7 @@ final readonly class DrapeRoute implements FlexibleRoute
             throw $node->get('kept')->error('a kept shape has two points at least');
         }
 
-        return new self(GivenLength::read($node, $site), $kept, $site->up, new Bodies($site->surroundings));
+        return new self(GivenLength::read($node, $site), $kept, $site->up, new Bodies($kept === [] ? $site->surroundings : []));
     }
 
     public function stopCount(): int

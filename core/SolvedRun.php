@@ -13,12 +13,16 @@ use Bowline\Rules\Severity;
 /** All that follows from what the designer said about one run. */
 final readonly class SolvedRun
 {
-    /** @param  list<Finding>  $findings  the worst first */
+    /**
+     * @param  list<Finding>  $findings  the worst first
+     * @param  bool  $isFull  with what takes long: the shapes it may rest in, its movement; not while a hand drags
+     */
     public function __construct(
         public LaidRun $laid,
         public BendTable $bendTable,
         public array $findings,
         public ?RestingShapes $resting = null,
+        public bool $isFull = false,
     ) {
     }
 
@@ -45,6 +49,6 @@ final readonly class SolvedRun
     /** Mass in kg. */
     public function mass(): float
     {
-        return $this->volume() * 1e-9 * $this->laid->run->stock->density;
+        return $this->laid->run->stock->massPerMetre * $this->laid->length() * 1e-3;
     }
 }

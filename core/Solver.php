@@ -16,9 +16,12 @@ final readonly class Solver
 {
     private Judge $judge;
 
+    private Judge $quickJudge;
+
     public function __construct(private Job $job)
     {
         $this->judge = Judge::of($job);
+        $this->quickJudge = Judge::whileDragging($job);
     }
 
     /** @return list<SolvedRun> */
@@ -33,7 +36,7 @@ final readonly class Solver
 
         return new SolvedRun(
             $laid, BendTable::of($laid), $this->judge->findingsWithRemedies($laid),
-            $run->route instanceof SpringRoute ? RestingShapes::of($run, $run->route) : null,
+            $run->route instanceof SpringRoute ? RestingShapes::of($run, $run->route) : null, true,
         );
     }
 
@@ -42,6 +45,6 @@ final readonly class Solver
     {
         $laid = $run->route->lay($run);
 
-        return new SolvedRun($laid, BendTable::of($laid), $this->judge->findings($laid));
+        return new SolvedRun($laid, BendTable::of($laid), $this->quickJudge->findings($laid));
     }
 }

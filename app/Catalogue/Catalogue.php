@@ -91,13 +91,14 @@ final class Catalogue
         ));
         $refused = $read->refused;
         $taken = [];
-        foreach ($read->rows as $row) {
+        foreach ($read->rows as $index => $row) {
             if (isset($shipped[(string) $row['part_number']])) {
-                $refused[] = ['line' => 0, 'text' => (string) $row['part_number'], 'why' => 'it is in the catalogue already'];
+                $refused[] = ['line' => $read->lines[$index], 'text' => (string) $row['part_number'], 'why' => 'it ships with the catalogue already; give yours a part number of its own'];
             } else {
                 $taken[] = [...self::columns($row), 'own' => true];
             }
         }
+        usort($refused, static fn (array $a, array $b): int => $a['line'] <=> $b['line']);
         $this->write($taken);
 
         return ['taken' => count($taken), 'refused' => $refused];
@@ -111,12 +112,8 @@ final class Catalogue
         if ($ownOnly) {
             $query->where('own', true);
         }
-        $rows = array_map(static fn (CatalogueRow $row): array => [
-            'part_number' => $row->part_number, 'kind' => $row->kind, 'name' => $row->name, 'standard' => $row->standard, 'od' => $row->od, 'wall' => $row->wall,
-            'radius' => $row->radius, 'min_radius' => $row->min_radius, 'min_straight' => $row->min_straight, 'density' => $row->density,
-        ], $query->get()->all());
 
-        return CatalogueRows::write($rows);
+        return CatalogueRows::write(array_map(static fn (CatalogueRow $row): array => $row->cells(), $query->get()->all()));
     }
 
     /** Reads what ships with it; what is one's own stays. */
@@ -135,7 +132,7 @@ final class Catalogue
     /** @param  list<array<mixed>>  $rows */
     private function write(array $rows): void
     {
-        foreach (array_chunk($rows, 60) as $some) {
+        foreach (array_chunk($rows, 40) as $some) {
             CatalogueRow::query()->upsert($some, ['part_number']);
         }
     }
@@ -146,11 +143,12 @@ final class Catalogue
      */
     private static function columns(array $row): array
     {
-        $columns = array_intersect_key($row, array_flip(['part_number', 'kind', 'name', 'standard', ...CatalogueRows::LENGTHS, 'density']));
+        $columns = array_intersect_key($row, array_flip(['part_number', 'kind', 'name', ...CatalogueRows::LENGTHS, 'density']));
         $text = static fn (string $key): string => is_string($row[$key] ?? null) ? $row[$key] : '';
 
         return [
-            ...$columns, 'standard' => $text('standard'),
+            ...$columns, 'standard' => $text('standard'), 'layers' => $text('layers'),
+            ...array_combine(CatalogueRows::FLEXIBLE, array_map(static fn (string $key): mixed => $row[$key] ?? null, CatalogueRows::FLEXIBLE)),
             'words' => ' '.self::plain(implode(' ', [
                 $text('part_number'), $text('name'), str_replace([' x ', ' × '], 'x', $text('name')), $text('standard'), $text('kind'),
             ])).' ',

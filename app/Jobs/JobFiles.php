@@ -51,6 +51,10 @@ final class JobFiles
             'runs' => [],
             default => null,
         });
+        if (array_filter((new Node($file))->list('fittings'), static fn (Node $fitting): bool => $fitting->find('moves') !== null) !== []) {
+            // What hangs on a thing that moves has to stay clear of all that stands around.
+            $file->surroundings = $this->items($job, ['surroundings' => null])['surroundings'];
+        }
         $hosts = array_values(array_unique(array_filter(array_map(
             static fn (Node $item): mixed => $item->find('on')?->value, [...(new Node($file))->list('fittings'), ...(new Node($file))->list('clamps')],
         ), is_string(...))));
@@ -151,6 +155,9 @@ final class JobFiles
             foreach ($items[$list] ?? [] as $item) {
                 if (is_string($item->on ?? null) && is_string($item->id ?? null)) {
                     $mounted[] = [$list, $item->id, $item->on];
+                }
+                if (isset($item->moves) && is_string($item->id ?? null)) {
+                    $mounted[] = [$list, $item->id, Hanging::MOVES];
                 }
             }
         }

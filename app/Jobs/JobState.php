@@ -14,6 +14,7 @@ use Bowline\Job\Job as CoreJob;
 use Bowline\Job\Run;
 use Bowline\Solver;
 use Illuminate\Support\Facades\Config;
+use LogicException;
 use stdClass;
 
 /** A job as the browser gets it: what was said, and what follows (schema/api.json, `jobState`). */
@@ -97,7 +98,11 @@ final readonly class JobState
     /** Reads the length out of a kept solution, without reading all of it. */
     private static function length(string $solution): float
     {
-        return preg_match('/"length":([\d.eE+-]+),"cut_length"/', $solution, $match) === 1 ? (float) $match[1] : 0.0;
+        if (preg_match('/"length":([\d.eE+-]+),"cut_length"/', $solution, $match) !== 1) {
+            throw new LogicException('SolutionWriter writes the length of a run just before its cut length');
+        }
+
+        return (float) $match[1];
     }
 
     /** @return list<array{number: int, name: string, made_at: string, token: string|null}> those undone too, the first one first */

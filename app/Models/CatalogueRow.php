@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Bowline\Exchange\CatalogueRows;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -20,6 +21,12 @@ use Illuminate\Database\Eloquent\Model;
  * @property float $min_radius mm
  * @property float $min_straight mm
  * @property float $density kg/m³
+ * @property float|null $moving_radius mm; of hoses and cables, as are those below
+ * @property float|null $mass kg/m
+ * @property float|null $stiffness N·m²
+ * @property float|null $pressure_shortest %
+ * @property float|null $pressure_longest %
+ * @property string $layers as CatalogueRows reads them
  * @property bool $own
  * @property string $words all that it is found by, lower case
  */
@@ -34,6 +41,17 @@ final class CatalogueRow extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['own' => 'boolean', 'od' => 'float', 'wall' => 'float', 'radius' => 'float', 'min_radius' => 'float', 'min_straight' => 'float', 'density' => 'float'];
+        return ['own' => 'boolean', ...array_fill_keys([...CatalogueRows::LENGTHS, 'density', ...CatalogueRows::FLEXIBLE], 'float')];
+    }
+
+    /** @return array<string, string|float|null> by the columns of a catalogue as CSV */
+    public function cells(): array
+    {
+        return [
+            'part_number' => $this->part_number, 'kind' => $this->kind, 'name' => $this->name, 'standard' => $this->standard, 'od' => $this->od, 'wall' => $this->wall,
+            'radius' => $this->radius, 'min_radius' => $this->min_radius, 'min_straight' => $this->min_straight, 'density' => $this->density,
+            'moving_radius' => $this->moving_radius, 'mass' => $this->mass, 'stiffness' => $this->stiffness, 'pressure_shortest' => $this->pressure_shortest,
+            'pressure_longest' => $this->pressure_longest, 'layers' => $this->layers,
+        ];
     }
 }

@@ -16,16 +16,30 @@ final readonly class CatalogueRows
 {
     public const LENGTHS = ['od', 'wall', 'radius', 'min_radius', 'min_straight'];
 
+    /** Of hoses and cables, and left empty elsewhere: kg/m, N·m², and how much shorter and longer under pressure, %. */
+    public const FLEXIBLE = ['moving_radius', 'mass', 'stiffness', 'pressure_shortest', 'pressure_longest'];
+
+    /** Its layers from the bore outwards, as "name outside diameter" with a semicolon between. */
+    public const LAYERS = 'layers';
+
     private const TEXTS = ['part_number', 'kind', 'name', 'standard'];
+
+    private const HEADS = [
+        'od' => 'od_mm', 'wall' => 'wall_mm', 'radius' => 'radius_mm', 'min_radius' => 'min_radius_mm', 'min_straight' => 'min_straight_mm', 'density' => 'density_kg_m3',
+        'moving_radius' => 'moving_radius_mm', 'mass' => 'mass_kg_m', 'stiffness' => 'stiffness_n_m2', 'pressure_shortest' => 'pressure_shortest_percent',
+        'pressure_longest' => 'pressure_longest_percent',
+    ];
 
     private const MOST_ROWS = 20000;
 
     /**
-     * @param  list<array<string, string|float>>  $rows  by column; lengths in mm, density in kg/m³
+     * @param  list<array<string, string|float|null>>  $rows  by column; lengths in mm, density in kg/m³
+     * @param  list<int>  $lines  in which line of the file each row is
      * @param  list<array{line: int, text: string, why: string}>  $refused
      */
     private function __construct(
         public array $rows,
+        public array $lines,
         public array $refused,
     ) {
     }
@@ -36,7 +50,7 @@ final readonly class CatalogueRows
         $lines = explode("\n", str_replace(["\r\n", "\r"], "\n", preg_replace('/^\xEF\xBB\xBF/', '', $text) ?? $text));
         $separator = str_contains($lines[0], ';') ? ';' : (str_contains($lines[0], "\t") ? "\t" : ',');
         $columns = self::columns(str_getcsv(array_shift($lines), $separator, '"', ''));
-        $rows = $refused = $seen = [];
+        $rows = $lineOf = $refused = $seen = [];
         foreach ($lines as $index => $line) {
             if (trim($line) === '') {
                 continue;
@@ -52,24 +66,26 @@ final readonly class CatalogueRows
                 }
                 $seen[$number] = $index + 2;
                 $rows[] = $row;
+                $lineOf[] = $index + 2;
             } catch (JobError $error) {
                 $refused[] = ['line' => $index + 2, 'text' => mb_substr(trim($line), 0, 80), 'why' => $error->getMessage()];
             }
         }
 
-        return new self($rows, $refused);
+        return new self($rows, $lineOf, $refused);
     }
 
-    /** @param  iterable<array<string, string|float>>  $rows */
+    /** @param  iterable<array<string, string|float|null>>  $rows */
     public static function write(iterable $rows): string
     {
-        $csv = implode(',', [...self::TEXTS, ...array_map(static fn (string $key): string => $key.'_mm', self::LENGTHS), 'density_kg_m3'])."\r\n";
+        $keys = [...self::TEXTS, ...self::LENGTHS, 'density', ...self::FLEXIBLE, self::LAYERS];
+        $csv = implode(',', array_map(static fn (string $key): string => self::HEADS[$key] ?? $key, $keys))."\r\n";
         foreach ($rows as $row) {
             $csv .= implode(',', array_map(static function (string $key) use ($row): string {
-                $cell = (string) $row[$key];
+                $cell = (string) ($row[$key] ?? '');
 
                 return strpbrk($cell, ",\"\r\n") === false ? $cell : '"'.str_replace('"', '""', $cell).'"';
-            }, [...self::TEXTS, ...self::LENGTHS, 'density']))."\r\n";
+            }, $keys))."\r\n";
         }
 
         return $csv;
@@ -95,11 +111,36 @@ final readonly class CatalogueRows
             $number('min_radius') < 0.0 || $number('min_radius') > $number('radius') => ['min_radius', 'the least radius must be from 0 to the bend radius'],
             $number('min_straight') < 0.0 => ['min_straight', 'the straight between bends must not be negative'],
             $number('density') <= 0.0 => ['density', 'the density must be more than 0'],
+            isset($row['moving_radius']) && $number('moving_radius') < $number('min_radius') => ['moving_radius', 'where it moves the least radius must not be less than where it rests'],
+            isset($row['mass']) && $number('mass') <= 0.0 => ['mass', 'the mass of a metre must be more than 0'],
+            isset($row['stiffness']) && $number('stiffness') <= 0.0 => ['stiffness', 'the stiffness must be more than 0'],
+            isset($row['pressure_shortest']) !== isset($row['pressure_longest']) => ['pressure_shortest', 'how its length changes under pressure is told by both, the shortest and the longest'],
+            $number('pressure_shortest') <= -100.0 || $number('pressure_longest') < $number('pressure_shortest') => ['pressure_longest', 'under pressure it gets at most so much shorter (negative), and no more than that longer'],
+            self::readLayers(is_string($row[self::LAYERS] ?? null) ? $row[self::LAYERS] : '', $number('od')) === null => ['layers', 'layers are told as “name diameter”, from the bore outwards and no larger than the outside, with a semicolon between'],
             default => null,
         };
         if ($wrong !== null) {
             throw JobError::at('/'.$wrong[0], $wrong[1]);
         }
+    }
+
+    /**
+     * The layers that a cell tells.
+     *
+     * @return list<array{name: string, od: float}>|null null when it cannot be read
+     */
+    public static function readLayers(string $cell, float $outside): ?array
+    {
+        $layers = [];
+        $last = 0.0;
+        foreach (array_filter(array_map(trim(...), explode(';', $cell)), static fn (string $one): bool => $one !== '') as $one) {
+            if (preg_match('/^(.+?)\s+(\d+(?:\.\d+)?)$/u', $one, $match) !== 1 || (float) $match[2] <= $last || (float) $match[2] > $outside + 1e-9) {
+                return null;
+            }
+            $layers[] = ['name' => $match[1], 'od' => $last = (float) $match[2]];
+        }
+
+        return $layers;
     }
 
     /**
@@ -114,7 +155,7 @@ final readonly class CatalogueRows
         foreach ($heads as $index => $head) {
             $name = strtolower(trim((string) $head));
             $factor = str_ends_with($name, '_in') ? Units::INCH : 1.0;
-            $columns[(string) preg_replace('/_(mm|in|kg_m3)$/', '', $name)] = [$index, $factor];
+            $columns[(string) preg_replace('/_(mm|in|kg_m3|kg_m|n_m2|percent)$/', '', $name)] = [$index, $factor];
         }
         foreach ([...self::TEXTS, ...self::LENGTHS, 'density'] as $needed) {
             if (! isset($columns[$needed]) && $needed !== 'standard' && $needed !== 'wall') {
@@ -128,7 +169,7 @@ final readonly class CatalogueRows
     /**
      * @param  list<string|null>  $cells
      * @param  array<string, array{int, float}>  $columns
-     * @return array<string, string|float>
+     * @return array<string, string|float|null>
      *
      * @throws JobError
      */
@@ -139,10 +180,11 @@ final readonly class CatalogueRows
         foreach (self::TEXTS as $key) {
             $row[$key] = mb_substr($cell($key), 0, $key === 'name' ? 200 : 100);
         }
-        foreach ([...self::LENGTHS, 'density'] as $key) {
+        $row[self::LAYERS] = mb_substr($cell(self::LAYERS), 0, 400);
+        foreach ([...self::LENGTHS, 'density', ...self::FLEXIBLE] as $key) {
             $said = $cell($key);
-            if ($said === '' && $key === 'wall') {
-                $row[$key] = 0.0;
+            if ($said === '' && ($key === 'wall' || in_array($key, self::FLEXIBLE, true))) {
+                $row[$key] = $key === 'wall' ? 0.0 : null;
 
                 continue;
             }

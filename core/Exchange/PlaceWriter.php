@@ -106,7 +106,7 @@ final class PlaceWriter
     }
 
     /** @return array<string, mixed> */
-    private static function pose(Pose $pose): array
+    public static function pose(Pose $pose): array
     {
         return ['at' => $pose->at->toArray(), 'about' => $pose->about->toArray(), 'angle' => rad2deg($pose->angle)];
     }

@@ -91,6 +91,7 @@ final class SolutionWriter
             'legs' => self::legs($laid),
             'corners' => self::corners($laid),
             'shape' => self::shape($solved),
+            'movement' => $solved->isFull ? MovementWriter::write($laid) : null,
             'clamps' => array_map(static fn (ClampPassage $passage): array => ['id' => $passage->clamp->id, 'span' => $passage->span], ClampPassage::of($laid)),
             'body' => ['volume' => $solved->volume(), 'mass' => $solved->mass()],
             'findings' => array_map(self::finding(...), $solved->findings),
@@ -191,8 +192,7 @@ final class SolutionWriter
         if ($catenary === null) {
             return null;
         }
-        // Newtons: grams and millimetres, by the standard fall of 9.80665 m/s².
-        $weight = $run->stock->section->area() * $run->stock->density * 1e-9 * 9.80665;
+        $weight = $run->stock->weight();
         $directions = $catenary->curve->directions;
         $slope = static fn (Vector $direction): float => rad2deg(asin(max(-1.0, min(1.0, $direction->dot($up)))));
 

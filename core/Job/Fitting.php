@@ -24,6 +24,7 @@ final readonly class Fitting
         public Pose $pose,
         public array $solids,
         public array $ports,
+        public ?Movement $movement,
     ) {
     }
 
@@ -38,9 +39,12 @@ final readonly class Fitting
         $pose = self::mounted(PoseReader::read($node->find('pose'), $values), $node->find('on'), $surroundings);
         $part = $node->find('part');
         [$kind, $by] = $part === null ? [null, []] : PartReader::read($part, $values);
+        $movement = Movement::read(
+            $node->find('moves'), $pose, static fn (Pose $second): Pose => self::mounted($second, $node->find('on'), $surroundings), $values,
+        );
         $ports = [];
         foreach ($kind?->ports($by) ?? [] as [$portId, $at, $axis, $size]) {
-            $ports[$portId] = new Port($id.'.'.$portId, $pose->point($at), $pose->direction($axis), $size);
+            $ports[$portId] = new Port($id.'.'.$portId, $pose->point($at), $pose->direction($axis), $size, $movement);
         }
         foreach ($node->list('ports') as $portNode) {
             $portId = $portNode->get('id');
@@ -53,12 +57,13 @@ final readonly class Fitting
                 $pose->point($values->vector($portNode->get('at'))),
                 $pose->direction($values->direction($portNode->get('axis'))),
                 $size === null ? null : $values->positive($size, 'the size of a port'),
+                $movement,
             );
         }
 
         return new self(
             $id, $node->find('name')?->text() ?? $id, $pose,
-            [...$kind?->solids($by) ?? [], ...self::body($node->find('body'), $values)], $ports,
+            [...$kind?->solids($by) ?? [], ...self::body($node->find('body'), $values)], $ports, $movement,
         );
     }
 

@@ -12,6 +12,9 @@ final class Hanging
     /** Keys of a tie under which it may name what it is to. */
     public const ANCHORS = ['with', 'from', 'on_axis', 'parallel', 'square', 'to'];
 
+    /** In place of a host: a fitting that moves, and what hangs on it must stay clear of all. */
+    public const MOVES = '*';
+
     /** What a run names that lies on whatever it meets. */
     public const ALL_AROUND = 'surroundings *';
 
@@ -28,7 +31,7 @@ final class Hanging
     {
         $moving = [$list.' '.$id => true, ...($list === 'surroundings' ? [self::ALL_AROUND => true] : [])];
         foreach ($mounted as [$kind, $own, $host]) {
-            if ($list === 'surroundings' && $host === $id) {
+            if ($list === 'surroundings' && ($host === $id || $host === self::MOVES)) {
                 $moving[$kind.' '.$own] = true;
             }
         }

@@ -12,12 +12,14 @@ final readonly class Port
     /**
      * @param  string  $name  "fitting.port"
      * @param  float|null  $size  diameter it is made for, mm, when it is said
+     * @param  Movement|null  $movement  of the fitting it is on
      */
     public function __construct(
         public string $name,
         public Vector $at,
         public Vector $axis,
         public ?float $size,
+        public ?Movement $movement = null,
     ) {
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
+use Bowline\Routing\Flexible\Bodies;
 use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\Route;
 use Bowline\Routing\Routes;
@@ -12,7 +13,10 @@ use stdClass;
 /** What the designer said about one run. */
 final readonly class Run
 {
-    /** @param  stdClass  $source  the run as it stands in the file; never changed */
+    /**
+     * @param  Bodies  $around  what it must not come near while it moves; empty for one that does not move
+     * @param  stdClass  $source  the run as it stands in the file; never changed
+     */
     public function __construct(
         public string $id,
         public string $name,
@@ -22,6 +26,7 @@ final readonly class Run
         public Route $route,
         public ?FixedLength $fixedLength,
         public Units $units,
+        public Bodies $around,
         public stdClass $source,
     ) {
     }
@@ -32,17 +37,40 @@ final readonly class Run
         $id = $node->get('id')->text();
         $site = $site->reading($id, $node);
         $route = Routes::read($node->get('route'), $site);
+        [$from, $to] = [self::end($node, 'from', $route, $site), self::end($node, 'to', $route, $site)];
 
         return new self(
             $id,
             $node->find('name')?->text() ?? $id,
             $site->stock($node->get('stock')),
-            self::end($node, 'from', $route, $site),
-            self::end($node, 'to', $route, $site),
+            $from,
+            $to,
             $route,
             FixedLength::read($node->find('fixed_length'), $site, $route->stopCount()),
             $site->units,
+            new Bodies($from->movement === null && $to->movement === null ? [] : $site->surroundings),
             $node->object(),
+        );
+    }
+
+    /** Whether it hangs on something that moves. */
+    public function isMoving(): bool
+    {
+        return $this->from->movement !== null || $this->to->movement !== null;
+    }
+
+    public function withRoute(Route $route): self
+    {
+        return new self(
+            $this->id, $this->name, $this->stock, $this->from, $this->to, $route, $this->fixedLength, $this->units, $this->around, $this->source,
+        );
+    }
+
+    /** With its ends where they are at a part of the movement. */
+    public function moved(float $part): self
+    {
+        return new self(
+            $this->id, $this->name, $this->stock, $this->from->moved($part), $this->to->moved($part), $this->route, $this->fixedLength, $this->units, $this->around, $this->source,
         );
     }
 

@@ -17,6 +17,7 @@ final readonly class RunEnd
      * @param  float|null  $lead  straight length out along the axis, mm; null when there is none
      * @param  bool  $isOwn  false where its lead follows that of another end
      * @param  float  $trim  extra length left on for trimming, mm; negative when the end stands back from its port
+     * @param  Movement|null  $movement  of the fitting it is joined to
      */
     public function __construct(
         public Vector $at,
@@ -26,6 +27,7 @@ final readonly class RunEnd
         public float $trim,
         public End $end,
         public bool $isOwn = true,
+        public ?Movement $movement = null,
     ) {
     }
 
@@ -54,6 +56,7 @@ final readonly class RunEnd
             $leadNode === null ? null : $values->notNegative($leadNode, 'the lead'),
             $trimNode === null ? 0.0 : $values->number($trimNode),
             EndReader::read($node->find('end'), $values),
+            movement: $port?->movement,
         );
     }
 
@@ -82,6 +85,15 @@ final readonly class RunEnd
             $trim === null ? $host->trim : $site->values->number($trim),
             $node->find('end') === null ? $host->end : EndReader::read($node->find('end'), $site->values),
             $lead !== null,
+        );
+    }
+
+    /** Where it is at a part of the movement of what it is joined to. */
+    public function moved(float $part): self
+    {
+        return $this->movement === null ? $this : new self(
+            $this->movement->point($this->at, $part), $this->axis === null ? null : $this->movement->direction($this->axis, $part), $this->port, $this->lead,
+            $this->trim, $this->end, $this->isOwn, $this->movement,
         );
     }
 

@@ -7,14 +7,31 @@ namespace Bowline\Job;
 /** What a run is made of. */
 final readonly class Stock
 {
-    /** @param  float  $density  kg/m³ */
-    public function __construct(
+    /** What a hose or cable is thought to stand when it moves, where its maker gives no figure: so many times its least radius. */
+    private const MOVING = 1.5;
+
+    /** The standard fall, m/s². */
+    private const FALL = 9.80665;
+
+    /**
+     * @param  float  $density  kg/m³
+     * @param  float  $massPerMetre  kg
+     * @param  float|null  $stiffness  against bending, N·mm²; null when no maker gives it
+     * @param  array{float, float}|null  $pressure  parts of its length by which it gets shorter (negative) and longer under pressure
+     * @param  list<float>  $lengths  that it is sold in, mm, the shortest first
+     */
+    private function __construct(
         public string $id,
         public string $name,
         public StockKind $kind,
         public Section $section,
         public BendPractice $bend,
         public float $density,
+        public float $massPerMetre,
+        private ?float $stiffness,
+        public float $movingRadius,
+        public ?array $pressure,
+        public array $lengths,
     ) {
     }
 
@@ -23,14 +40,61 @@ final readonly class Stock
     {
         $kind = $node->get('kind');
         $id = $node->get('id')->text();
+        $section = Section::read($node->get('section'), $values);
+        $bend = BendPractice::read($node->get('bend'), $values);
+        $density = $values->positive($node->get('density'), 'the density');
+        $mass = $node->find('mass');
+        $stiffness = $node->find('stiffness');
+        $moving = $node->get('bend')->find('moving_radius');
+        $lengths = array_map(static fn (Node $length): float => $values->positive($length, 'a length it is sold in'), $node->list('lengths'));
+        sort($lengths);
 
         return new self(
             $id,
             $node->find('name')?->text() ?? $id,
             StockKind::tryFrom($kind->text()) ?? throw $kind->error(sprintf('“%s” is no kind of stock', $kind->text())),
-            Section::read($node->get('section'), $values),
-            BendPractice::read($node->get('bend'), $values),
-            $values->positive($node->get('density'), 'the density'),
+            $section,
+            $bend,
+            $density,
+            $mass === null ? $section->area() * $density * 1e-6 : $values->positive($mass, 'the mass of a metre'),
+            $stiffness === null ? null : $values->positive($stiffness, 'the stiffness') * 1e6,
+            $moving === null ? $bend->leastRadius * self::MOVING : $values->notNegative($moving, 'the least radius where it moves'),
+            self::underPressure($node->find('pressure'), $values),
+            $lengths,
         );
+    }
+
+    /** What a millimetre of it weighs, N. */
+    public function weight(): float
+    {
+        return $this->massPerMetre * self::FALL * 1e-3;
+    }
+
+    /**
+     * The length over which its weight and its stiffness are even, (EI/w)^⅓, mm. Where no maker gives a stiffness it
+     * is half the least radius: so soft are hoses and cables that lie well.
+     */
+    public function bendingLength(): float
+    {
+        return $this->stiffness === null ? $this->bend->leastRadius / 2 : ($this->stiffness / $this->weight()) ** (1 / 3);
+    }
+
+    /**
+     * @return array{float, float}|null
+     *
+     * @throws JobError
+     */
+    private static function underPressure(?Node $node, Values $values): ?array
+    {
+        if ($node === null) {
+            return null;
+        }
+        $shortest = $values->number($node->get('shortest')) / 100.0;
+        $longest = $values->number($node->get('longest')) / 100.0;
+        if ($shortest <= -1.0 || $longest < $shortest) {
+            throw $node->error('under pressure it gets at most so much shorter, and no more than that longer, in percent');
+        }
+
+        return [$shortest, $longest];
     }
 }

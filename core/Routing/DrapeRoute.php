@@ -50,13 +50,23 @@ final readonly class DrapeRoute implements FlexibleRoute
         return null;
     }
 
+    public function asCut(Run $run): self
+    {
+        return new self($this->length->asCut($run), $this->kept, $this->up, $this->bodies);
+    }
+
+    public function span(Run $run): array
+    {
+        return [GivenLength::distance($run), $this->length->of($run)];
+    }
+
     public function lay(Run $run): LaidRun
     {
         [$from, $to] = [$run->from->at, $run->to->at];
         $curve = match (true) {
             $this->kept !== [] => Spline::through($this->kept, null, null),
             $this->length->isShort($run) => Curve::straight($from, $to),
-            default => Draping::between($from, $to, $this->up, $this->length->of($run), $run->stock->section->outsideDiameter / 2, $run->stock->bend->leastRadius, $this->bodies),
+            default => Draping::between($from, $to, $this->up, $this->length->of($run), $run->stock->section->outsideDiameter / 2, $run->stock->bend->leastRadius, $run->stock->bendingLength(), $this->bodies),
         };
 
         return LaidRun::curve($run, new Path([$curve]));

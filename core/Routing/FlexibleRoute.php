@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
+use Bowline\Job\Run;
 use Bowline\Job\RunEnd;
 
 /** A route that is a curve: it has no corners, bends or legs. */
@@ -22,4 +23,14 @@ interface FlexibleRoute extends Route
      * @return array{float, float}|null what there is and what is spanned, mm; null when it reaches
      */
     public function shortage(LaidRun $laid): ?array;
+
+    /** The same, as long as it is now wherever its ends go. */
+    public function asCut(Run $run): self;
+
+    /**
+     * How far apart its ends are, and how much of it there is between them.
+     *
+     * @return array{float, float}|null mm; null when its length follows its shape
+     */
+    public function span(Run $run): ?array;
 }

@@ -42,6 +42,16 @@ final readonly class FlowRoute implements FlexibleRoute
         return null;
     }
 
+    public function asCut(Run $run): self
+    {
+        return $this;
+    }
+
+    public function span(Run $run): ?array
+    {
+        return null;
+    }
+
     public function lay(Run $run): LaidRun
     {
         $start = $run->from->leadPoint() ?? $run->from->at;

@@ -38,6 +38,16 @@ final readonly class HangRoute implements FlexibleRoute
         return null;
     }
 
+    public function asCut(Run $run): self
+    {
+        return new self($this->length->asCut($run), $this->up);
+    }
+
+    public function span(Run $run): array
+    {
+        return [GivenLength::distance($run), $this->length->of($run)];
+    }
+
     public function lay(Run $run): LaidRun
     {
         [$from, $to] = [$run->from->at, $run->to->at];

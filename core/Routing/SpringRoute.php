@@ -7,6 +7,7 @@ namespace Bowline\Routing;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
+use Bowline\Geometry\Segment;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Job\Run;
@@ -15,7 +16,7 @@ use Bowline\Job\Site;
 use Bowline\Routing\Flexible\Elastica;
 
 /** `spring`: an elastic hose of a given length, leads included, held at both port axes and free to swivel. */
-final readonly class SpringRoute implements FlexibleRoute
+final readonly class SpringRoute implements FlexibleRoute, FollowsShape
 {
     /** More shapes than these are not offered. */
     public const MOST_SHAPES = 4;
@@ -49,9 +50,24 @@ final readonly class SpringRoute implements FlexibleRoute
 
     public function lay(Run $run): LaidRun
     {
-        [$start, $end] = [self::socket($run->from), self::socket($run->to)];
         $shapes = $this->shapes($run, $this->shape + 1);
-        $curve = $shapes === [] ? Curve::straight($start, $end) : ($shapes[$this->shape] ?? $shapes[count($shapes) - 1])->curve;
+
+        return $this->along($run, $shapes === [] ? null : ($shapes[$this->shape] ?? $shapes[count($shapes) - 1])->curve);
+    }
+
+    public function layAfter(Run $run, LaidRun $before): LaidRun
+    {
+        $curves = array_values(array_filter($before->path->segments, static fn (Segment $segment): bool => $segment instanceof Curve && count($segment->points) > 2));
+        $after = $this->isShort($run) || ! isset($curves[0]) ? null : Elastica::after(...[$curves[0], ...$this->held($run)]);
+
+        return $after === null ? $this->lay($run) : $this->along($run, $after->curve);
+    }
+
+    /** The sockets, and the curve between them; a straight where it is too short for one. */
+    private function along(Run $run, ?Curve $curve): LaidRun
+    {
+        [$start, $end] = [self::socket($run->from), self::socket($run->to)];
+        $curve ??= Curve::straight($start, $end);
 
         return LaidRun::curve($run, new Path(array_values(array_filter([
             $start->distanceTo($run->from->at) > 1e-9 ? new Line($run->from->at, $start) : null,
@@ -63,20 +79,45 @@ final readonly class SpringRoute implements FlexibleRoute
     /** @return list<Elastica> shapes at rest, the one it comes to by itself first; none when it is too short */
     public function shapes(Run $run, int $most): array
     {
+        return $this->isShort($run) ? [] : Elastica::between(...[...$this->held($run), $most]);
+    }
+
+    /** @return array{Vector, Vector, Vector, Vector, float} where the sockets are over, travel out of the one and into the other, and the length between them */
+    private function held(Run $run): array
+    {
         [$start, $end] = [self::socket($run->from), self::socket($run->to)];
-        $free = $this->free($run);
         $way = $end->minus($start);
-        if ($free <= $way->length() + 1e-9) {
-            return [];
-        }
         $straight = $way->length() > 1e-9 ? $way->unit() : new Vector(1.0, 0.0, 0.0);
 
-        return Elastica::between($start, $end, $run->from->axis ?? $straight, $run->to->axis?->times(-1.0) ?? $straight, $free, $most);
+        return [$start, $end, $run->from->axis ?? $straight, $run->to->axis?->times(-1.0) ?? $straight, $this->free($run)];
+    }
+
+    private function isShort(Run $run): bool
+    {
+        [$distance, $free] = $this->span($run);
+
+        return $free <= $distance + 1e-9;
+    }
+
+    public function asCut(Run $run): self
+    {
+        return $this;
+    }
+
+    public function span(Run $run): array
+    {
+        return [self::socket($run->from)->distanceTo(self::socket($run->to)), $this->free($run)];
     }
 
     public function withLength(float $length): self
     {
         return new self($length, 0);
+    }
+
+    /** As the hose is under pressure: what is between its sockets so many times as long, in the shape it has. */
+    public function stretched(Run $run, float $times): self
+    {
+        return new self($this->length + $this->free($run) * ($times - 1.0), $this->shape);
     }
 
     /** @return array{float, float} how far apart the sockets end, and how long they are together, mm */
@@ -87,10 +128,9 @@ final readonly class SpringRoute implements FlexibleRoute
 
     public function shortage(LaidRun $laid): ?array
     {
-        $distance = self::socket($laid->run->from)->distanceTo(self::socket($laid->run->to));
-        $free = $this->free($laid->run);
+        [$distance, $free] = $this->span($laid->run);
 
-        return $free <= $distance + 1e-9 ? [$free, $distance] : null;
+        return $this->isShort($laid->run) ? [$free, $distance] : null;
     }
 
     private function free(Run $run): float

@@ -68,6 +68,16 @@ final readonly class WrapRoute implements FlexibleRoute
         return null;
     }
 
+    public function asCut(Run $run): self
+    {
+        return $this;
+    }
+
+    public function span(Run $run): ?array
+    {
+        return null;
+    }
+
     public function lay(Run $run): LaidRun
     {
         return LaidRun::curve($run, new Path([$this->curve]));

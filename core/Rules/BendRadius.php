@@ -7,17 +7,13 @@ namespace Bowline\Rules;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
-use Bowline\Laying\RunEdit;
 use Bowline\Routing\LaidRun;
-use Bowline\Routing\SpringRoute;
 
 /** `bend-radius`: no bend is tighter than the stock stands. Judges the radius asked for. */
 final class BendRadius implements Rule
 {
     use EasesBends;
-
-    /** How much longer a hose is tried, as parts of its length. */
-    private const LONGER = [0.02, 0.05, 0.1, 0.2, 0.35, 0.6];
+    use LengthensHoses;
 
     public function check(LaidRun $laid): array
     {
@@ -43,20 +39,6 @@ final class BendRadius implements Rule
         }
 
         return [...$findings, ...$this->curves($laid, $least)];
-    }
-
-    /** @return iterable<Remedy> a longer hose, as little longer as helps */
-    private function longer(LaidRun $laid): iterable
-    {
-        if (! $laid->run->route instanceof SpringRoute) {
-            return;
-        }
-        foreach (self::LONGER as $part) {
-            $more = Words::roundedUp($laid->length() * $part, 0);
-            yield new Remedy(
-                sprintf('Use a hose of %s', $laid->run->units->say($laid->length() + $more)), 'runs', RunEdit::of($laid)->lengthen($more)->run(), 'longer',
-            );
-        }
     }
 
     /** @return list<Finding> curves that are somewhere tighter than the stock stands, by their true curvature */

@@ -30,6 +30,12 @@ final readonly class Judge
         return new self($job, Rules::all());
     }
 
+    /** By the rules that can be asked as fast as a hand moves. */
+    public static function whileDragging(Job $job): self
+    {
+        return new self($job, Rules::whileDragging());
+    }
+
     /** @return list<Finding> the worst first */
     public function findings(LaidRun $laid): array
     {

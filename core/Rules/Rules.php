@@ -22,6 +22,26 @@ final class Rules
             'tie' => new TiesHold,
             'too-short' => new TooShort,
             'kept-away' => new KeptInPlace,
+            'sold-length' => new SoldLength,
+            ...self::slow(),
         ];
+    }
+
+    /** @return array<string, Rule> those that lay a run many times over: not asked while a hand drags */
+    private static function slow(): array
+    {
+        return [
+            'pressure' => new UnderPressure,
+            'moving-reach' => new MovingReach,
+            'moving-radius' => new MovingRadius,
+            'moving-touch' => new MovingClear,
+            'twist' => new MovingTwist,
+        ];
+    }
+
+    /** @return array<string, Rule> */
+    public static function whileDragging(): array
+    {
+        return array_diff_key(self::all(), self::slow());
     }
 }

@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use App\Catalogue\Catalogue;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -38,7 +37,6 @@ return new class extends Migration
             $table->boolean('own')->default(false)->comment('added by the people who work here');
             $table->string('words')->comment('all that it is found by, lower case');
         });
-        (new Catalogue)->readShipped();
     }
 
     public function down(): void

@@ -55,6 +55,18 @@ final readonly class Bodies
         return $nearest;
     }
 
+    /** What people call the body of that id. */
+    public function name(string $id): string
+    {
+        foreach ($this->bodies as [, , , , , , $body]) {
+            if ($body->id === $id) {
+                return $body->name;
+            }
+        }
+
+        return $id;
+    }
+
     public function isEmpty(): bool
     {
         return $this->bodies === [];

@@ -25,9 +25,6 @@ final class Draping
 
     private const WIDER = 1.04;
 
-    /** The length over which weight and stiffness are even, (EI/w)^⅓, as a part of the least radius: no maker gives it. */
-    private const BENDING = 0.5;
-
     /** How much of its speed a node keeps from step to step. */
     private const KEPT = 0.97;
 
@@ -88,6 +85,7 @@ final class Draping
         private readonly float $length,
         private readonly float $half,
         private readonly float $least,
+        private readonly float $bending,
         private readonly Bodies $bodies,
     ) {
         $this->fromOff = min($half, $bodies->nearest($from->x, $from->y, $from->z, $half)[0] ?? $half);
@@ -99,10 +97,11 @@ final class Draping
      * @param  float  $length  mm, more than the distance of the two points
      * @param  float  $half  half the outside of the line, mm
      * @param  float  $least  the least radius it may bend to, mm
+     * @param  float  $bending  the length over which its weight and stiffness are even, mm (Stock::bendingLength)
      */
-    public static function between(Vector $from, Vector $to, Vector $up, float $length, float $half, float $least, Bodies $bodies): Curve
+    public static function between(Vector $from, Vector $to, Vector $up, float $length, float $half, float $least, float $bending, Bodies $bodies): Curve
     {
-        $draping = new self($from, $to, $up, $length, $half, max($least, $half), $bodies);
+        $draping = new self($from, $to, $up, $length, $half, max($least, $half), max($bending, $half / 2), $bodies);
         $hanging = Catenary::between($from, $to, $up, $length)->curve;
         if ($hanging->least >= $least && $draping->isClear($hanging)) {
             return $hanging;
@@ -253,7 +252,7 @@ final class Draping
     private function stiffened(array $part, float $fall): array
     {
         // More at once would shake it.
-        $stiff = min(0.05, $fall / $this->link * (self::BENDING * $this->least / $this->link) ** 3);
+        $stiff = min(0.05, $fall / $this->link * ($this->bending / $this->link) ** 3);
         $stiffened = $part;
         for ($i = 2; $i < $this->links - 1; $i++) {
             $stiffened[$i] -= $stiff * ($part[$i - 2] - 4 * $part[$i - 1] + 6 * $part[$i] - 4 * $part[$i + 1] + $part[$i + 2]);

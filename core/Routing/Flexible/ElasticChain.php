@@ -8,7 +8,7 @@ namespace Bowline\Routing\Flexible;
  * An elastic line of length 1 as a chain of unit tangents t₀ … t_N with both ends held: least Σ|tᵢ₊₁ − tᵢ|²/h for
  * tangents that add up to the way from end to end. Each step solves the block-tridiagonal system of all tangents
  * at once, first as a smooth flow downhill, which converges from anywhere, then by Newton's method on the
- * spheres. Plain float arrays: this is asked for while a hand drags (bench/flexible.php).
+ * spheres. Plain float arrays: this is asked for while a hand drags (bench/curves.php).
  */
 final class ElasticChain
 {
@@ -126,8 +126,8 @@ final class ElasticChain
             $unrest = max($unrest, abs($g1), abs($g2));
             $d = $newton ? $k * ($x * $sx + $y * $sy + $z * $sz) - ($fx * $x + $fy * $y + $fz * $z) : 2.0 * $k;
             [$a, $b, $c] = [$d, 0.0, $d];
-            $row1 = [-$g1, $ex, $ey, $ez];
-            $row2 = [-$g2, $gx, $gy, $gz];
+            [$row10, $row11, $row12, $row13] = [-$g1, $ex, $ey, $ez];
+            [$row20, $row21, $row22, $row23] = [-$g2, $gx, $gy, $gz];
             if ($i > 1) {
                 [$px, $py, $pz] = $e[$i - 1];
                 [$qx, $qy, $qz] = $f[$i - 1];
@@ -144,11 +144,15 @@ final class ElasticChain
                 $a -= $m11 * $o11 + $m12 * $o21;
                 $b -= $m11 * $o12 + $m12 * $o22;
                 $c -= $m21 * $o12 + $m22 * $o22;
-                [$before1, $before2] = $right[$i - 1];
-                for ($j = 0; $j < 4; $j++) {
-                    $row1[$j] -= $m11 * $before1[$j] + $m12 * $before2[$j];
-                    $row2[$j] -= $m21 * $before1[$j] + $m22 * $before2[$j];
-                }
+                [$p0, $p1, $p2, $p3, $q0, $q1, $q2, $q3] = $right[$i - 1];
+                $row10 -= $m11 * $p0 + $m12 * $q0;
+                $row11 -= $m11 * $p1 + $m12 * $q1;
+                $row12 -= $m11 * $p2 + $m12 * $q2;
+                $row13 -= $m11 * $p3 + $m12 * $q3;
+                $row20 -= $m21 * $p0 + $m22 * $q0;
+                $row21 -= $m21 * $p1 + $m22 * $q1;
+                $row22 -= $m21 * $p2 + $m22 * $q2;
+                $row23 -= $m21 * $p3 + $m22 * $q3;
             }
             $det = $a * $c - $b * $b;
             if (abs($det) < 1e-9 * $k * $k) {
@@ -159,38 +163,57 @@ final class ElasticChain
             $inverse[$i] = [$c / $det, -$b / $det, $a / $det];
             $e[$i] = [$ex, $ey, $ez];
             $f[$i] = [$gx, $gy, $gz];
-            $right[$i] = [$row1, $row2];
+            $right[$i] = [$row10, $row11, $row12, $row13, $row20, $row21, $row22, $row23];
         }
         $x = [];
-        $sum = array_fill(0, 12, 0.0);
+        $s0 = $s1 = $s2 = $s3 = $s4 = $s5 = $s6 = $s7 = $s8 = $s9 = $s10 = $s11 = 0.0;
+        $a0 = $a1 = $a2 = $a3 = $b0 = $b1 = $b2 = $b3 = 0.0;
         for ($i = $n - 1; $i >= 1; $i--) {
-            [$row1, $row2] = $right[$i];
+            [$p0, $p1, $p2, $p3, $q0, $q1, $q2, $q3] = $right[$i];
             if ($i < $n - 1) {
                 [$o11, $o12, $o21, $o22] = $couple[$i];
-                [$next1, $next2] = $x[$i + 1];
-                for ($j = 0; $j < 4; $j++) {
-                    $row1[$j] -= $o11 * $next1[$j] + $o12 * $next2[$j];
-                    $row2[$j] -= $o21 * $next1[$j] + $o22 * $next2[$j];
-                }
+                $p0 -= $o11 * $a0 + $o12 * $b0;
+                $p1 -= $o11 * $a1 + $o12 * $b1;
+                $p2 -= $o11 * $a2 + $o12 * $b2;
+                $p3 -= $o11 * $a3 + $o12 * $b3;
+                $q0 -= $o21 * $a0 + $o22 * $b0;
+                $q1 -= $o21 * $a1 + $o22 * $b1;
+                $q2 -= $o21 * $a2 + $o22 * $b2;
+                $q3 -= $o21 * $a3 + $o22 * $b3;
             }
             [$ia, $ib, $ic] = $inverse[$i];
-            $own1 = $own2 = [0.0, 0.0, 0.0, 0.0];
-            for ($j = 0; $j < 4; $j++) {
-                $own1[$j] = $ia * $row1[$j] + $ib * $row2[$j];
-                $own2[$j] = $ib * $row1[$j] + $ic * $row2[$j];
-                for ($axis = 0; $axis < 3; $axis++) {
-                    $sum[4 * $axis + $j] += $e[$i][$axis] * $own1[$j] + $f[$i][$axis] * $own2[$j];
-                }
-            }
-            $x[$i] = [$own1, $own2];
+            $a0 = $ia * $p0 + $ib * $q0;
+            $a1 = $ia * $p1 + $ib * $q1;
+            $a2 = $ia * $p2 + $ib * $q2;
+            $a3 = $ia * $p3 + $ib * $q3;
+            $b0 = $ib * $p0 + $ic * $q0;
+            $b1 = $ib * $p1 + $ic * $q1;
+            $b2 = $ib * $p2 + $ic * $q2;
+            $b3 = $ib * $p3 + $ic * $q3;
+            [$ex, $ey, $ez] = $e[$i];
+            [$gx, $gy, $gz] = $f[$i];
+            $s0 += $ex * $a0 + $gx * $b0;
+            $s1 += $ex * $a1 + $gx * $b1;
+            $s2 += $ex * $a2 + $gx * $b2;
+            $s3 += $ex * $a3 + $gx * $b3;
+            $s4 += $ey * $a0 + $gy * $b0;
+            $s5 += $ey * $a1 + $gy * $b1;
+            $s6 += $ey * $a2 + $gy * $b2;
+            $s7 += $ey * $a3 + $gy * $b3;
+            $s8 += $ez * $a0 + $gz * $b0;
+            $s9 += $ez * $a1 + $gz * $b1;
+            $s10 += $ez * $a2 + $gz * $b2;
+            $s11 += $ez * $a3 + $gz * $b3;
+            $x[$i] = [$a0, $a1, $a2, $a3, $b0, $b1, $b2, $b3];
         }
+        $sum = [$s0, $s1, $s2, $s3, $s4, $s5, $s6, $s7, $s8, $s9, $s10, $s11];
         $delta = self::solve3($sum, [$sum[0] + $rx, $sum[4] + $ry, $sum[8] + $rz]);
         $most = 0.0;
         $moves = [];
         for ($i = 1; $i < $n; $i++) {
-            [$own1, $own2] = $x[$i];
-            $m1 = $own1[0] - $own1[1] * $delta[0] - $own1[2] * $delta[1] - $own1[3] * $delta[2];
-            $m2 = $own2[0] - $own2[1] * $delta[0] - $own2[2] * $delta[1] - $own2[3] * $delta[2];
+            [$p0, $p1, $p2, $p3, $q0, $q1, $q2, $q3] = $x[$i];
+            $m1 = $p0 - $p1 * $delta[0] - $p2 * $delta[1] - $p3 * $delta[2];
+            $m2 = $q0 - $q1 * $delta[0] - $q2 * $delta[1] - $q3 * $delta[2];
             $moves[$i] = [$m1, $m2];
             $most = max($most, $m1 * $m1 + $m2 * $m2);
         }

@@ -12,19 +12,18 @@ use Bowline\Geometry\Vector;
  * Euler's elastica. Several curves may be at rest. First comes the one that it comes to when it is led straight
  * across, unless another bends clearly less; then the others, the least first.
  *
- * A chain is started from arches and waves to every side and let flow downhill; what it settles to is solved
- * exactly by shooting: without twist the tangent follows t″ = (n·t − |t′|²)·t − n for a constant force n (Antman,
- * Nonlinear Problems of Elasticity, ch. VIII, for an isotropic rod), integrated by Runge and Kutta's fourth order.
+ * A chain is started from arches and waves to every side and let flow downhill (ElasticChain); what it settles to
+ * is solved exactly (ElasticShooting).
  */
 final readonly class Elastica
 {
     private const COARSE = 20;
 
-    /** Pieces of the chain that shooting starts from; finer ones where it does not meet. */
-    private const FINE = [64, 128, 320];
+    /** Pieces of the two chains that shooting starts from; finer ones where it does not meet. */
+    private const FINE = [32, 64, 128, 256, 512];
 
-    /** Steps of the integration; its error goes with the fourth power. */
-    private const STEPS = 96;
+    /** How far from rest these chains may be. */
+    private const ROUGHLY = 1e-6;
 
     /** Two curves whose energies differ by less than this part are one, or its mirror image. */
     private const SAME = 1e-3;
@@ -66,6 +65,23 @@ final readonly class Elastica
         assert($found !== []);
 
         return $found;
+    }
+
+    /**
+     * The shape at rest that another goes over into when its ends or its length are changed a little.
+     *
+     * @return self|null null where it does not come to rest from there
+     */
+    public static function after(Curve $before, Vector $from, Vector $to, Vector $along, Vector $into, float $length): ?self
+    {
+        $way = $to->minus($from)->times(1.0 / $length);
+        $tangents = array_map(
+            static fn (int $i): array => $before->directionAt($before->length() * $i / self::COARSE)->toArray(), range(1, self::COARSE - 1),
+        );
+        $chain = new ElasticChain([$along->toArray(), ...$tangents, $into->toArray()], $way->toArray());
+        $chain->flow(6);
+
+        return $chain->settle(14) && is_finite($chain->energy()) ? self::exact($chain, $from, $along, $into, $way, $length) : null;
     }
 
     /**
@@ -165,159 +181,19 @@ final readonly class Elastica
     /** Solved exactly from a chain at rest; where shooting meets from none, by a chain so fine that it is as good. */
     private static function exact(ElasticChain $chain, Vector $from, Vector $along, Vector $into, Vector $way, float $length): self
     {
+        $coarse = null;
         foreach (self::FINE as $pieces) {
             $chain = $chain->refined($pieces);
-            $chain->settle(8);
-            $states = self::shot($chain, $along, $into, $way);
+            $chain->settle(8, self::ROUGHLY);
+            $states = $coarse === null ? null : ElasticShooting::from($coarse, $chain, $along, $into, $way);
             if ($states !== null) {
                 return self::drawn($states, $from, $length);
             }
+            $coarse = $chain;
         }
+        $chain->settle(8);
 
         return self::drawn(self::ofChain($chain), $from, $length);
-    }
-
-    /** @return list<array{float, float, float, float, float, float, float, float, float}>|null null where it does not meet */
-    private static function shot(ElasticChain $chain, Vector $along, Vector $into, Vector $way): ?array
-    {
-        $n = count($chain->t) - 1;
-        $e = $along->anySquare();
-        $f = $along->cross($e);
-        $bend = static fn (int $axis): float => (-3 * $chain->t[0][$axis] + 4 * $chain->t[1][$axis] - $chain->t[2][$axis]) * $n / 2;
-        $first = new Vector($bend(0), $bend(1), $bend(2));
-        $unknown = [
-            -$chain->force[0] * $n / 2, -$chain->force[1] * $n / 2, -$chain->force[2] * $n / 2, $first->dot($e), $first->dot($f),
-        ];
-        $p = $into->anySquare();
-        $q = $into->cross($p);
-        [$unknown, $states, $missed] = self::met($unknown, self::STEPS, $along, [$e, $f], $way, [$p, $q]);
-        if (self::size($missed) < 1e-7) {
-            // Once more in finer steps, which are also those it is drawn by.
-            [, $states, $missed] = self::met($unknown, 3 * self::STEPS, $along, [$e, $f], $way, [$p, $q]);
-        }
-
-        return self::size($missed) > 1e-7 ? null : $states;
-    }
-
-    /**
-     * Newton's method on what misses the end.
-     *
-     * @param  array<float>  $unknown
-     * @param  array{Vector, Vector}  $out
-     * @param  array{Vector, Vector}  $in
-     * @return array{array<float>, list<array{float, float, float, float, float, float, float, float, float}>, array{float, float, float, float, float}}
-     */
-    private static function met(array $unknown, int $steps, Vector $along, array $out, Vector $way, array $in): array
-    {
-        [$states, $missed] = self::shoot($unknown, $steps, $along, $out, $way, $in);
-        for ($round = 0; $round < 12 && self::size($missed) > 1e-11; $round++) {
-            /** @var array<int, array<int, float>> $matrix */
-            $matrix = [];
-            foreach ($unknown as $j => $value) {
-                $step = 1e-6 * max(1.0, abs($value));
-                $moved = $unknown;
-                $moved[$j] += $step;
-                [, $other] = self::shoot($moved, $steps, $along, $out, $way, $in);
-                foreach ($missed as $i => $miss) {
-                    $matrix[$i][$j] = ($other[$i] - $miss) / $step;
-                }
-            }
-            $change = self::solve($matrix, $missed);
-            $part = 1.0;
-            do {
-                $next = array_map(static fn (float $value, float $by): float => $value - $part * $by, $unknown, $change);
-                [$nextStates, $nextMissed] = self::shoot($next, $steps, $along, $out, $way, $in);
-                $part /= 2;
-            } while (self::size($nextMissed) > self::size($missed) && $part > 1e-3);
-            if (self::size($nextMissed) >= self::size($missed)) {
-                break;
-            }
-            [$unknown, $states, $missed] = [$next, $nextStates, $nextMissed];
-        }
-
-        return [$unknown, $states, $missed];
-    }
-
-    /**
-     * @param  array<float>  $unknown  the force, and the bend at the start to two sides
-     * @param  array{Vector, Vector}  $out  those sides
-     * @param  array{Vector, Vector}  $in  the sides at the end
-     * @return array{list<array{float, float, float, float, float, float, float, float, float}>, array{float, float, float, float, float}} what it comes to, and by how much it misses
-     */
-    private static function shoot(array $unknown, int $steps, Vector $along, array $out, Vector $way, array $in): array
-    {
-        [$x, $y, $z, $b, $c] = array_values($unknown) + [0.0, 0.0, 0.0, 0.0, 0.0];
-        $states = self::integrate($along->toArray(), $out[0]->times($b)->plus($out[1]->times($c))->toArray(), [$x, $y, $z], $steps);
-        $end = $states[$steps];
-        $t = new Vector($end[3], $end[4], $end[5]);
-        // Turned right round it would point the wrong way and still have no part to its side.
-        $wrong = $t->dot($in[0]->cross($in[1])) < 0.0 ? 2.0 : 0.0;
-
-        return [$states, [$end[0] - $way->x, $end[1] - $way->y, $end[2] - $way->z, $t->dot($in[0]) + $wrong, $t->dot($in[1])]];
-    }
-
-    /**
-     * @param  array{float, float, float}  $t
-     * @param  array{float, float, float}  $u  its derivative
-     * @param  array{float, float, float}  $force
-     * @return list<array{float, float, float, float, float, float, float, float, float}> place, tangent and its derivative at even steps
-     */
-    private static function integrate(array $t, array $u, array $force, int $steps): array
-    {
-        [$nx, $ny, $nz] = $force;
-        $h = 1.0 / $steps;
-        $state = [0.0, 0.0, 0.0, ...$t, ...$u];
-        $states = [$state];
-        for ($step = 0; $step < $steps; $step++) {
-            [$x, $y, $z, $tx, $ty, $tz, $ux, $uy, $uz] = $state;
-            $l = $nx * $tx + $ny * $ty + $nz * $tz - $ux * $ux - $uy * $uy - $uz * $uz;
-            $a1 = $l * $tx - $nx;
-            $a2 = $l * $ty - $ny;
-            $a3 = $l * $tz - $nz;
-            $half = $h / 2;
-            $t2x = $tx + $half * $ux;
-            $t2y = $ty + $half * $uy;
-            $t2z = $tz + $half * $uz;
-            $u2x = $ux + $half * $a1;
-            $u2y = $uy + $half * $a2;
-            $u2z = $uz + $half * $a3;
-            $l = $nx * $t2x + $ny * $t2y + $nz * $t2z - $u2x * $u2x - $u2y * $u2y - $u2z * $u2z;
-            $b1 = $l * $t2x - $nx;
-            $b2 = $l * $t2y - $ny;
-            $b3 = $l * $t2z - $nz;
-            $t3x = $tx + $half * $u2x;
-            $t3y = $ty + $half * $u2y;
-            $t3z = $tz + $half * $u2z;
-            $u3x = $ux + $half * $b1;
-            $u3y = $uy + $half * $b2;
-            $u3z = $uz + $half * $b3;
-            $l = $nx * $t3x + $ny * $t3y + $nz * $t3z - $u3x * $u3x - $u3y * $u3y - $u3z * $u3z;
-            $c1 = $l * $t3x - $nx;
-            $c2 = $l * $t3y - $ny;
-            $c3 = $l * $t3z - $nz;
-            $t4x = $tx + $h * $u3x;
-            $t4y = $ty + $h * $u3y;
-            $t4z = $tz + $h * $u3z;
-            $u4x = $ux + $h * $c1;
-            $u4y = $uy + $h * $c2;
-            $u4z = $uz + $h * $c3;
-            $l = $nx * $t4x + $ny * $t4y + $nz * $t4z - $u4x * $u4x - $u4y * $u4y - $u4z * $u4z;
-            $sixth = $h / 6;
-            $state = [
-                $x + $sixth * ($tx + 2 * ($t2x + $t3x) + $t4x),
-                $y + $sixth * ($ty + 2 * ($t2y + $t3y) + $t4y),
-                $z + $sixth * ($tz + 2 * ($t2z + $t3z) + $t4z),
-                $tx + $sixth * ($ux + 2 * ($u2x + $u3x) + $u4x),
-                $ty + $sixth * ($uy + 2 * ($u2y + $u3y) + $u4y),
-                $tz + $sixth * ($uz + 2 * ($u2z + $u3z) + $u4z),
-                $ux + $sixth * ($a1 + 2 * ($b1 + $c1) + $l * $t4x - $nx),
-                $uy + $sixth * ($a2 + 2 * ($b2 + $c2) + $l * $t4y - $ny),
-                $uz + $sixth * ($a3 + 2 * ($b3 + $c3) + $l * $t4z - $nz),
-            ];
-            $states[] = $state;
-        }
-
-        return $states;
     }
 
     /** @return list<array{float, float, float, float, float, float, float, float, float}> */
@@ -348,19 +224,25 @@ final readonly class Elastica
         $energy = 0.0;
         $bends = array_map(static fn (array $s): float => sqrt($s[6] ** 2 + $s[7] ** 2 + $s[8] ** 2) / $length, $states);
         for ($i = 0; $i < $n; $i++) {
-            [$a, $b] = [$states[$i], $states[$i + 1]];
-            $pa = $from->plus((new Vector($a[0], $a[1], $a[2]))->times($length));
-            $pb = $from->plus((new Vector($b[0], $b[1], $b[2]))->times($length));
-            [$ta, $tb] = [(new Vector($a[3], $a[4], $a[5]))->unit(), (new Vector($b[3], $b[4], $b[5]))->unit()];
+            [$ax, $ay, $az, $tx, $ty, $tz] = $states[$i];
+            [$bx, $by, $bz, $vx, $vy, $vz] = $states[$i + 1];
             [$ka, $kb] = [$bends[$i], $bends[$i + 1]];
             $energy += $h * ($ka * $ka + $kb * $kb) / 2;
-            $pieces = max(1, (int) ceil($ta->angleTo($tb) / self::TURN));
+            $pieces = max(1, (int) ceil(2.0 * asin(min(1.0, sqrt(($tx - $vx) ** 2 + ($ty - $vy) ** 2 + ($tz - $vz) ** 2) / 2)) / self::TURN));
             for ($j = $i === 0 ? 0 : 1; $j <= $pieces; $j++) {
                 $s = $j / $pieces;
                 // Cubic between the two places and tangents.
-                $points[] = $pa->times((1 + 2 * $s) * (1 - $s) ** 2)->plus($ta->times($h * $s * (1 - $s) ** 2))
-                    ->plus($pb->times($s * $s * (3 - 2 * $s)))->plus($tb->times($h * $s * $s * ($s - 1)));
-                $directions[] = $ta->times(1 - $s)->plus($tb->times($s))->unit();
+                $a0 = (1 + 2 * $s) * (1 - $s) ** 2 * $length;
+                $a1 = $h * $s * (1 - $s) ** 2;
+                $b0 = $s * $s * (3 - 2 * $s) * $length;
+                $b1 = $h * $s * $s * ($s - 1);
+                $points[] = new Vector(
+                    $from->x + $ax * $a0 + $tx * $a1 + $bx * $b0 + $vx * $b1, $from->y + $ay * $a0 + $ty * $a1 + $by * $b0 + $vy * $b1,
+                    $from->z + $az * $a0 + $tz * $a1 + $bz * $b0 + $vz * $b1,
+                );
+                [$dx, $dy, $dz] = [$tx + ($vx - $tx) * $s, $ty + ($vy - $ty) * $s, $tz + ($vz - $tz) * $s];
+                $size = sqrt($dx * $dx + $dy * $dy + $dz * $dz);
+                $directions[] = new Vector($dx / $size, $dy / $size, $dz / $size);
                 $along[] = $h * ($i + $s);
                 $curvature[] = $ka + ($kb - $ka) * $s;
             }
@@ -389,51 +271,5 @@ final readonly class Elastica
         $shift = ($before - $after) / (2 * $bow);
 
         return [$middle - ($before - $after) * $shift / 4, $index + $shift];
-    }
-
-    /** @param  array{float, float, float, float, float}  $missed */
-    private static function size(array $missed): float
-    {
-        $size = sqrt($missed[0] ** 2 + $missed[1] ** 2 + $missed[2] ** 2 + $missed[3] ** 2 + $missed[4] ** 2);
-
-        return is_finite($size) ? $size : INF;
-    }
-
-    /**
-     * Gauss with the largest pivot.
-     *
-     * @param  array<int, array<float>>  $m
-     * @param  array<int, float>  $b
-     * @return list<float>
-     */
-    private static function solve(array $m, array $b): array
-    {
-        $n = count($b);
-        for ($i = 0; $i < $n; $i++) {
-            $best = $i;
-            for ($r = $i + 1; $r < $n; $r++) {
-                $best = abs($m[$r][$i]) > abs($m[$best][$i]) ? $r : $best;
-            }
-            [$m[$i], $m[$best]] = [$m[$best], $m[$i]];
-            [$b[$i], $b[$best]] = [$b[$best], $b[$i]];
-            $pivot = abs($m[$i][$i]) > 1e-14 ? $m[$i][$i] : 1e-14;
-            for ($r = $i + 1; $r < $n; $r++) {
-                $factor = $m[$r][$i] / $pivot;
-                for ($c = $i; $c < $n; $c++) {
-                    $m[$r][$c] -= $factor * $m[$i][$c];
-                }
-                $b[$r] -= $factor * $b[$i];
-            }
-        }
-        $x = array_fill(0, $n, 0.0);
-        for ($i = $n - 1; $i >= 0; $i--) {
-            $sum = $b[$i];
-            for ($c = $i + 1; $c < $n; $c++) {
-                $sum -= $m[$i][$c] * $x[$c];
-            }
-            $x[$i] = $sum / (abs($m[$i][$i]) > 1e-14 ? $m[$i][$i] : 1e-14);
-        }
-
-        return array_values($x);
     }
 }

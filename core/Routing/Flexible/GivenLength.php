@@ -41,6 +41,12 @@ final readonly class GivenLength
         return $this->length ?? self::distance($run) * (1.0 + $this->slack);
     }
 
+    /** By its length, whatever it was told by. */
+    public function asCut(Run $run): self
+    {
+        return new self($this->of($run), 0.0);
+    }
+
     /** Between the two ends of a run, mm. */
     public static function distance(Run $run): float
     {

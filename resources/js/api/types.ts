@@ -1174,6 +1174,46 @@ export interface Stock {
   density: number | string;
   part_number?: string;
   standard?: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  mass?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  stiffness?: number | string;
+  /**
+   * How its length changes under pressure, in percent: at most shorter by (negative), at most longer by.
+   */
+  pressure?: {
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    shortest: number | string;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    longest: number | string;
+  };
+  /**
+   * The lengths it is sold in, made up, mm.
+   *
+   * Items: Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  lengths?: (number | string)[];
+  /**
+   * Of its wall, from the bore outwards.
+   */
+  layers?: Layer[];
 }
 /**
  * Without a wall, or with one of half its outside diameter, it is solid.
@@ -1232,6 +1272,10 @@ export interface BendPractice {
    */
   stretch_per_degree?: number | string;
   springback?: Springback;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  moving_radius?: number | string;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -1252,6 +1296,28 @@ export interface Springback {
    * via the `definition` "number".
    */
   offset?: number | string;
+}
+/**
+ * A layer of a hose or a cable: what it is of, and its outside diameter.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "layer".
+ */
+export interface Layer {
+  /**
+   * What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  name: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  od: number | string;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -1280,6 +1346,7 @@ export interface Fitting {
    * Names an item; others refer to it by this.
    */
   on?: string;
+  moves?: Movement;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -1389,6 +1456,67 @@ export interface Part {
     | "tee"
     | "manifold"
     | "bare-port";
+}
+/**
+ * A thing that moves while it works: it swings, or goes to a second position. Things that move do so together.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "movement".
+ */
+export interface Movement {
+  /**
+   * About a line in its own frame, from one angle to the other; at 0 it stands as placed.
+   */
+  swing?: {
+    at: Vector;
+    /**
+     * "+x" … "-z", or three numbers of any length but zero.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "direction".
+     */
+    axis: string | Vector;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    from: number | string;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    to: number | string;
+  };
+  to?: Pose1;
+}
+/**
+ * Its second position; the first is where it stands.
+ */
+export interface Pose1 {
+  at?: Vector;
+  /**
+   * Right-hand rule, degrees, about its own origin, before it is moved to `at`.
+   */
+  turn?: {
+    /**
+     * "+x" … "-z", or three numbers of any length but zero.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "direction".
+     */
+    about: string | Vector;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    by: number | string;
+  };
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -1973,6 +2101,7 @@ export interface SolvedRun {
         longest: number | null;
       }
     | null;
+  movement: SweptRun | null;
 }
 export interface Line {
   kind: "line";
@@ -2075,6 +2204,43 @@ export interface HeldTie {
   words: string;
   holds: boolean;
   off: number;
+}
+/**
+ * Over the movement of what it hangs on: which position is the tightest, the tautest, the nearest to something and the most twisted; its length; the radius it needs where it moves.
+ */
+export interface SweptRun {
+  positions: MovedPosition[];
+  tightest: number;
+  tautest: number | null;
+  nearest: number | null;
+  most_twisted: number | null;
+  lengths: number[];
+  needed: number;
+}
+/**
+ * Where all stands at this part of the movement (0 to 1): tightest radius, mm; the way between its ends as a part of its length; the twist between its ends, degrees; what is nearest; points to draw it by; where the moving fittings stand.
+ */
+export interface MovedPosition {
+  part: number;
+  angle: number | null;
+  min_radius: number | null;
+  taut: number | null;
+  twist: number | null;
+  nearest: {
+    distance: number;
+    id: string;
+    at: Point;
+  } | null;
+  points: Point[];
+  places: {
+    id: string;
+    pose: MovedPose;
+  }[];
+}
+export interface MovedPose {
+  at: Point;
+  about: Point;
+  angle: number;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -2439,6 +2605,12 @@ export interface CatalogueRow {
   min_radius: number;
   min_straight: number;
   density: number;
+  moving_radius?: number | null;
+  mass?: number | null;
+  stiffness?: number | null;
+  pressure_shortest?: number | null;
+  pressure_longest?: number | null;
+  layers?: string;
   own?: boolean;
 }
 /**

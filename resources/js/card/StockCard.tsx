@@ -5,9 +5,12 @@ import { useWorkbench } from '../workbench/store';
 import { tell } from '../workbench/tell';
 import { useJob } from '../workbench/useJob';
 import { CardHead } from './CardHead';
+import { FlexibleStock } from './FlexibleStock';
 import { Row, Section } from './Section';
 
 const KINDS: readonly Stock['kind'][] = ['tube', 'pipe', 'hose', 'cable', 'wire', 'rod'];
+
+const FLEXIBLE: readonly Stock['kind'][] = ['hose', 'cable', 'wire'];
 
 /** A stock: its section, how it bends, and which runs are made of it. */
 export function StockCard({ id }: { id: string }) {
@@ -20,6 +23,7 @@ export function StockCard({ id }: { id: string }) {
   const { section, bend } = stock;
   const change = (changed: Partial<Stock>) => put('stock', { ...stock, ...changed });
   const changeBend = (changed: Partial<Stock['bend']>) => change({ bend: { ...bend, ...changed } });
+  const flexible = FLEXIBLE.includes(stock.kind);
   const solid = section.wall === undefined;
   const users = items('runs').filter((run) => run.stock === id);
 
@@ -89,39 +93,44 @@ export function StockCard({ id }: { id: string }) {
         <Row label="Least radius">
           <NumberField label="Least radius" value={bend.min_radius} onChange={(r) => changeBend({ min_radius: r })} />
         </Row>
-        <Row label="Straight between bends">
-          <NumberField
-            label="Straight between bends"
-            value={bend.min_straight}
-            onChange={(s) => changeBend({ min_straight: s })}
-          />
-        </Row>
-        <Row label="Stretch per degree">
-          <NumberField
-            label="Stretch per degree"
-            value={bend.stretch_per_degree ?? 0}
-            onChange={(s) => changeBend({ stretch_per_degree: s })}
-          />
-        </Row>
-        <Row label="Springback, share">
-          <NumberField
-            label="Springback, share of the angle"
-            unit=""
-            plain
-            value={bend.springback?.ratio ?? 0}
-            onChange={(ratio) => changeBend({ springback: { ...bend.springback, ratio } })}
-          />
-        </Row>
-        <Row label="Springback, fixed">
-          <NumberField
-            label="Springback, fixed"
-            unit="°"
-            plain
-            value={bend.springback?.offset ?? 0}
-            onChange={(offset) => changeBend({ springback: { ...bend.springback, offset } })}
-          />
-        </Row>
+        {!flexible && (
+          <>
+            <Row label="Straight between bends">
+              <NumberField
+                label="Straight between bends"
+                value={bend.min_straight}
+                onChange={(s) => changeBend({ min_straight: s })}
+              />
+            </Row>
+            <Row label="Stretch per degree">
+              <NumberField
+                label="Stretch per degree"
+                value={bend.stretch_per_degree ?? 0}
+                onChange={(s) => changeBend({ stretch_per_degree: s })}
+              />
+            </Row>
+            <Row label="Springback, share">
+              <NumberField
+                label="Springback, share of the angle"
+                unit=""
+                plain
+                value={bend.springback?.ratio ?? 0}
+                onChange={(ratio) => changeBend({ springback: { ...bend.springback, ratio } })}
+              />
+            </Row>
+            <Row label="Springback, fixed">
+              <NumberField
+                label="Springback, fixed"
+                unit="°"
+                plain
+                value={bend.springback?.offset ?? 0}
+                onChange={(offset) => changeBend({ springback: { ...bend.springback, offset } })}
+              />
+            </Row>
+          </>
+        )}
       </Section>
+      {flexible && <FlexibleStock stock={stock} onChange={change} />}
       <Section title="Used by">
         {users.map((run) => (
           <div key={run.id}>

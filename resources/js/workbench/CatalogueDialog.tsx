@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { useState } from 'react';
 import { Form, Modal } from 'react-bootstrap';
 import { api, files } from '../api/client';
-import type { CatalogueReport, CatalogueRow, Stock } from '../api/types';
+import type { CatalogueReport, CatalogueRow, Layer, Stock } from '../api/types';
 import { Button } from '../ui/Button';
 import { FileButton } from '../ui/FileButton';
 import { lengthEven } from '../ui/format';
@@ -72,7 +72,7 @@ function Catalogue() {
           type="search"
           size="sm"
           autoFocus
-          placeholder="10305 12x1.5 · 316L 28 · NPS 2 Sch 40 · copper 22"
+          placeholder="10305 12x1.5 · 316L 28 · NPS 2 Sch 40 · 2SN 10 · battery 50"
           aria-label="Find stock"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
@@ -182,9 +182,30 @@ const stockOf = (id: string, row: CatalogueRow): Stock => ({
   part_number: row.part_number,
   ...(row.standard === undefined || row.standard === '' ? {} : { standard: row.standard }),
   section: { shape: 'round', od: row.od, ...(row.wall > 0 ? { wall: row.wall } : {}) },
-  bend: { radius: row.radius, min_radius: row.min_radius, min_straight: row.min_straight },
+  bend: {
+    radius: row.radius,
+    min_radius: row.min_radius,
+    min_straight: row.min_straight,
+    ...(row.moving_radius == null ? {} : { moving_radius: row.moving_radius }),
+  },
   density: row.density,
+  ...(row.mass == null ? {} : { mass: row.mass }),
+  ...(row.stiffness == null ? {} : { stiffness: row.stiffness }),
+  ...(row.pressure_shortest == null || row.pressure_longest == null
+    ? {}
+    : { pressure: { shortest: row.pressure_shortest, longest: row.pressure_longest } }),
+  ...(row.layers === undefined || row.layers === '' ? {} : { layers: layersOf(row.layers) }),
 });
+
+/** "inner tube 8.7; cover 12.5", as the catalogue has them. */
+const layersOf = (cell: string): Layer[] =>
+  cell.split(';').map((one) => {
+    const [, name = one, od = '0'] = /^(.+?)\s+([\d.]+)$/.exec(one.trim()) ?? [];
+    return { name, od: Number(od) };
+  });
+
+const optional = (value: number | string | undefined): number | null =>
+  value === undefined || Number.isNaN(Number(value)) ? null : Number(value);
 
 const rowOf = (stock: Stock): CatalogueRow => ({
   part_number: stock.part_number ?? stock.id,
@@ -197,4 +218,10 @@ const rowOf = (stock: Stock): CatalogueRow => ({
   min_radius: Number(stock.bend.min_radius),
   min_straight: Number(stock.bend.min_straight),
   density: Number(stock.density),
+  moving_radius: optional(stock.bend.moving_radius),
+  mass: optional(stock.mass),
+  stiffness: optional(stock.stiffness),
+  pressure_shortest: optional(stock.pressure?.shortest),
+  pressure_longest: optional(stock.pressure?.longest),
+  layers: (stock.layers ?? []).map(({ name, od }) => `${name} ${od}`).join('; '),
 });

@@ -58,6 +58,25 @@ it('ships nothing that could not be bent or drawn', function (): void {
     }
 });
 
+it('ships hoses with the figures of their standards', function (): void {
+    $stock = shippedStock();
+    // EN 853 and EN 857: greatest outside diameter, and the least radius on the inside of the bend.
+    foreach (['HY2SN-10' => [19.7, 130], 'HY1SN-25' => [36.6, 300], 'HY2SN-51' => [68.6, 630], 'HY1SC-12.5' => [20.4, 130], 'HY2SC-16' => [24.7, 170]] as $number => [$od, $inside]) {
+        expect($stock[$number]['od'])->toBe($od)->and($stock[$number]['min_radius'])->toEqualWithDelta($inside + $od / 2, 0.006)
+            ->and([$stock[$number]['pressure_shortest'], $stock[$number]['pressure_longest']])->toBe([-4.0, 2.0]);
+    }
+    // EN 50565-1: 16.5 mm stands 4 × at rest and 5 × where it moves.
+    expect($stock['BC-50']['min_radius'])->toBe(66.0)->and($stock['BC-50']['moving_radius'])->toBe(82.5);
+    foreach ($stock as $row) {
+        $layers = CatalogueRows::readLayers((string) $row['layers'], (float) $row['od']);
+        expect($layers)->not->toBeNull()->and($layers === [] ? $row['od'] : $layers[count($layers) - 1]['od'])->toEqualWithDelta($row['od'], 1e-9);
+        expect($layers === [] || $layers[0]['od'] > $row['od'] - 2 * $row['wall'] || $row['wall'] === 0.0)->toBeTrue();
+        if ($row['mass'] !== null) {
+            expect(massOf($row))->toEqualWithDelta($row['mass'], 0.002 * $row['mass'] + 1e-4);
+        }
+    }
+});
+
 it('writes what it reads', function (): void {
     $rows = array_values(shippedStock());
     expect(CatalogueRows::read(CatalogueRows::write($rows))->rows)->toEqual($rows);
@@ -77,6 +96,11 @@ it('names the row and the column that is wrong', function (string $row, string $
     ['A,tube,Tube,10,1,30,20,10,0', 'density'],
     ['A,tube,Tube,ten,1,30,20,10,7850', 'od is no number'],
 ]);
+
+it('knows in which line of the file each row is', function (): void {
+    $read = CatalogueRows::read("part_number,kind,name,od,radius,min_radius,min_straight,density,layers\n\nA,cable,Cable,10,30,20,0,3000,core 6; sheath 10\nB,cable,Cable,10,30,20,0,3000,core 6; sheath 12\nC,cable,Cable,10,30,20,0,3000,\n");
+    expect($read->lines)->toBe([3, 5])->and($read->refused[0]['line'])->toBe(4)->and($read->refused[0]['why'])->toContain('layers are told');
+});
 
 it('wants a heading to go by', function (): void {
     CatalogueRows::read("10,1,30\n");

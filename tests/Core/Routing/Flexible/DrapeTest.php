@@ -115,7 +115,7 @@ it('stays as it is kept whatever moves, and says when its ends no longer fit', f
 });
 
 it('keeps its radius in a loop between ends above one another', function (array $to): void {
-    $draped = Draping::between(new Vector(0, 0, 500), new Vector(...$to), new Vector(0, 0, 1), 900.0, 6.0, 60.0, new Bodies([]));
+    $draped = Draping::between(new Vector(0, 0, 500), new Vector(...$to), new Vector(0, 0, 1), 900.0, 6.0, 60.0, 30.0, new Bodies([]));
     expect($draped->length())->toEqualWithDelta(900.0, 0.9)->and($draped->least)->toBeGreaterThan(59.5)
         ->and($draped->start()->toArray())->toEqualWithDelta([0, 0, 500], 1e-9)->and($draped->end()->toArray())->toEqualWithDelta($to, 1e-9);
 })->with([[[0, 0, 300]], [[0, 0, 500]], [[5, 0, 500]]]);

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Exchange;
+
+use Bowline\Geometry\Curve;
+use Bowline\Geometry\Segment;
+use Bowline\Geometry\Vector;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\MovedPosition;
+use Bowline\Routing\Sweep;
+
+/** Writes what becomes of a run over the movement of what it hangs on (schema/solution.json, `movement`). */
+final class MovementWriter
+{
+    /** A drawing of one position of many needs no more points than these. */
+    private const POINTS = 48;
+
+    /** @return array<string, mixed>|null null when it does not move */
+    public static function write(LaidRun $laid): ?array
+    {
+        $sweep = Sweep::of($laid);
+        if ($sweep === null) {
+            return null;
+        }
+        // Where it does not reach it is drawn straight, and longer than it is.
+        $reaching = array_filter($sweep->positions, static fn (MovedPosition $one): bool => ($one->taut ?? 0.0) < 1.0);
+        $lengths = array_map(static fn (MovedPosition $one): float => $one->laid->length(), $reaching === [] ? $sweep->positions : $reaching);
+        $index = static fn (MovedPosition $one): int => (int) array_search($one, $sweep->positions, true);
+
+        return [
+            'positions' => array_map(self::position(...), $sweep->positions),
+            'tightest' => $index($sweep->tightest()),
+            'tautest' => $sweep->tautest()->taut === null ? null : $index($sweep->tautest()),
+            'nearest' => $sweep->nearest()->nearest === null ? null : $index($sweep->nearest()),
+            'most_twisted' => $sweep->mostTwisted()->twist === null ? null : $index($sweep->mostTwisted()),
+            'lengths' => [min($lengths), max($lengths)],
+            'needed' => $laid->run->stock->movingRadius,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function position(MovedPosition $one): array
+    {
+        $radius = $one->leastRadius();
+
+        return [
+            'part' => $one->part,
+            'angle' => $one->angle === null ? null : rad2deg($one->angle),
+            'min_radius' => is_finite($radius) ? $radius : null,
+            'taut' => $one->taut,
+            'twist' => $one->twist === null ? null : rad2deg($one->twist),
+            'nearest' => $one->nearest === null ? null : ['distance' => $one->nearest[0], 'id' => $one->nearest[1], 'at' => self::vector($one->nearest[2])],
+            'points' => array_map(self::vector(...), self::points($one->laid)),
+            'places' => array_values(array_filter([self::place($one->laid->run->from->port, $one, true), self::place($one->laid->run->to->port, $one, false)])),
+        ];
+    }
+
+    /** @return array<string, mixed>|null where a fitting that moves stands then */
+    private static function place(?string $port, MovedPosition $one, bool $isFrom): ?array
+    {
+        $movement = ($isFrom ? $one->laid->run->from : $one->laid->run->to)->movement;
+
+        return $port === null || $movement === null ? null : ['id' => explode('.', $port)[0], 'pose' => PlaceWriter::pose($movement->at($one->part))];
+    }
+
+    /** @return list<Vector> */
+    private static function points(LaidRun $laid): array
+    {
+        $points = [];
+        foreach ($laid->path->segments as $segment) {
+            $count = $segment instanceof Curve ? self::POINTS : 2;
+            for ($i = $points === [] ? 0 : 1; $i < $count; $i++) {
+                $points[] = self::at($segment, $i / ($count - 1));
+            }
+        }
+
+        return $points;
+    }
+
+    private static function at(Segment $segment, float $part): Vector
+    {
+        return $segment->pointAt($segment->length() * $part);
+    }
+
+    /** @return list<float> to a hundredth: they are only drawn */
+    private static function vector(Vector $vector): array
+    {
+        return array_map(static fn (float $part): float => round($part, 2) + 0.0, $vector->toArray());
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Routing;
+
+use Bowline\Job\Run;
+
+/** A route that may rest in several shapes: when what it hangs on moves a little, it stays in the one it was in. */
+interface FollowsShape
+{
+    /** @param  LaidRun  $before  the same run, with its ends a little elsewhere */
+    public function layAfter(Run $run, LaidRun $before): LaidRun;
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Routing;
+
+use Bowline\Geometry\Vector;
+
+/** A run where what it hangs on stands at one part of its movement. */
+final readonly class MovedPosition
+{
+    /**
+     * @param  float  $part  of the movement, 0 to 1
+     * @param  float|null  $angle  of the swing, radians; null when nothing swings
+     * @param  float|null  $taut  the way between its ends as a part of the length there is for it; null when its length follows its shape
+     * @param  float|null  $twist  by which its ends are screwed against each other, radians; null when its ends are free to turn
+     * @param  array{float, string, Vector}|null  $nearest  how far off the nearest of the surroundings is, mm; its id; where
+     */
+    public function __construct(
+        public float $part,
+        public ?float $angle,
+        public LaidRun $laid,
+        public ?float $taut,
+        public ?float $twist,
+        public ?array $nearest,
+    ) {
+    }
+
+    /** INF when it is straight. */
+    public function leastRadius(): float
+    {
+        return $this->laid->path->leastRadius() ?? INF;
+    }
+}

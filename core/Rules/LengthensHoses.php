@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Job\Words;
+use Bowline\Laying\RunEdit;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\MovedPosition;
+use Bowline\Routing\SpringRoute;
+
+/** What rules about hoses suggest: a longer hose, of the lengths it is sold in where it is sold in lengths. */
+trait LengthensHoses
+{
+    /** @return iterable<Remedy> a longer hose, as little longer as helps */
+    private function longer(LaidRun $laid): iterable
+    {
+        if (! $laid->run->route instanceof SpringRoute) {
+            return;
+        }
+        $sold = array_filter($laid->run->stock->lengths, static fn (float $length): bool => $length > $laid->length());
+        $tried = $sold !== [] ? $sold : array_map(
+            static fn (float $part): float => $laid->length() + Words::roundedUp($laid->length() * $part, 0), [0.02, 0.05, 0.1, 0.2, 0.35, 0.6],
+        );
+        foreach ($tried as $length) {
+            yield new Remedy(
+                sprintf('Use a hose of %s', $laid->run->units->say($length)), 'runs', RunEdit::of($laid)->lengthen($length - $laid->length())->run(), 'longer',
+            );
+        }
+    }
+
+    private static function position(MovedPosition $position): string
+    {
+        return $position->angle !== null ? sprintf('%s°', Words::number(rad2deg($position->angle))) : sprintf('%d %%', (int) round(100 * $position->part));
+    }
+}

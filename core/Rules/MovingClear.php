@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Sweep;
+
+/** `moving-touch`: over its movement a run does not go into what stands around. */
+final class MovingClear implements Rule
+{
+    use LengthensHoses;
+
+    public function check(LaidRun $laid): array
+    {
+        $position = Sweep::of($laid)?->nearest();
+        if ($position?->nearest === null || $position->nearest[0] >= 0.0) {
+            return [];
+        }
+        [$distance, $body, $at] = $position->nearest;
+
+        return [new Finding(
+            'moving-touch',
+            Severity::Violation,
+            sprintf('It goes into %s while it moves', $laid->run->around->name($body)),
+            sprintf('At %s of the movement it is %s inside of it.', self::position($position), $laid->run->units->say(-$distance)),
+            $at,
+            [0.0, $laid->length()],
+            $distance,
+            0.0,
+        )];
+    }
+
+    public function remedies(Finding $finding, LaidRun $laid): iterable
+    {
+        return $this->longer($laid);
+    }
+}

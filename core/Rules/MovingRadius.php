@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Geometry\Curve;
+use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Sweep;
+
+/** `moving-radius`: over the whole movement a run that moves keeps the radius its stock stands when it moves. */
+final class MovingRadius implements Rule
+{
+    use LengthensHoses;
+
+    public function check(LaidRun $laid): array
+    {
+        $tightest = Sweep::of($laid)?->tightest();
+        $least = $laid->run->stock->movingRadius;
+        if ($tightest === null || $tightest->leastRadius() >= $least - Tolerance::RULE_SLACK) {
+            return [];
+        }
+        $units = $laid->run->units;
+        [$along, $at] = self::tightestPlace($tightest->laid);
+
+        return [new Finding(
+            'moving-radius',
+            Severity::Violation,
+            'It is bent too tightly while it moves',
+            sprintf(
+                'At %s of the movement its radius is %s; a %s that moves needs at least R %s.',
+                self::position($tightest), $units->say($tightest->leastRadius()), $laid->run->stock->kind->value, $units->number($least),
+            ),
+            $at,
+            [$along, $along],
+            $tightest->leastRadius(),
+            $least,
+        )];
+    }
+
+    public function remedies(Finding $finding, LaidRun $laid): iterable
+    {
+        return $this->longer($laid);
+    }
+
+    /** @return array{float, Vector} developed length and place */
+    private static function tightestPlace(LaidRun $laid): array
+    {
+        $least = INF;
+        $place = [0.0, $laid->run->from->at];
+        $at = 0.0;
+        foreach ($laid->path->segments as $segment) {
+            if ($segment->leastRadius() < $least) {
+                $least = $segment->leastRadius();
+                $along = $segment instanceof Curve ? $segment->leastAt : 0.0;
+                $place = [$at + $along, $segment->pointAt($along)];
+            }
+            $at += $segment->length();
+        }
+
+        return $place;
+    }
+}

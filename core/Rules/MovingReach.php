@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Routing\FlexibleRoute;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Sweep;
+
+/** `moving-reach`: what hangs on a thing that moves can follow it, and is long enough wherever it goes. */
+final class MovingReach implements Rule
+{
+    use LengthensHoses;
+
+    public function check(LaidRun $laid): array
+    {
+        if (! $laid->run->isMoving()) {
+            return [];
+        }
+        if (! $laid->run->route instanceof FlexibleRoute) {
+            return [new Finding(
+                'moving-reach', Severity::Violation, 'It is rigid, and what it is joined to moves',
+                'Only a hose or a cable follows a movement: let it hang or spring, or take the movement away.',
+                ($laid->run->to->movement === null ? $laid->run->from : $laid->run->to)->at, [0.0, $laid->length()],
+            )];
+        }
+        $position = Sweep::of($laid)?->tautest();
+        $shortage = $position === null || $position->laid->run->route instanceof FlexibleRoute === false
+            ? null : $position->laid->run->route->shortage($position->laid);
+        if ($position === null || $shortage === null) {
+            return [];
+        }
+        $units = $laid->run->units;
+
+        return [new Finding(
+            'moving-reach',
+            Severity::Violation,
+            'It does not reach over the whole movement',
+            sprintf('At %s of the movement there are %s to span %s.', self::position($position), $units->say($shortage[0]), $units->say($shortage[1])),
+            $laid->run->to->at,
+            [0.0, $laid->length()],
+            $shortage[0],
+            $shortage[1],
+        )];
+    }
+
+    public function remedies(Finding $finding, LaidRun $laid): iterable
+    {
+        return $this->longer($laid);
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Job\Words;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Sweep;
+
+/**
+ * `twist`: a movement that leaves the plane of the hose screws its ends against each other. Makers warn that a few
+ * degrees over the length of a hydraulic hose take most of its life.
+ */
+final class MovingTwist implements Rule
+{
+    use LengthensHoses;
+
+    /** Less is lost in the fit of the couplings, degrees. */
+    private const MOST = 2.0;
+
+    public function check(LaidRun $laid): array
+    {
+        $worst = Sweep::of($laid)?->mostTwisted();
+        $degrees = rad2deg(abs($worst->twist ?? 0.0));
+        if ($worst === null || $degrees <= self::MOST) {
+            return [];
+        }
+
+        return [new Finding(
+            'twist',
+            Severity::Warning,
+            sprintf('The movement twists it by %s°', Words::number($degrees)),
+            sprintf('At %s it leaves the plane the hose bends in. Turn the fittings so that all moves in one plane, or give one end a swivel.', self::position($worst)),
+            $laid->run->to->at,
+            [0.0, $laid->length()],
+            $degrees,
+            self::MOST,
+        )];
+    }
+
+    public function remedies(Finding $finding, LaidRun $laid): iterable
+    {
+        return [];
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Laying\RunEdit;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\SpringRoute;
+
+/** `sold-length`: a made-up hose has one of the lengths in which its stock is sold. */
+final class SoldLength implements Rule
+{
+    /** A length is that of the list when it is as near, mm. */
+    private const OFF = 0.5;
+
+    public function check(LaidRun $laid): array
+    {
+        $lengths = $laid->run->stock->lengths;
+        if ($lengths === [] || ! $laid->run->route instanceof SpringRoute) {
+            return [];
+        }
+        $nearest = $this->nearestFirst($laid)[0];
+        if (abs($nearest - $laid->length()) <= self::OFF) {
+            return [];
+        }
+        $units = $laid->run->units;
+
+        return [new Finding(
+            'sold-length', Severity::Warning, 'It is not sold in this length',
+            sprintf('It is %s; the nearest there is is %s.', $units->say($laid->length()), $units->say($nearest)),
+            $laid->run->to->at, [0.0, $laid->length()], $laid->length(), $nearest, $nearest,
+        )];
+    }
+
+    public function remedies(Finding $finding, LaidRun $laid): iterable
+    {
+        foreach (array_slice($this->nearestFirst($laid), 0, 4) as $length) {
+            yield new Remedy(
+                sprintf('Use the hose of %s', $laid->run->units->say($length)), 'runs', RunEdit::of($laid)->lengthen($length - $laid->length())->run(),
+            );
+        }
+    }
+
+    /** @return list<float> */
+    private function nearestFirst(LaidRun $laid): array
+    {
+        $lengths = $laid->run->stock->lengths;
+        usort($lengths, static fn (float $a, float $b): int => abs($a - $laid->length()) <=> abs($b - $laid->length()));
+
+        return $lengths;
+    }
+}

@@ -1,0 +1,124 @@
+import type { Layer, Stock } from '../api/types';
+import { length } from '../ui/format';
+import { NumberField } from '../ui/NumberField';
+import { Row, Section } from './Section';
+
+interface Props {
+  stock: Stock;
+  onChange: (changed: Partial<Stock>) => Promise<void>;
+}
+
+/** What a hose or a cable has that a tube has not: how it moves, sags, and changes under pressure; its layers. */
+export function FlexibleStock({ stock, onChange }: Props) {
+  const { bend, pressure, lengths = [], layers = [] } = stock;
+  const least = Number(bend.min_radius);
+  return (
+    <>
+      <Section title="Moving and hanging">
+        <Row label="Least radius, moving">
+          <NumberField
+            label="Least radius, moving"
+            value={bend.moving_radius}
+            placeholder={Number.isNaN(least) ? '1.5 × least' : length(least * 1.5)}
+            onChange={(moving_radius) => onChange({ bend: { ...bend, moving_radius } })}
+          />
+        </Row>
+        <Row label="Mass">
+          <NumberField
+            label="Mass of a metre"
+            unit="kg/m"
+            plain
+            value={stock.mass}
+            placeholder="by density"
+            onChange={(mass) => onChange({ mass })}
+          />
+        </Row>
+        <Row label="Stiffness">
+          <NumberField
+            label="Stiffness"
+            unit="N·m²"
+            plain
+            value={stock.stiffness}
+            placeholder="by radius"
+            onChange={(stiffness) => onChange({ stiffness })}
+          />
+        </Row>
+      </Section>
+      {stock.kind === 'hose' && (
+        <Section title="Under pressure">
+          {(
+            [
+              ['Shortest', 'shortest'],
+              ['Longest', 'longest'],
+            ] as const
+          ).map(([label, key]) => (
+            <Row key={key} label={label}>
+              <NumberField
+                label={`${label} under pressure`}
+                unit="%"
+                plain
+                value={pressure?.[key] ?? 0}
+                onChange={(value) => onChange({ pressure: { shortest: 0, longest: 0, ...pressure, [key]: value } })}
+              />
+            </Row>
+          ))}
+        </Section>
+      )}
+      <Section title="Sold in lengths of">
+        {[...lengths, undefined].map((one, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a length is its place in the list
+          <Row key={index} label={one === undefined ? 'One more' : ''}>
+            <NumberField
+              label={one === undefined ? 'One more length it is sold in' : `Length ${index + 1} it is sold in`}
+              value={one}
+              placeholder={lengths.length === 0 ? 'any' : ''}
+              onChange={(value) =>
+                onChange({
+                  lengths: [...lengths.slice(0, index), ...(value === 0 ? [] : [value]), ...lengths.slice(index + 1)],
+                })
+              }
+            />
+          </Row>
+        ))}
+        {lengths.length > 0 && <p className="quiet mb-0">0 takes a length out of the list.</p>}
+      </Section>
+      {layers.length > 0 && (
+        <Section title="Section, from the bore outwards">
+          <Layers stock={stock} layers={layers} />
+        </Section>
+      )}
+    </>
+  );
+}
+
+const FILLS = ['#5d6b70', '#a8741a', '#8d979a', '#c29a55', '#2f3c42'];
+
+/** A section through the layers, to scale. */
+function Layers({ stock, layers }: { stock: Stock; layers: readonly Layer[] }) {
+  const od = Number(stock.section.od);
+  const bore = od - 2 * Number(stock.section.wall ?? od / 2);
+  return (
+    <div className="d-flex gap-2 align-items-center">
+      <svg viewBox="-52 -52 104 104" width="96" height="96" role="img" aria-label="Section through its layers">
+        {[...layers].reverse().map((layer, index) => (
+          <circle
+            key={`${layer.name} ${layer.od}`}
+            r={(Number(layer.od) / od) * 50}
+            fill={FILLS[(layers.length - 1 - index) % FILLS.length]}
+            stroke="#fffdf7"
+            strokeWidth="0.7"
+          />
+        ))}
+        {bore > 0 && <circle r={(bore / od) * 50} fill="#fffdf7" />}
+      </svg>
+      <ol className="layers list-unstyled mb-0">
+        {bore > 0 && <li>bore ø {length(bore)}</li>}
+        {layers.map((layer, index) => (
+          <li key={`${layer.name} ${layer.od}`}>
+            <i style={{ background: FILLS[index % FILLS.length] }} /> {layer.name} ø {length(Number(layer.od))}
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Job\JobError;
+use Tests\Jobs;
+
+/**
+ * A hose from a thing that moves to a block that stands.
+ *
+ * @param  array<string, mixed>  $moves
+ * @param  array<string, mixed>  $route
+ * @param  array<string, mixed>  $more  over the stock
+ */
+function movingHose(array $moves, array $route, array $more = [], array $arm = [], array $surroundings = []): stdClass
+{
+    return Jobs::decoded([
+        'format' => 'bowline-job', 'version' => 2,
+        'stock' => [[
+            'id' => 'h', 'kind' => 'hose', 'section' => ['shape' => 'round', 'od' => 20, 'wall' => 5], 'bend' => ['radius' => 60, 'min_radius' => 40, 'min_straight' => 0],
+            'density' => 1500, ...$more,
+        ]],
+        'fittings' => [
+            ['id' => 'arm', 'ports' => [['id' => 'a', 'at' => [200, 0, 0], 'axis' => [0, 1, 0]]], 'moves' => $moves, ...$arm],
+            ['id' => 'block', 'ports' => [['id' => 'p', 'at' => [0, 500, 0], 'axis' => [1, 0, 0]]]],
+        ],
+        'surroundings' => $surroundings,
+        'runs' => [['id' => 'r', 'stock' => 'h', 'from' => ['port' => 'arm.a'], 'to' => ['port' => 'block.p'], 'route' => $route]],
+    ]);
+}
+
+/** The same where the thing stands, and does not move. */
+function stillHose(array $route, array $more = [], array $arm = []): stdClass
+{
+    $file = movingHose(['to' => (object) []], $route, $more, $arm);
+    unset($file->fittings[0]->moves);
+
+    return $file;
+}
+
+$swing = ['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => -20, 'to' => 30]];
+
+it('swings a port about its axis, in the plane of the hose without a twist', function () use ($swing): void {
+    $movement = Jobs::written(movingHose($swing, ['kind' => 'spring', 'length' => 700]))['movement'];
+    foreach ($movement['positions'] as $position) {
+        $angle = deg2rad($position['angle']);
+        expect($position['points'][0])->toEqualWithDelta([200 * cos($angle), 200 * sin($angle), 0], 0.006)
+            ->and($position['twist'])->toEqualWithDelta(0.0, 1e-6)
+            // How far the ends are apart, by the cosine rule, of 700.
+            ->and($position['taut'])->toEqualWithDelta(sqrt(200 ** 2 + 500 ** 2 - 2 * 200 * 500 * sin($angle)) / 700, 1e-9);
+    }
+    expect($movement['positions'][0]['angle'])->toBe(-20)->and(end($movement['positions'])['angle'])->toEqualWithDelta(30, 1e-9)->and($movement['tautest'])->toBe(0);
+});
+
+it('is at each end of its movement as it is when the thing stands there', function (): void {
+    $second = ['at' => [60, -40, 30], 'turn' => ['about' => [1, 2, 3], 'by' => 25]];
+    $movement = Jobs::written(movingHose(['to' => $second], ['kind' => 'spring', 'length' => 760]))['movement'];
+    $there = Jobs::written(stillHose(['kind' => 'spring', 'length' => 760], [], ['pose' => $second]));
+    expect(end($movement['positions'])['min_radius'])->toEqualWithDelta($there['min_radius'], 1e-4 * $there['min_radius'])
+        ->and($movement['positions'][0]['min_radius'])->toEqualWithDelta(Jobs::written(stillHose(['kind' => 'spring', 'length' => 760]))['min_radius'], 1e-6);
+});
+
+it('is twisted by as much as its end is turned about its own axis', function (float $by): void {
+    $written = Jobs::written(movingHose(['swing' => ['at' => [200, 0, 0], 'axis' => [0, 1, 0], 'from' => 0, 'to' => $by]], ['kind' => 'spring', 'length' => 700]));
+    $movement = $written['movement'];
+    $twists = array_map(static fn (array $one): float => abs($one['twist']), $movement['positions']);
+    expect(max($twists))->toEqualWithDelta(abs($by), 1e-4)->and($movement['positions'][0]['min_radius'])->toEqualWithDelta(end($movement['positions'])['min_radius'], 1e-4)
+        ->and(in_array('twist', array_column($written['findings'], 'rule'), true))->toBe(abs($by) > 2.0);
+})->with([1.0, 12.0, -40.0]);
+
+it('keeps the length of a cable that hangs with a slack, wherever its end goes', function (): void {
+    $written = Jobs::written(movingHose(['to' => ['at' => [0, -150, 0]]], ['kind' => 'hang', 'slack' => 0.1]));
+    $length = 1.1 * hypot(200, 500);
+    expect($written['movement']['lengths'])->toEqualWithDelta([$length, $length], 1e-6);
+    $last = end($written['movement']['positions']);
+    // 680 apart at the end of it, of 592 there are.
+    expect($last['taut'])->toEqualWithDelta(hypot(200, 650) / $length, 1e-9)
+        ->and(array_column($written['findings'], 'rule'))->toContain('moving-reach');
+});
+
+it('finds the tightest radius of the whole movement, and asks for the radius a hose needs where it moves', function () use ($swing): void {
+    $file = movingHose($swing, ['kind' => 'spring', 'length' => 620], ['bend' => ['radius' => 60, 'min_radius' => 40, 'min_straight' => 0, 'moving_radius' => 400]]);
+    $written = Jobs::written($file);
+    $radii = array_column($written['movement']['positions'], 'min_radius');
+    $finding = $written['findings'][array_search('moving-radius', array_column($written['findings'], 'rule'), true)];
+    expect($finding['measured'])->toBe(min($radii))->and($finding['required'])->toBe(400);
+    // No position between those looked at is tighter: each angle by itself, as a job of its own.
+    foreach (range(-20, 30, 5) as $angle) {
+        $still = stillHose(['kind' => 'spring', 'length' => 620], [], ['pose' => ['turn' => ['about' => [0, 0, 1], 'by' => $angle]]]);
+        expect(Jobs::written($still)['min_radius'])->toBeGreaterThan(min($radii) * 0.995);
+    }
+});
+
+it('tells how near it comes to what stands around', function (): void {
+    // A floor 300 under the ends of a cable that hangs, one of them carried farther away.
+    $wall = ['id' => 'sole', 'shape' => 'box', 'size' => [2000, 2000, 20], 'pose' => ['at' => [0, 0, -310]]];
+    $movement = Jobs::written(movingHose(['to' => ['at' => [100, 0, 0]]], ['kind' => 'hang', 'length' => 600], [], [], [$wall]))['movement'];
+    $nearest = $movement['positions'][$movement['nearest']]['nearest'];
+    // Lowest when its ends are nearest: as placed. By the closed form of the catenary, half a diameter off.
+    $solved = Jobs::written(movingHose(['to' => ['at' => [100, 0, 0]]], ['kind' => 'hang', 'length' => 600]));
+    expect($nearest['id'])->toBe('sole')->and($nearest['distance'])->toEqualWithDelta(300 - $solved['shape']['sag'] - 10, 0.1);
+});
+
+it('lets only what is flexible hang on a thing that moves', function () use ($swing): void {
+    expect(Jobs::broken(movingHose($swing, ['kind' => 'corners', 'stops' => []])))->toContain('moving-reach');
+});
+
+it('looks at both ends of what pressure does to the length of a hose', function (array $pressure, float $length, array $rules): void {
+    // Straight across: 500 between two ports that look at each other.
+    $file = stillHose(['kind' => 'spring', 'length' => $length], ['pressure' => $pressure], ['ports' => [['id' => 'a', 'at' => [0, 0, 0], 'axis' => [0, 1, 0]]]]);
+    $file->fittings[1]->ports[0]->axis = [0, -1, 0];
+    expect(Jobs::broken($file))->toBe($rules);
+})->with([
+    '4 % shorter than 515 is less than 500' => [['shortest' => -4, 'longest' => 2], 515.0, ['pressure']],
+    '2 % shorter is not' => [['shortest' => -2, 'longest' => 2], 515.0, []],
+    'tight without pressure is said once' => [['shortest' => -2, 'longest' => 60], 1000.0, []],
+]);
+
+it('offers the lengths a hose is sold in, the nearest first', function (): void {
+    $file = stillHose(['kind' => 'spring', 'length' => 730], ['lengths' => [1000, 600, 800]]);
+    $finding = Jobs::written($file)['findings'][0];
+    expect($finding['rule'])->toBe('sold-length')->and($finding['measured'])->toBe(730)->and($finding['nearest'])->toBe(800)
+        ->and($finding['remedies'][0])->toBe('Use the hose of 800 mm')->and($finding['cures'][0]['item']['route']['length'])->toBe(800);
+});
+
+it('refuses what is no movement', function (array $moves): void {
+    movingHose($moves, ['kind' => 'spring', 'length' => 700]);
+    Jobs::written(movingHose($moves, ['kind' => 'spring', 'length' => 700]));
+})->with([
+    'none' => [['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => 20, 'to' => 20]]],
+    'both' => [['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => 0, 'to' => 20], 'to' => ['at' => [0, 0, 0]]]],
+])->throws(JobError::class);

@@ -13,6 +13,7 @@ use Bowline\Job\Surrounding;
 use Bowline\Job\Values;
 use Bowline\Routing\Flexible\Bodies;
 use Bowline\Routing\Flexible\Catenary;
+use Bowline\Routing\Flexible\DrapedEnd;
 use Bowline\Routing\Flexible\Draping;
 use Bowline\Routing\Flexible\Elastica;
 use Bowline\Routing\Flexible\Spline;
@@ -32,7 +33,7 @@ foreach ([
     ['hang', 200, static fn (Vector $a, Vector $b): mixed => Catenary::between($a, $b, $up, $a->distanceTo($b) * 1.3 + 10)],
     ['flow, 6 points', 50, static fn (Vector $a, Vector $b): mixed => Spline::through([$a, ...array_map($somewhere, range(1, 6)), $b], $out(), $out())],
     ['spring', 100, static fn (Vector $a, Vector $b): mixed => Elastica::between($a, $b, $out(), $out(), $a->distanceTo($b) * 1.3 + 10, 1)],
-    ['drape', 12, static fn (Vector $a, Vector $b): mixed => Draping::between($a, $b, $up, $a->distanceTo($b) * 1.3 + 400, 6, 60, 30, $bodies)],
+    ['drape', 12, static fn (Vector $a, Vector $b): mixed => Draping::between(DrapedEnd::pinned($a), DrapedEnd::pinned($b), $up, $a->distanceTo($b) * 1.3 + 400, 6, 60, 30, $bodies)],
 ] as [$kind, $times, $solve]) {
     $took = [];
     for ($i = 0; $i < $times; $i++) {

@@ -53,7 +53,7 @@ final class MovementWriter
             'twist' => $one->twist === null ? null : rad2deg($one->twist),
             'nearest' => $one->nearest === null ? null : ['distance' => $one->nearest[0], 'id' => $one->nearest[1], 'at' => self::vector($one->nearest[2])],
             'points' => array_map(self::vector(...), self::points($one->laid)),
-            'places' => array_values(array_filter([self::place($one->laid->run->from->port, $one, true), self::place($one->laid->run->to->port, $one, false)])),
+            'places' => array_values(array_filter([self::place($one->laid->run->from->port, $one, true), self::place($one->laid->run->to->port, $one, false)], static fn (?array $place): bool => $place !== null)),
         ];
     }
 

@@ -100,7 +100,16 @@ final class Hanging
         return [
             ...self::texts($node->find('from')?->find('port'), $node->find('to')?->find('port')),
             ...self::placesOfStops($node->find('route')?->list('stops') ?? []),
+            ...self::clampsOf($node->find('route')),
         ];
+    }
+
+    /** @return list<string> that a flexible route is led through */
+    private static function clampsOf(?Node $route): array
+    {
+        return self::texts(...array_map(
+            static fn (Node $gate): ?Node => $gate->find('clamp'), [...$route?->list('through') ?? [], ...$route?->list('points') ?? []],
+        ));
     }
 
     /**
@@ -113,7 +122,7 @@ final class Hanging
         $things = array_merge(
             ...array_map(self::thingsOfTie(...), $node->list('ties')), ...array_map(self::thingsOfTie(...), array_filter([$node->find('tie')], static fn (?Node $tie): bool => $tie?->value instanceof stdClass)),
         );
-        foreach ([...self::texts($node->find('until'), $node->find('port'), $node->find('clamp')), ...self::placesOfStops($node->list('stops'))] as $place) {
+        foreach ([...self::texts($node->find('until'), $node->find('port'), $node->find('clamp')), ...self::placesOfStops($node->list('stops')), ...self::clampsOf($node->find('route'))] as $place) {
             array_push($things, 'clamps '.$place, 'fittings '.explode('.', $place)[0]);
         }
 

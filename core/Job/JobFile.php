@@ -16,7 +16,8 @@ final class JobFile
     /** Keys that version 2 brought: a file without any of them is written as version 1, which older programs read. */
     private const OF_VERSION_2 = [
         'show_fraction', 'revision', 'sets', 'benders', 'ties', 'like', 'symmetry', 'same_as', 'hinge', 'thickness', 'mesh', 'part', 'on', 'stand_off',
-        'part_number', 'standard', 'kept', 'moving_radius', 'mass', 'stiffness', 'pressure', 'lengths', 'layers', 'moves', 'through',
+        'part_number', 'standard', 'kept', 'moving_radius', 'mass', 'stiffness', 'pressure', 'lengths', 'layers', 'moves', 'through', 'last_span', 'start_pull', 'end_pull',
+        'pull', 'start_held', 'end_held', 'nudges', 'strand', 'apart',
     ];
 
     /** The text of a job file, for people to read. */

@@ -66,12 +66,16 @@ final readonly class Run
         );
     }
 
+    /** A part of it, as a run between two other ends. */
+    public function between(RunEnd $from, RunEnd $to): self
+    {
+        return new self($this->id, $this->name, $this->stock, $from, $to, $this->route, null, $this->units, $this->around, $this->source);
+    }
+
     /** With its ends where they are at a part of the movement. */
     public function moved(float $part): self
     {
-        return new self(
-            $this->id, $this->name, $this->stock, $this->from->moved($part), $this->to->moved($part), $this->route, $this->fixedLength, $this->units, $this->around, $this->source,
-        );
+        return $this->between($this->from->moved($part), $this->to->moved($part));
     }
 
     /**

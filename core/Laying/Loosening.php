@@ -148,7 +148,11 @@ final readonly class Loosening
             }
         }
         if ($copy->route instanceof stdClass) {
-            $this->loosenStops($copy, $copy->route, [...$ports, ...$clamps], $clamps);
+            $route = $copy->route;
+            if (isset($route->stops)) {
+                $this->loosenStops($copy, $route, [...$ports, ...$clamps], $clamps);
+            }
+            $this->loosenGates($route, $clamps);
         }
 
         return $copy;
@@ -189,6 +193,28 @@ final readonly class Loosening
                 static fn (mixed $number): array => is_int($number) ? $newNumbers[$number] ?? [] : [$number],
                 array_values($adjust->stops),
             ));
+        }
+    }
+
+    /**
+     * A clamp that a flexible run was led through: a smooth run goes on through the point, another hangs on without.
+     *
+     * @param  list<string>  $clamps
+     */
+    private function loosenGates(stdClass $route, array $clamps): void
+    {
+        $node = new Node($route);
+        $isLost = static fn (Node $one): bool => in_array($one->find('clamp')?->value, $clamps, true);
+        if (array_filter($node->list('through'), $isLost) !== []) {
+            $route->through = array_values(array_map(
+                static fn (Node $one): mixed => $one->value, array_filter($node->list('through'), static fn (Node $one): bool => ! $isLost($one)),
+            ));
+            // How the slack lay was told for other spans.
+            unset($route->last_span);
+        }
+        if (array_filter($node->list('points'), $isLost) !== []) {
+            $route->points = array_map(fn (Node $one): mixed => $isLost($one)
+                ? array_map(StopList::tidy(...), $this->site->clamp($one->get('clamp'))->at->toArray()) : $one->value, $node->list('points'));
         }
     }
 

@@ -13,6 +13,7 @@ use Bowline\Job\Site;
 use Bowline\Job\Stop\StopReader;
 use Bowline\Job\Tie\Tie;
 use Bowline\Routing\DrapeRoute;
+use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\Held;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Vertex;
@@ -453,6 +454,9 @@ final class RunEdit
      */
     public function throughClamp(?int $vertex, Clamp $clamp): self
     {
+        if ($this->laid->run->route instanceof FlexibleRoute) {
+            return $this->setRoute((new FlexibleEdit($this->laid))->through($clamp));
+        }
         $route = $this->run->route;
         assert($route instanceof stdClass);
         $present = is_array($route->stops) ? array_values($route->stops) : [];
@@ -511,16 +515,54 @@ final class RunEdit
      */
     public function keepShape(bool $keep): self
     {
-        $curve = $this->laid->path->segments[0] ?? null;
-        if (! $this->laid->run->route instanceof DrapeRoute || ! $curve instanceof Curve) {
+        if (! $this->laid->run->route instanceof DrapeRoute) {
             throw new LayingError('Only a run that lies over what it meets can be kept as it lies.');
         }
-
-        $points = $curve->through === [] ? $curve->points : $curve->through;
+        $points = [$this->laid->run->from->at];
+        foreach ($this->laid->path->segments as $segment) {
+            // A clamp between is straight, and two points tell it.
+            $told = match (true) {
+                ! $segment instanceof Curve => [$segment->start(), $segment->end()],
+                $segment->through === [] => $segment->points,
+                default => $segment->through,
+            };
+            array_push($points, ...array_slice($told, 1));
+        }
 
         return $this->setRoute((object) ['kept' => $keep ? array_map(
             static fn (Vector $point): array => [round($point->x, 6), round($point->y, 6), round($point->z, 6)], $points,
         ) : null]);
+    }
+
+    /** Makes a flexible run one through points, to be edited by hand, as near as may be to where it is. */
+    public function asPoints(): self
+    {
+        if (! $this->laid->run->route instanceof FlexibleRoute) {
+            throw new LayingError('A rigid run has corners, and is edited by those.');
+        }
+        $this->run->route = (new FlexibleEdit($this->laid))->asPoints();
+        unset($this->run->fixed_length);
+
+        return $this;
+    }
+
+    /**
+     * Relaxes the tightest part of a smooth run.
+     *
+     * @param  float  $within  how far each of its points may move, mm
+     *
+     * @throws LayingError
+     */
+    public function ease(float $within): self
+    {
+        $said = (new Node($this->laid->run->source))->get('route')->list('points');
+        $eased = array_map(static fn (Vector $point): array => array_map(static fn (float $part): float => round($part, 2), $point->toArray()), Easing::points($this->laid, $within));
+
+        return $this->setRoute((object) ['points' => array_map(static fn (Node $point, array $at): mixed => match (true) {
+            is_array($point->value) => $at,
+            $point->find('clamp') !== null => $point->value,
+            default => (object) [...get_object_vars($point->object()), 'at' => $at],
+        }, $said, $eased)]);
     }
 
     /** Makes a hanging or sprung run longer; one told by its slack gets a length. */

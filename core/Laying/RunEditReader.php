@@ -39,6 +39,8 @@ final class RunEditReader
             'untie' => $edit->untie($corner, self::number($body->find('tie'))),
             'through-clamp' => $edit->throughClamp($vertex === null ? null : $corner, $site->clamp($body->get('clamp'))),
             'keep-shape' => $edit->keepShape($body->get('keep')->value === true),
+            'as-points' => $edit->asPoints(),
+            'ease' => $edit->ease($values->positive($body->get('within'), 'how far the points may move')),
             'set-route' => $edit->setRoute($body->get('route')->object()),
             'make-own' => $edit->makeOwn(),
             'make-symmetric' => self::symmetric($edit, $body, $site),

@@ -21,6 +21,7 @@ final readonly class ClampPassage
      * @param  float  $lacksBefore  how much farther ahead the corner would have to be, mm
      * @param  float  $lacksAfter  the same behind
      * @param  array{float, float}  $span  developed length along the run that is inside, mm
+     * @param  bool  $isLoose  held by its centre alone, in whatever direction
      */
     private function __construct(
         public Clamp $clamp,
@@ -32,6 +33,7 @@ final readonly class ClampPassage
         public float $lacksBefore,
         public float $lacksAfter,
         public array $span,
+        public bool $isLoose = false,
     ) {
     }
 
@@ -44,6 +46,12 @@ final readonly class ClampPassage
             if ($stop instanceof ClampStop) {
                 $passages[] = self::through($laid, $stop, $index);
             }
+        }
+
+        foreach ($laid->gates as $index => [$gate, $from, $to]) {
+            $passages[] = new self(
+                $gate->clamp, $index, $gate->travel ?? $gate->clamp->axis, 0.0, 0.0, 0.0, 0.0, 0.0, [$from, $to], $gate->travel === null,
+            );
         }
 
         return $passages;

@@ -5,26 +5,32 @@ declare(strict_types=1);
 namespace Bowline\Routing;
 
 use Bowline\Geometry\Curve;
+use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Job\Run;
 use Bowline\Job\Site;
 use Bowline\Routing\Flexible\Bodies;
+use Bowline\Routing\Flexible\DrapedEnd;
 use Bowline\Routing\Flexible\Draping;
 use Bowline\Routing\Flexible\GivenLength;
+use Bowline\Routing\Flexible\Nudge;
 use Bowline\Routing\Flexible\Spline;
 
 /** `drape`: a line let down between its two ends, which lies on the surroundings it meets; or as it was kept. */
 final readonly class DrapeRoute implements FlexibleRoute
 {
-    /** Longer than it should be by more than this part, it is stretched over what it lies on. */
-    private const STRETCHED = 1e-3;
-
-    /** @param  list<Vector>  $kept  points of the shape it has been kept in; none when it lies as it falls */
+    /**
+     * @param  list<Vector>  $kept  points of the shape it has been kept in; none when it lies as it falls
+     * @param  array{string, string}  $held  how its two ends are (DrapedEnd)
+     * @param  list<Nudge>  $nudges
+     */
     private function __construct(
         private GivenLength $length,
         public array $kept,
+        private array $held,
+        private array $nudges,
         private Vector $up,
         private Bodies $bodies,
     ) {
@@ -37,7 +43,16 @@ final readonly class DrapeRoute implements FlexibleRoute
             throw $node->get('kept')->error('a kept shape has two points at least');
         }
 
-        return new self(GivenLength::read($node, $site), $kept, $site->up, new Bodies($kept === [] ? $site->surroundings : []));
+        $length = GivenLength::read($node, $site);
+        $nudges = $node->list('nudges');
+        if ($nudges !== [] && ! $length->gates->isNone()) {
+            throw $node->get('nudges')->error('a run that is led through clamps is nudged by moving those');
+        }
+
+        return new self(
+            $length, $kept, [DrapedEnd::read($node->find('start_held'), false), DrapedEnd::read($node->find('end_held'), true)],
+            array_map(static fn (Node $nudge): Nudge => Nudge::read($nudge, $site), $nudges), $site->up, new Bodies($kept === [] ? $site->surroundings : []),
+        );
     }
 
     public function stopCount(): int
@@ -52,34 +67,63 @@ final readonly class DrapeRoute implements FlexibleRoute
 
     public function asCut(Run $run): self
     {
-        return new self($this->length->asCut($run), $this->kept, $this->up, $this->bodies);
+        return new self($this->length->asCut($run), $this->kept, $this->held, $this->nudges, $this->up, $this->bodies);
     }
 
     public function span(Run $run): array
     {
-        return [GivenLength::distance($run), $this->length->of($run)];
+        return [$this->length->distance($run), $this->length->of($run)];
     }
 
     public function lay(Run $run): LaidRun
     {
-        [$from, $to] = [$run->from->at, $run->to->at];
-        $curve = match (true) {
-            $this->kept !== [] => Spline::through($this->kept, null, null),
-            $this->length->isShort($run) => Curve::straight($from, $to),
-            default => Draping::between($from, $to, $this->up, $this->length->of($run), $run->stock->section->outsideDiameter / 2, $run->stock->bend->leastRadius, $run->stock->bendingLength(), $this->bodies),
-        };
+        if ($this->kept !== []) {
+            return LaidRun::curve($run, new Path([Spline::through($this->kept, null, null)]));
+        }
 
-        return LaidRun::curve($run, new Path([$curve]));
+        $last = $run->to;
+
+        return $this->length->lay($run, fn (Run $span, GivenLength $length): Path => $this->draped(
+            $span, $length, $span->from === $run->from ? $this->held[0] : DrapedEnd::CLAMPED, $span->to === $last ? $this->held[1] : DrapedEnd::CLAMPED,
+        ));
+    }
+
+    /** Whether its far end lies where it falls. */
+    public function endsFree(): bool
+    {
+        return $this->held[1] === DrapedEnd::FREE;
+    }
+
+    private function draped(Run $run, GivenLength $given, string $startHeld, string $endHeld): Path
+    {
+        [$start, $end] = [DrapedEnd::of($run->from, $startHeld), DrapedEnd::of($run->to, $endHeld)];
+        $leads = [$start->at->distanceTo($run->from->at), $end->isFree ? 0.0 : $end->at->distanceTo($run->to->at)];
+        $length = $given->of($run) - array_sum($leads);
+        $stock = $run->stock;
+        $curve = ! $end->isFree && $length <= $start->at->distanceTo($end->at) + 1e-9
+            ? Curve::straight($start->at, $end->at)
+            : Draping::between(
+                $start, $end, $this->up, $length, $stock->section->outsideDiameter / 2, $stock->bend->leastRadius, $stock->bendingLength(), $this->bodies, $this->nudges,
+            );
+
+        return new Path(array_values(array_filter([
+            $leads[0] > 1e-9 ? new Line($run->from->at, $start->at) : null,
+            $curve,
+            $leads[1] > 1e-9 ? new Line($end->at, $run->to->at) : null,
+        ])));
     }
 
     public function shortage(LaidRun $laid): ?array
     {
-        $length = $this->length->of($laid->run);
         if ($this->kept !== []) {
             return null;
         }
-        $spanned = $this->length->isShort($laid->run) ? GivenLength::distance($laid->run) : $laid->length();
+        $length = $this->length->of($laid->run);
 
-        return $spanned >= $length * (1.0 + self::STRETCHED) || $this->length->isShort($laid->run) ? [$length, $spanned] : null;
+        if ($this->endsFree()) {
+            return null;
+        }
+
+        return $this->length->shortage($laid->run) ?? ($laid->length() >= $length * (1.0 + Draping::STRETCHED) ? [$length, $laid->length()] : null);
     }
 }

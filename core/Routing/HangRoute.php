@@ -45,25 +45,25 @@ final readonly class HangRoute implements FlexibleRoute
 
     public function span(Run $run): array
     {
-        return [GivenLength::distance($run), $this->length->of($run)];
+        return [$this->length->distance($run), $this->length->of($run)];
     }
 
     public function lay(Run $run): LaidRun
     {
-        [$from, $to] = [$run->from->at, $run->to->at];
-        $catenary = $this->catenary($run);
-
-        return LaidRun::curve($run, new Path([$catenary->curve ?? Curve::straight($from, $to)]));
+        return $this->length->lay($run, fn (Run $span, GivenLength $length): Path => new Path([
+            (new self($length, $this->up))->catenary($span)->curve ?? Curve::straight($span->from->at, $span->to->at),
+        ]));
     }
 
-    /** Null when it is too short to hang. */
+    /** Null when it is too short to hang, or led through clamps, where it hangs in several. */
     public function catenary(Run $run): ?Catenary
     {
-        return $this->length->isShort($run) ? null : Catenary::between($run->from->at, $run->to->at, $this->up, $this->length->of($run));
+        return $this->length->shortage($run) !== null || ! $this->length->gates->isNone()
+            ? null : Catenary::between($run->from->at, $run->to->at, $this->up, $this->length->of($run));
     }
 
     public function shortage(LaidRun $laid): ?array
     {
-        return $this->length->isShort($laid->run) ? [$this->length->of($laid->run), GivenLength::distance($laid->run)] : null;
+        return $this->length->shortage($laid->run);
     }
 }

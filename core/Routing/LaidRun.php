@@ -8,6 +8,7 @@ use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Run;
 use Bowline\Job\Stop\ClampStop;
+use Bowline\Routing\Flexible\Gate;
 
 /** A run laid along its route: where it goes, before anything is judged. */
 final readonly class LaidRun
@@ -18,6 +19,7 @@ final readonly class LaidRun
      * @param  list<Leg>  $legs
      * @param  array<int, TiedCorner>  $tied  corners that are tied to something, by vertex
      * @param  float  $adjustedBy  how far stops moved to bring it to its fixed length, mm
+     * @param  list<array{Gate, float, float}>  $gates  clamps a flexible run is led through, and from where to where along it, mm
      * @param  float|null  $nearestLength  when they cannot: the nearest length they can reach, mm
      */
     public function __construct(
@@ -29,13 +31,18 @@ final readonly class LaidRun
         public array $tied,
         public float $adjustedBy = 0.0,
         public ?float $nearestLength = null,
+        public array $gates = [],
     ) {
     }
 
-    /** A run that is a curve, without corners. */
-    public static function curve(Run $run, Path $path): self
+    /**
+     * A run that is a curve, without corners.
+     *
+     * @param  list<array{Gate, float, float}>  $gates
+     */
+    public static function curve(Run $run, Path $path, array $gates = []): self
     {
-        return new self($run, [], $path, [], [], []);
+        return new self($run, [], $path, [], [], [], gates: $gates);
     }
 
     /** @return list<Vector> unit directions, square to each other, in which a vertex may move as it is told now */

@@ -14,6 +14,7 @@ use Bowline\Job\Run;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Site;
 use Bowline\Routing\Flexible\Elastica;
+use Bowline\Routing\Flexible\Gates;
 
 /** `spring`: an elastic hose of a given length, leads included, held at both port axes and free to swivel. */
 final readonly class SpringRoute implements FlexibleRoute, FollowsShape
@@ -25,6 +26,7 @@ final readonly class SpringRoute implements FlexibleRoute, FollowsShape
     private function __construct(
         private float $length,
         private int $shape,
+        public Gates $gates,
     ) {
     }
 
@@ -35,6 +37,7 @@ final readonly class SpringRoute implements FlexibleRoute, FollowsShape
         return new self(
             $site->values->positive($node->get('length'), 'the length'),
             $shape === null ? 0 : $site->values->count($shape, 'the number of a shape'),
+            Gates::read($node, $site, true),
         );
     }
 
@@ -50,30 +53,37 @@ final readonly class SpringRoute implements FlexibleRoute, FollowsShape
 
     public function lay(Run $run): LaidRun
     {
-        $shapes = $this->shapes($run, $this->shape + 1);
+        return $this->gates->lay($run, $this->length, function (Run $span, float $length): Path {
+            $shapes = $this->withLength($length)->shapes($span, $this->shape + 1);
 
-        return $this->along($run, $shapes === [] ? null : ($shapes[$this->shape] ?? $shapes[count($shapes) - 1])->curve);
+            return $this->along($span, $shapes === [] ? null : ($shapes[$this->shape] ?? $shapes[count($shapes) - 1])->curve);
+        });
     }
 
     public function layAfter(Run $run, LaidRun $before): LaidRun
     {
-        $curves = array_values(array_filter($before->path->segments, static fn (Segment $segment): bool => $segment instanceof Curve && count($segment->points) > 2));
-        $after = $this->isShort($run) || ! isset($curves[0]) ? null : Elastica::after(...[$curves[0], ...$this->held($run)]);
+        $curves = array_values(array_filter($before->path->segments, static fn (Segment $segment): bool => $segment instanceof Curve));
+        $next = 0;
 
-        return $after === null ? $this->lay($run) : $this->along($run, $after->curve);
+        return $this->gates->lay($run, $this->length, function (Run $span, float $length) use ($curves, &$next): Path {
+            $own = $this->withLength($length);
+            $curve = $curves[$next++] ?? null;
+            $after = $own->isShort($span) || $curve === null || count($curve->points) < 3 ? null : Elastica::after($curve, ...$own->held($span));
+
+            return $after === null ? (new self($length, $this->shape, Gates::none()))->lay($span)->path : $this->along($span, $after->curve);
+        });
     }
 
     /** The sockets, and the curve between them; a straight where it is too short for one. */
-    private function along(Run $run, ?Curve $curve): LaidRun
+    private function along(Run $run, ?Curve $curve): Path
     {
         [$start, $end] = [self::socket($run->from), self::socket($run->to)];
-        $curve ??= Curve::straight($start, $end);
 
-        return LaidRun::curve($run, new Path(array_values(array_filter([
+        return new Path(array_values(array_filter([
             $start->distanceTo($run->from->at) > 1e-9 ? new Line($run->from->at, $start) : null,
-            $curve,
+            $curve ?? Curve::straight($start, $end),
             $end->distanceTo($run->to->at) > 1e-9 ? new Line($end, $run->to->at) : null,
-        ]))));
+        ])));
     }
 
     /** @return list<Elastica> shapes at rest, the one it comes to by itself first; none when it is too short */
@@ -106,36 +116,41 @@ final readonly class SpringRoute implements FlexibleRoute, FollowsShape
 
     public function span(Run $run): array
     {
-        return [self::socket($run->from)->distanceTo(self::socket($run->to)), $this->free($run)];
+        [$distance, $leads] = $this->spanned($run);
+
+        return [$distance, $this->length - $leads];
     }
 
     public function withLength(float $length): self
     {
-        return new self($length, 0);
+        return new self($length, 0, Gates::none());
     }
 
     /** As the hose is under pressure: what is between its sockets so many times as long, in the shape it has. */
     public function stretched(Run $run, float $times): self
     {
-        return new self($this->length + $this->free($run) * ($times - 1.0), $this->shape);
+        return new self($this->length + $this->free($run) * ($times - 1.0), $this->shape, $this->gates);
     }
 
-    /** @return array{float, float} how far apart the sockets end, and how long they are together, mm */
+    /** @return array{float, float} how far apart the sockets end, through the clamps it is led through, and how long they are together, mm */
     public function spanned(Run $run): array
     {
-        return [self::socket($run->from)->distanceTo(self::socket($run->to)), ($run->from->lead ?? 0.0) + ($run->to->lead ?? 0.0)];
+        $leads = ($run->from->lead ?? 0.0) + ($run->to->lead ?? 0.0);
+
+        return [$this->gates->distance($run) - $leads, $leads];
     }
 
     public function shortage(LaidRun $laid): ?array
     {
-        [$distance, $free] = $this->span($laid->run);
+        $shortage = $this->gates->shortage($laid->run, $this->length);
+        $leads = $this->spanned($laid->run)[1];
 
-        return $this->isShort($laid->run) ? [$free, $distance] : null;
+        return $shortage === null ? null : [$shortage[0] - $leads, $shortage[1] - $leads];
     }
 
     private function free(Run $run): float
     {
-        return $this->length - ($run->from->lead ?? 0.0) - ($run->to->lead ?? 0.0);
+        return $this->span($run)[1];
     }
 
     /** Where the rigid end socket is over. */

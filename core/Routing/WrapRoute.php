@@ -5,12 +5,17 @@ declare(strict_types=1);
 namespace Bowline\Routing;
 
 use Bowline\Geometry\Curve;
+use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
+use Bowline\Geometry\Segment;
 use Bowline\Job\End\OpenEnd;
+use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Run;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Site;
+use Bowline\Job\Values;
+use Bowline\Routing\Flexible\LeadOff;
 use Bowline\Routing\Flexible\Winding;
 
 /** `wrap`: a helix wound round another run, following its bends. */
@@ -33,21 +38,61 @@ final readonly class WrapRoute implements FlexibleRoute
         if ($to > $host->length() + 1e-6) {
             throw $node->get('to_length')->error(sprintf('the host is only %.1f mm long', $host->length()));
         }
-        $turns = $node->find('turns');
-        $pitch = $turns !== null ? ($to - $from) / $values->positive($turns, 'the number of turns') : $values->positive($node->get('pitch'), 'the pitch');
+        $pitch = self::pitch($node, $to - $from, $values);
         $gap = $values->notNegative($node->find('gap'), 'the gap');
         $hand = $node->find('hand')->value ?? 'right';
         if ($hand !== 'right' && $hand !== 'left') {
             throw $node->get('hand')->error('a hand is “right” or “left”');
         }
         $angle = $node->find('start_angle');
-        $own = $site->routes->stock($site);
+        $od = $site->routes->stock($site)->section->outsideDiameter;
+        $radius = $host->run->stock->section->outsideDiameter / 2 + $gap + $od / 2;
 
         return new self(Winding::round(
-            $host->path, $from, min($to, $host->length()),
-            $host->run->stock->section->outsideDiameter / 2 + $gap + $own->section->outsideDiameter / 2,
-            $hand === 'left' ? -$pitch : $pitch, $angle === null ? 0.0 : deg2rad($values->number($angle)), $site->up,
+            $host->path, $from, min($to, $host->length()), $radius, $hand === 'left' ? -$pitch : $pitch,
+            ($angle === null ? 0.0 : deg2rad($values->number($angle))) + self::beside($node, $radius, $pitch, $od, $values) * ($hand === 'left' ? -1.0 : 1.0), $site->up,
         ));
+    }
+
+    /**
+     * Along the host to a turn; INF with no turn at all, beside the host.
+     *
+     * @throws JobError
+     */
+    private static function pitch(Node $node, float $along, Values $values): float
+    {
+        $turns = $node->find('turns');
+        if ($turns === null) {
+            return $values->positive($node->get('pitch'), 'the pitch');
+        }
+        $count = $values->notNegative($turns, 'the number of turns');
+
+        return $count > 0.0 ? $along / $count : INF;
+    }
+
+    /**
+     * How far round it begins as one of several strands that lie side by side, `strand` of them before it and
+     * `apart` between each two.
+     *
+     * @return float radians
+     *
+     * @throws JobError when there is no room round the host for so many
+     */
+    private static function beside(Node $node, float $radius, float $pitch, float $od, Values $values): float
+    {
+        $strand = $node->find('strand');
+        if ($strand === null) {
+            return 0.0;
+        }
+        $number = $values->count($strand, 'the number of a strand');
+        $apart = $od + $values->notNegative($node->find('apart'), 'how far apart the strands are');
+        $step = Winding::turnApart($radius, $pitch, $apart);
+        $most = (int) floor(2 * M_PI / $step + 1e-9);
+        if ($number >= max(1, $most)) {
+            throw $strand->error(sprintf('there is room for %d strands side by side', max(1, $most)));
+        }
+
+        return $step * $number;
     }
 
     public function stopCount(): int
@@ -80,6 +125,22 @@ final readonly class WrapRoute implements FlexibleRoute
 
     public function lay(Run $run): LaidRun
     {
-        return LaidRun::curve($run, new Path([$this->curve]));
+        return LaidRun::curve($run, new Path([...self::leadingOff($run->from, $this->curve, true), $this->curve, ...self::leadingOff($run->to, $this->curve, false)]));
+    }
+
+    /** @return list<Segment> from the port of an end to the winding, or back from it; none where the end is that of the winding */
+    private static function leadingOff(RunEnd $end, Curve $winding, bool $isStart): array
+    {
+        $there = $isStart ? $winding->start() : $winding->end();
+        $socket = $end->leadPoint() ?? $end->at;
+        if ($end->at->distanceTo($there) < 1e-6) {
+            return [];
+        }
+        $curve = $isStart
+            ? LeadOff::between($socket, $end->axis, $there, $winding->directions[0])
+            : LeadOff::between($there, $winding->directions[count($winding->directions) - 1], $socket, $end->axis?->times(-1.0));
+        $lead = $socket->distanceTo($end->at) > 1e-9 ? [$isStart ? new Line($end->at, $socket) : new Line($socket, $end->at)] : [];
+
+        return $isStart ? [...$lead, $curve] : [$curve, ...$lead];
     }
 }

@@ -17,7 +17,9 @@ final class ClampSize implements Rule
         $findings = [];
         foreach (ClampPassage::of($laid) as $passage) {
             $clamp = $passage->clamp;
-            if (abs($clamp->bore - $od) <= Tolerance::CLAMP_BORE + Tolerance::RULE_SLACK) {
+            // A tie that holds loosely may be wider.
+            $off = $passage->isLoose ? $od - $clamp->bore : abs($clamp->bore - $od);
+            if ($off <= Tolerance::CLAMP_BORE + Tolerance::RULE_SLACK) {
                 continue;
             }
             $findings[] = new Finding(

@@ -26,7 +26,7 @@ final class KeptInPlace implements Rule
             ['end', $laid->run->to->at, $route->kept[count($route->kept) - 1], $laid->length()],
         ] as [$which, $wanted, $is, $along]) {
             $off = $wanted->distanceTo($is);
-            if ($off > self::OFF) {
+            if ($off > self::OFF && ! ($which === 'end' && $route->endsFree())) {
                 $findings[] = new Finding(
                     'kept-away',
                     Severity::Violation,

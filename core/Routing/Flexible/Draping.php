@@ -14,6 +14,7 @@ use Bowline\Geometry\Vector;
  * (position-based dynamics: Müller et al., J. Vis. Comm. Image Repr. 18, 2007): the lengths of all its links are
  * put right at once by the tridiagonal system they make, bends and contacts one after another. A contact takes
  * away what its friction holds of the way along it. Nothing is left to chance: the same input is the same shape.
+ * A hand that nudges it takes a node along and lets it go again before it comes to rest.
  */
 final class Draping
 {
@@ -28,6 +29,8 @@ final class Draping
     /** How much of its speed a node keeps from step to step. */
     private const KEPT = 0.97;
 
+    private const AT_CLAMP = 0.94;
+
     private const FEWEST = 24;
 
     private const MOST = 140;
@@ -41,13 +44,27 @@ final class Draping
 
     private const REFINED = 240;
 
+    /** Steps in which a hand takes a node where it wants it, holds it there, and in which the line settles again. */
+    private const TAKEN = 60;
+
+    private const HELD = 30;
+
+    private const SETTLED_AGAIN = 120;
+
     /** How much less it falls from step to step while it is brought to rest. */
     private const EASE = 0.97;
 
     /** Rounds of putting right once the true length has been measured, and how often in each. */
     private const ROUNDS = 6;
 
-    private const PUTTING_RIGHT = 40;
+    private const MOST_ROUNDS = 12;
+
+    private const PUTTING_RIGHT = 12;
+
+    /** Longer than it should be by more than this part, it is stretched over what it lies on. */
+    public const STRETCHED = 1e-3;
+
+    private const PULLED = 40;
 
     /** In how many places of a link contact is looked for while it sinks, and when it is put right. */
     private const ROUGHLY = 2;
@@ -69,6 +86,9 @@ final class Draping
     /** @var array<int, float> */
     private array $z;
 
+    /** @var array<int, float> 1 where a node is free to move, 0 where it is held */
+    private array $free;
+
     private int $links;
 
     private float $link;
@@ -79,8 +99,8 @@ final class Draping
     private float $toOff;
 
     private function __construct(
-        private readonly Vector $from,
-        private readonly Vector $to,
+        private readonly DrapedEnd $start,
+        private readonly DrapedEnd $end,
         private readonly Vector $up,
         private readonly float $length,
         private readonly float $half,
@@ -88,26 +108,32 @@ final class Draping
         private readonly float $bending,
         private readonly Bodies $bodies,
     ) {
+        [$from, $to] = [$start->at, $end->at];
         $this->fromOff = min($half, $bodies->nearest($from->x, $from->y, $from->z, $half)[0] ?? $half);
-        $this->toOff = min($half, $bodies->nearest($to->x, $to->y, $to->z, $half)[0] ?? $half);
+        $this->toOff = $end->isFree ? $half : min($half, $bodies->nearest($to->x, $to->y, $to->z, $half)[0] ?? $half);
     }
 
     /**
+     * @param  DrapedEnd  $end  when it is free, its place is only where the line is laid out towards
      * @param  Vector  $up  unit
      * @param  float  $length  mm, more than the distance of the two points
      * @param  float  $half  half the outside of the line, mm
      * @param  float  $least  the least radius it may bend to, mm
      * @param  float  $bending  the length over which its weight and stiffness are even, mm (Stock::bendingLength)
+     * @param  list<Nudge>  $nudges  what hands do to it before it comes to rest, one after another
      */
-    public static function between(Vector $from, Vector $to, Vector $up, float $length, float $half, float $least, float $bending, Bodies $bodies): Curve
-    {
-        $draping = new self($from, $to, $up, $length, $half, max($least, $half), max($bending, $half / 2), $bodies);
-        $hanging = Catenary::between($from, $to, $up, $length)->curve;
-        if ($hanging->least >= $least && $draping->isClear($hanging)) {
-            return $hanging;
+    public static function between(
+        DrapedEnd $start, DrapedEnd $end, Vector $up, float $length, float $half, float $least, float $bending, Bodies $bodies, array $nudges = [],
+    ): Curve {
+        $draping = new self($start, $end, $up, $length, $half, max($least, $half), max($bending, $half / 2), $bodies);
+        if ($start->isPinned() && $end->isPinned() && $nudges === []) {
+            $hanging = Catenary::between($start->at, $end->at, $up, $length)->curve;
+            if ($hanging->least >= $least && $draping->isClear($hanging)) {
+                return $hanging;
+            }
         }
 
-        return $draping->settled();
+        return $draping->settled($nudges);
     }
 
     /** No point of a curve nearer to a body than half the line is thick. */
@@ -132,24 +158,48 @@ final class Draping
         return min($this->half, $this->fromOff + $from, $this->toOff + $to);
     }
 
-    private function settled(): Curve
+    /** @param  list<Nudge>  $nudges */
+    private function settled(array $nudges): Curve
     {
         $links = min(self::MOST, max(self::FEWEST, (int) ceil($this->length / (0.35 * $this->least))));
         // First in few links, which sink sooner; then in as many as its bends need.
         $this->part($this->lowestClear(), max(self::FEWEST, intdiv($links, 3)));
         $this->bow();
         $this->sink(0.02, self::SUNK, self::BROUGHT);
+        foreach ($nudges as $nudge) {
+            $this->nudge($nudge);
+        }
         $this->part($this->curve(), $links);
         $this->sink(0.002, 0, self::REFINED);
-        for ($round = 0; $round < self::ROUNDS; $round++) {
-            // Stretched over what it lies on it cannot be made its length.
-            $this->link *= max(0.99, $this->length / $this->curve()->length());
+        $curve = $this->curve();
+        if ($curve->length() > $this->length * (1.0 + 20.0 * self::STRETCHED)) {
+            return $this->pulledTight($curve);
+        }
+        for ($round = 0; $round < self::ROUNDS || ($round < self::MOST_ROUNDS && $curve->least < $this->least); $round++) {
+            $this->link *= max(0.99, $this->length / $curve->length());
             for ($i = 0; $i < self::PUTTING_RIGHT; $i++) {
-                $this->putRight($this->x, $this->y, $this->z, false);
+                [$x, $y, $z] = [$this->x, $this->y, $this->z];
+                $this->evenAll();
+                $this->leaveBodies($x, $y, $z, false);
             }
+            $curve = $this->curve();
         }
 
-        return $this->curve();
+        return $curve;
+    }
+
+    /** Too short for what it lies over: nearly as short as it can be drawn there. */
+    private function pulledTight(Curve $curve): Curve
+    {
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            $this->link *= max(0.99, $this->length / $curve->length());
+            for ($i = 0; $i < self::PULLED; $i++) {
+                $this->putRight($this->x, $this->y, $this->z, false);
+            }
+            $curve = $this->curve();
+        }
+
+        return $curve;
     }
 
     private function part(Curve $curve, int $links): void
@@ -160,14 +210,54 @@ final class Draping
         $this->x = array_map(static fn (Vector $node): float => $node->x, $nodes);
         $this->y = array_map(static fn (Vector $node): float => $node->y, $nodes);
         $this->z = array_map(static fn (Vector $node): float => $node->z, $nodes);
+        $this->free = array_fill(0, $links + 1, 1.0);
+        $this->free[0] = 0.0;
+        $this->hold($this->start, 1);
+        if (! $this->end->isFree) {
+            $this->free[$links] = 0.0;
+            $this->hold($this->end, $links - 1);
+        }
+    }
+
+    /** A clamped end holds the node next to it as well, on its axis. */
+    private function hold(DrapedEnd $end, int $node): void
+    {
+        if ($end->axis !== null) {
+            $at = $end->at->plus($end->axis->times($this->link));
+            [$this->x[$node], $this->y[$node], $this->z[$node]] = $at->toArray();
+            $this->free[$node] = 0.0;
+        }
+    }
+
+    /** A node is taken to where a hand wants it, held there, and let go. */
+    private function nudge(Nudge $nudge): void
+    {
+        $node = max(1, min($this->links - 1, (int) round($nudge->along * $this->links)));
+        if ($this->free[$node] === 0.0) {
+            return;
+        }
+        $from = new Vector($this->x[$node], $this->y[$node], $this->z[$node]);
+        $way = $nudge->to->minus($from);
+        $this->free[$node] = 0.0;
+        $speed = [$still = array_fill(0, $this->links + 1, 0.0), $still, $still];
+        $fall = 0.02 * $this->link;
+        for ($step = 1; $step <= self::TAKEN + self::HELD; $step++) {
+            [$this->x[$node], $this->y[$node], $this->z[$node]] = $from->plus($way->times(min(1.0, $step / self::TAKEN)))->toArray();
+            $this->step($speed, $fall);
+        }
+        $this->free[$node] = 1.0;
+        for ($step = 0; $step < self::SETTLED_AGAIN; $step++) {
+            $this->step($speed, $fall);
+            $fall *= $step > self::SETTLED_AGAIN / 2 ? self::EASE : 1.0;
+        }
     }
 
     /** Ends on one plumb line or in one place give no side to hang to: the line gets one, or it would fold upon itself. */
     private function bow(): void
     {
-        $way = $this->to->minus($this->from);
+        $way = $this->end->at->minus($this->start->at);
         $level = $way->minus($this->up->times($way->dot($this->up)))->length();
-        if ($level > $this->least) {
+        if ($level > $this->least || $this->end->isFree) {
             return;
         }
         $side = $this->up->anySquare();
@@ -178,12 +268,14 @@ final class Draping
 
     private function curve(): Curve
     {
-        $points = [$this->from];
+        $points = [$this->start->at];
         for ($i = 1; $i < $this->links; $i++) {
             $points[] = new Vector(...array_map(static fn (array $part): float => self::within($part, $i, self::places(1)[0]), [$this->x, $this->y, $this->z]));
         }
 
-        return Spline::through([...$points, $this->to], null, null);
+        $points[] = new Vector($this->x[$this->links], $this->y[$this->links], $this->z[$this->links]);
+
+        return Spline::through($points, $this->start->axis, $this->end->axis?->times(-1.0));
     }
 
     /**
@@ -209,14 +301,26 @@ final class Draping
      */
     private function lowestClear(): Curve
     {
-        $distance = $this->from->distanceTo($this->to);
-        $arch = Curve::straight($this->from, $this->to);
+        [$from, $to] = [$this->start->at, $this->laidOutTo()];
+        $distance = $from->distanceTo($to);
+        $arch = Curve::straight($from, $to);
         for ($part = 0.04; ! $this->isClear($arch) && $arch->length() < self::LONGEST * $this->length; $part += 0.04) {
             $length = $part < 1.0 ? $distance + ($this->length - $distance) * $part * $part : $this->length * $part;
-            $arch = Catenary::between($this->from, $this->to, $this->up->times(-1.0), $length)->curve;
+            $arch = Catenary::between($from, $to, $this->up->times(-1.0), $length)->curve;
         }
 
         return $arch;
+    }
+
+    /** Its far end; a free one as far off as it is long, the way it is laid out. */
+    private function laidOutTo(): Vector
+    {
+        if (! $this->end->isFree) {
+            return $this->end->at;
+        }
+        $way = $this->end->at->minus($this->start->at);
+
+        return $this->start->at->plus(($way->length() > 1e-6 ? $way->unit() : $this->up->anySquare())->times(0.98 * $this->length));
     }
 
     /** @param  array{array<int, float>, array<int, float>, array<int, float>}  $speed  mm a step, of each node */
@@ -226,7 +330,10 @@ final class Draping
         $most = $this->link * 0.5;
         [$this->x, $this->y, $this->z] = array_map(fn (array $part): array => $this->stiffened($part, $fall), $before);
         [$fx, $fy, $fz] = [$this->up->x * $fall, $this->up->y * $fall, $this->up->z * $fall];
-        for ($i = 1; $i < $this->links; $i++) {
+        for ($i = 1; $i <= $this->links; $i++) {
+            if ($this->free[$i] === 0.0) {
+                continue;
+            }
             $x = $speed[0][$i] * self::KEPT - $fx;
             $y = $speed[1][$i] * self::KEPT - $fy;
             $z = $speed[2][$i] * self::KEPT - $fz;
@@ -236,7 +343,7 @@ final class Draping
             $this->z[$i] += $z * $part;
         }
         $this->putRight($before[0], $before[1], $before[2], true);
-        for ($i = 1; $i < $this->links; $i++) {
+        for ($i = 1; $i <= $this->links; $i++) {
             $speed[0][$i] = $this->x[$i] - $before[0][$i];
             $speed[1][$i] = $this->y[$i] - $before[1][$i];
             $speed[2][$i] = $this->z[$i] - $before[2][$i];
@@ -255,7 +362,7 @@ final class Draping
         $stiff = min(0.05, $fall / $this->link * ($this->bending / $this->link) ** 3);
         $stiffened = $part;
         for ($i = 2; $i < $this->links - 1; $i++) {
-            $stiffened[$i] -= $stiff * ($part[$i - 2] - 4 * $part[$i - 1] + 6 * $part[$i] - 4 * $part[$i + 1] + $part[$i + 2]);
+            $stiffened[$i] -= $this->free[$i] * $stiff * ($part[$i - 2] - 4 * $part[$i - 1] + 6 * $part[$i] - 4 * $part[$i + 1] + $part[$i + 2]);
         }
 
         return $stiffened;
@@ -285,9 +392,9 @@ final class Draping
             if ($size <= $most) {
                 continue;
             }
-            [$before, $after] = [$i > 1 ? 1.0 : 0.0, $i < $this->links - 1 ? 1.0 : 0.0];
-            $by = ($size - $most) / $size / (4.0 + $before + $after);
-            $this->move($i, 2 * $by, $x, $y, $z);
+            [$before, $own, $after] = [$this->free[$i - 1], $this->free[$i], $this->free[$i + 1]];
+            $by = ($size - $most) / $size / max(1.0, 4.0 * $own + $before + $after);
+            $this->move($i, 2 * $by * $own, $x, $y, $z);
             $this->move($i - 1, -$by * $before, $x, $y, $z);
             $this->move($i + 1, -$by * $after, $x, $y, $z);
         }
@@ -317,24 +424,125 @@ final class Draping
         $last = $this->links - 1;
         for ($i = 0; $i <= $last; $i++) {
             // A little give, or a line that is pulled straight would have no answer.
-            $pivot = ($i > 0 ? 1.0 : 0.0) + ($i < $last ? 1.0 : 0.0) + 1e-3;
+            $pivot = $this->free[$i] + $this->free[$i + 1] + 1e-3;
             $force = $off[$i];
             if ($i > 0) {
-                $before = -($x[$i - 1] * $x[$i] + $y[$i - 1] * $y[$i] + $z[$i - 1] * $z[$i]);
+                $before = -$this->free[$i] * ($x[$i - 1] * $x[$i] + $y[$i - 1] * $y[$i] + $z[$i - 1] * $z[$i]);
                 $pivot -= $before * $upper[$i - 1];
                 $force -= $before * $right[$i - 1];
             }
-            $upper[$i] = $i < $last ? -($x[$i] * $x[$i + 1] + $y[$i] * $y[$i + 1] + $z[$i] * $z[$i + 1]) / $pivot : 0.0;
+            $upper[$i] = $i < $last ? -$this->free[$i + 1] * ($x[$i] * $x[$i + 1] + $y[$i] * $y[$i + 1] + $z[$i] * $z[$i + 1]) / $pivot : 0.0;
             $right[$i] = $force / $pivot;
         }
         for ($i = $last - 1; $i >= 0; $i--) {
             $right[$i] -= $upper[$i] * $right[$i + 1];
         }
         for ($i = 1; $i <= $last; $i++) {
-            $this->x[$i] += $x[$i] * $right[$i] - $x[$i - 1] * $right[$i - 1];
-            $this->y[$i] += $y[$i] * $right[$i] - $y[$i - 1] * $right[$i - 1];
-            $this->z[$i] += $z[$i] * $right[$i] - $z[$i - 1] * $right[$i - 1];
+            if ($this->free[$i] !== 0.0) {
+                $this->x[$i] += $x[$i] * $right[$i] - $x[$i - 1] * $right[$i - 1];
+                $this->y[$i] += $y[$i] * $right[$i] - $y[$i - 1] * $right[$i - 1];
+                $this->z[$i] += $z[$i] * $right[$i] - $z[$i - 1] * $right[$i - 1];
+            }
         }
+        if ($this->free[$this->links] !== 0.0) {
+            $this->move($this->links, -$right[$last], $x[$last], $y[$last], $z[$last]);
+        }
+    }
+
+    /**
+     * All links their length and all bends their radius at once, by the smallest move: one step of Newton. What is
+     * asked touches three nodes at most, so the system is a narrow band.
+     */
+    private function evenAll(): void
+    {
+        $most = $this->link * $this->link / ($this->least * self::WIDER);
+        $first = $slopes = $right = [];
+        for ($i = 0; $i < $this->links; $i++) {
+            [$x, $y, $z] = [$this->x[$i + 1] - $this->x[$i], $this->y[$i + 1] - $this->y[$i], $this->z[$i + 1] - $this->z[$i]];
+            $size = max(1e-9, sqrt($x * $x + $y * $y + $z * $z));
+            [$x, $y, $z] = [$x / $size, $y / $size, $z / $size];
+            if ($this->free[$i] + $this->free[$i + 1] > 0.0) {
+                $first[] = $i;
+                $slopes[] = [-$x, -$y, -$z, $x, $y, $z, 0.0, 0.0, 0.0];
+                $right[] = $size - $this->link;
+            }
+            if ($i + 2 > $this->links) {
+                continue;
+            }
+            $x = $this->x[$i] + $this->x[$i + 2] - 2 * $this->x[$i + 1];
+            $y = $this->y[$i] + $this->y[$i + 2] - 2 * $this->y[$i + 1];
+            $z = $this->z[$i] + $this->z[$i + 2] - 2 * $this->z[$i + 1];
+            $size = sqrt($x * $x + $y * $y + $z * $z);
+            // Where it comes out of a clamp the curve through the nodes bends a little more than they do.
+            $allowed = $this->free[$i + 1] === 0.0 ? $most * self::AT_CLAMP : $most;
+            if ($size > $allowed && $this->free[$i] + $this->free[$i + 1] + $this->free[$i + 2] > 0.0) {
+                [$x, $y, $z] = [$x / $size, $y / $size, $z / $size];
+                $first[] = $i;
+                $slopes[] = [$x, $y, $z, -2 * $x, -2 * $y, -2 * $z, $x, $y, $z];
+                $right[] = $size - $allowed;
+            }
+        }
+        foreach ($this->smallest($first, $slopes, $right) as $a => $by) {
+            for ($k = 0; $k < 3; $k++) {
+                $node = $first[$a] + $k;
+                if (($this->free[$node] ?? 0.0) !== 0.0) {
+                    $this->move($node, -$by, $slopes[$a][3 * $k], $slopes[$a][3 * $k + 1], $slopes[$a][3 * $k + 2]);
+                }
+            }
+        }
+    }
+
+    /**
+     * How much of each slope makes up the smallest move that takes away all that is too much: (J·Jᵀ)·λ = what is, by
+     * elimination along the band.
+     *
+     * @param  list<int>  $first  the first of the three nodes that each is about
+     * @param  list<array{float, float, float, float, float, float, float, float, float}>  $slopes
+     * @param  list<float>  $right
+     * @return list<float>
+     */
+    private function smallest(array $first, array $slopes, array $right): array
+    {
+        $count = count($first);
+        $rows = [];
+        for ($a = 0; $a < $count; $a++) {
+            // Those that share a node with it; a little give on itself, or a line pulled straight had no answer.
+            $row = [];
+            for ($b = $a; $b < $count && $first[$b] <= $first[$a] + 2; $b++) {
+                $sum = $a === $b ? 1e-3 : 0.0;
+                $shift = 3 * ($first[$b] - $first[$a]);
+                for ($k = $shift; $k < 9; $k++) {
+                    $sum += ($this->free[$first[$a] + intdiv($k, 3)] ?? 0.0) * $slopes[$a][$k] * $slopes[$b][$k - $shift];
+                }
+                $row[$b] = $sum;
+            }
+            $rows[$a] = $row;
+        }
+        for ($a = 0; $a < $count; $a++) {
+            foreach ($rows[$a] as $b => $value) {
+                if ($b === $a || $value === 0.0) {
+                    continue;
+                }
+                $factor = $value / $rows[$a][$a];
+                foreach ($rows[$a] as $c => $other) {
+                    if ($c >= $b) {
+                        $rows[$b][$c] = ($rows[$b][$c] ?? 0.0) - $factor * $other;
+                    }
+                }
+                $right[$b] -= $factor * $right[$a];
+            }
+        }
+        $found = [];
+        for ($a = $count - 1; $a >= 0; $a--) {
+            $sum = $right[$a];
+            foreach ($rows[$a] as $b => $value) {
+                $sum -= $b > $a ? $value * $found[$b] : 0.0;
+            }
+            $found[$a] = $sum / $rows[$a][$a];
+        }
+        ksort($found);
+
+        return array_values($found);
     }
 
     /**
@@ -385,6 +593,19 @@ final class Draping
             $held = min(1.0, self::FRICTION * $deepest / max(1e-12, sqrt($x * $x + $y * $y + $z * $z)));
             $this->push($i, $at, $nx * $deepest - $x * $held, $ny * $deepest - $y * $held, $nz * $deepest - $z * $held);
         }
+        if ($this->end->isFree) {
+            $this->endLeavesBodies();
+        }
+    }
+
+    /** The free end comes to lie where it falls; what little it slides there is not held. */
+    private function endLeavesBodies(): void
+    {
+        $wanted = $this->half + self::OFF;
+        $near = $this->bodies->nearest($this->x[$this->links], $this->y[$this->links], $this->z[$this->links], $wanted);
+        if ($near !== null) {
+            $this->move($this->links, $wanted - $near[0], $near[1], $near[2], $near[3]);
+        }
     }
 
     /**
@@ -427,6 +648,6 @@ final class Draping
 
     private function isFree(int $node): bool
     {
-        return $node > 0 && $node < $this->links;
+        return ($this->free[$node] ?? 0.0) !== 0.0;
     }
 }

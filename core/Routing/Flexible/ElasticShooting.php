@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Routing\Flexible;
 
+use Bowline\Geometry\LinearSystem;
 use Bowline\Geometry\Vector;
 
 /**
@@ -108,7 +109,7 @@ final class ElasticShooting
             $before = self::size($missed);
             $isFresh = $slopes === null;
             $slopes ??= $this->slopes($missed, $steps);
-            $change = self::solve($slopes, $missed);
+            $change = LinearSystem::solved($slopes, $missed);
             $was = [$this->t, $this->e, $this->f, $this->b, $this->c, $this->force];
             $part = 1.0;
             do {
@@ -172,8 +173,8 @@ final class ElasticShooting
     private function missed(int $steps): array
     {
         $turn = $this->turn();
-        $back = $this->shot($turn->times(-1.0), $steps);
-        $on = $this->shot($turn, $steps);
+        $back = $this->shot($turn->times(-1.0), $steps, false)[0];
+        $on = $this->shot($turn, $steps, false)[0];
         $start = new Vector($back[3], $back[4], $back[5]);
         $end = new Vector($on[3], $on[4], $on[5]);
 
@@ -193,10 +194,9 @@ final class ElasticShooting
     /** @return list<State> from start to end */
     private function states(): array
     {
-        [$back, $on] = [[], []];
-        $this->shot($this->turn()->times(-1.0), self::FINE, $back);
-        $this->shot($this->turn(), self::FINE, $on);
-        [$x, $y, $z] = $back[self::FINE];
+        $back = $this->shot($this->turn()->times(-1.0), self::FINE, true);
+        $on = $this->shot($this->turn(), self::FINE, true);
+        [$x, $y, $z] = $back[count($back) - 1];
         $states = [];
         foreach (array_reverse($back) as $s) {
             $states[] = [$x - $s[0], $y - $s[1], $z - $s[2], $s[3], $s[4], $s[5], -$s[6], -$s[7], -$s[8]];
@@ -211,10 +211,9 @@ final class ElasticShooting
     /**
      * From the middle over half the length; backwards the same, with the derivative turned round.
      *
-     * @param  list<State>|null  $states  filled with the state at every step, when it is given
-     * @return State the last
+     * @return non-empty-list<State> the state at every step, or the last alone
      */
-    private function shot(Vector $turn, int $steps, ?array &$states = null): array
+    private function shot(Vector $turn, int $steps, bool $all): array
     {
         [$nx, $ny, $nz] = [$this->force->x, $this->force->y, $this->force->z];
         [$x, $y, $z] = [0.0, 0.0, 0.0];
@@ -223,9 +222,7 @@ final class ElasticShooting
         $h = 0.5 / $steps;
         $half = $h / 2;
         $sixth = $h / 6;
-        if ($states !== null) {
-            $states = [[$x, $y, $z, $tx, $ty, $tz, $ux, $uy, $uz]];
-        }
+        $states = [[$x, $y, $z, $tx, $ty, $tz, $ux, $uy, $uz]];
         for ($step = 0; $step < $steps; $step++) {
             $l = $nx * $tx + $ny * $ty + $nz * $tz - $ux * $ux - $uy * $uy - $uz * $uz;
             $a1 = $l * $tx - $nx;
@@ -267,12 +264,12 @@ final class ElasticShooting
             $ux += $sixth * ($a1 + 2 * ($b1 + $c1) + $l * $t4x - $nx);
             $uy += $sixth * ($a2 + 2 * ($b2 + $c2) + $l * $t4y - $ny);
             $uz += $sixth * ($a3 + 2 * ($b3 + $c3) + $l * $t4z - $nz);
-            if ($states !== null) {
+            if ($all) {
                 $states[] = [$x, $y, $z, $tx, $ty, $tz, $ux, $uy, $uz];
             }
         }
 
-        return [$x, $y, $z, $tx, $ty, $tz, $ux, $uy, $uz];
+        return $all ? $states : [[$x, $y, $z, $tx, $ty, $tz, $ux, $uy, $uz]];
     }
 
     /** @param  array<float>  $missed */
@@ -281,43 +278,5 @@ final class ElasticShooting
         $size = sqrt(array_sum(array_map(static fn (float $one): float => $one * $one, $missed)));
 
         return is_finite($size) ? $size : INF;
-    }
-
-    /**
-     * Gauss with the largest pivot.
-     *
-     * @param  array<int, array<float>>  $m
-     * @param  array<int, float>  $b
-     * @return list<float>
-     */
-    private static function solve(array $m, array $b): array
-    {
-        $n = count($b);
-        for ($i = 0; $i < $n; $i++) {
-            $best = $i;
-            for ($r = $i + 1; $r < $n; $r++) {
-                $best = abs($m[$r][$i]) > abs($m[$best][$i]) ? $r : $best;
-            }
-            [$m[$i], $m[$best]] = [$m[$best], $m[$i]];
-            [$b[$i], $b[$best]] = [$b[$best], $b[$i]];
-            $pivot = abs($m[$i][$i]) > 1e-14 ? $m[$i][$i] : 1e-14;
-            for ($r = $i + 1; $r < $n; $r++) {
-                $factor = $m[$r][$i] / $pivot;
-                for ($c = $i; $c < $n; $c++) {
-                    $m[$r][$c] -= $factor * $m[$i][$c];
-                }
-                $b[$r] -= $factor * $b[$i];
-            }
-        }
-        $x = array_fill(0, $n, 0.0);
-        for ($i = $n - 1; $i >= 0; $i--) {
-            $sum = $b[$i];
-            for ($c = $i + 1; $c < $n; $c++) {
-                $sum -= $m[$i][$c] * $x[$c];
-            }
-            $x[$i] = $sum / (abs($m[$i][$i]) > 1e-14 ? $m[$i][$i] : 1e-14);
-        }
-
-        return array_values($x);
     }
 }

@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace Bowline\Routing\Flexible;
 
+use Bowline\Geometry\Path;
+use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Run;
 use Bowline\Job\Site;
+use Bowline\Routing\LaidRun;
 
-/** How long a hanging or draped line is: told by its length, or by its slack over the straight between its ends. */
+/**
+ * How long a hanging or draped line is, told by its length or by its slack over the straight between its ends, and
+ * the clamps it is led through.
+ */
 final readonly class GivenLength
 {
     /**
@@ -18,9 +24,11 @@ final readonly class GivenLength
     private function __construct(
         private ?float $length,
         private float $slack,
+        public Gates $gates,
     ) {
     }
 
+    /** @throws JobError */
     public static function read(Node $node, Site $site): self
     {
         $length = $node->find('length');
@@ -32,29 +40,41 @@ final readonly class GivenLength
         return new self(
             $slack !== null ? null : $site->values->positive($length ?? $node->get('length'), 'the length'),
             $slack === null ? 0.0 : $site->values->notNegative($slack, 'the slack'),
+            Gates::read($node, $site, false),
         );
     }
 
     /** In mm. */
     public function of(Run $run): float
     {
-        return $this->length ?? self::distance($run) * (1.0 + $this->slack);
+        return $this->length ?? $this->distance($run) * (1.0 + $this->slack);
     }
 
     /** By its length, whatever it was told by. */
     public function asCut(Run $run): self
     {
-        return new self($this->of($run), 0.0);
+        return new self($this->of($run), 0.0, $this->gates);
     }
 
-    /** Between the two ends of a run, mm. */
-    public static function distance(Run $run): float
+    /** Straight between the two ends of a run, through the clamps, mm. */
+    public function distance(Run $run): float
     {
-        return $run->from->at->distanceTo($run->to->at);
+        return $this->gates->distance($run);
     }
 
-    public function isShort(Run $run): bool
+    /** @return array{float, float}|null what there is and what is spanned where it does not reach, mm */
+    public function shortage(Run $run): ?array
     {
-        return $this->of($run) <= self::distance($run) + 1e-9;
+        return $this->gates->shortage($run, $this->of($run));
+    }
+
+    /**
+     * Lays each span between two clamps as a run of its own.
+     *
+     * @param  callable(Run, self): Path  $lay  the span, and how long it is
+     */
+    public function lay(Run $run, callable $lay): LaidRun
+    {
+        return $this->gates->lay($run, $this->of($run), static fn (Run $span, float $length): Path => $lay($span, new self($length, 0.0, Gates::none())));
     }
 }

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Bowline\Routing\Flexible;
 
 use Bowline\Geometry\Curve;
+use Bowline\Geometry\LinearSystem;
 use Bowline\Geometry\Vector;
 
 /**
  * A smooth curve through points: the cubic spline over the lengths of the chords, whose second derivative goes on
  * through every point, and with it tangent and curvature. Held to a direction at an end that has one; where it has
- * none it ends straight.
+ * none it ends straight. Where it is held to a direction at a point between, it gets a knot more in the span behind
+ * that, which lies wherever curvature goes on through both.
  */
 final class Spline
 {
@@ -30,33 +32,164 @@ final class Spline
     /** @var list<Vector> derivative at each point */
     private array $slopes;
 
+    /** @var list<Vector> with the knots it has got besides */
+    private array $points;
+
     /**
-     * @param  list<Vector>  $points  no two that follow one another the same
-     * @param  Vector|null  $along  unit, out of the first
-     * @param  Vector|null  $into  unit, into the last
+     * @param  non-empty-list<Vector>  $told  no two that follow one another the same
+     * @param  Vector|null  $along  out of the first: a unit direction times its pull
+     * @param  Vector|null  $into  into the last
+     * @param  array<int, Vector>  $held  the same at points between
      */
     private function __construct(
-        private readonly array $points,
+        private readonly array $told,
         ?Vector $along,
         ?Vector $into,
+        array $held,
     ) {
-        for ($i = 1, $count = count($points); $i < $count; $i++) {
-            $this->spans[] = $points[$i]->distanceTo($points[$i - 1]);
+        $this->points = $told;
+        for ($i = 1, $count = count($told); $i < $count; $i++) {
+            $this->spans[] = $told[$i]->distanceTo($told[$i - 1]);
         }
-        $this->slopes = $this->solve($along, $into);
+        if ($held === []) {
+            $this->slopes = $this->solve($along, $into);
+        } else {
+            $this->solveHeld($along, $into, $held);
+        }
     }
 
-    /** @param  list<Vector>  $points */
-    public static function through(array $points, ?Vector $along, ?Vector $into): Curve
+    /**
+     * A direction is unit, times how strongly it pulls: 1 is as the curve goes by itself, more carries it farther.
+     *
+     * @param  non-empty-list<Vector>  $points
+     * @param  array<int, Vector>  $held  directions at points between, by their index
+     */
+    public static function through(array $points, ?Vector $along, ?Vector $into, array $held = []): Curve
     {
-        $kept = [];
-        foreach ($points as $point) {
-            if ($kept === [] || $point->distanceTo($kept[count($kept) - 1]) > 1e-6) {
-                $kept[] = $point;
+        $spline = self::of($points, $along, $into, $held);
+
+        return $spline === null ? Curve::straight($points[0], $points[count($points) - 1]) : $spline->curve();
+    }
+
+    /**
+     * Its smallest radius, looked for in few places: for trying many.
+     *
+     * @param  non-empty-list<Vector>  $points
+     * @param  array<int, Vector>  $held
+     */
+    public static function roughRadius(array $points, ?Vector $along, ?Vector $into, array $held = []): float
+    {
+        $spline = self::of($points, $along, $into, $held);
+        if ($spline === null) {
+            return INF;
+        }
+        $most = 0.0;
+        foreach (array_keys($spline->spans) as $span) {
+            for ($i = 0; $i <= self::FEWEST; $i++) {
+                [, $first, $second] = $spline->at($span, $i / self::FEWEST);
+                $most = max($most, $first->cross($second)->length() / max($first->length(), 1e-9) ** 3);
             }
         }
 
-        return count($kept) < 2 ? Curve::straight($points[0], $points[count($points) - 1]) : (new self($kept, $along, $into))->curve();
+        return $most > 0.0 ? 1.0 / $most : INF;
+    }
+
+    /**
+     * @param  non-empty-list<Vector>  $points
+     * @param  array<int, Vector>  $held
+     */
+    private static function of(array $points, ?Vector $along, ?Vector $into, array $held): ?self
+    {
+        $kept = $heldThere = [];
+        foreach ($points as $index => $point) {
+            if ($kept === [] || $point->distanceTo($kept[count($kept) - 1]) > 1e-6) {
+                $kept[] = $point;
+                if (isset($held[$index])) {
+                    $heldThere[count($kept) - 1] = $held[$index];
+                }
+            }
+        }
+        unset($heldThere[0], $heldThere[count($kept) - 1]);
+
+        return count($kept) < 2 ? null : new self($kept, $along, $into, $heldThere);
+    }
+
+    /**
+     * The same with directions held between: a knot more behind each such point, in the middle of its span by the
+     * parameter, whose place and slope follow from curvature going on through it and through the point.
+     *
+     * @param  array<int, Vector>  $held
+     */
+    private function solveHeld(?Vector $along, ?Vector $into, array $held): void
+    {
+        $places = $spans = $slopes = [];
+        foreach ($this->told as $i => $point) {
+            $places[] = $point;
+            $slopes[] = $held[$i] ?? null;
+            if (! isset($this->spans[$i])) {
+                continue;
+            }
+            if (isset($held[$i])) {
+                $places[] = null;
+                $slopes[] = null;
+                array_push($spans, $this->spans[$i] / 2, $this->spans[$i] / 2);
+            } else {
+                $spans[] = $this->spans[$i];
+            }
+        }
+        $last = count($places) - 1;
+        $slopes[0] = $along;
+        $slopes[$last] = $into;
+        // Unknowns: the slopes that are not given, then the places of the knots.
+        $slopeAt = array_flip(array_keys(array_filter($slopes, static fn (?Vector $slope): bool => $slope === null)));
+        $placeAt = array_map(static fn (int $n): int => $n + count($slopeAt), array_flip(array_keys(array_filter($places, static fn (?Vector $place): bool => $place === null))));
+        $size = count($slopeAt) + count($placeAt);
+        $matrix = $rights = [];
+        for ($i = 0; $i <= $last; $i++) {
+            $row = array_fill(0, $size, 0.0);
+            $right = Vector::zero();
+            $slope = static function (int $k, float $by) use (&$row, &$right, $slopes, $slopeAt): void {
+                if (isset($slopeAt[$k])) {
+                    $row[$slopeAt[$k]] += $by;
+                } else {
+                    $right = $right->minus(($slopes[$k] ?? Vector::zero())->times($by));
+                }
+            };
+            $place = static function (int $k, float $by) use (&$row, &$right, $places, $placeAt): void {
+                if (isset($placeAt[$k])) {
+                    $row[$placeAt[$k]] -= $by;
+                } else {
+                    $right = $right->plus(($places[$k] ?? Vector::zero())->times($by));
+                }
+            };
+            if ($i > 0 && $i < $last) {
+                [$before, $after] = [$spans[$i - 1], $spans[$i]];
+                $slope($i - 1, $after);
+                $slope($i, 2 * ($before + $after));
+                $slope($i + 1, $before);
+                $place($i - 1, -3 * $after / $before);
+                $place($i, 3 * $after / $before - 3 * $before / $after);
+                $place($i + 1, 3 * $before / $after);
+            } elseif ($slopes[$i] === null) {
+                // A free end: no curvature there.
+                [$near, $span] = $i === 0 ? [1, $spans[0]] : [$last - 1, $spans[$last - 1]];
+                $slope($i, 2.0);
+                $slope($near, 1.0);
+                $place(max($i, $near), 3.0 / $span);
+                $place(min($i, $near), -3.0 / $span);
+            } else {
+                continue;
+            }
+            $matrix[] = $row;
+            foreach ($right->toArray() as $axis => $part) {
+                $rights[$axis][] = $part;
+            }
+        }
+        $solved = array_map(static fn (array $right): array => LinearSystem::solved($matrix, $right), $rights);
+        $found = static fn (int $n): Vector => new Vector($solved[0][$n] ?? 0.0, $solved[1][$n] ?? 0.0, $solved[2][$n] ?? 0.0);
+        $this->points = array_map(static fn (int $k): Vector => $places[$k] ?? $found($placeAt[$k]), array_keys($places));
+        $this->slopes = array_map(static fn (int $k): Vector => $slopes[$k] ?? $found($slopeAt[$k]), array_keys($slopes));
+        $this->spans = $spans;
     }
 
     /** @return list<Vector> the tridiagonal system for the derivatives, by elimination */
@@ -115,7 +248,7 @@ final class Spline
         }
         $tightest = $this->tightest($most[0], $along, $curvature);
 
-        return new Curve($points, $directions, $along, $curvature, $tightest > 0.0 ? 1.0 / $tightest : INF, $most[1], $this->points);
+        return new Curve($points, $directions, $along, $curvature, $tightest > 0.0 ? 1.0 / $tightest : INF, $most[1], $this->told);
     }
 
     /** How much it would turn in a span if it turned everywhere as it does where it turns most. */

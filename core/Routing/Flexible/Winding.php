@@ -26,7 +26,7 @@ final class Winding
 
     /**
      * @param  float  $radius  from the path to the middle of what is wound, mm
-     * @param  float  $pitch  along the path to a turn, mm; less than 0 winds the left hand
+     * @param  float  $pitch  along the path to a turn, mm; less than 0 winds the left hand, INF runs beside the path
      * @param  float  $start  radians from upright, right-handed about the travel
      */
     private function __construct(
@@ -47,6 +47,38 @@ final class Winding
         $winding->carry($path, $up);
 
         return $winding->curve($to);
+    }
+
+    /**
+     * How far round the host a second strand begins, so that the middles of the two are so far apart where they are
+     * nearest.
+     *
+     * @param  float  $radius  from the host to the middle of both, mm
+     * @param  float  $pitch  mm to a turn; INF beside the host
+     * @return float radians; more than a turn where they cannot be so far apart
+     */
+    public static function turnApart(float $radius, float $pitch, float $apart): float
+    {
+        // Nearest across a strand, not straight round: the least over how much of the turn is made good along the host.
+        $distance = static function (float $turn) use ($radius, $pitch): float {
+            $least = INF;
+            for ($i = 0; $i <= 200; $i++) {
+                $along = is_finite($pitch) ? $turn * $i / 200 : 0.0;
+                $least = min($least, hypot(2 * $radius * sin(($turn - $along) / 2), is_finite($pitch) ? $pitch * $along / (2 * M_PI) : 0.0));
+            }
+
+            return $least;
+        };
+        [$low, $high] = [0.0, M_PI];
+        if ($distance($high) < $apart) {
+            return 3 * M_PI;
+        }
+        while ($high - $low > 1e-9) {
+            $middle = ($low + $high) / 2;
+            [$low, $high] = $distance($middle) < $apart ? [$middle, $high] : [$low, $middle];
+        }
+
+        return $high;
     }
 
     private function carry(Path $path, Vector $up): void
@@ -121,7 +153,7 @@ final class Winding
         $turns = abs(($to - $this->from) / $this->pitch);
         // On a straight path it is a plain helix, whose length and radius are known.
         $perTurn = 2 * M_PI * $this->radius;
-        $slope = sqrt($perTurn ** 2 + $this->pitch ** 2) / abs($this->pitch);
+        $slope = hypot($perTurn / $this->pitch, 1.0);
         $helixRadius = $this->radius + ($this->pitch / (2 * M_PI)) ** 2 / $this->radius;
         $bends = array_sum(array_map(static fn (array $piece): float => $piece[1]->directionAt(0.0)->angleTo($piece[1]->directionAt($piece[1]->length())), $this->pieces));
         $pieces = min(self::MOST_POINTS, max(16, (int) ceil(($turns * 2 * M_PI + $bends) / self::TURN)));
@@ -137,7 +169,7 @@ final class Winding
             [$before, $after] = [$this->at($u - $small), $this->at($u + $small)];
             $first = $after->minus($before)->times(0.5 / $small);
             $second = $after->plus($before)->minus($here->times(2.0))->times(1.0 / $small ** 2);
-            $bend = $isStraight ? 1.0 / $helixRadius : $first->cross($second)->length() / $first->length() ** 3;
+            $bend = $isStraight ? (is_finite($helixRadius) ? 1.0 / $helixRadius : 0.0) : $first->cross($second)->length() / $first->length() ** 3;
             if ($i > 0) {
                 $chord = $here->distanceTo($points[$i - 1]);
                 // The chord of a curve of this radius, and the arc over it.

@@ -24,7 +24,9 @@ export type Laying =
   | MakeOwn
   | MakeSymmetric
   | SetRoute
-  | KeepShape;
+  | KeepShape
+  | AsPoints
+  | Ease;
 /**
  * x, y, z.
  *
@@ -50,6 +52,17 @@ export type Tie = LevelTie | AwayTie | AxisTie | ParallelTie | SquareTie | Angle
  * via the `definition` "anchor".
  */
 export type Anchor = string | StopAnchor | FaceAnchor | PlaneAnchor;
+/**
+ * A point; with the direction it is gone through in, if that is held; or a clamp.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "flowPoint".
+ */
+export type FlowPoint = Vector | HeldPoint | Through;
+/**
+ * `drape`: which points of it a hand takes where before it comes to rest, one after another; `along` is a part of its length.
+ */
+export type Nudges = Nudge[];
 /**
  * @minItems 3
  * @maxItems 3
@@ -1009,13 +1022,22 @@ export interface SetRoute {
     length?: (number | string) | null;
     slack?: (number | string) | null;
     shape?: (number | string) | null;
-    points?: Vector[];
+    points?: FlowPoint[];
     pitch?: (number | string) | null;
     turns?: (number | string) | null;
     gap?: (number | string) | null;
     start_angle?: (number | string) | null;
     from_length?: (number | string) | null;
     to_length?: (number | string) | null;
+    through?: Through[];
+    last_span?: (number | string) | null;
+    start_pull?: (number | string) | null;
+    end_pull?: (number | string) | null;
+    strand?: (number | string) | null;
+    apart?: (number | string) | null;
+    start_held?: ("pinned" | "clamped") | null;
+    end_held?: ("pinned" | "clamped" | "free") | null;
+    nudges?: Nudges | null;
   };
   /**
    * The run that the change was made from.
@@ -1030,9 +1052,112 @@ export interface SetRoute {
    */
   since?: number;
 }
+export interface HeldPoint {
+  at: Vector;
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  along?: string | Vector;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  pull?: number | string;
+}
+/**
+ * A clamp that a flexible run is led through.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "through".
+ */
+export interface Through {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  clamp: string;
+  reverse?: boolean;
+  /**
+   * By its centre alone, in whatever direction.
+   */
+  loose?: boolean;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  length?: number | string;
+}
+export interface Nudge {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  along: number | string;
+  to: Vector;
+}
 export interface KeepShape {
   do: "keep-shape";
   keep: boolean;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
+ * Makes a flexible run one through points.
+ */
+export interface AsPoints {
+  do: "as-points";
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
+ * Relaxes the tightest part of a smooth run; no point moves farther than this, mm.
+ */
+export interface Ease {
+  do: "ease";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  within: number | string;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
 }
 /**
  * What somebody typed into a number field.
@@ -1844,7 +1969,7 @@ export interface Route {
   /**
    * `flow`: what it goes through, in order.
    */
-  points?: Vector[];
+  points?: FlowPoint[];
   /**
    * Millimetres, degrees or a count; or an expression over the named values.
    */
@@ -1891,9 +2016,6 @@ export interface Route {
   pitch?: number | string;
   /**
    * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
    */
   turns?: number | string;
   /**
@@ -1911,6 +2033,39 @@ export interface Route {
    */
   start_angle?: number | string;
   hand?: "right" | "left";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  strand?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  apart?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  start_pull?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  end_pull?: number | string;
+  /**
+   * `hang`, `spring`, `drape`: the clamps it is led through, in order.
+   */
+  through?: Through[];
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  last_span?: number | string;
+  /**
+   * `drape`: in its place, or on the axis of its port as well, after any lead; pinned when left out.
+   */
+  start_held?: "pinned" | "clamped";
+  /**
+   * `drape`: the same of its end; free, it lies where it falls, and `to` is only where it is laid out towards.
+   */
+  end_held?: "pinned" | "clamped" | "free";
+  nudges?: Nudges;
 }
 /**
  * The stops are the first half; the second is its opposite hand across this plane.

@@ -13,6 +13,7 @@ import { freshId, useJob } from '../workbench/useJob';
 import { AxisField } from './AxisField';
 import { CardHead } from './CardHead';
 import { MountField } from './MountFields';
+import { MovementFields } from './MovementFields';
 import { poseIn } from './mounting';
 import { PartFields } from './PartFields';
 import { PoseFields } from './PoseFields';
@@ -77,6 +78,7 @@ export function FittingCard({ id }: { id: string }) {
           </Button>
         )}
       </PoseFields>
+      <MovementFields fitting={fitting} onChange={change} />
       {fitting.part !== undefined && <PartFields part={fitting.part} onChange={(part) => change({ part })} />}
       {fitting.body !== undefined && (
         <ShapeFields

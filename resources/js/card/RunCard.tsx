@@ -12,6 +12,7 @@ import { BehaviourFields } from './BehaviourFields';
 import { CardHead } from './CardHead';
 import { EndFields } from './EndFields';
 import { LengthFields } from './LengthFields';
+import { MovementFacts } from './MovementFacts';
 import { PathTable } from './PathTable';
 import { RadiusChoices } from './RadiusChoices';
 import { Row, Section } from './Section';
@@ -93,6 +94,7 @@ export function RunCard({ id }: { id: string }) {
         )}
       </Section>
       <BehaviourFields run={run} solved={solved} onChange={change} />
+      {solved.movement !== null && <MovementFacts movement={solved.movement} />}
       {(run.route.like !== undefined || run.route.symmetry !== undefined) && (
         <p className="follows">
           {run.route.like === undefined

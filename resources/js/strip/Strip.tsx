@@ -7,6 +7,7 @@ import { usePreferences } from '../workbench/preferences';
 import { isSamePart, useWorkbench } from '../workbench/store';
 import { useJob } from '../workbench/useJob';
 import { Curvature } from './Curvature';
+import { Film } from './Film';
 import { Gauge } from './Gauge';
 import { pieces } from './layout';
 import { Pulled } from './Pulled';
@@ -46,12 +47,32 @@ interface HeadProps {
   folded: boolean;
   onFold: () => void;
   zoom?: ReturnType<typeof useZoom>;
+  /** Whether it moves, and can be shown over its movement. */
+  movement?: boolean;
 }
 
-function Head({ facts, folded, onFold, zoom }: HeadProps) {
+function Head({ facts, folded, onFold, zoom, movement = false }: HeadProps) {
+  const { film, showFilm } = useWorkbench();
   return (
     <div className="strip-head">
-      <span className="caption">Laid straight</span>
+      {movement ? (
+        <span className="strip-tabs" role="tablist">
+          {[false, true].map((one) => (
+            <button
+              key={String(one)}
+              type="button"
+              role="tab"
+              aria-selected={film === one}
+              className={`caption${film === one ? ' at' : ''}`}
+              onClick={() => showFilm(one)}
+            >
+              {one ? 'Movement' : 'Laid straight'}
+            </button>
+          ))}
+        </span>
+      ) : (
+        <span className="caption">Laid straight</span>
+      )}
       <span className="facts" role="status">
         {facts}
       </span>
@@ -79,6 +100,7 @@ function Head({ facts, folded, onFold, zoom }: HeadProps) {
 
 function Drawn({ run, solved, onFold }: { run: Run; solved: SolvedRun; onFold: () => void }) {
   const { item } = useJob();
+  const film = useWorkbench((store) => store.film) && solved.movement !== null;
   const holder = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(0);
   const picked = useWorkbench((store) => store.picked?.part ?? null);
@@ -110,9 +132,11 @@ function Drawn({ run, solved, onFold }: { run: Run; solved: SolvedRun; onFold: (
         }
         folded={false}
         onFold={onFold}
-        zoom={zoom}
+        zoom={film ? undefined : zoom}
+        movement={solved.movement !== null}
       />
-      <div ref={holder} onPointerDown={zoom.onPan}>
+      {film && solved.movement !== null && <Film run={run} movement={solved.movement} />}
+      <div ref={holder} onPointerDown={zoom.onPan} hidden={film && solved.movement !== null}>
         {width > 0 && (
           <svg width={width} height={148} role="group" aria-label={`${run.name ?? run.id}, laid straight`}>
             <defs>

@@ -4,6 +4,7 @@ import { type Stage, useWorkbench } from '../workbench/store';
 import { JobContext, useJob } from '../workbench/useJob';
 import { CameraRig } from './CameraRig';
 import { boundsOf } from './camera';
+import { Envelope } from './Envelope';
 import { FloorGrid } from './FloorGrid';
 import { HoverTag } from './HoverTag';
 import { useHover } from './hover';
@@ -80,6 +81,9 @@ function Scene({ stage }: { stage: Stage }) {
   const laying = useLaying((store) => store.start !== null || store.choosing) || pointing;
   const joining = usePieces((store) => store.pieces !== null);
   const isShown = useShown();
+  const film = useWorkbench((store) => store.film);
+  const moving = picked?.list === 'runs' ? solution(picked.id) : undefined;
+  const movingRun = picked?.list === 'runs' ? item('runs', picked.id) : undefined;
   const all = useMemo(() => boundsOf(state.places, state.solutions), [state.places, state.solutions]);
   const chosen = useMemo(() => {
     if (picked === null) {
@@ -111,6 +115,9 @@ function Scene({ stage }: { stage: Stage }) {
           <RunMesh key={run.id} run={run} solved={solved} stage={stage} />
         );
       })}
+      {film && moving?.movement != null && movingRun !== undefined && (
+        <Envelope run={movingRun} movement={moving.movement} />
+      )}
       {stage === 'lay' && !laying && !joining && picked?.list === 'runs' && isShown('runs', picked.id) && (
         <Handles run={picked.id} />
       )}

@@ -43,6 +43,9 @@ interface WorkbenchStore {
   away: boolean;
   clash: OpenClash | null;
   panel: Panel;
+  /** Whether the movement of the picked run is shown, frame by frame, and which position of it; null is the tightest. */
+  film: boolean;
+  moment: number | null;
   pick: (list: List, id: string, part?: Part) => void;
   unpick: () => void;
   point: (pointed: { run: string; part: Part } | null) => void;
@@ -55,6 +58,8 @@ interface WorkbenchStore {
   setAway: (away: boolean) => void;
   setClash: (clash: OpenClash | null) => void;
   open: (panel: Panel) => void;
+  showFilm: (film: boolean) => void;
+  setMoment: (moment: number | null) => void;
 }
 
 /** What the person at the screen is doing; what the server knows is in TanStack Query. */
@@ -69,7 +74,10 @@ export const useWorkbench = create<WorkbenchStore>()((set) => ({
   away: false,
   clash: null,
   panel: null,
-  pick: (list, id, part = null) => set({ picked: { list, id, part } }),
+  film: false,
+  moment: null,
+  pick: (list, id, part = null) =>
+    set(({ picked, moment }) => ({ picked: { list, id, part }, moment: picked?.id === id ? moment : null })),
   unpick: () => set({ picked: null }),
   point: (pointed) =>
     set((store) =>
@@ -93,6 +101,8 @@ export const useWorkbench = create<WorkbenchStore>()((set) => ({
   setAway: (away) => set((store) => (store.away === away ? store : { away })),
   setClash: (clash) => set({ clash }),
   open: (panel) => set({ panel }),
+  showFilm: (film) => set({ film }),
+  setMoment: (moment) => set({ moment }),
 }));
 
 export const isSamePart = (a: Part, b: Part): boolean =>

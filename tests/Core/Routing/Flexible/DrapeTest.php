@@ -6,6 +6,7 @@ use Bowline\Geometry\Curve;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Job;
 use Bowline\Routing\Flexible\Bodies;
+use Bowline\Routing\Flexible\DrapedEnd;
 use Bowline\Routing\Flexible\Draping;
 use Bowline\SolvedRun;
 use Bowline\Solver;
@@ -115,7 +116,46 @@ it('stays as it is kept whatever moves, and says when its ends no longer fit', f
 });
 
 it('keeps its radius in a loop between ends above one another', function (array $to): void {
-    $draped = Draping::between(new Vector(0, 0, 500), new Vector(...$to), new Vector(0, 0, 1), 900.0, 6.0, 60.0, 30.0, new Bodies([]));
+    $draped = Draping::between(DrapedEnd::pinned(new Vector(0, 0, 500)), DrapedEnd::pinned(new Vector(...$to)), new Vector(0, 0, 1), 900.0, 6.0, 60.0, 30.0, new Bodies([]));
     expect($draped->length())->toEqualWithDelta(900.0, 0.9)->and($draped->least)->toBeGreaterThan(59.5)
         ->and($draped->start()->toArray())->toEqualWithDelta([0, 0, 500], 1e-9)->and($draped->end()->toArray())->toEqualWithDelta($to, 1e-9);
 })->with([[[0, 0, 300]], [[0, 0, 500]], [[5, 0, 500]]]);
+
+it('leaves a clamped end on its axis, and keeps its radius there', function (array $axis): void {
+    $draped = Draping::between(
+        DrapedEnd::clamped(new Vector(0, 0, 300), new Vector(...$axis)), DrapedEnd::clamped(new Vector(500, 0, 200), new Vector(0, 0, -1)), new Vector(0, 0, 1), 900.0, 6.0, 60.0, 30.0,
+        new Bodies([]),
+    );
+    expect($draped->directions[0]->toArray())->toEqualWithDelta($axis, 1e-9)->and($draped->directions[count($draped->directions) - 1]->toArray())->toEqualWithDelta([0, 0, 1], 1e-9)
+        ->and($draped->length())->toEqualWithDelta(900.0, 0.9)->and($draped->least)->toBeGreaterThan(59.7);
+})->with([[[0, 0, 1]], [[0, 0, -1]], [[1, 0, 0]], [[0, -1, 0]]]);
+
+it('lets a free end fall: plumb where there is nothing, and along the floor where there is', function () use ($floor): void {
+    $in = static fn (array $boxes): Curve => curveOf(draped(['length' => 800, 'end_held' => 'free'], $boxes, 306.0));
+    $plumb = curveOf(draped(['length' => 800, 'end_held' => 'free'], [], 1300.0));
+    expect($plumb->end()->toArray())->toEqualWithDelta([-400, 0, 500], 5.0)->and($plumb->length())->toEqualWithDelta(800.0, 0.8);
+    // 300 down to the floor; bends of at least 60 there take (2 − π/2)·60 = 26 off what lies along it, at most.
+    $lying = $in([$floor]);
+    expect($lying->end()->z)->toEqualWithDelta(6.0, 0.2)->and($lying->end()->x)->toBeGreaterThan(100.0 - 26.0)->toBeLessThan(250.0)
+        ->and($lying->length())->toEqualWithDelta(800.0, 0.8)->and(depth($lying, $floor))->toBeLessThan(0.2);
+});
+
+it('lies where it has been nudged to, the same each time', function () use ($floor): void {
+    $route = ['length' => 1200, 'nudges' => [['along' => 0.5, 'to' => [0, 200, 20]]]];
+    [$before, $after, $again] = [curveOf(draped(['length' => 1200], [$floor])), curveOf(draped($route, [$floor])), curveOf(draped($route, [$floor]))];
+    expect($before->pointAt(600)->y)->toEqualWithDelta(0.0, 10.0)->and($after->pointAt(600)->y)->toBeGreaterThan(120.0)->and($after->length())->toEqualWithDelta(1200.0, 1.2)
+        ->and(depth($after, $floor))->toBeLessThan(0.2)->and($again->points)->toEqual($after->points);
+});
+
+it('asks more of a stiff cable than of a soft one', function (): void {
+    // 50 N·m² sags over (EI/w)^⅓ = 2.8 m for its 0.23 kg/m: it hardly hangs; the soft one nearly is a catenary.
+    $lowest = static function (?float $stiffness): float {
+        $curve = Draping::between(
+            DrapedEnd::clamped(new Vector(0, 0, 0), new Vector(1, 0, 0)), DrapedEnd::clamped(new Vector(800, 0, 0), new Vector(-1, 0, 0)), new Vector(0, 0, 1), 900.0, 6.0, 60.0,
+            $stiffness ?? 10.0, new Bodies([]),
+        );
+
+        return min(array_map(static fn (Vector $point): float => $point->z, $curve->points));
+    };
+    expect($lowest(null))->toBeLessThan(-150.0)->and($lowest(400.0))->toBeGreaterThan($lowest(null));
+});

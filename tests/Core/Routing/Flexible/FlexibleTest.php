@@ -139,14 +139,14 @@ it('flows through its points with tangent and curvature going on', function (int
 })->with(range(1, 6));
 
 /** A straight or bent host of outside diameter 30, and what is wound round it. */
-function wound(array $route, array $stops = [], array $to = [600, 0, 0]): array
+function wound(array $route, array $stops = [], array $to = [600, 0, 0], array $ends = []): array
 {
     $file = Jobs::file([], ['at' => [0, 0, 0]]);
     $file->stock[] = Jobs::object(['id' => 'host', 'kind' => 'tube', 'section' => ['shape' => 'round', 'od' => 30, 'wall' => 2], 'bend' => ['radius' => 90, 'min_radius' => 60, 'min_straight' => 0], 'density' => 7850]);
     $file->stock[] = Jobs::object(['id' => 'wire', 'kind' => 'wire', 'section' => ['shape' => 'round', 'od' => 6], 'bend' => ['radius' => 20, 'min_radius' => 5, 'min_straight' => 0], 'density' => 8900]);
     $file->runs = array_map(Jobs::object(...), [
         ['id' => 'pipe', 'stock' => 'host', 'from' => ['at' => [0, 0, 0]], 'to' => ['at' => $to], 'route' => ['kind' => 'corners', 'stops' => $stops]],
-        ['id' => 'trace', 'stock' => 'wire', 'route' => ['kind' => 'wrap', 'host' => 'pipe', ...$route]],
+        ['id' => 'trace', 'stock' => 'wire', 'route' => ['kind' => 'wrap', 'host' => 'pipe', ...$route], ...$ends],
     ]);
 
     return Jobs::written($file, 1);
@@ -174,6 +174,37 @@ it('follows the bends of its host at its distance', function (): void {
         }
     }
     expect(fn () => wound(['from_length' => 20, 'to_length' => 900, 'pitch' => 40]))->toThrow(JobError::class, 'only 600.0 mm long');
+});
+
+it('lays strands side by side, as far apart as they are told and no more', function (array $turns, float $apart): void {
+    $strands = array_map(static fn (int $strand): array => wound(['from_length' => 50, 'to_length' => 550, 'gap' => 2, 'strand' => $strand, 'apart' => $apart, ...$turns])['path'][0]['points'], [0, 1]);
+    $nearest = INF;
+    foreach (array_slice($strands[0], 300, 200) as $one) {
+        foreach ($strands[1] as $other) {
+            $nearest = min($nearest, sqrt(($one[0] - $other[0]) ** 2 + ($one[1] - $other[1]) ** 2 + ($one[2] - $other[2]) ** 2));
+        }
+    }
+    expect($nearest)->toEqualWithDelta(6 + $apart, 0.02);
+})->with([[['pitch' => 90], 0.0], [['pitch' => 90], 4.0], [['turns' => 2], 1.0], [['pitch' => 90, 'hand' => 'left'], 1.0]]);
+
+it('lies beside its host with no turn at all, and refuses more strands than there is room for', function (): void {
+    // On a circle of 20 about the host, 6 and 1 between: 2·asin(7/40) is 20.2°, so 17 have room.
+    $beside = wound(['from_length' => 50, 'to_length' => 550, 'turns' => 0, 'gap' => 2, 'strand' => 16, 'apart' => 1]);
+    expect($beside['length'])->toEqualWithDelta(500, 1e-6)->and($beside['min_radius'])->toBeNull();
+    foreach ($beside['path'][0]['points'] as [, $y, $z]) {
+        expect(hypot($y, $z))->toEqualWithDelta(20, 1e-9);
+    }
+    expect(fn () => wound(['from_length' => 50, 'to_length' => 550, 'turns' => 0, 'gap' => 2, 'strand' => 17, 'apart' => 1]))->toThrow(JobError::class, 'room for 17 strands');
+});
+
+it('leads off from a winding to its ports, smoothly and along their axes', function (): void {
+    $trace = wound(['from_length' => 150, 'to_length' => 450, 'pitch' => 60, 'gap' => 2], [], [600, 0, 0], ['from' => ['at' => [-50, 120, 40], 'axis' => [1, 0, 0], 'lead' => 20], 'to' => ['at' => [600, -100, 90], 'axis' => [0, 0, 1]]]);
+    [$lead, $off, $helix, $back] = $trace['path'];
+    expect($trace['path'])->toHaveCount(4)->and($lead['length'])->toEqualWithDelta(20, 1e-9)->and($helix['length'])->toEqualWithDelta(5 * hypot(2 * M_PI * 20, 60), 1e-6)
+        ->and($off['to'])->toEqualWithDelta($helix['from'], 1e-6)->and($back['to'])->toEqualWithDelta([600, -100, 90], 1e-9);
+    $way = static fn (array $points, int $i): Vector => (new Vector(...$points[$i + 1]))->minus(new Vector(...$points[$i]))->unit();
+    expect($way($off['points'], 0)->x)->toBeGreaterThan(0.999)->and($way($back['points'], count($back['points']) - 2)->z)->toBeLessThan(-0.999)
+        ->and($way($off['points'], count($off['points']) - 2)->angleTo($way($helix['points'], 0)))->toBeLessThan(0.05);
 });
 
 it('judges a curve by its true curvature, and cures what is too short', function (): void {

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Geometry;
+
+/** As many linear equations as unknowns, few enough to be solved one after another. */
+final readonly class LinearSystem
+{
+    /**
+     * By Gauss, with the largest pivot. One that has no answer gives large numbers, which nobody takes.
+     *
+     * @param  array<int, array<float>>  $m
+     * @param  array<int, float>  $b
+     * @return list<float>
+     */
+    public static function solved(array $m, array $b): array
+    {
+        $n = count($b);
+        for ($i = 0; $i < $n; $i++) {
+            $best = $i;
+            for ($r = $i + 1; $r < $n; $r++) {
+                $best = abs($m[$r][$i]) > abs($m[$best][$i]) ? $r : $best;
+            }
+            [$m[$i], $m[$best]] = [$m[$best], $m[$i]];
+            [$b[$i], $b[$best]] = [$b[$best], $b[$i]];
+            $pivot = abs($m[$i][$i]) > 1e-14 ? $m[$i][$i] : 1e-14;
+            for ($r = $i + 1; $r < $n; $r++) {
+                $factor = $m[$r][$i] / $pivot;
+                for ($c = $i; $c < $n; $c++) {
+                    $m[$r][$c] -= $factor * $m[$i][$c];
+                }
+                $b[$r] -= $factor * $b[$i];
+            }
+        }
+        $x = array_fill(0, $n, 0.0);
+        for ($i = $n - 1; $i >= 0; $i--) {
+            $sum = $b[$i];
+            for ($c = $i + 1; $c < $n; $c++) {
+                $sum -= $m[$i][$c] * $x[$c];
+            }
+            $x[$i] = $sum / (abs($m[$i][$i]) > 1e-14 ? $m[$i][$i] : 1e-14);
+        }
+
+        return array_values($x);
+    }
+}

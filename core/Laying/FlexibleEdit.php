@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Laying;
+
+use Bowline\Geometry\Curve;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Clamp;
+use Bowline\Job\Node;
+use Bowline\Routing\Flexible\Spline;
+use Bowline\Routing\FlowRoute;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\WrapRoute;
+use stdClass;
+
+/** What an edit of a flexible run comes to, as keys of its route in the shape of the file (RunEdit::setRoute). */
+final readonly class FlexibleEdit
+{
+    /** A curve that is turned into points runs within this of where it was, mm, in as few of them as will do. */
+    private const AS_IT_WAS = 1.0;
+
+    private const MOST_POINTS = 24;
+
+    public function __construct(private LaidRun $laid)
+    {
+    }
+
+    /**
+     * Led through a clamp besides, where it comes by nearest and the way it goes there.
+     *
+     * @throws LayingError
+     */
+    public function through(Clamp $clamp): stdClass
+    {
+        $route = $this->laid->run->route;
+        if ($route instanceof WrapRoute) {
+            throw new LayingError('What is wound round another run goes through no clamp of its own.');
+        }
+        [$along, $direction] = $this->nearest($clamp->at);
+        $entry = (object) ['clamp' => $clamp->id, ...($direction->dot($clamp->axis) < 0.0 ? ['reverse' => true] : [])];
+        $said = (new Node($this->laid->run->source))->get('route');
+        $key = $route instanceof FlowRoute ? 'points' : 'through';
+        $present = $said->list($key);
+        $before = 0;
+        foreach ($present as $index => $one) {
+            if ($one->find('clamp')?->value === $clamp->id) {
+                throw new LayingError(sprintf('It goes through %s already.', $clamp->name));
+            }
+            $place = $this->placeOf($index);
+            $before += $place !== null && $this->nearest($place)[0] < $along ? 1 : 0;
+        }
+        $values = array_map(static fn (Node $one): mixed => $one->value, $present);
+
+        return (object) [$key => [...array_slice($values, 0, $before), $entry, ...array_slice($values, $before)]];
+    }
+
+    /** Its points, as few as follow the curve it lies in: to be edited by hand from now on. */
+    public function asPoints(): stdClass
+    {
+        $route = (object) ['kind' => 'flow', 'points' => []];
+        $length = $this->laid->length();
+        for ($count = 1; $count <= self::MOST_POINTS; $count++) {
+            $points = array_map(fn (int $i): Vector => $this->at($length * $i / ($count + 1)), range(1, $count));
+            $route->points = array_map(
+                static fn (Vector $point): array => array_map(static fn (float $part): float => round($part, 1), $point->toArray()), $points,
+            );
+            if ($count > 1 && $this->strays($points) < self::AS_IT_WAS) {
+                break;
+            }
+        }
+
+        return $route;
+    }
+
+    /**
+     * How far the smooth curve through points is off the run, at most.
+     *
+     * @param  list<Vector>  $points
+     */
+    private function strays(array $points): float
+    {
+        $run = $this->laid->run;
+        $curve = Spline::through([
+            $run->from->leadPoint() ?? $run->from->at, ...$points, $run->to->leadPoint() ?? $run->to->at,
+        ], $run->from->axis, $run->to->axis?->times(-1.0));
+        $most = 0.0;
+        for ($i = 1; $i < 60; $i++) {
+            $point = $this->at($this->laid->length() * $i / 60);
+            $most = max($most, self::off($curve, $point));
+        }
+
+        return $most;
+    }
+
+    /** How far a point is off a curve, by the chords of its drawing. */
+    private static function off(Curve $curve, Vector $point): float
+    {
+        $least = INF;
+        foreach ($curve->points as $index => $one) {
+            $chord = ($curve->points[$index + 1] ?? $one)->minus($one);
+            $part = $chord->length() > 0.0 ? max(0.0, min(1.0, $point->minus($one)->dot($chord) / $chord->length() ** 2)) : 0.0;
+            $least = min($least, $one->plus($chord->times($part))->distanceTo($point));
+        }
+
+        return $least;
+    }
+
+    private function placeOf(int $index): ?Vector
+    {
+        $route = $this->laid->run->route;
+
+        return $route instanceof FlowRoute ? ($route->points[$index] ?? null)?->at : ($this->laid->gates[$index][0] ?? null)?->clamp->at;
+    }
+
+    private function at(float $along): Vector
+    {
+        $at = 0.0;
+        foreach ($this->laid->path->segments as $segment) {
+            if ($along <= $at + $segment->length()) {
+                return $segment->pointAt(max(0.0, $along - $at));
+            }
+            $at += $segment->length();
+        }
+
+        return $this->laid->run->to->at;
+    }
+
+    /** @return array{float, Vector} developed length of the place of the run nearest to a point, and its travel there */
+    private function nearest(Vector $point): array
+    {
+        $best = INF;
+        $found = [0.0, new Vector(1.0, 0.0, 0.0)];
+        $at = 0.0;
+        foreach ($this->laid->path->segments as $segment) {
+            $alongs = $segment instanceof Curve ? $segment->along : array_map(static fn (int $i): float => $segment->length() * $i / 20, range(0, 20));
+            foreach ($alongs as $along) {
+                $distance = $segment->pointAt($along)->distanceTo($point);
+                if ($distance < $best) {
+                    $best = $distance;
+                    $found = [$at + $along, $segment->directionAt($along)];
+                }
+            }
+            $at += $segment->length();
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Routing\Flexible;
+
+use Bowline\Geometry\Vector;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\Site;
+
+/** A point that a smooth run goes through: any way, in a direction that pulls so strongly, or through a clamp. */
+final readonly class FlowPoint
+{
+    /**
+     * @param  Vector|null  $slope  a unit direction times its pull; null where it goes through as it likes
+     * @param  Gate|null  $gate  the clamp that it is
+     */
+    private function __construct(
+        public Vector $at,
+        public ?Vector $slope,
+        public ?Gate $gate,
+    ) {
+    }
+
+    /**
+     * Three numbers; or `at`, with `along` and `pull` if wanted; or `clamp`, with `reverse` or `loose`.
+     *
+     * @throws JobError
+     */
+    public static function read(Node $node, Site $site): self
+    {
+        if ($node->find('clamp') !== null) {
+            $gate = Gate::read($node, $site);
+
+            return new self($gate->clamp->at, null, $gate);
+        }
+        $at = $node->find('at');
+        $along = $node->find('along');
+        $pull = $node->find('pull');
+        if ($pull !== null && $along === null) {
+            throw $pull->error('a pull needs the direction that pulls, “along”');
+        }
+
+        return new self(
+            $site->values->vector($at ?? $node),
+            $along === null ? null : $site->values->direction($along)->times($pull === null ? 1.0 : $site->values->positive($pull, 'the pull')),
+            null,
+        );
+    }
+}

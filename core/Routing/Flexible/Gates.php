@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Routing\Flexible;
+
+use Bowline\Geometry\Line;
+use Bowline\Geometry\Path;
+use Bowline\Geometry\Vector;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\Run;
+use Bowline\Job\RunEnd;
+use Bowline\Job\Site;
+use Bowline\Routing\LaidRun;
+
+/**
+ * The clamps a hanging, sprung or draped run is led through, in order, and how its length is shared out between
+ * them: a span whose length is said has that, the others have equal slack for their distance.
+ */
+final readonly class Gates
+{
+    /**
+     * @param  list<Gate>  $gates
+     * @param  non-empty-list<float|null>  $spans  length of each span, one more than there are gates; null where it is shared out
+     * @param  bool  $withLeads  whether it leaves its ports along their axes
+     */
+    private function __construct(
+        public array $gates,
+        private array $spans,
+        private bool $withLeads,
+    ) {
+    }
+
+    public static function none(): self
+    {
+        return new self([], [null], false);
+    }
+
+    /**
+     * `through`, a list of clamps, each with the `length` of the span before it if that is given; `last_span` is the
+     * one after the last.
+     *
+     * @throws JobError
+     */
+    public static function read(Node $route, Site $site, bool $withLeads): self
+    {
+        $length = static fn (?Node $said): ?float => $said === null ? null : $site->values->positive($said, 'the length of a span');
+        $through = $route->list('through');
+
+        return new self(
+            array_map(static fn (Node $gate): Gate => Gate::read($gate, $site), $through),
+            [...array_map(static fn (Node $gate): ?float => $length($gate->find('length')), $through), $length($route->find('last_span'))],
+            $withLeads,
+        );
+    }
+
+    public function isNone(): bool
+    {
+        return $this->gates === [];
+    }
+
+    /** The straight distances from end to end through all clamps, and what is inside of these, mm. */
+    public function distance(Run $run): float
+    {
+        return array_sum($this->distances($run)) + $this->inside();
+    }
+
+    /**
+     * Lays the spans one after another, a straight in every clamp between.
+     *
+     * @param  float  $length  of all of it, leads included, mm
+     * @param  callable(Run, float): Path  $lay  a span as a run of its own between its two ends, by its length
+     */
+    public function lay(Run $run, float $length, callable $lay): LaidRun
+    {
+        $segments = $inside = [];
+        $at = 0.0;
+        foreach ($this->shared($run, $length) as $index => $span) {
+            foreach ($lay($run->between(...$this->ends($run, $index)), $span)->segments as $segment) {
+                $segments[] = $segment;
+                $at += $segment->length();
+            }
+            $gate = $this->gates[$index] ?? null;
+            if ($gate !== null) {
+                $through = $gate->entry()->distanceTo($gate->exit());
+                $inside[] = [$gate, $at, $at + $through];
+                if ($through > 1e-9) {
+                    $segments[] = new Line($gate->entry(), $gate->exit());
+                }
+                $at += $through;
+            }
+        }
+
+        return LaidRun::curve($run, new Path($segments), $inside);
+    }
+
+    /**
+     * The first span that is not long enough.
+     *
+     * @param  float  $length  of all of it, mm
+     * @return array{float, float}|null the length it has and what it has to be more than; null when all reach
+     */
+    public function shortage(Run $run, float $length): ?array
+    {
+        $distances = $this->distances($run);
+        foreach ($this->shared($run, $length) as $index => $span) {
+            if ($span <= $distances[$index] + 1e-9) {
+                return $this->spans[$index] === null ? [$length, $length - $span + $distances[$index]] : [$span, $distances[$index]];
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * How long each span is: what is said of it, or its share.
+     *
+     * @return list<float>
+     */
+    public function shared(Run $run, float $length): array
+    {
+        $distances = $this->distances($run);
+        $free = $length - $this->inside() - array_sum(array_filter($this->spans, static fn (?float $span): bool => $span !== null));
+        $sharing = array_sum(array_filter($distances, fn (int $index): bool => $this->spans[$index] === null, ARRAY_FILTER_USE_KEY));
+
+        return array_map(
+            static fn (?float $said, float $distance): float => $said ?? ($sharing > 1e-9 ? $free * $distance / $sharing : $free), $this->spans, $distances,
+        );
+    }
+
+    /** @return list<float> of each span, from end to end, mm; with the leads it has */
+    private function distances(Run $run): array
+    {
+        $distances = [];
+        for ($index = 0, $count = count($this->gates); $index <= $count; $index++) {
+            [$from, $to] = $this->ends($run, $index);
+            $distances[] = $this->withLeads
+                ? ($from->leadPoint() ?? $from->at)->distanceTo($to->leadPoint() ?? $to->at) + ($from->lead ?? 0.0) + ($to->lead ?? 0.0)
+                : $from->at->distanceTo($to->at);
+        }
+
+        return $distances;
+    }
+
+    private function inside(): float
+    {
+        return array_sum(array_map(static fn (Gate $gate): float => $gate->entry()->distanceTo($gate->exit()), $this->gates));
+    }
+
+    /** @return array{RunEnd, RunEnd} between which a span lies */
+    private function ends(Run $run, int $index): array
+    {
+        return [
+            $index <= 0 ? $run->from : $this->loosely($this->gates[$index - 1]->startAfter(), $run, $index - 1, 1.0),
+            $index >= count($this->gates) || $index < 0 ? $run->to : $this->loosely($this->gates[$index]->endBefore(), $run, $index, -1.0),
+        ];
+    }
+
+    /** Led loosely it goes through in the direction from where it was before to where it goes next. */
+    private function loosely(RunEnd $end, Run $run, int $gate, float $side): RunEnd
+    {
+        if ($end->axis !== null) {
+            return $end;
+        }
+        $way = $this->centre($run, $gate + 1)->minus($this->centre($run, $gate - 1));
+
+        return $way->length() < 1e-9 ? $end : new RunEnd($end->at, $way->unit()->times($side), null, null, 0.0, $end->end, false);
+    }
+
+    private function centre(Run $run, int $gate): Vector
+    {
+        if ($gate < 0 || $gate >= count($this->gates)) {
+            return $gate < 0 ? $run->from->at : $run->to->at;
+        }
+
+        return $this->gates[$gate]->clamp->at;
+    }
+}

@@ -1,0 +1,100 @@
+import type { Fitting, Movement, Pose } from '../api/types';
+import { NumberField } from '../ui/NumberField';
+import { VectorField } from '../ui/VectorField';
+import { tell } from '../workbench/tell';
+import { AxisField } from './AxisField';
+import { Row, Section } from './Section';
+
+interface Props {
+  fitting: Fitting;
+  onChange: (changed: Partial<Fitting>) => Promise<void>;
+}
+
+/** Whether a fitting moves while it works, and how. */
+export function MovementFields({ fitting, onChange }: Props) {
+  const { moves, pose } = fitting;
+  const kind = moves?.swing !== undefined ? 'swings' : moves?.to !== undefined ? 'goes' : 'stands';
+  const change = (changed: Movement | undefined) => onChange({ moves: changed });
+  const begin = (chosen: string) =>
+    change(
+      chosen === 'swings'
+        ? { swing: { at: [0, 0, 0], axis: '+z', from: -30, to: 30 } }
+        : chosen === 'goes'
+          ? { to: { at: pose?.at ?? [0, 0, 0], ...(pose?.turn === undefined ? {} : { turn: pose.turn }) } }
+          : undefined,
+    );
+  return (
+    <Section title="Movement">
+      <Row label="While it works it" wide>
+        <select
+          className="form-select form-select-sm"
+          aria-label="While it works it"
+          value={kind}
+          onChange={(event) => tell(begin(event.target.value))}
+        >
+          <option value="stands">stands still</option>
+          <option value="swings">swings about an axis</option>
+          <option value="goes">goes to a second place</option>
+        </select>
+      </Row>
+      {moves?.swing !== undefined && <SwingFields swing={moves.swing} onChange={(swing) => change({ swing })} />}
+      {moves?.to !== undefined && <SecondPlace to={moves.to} onChange={(to) => change({ to })} />}
+    </Section>
+  );
+}
+
+type Swing = NonNullable<Movement['swing']>;
+
+function SwingFields({ swing, onChange }: { swing: Swing; onChange: (swing: Swing) => Promise<void> }) {
+  return (
+    <>
+      <AxisField label="About" of="Swing" axis={swing.axis} onChange={(axis) => onChange({ ...swing, axis })} />
+      <VectorField
+        label="Through"
+        of="Swing axis, in its own frame"
+        value={swing.at}
+        onChange={(at) => onChange({ ...swing, at })}
+      />
+      {(
+        [
+          ['From', 'from'],
+          ['To', 'to'],
+        ] as const
+      ).map(([label, key]) => (
+        <Row key={key} label={label}>
+          <NumberField
+            label={`Swings ${label.toLowerCase()}`}
+            unit="°"
+            plain
+            value={swing[key]}
+            onChange={(value) => onChange({ ...swing, [key]: value })}
+          />
+        </Row>
+      ))}
+      <p className="quiet mb-0">At 0° it stands as placed.</p>
+    </>
+  );
+}
+
+function SecondPlace({ to, onChange }: { to: Pose; onChange: (to: Pose) => Promise<void> }) {
+  return (
+    <>
+      <VectorField label="To" of="Second place" value={to.at ?? [0, 0, 0]} onChange={(at) => onChange({ ...to, at })} />
+      <AxisField
+        label="Turned about"
+        of="Second place"
+        axis={to.turn?.about ?? '+z'}
+        onChange={(about) => onChange({ ...to, turn: { about, by: to.turn?.by ?? 0 } })}
+      />
+      <Row label="by">
+        <NumberField
+          label="Second place, turned by"
+          unit="°"
+          plain
+          value={to.turn?.by ?? 0}
+          onChange={(by) => onChange({ ...to, turn: { about: to.turn?.about ?? '+z', by } })}
+        />
+      </Row>
+    </>
+  );
+}

@@ -1,0 +1,91 @@
+import { useEffect, useMemo } from 'react';
+import { BufferGeometry, CatmullRomCurve3, Line, LineBasicMaterial, TubeGeometry, Vector3 } from 'three';
+import type { Place, Run, SweptRun } from '../api/types';
+import { useWorkbench } from '../workbench/store';
+import { useJob } from '../workbench/useJob';
+import { PlacedBodyMesh } from './PlacedBodyMesh';
+import { turnOf } from './PlacedMesh';
+
+const GHOST = { colour: '#d9b566', edge: '#a8741a', opacity: 0.35 };
+
+const PENCIL = new LineBasicMaterial({ color: '#a8741a', transparent: true, opacity: 0.6 });
+
+/** All that a run sweeps over as what it hangs on moves, and how it goes at the position that is looked at. */
+export function Envelope({ run, movement }: { run: Run; movement: SweptRun }) {
+  const { item, places } = useJob();
+  const moment = useWorkbench((store) => store.moment);
+  const od = Number(item('stock', run.stock)?.section.od) || 10;
+  const at = movement.positions[moment ?? movement.tightest];
+  const lines = useMemo(
+    () =>
+      movement.positions.map(
+        ({ points }) =>
+          new Line(new BufferGeometry().setFromPoints(points.map((point) => new Vector3(...point))), PENCIL),
+      ),
+    [movement],
+  );
+  const swept = useMemo(() => movement.positions.map(({ points }) => tube(points, od, 8)), [movement, od]);
+  const shown = useMemo(() => (at === undefined ? null : tube(at.points, od * 1.02, 16)), [at, od]);
+  useEffect(
+    () => () => {
+      for (const one of [...lines.map(({ geometry }) => geometry), ...swept]) {
+        one.dispose();
+      }
+    },
+    [lines, swept],
+  );
+  useEffect(() => () => shown?.dispose(), [shown]);
+  const tight = at?.min_radius !== null && (at?.min_radius ?? 0) < movement.needed;
+  return (
+    <group>
+      {swept.map((geometry, index) => (
+        <mesh key={movement.positions[index]?.part} geometry={geometry} raycast={() => null}>
+          <meshBasicMaterial color="#a8741a" transparent opacity={0.12} depthWrite={false} />
+        </mesh>
+      ))}
+      {lines.map((line, index) => (
+        <primitive key={movement.positions[index]?.part} object={line} raycast={() => null} />
+      ))}
+      {shown !== null && (
+        <mesh geometry={shown} raycast={() => null}>
+          <meshLambertMaterial color={tight ? '#bc2f26' : '#c98f2e'} transparent opacity={0.85} />
+        </mesh>
+      )}
+      {at?.places.map(({ id, pose }) => {
+        const place = places.find((one) => one.list === 'fittings' && one.id === id);
+        return place === undefined ? null : <Ghost key={id} place={{ ...place, pose }} />;
+      })}
+    </group>
+  );
+}
+
+/** A fitting where it stands at that position. */
+function Ghost({ place }: { place: Place }) {
+  const turn = useMemo(() => turnOf(place.pose), [place.pose]);
+  return (
+    <group position={place.pose.at} quaternion={turn}>
+      {place.bodies.map((body, index) => (
+        <PlacedBodyMesh
+          // biome-ignore lint/suspicious/noArrayIndexKey: a body is its number
+          key={index}
+          body={body}
+          about={{ place: `fittings/${place.id}`, name: place.id }}
+          hand={{ raycast: () => null }}
+          look={GHOST}
+        />
+      ))}
+    </group>
+  );
+}
+
+const tube = (points: readonly number[][], od: number, sides: number) =>
+  new TubeGeometry(
+    new CatmullRomCurve3(
+      points.map(([x = 0, y = 0, z = 0]) => new Vector3(x, y, z)),
+      false,
+      'centripetal',
+    ),
+    points.length * 2,
+    od / 2,
+    sides,
+  );

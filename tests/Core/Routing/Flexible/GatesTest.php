@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Geometry\Vector;
+use Bowline\Job\Job;
+use Bowline\Job\Node;
+use Bowline\Laying\Loosening;
+use Bowline\Laying\RunEdit;
+use Bowline\Routing\Flexible\Catenary;
+use Tests\Jobs;
+
+/** A cable of 10 mm from (0, 0, 0) to (1000, 0, 0), with two clamps of 20 between, both on +x: at 300 and at 700. */
+function led(array $route, array $more = []): stdClass
+{
+    return Jobs::decoded([
+        'format' => 'bowline-job', 'version' => 2,
+        'stock' => [['id' => 'c', 'kind' => 'cable', 'section' => ['shape' => 'round', 'od' => 10], 'bend' => ['radius' => 60, 'min_radius' => 20, 'min_straight' => 0], 'density' => 2000]],
+        'clamps' => [
+            ['id' => 'near', 'at' => [300, 0, 0], 'axis' => '+x', 'bore' => 10, 'width' => 20],
+            ['id' => 'far', 'at' => [700, 0, 0], 'axis' => '-x', 'bore' => 12, 'width' => 20],
+        ],
+        'runs' => [['id' => 'r', 'stock' => 'c', 'from' => ['at' => [0, 0, 0], 'axis' => '+x'], 'to' => ['at' => [1000, 0, 0], 'axis' => '-x'], 'route' => $route, ...$more]],
+    ]);
+}
+
+$both = [['clamp' => 'near'], ['clamp' => 'far', 'reverse' => true]];
+
+it('shares out what is slack by how far the spans reach', function () use ($both): void {
+    // Between the faces of the clamps: 290, 380 and 290; 1100 long, less the 40 inside.
+    $written = Jobs::written(led(['kind' => 'hang', 'length' => 1100, 'through' => $both]));
+    $spans = array_column(array_values(array_filter($written['path'], static fn (array $one): bool => $one['kind'] === 'curve')), 'length');
+    expect($spans)->toEqualWithDelta([1060 * 290 / 960, 1060 * 380 / 960, 1060 * 290 / 960], 1e-9)->and($written['length'])->toEqualWithDelta(1100, 1e-9)
+        ->and(array_column($written['clamps'], 'span'))->toEqualWithDelta([[1060 * 290 / 960, 1060 * 290 / 960 + 20], [1060 * 670 / 960 + 20, 1060 * 670 / 960 + 40]], 1e-9);
+    // Each hangs as a line of its own would.
+    $lowest = min(array_map(static fn (array $point): float => $point[2], $written['path'][2]['points']));
+    expect($lowest)->toEqualWithDelta(Catenary::between(new Vector(310, 0, 0), new Vector(690, 0, 0), new Vector(0, 0, 1), 1060 * 380 / 960)->lowest->z, 0.01);
+});
+
+it('gives a span the length that is said of it, and says which does not reach', function () use ($both): void {
+    [$near, $far] = $both;
+    // 1100 less 500 and 40 leave 280 for each of the others, which span 290: drawn straight.
+    $written = Jobs::written(led(['kind' => 'hang', 'length' => 1100, 'through' => [$near, [...$far, 'length' => 500]]]));
+    expect(array_column($written['path'], 'length'))->toEqualWithDelta([290, 20, 500, 20, 290], 1e-9)
+        ->and($written['findings'][0]['rule'])->toBe('too-short')
+        ->and(Jobs::broken(led(['kind' => 'hang', 'length' => 1160, 'through' => [$near, [...$far, 'length' => 500]]])))->toBe(['clamp-size']);
+});
+
+it('springs straight through a clamp on its axis, and turns as it will in a loose tie', function () use ($both): void {
+    $path = Jobs::solve(led(['kind' => 'spring', 'length' => 1100, 'through' => $both]))->laid->path;
+    expect($path->length)->toEqualWithDelta(1100, 1e-6);
+    foreach ($path->segments as $index => $segment) {
+        $next = $path->segments[$index + 1] ?? null;
+        expect($segment->directionAt($segment->length())->toArray())->toEqualWithDelta([1, 0, 0], 1e-6);
+        if ($next !== null) {
+            expect($segment->end()->distanceTo($next->start()))->toBeLessThan(1e-5);
+        }
+    }
+    // A tie is no longer than a point, and wider than the cable is no fault of it.
+    expect(Jobs::broken(led(['kind' => 'spring', 'length' => 1100, 'through' => [['clamp' => 'far', 'loose' => true]]])))->toBe([])
+        ->and(Jobs::written(led(['kind' => 'spring', 'length' => 1100, 'through' => [['clamp' => 'far', 'loose' => true]]]))['clamps'][0]['span'])->toHaveCount(2);
+});
+
+it('flows straight through a clamp on its axis, between points', function (): void {
+    $laid = Jobs::laid(led(['kind' => 'flow', 'points' => [[150, 0, 60], ['clamp' => 'near'], [500, 0, 40], ['clamp' => 'far', 'loose' => true]]]));
+    [$first, $inside, $second] = $laid->path->segments;
+    expect($first->directionAt($first->length())->toArray())->toEqualWithDelta([1, 0, 0], 1e-9)->and($inside->length())->toEqualWithDelta(20, 1e-9)
+        ->and($second->directionAt(0.0)->toArray())->toEqualWithDelta([1, 0, 0], 1e-9)
+        ->and($second->pointAt($laid->gates[1][1] - $first->length() - 20)->toArray())->toEqualWithDelta([700, 0, 0], 1e-6);
+});
+
+it('is led through a clamp where it comes by, and hangs on when the clamp goes', function (): void {
+    $file = led(['kind' => 'hang', 'length' => 1100, 'through' => [['clamp' => 'far', 'reverse' => true]]]);
+    $job = Job::read($file);
+    $laid = $job->runs['r']->route->lay($job->runs['r']);
+    $edited = RunEdit::of($laid)->throughClamp(null, $job->site->clamps['near'])->run();
+    expect(array_column($edited->route->through, 'clamp'))->toBe(['near', 'far'])->and($edited->route->through[0]->reverse ?? false)->toBeFalse();
+
+    $file->runs = [$edited];
+    $after = Jobs::object((array) $file);
+    array_shift($after->clamps);
+    expect(array_column(Loosening::of($file)->fit($after)->runs[0]->route->through, 'clamp'))->toBe(['far']);
+});
+
+it('holds a direction at a point, with curvature going on through it', function (float $pull): void {
+    $along = (new Vector(1, 2, -1))->unit();
+    $curve = Jobs::laid(led(['kind' => 'flow', 'points' => [[200, 80, 0], ['at' => [500, 60, 50], 'along' => $along->toArray(), 'pull' => $pull], [800, -40, 0]]]))->path->segments[0];
+    $at = array_search(true, array_map(static fn (Vector $point): bool => $point->distanceTo(new Vector(500, 60, 50)) < 1e-9, $curve->points), true);
+    expect($at)->not->toBeFalse()->and($curve->directions[$at]->toArray())->toEqualWithDelta($along->toArray(), 1e-9);
+    foreach (array_slice($curve->curvature, 1, null, true) as $i => $bend) {
+        expect(abs($bend - $curve->curvature[$i - 1]))->toBeLessThan(0.25 * max($curve->curvature));
+    }
+    // On both sides of the point it bends the same.
+    [$before, $here, $after] = [$curve->curvature[$at - 1], $curve->curvature[$at], $curve->curvature[$at + 1]];
+    expect(abs($before - $here) + abs($after - $here))->toBeLessThan(0.3 * $here);
+})->with([0.5, 1.0, 2.0]);
+
+it('eases the tightest part by as much as is allowed', function (float $within): void {
+    $file = led(['kind' => 'flow', 'points' => [[450, 40, 0], [500, -40, 0], [550, 40, 0]]]);
+    $laid = Jobs::laid($file);
+    $eased = RunEdit::of($laid)->ease($within)->run();
+    foreach ($eased->route->points as $i => $point) {
+        expect((new Vector(...$point))->distanceTo(new Vector(...$file->runs[0]->route->points[$i])))->toBeLessThan($within + 0.01);
+    }
+    $file->runs = [$eased];
+    // Points that may go 40 to the side can lie on the straight between the ends; 5 take a little of the wave.
+    expect(Jobs::laid($file)->path->leastRadius() ?? INF)->toBeGreaterThan(($laid->path->leastRadius() ?? 0.0) * ($within > 40 ? 20 : 1.1));
+})->with([5.0, 45.0]);
+
+it('is turned into points that run where it was', function (array $route): void {
+    $laid = Jobs::laid(led($route, ['from' => ['at' => [0, 0, 0]], 'to' => ['at' => [1000, 0, 0]]]));
+    $file = led($route);
+    $file->runs = [RunEdit::of($laid)->asPoints()->run()];
+    $points = Jobs::laid($file)->path->segments[0]->points;
+    $curve = $laid->path->segments[0];
+    for ($along = 0.0; $along <= $curve->length(); $along += 20.0) {
+        $here = $curve->pointAt($along);
+        expect(min(array_map(static fn (Vector $point): float => $point->distanceTo($here), $points)))->toBeLessThan(2.5);
+    }
+    expect(count($file->runs[0]->route->points))->toBeLessThan(20);
+})->with([[['kind' => 'hang', 'slack' => 0.08]], [['kind' => 'hang', 'length' => 2000]]]);
+
+it('refuses what cannot be eased or led', function (): void {
+    $hang = Jobs::laid(led(['kind' => 'hang', 'length' => 1100]));
+    expect(static fn () => RunEdit::of($hang)->ease(10))->toThrow(Bowline\Laying\LayingError::class, 'Only a smooth run')
+        ->and(static fn () => Jobs::laid(led(['kind' => 'flow', 'points' => [['at' => [1, 2, 3], 'pull' => 2]]])))->toThrow(Bowline\Job\JobError::class, 'a pull needs the direction')
+        ->and((new Node(led(['kind' => 'hang', 'length' => 1100])))->find('runs'))->not->toBeNull();
+});

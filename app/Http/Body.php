@@ -17,7 +17,7 @@ final class Body
     private const CHANGES = [
         'move-corner' => 'moveCorner', 'move-leg' => 'moveLeg', 'set-leg' => 'setLeg', 'insert-corner' => 'insertCorner',
         'remove-corner' => 'removeCorner', 'set-corner' => 'setCorner', 'hold-length' => 'holdLength', 'add-leg' => 'addLeg',
-        'take-back' => 'takeBack', 'finish' => 'finish', 'put-corners' => 'putCorners', 'reverse' => 'reverse', 'tie' => 'tie', 'untie' => 'untie', 'through-clamp' => 'throughClamp', 'make-own' => 'makeOwn', 'set-route' => 'setRoute', 'keep-shape' => 'keepShape',
+        'take-back' => 'takeBack', 'finish' => 'finish', 'put-corners' => 'putCorners', 'reverse' => 'reverse', 'tie' => 'tie', 'untie' => 'untie', 'through-clamp' => 'throughClamp', 'make-own' => 'makeOwn', 'set-route' => 'setRoute', 'keep-shape' => 'keepShape', 'ease' => 'ease', 'as-points' => 'asPoints',
         'make-symmetric' => 'makeSymmetric', 'move' => 'move', 'turn' => 'turn',
     ];
 

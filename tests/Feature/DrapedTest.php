@@ -45,8 +45,11 @@ it('lets a draped run follow what it lies on, until it is kept', function (): vo
         ->assertStatus(422)->assertJsonPath('pointer', '/route/kept');
 });
 
-it('shows hoses and cables that are all in order, one of them kept as it lies', function (): void {
+it('shows hoses and cables, one of them kept as it lies and one too short for the swing of the steering arm', function (): void {
     [$exit, $out] = Cases::bowline('solve', database_path('demo/hoses.json'));
-    $lengths = array_column(json_decode($out, true)['runs'], 'length', 'id');
-    expect($exit)->toBe(0)->and($lengths['shore'])->toEqualWithDelta(1720.0, 1.72)->and($lengths['battery-plus'])->toEqualWithDelta(900.0, 0.9);
+    $runs = array_column(json_decode($out, true)['runs'], null, 'id');
+    $lengths = array_column($runs, 'length', 'id');
+    expect($exit)->toBe(1)->and(array_keys(array_filter($runs, static fn (array $run): bool => $run['findings'] !== [])))->toBe(['steering-starboard'])
+        ->and(array_column($runs['steering-starboard']['findings'], 'rule'))->toBe(['moving-radius'])
+        ->and($runs['steering-starboard']['findings'][0]['remedies'])->toBe(['Use a hose of 1120 mm'])->and($lengths['shore'])->toEqualWithDelta(1720.0, 1.72)->and($lengths['battery-plus'])->toEqualWithDelta(900.0, 0.9);
 });

@@ -60,7 +60,7 @@ it('changes an item, and all that hangs on it follows', function (): void {
 
 it('solves again only what depends on an edit', function (): void {
     $job = demo();
-    $mark = '{"marked":true}';
+    $mark = '{"marked":true,"length":1,"cut_length":1}';
     DB::table('runs')->update(['solution' => $mark]);
     $pump = item($job, 'fittings', 'pump');
     $pump['pose']['at'][2] += 20;

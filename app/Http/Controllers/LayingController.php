@@ -38,6 +38,7 @@ final readonly class LayingController
         'finish' => 'Finish %s at its port', 'put-corners' => 'Paste corners into %s', 'reverse' => 'Reverse %s',
         'tie' => 'Tie a corner of %s', 'untie' => 'Let go of a relation of %s', 'through-clamp' => 'Put %s through a clamp',
         'make-own' => 'Make %s a run of its own', 'set-route' => 'Change how %s lies', 'keep-shape' => 'Keep or let go the shape of %s', 'make-symmetric' => 'Make %s symmetric',
+        'ease' => 'Ease %s', 'as-points' => 'Turn %s into points',
     ];
 
     public function __construct(private JobFiles $files)

@@ -155,6 +155,8 @@ export interface Api {
   set?: RunSet;
   jobBender?: JobBender;
   corner?: SolvedCorner;
+  several?: Several;
+  comb?: Comb;
 }
 /**
  * A new, empty job.
@@ -2851,4 +2853,84 @@ export interface JobChange {
     stock?: string;
     radius?: number;
   };
+}
+/**
+ * Flexible runs between pairs of ports, all of one stock and with the same slack, as a part.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "several".
+ */
+export interface Several {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  stock: string;
+  behaves: "hang" | "drape" | "spring" | "flow";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  slack: number | string;
+  /**
+   * @maxItems 200
+   */
+  pairs: PortPair[];
+}
+export interface PortPair {
+  from: string;
+  to: string;
+}
+/**
+ * Flexible runs combed into a bundle along another, so far apart; from and to are developed lengths of that.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "comb".
+ */
+export interface Comb {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  along: string;
+  /**
+   * @maxItems 200
+   *
+   * Items: Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  runs: string[];
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  from?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  to?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  apart: number | string;
+  /**
+   * Runs that are only about to be added.
+   */
+  drafts?: Run[];
 }

@@ -1,12 +1,27 @@
 import { type FormEvent, useState } from 'react';
 import { Form, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
+import { api } from '../api/client';
+import type { Several } from '../api/types';
 import { Button } from '../ui/Button';
 import { useLaying } from '../view/laying/store';
 import { useWorkbench } from '../workbench/store';
 import { freshId, useJob } from '../workbench/useJob';
 import { usePreferredStock } from '../workbench/usePreferredStock';
 import { freePorts, newRun } from './newItems';
+
+type Behaves = 'corners' | Several['behaves'];
+
+const BEHAVES: Record<Behaves, string> = {
+  corners: 'is rigid, with bends at its corners',
+  hang: 'hangs freely',
+  drape: 'lies over what it meets',
+  spring: 'springs between its ends',
+  flow: 'goes smoothly, through points',
+};
+
+/** To begin with; the card has it as a number. */
+const SLACK: Record<Several['behaves'], number> = { hang: 0.08, drape: 0.15, spring: 0.3, flow: 0 };
 
 /** Asks from which port to which port, and of what stock, a new run is laid. */
 export function NewRun({ show, onClose }: { show: boolean; onClose: () => void }) {
@@ -19,7 +34,7 @@ export function NewRun({ show, onClose }: { show: boolean; onClose: () => void }
 
 function NewRunForm({ onClose }: { onClose: () => void }) {
   const { state, items, put } = useJob();
-  const pick = useWorkbench((store) => store.pick);
+  const { pick, open } = useWorkbench();
   const navigate = useNavigate();
   const ports = freePorts(state.places, items('fittings'), items('runs'));
   const [name, setName] = useState('New run');
@@ -27,13 +42,26 @@ function NewRunForm({ onClose }: { onClose: () => void }) {
   const begin = useLaying((store) => store.begin);
   const [from, setFrom] = useState(ports[0]?.name ?? '');
   const [to, setTo] = useState(ports[1]?.name ?? '');
+  const kind = items('stock').find((one) => one.id === stock)?.kind;
+  const [chosen, setBehaves] = useState<Behaves | null>(null);
+  const behaves = chosen ?? (kind === 'hose' ? 'spring' : kind === 'cable' || kind === 'wire' ? 'hang' : 'corners');
   const [refused, setRefused] = useState<string | null>(null);
 
   const lay = async (event: FormEvent) => {
     event.preventDefault();
     const id = freshId(items('runs'), name);
     try {
-      await put('runs', newRun(id, name.trim() || 'New run', stock, from, to, state.remembered));
+      const given = name.trim() || 'New run';
+      const [flexible] =
+        behaves === 'corners'
+          ? []
+          : await api.several(state.id, { stock, behaves, slack: SLACK[behaves], pairs: [{ from, to }] });
+      await put(
+        'runs',
+        flexible === undefined
+          ? newRun(id, given, stock, from, to, state.remembered)
+          : { ...flexible, id, name: given },
+      );
       pick('runs', id);
       navigate(`/jobs/${state.id}/lay`);
       onClose();
@@ -99,6 +127,16 @@ function NewRunForm({ onClose }: { onClose: () => void }) {
             ))}
           </Form.Select>
         </Form.Group>
+        <Form.Group className="mb-2" controlId="new-run-behaves">
+          <Form.Label className="mb-0">It</Form.Label>
+          <Form.Select size="sm" value={behaves} onChange={(event) => setBehaves(event.target.value as Behaves)}>
+            {Object.entries(BEHAVES).map(([one, words]) => (
+              <option key={one} value={one}>
+                {words}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
         {choice('From', from, setFrom, to)}
         {choice('To', to, setTo, from)}
         {refused !== null && (
@@ -108,8 +146,17 @@ function NewRunForm({ onClose }: { onClose: () => void }) {
         )}
       </Modal.Body>
       <Modal.Footer>
+        <Button
+          look="link"
+          onClick={() => {
+            onClose();
+            open('several');
+          }}
+        >
+          Several at once…
+        </Button>
         <Button onClick={onClose}>Cancel</Button>
-        <Button onClick={byHand} disabled={from === '' || stock === ''}>
+        <Button onClick={byHand} disabled={from === '' || stock === '' || behaves !== 'corners'}>
           Lay it leg by leg
         </Button>
         <Button look="primary" type="submit" disabled={missing !== null}>

@@ -1,6 +1,8 @@
 import { Vector3 } from 'three';
 import { api } from '../api/client';
-import type { Run, Vector } from '../api/types';
+import type { FlowPoint, Run, Vector } from '../api/types';
+import { atOf, putAt } from '../card/behaviour/flowPoints';
+import { tell } from '../workbench/tell';
 import { useJob } from '../workbench/useJob';
 import { axisTracks, type Track } from './drag/tracks';
 import { type Grip, useHandDrag } from './drag/useHandDrag';
@@ -13,19 +15,15 @@ export function PointHandles({ run }: { run: Run }) {
   const grab = useHandDrag();
   const solved = solution(run.id);
   const points = run.route.points ?? [];
-  // A point told by a named value stays where that puts it.
-  const numbers = points.map((point) => (point.every((part) => typeof part === 'number') ? (point as number[]) : null));
   if (run.route.kind !== 'flow' || solved === undefined) {
     return null;
   }
-  const moved = (index: number, { along }: Track, distance: number): Vector[] =>
-    points.map((point, i) =>
-      i === index
-        ? (point.map(
-            (part, axis) => Math.round((Number(part) + along.getComponent(axis) * distance) * 1e6) / 1e6,
-          ) as Vector)
-        : point,
-    );
+  const setPoints = (next: FlowPoint[]) => lay(run.id, { do: 'set-route', route: { points: next } });
+  const moved = (index: number, track: Track, distance: number): FlowPoint[] =>
+    points.map((point, i) => {
+      const at = atOf(point);
+      return i === index && at !== null ? putAt(point, along(at, track, distance)) : point;
+    });
   const grip = (index: number, at: Vector3): Grip => ({
     at,
     tracks: axisTracks().filter((_, axis) => axis % 2 === 0),
@@ -37,16 +35,18 @@ export function PointHandles({ run }: { run: Run }) {
       })),
       amount: Math.abs(distance),
     }),
-    keep: (track, amount) => lay(run.id, { do: 'set-route', route: { points: moved(index, track, amount) } }),
+    keep: (track, amount) => setPoints(moved(index, track, amount)),
     rows: (answer) => runRows(run, answer.solutions[0]),
   });
   return (
     <>
-      {numbers.map((point, index) => {
-        if (point === null) {
+      {points.map((point, index) => {
+        const told = atOf(point);
+        // A point told by a named value stays where that puts it, one in a clamp where that is.
+        if (told === null || !told.every((part) => typeof part === 'number')) {
           return null;
         }
-        const at = new Vector3(...point);
+        const at = new Vector3(...(told as number[]));
         return (
           // biome-ignore lint/suspicious/noArrayIndexKey: a point is its number
           <Pinned key={index} at={at} rank={3}>
@@ -54,10 +54,16 @@ export function PointHandles({ run }: { run: Run }) {
               type="button"
               className="corner-handle"
               aria-label={`Point ${index + 1}`}
-              title={`Point ${index + 1}: drag it along an axis`}
+              title={`Point ${index + 1}: drag it along an axis; Del takes it out`}
               onPointerDown={(event) => {
                 event.stopPropagation();
                 grab(event, grip(index, at));
+              }}
+              onKeyDown={(event) => {
+                if (event.key === 'Delete') {
+                  event.stopPropagation();
+                  tell(setPoints(points.filter((_, i) => i !== index)));
+                }
               }}
             />
           </Pinned>
@@ -66,3 +72,7 @@ export function PointHandles({ run }: { run: Run }) {
     </>
   );
 }
+
+/** A point so far along a track, in whole parts. */
+export const along = (at: readonly (number | string)[], { along: way }: Track, distance: number): Vector =>
+  at.map((part, axis) => Math.round((Number(part) + way.getComponent(axis) * distance) * 1e6) / 1e6) as Vector;

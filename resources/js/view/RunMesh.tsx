@@ -2,6 +2,7 @@ import type { ThreeEvent } from '@react-three/fiber';
 import { useEffect, useMemo } from 'react';
 import { DoubleSide } from 'three';
 import type { Run, SolvedRun } from '../api/types';
+import { withPoint } from '../card/behaviour/flowPoints';
 import { isSamePart, type Stage, useWorkbench } from '../workbench/store';
 import { tell } from '../workbench/tell';
 import { useJob } from '../workbench/useJob';
@@ -78,6 +79,11 @@ export function RunMesh({ run, solved, stage }: { run: Run; solved: SolvedRun; s
   };
 
   const onDoubleClick = (event: ThreeEvent<MouseEvent>) => {
+    if (isPicked && !laying && stage === 'lay' && run.route.kind === 'flow') {
+      event.stopPropagation();
+      tell(lay(run.id, { do: 'set-route', route: { points: withPoint(run, solved, event.point.toArray()) } }));
+      return;
+    }
     const hit = pieceAt(tube, event.faceIndex ?? 0)?.part;
     if (isPicked && !laying && stage === 'lay' && hit !== undefined && 'leg' in hit) {
       event.stopPropagation();

@@ -12,6 +12,7 @@ import { LayingBar } from './laying/LayingBar';
 import { LayingScene } from './laying/LayingScene';
 import { LayingTag } from './laying/LayingTag';
 import { useLaying } from './laying/store';
+import { NudgeHandles } from './NudgeHandles';
 import { PinBoard } from './Pinned';
 import { PlacedMesh } from './PlacedMesh';
 import { PlaceHandles } from './PlaceHandles';
@@ -67,11 +68,18 @@ export function View({ stage }: { stage: Stage }) {
   );
 }
 
-/** What a picked run is dragged by: its corners, or the points it goes through. */
+/** What a picked run is dragged by: its corners, the points it goes through, or itself where it lies. */
 function Handles({ run: id }: { run: string }) {
   const { item } = useJob();
   const run = item('runs', id);
-  return run?.route.kind === 'flow' ? <PointHandles run={run} /> : <RunHandles run={id} />;
+  switch (run?.route.kind) {
+    case 'flow':
+      return <PointHandles run={run} />;
+    case 'drape':
+      return <NudgeHandles run={run} />;
+    default:
+      return <RunHandles run={id} />;
+  }
 }
 
 function Scene({ stage }: { stage: Stage }) {

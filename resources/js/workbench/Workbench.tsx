@@ -18,11 +18,13 @@ import { BendersDialog } from './BendersDialog';
 import { BringInLines } from './BringInLines';
 import { CatalogueDialog } from './CatalogueDialog';
 import { ClashDialog } from './ClashDialog';
+import { CombDialog } from './CombDialog';
 import { Find } from './Find';
 import { FirstSteps } from './FirstSteps';
 import { KeysHelp } from './KeysHelp';
 import { Notice } from './Notice';
 import { SetsDialog } from './SetsDialog';
+import { SeveralDialog } from './SeveralDialog';
 import { type Stage, stages, useWorkbench } from './store';
 import { TopBar } from './TopBar';
 import { JobContext, useJobAccess, useJobQuery } from './useJob';
@@ -110,6 +112,8 @@ function Opened({ state, stage }: { state: JobState; stage: Stage }) {
         <CatalogueDialog />
         <BendersDialog />
         <SetsDialog />
+        <SeveralDialog />
+        <CombDialog />
         <ClashDialog />
         <ActionKeys stage={stage} />
       </div>

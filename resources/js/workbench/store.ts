@@ -27,7 +27,18 @@ export interface OpenClash {
   clash: Clash;
 }
 
-export type Panel = 'find' | 'keys' | 'steps' | 'values' | 'lines' | 'catalogue' | 'benders' | 'sets' | null;
+export type Panel =
+  | 'find'
+  | 'keys'
+  | 'steps'
+  | 'values'
+  | 'lines'
+  | 'catalogue'
+  | 'benders'
+  | 'sets'
+  | 'several'
+  | 'comb'
+  | null;
 
 interface WorkbenchStore {
   picked: Picked | null;

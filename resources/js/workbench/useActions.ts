@@ -146,6 +146,8 @@ export function useActions(): Action[] {
       { name: 'Stock catalogue', key: 'k', run: () => workbench.open('catalogue') },
       { name: 'Benders', run: () => workbench.open('benders') },
       { name: 'Sets of runs: one length, a budget', key: 's', run: () => workbench.open('sets') },
+      { name: 'Lay several flexible runs at once', run: () => workbench.open('several') },
+      { name: 'Comb runs into a bundle', run: () => workbench.open('comb') },
       { name: 'Named values', key: 'v', run: () => workbench.open('values') },
       { name: 'Save the job file', run: () => save(files.job(state.id)) },
       { name: 'Save all runs as STL', run: () => save(files.bodies(state.id)) },

@@ -1,0 +1,77 @@
+import type { Route } from '../../api/types';
+import { Button } from '../../ui/Button';
+import { tell } from '../../workbench/tell';
+import { useJob } from '../../workbench/useJob';
+import { Row } from '../Section';
+import { GivenLengthFields } from './GivenLengthFields';
+import type { BehaviourProps } from './props';
+
+const HELD = { pinned: 'pinned', clamped: 'clamped on its axis', free: 'free' } as const;
+
+/** A cable that lies on what it meets: its length, its ends, what hands have done to it, and whether it is kept so. */
+export function DrapeFields(props: BehaviourProps) {
+  const { run, route, onChange } = props;
+  const { lay } = useJob();
+  const kept = route.kept !== undefined;
+  const nudges = route.nudges?.length ?? 0;
+  return (
+    <>
+      {!kept && <GivenLengthFields {...props} />}
+      {!kept && (
+        <>
+          <HeldField
+            label="Start is"
+            value={route.start_held}
+            choices={['pinned', 'clamped']}
+            onChange={(start_held) => onChange({ start_held: start_held as Route['start_held'] })}
+          />
+          <HeldField
+            label="End is"
+            value={route.end_held}
+            choices={['pinned', 'clamped', 'free']}
+            onChange={(end_held) => onChange({ end_held: end_held as Route['end_held'] })}
+          />
+        </>
+      )}
+      <Row label={kept ? 'Kept as it lies' : 'Lies as it falls'}>
+        <Button onClick={() => tell(lay(run.id, { do: 'keep-shape', keep: !kept }))}>
+          {kept ? 'Let it go' : 'Keep this shape'}
+        </Button>
+      </Row>
+      {!kept && nudges > 0 && (
+        <Row label={nudges === 1 ? 'Nudged once' : `Nudged ${nudges} times`}>
+          <Button onClick={() => tell(lay(run.id, { do: 'set-route', route: { nudges: null } }))}>
+            Back as it falls
+          </Button>
+        </Row>
+      )}
+      {!kept && nudges === 0 && <p className="quiet mb-0">Drag one of its points in the view to nudge it.</p>}
+    </>
+  );
+}
+
+interface HeldProps {
+  label: string;
+  value: keyof typeof HELD | undefined;
+  choices: readonly (keyof typeof HELD)[];
+  onChange: (held: string | undefined) => Promise<void>;
+}
+
+function HeldField({ label, value, choices, onChange }: HeldProps) {
+  return (
+    <Row label={label}>
+      <select
+        className="form-select form-select-sm"
+        aria-label={label}
+        value={value ?? 'pinned'}
+        onChange={(event) => tell(onChange(event.target.value === 'pinned' ? undefined : event.target.value))}
+      >
+        {choices.map((choice) => (
+          <option key={choice} value={choice}>
+            {HELD[choice]}
+          </option>
+        ))}
+      </select>
+    </Row>
+  );
+}

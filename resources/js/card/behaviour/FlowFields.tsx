@@ -1,0 +1,75 @@
+import { useState } from 'react';
+import type { FlowPoint } from '../../api/types';
+import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
+import { handStep } from '../../ui/units';
+import { tell } from '../../workbench/tell';
+import { useJob } from '../../workbench/useJob';
+import { Row } from '../Section';
+import { FlowPointFields } from './FlowPointFields';
+import { withPoint } from './flowPoints';
+import type { BehaviourProps } from './props';
+
+/** The points a smooth run goes through, how strongly its ends pull, and easing. */
+export function FlowFields({ run, route, solved, onChange }: BehaviourProps) {
+  const { lay } = useJob();
+  const [within, setWithin] = useState<number | string>(handStep() * 20);
+  const points = route.points ?? [];
+  const put = (index: number, point: FlowPoint | null) =>
+    onChange({ points: points.flatMap((one, i) => (i !== index ? [one] : point === null ? [] : [point])) });
+  const add = () => {
+    const curve = solved.path.find((segment) => segment.kind === 'curve');
+    const middle = curve?.kind === 'curve' ? curve.points[Math.round(curve.points.length / 2)] : undefined;
+    return onChange({ points: withPoint(run, solved, middle ?? [0, 0, 0]) });
+  };
+  return (
+    <>
+      {points.map((point, index) => (
+        <FlowPointFields
+          // biome-ignore lint/suspicious/noArrayIndexKey: a point is its number
+          key={index}
+          number={index + 1}
+          point={point}
+          points={points}
+          onChange={(next) => put(index, next)}
+        />
+      ))}
+      <div className="d-flex gap-2 mt-1 mb-1">
+        <Button onClick={() => tell(add())}>Add a point</Button>
+      </div>
+      {(
+        [
+          ['Pull at the start', 'start_pull'],
+          ['Pull at the end', 'end_pull'],
+        ] as const
+      ).map(([label, key]) => (
+        <Row key={key} label={label}>
+          <NumberField
+            label={label}
+            unit="×"
+            plain
+            value={route[key] ?? 1}
+            onChange={(value) => onChange({ [key]: value })}
+          />
+        </Row>
+      ))}
+      {points.length > 0 && (
+        <>
+          <Row label="Points may move">
+            <NumberField
+              label="How far points may move to ease it"
+              value={within}
+              onChange={(value) => Promise.resolve(setWithin(value))}
+            />
+          </Row>
+          <Button
+            onClick={() => tell(lay(run.id, { do: 'ease', within }))}
+            title="Its ends stay; no point moves farther"
+          >
+            Ease the tightest part
+          </Button>
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,149 @@
+import { Compass, MoveVertical, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import type { FlowPoint, Vector } from '../../api/types';
+import { IconButton } from '../../ui/IconButton';
+import { NumberField } from '../../ui/NumberField';
+import { VectorField } from '../../ui/VectorField';
+import { usePointing } from '../../view/pointing/store';
+import { tell } from '../../workbench/tell';
+import { useJob } from '../../workbench/useJob';
+import { AxisField } from '../AxisField';
+import { Row } from '../Section';
+import { atOf, putAt } from './flowPoints';
+
+interface Props {
+  number: number;
+  point: FlowPoint;
+  points: readonly FlowPoint[];
+  onChange: (point: FlowPoint | null) => Promise<void>;
+}
+
+/** One point of a smooth run: where it is, what it is level with, which way it is gone through. */
+export function FlowPointFields({ number, point, points, onChange }: Props) {
+  const { item } = useJob();
+  const [levelling, setLevelling] = useState(false);
+  const at = atOf(point);
+  const name = `Point ${number}`;
+  if (at === null) {
+    const { clamp = '', loose = false } = Array.isArray(point) || !('clamp' in point) ? {} : point;
+    return (
+      <Row label={`${number} · ${item('clamps', clamp)?.name ?? clamp}`}>
+        <span>
+          {loose ? 'loosely' : 'on its axis'}
+          <IconButton icon={Trash2} name={`Take point ${number} out`} onClick={() => tell(onChange(null))} />
+        </span>
+      </Row>
+    );
+  }
+  const held = Array.isArray(point) || 'clamp' in point ? null : point;
+  return (
+    <fieldset className="mb-1">
+      <legend className="visually-hidden">{name}</legend>
+      <div className="d-flex align-items-center">
+        <div className="flex-grow-1">
+          <VectorField label={name} value={at} onChange={(next) => onChange(putAt(point, next))} />
+        </div>
+        <IconButton
+          icon={MoveVertical}
+          name={`Level ${name} with something`}
+          onClick={() => setLevelling(!levelling)}
+        />
+        <IconButton
+          icon={Compass}
+          name={
+            held?.along === undefined
+              ? `Hold a direction at point ${number}`
+              : `Let go of the direction at point ${number}`
+          }
+          onClick={() => tell(onChange(held?.along === undefined ? { at, along: '+x' } : at))}
+        />
+        <IconButton icon={Trash2} name={`Take point ${number} out`} onClick={() => tell(onChange(null))} />
+      </div>
+      {levelling && (
+        <LevelFields
+          number={number}
+          at={at}
+          points={points}
+          onLevel={(next) => onChange(putAt(point, next)).then(() => setLevelling(false))}
+        />
+      )}
+      {held?.along !== undefined && (
+        <>
+          <AxisField label="Goes" of={name} axis={held.along} onChange={(along) => onChange({ ...held, along })} />
+          <Row label="Pull">
+            <NumberField
+              label={`Pull at point ${number}`}
+              unit="×"
+              plain
+              value={held.pull ?? 1}
+              onChange={(pull) => onChange({ ...held, pull })}
+            />
+          </Row>
+        </>
+      )}
+    </fieldset>
+  );
+}
+
+interface LevelProps {
+  number: number;
+  at: Vector;
+  points: readonly FlowPoint[];
+  onLevel: (at: Vector) => Promise<void>;
+}
+
+/** Brings a point level with another, or with whatever is pointed at, along one axis. */
+function LevelFields({ number, at, points, onLevel }: LevelProps) {
+  const { state } = useJob();
+  const ask = usePointing((store) => store.ask);
+  const [axis, setAxis] = useState(['x', 'y', 'z'].indexOf(state.job.up ?? 'z'));
+  const level = (with_: readonly (number | string)[]) =>
+    onLevel(at.map((part, i) => (i === axis ? (with_[i] ?? part) : part)) as Vector);
+  const others = points.flatMap((other, i) => {
+    const place = atOf(other);
+    return i + 1 === number || place === null ? [] : [{ number: i + 1, place }];
+  });
+  return (
+    <div className="d-flex gap-1 mb-1">
+      <select
+        className="form-select form-select-sm w-auto"
+        aria-label={`Level point ${number} in`}
+        value={axis}
+        onChange={(event) => setAxis(Number(event.target.value))}
+      >
+        {['x', 'y', 'z'].map((one, i) => (
+          <option key={one} value={i}>
+            in {one}
+          </option>
+        ))}
+      </select>
+      <select
+        className="form-select form-select-sm"
+        aria-label={`Level point ${number} with`}
+        value=""
+        onChange={(event) => {
+          const chosen = others.find((other) => String(other.number) === event.target.value);
+          if (chosen !== undefined) {
+            tell(level(chosen.place));
+          } else {
+            ask({
+              words: `Level point ${number} with which port or clamp?`,
+              kinds: ['port', 'clamp'],
+              take: (target) => level(target.at.toArray().map((part) => Math.round(part * 1e6) / 1e6)),
+            });
+          }
+        }}
+      >
+        <option value="" disabled>
+          with …
+        </option>
+        {others.map((other) => (
+          <option key={other.number} value={other.number}>
+            point {other.number}
+          </option>
+        ))}
+        <option value="pointed">a port or clamp, pointed at…</option>
+      </select>
+    </div>
+  );
+}

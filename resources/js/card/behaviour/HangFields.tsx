@@ -1,0 +1,42 @@
+import { lengthWithUnit, show } from '../../ui/format';
+import { RouteSlider } from '../RouteSlider';
+import { Row } from '../Section';
+import { GivenLengthFields } from './GivenLengthFields';
+import { type BehaviourProps, byLength, spanOf } from './props';
+
+const bySlack = (slack: number) => ({ slack: slack / 100 });
+
+/** A cable that hangs: its length or slack, and what follows from it. */
+export function HangFields(props: BehaviourProps) {
+  const { run, route, solved } = props;
+  const span = spanOf(solved);
+  const facts = solved.shape?.kind === 'hang' ? solved.shape : null;
+  const isSlack = route.slack !== undefined;
+  return (
+    <>
+      <GivenLengthFields {...props} />
+      <RouteSlider
+        run={run.id}
+        label={isSlack ? 'Slack by hand' : 'Length by hand'}
+        value={isSlack ? Number(route.slack) * 100 : solved.length}
+        least={isSlack ? 0.5 : span * 1.005}
+        most={isSlack ? 100 : span * 2}
+        step={isSlack ? 0.5 : span / 400}
+        route={isSlack ? bySlack : byLength}
+      />
+      {facts !== null && (
+        <>
+          <Row label="Sag">
+            <span className="figure">{lengthWithUnit(facts.sag)}</span>
+          </Row>
+          <Row label="Leaves the ends at">
+            <span className="figure">{facts.angles.map((angle) => `${show(angle)}°`).join(', ')} down</span>
+          </Row>
+          <Row label="Pull at the ends">
+            <span className="figure">{facts.pull.map((pull) => show(pull, 2)).join(', ')} N</span>
+          </Row>
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,81 @@
+import { Dices } from 'lucide-react';
+import { Button } from '../../ui/Button';
+import { length, lengthWithUnit } from '../../ui/format';
+import { IconButton } from '../../ui/IconButton';
+import { NumberField } from '../../ui/NumberField';
+import { tell } from '../../workbench/tell';
+import { useJob } from '../../workbench/useJob';
+import { RouteSlider } from '../RouteSlider';
+import { Row } from '../Section';
+import { type BehaviourProps, byLength, spanOf } from './props';
+
+/** A hose sprung between its ends: its length, the lengths that would do, and the shapes it may rest in. */
+export function SpringFields({ run, route, solved, onChange }: BehaviourProps) {
+  const { item } = useJob();
+  const span = spanOf(solved);
+  const facts = solved.shape?.kind === 'spring' ? solved.shape : null;
+  const shapes = facts?.shapes ?? [];
+  const shape = Number(route.shape ?? 0);
+  const sold = (item('stock', run.stock)?.lengths ?? []).map(Number).sort((a, b) => a - b);
+  const shortest = facts?.shortest == null ? null : Math.ceil(facts.shortest);
+  return (
+    <>
+      <Row label="Length, sockets with it">
+        <NumberField label="Length of the run" value={route.length} onChange={(next) => onChange({ length: next })} />
+      </Row>
+      <RouteSlider
+        run={run.id}
+        label="Length by hand"
+        value={solved.length}
+        least={span * 1.01}
+        most={span * 2.5}
+        step={span / 400}
+        route={byLength}
+      />
+      {sold.length > 0 && (
+        <Row label="Sold as">
+          <select
+            className="form-select form-select-sm"
+            aria-label="Length it is sold in"
+            value={sold.find((one) => Math.abs(one - Number(route.length)) < 0.5) ?? ''}
+            onChange={(event) => tell(onChange({ length: Number(event.target.value) }))}
+          >
+            <option value="" disabled>
+              none of them
+            </option>
+            {sold.map((one) => (
+              <option key={one} value={one}>
+                {lengthWithUnit(one)}
+              </option>
+            ))}
+          </select>
+        </Row>
+      )}
+      {facts !== null && (
+        <Row label="Keeps its radius">
+          <span className="figure">
+            {facts.shortest === null
+              ? 'at no length'
+              : facts.longest === null
+                ? `from ${lengthWithUnit(facts.shortest, 0)}`
+                : `${length(facts.shortest, 0)} to ${lengthWithUnit(facts.longest, 0)}`}
+          </span>
+        </Row>
+      )}
+      {shortest !== null && Math.abs(shortest - Number(route.length)) > 0.5 && (
+        <Button onClick={() => tell(onChange({ length: shortest }))}>
+          {`Use the shortest, ${lengthWithUnit(shortest, 0)}`}
+        </Button>
+      )}
+      {shapes.length > 1 && (
+        <Row label={`Shape ${shape + 1} of ${shapes.length}`}>
+          <IconButton
+            icon={Dices}
+            name="The next shape it may rest in"
+            onClick={() => tell(onChange({ shape: (shape + 1) % shapes.length }))}
+          />
+        </Row>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,164 @@
+import type { Run, RunEnd } from '../../api/types';
+import { allPorts } from '../../locker/newItems';
+import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
+import { tell } from '../../workbench/tell';
+import { freshId, useJob } from '../../workbench/useJob';
+import { Row } from '../Section';
+import type { BehaviourProps } from './props';
+
+interface Props extends BehaviourProps {
+  hosts: readonly Run[];
+  onEnds: (changed: Partial<Run>) => Promise<void>;
+}
+
+/** What winds round another run, or lies beside it: from where to where, how steeply, and where its ends lead. */
+export function WrapFields({ run, route, hosts, onChange, onEnds }: Props) {
+  const { items, put } = useJob();
+  const byTurns = route.turns !== undefined;
+  const strand = Number(route.strand ?? 0);
+  const addStrand = async () => {
+    const beside = items('runs').filter((other) => other.route.kind === 'wrap' && other.route.host === route.host);
+    const next = 1 + Math.max(...beside.map((other) => Number(other.route.strand ?? 0)));
+    const id = freshId(items('runs'), run.id);
+    await put(
+      'runs',
+      {
+        ...run,
+        id,
+        name: `${run.name ?? run.id}, strand ${next + 1}`,
+        from: undefined,
+        to: undefined,
+        route: { ...route, strand: next },
+      },
+      'Add a strand beside it',
+    );
+  };
+  return (
+    <>
+      <Row label="Round" wide>
+        <select
+          className="form-select form-select-sm"
+          aria-label="Round"
+          value={route.host}
+          onChange={(event) => tell(onChange({ host: event.target.value }))}
+        >
+          {hosts.map((host) => (
+            <option key={host.id} value={host.id}>
+              {host.name ?? host.id}
+            </option>
+          ))}
+        </select>
+      </Row>
+      {(
+        [
+          ['From', 'from_length'],
+          ['To', 'to_length'],
+          ['Gap', 'gap'],
+        ] as const
+      ).map(([label, key]) => (
+        <Row key={key} label={label}>
+          <NumberField label={label} value={route[key] ?? 0} onChange={(value) => onChange({ [key]: value })} />
+        </Row>
+      ))}
+      <Row label="Told by">
+        <select
+          className="form-select form-select-sm"
+          aria-label="Winding told by"
+          value={byTurns ? (Number(route.turns) === 0 ? 'beside' : 'turns') : 'pitch'}
+          onChange={(event) =>
+            tell(
+              onChange(
+                event.target.value === 'pitch'
+                  ? { turns: undefined, pitch: 60 }
+                  : { pitch: undefined, turns: event.target.value === 'turns' ? 5 : 0 },
+              ),
+            )
+          }
+        >
+          <option value="pitch">its pitch</option>
+          <option value="turns">its turns</option>
+          <option value="beside">no turn: beside it</option>
+        </select>
+      </Row>
+      {!byTurns && (
+        <Row label="Pitch">
+          <NumberField label="Pitch" value={route.pitch} onChange={(pitch) => onChange({ pitch })} />
+        </Row>
+      )}
+      {byTurns && Number(route.turns) !== 0 && (
+        <Row label="Turns">
+          <NumberField label="Turns" unit="" plain value={route.turns} onChange={(turns) => onChange({ turns })} />
+        </Row>
+      )}
+      <Row label="Starts at">
+        <NumberField
+          label="Start angle"
+          unit="°"
+          plain
+          value={route.start_angle ?? 0}
+          onChange={(start_angle) => onChange({ start_angle })}
+        />
+      </Row>
+      <Row label="Hand">
+        <select
+          className="form-select form-select-sm"
+          aria-label="Hand"
+          value={route.hand ?? 'right'}
+          onChange={(event) => tell(onChange({ hand: event.target.value as 'right' | 'left' }))}
+        >
+          <option value="right">right</option>
+          <option value="left">left</option>
+        </select>
+      </Row>
+      {strand > 0 && (
+        <>
+          <Row label="Strands before it">
+            <NumberField
+              label="Strands before it"
+              unit=""
+              plain
+              value={strand}
+              onChange={(next) => onChange({ strand: next })}
+            />
+          </Row>
+          <Row label="Apart">
+            <NumberField label="Apart" value={route.apart ?? 0} onChange={(apart) => onChange({ apart })} />
+          </Row>
+        </>
+      )}
+      <LeadsTo label="Start leads to" end={run.from} onChange={(from) => onEnds({ from })} />
+      <LeadsTo label="End leads to" end={run.to} onChange={(to) => onEnds({ to })} />
+      <Button onClick={() => tell(addStrand())}>Add a strand beside it</Button>
+    </>
+  );
+}
+
+interface LeadsProps {
+  label: string;
+  end: RunEnd | undefined;
+  onChange: (end: RunEnd | undefined) => Promise<void>;
+}
+
+/** The port that an end leads off to, or none. */
+function LeadsTo({ label, end, onChange }: LeadsProps) {
+  const { state, items } = useJob();
+  return (
+    <Row label={label} wide>
+      <select
+        className="form-select form-select-sm"
+        aria-label={label}
+        value={end?.port ?? (end === undefined ? '' : 'point')}
+        onChange={(event) => tell(onChange(event.target.value === '' ? undefined : { port: event.target.value }))}
+      >
+        <option value="">nothing, it ends there</option>
+        {end !== undefined && end.port === undefined && <option value="point">a point</option>}
+        {allPorts(state.places, items('fittings')).map((port) => (
+          <option key={port.name} value={port.name}>
+            {port.label}
+          </option>
+        ))}
+      </select>
+    </Row>
+  );
+}

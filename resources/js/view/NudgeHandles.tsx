@@ -1,0 +1,66 @@
+import { Vector3 } from 'three';
+import { api } from '../api/client';
+import type { Curve, Run } from '../api/types';
+import { useJob } from '../workbench/useJob';
+import { axisTracks } from './drag/tracks';
+import { type Grip, useHandDrag } from './drag/useHandDrag';
+import { Pinned } from './Pinned';
+import { along } from './PointHandles';
+import { runRows } from './runRows';
+
+/** Where along a draped run it can be taken hold of. */
+const PARTS = [0.2, 0.35, 0.5, 0.65, 0.8];
+
+/** More nudges than these are not remembered: the first go. */
+const MOST = 8;
+
+/** Handles on a draped run: a hand takes a point of it somewhere, and it settles again from there. */
+export function NudgeHandles({ run }: { run: Run }) {
+  const { state, solution, lay } = useJob();
+  const grab = useHandDrag();
+  const curve = solution(run.id)?.path.find((segment): segment is Curve => segment.kind === 'curve');
+  if (curve === undefined || run.route.kept !== undefined || (run.route.through ?? []).length > 0) {
+    return null;
+  }
+  const grip = (part: number, at: Vector3): Grip => {
+    const nudged = (track: Parameters<Grip['ask']>[0], distance: number) => ({
+      do: 'set-route' as const,
+      route: {
+        nudges: [...(run.route.nudges ?? []), { along: part, to: along(at.toArray(), track, distance) }].slice(-MOST),
+      },
+    });
+    return {
+      at,
+      tracks: axisTracks().filter((_, axis) => axis % 2 === 0),
+      // It settles by itself wherever it is taken: nothing holds it back.
+      ask: async (track, distance) => ({
+        ...(await api.previewRun(state.id, { run: run.id, change: nudged(track, distance), hold: null })),
+        amount: Math.abs(distance),
+      }),
+      keep: (track, amount) => lay(run.id, nudged(track, amount)),
+      rows: (answer) => runRows(run, answer.solutions[0]),
+    };
+  };
+  return (
+    <>
+      {PARTS.map((part) => {
+        const index = curve.along.findIndex((one) => one >= part * curve.length);
+        const at = new Vector3(...(curve.points[index] ?? [0, 0, 0]));
+        return (
+          <Pinned key={part} at={at} rank={3}>
+            <button
+              type="button"
+              className="corner-handle"
+              aria-label={`Nudge it at ${Math.round(part * 100)} % of its length`}
+              title="Drag it along an axis: it settles again from there"
+              onPointerDown={(event) => {
+                event.stopPropagation();
+                grab(event, grip(part, at));
+              }}
+            />
+          </Pinned>
+        );
+      })}
+    </>
+  );
+}

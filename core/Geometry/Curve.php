@@ -10,6 +10,9 @@ namespace Bowline\Geometry;
  */
 final readonly class Curve implements Segment
 {
+    /** Where it turns more than so between two points (by the cosine), it has a corner there. */
+    private const SMOOTH = 0.99;
+
     /**
      * @param  list<Vector>  $points  two at least
      * @param  list<Vector>  $directions  unit, of travel at each point
@@ -55,9 +58,28 @@ final readonly class Curve implements Segment
 
     public function pointAt(float $along): Vector
     {
-        [$index, $part] = $this->place($along);
+        [$index, $s] = $this->place($along);
+        [$from, $to] = [$this->points[$index], $this->points[$index + 1]];
+        [$out, $in] = [$this->directions[$index], $this->directions[$index + 1]];
+        if ($out->dot($in) < self::SMOOTH) {
+            return $from->plus($to->minus($from)->times($s));
+        }
+        // Cubic between the two places and directions.
+        $span = $this->along[$index + 1] - $this->along[$index];
 
-        return $this->points[$index]->plus($this->points[$index + 1]->minus($this->points[$index])->times($part));
+        return $from->times((1 + 2 * $s) * (1 - $s) ** 2)->plus($out->times($span * $s * (1 - $s) ** 2))
+            ->plus($to->times($s * $s * (3 - 2 * $s)))->plus($in->times($span * $s * $s * ($s - 1)));
+    }
+
+    /** All that it turns, whichever way, radians. */
+    public function turning(): float
+    {
+        $turning = 0.0;
+        foreach ($this->directions as $index => $direction) {
+            $turning += $index === 0 ? 0.0 : $direction->angleTo($this->directions[$index - 1]);
+        }
+
+        return $turning;
     }
 
     public function directionAt(float $along): Vector

@@ -84,3 +84,121 @@ test('drapes a cable over a box, keeps it, and lets it go again', async ({ page 
   await expect(finding).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Keep this shape' })).toBeVisible();
 });
+
+test('swings the steering arm, reads the envelope, and takes the hose that fits it', async ({ page }) => {
+  await openJob(
+    page,
+    {
+      ...job({
+        from: { port: 'helm.out', lead: 45 },
+        to: { port: 'arm.port', lead: 45 },
+        route: { kind: 'spring', length: 900 },
+      }),
+      version: 2,
+      stock: [
+        { ...HOSE, bend: { radius: 150, min_radius: 120, min_straight: 0, moving_radius: 150 }, lengths: [900, 1120] },
+      ],
+      fittings: [
+        { id: 'helm', name: 'Helm pump', ports: [{ id: 'out', at: [0, 0, 0], axis: '+x' }] },
+        {
+          id: 'arm',
+          name: 'Steering arm',
+          pose: { at: [630, 780, 0] },
+          body: { shape: 'box', size: [60, 240, 60], at: [0, -100, 0] },
+          ports: [{ id: 'port', at: [0, -240, 0], axis: '-y' }],
+        },
+      ],
+    },
+    'place',
+  );
+  await locker(page, 'Steering arm').click();
+  await page.getByLabel('While it works it').selectOption('swings');
+  await enter(page, 'Swings from', '-25');
+  await enter(page, 'Swings to', '25');
+  await goTo(page, 'Lay');
+  await locker(page, 'Steering hose').click();
+  const facts = page.getByRole('region', { name: 'Over its movement' });
+  await expect(facts).toContainText('R 150 mm');
+  await expect(facts).toContainText('none');
+  await expect(page.locator('.finding').first()).toContainText('It does not reach over the whole movement');
+
+  // Frame by frame: from end to end of the swing, the tightest marked; a frame is gone to by its place.
+  await facts.getByRole('button', { name: 'Show' }).click();
+  const film = page.getByRole('listbox', { name: 'Steering hose over its movement' });
+  await expect(film.getByRole('option').first()).toContainText('−25°');
+  await expect(film.getByRole('option').last()).toContainText('25°');
+  await film.getByRole('option').first().click();
+  await expect(film.getByRole('option').first()).toHaveAttribute('aria-selected', 'true');
+
+  await page.locator('.finding').getByRole('button', { name: 'Use a hose of 1120 mm' }).first().click();
+  await expect(page.locator('.finding')).toHaveCount(0);
+  await expect(page.getByLabel('Length it is sold in')).toHaveValue('1120');
+  await page.getByRole('tab', { name: 'Laid straight' }).click();
+  await expect(film).toHaveCount(0);
+});
+
+test('lays the ports of two panels at once, combed into a bundle, and winds a strand round one of them', async ({
+  page,
+}) => {
+  const panel = (id: string, name: string, x: number, axis: string) => ({
+    id,
+    name,
+    pose: { at: [x, 0, 200] },
+    ports: [1, 2, 3].map((i) => ({ id: `p${i}`, at: [0, 80 * i, 0], axis })),
+  });
+  await openJob(
+    page,
+    {
+      ...job({}),
+      runs: [],
+      fittings: [panel('left', 'Left panel', 0, '+x'), panel('right', 'Right panel', 1500, '-x')],
+    },
+    'lay',
+  );
+  await page.getByRole('button', { name: 'Add a run' }).click();
+  await page.getByRole('button', { name: 'Several at once…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Lay several at once' });
+  await dialog.getByLabel('How all behave').selectOption('flow');
+  await dialog.getByLabel('Ports of one fitting').selectOption('left');
+  await dialog.getByLabel('Ports of the other fitting').selectOption('right');
+  await dialog.getByRole('button', { name: 'Pair', exact: true }).click();
+  await dialog.getByLabel('Comb into a bundle').selectOption('first');
+  await dialog.getByRole('button', { name: 'Lay all 3' }).click();
+  await expect(page.locator('.locker .pick', { hasText: /^Left panel p\d to Right panel/ })).toHaveCount(3);
+  await locker(page, 'Left panel p2 to Right panel p2').click();
+  await expect(page.getByRole('combobox', { name: 'Behaves' })).toHaveValue('wrap');
+  await expect(page.getByLabel('Winding told by')).toHaveValue('beside');
+  await page.getByLabel('Winding told by').selectOption('pitch');
+  await enter(page, 'Pitch', '200');
+  await page.getByRole('button', { name: 'Add a strand beside it' }).click();
+  await expect(page.locator('.locker .pick', { hasText: /strand 2/ })).toHaveCount(1);
+  // One step for all three at first, one for each change after it.
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('.locker .pick', { hasText: /strand 2/ })).toHaveCount(0);
+});
+
+test('nudges a cable that lies on the floor, and lets it fall back', async ({ page }) => {
+  await openJob(
+    page,
+    {
+      ...job({ from: { at: [-400, 0, 150] }, to: { at: [400, 0, 150] }, route: { kind: 'drape', length: 1200 } }),
+      surroundings: [{ id: 'floor', name: 'Floor', shape: 'box', size: [3000, 3000, 20], pose: { at: [0, 0, -10] } }],
+    },
+    'lay',
+  );
+  await locker(page, 'Steering hose').click();
+  const handle = page.getByRole('button', { name: 'Nudge it at 50 % of its length' });
+  const at = await handle.boundingBox();
+  expect(at).not.toBeNull();
+  const [x, y] = [(at?.x ?? 0) + 5, (at?.y ?? 0) + 5];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 20, y - 12, { steps: 4 });
+  await page.mouse.move(x + 60, y - 36, { steps: 6 });
+  await expect(page.locator('.hover-tag')).toContainText('moved');
+  await page.mouse.up();
+  await expect(page.getByText('Nudged once')).toBeVisible();
+  await expect(page.locator('.strip')).toContainText('1200');
+  await page.getByRole('button', { name: 'Back as it falls' }).click();
+  await expect(page.getByText('Nudged once')).toHaveCount(0);
+});

@@ -18,11 +18,14 @@ use Bowline\Geometry\Vector;
  */
 final class Draping
 {
-    /** Friction of a hose or a sheathed cable on painted metal or wood. */
-    private const FRICTION = 0.3;
+    /**
+     * Friction of a hose or a sheathed cable on painted metal or wood is about 0.3. A step holds with half of that:
+     * with all of it arches stand that would slide apart.
+     */
+    private const FRICTION = 0.15;
 
     /** Kept off a surface beyond half its outside, mm, and kept wider than its least radius, as a part of it. */
-    private const OFF = 0.06;
+    private const OFF = 0.08;
 
     private const WIDER = 1.04;
 
@@ -59,7 +62,9 @@ final class Draping
 
     private const MOST_ROUNDS = 12;
 
-    private const PUTTING_RIGHT = 12;
+    private const PUSHED_OUT = 3;
+
+    private const PUTTING_RIGHT = 14;
 
     /** Longer than it should be by more than this part, it is stretched over what it lies on. */
     public const STRETCHED = 1e-3;
@@ -184,8 +189,12 @@ final class Draping
             }
             $curve = $this->curve();
         }
+        // What the last of that has pushed into an edge again.
+        for ($i = 0; $i < self::PUSHED_OUT; $i++) {
+            $this->leaveBodies($this->x, $this->y, $this->z, false);
+        }
 
-        return $curve;
+        return $this->curve();
     }
 
     /** Too short for what it lies over: nearly as short as it can be drawn there. */
@@ -269,10 +278,10 @@ final class Draping
     private function curve(): Curve
     {
         $points = [$this->start->at];
+        $weights = self::places(1)[0];
         for ($i = 1; $i < $this->links; $i++) {
-            $points[] = new Vector(...array_map(static fn (array $part): float => self::within($part, $i, self::places(1)[0]), [$this->x, $this->y, $this->z]));
+            $points[] = new Vector(self::within($this->x, $i, $weights), self::within($this->y, $i, $weights), self::within($this->z, $i, $weights));
         }
-
         $points[] = new Vector($this->x[$this->links], $this->y[$this->links], $this->z[$this->links]);
 
         return Spline::through($points, $this->start->axis, $this->end->axis?->times(-1.0));
@@ -561,8 +570,7 @@ final class Draping
         $all = $this->links * $this->link;
         $places = self::places($isSinking ? self::ROUGHLY : self::CLOSELY);
         for ($i = 1; $i < $this->links; $i++) {
-            $near = $this->bodies->nearest($this->x[$i], $this->y[$i], $this->z[$i], $this->half + self::OFF + $this->link);
-            if ($near === null) {
+            if ($this->bodies->nearest($this->x[$i], $this->y[$i], $this->z[$i], $this->half + self::OFF + $this->link) === null) {
                 continue;
             }
             $deepest = 0.0;
@@ -574,9 +582,7 @@ final class Draping
                 }
                 $along = ($i + $place / count($places)) * $this->link;
                 $wanted = $this->wanted($along, $all - $along) + self::OFF;
-                if ($place > 0) {
-                    $near = $this->bodies->nearest(self::within($this->x, $i, $weights), self::within($this->y, $i, $weights), self::within($this->z, $i, $weights), $wanted);
-                }
+                $near = $this->bodies->nearest(self::within($this->x, $i, $weights), self::within($this->y, $i, $weights), self::within($this->z, $i, $weights), $wanted);
                 if ($near !== null && $wanted - $near[0] > $deepest) {
                     [$deepest, $out, $at] = [$wanted - $near[0], $near, $weights];
                 }

@@ -24,6 +24,9 @@ final class Winding
     /** @var list<array{float, Segment, Vector}> where each piece of the path begins, and the upright direction there */
     private array $pieces = [];
 
+    /** @var array<int, list<Vector>> the upright at every point of a piece that is a curve */
+    private array $frames = [];
+
     /**
      * @param  float  $radius  from the path to the middle of what is wound, mm
      * @param  float  $pitch  along the path to a turn, mm; less than 0 winds the left hand, INF runs beside the path
@@ -101,10 +104,16 @@ final class Winding
         if ($square->length() > 1e-6) {
             $square = $square->unit();
             $turn = atan2($first[1]->dot($first[2]->cross($square)), $first[2]->dot($square));
+            $this->frames = [];
             $this->pieces = array_map(static fn (array $piece): array => [
                 $piece[0], $piece[1], $piece[2]->turnedAbout($piece[1]->directionAt(0.0), $turn),
             ], $this->pieces);
         }
+    }
+
+    private static function turning(Segment $segment): float
+    {
+        return $segment instanceof Curve ? $segment->turning() : $segment->directionAt(0.0)->angleTo($segment->directionAt($segment->length()));
     }
 
     private static function carried(Segment $segment, Vector $direction, float $along): Vector
@@ -113,31 +122,61 @@ final class Winding
             return $direction->turnedAbout($segment->normal, $along / $segment->radius);
         }
         if ($segment instanceof Curve) {
-            // Small turns one after another.
-            $steps = max(1, (int) ceil($along / max($segment->length(), 1e-9) * 200));
-            for ($i = 1; $i <= $steps; $i++) {
-                $travel = $segment->directionAt($along * $i / $steps);
-                $direction = $direction->minus($travel->times($direction->dot($travel)))->unit();
+            // Small turns one after another, from point to point of it.
+            foreach ($segment->directions as $i => $travel) {
+                if ($segment->along[$i] >= $along) {
+                    break;
+                }
+                $direction = self::square($direction, $travel);
             }
+
+            return self::square($direction, $segment->directionAt($along));
         }
 
         return $direction;
     }
 
+    private static function square(Vector $direction, Vector $travel): Vector
+    {
+        return $direction->minus($travel->times($direction->dot($travel)))->unit();
+    }
+
+    /** The upright carried to a place of a curve, from the point of it before that. */
+    private function carriedOn(int $piece, Curve $curve, Vector $upright, float $along): Vector
+    {
+        if (! isset($this->frames[$piece])) {
+            $frames = [];
+            foreach ($curve->directions as $travel) {
+                $frames[] = $upright = self::square($upright, $travel);
+            }
+            $this->frames[$piece] = $frames;
+        }
+        [$low, $high] = [0, count($curve->along) - 1];
+        while ($high - $low > 1) {
+            $middle = intdiv($low + $high, 2);
+            [$low, $high] = $curve->along[$middle] <= $along ? [$middle, $high] : [$low, $middle];
+        }
+
+        return self::square($this->frames[$piece][$low], $curve->directionAt($along));
+    }
+
     /** @return array{Vector, Vector, Vector} point of the path, its direction, and the upright carried there */
     private function place(float $u): array
     {
-        $found = $this->pieces[0];
-        foreach ($this->pieces as $piece) {
+        $found = 0;
+        foreach ($this->pieces as $index => $piece) {
             if ($piece[0] > $u) {
                 break;
             }
-            $found = $piece;
+            $found = $index;
         }
-        [$begin, $segment, $upright] = $found;
+        [$begin, $segment, $upright] = $this->pieces[$found];
         $own = min(max(0.0, $u - $begin), $segment->length());
 
-        return [$segment->pointAt($own), $segment->directionAt($own), self::carried($segment, $upright, $own)];
+        return [
+            $segment->pointAt($own), $segment->directionAt($own),
+            $segment instanceof Curve ? $this->carriedOn($found, $segment, $upright, $own) : self::carried($segment, $upright, $own),
+        ];
     }
 
     private function at(float $u): Vector
@@ -155,13 +194,14 @@ final class Winding
         $perTurn = 2 * M_PI * $this->radius;
         $slope = hypot($perTurn / $this->pitch, 1.0);
         $helixRadius = $this->radius + ($this->pitch / (2 * M_PI)) ** 2 / $this->radius;
-        $bends = array_sum(array_map(static fn (array $piece): float => $piece[1]->directionAt(0.0)->angleTo($piece[1]->directionAt($piece[1]->length())), $this->pieces));
+        $bends = array_sum(array_map(static fn (array $piece): float => self::turning($piece[1]), $this->pieces));
         $pieces = min(self::MOST_POINTS, max(16, (int) ceil(($turns * 2 * M_PI + $bends) / self::TURN)));
         $points = $directions = $along = $curvature = [];
         $length = 0.0;
         $most = [0.0, 0.0];
         $step = ($to - $this->from) / $pieces;
-        $small = min(abs($step) * 0.05, 0.01);
+        // On lines and arcs differences are as good as derivatives; a curve is known from point to point.
+        $small = array_filter($this->pieces, static fn (array $piece): bool => $piece[1] instanceof Curve) === [] ? min(abs($step) * 0.05, 0.01) : min(abs($step), 1.0);
         $isStraight = $bends < 1e-9;
         for ($i = 0; $i <= $pieces; $i++) {
             $u = $this->from + $step * $i;

@@ -7,7 +7,7 @@ import { tell } from '../../workbench/tell';
 import { useJob } from '../../workbench/useJob';
 import { Row } from '../Section';
 import { FlowPointFields } from './FlowPointFields';
-import { withPoint } from './flowPoints';
+import { travelAt, withPoint } from './flowPoints';
 import type { BehaviourProps } from './props';
 
 /** The points a smooth run goes through, how strongly its ends pull, and easing. */
@@ -31,6 +31,7 @@ export function FlowFields({ run, route, solved, onChange }: BehaviourProps) {
           number={index + 1}
           point={point}
           points={points}
+          travel={travelAt(solved, point)}
           onChange={(next) => put(index, next)}
         />
       ))}

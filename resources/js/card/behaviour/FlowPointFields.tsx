@@ -15,11 +15,13 @@ interface Props {
   number: number;
   point: FlowPoint;
   points: readonly FlowPoint[];
+  /** The way the run goes there now. */
+  travel: Vector;
   onChange: (point: FlowPoint | null) => Promise<void>;
 }
 
 /** One point of a smooth run: where it is, what it is level with, which way it is gone through. */
-export function FlowPointFields({ number, point, points, onChange }: Props) {
+export function FlowPointFields({ number, point, points, travel, onChange }: Props) {
   const { item } = useJob();
   const [levelling, setLevelling] = useState(false);
   const at = atOf(point);
@@ -55,7 +57,7 @@ export function FlowPointFields({ number, point, points, onChange }: Props) {
               ? `Hold a direction at point ${number}`
               : `Let go of the direction at point ${number}`
           }
-          onClick={() => tell(onChange(held?.along === undefined ? { at, along: '+x' } : at))}
+          onClick={() => tell(onChange(held?.along === undefined ? { at, along: travel } : at))}
         />
         <IconButton icon={Trash2} name={`Take point ${number} out`} onClick={() => tell(onChange(null))} />
       </div>

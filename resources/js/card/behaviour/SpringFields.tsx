@@ -62,11 +62,14 @@ export function SpringFields({ run, route, solved, onChange }: BehaviourProps) {
           </span>
         </Row>
       )}
-      {shortest !== null && Math.abs(shortest - Number(route.length)) > 0.5 && (
-        <Button onClick={() => tell(onChange({ length: shortest }))}>
-          {`Use the shortest, ${lengthWithUnit(shortest, 0)}`}
-        </Button>
-      )}
+      {shortest !== null &&
+        sold.length === 0 &&
+        solved.movement === null &&
+        Math.abs(shortest - Number(route.length)) > 0.5 && (
+          <Button onClick={() => tell(onChange({ length: shortest }))}>
+            {`Use the shortest, ${lengthWithUnit(shortest, 0)}`}
+          </Button>
+        )}
       {shapes.length > 1 && (
         <Row label={`Shape ${shape + 1} of ${shapes.length}`}>
           <IconButton

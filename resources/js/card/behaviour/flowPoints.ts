@@ -25,6 +25,20 @@ export function placeFor(at: readonly number[], points: readonly (readonly numbe
   return best;
 }
 
+/** The way a smooth run goes through a point of it, as a direction to a thousandth. */
+export function travelAt(solved: SolvedRun, point: FlowPoint): Vector {
+  const at = (atOf(point) ?? [1, 0, 0]).map(Number);
+  const points = solved.path.flatMap((segment) => (segment.kind === 'curve' ? segment.points : []));
+  let nearest = 0;
+  points.forEach((one, index) => {
+    nearest = gap(one, at) < gap(points[nearest] ?? [], at) ? index : nearest;
+  });
+  const before = points[Math.max(0, nearest - 1)] ?? [0, 0, 0];
+  const after = points[Math.min(points.length - 1, nearest + 1)] ?? [1, 0, 0];
+  const size = gap(after, before) || 1;
+  return after.map((part, axis) => Math.round(((part - (before[axis] ?? 0)) / size) * 1000) / 1000) as Vector;
+}
+
 /** The points of a smooth run with one more, there on it where it was pointed at. */
 export function withPoint(run: Run, solved: SolvedRun, at: readonly number[]): FlowPoint[] {
   const points = run.route.points ?? [];

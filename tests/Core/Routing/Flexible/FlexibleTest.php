@@ -197,6 +197,18 @@ it('lies beside its host with no turn at all, and refuses more strands than ther
     expect(fn () => wound(['from_length' => 50, 'to_length' => 550, 'turns' => 0, 'gap' => 2, 'strand' => 17, 'apart' => 1]))->toThrow(JobError::class, 'room for 17 strands');
 });
 
+it('bends beside a curve as that does, nearer to its middle by what it is off it', function (float $angle, float $off): void {
+    // A cable that hangs with a = 500 at its lowest, its strand 20 above it or below.
+    $file = Jobs::file([], ['at' => [0, 0, 0]]);
+    $file->stock[] = Jobs::object(['id' => 'host', 'kind' => 'cable', 'section' => ['shape' => 'round', 'od' => 30], 'bend' => ['radius' => 90, 'min_radius' => 60, 'min_straight' => 0], 'density' => 2000]);
+    $file->stock[] = Jobs::object(['id' => 'wire', 'kind' => 'wire', 'section' => ['shape' => 'round', 'od' => 6], 'bend' => ['radius' => 20, 'min_radius' => 5, 'min_straight' => 0], 'density' => 8900]);
+    $file->runs = array_map(Jobs::object(...), [
+        ['id' => 'pipe', 'stock' => 'host', 'from' => ['at' => [-500, 0, 0]], 'to' => ['at' => [500, 0, 0]], 'route' => ['kind' => 'hang', 'length' => 1000 * sinh(1.0)]],
+        ['id' => 'trace', 'stock' => 'wire', 'route' => ['kind' => 'wrap', 'host' => 'pipe', 'from_length' => 100, 'to_length' => 1000, 'turns' => 0, 'gap' => 2, 'start_angle' => $angle]],
+    ]);
+    expect(Jobs::written($file, 1)['min_radius'])->toEqualWithDelta(500 + $off, 0.5);
+})->with([[0.0, -20.0], [180.0, 20.0]]);
+
 it('leads off from a winding to its ports, smoothly and along their axes', function (): void {
     $trace = wound(['from_length' => 150, 'to_length' => 450, 'pitch' => 60, 'gap' => 2], [], [600, 0, 0], ['from' => ['at' => [-50, 120, 40], 'axis' => [1, 0, 0], 'lead' => 20], 'to' => ['at' => [600, -100, 90], 'axis' => [0, 0, 1]]]);
     [$lead, $off, $helix, $back] = $trace['path'];

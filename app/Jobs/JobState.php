@@ -6,12 +6,16 @@ namespace App\Jobs;
 
 use App\Models\Job;
 use App\Models\Run as RunRow;
+use App\Models\Settling;
 use App\Models\Step;
 use App\Models\TypedEntry;
+use App\Settling\SettleRun;
 use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\Run;
+use Bowline\Routing\DrapeRoute;
+use Bowline\SolvedRun;
 use Bowline\Solver;
 use Illuminate\Support\Facades\Config;
 use LogicException;
@@ -129,10 +133,9 @@ final readonly class JobState
             $run = $core->runs[$row->key];
             $from = self::hash($run);
             if ($row->solved_from !== $from || $row->solution === null) {
-                $row->solution = json_encode(
-                    SolutionWriter::run($solver->run($run)), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
-                );
-                RunRow::query()->whereKey($row->id)->update(['solved_from' => $from, 'solution' => $row->solution]);
+                $row->solution = $run->route instanceof DrapeRoute && $run->route->takesLong($run)
+                    ? $this->settling($job, $solver, $run, $run->route, $from)
+                    : self::keep($job, $row->key, $from, $solver->run($run));
             }
             $solutions[$row->key] = $row->solution;
         }
@@ -140,8 +143,40 @@ final readonly class JobState
         return $solutions;
     }
 
+    /** @return string JSON of the solution, as it is kept from now on */
+    public static function keep(Job $job, string $key, string $from, SolvedRun $solved): string
+    {
+        $solution = json_encode(SolutionWriter::run($solved), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        RunRow::query()->where('job_id', $job->id)->where('key', $key)->toBase()->update(['solved_from' => $from, 'solution' => $solution]);
+
+        return $solution;
+    }
+
+    /**
+     * A run that takes long to settle does so on the queue; until then it is seen as it would hang.
+     *
+     * @return string JSON of what it is meanwhile, or of its solution where the queue has been quick
+     */
+    private function settling(Job $job, Solver $solver, Run $run, DrapeRoute $route, string $from): string
+    {
+        $settling = Settling::query()->firstOrNew(['job_id' => $job->id, 'key' => $run->id]);
+        if (! $settling->exists || $settling->from !== $from) {
+            $settling->fill(['from' => $from, 'state' => 'waiting', 'part' => 0, 'points' => []])->save();
+            SettleRun::dispatch($settling->id);
+        }
+        $kept = RunRow::query()->where('job_id', $job->id)->where('key', $run->id)->where('solved_from', $from)->first(['solution']);
+        if ($kept?->solution !== null) {
+            return $kept->solution;
+        }
+
+        return json_encode(
+            [...SolutionWriter::run($solver->preview($run->withRoute($route->unsettled()))), 'status' => 'warning', 'settling' => true],
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        );
+    }
+
     /** A run as read holds all that its solution follows from: stock, ports, clamps and values worked in. */
-    private static function hash(Run $run): string
+    public static function hash(Run $run): string
     {
         return md5(Config::string('bowline.core').serialize($run));
     }

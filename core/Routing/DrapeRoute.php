@@ -12,19 +12,25 @@ use Bowline\Job\Node;
 use Bowline\Job\Run;
 use Bowline\Job\Site;
 use Bowline\Routing\Flexible\Bodies;
+use Bowline\Routing\Flexible\Catenary;
 use Bowline\Routing\Flexible\DrapedEnd;
 use Bowline\Routing\Flexible\Draping;
 use Bowline\Routing\Flexible\GivenLength;
 use Bowline\Routing\Flexible\Nudge;
 use Bowline\Routing\Flexible\Spline;
+use Bowline\Routing\Flexible\Watch;
 
 /** `drape`: a line let down between its two ends, which lies on the surroundings it meets; or as it was kept. */
 final readonly class DrapeRoute implements FlexibleRoute
 {
+    /** What takes about so long to settle is not waited for, ms. */
+    private const LONG = 900.0;
+
     /**
      * @param  list<Vector>  $kept  points of the shape it has been kept in; none when it lies as it falls
      * @param  array{string, string}  $held  how its two ends are (DrapedEnd)
      * @param  list<Nudge>  $nudges
+     * @param  bool  $isSettled  false to have it hang as if nothing stood in its way, for as long as it has not come to lie
      */
     private function __construct(
         private GivenLength $length,
@@ -33,6 +39,8 @@ final readonly class DrapeRoute implements FlexibleRoute
         private array $nudges,
         private Vector $up,
         private Bodies $bodies,
+        private ?Watch $watch = null,
+        private bool $isSettled = true,
     ) {
     }
 
@@ -67,7 +75,7 @@ final readonly class DrapeRoute implements FlexibleRoute
 
     public function asCut(Run $run): self
     {
-        return new self($this->length->asCut($run), $this->kept, $this->held, $this->nudges, $this->up, $this->bodies);
+        return new self($this->length->asCut($run), $this->kept, $this->held, $this->nudges, $this->up, $this->bodies, $this->watch, $this->isSettled);
     }
 
     public function span(Run $run): array
@@ -88,6 +96,29 @@ final readonly class DrapeRoute implements FlexibleRoute
         ));
     }
 
+    public function watchedBy(Watch $watch): self
+    {
+        return new self($this->length, $this->kept, $this->held, $this->nudges, $this->up, $this->bodies, $watch);
+    }
+
+    /** As it would hang with nothing in its way: what there is to see until it has settled. */
+    public function unsettled(): self
+    {
+        return new self($this->length, $this->kept, $this->held, $this->nudges, $this->up, $this->bodies, null, false);
+    }
+
+    /** Whether it takes so long to settle that nobody wants to wait for it (bench/curves.php: 5 ms a link and 2 more a body). */
+    public function takesLong(Run $run): bool
+    {
+        if ($this->kept !== [] || $this->length->shortage($run) !== null) {
+            return false;
+        }
+        $spans = count($this->length->gates->gates) + 1;
+        $links = $spans * Draping::linksFor($this->length->of($run) / $spans, max(1.0, $run->stock->bend->leastRadius));
+
+        return $run->isMoving() || $links * (5 + 2 * $this->bodies->count()) > self::LONG;
+    }
+
     /** Whether its far end lies where it falls. */
     public function endsFree(): bool
     {
@@ -100,11 +131,15 @@ final readonly class DrapeRoute implements FlexibleRoute
         $leads = [$start->at->distanceTo($run->from->at), $end->isFree ? 0.0 : $end->at->distanceTo($run->to->at)];
         $length = $given->of($run) - array_sum($leads);
         $stock = $run->stock;
-        $curve = ! $end->isFree && $length <= $start->at->distanceTo($end->at) + 1e-9
-            ? Curve::straight($start->at, $end->at)
-            : Draping::between(
+        $curve = match (true) {
+            ! $end->isFree && $length <= $start->at->distanceTo($end->at) + 1e-9 => Curve::straight($start->at, $end->at),
+            ! $this->isSettled => $end->isFree ? Curve::straight($start->at, $start->at->minus($this->up->times($length)))
+                : Catenary::between($start->at, $end->at, $this->up, $length)->curve,
+            default => Draping::between(
                 $start, $end, $this->up, $length, $stock->section->outsideDiameter / 2, $stock->bend->leastRadius, $stock->bendingLength(), $this->bodies, $this->nudges,
-            );
+                $this->watch,
+            ),
+        };
 
         return new Path(array_values(array_filter([
             $leads[0] > 1e-9 ? new Line($run->from->at, $start->at) : null,

@@ -6,6 +6,7 @@ namespace Bowline\Rules;
 
 use Bowline\Job\Words;
 use Bowline\Laying\RunEdit;
+use Bowline\Routing\DrapeRoute;
 use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\LaidRun;
 
@@ -43,7 +44,8 @@ final class TooShort implements Rule
         foreach (self::LONGER as $longer) {
             $more = Words::roundedUp($short + ($finding->required ?? 0.0) * ($longer - 1.0), 0);
             $edit = RunEdit::of($laid)->lengthen($more);
-            yield new Remedy(sprintf('Make it %s longer', $laid->run->units->say($more)), 'runs', $edit->run());
+            // A draped run takes its time to be tried: one length that does is enough.
+            yield new Remedy(sprintf('Make it %s longer', $laid->run->units->say($more)), 'runs', $edit->run(), $laid->run->route instanceof DrapeRoute ? 'longer' : null);
         }
     }
 }

@@ -2,6 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Jobs\JobFiles;
+use App\Models\Settling;
+use App\Settling\SettleRun;
+use App\Settling\SettlingWatch;
+use Bowline\Routing\Flexible\SettlingStopped;
+use Illuminate\Support\Facades\Queue;
 use Tests\Cases;
 
 /** A shore cable over a locker and the quay. */
@@ -52,4 +58,54 @@ it('shows hoses and cables, one of them kept as it lies and one too short for th
     expect($exit)->toBe(1)->and(array_keys(array_filter($runs, static fn (array $run): bool => $run['findings'] !== [])))->toBe(['steering-starboard'])
         ->and(array_column($runs['steering-starboard']['findings'], 'rule'))->toBe(['moving-radius'])
         ->and($runs['steering-starboard']['findings'][0]['remedies'])->toBe(['Use a hose of 1120 mm'])->and($lengths['shore'])->toEqualWithDelta(1720.0, 1.72)->and($lengths['battery-plus'])->toEqualWithDelta(900.0, 0.9);
+});
+
+/** A cable of 3.4 m over a row of chests: more links than anybody waits for. */
+function longCable(): string
+{
+    return opened(json_encode([
+        'format' => 'bowline-job', 'version' => 2, 'name' => 'Quay',
+        'stock' => [['id' => 'c', 'kind' => 'cable', 'section' => ['shape' => 'round', 'od' => 12], 'bend' => ['radius' => 60, 'min_radius' => 60, 'min_straight' => 0], 'density' => 2000]],
+        'surroundings' => [
+            ['id' => 'floor', 'name' => 'Floor', 'shape' => 'box', 'size' => [6000, 3000, 20], 'pose' => ['at' => [0, 0, -10]]],
+            ...array_map(static fn (int $i): array => ['id' => 'chest'.$i, 'shape' => 'box', 'size' => [300, 600, 200], 'pose' => ['at' => [700 * $i - 700, 0, 100]]], range(0, 2)),
+        ],
+        'runs' => [['id' => 'r', 'name' => 'Shore cable', 'stock' => 'c', 'from' => ['at' => [-1200, 0, 300]], 'to' => ['at' => [1200, 0, 300]], 'route' => ['kind' => 'drape', 'length' => 3400]]],
+    ], JSON_THROW_ON_ERROR));
+}
+
+it('lets what takes long settle on the queue, seen meanwhile as it would hang', function (): void {
+    Queue::fake();
+    $job = longCable();
+    $first = test()->getJson($job)->json('solutions.0');
+    expect($first['settling'])->toBeTrue()->and($first['length'])->toEqualWithDelta(3400, 1e-6);
+    // Asked again, it is not put on the queue again.
+    test()->getJson($job);
+    Queue::assertPushed(SettleRun::class, 1);
+    test()->getJson($job.'/runs/r/settling')->assertJson(['state' => 'waiting', 'part' => 0]);
+
+    Queue::pushed(SettleRun::class)[0]->handle(app(JobFiles::class));
+    $settled = test()->getJson($job)->json('solutions.0');
+    expect($settled['settling'] ?? false)->toBeFalse()->and($settled['length'])->toEqualWithDelta(3400, 3.4)->and($settled['findings'])->toBe([])
+        // Nowhere under the floor, as it hung.
+        ->and(min(array_column($settled['path'][0]['points'], 2)))->toBeGreaterThan(5.8);
+    test()->getJson($job.'/runs/r/settling')->assertJson(['state' => 'settled']);
+});
+
+it('stops when it is told to or when the run has changed, and settles again', function (): void {
+    Queue::fake();
+    $job = longCable();
+    test()->getJson($job);
+    $settle = static fn (bool $again) => test()->postJson($job.'/runs/r/settling', ['settle' => $again])->assertOk();
+    $settle(false)->assertJson(['state' => 'stopped']);
+    Queue::pushed(SettleRun::class)[0]->handle(app(JobFiles::class));
+    expect(test()->getJson($job)->json('solutions.0.settling'))->toBeTrue();
+    $settle(true)->assertJson(['state' => 'waiting']);
+    Queue::assertPushed(SettleRun::class, 2);
+
+    // While one settles somebody makes it longer: what comes of the old one is not taken.
+    test()->postJson($job.'/runs/r/laying', ['do' => 'set-route', 'route' => ['length' => 3500]])->assertOk();
+    Queue::assertPushed(SettleRun::class, 3);
+    $watch = new SettlingWatch((new Settling)->forceFill(['id' => 1, 'from' => 'of before']));
+    expect(static fn () => $watch->settles(0.5, static fn (): array => []))->toThrow(SettlingStopped::class);
 });

@@ -67,6 +67,11 @@ final readonly class Bodies
         return $id;
     }
 
+    public function count(): int
+    {
+        return count($this->bodies);
+    }
+
     public function isEmpty(): bool
     {
         return $this->bodies === [];

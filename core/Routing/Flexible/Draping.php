@@ -29,6 +29,8 @@ final class Draping
 
     private const WIDER = 1.04;
 
+    private const WIDEST = 1.1;
+
     /** How much of its speed a node keeps from step to step. */
     private const KEPT = 0.97;
 
@@ -64,6 +66,9 @@ final class Draping
 
     private const PUSHED_OUT = 3;
 
+    /** Who watches is told when this part of it has been done. */
+    private const TELL = 0.02;
+
     private const PUTTING_RIGHT = 14;
 
     /** Longer than it should be by more than this part, it is stretched over what it lies on. */
@@ -96,6 +101,15 @@ final class Draping
 
     private int $links;
 
+    private float $wider = self::WIDER;
+
+    /** Steps times links: all there are to do, done, and when it was told last. */
+    private int $toDo = 0;
+
+    private int $done = 0;
+
+    private int $toldAt = 0;
+
     private float $link;
 
     /** How far out of a body the two ends are allowed to begin, mm. */
@@ -112,6 +126,7 @@ final class Draping
         private readonly float $least,
         private readonly float $bending,
         private readonly Bodies $bodies,
+        private readonly ?Watch $watch,
     ) {
         [$from, $to] = [$start->at, $end->at];
         $this->fromOff = min($half, $bodies->nearest($from->x, $from->y, $from->z, $half)[0] ?? $half);
@@ -125,12 +140,13 @@ final class Draping
      * @param  float  $half  half the outside of the line, mm
      * @param  float  $least  the least radius it may bend to, mm
      * @param  float  $bending  the length over which its weight and stiffness are even, mm (Stock::bendingLength)
+     * @param  Watch|null  $watch  who sees it settle
      * @param  list<Nudge>  $nudges  what hands do to it before it comes to rest, one after another
      */
     public static function between(
-        DrapedEnd $start, DrapedEnd $end, Vector $up, float $length, float $half, float $least, float $bending, Bodies $bodies, array $nudges = [],
+        DrapedEnd $start, DrapedEnd $end, Vector $up, float $length, float $half, float $least, float $bending, Bodies $bodies, array $nudges = [], ?Watch $watch = null,
     ): Curve {
-        $draping = new self($start, $end, $up, $length, $half, max($least, $half), max($bending, $half / 2), $bodies);
+        $draping = new self($start, $end, $up, $length, $half, max($least, $half), max($bending, $half / 2), $bodies, $watch);
         if ($start->isPinned() && $end->isPinned() && $nudges === []) {
             $hanging = Catenary::between($start->at, $end->at, $up, $length)->curve;
             if ($hanging->least >= $least && $draping->isClear($hanging)) {
@@ -166,9 +182,12 @@ final class Draping
     /** @param  list<Nudge>  $nudges */
     private function settled(array $nudges): Curve
     {
-        $links = min(self::MOST, max(self::FEWEST, (int) ceil($this->length / (0.35 * $this->least))));
+        $links = self::linksFor($this->length, $this->least);
+        $rough = max(self::FEWEST, intdiv($links, 3));
+        $this->toDo = $rough * (self::SUNK + self::BROUGHT + count($nudges) * (self::TAKEN + self::HELD + self::SETTLED_AGAIN))
+            + $links * (self::REFINED + self::MOST_ROUNDS * self::PUTTING_RIGHT);
         // First in few links, which sink sooner; then in as many as its bends need.
-        $this->part($this->lowestClear(), max(self::FEWEST, intdiv($links, 3)));
+        $this->part($this->lowestClear(), $rough);
         $this->bow();
         $this->sink(0.02, self::SUNK, self::BROUGHT);
         foreach ($nudges as $nudge) {
@@ -182,19 +201,22 @@ final class Draping
         }
         for ($round = 0; $round < self::ROUNDS || ($round < self::MOST_ROUNDS && $curve->least < $this->least); $round++) {
             $this->link *= max(0.99, $this->length / $curve->length());
+            // Where an edge pushes it back into a bend, more is asked of it.
+            $this->wider = $round >= self::ROUNDS ? min(self::WIDEST, $this->wider * 1.01) : $this->wider;
             for ($i = 0; $i < self::PUTTING_RIGHT; $i++) {
                 [$x, $y, $z] = [$this->x, $this->y, $this->z];
+                $this->told();
                 $this->evenAll();
                 $this->leaveBodies($x, $y, $z, false);
             }
+            // What the last of that has pushed into an edge again.
+            for ($i = 0; $i < self::PUSHED_OUT; $i++) {
+                $this->leaveBodies($this->x, $this->y, $this->z, false);
+            }
             $curve = $this->curve();
         }
-        // What the last of that has pushed into an edge again.
-        for ($i = 0; $i < self::PUSHED_OUT; $i++) {
-            $this->leaveBodies($this->x, $this->y, $this->z, false);
-        }
 
-        return $this->curve();
+        return $curve;
     }
 
     /** Too short for what it lies over: nearly as short as it can be drawn there. */
@@ -209,6 +231,24 @@ final class Draping
         }
 
         return $curve;
+    }
+
+    /** How many links a line of a length needs, to bend as tightly as it may. */
+    public static function linksFor(float $length, float $least): int
+    {
+        return min(self::MOST, max(self::FEWEST, (int) ceil($length / (0.35 * $least))));
+    }
+
+    /** Tells who watches, every so often. */
+    private function told(): void
+    {
+        $this->done += $this->links;
+        if ($this->watch !== null && $this->done - $this->toldAt > self::TELL * $this->toDo) {
+            $this->toldAt = $this->done;
+            $this->watch->settles(min(1.0, $this->done / $this->toDo), fn (): array => array_map(
+                fn (int $i): Vector => new Vector($this->x[$i], $this->y[$i], $this->z[$i]), range(0, $this->links),
+            ));
+        }
     }
 
     private function part(Curve $curve, int $links): void
@@ -352,6 +392,7 @@ final class Draping
             $this->z[$i] += $z * $part;
         }
         $this->putRight($before[0], $before[1], $before[2], true);
+        $this->told();
         for ($i = 1; $i <= $this->links; $i++) {
             $speed[0][$i] = $this->x[$i] - $before[0][$i];
             $speed[1][$i] = $this->y[$i] - $before[1][$i];
@@ -464,7 +505,7 @@ final class Draping
      */
     private function evenAll(): void
     {
-        $most = $this->link * $this->link / ($this->least * self::WIDER);
+        $most = $this->link * $this->link / ($this->least * $this->wider);
         $first = $slopes = $right = [];
         for ($i = 0; $i < $this->links; $i++) {
             [$x, $y, $z] = [$this->x[$i + 1] - $this->x[$i], $this->y[$i + 1] - $this->y[$i], $this->z[$i + 1] - $this->z[$i]];

@@ -26,6 +26,7 @@ import type {
   Rename,
   Revision,
   Run,
+  Settling,
   Several,
   Twin,
   Twinned,
@@ -101,6 +102,8 @@ export const api = {
   previewPlace: (job: number, asked: PreviewPlace, signal?: AbortSignal) =>
     send<Preview>(`jobs/${job}/preview/place`, asked, signal),
   waysIn: (job: number, id: string, port: string) => send<Ways>(`${run(job, id)}/ways-in`, { port }),
+  settling: (job: number, id: string) => get<Settling>(`${run(job, id)}/settling`),
+  settle: (job: number, id: string, settle: boolean) => send<Settling>(`${run(job, id)}/settling`, { settle }),
   twin: (job: number, id: string, twin: Twin) => send<Twinned>(`${run(job, id)}/twin`, twin),
   pieces: (job: number, asked: JoinPieces) => send<Joined>(`jobs/${job}/pieces`, asked),
   several: (job: number, asked: Several) => send<Run[]>(`jobs/${job}/several`, asked),

@@ -157,6 +157,8 @@ export interface Api {
   corner?: SolvedCorner;
   several?: Several;
   comb?: Comb;
+  settle?: Settle;
+  settling?: Settling;
 }
 /**
  * A new, empty job.
@@ -2259,6 +2261,10 @@ export interface SolvedRun {
       }
     | null;
   movement: SweptRun | null;
+  /**
+   * A draped run that has not come to lie yet: this is how it would hang with nothing in its way.
+   */
+  settling?: true;
 }
 export interface Line {
   kind: "line";
@@ -2933,4 +2939,24 @@ export interface Comb {
    * Runs that are only about to be added.
    */
   drafts?: Run[];
+}
+/**
+ * true lets a draped run settle again, false stops it.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "settle".
+ */
+export interface Settle {
+  settle: boolean;
+}
+/**
+ * How far a draped run is that settles on the queue, and how it lies now.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "settling".
+ */
+export interface Settling {
+  state: "waiting" | "settling" | "stopped" | "settled";
+  part: number;
+  points: Point[];
 }

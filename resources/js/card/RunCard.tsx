@@ -16,6 +16,7 @@ import { MovementFacts } from './MovementFacts';
 import { PathTable } from './PathTable';
 import { RadiusChoices } from './RadiusChoices';
 import { Row, Section } from './Section';
+import { SettlingFields } from './SettlingFields';
 import { TwinDialog } from './TwinDialog';
 
 /** The radius that holds now, told the other way. */
@@ -48,6 +49,7 @@ export function RunCard({ id }: { id: string }) {
       <div className="mt-2">
         <FindingList run={solved} />
       </div>
+      <SettlingFields solved={solved} />
       <Section title="Stock">
         <select
           className="form-select form-select-sm mb-1"

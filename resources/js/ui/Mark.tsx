@@ -12,6 +12,9 @@ export function Mark({ status }: { status: SolvedRun['status'] | 'hidden' }) {
 }
 
 export function statusWord(run: SolvedRun | undefined): string {
+  if (run?.settling === true) {
+    return 'settling';
+  }
   if (run === undefined || run.status === 'good') {
     return 'good';
   }

@@ -24,8 +24,8 @@ export function Envelope({ run, movement }: { run: Run; movement: SweptRun }) {
       ),
     [movement],
   );
-  const swept = useMemo(() => movement.positions.map(({ points }) => tube(points, od, 8)), [movement, od]);
-  const shown = useMemo(() => (at === undefined ? null : tube(at.points, od * 1.02, 16)), [at, od]);
+  const swept = useMemo(() => movement.positions.map(({ points }) => sweptTube(points, od, 8)), [movement, od]);
+  const shown = useMemo(() => (at === undefined ? null : sweptTube(at.points, od * 1.02, 16)), [at, od]);
   useEffect(
     () => () => {
       for (const one of [...lines.map(({ geometry }) => geometry), ...swept]) {
@@ -78,7 +78,8 @@ function Ghost({ place }: { place: Place }) {
   );
 }
 
-const tube = (points: readonly number[][], od: number, sides: number) =>
+/** A tube along points. */
+export const sweptTube = (points: readonly number[][], od: number, sides: number) =>
   new TubeGeometry(
     new CatmullRomCurve3(
       points.map(([x = 0, y = 0, z = 0]) => new Vector3(x, y, z)),

@@ -1,5 +1,5 @@
 import { Canvas } from '@react-three/fiber';
-import { useMemo, useRef } from 'react';
+import { Fragment, useMemo, useRef } from 'react';
 import { type Stage, useWorkbench } from '../workbench/store';
 import { JobContext, useJob } from '../workbench/useJob';
 import { CameraRig } from './CameraRig';
@@ -25,6 +25,7 @@ import { usePointing } from './pointing/store';
 import { Rose } from './Rose';
 import { RunHandles } from './RunHandles';
 import { RunMesh } from './RunMesh';
+import { SettlingLine } from './SettlingLine';
 import { useShown } from './shown';
 import { useViewKeys } from './useViewKeys';
 import { ViewTools } from './ViewTools';
@@ -120,7 +121,10 @@ function Scene({ stage }: { stage: Stage }) {
       {items('runs').map((run) => {
         const solved = solution(run.id);
         return solved === undefined || !isShown('runs', run.id) ? null : (
-          <RunMesh key={run.id} run={run} solved={solved} stage={stage} />
+          <Fragment key={run.id}>
+            <RunMesh run={run} solved={solved} stage={stage} />
+            {solved.settling === true && <SettlingLine run={run} solved={solved} />}
+          </Fragment>
         );
       })}
       {film && moving?.movement != null && movingRun !== undefined && (

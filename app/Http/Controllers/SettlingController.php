@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Body;
+use App\Models\Job;
+use App\Models\Settling;
+use App\Settling\SettleRun;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** A draped run that is settling: how far it is and how it lies now; stopped, and let settle again. */
+final class SettlingController
+{
+    public function show(Job $job, string $run): JsonResponse
+    {
+        $settling = $this->of($job, $run);
+
+        return response()->json($settling === null
+            ? ['state' => 'settled', 'part' => 1, 'points' => []]
+            : ['state' => $settling->state, 'part' => $settling->part, 'points' => $settling->points]);
+    }
+
+    public function change(Request $request, Job $job, string $run): JsonResponse
+    {
+        $again = Body::of($request, 'settle')->get('settle')->value === true;
+        $settling = $this->of($job, $run);
+        if ($settling !== null && $again === ($settling->state === 'stopped')) {
+            $settling->update(['state' => $again ? 'waiting' : 'stopped', 'part' => 0]);
+            if ($again) {
+                SettleRun::dispatch($settling->id);
+            }
+        }
+
+        return $this->show($job, $run);
+    }
+
+    private function of(Job $job, string $run): ?Settling
+    {
+        return Settling::query()->where('job_id', $job->id)->where('key', $run)->first();
+    }
+}

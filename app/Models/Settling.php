@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A draped run that has not come to lie yet: on the queue, settling, or stopped.
+ *
+ * @property int $id
+ * @property int $job_id
+ * @property string $key id of the run
+ * @property string $from hash of all that its solution follows from
+ * @property 'waiting'|'settling'|'stopped' $state
+ * @property float $part how much of it is done, 0 to 1
+ * @property list<list<float>> $points how it lies now, mm
+ */
+final class Settling extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @var array<string, mixed> */
+    protected $attributes = ['part' => 0, 'points' => '[]'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['part' => 'float', 'points' => 'array'];
+    }
+}

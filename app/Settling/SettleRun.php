@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Settling;
+
+use App\Jobs\JobFiles;
+use App\Jobs\JobState;
+use App\Models\Job;
+use App\Models\Settling;
+use Bowline\Job\Job as CoreJob;
+use Bowline\Routing\DrapeRoute;
+use Bowline\Routing\Flexible\SettlingStopped;
+use Bowline\Solver;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use stdClass;
+
+/** Lets a draped run settle, on the queue, and keeps what it comes to as its solution. */
+final class SettleRun implements ShouldQueue
+{
+    use Queueable;
+
+    public int $tries = 1;
+
+    public function __construct(private readonly int $settling)
+    {
+    }
+
+    public function handle(JobFiles $files): void
+    {
+        $settling = Settling::query()->find($this->settling);
+        $job = $settling === null ? null : Job::query()->find($settling->job_id);
+        if ($settling === null || $job === null || $settling->state === 'stopped' || ! $files->has($job, 'runs', $settling->key)) {
+            return;
+        }
+        $core = CoreJob::readOnly($files->around($job, [$settling->key]), static fn (stdClass $run): bool => ($run->id ?? null) === $settling->key);
+        $run = $core->runs[$settling->key];
+        if (! $run->route instanceof DrapeRoute || JobState::hash($run) !== $settling->from) {
+            // It has been changed meanwhile, and is on the queue again as it is now.
+            return;
+        }
+        try {
+            $solved = (new Solver($core))->run($run->withRoute($run->route->watchedBy(new SettlingWatch($settling))));
+        } catch (SettlingStopped) {
+            return;
+        }
+        JobState::keep($job, $settling->key, $settling->from, $solved);
+        $settling->delete();
+    }
+}

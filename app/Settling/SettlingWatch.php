@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Settling;
+
+use App\Models\Settling;
+use Bowline\Geometry\Vector;
+use Bowline\Routing\Flexible\SettlingStopped;
+use Bowline\Routing\Flexible\Watch;
+
+/** Keeps how a run lies while it settles for whoever looks, and stops when nobody wants it any more. */
+final class SettlingWatch implements Watch
+{
+    /** Not more often than this, seconds. */
+    private const PAUSE = 0.15;
+
+    private float $told = 0.0;
+
+    public function __construct(private readonly Settling $settling)
+    {
+    }
+
+    public function settles(float $part, callable $points): void
+    {
+        if (microtime(true) - $this->told < self::PAUSE) {
+            return;
+        }
+        $this->told = microtime(true);
+        $rows = Settling::query()->whereKey($this->settling->id)->where('from', $this->settling->from)->where('state', '!=', 'stopped')->toBase()->update([
+            'state' => 'settling', 'part' => $part,
+            'points' => json_encode(array_map(
+                static fn (Vector $point): array => array_map(static fn (float $one): float => round($one, 1), $point->toArray()), $points(),
+            ), JSON_THROW_ON_ERROR),
+        ]);
+        if ($rows === 0) {
+            throw new SettlingStopped;
+        }
+    }
+}

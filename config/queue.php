@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'default' => env('QUEUE_CONNECTION', 'database'),
+    'connections' => [
+        'sync' => ['driver' => 'sync'],
+        // `jobs` is the table of what our designers call a job.
+        'database' => ['driver' => 'database', 'table' => 'queued', 'queue' => 'default', 'retry_after' => 600, 'after_commit' => true],
+    ],
+    'failed' => ['driver' => 'null'],
+];

@@ -1,0 +1,37 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { ProgressBar } from 'react-bootstrap';
+import { api } from '../api/client';
+import type { SolvedRun } from '../api/types';
+import { Button } from '../ui/Button';
+import { tell } from '../workbench/tell';
+import { useJob } from '../workbench/useJob';
+import { useSettling } from '../workbench/useSettling';
+
+/** A draped run that takes a while to come to lie: how far it is, and a way to stop it. */
+export function SettlingFields({ solved }: { solved: SolvedRun }) {
+  const { state } = useJob();
+  const client = useQueryClient();
+  const settling = useSettling(solved);
+  if (settling === null) {
+    return null;
+  }
+  const stopped = settling.state === 'stopped';
+  const settle = (again: boolean) =>
+    tell(
+      api
+        .settle(state.id, solved.id, again)
+        .then(() => client.invalidateQueries({ queryKey: ['settling', state.id, solved.id] })),
+    );
+  return (
+    <section className="finding warning mt-2" aria-label="Settling">
+      <div className="d-flex align-items-center gap-2">
+        <strong className="flex-grow-1" role="status">
+          {stopped ? 'Stopped before it lay still' : settling.state === 'waiting' ? 'Waiting to settle…' : 'Settling…'}
+        </strong>
+        <Button onClick={() => settle(stopped)}>{stopped ? 'Let it settle' : 'Stop'}</Button>
+      </div>
+      {!stopped && <ProgressBar now={settling.part * 100} aria-label="How far it has settled" className="mt-1" />}
+      <p className="quiet mb-0">Until then it is shown as it would hang with nothing in its way.</p>
+    </section>
+  );
+}

@@ -1,0 +1,19 @@
+import { useEffect, useMemo } from 'react';
+import type { Run, SolvedRun } from '../api/types';
+import { useJob } from '../workbench/useJob';
+import { useSettling } from '../workbench/useSettling';
+import { sweptTube } from './Envelope';
+
+/** How a draped run lies that is still settling, as often as the server tells. */
+export function SettlingLine({ run, solved }: { run: Run; solved: SolvedRun }) {
+  const { item } = useJob();
+  const od = Number(item('stock', run.stock)?.section.od) || 10;
+  const points = useSettling(solved)?.points ?? [];
+  const tube = useMemo(() => (points.length > 2 ? sweptTube(points, od, 10) : null), [points, od]);
+  useEffect(() => () => tube?.dispose(), [tube]);
+  return tube === null ? null : (
+    <mesh geometry={tube} raycast={() => null}>
+      <meshLambertMaterial color="#c98f2e" transparent opacity={0.8} />
+    </mesh>
+  );
+}

@@ -1,0 +1,30 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { api } from '../api/client';
+import type { Settling, SolvedRun } from '../api/types';
+import { useJob } from './useJob';
+
+/** How often to look how a run lies that settles, ms. */
+const LOOK = 250;
+
+/** A draped run that settles on the server: how far it is, and how it lies now; null when it has settled. */
+export function useSettling(solved: SolvedRun | undefined): Settling | null {
+  const { state } = useJob();
+  const client = useQueryClient();
+  const id = solved?.id ?? '';
+  const isSettling = solved?.settling === true;
+  const { data } = useQuery({
+    queryKey: ['settling', state.id, id, state.revision],
+    queryFn: () => api.settling(state.id, id),
+    enabled: isSettling,
+    refetchInterval: ({ state: { data: last } }) =>
+      last?.state === 'settled' || last?.state === 'stopped' ? false : LOOK,
+  });
+  const has = data?.state === 'settled';
+  useEffect(() => {
+    if (isSettling && has) {
+      void client.invalidateQueries({ queryKey: ['job', state.id] });
+    }
+  }, [isSettling, has, client, state.id]);
+  return isSettling ? (data ?? { state: 'waiting', part: 0, points: [] }) : null;
+}

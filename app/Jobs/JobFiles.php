@@ -46,8 +46,8 @@ final class JobFiles
             $wanted[$list][] = $id;
         }
         $file = $this->withLists($job, static fn (string $list): ?array => match ($list) {
-            'surroundings' => in_array('*', $wanted[$list] ?? [], true) ? null : array_values(array_unique($wanted[$list] ?? [])),
-            'fittings', 'clamps' => array_values(array_unique($wanted[$list] ?? [])),
+            'surroundings', 'fittings' => in_array('*', $wanted[$list] ?? [], true) ? null : array_values(array_unique($wanted[$list] ?? [])),
+            'clamps' => array_values(array_unique($wanted[$list] ?? [])),
             'runs' => [],
             default => null,
         });

@@ -15,8 +15,8 @@ final class Hanging
     /** In place of a host: a fitting that moves, and what hangs on it must stay clear of all. */
     public const MOVES = '*';
 
-    /** What a run names that lies on whatever it meets. */
-    public const ALL_AROUND = 'surroundings *';
+    /** What a run names that lies on whatever it meets: all that stands in space. */
+    public const ALL_AROUND = ['surroundings *', 'fittings *'];
 
     /**
      * The runs that hang on something of a job, through any depth: on a port of it, on a face, on what is mounted
@@ -29,7 +29,7 @@ final class Hanging
      */
     public static function runsOn(array $runs, array $mounted, string $list, string $id): array
     {
-        $moving = [$list.' '.$id => true, ...($list === 'surroundings' ? [self::ALL_AROUND => true] : [])];
+        $moving = [$list.' '.$id => true, ...(in_array($list.' *', self::ALL_AROUND, true) ? [$list.' *' => true] : [])];
         foreach ($mounted as [$kind, $own, $host]) {
             if ($list === 'surroundings' && ($host === $id || $host === self::MOVES)) {
                 $moving[$kind.' '.$own] = true;
@@ -85,7 +85,7 @@ final class Hanging
             $things[] = 'runs '.$other;
         }
         if ($node->find('route')?->find('kind')?->value === 'drape' && $node->find('route')->list('kept') === []) {
-            $things[] = self::ALL_AROUND;
+            array_push($things, ...self::ALL_AROUND);
         }
         $own = 'runs '.(is_string($run->id ?? null) ? $run->id : '');
 

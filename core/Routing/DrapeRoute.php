@@ -59,7 +59,7 @@ final readonly class DrapeRoute implements FlexibleRoute
 
         return new self(
             $length, $kept, [DrapedEnd::read($node->find('start_held'), false), DrapedEnd::read($node->find('end_held'), true)],
-            array_map(static fn (Node $nudge): Nudge => Nudge::read($nudge, $site), $nudges), $site->up, new Bodies($kept === [] ? $site->surroundings : []),
+            array_map(static fn (Node $nudge): Nudge => Nudge::read($nudge, $site), $nudges), $site->up, $kept === [] ? new Bodies($site->surroundings, $site->fittings) : new Bodies([]),
         );
     }
 

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 /** A straight tube along x with a heating wire wound round it. */
-function wound(): string
+function heatedLine(): string
 {
     return opened(json_encode([
         'format' => 'bowline-job', 'version' => 1, 'name' => 'Heated line',
@@ -25,7 +25,7 @@ function helix(float $radius, float $pitch, float $along): float
 }
 
 it('winds a run anew when its own numbers or its host change, alone as in the whole job', function (): void {
-    $job = wound();
+    $job = heatedLine();
     $state = test()->getJson($job)->json();
     expect($state['solutions'][0]['length'])->toEqualWithDelta(helix(20, 30, 300), 0.01);
 

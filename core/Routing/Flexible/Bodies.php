@@ -4,26 +4,42 @@ declare(strict_types=1);
 
 namespace Bowline\Routing\Flexible;
 
+use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
+use Bowline\Job\Fitting;
+use Bowline\Job\Shape\Shape;
 use Bowline\Job\Surrounding;
 
-/** The surroundings as something to lie on: how far off the nearest of them is, and which way out of it. */
+/** What stands around as something to lie on: how far off the nearest of it is, and which way out of it. */
 final readonly class Bodies
 {
-    /** @var list<array{Vector, float, Vector, Vector, Vector, Vector, Surrounding}> middle in space, radius of a ball round it, origin and axes of its frame, the body */
+    /** @var list<array{Vector, float, Vector, Vector, Vector, Vector, Shape, string, string}> middle in space, radius of a ball round it, origin and axes of its frame, its shape, id and name */
     private array $bodies;
 
-    /** @param  array<string, Surrounding>  $surroundings */
-    public function __construct(array $surroundings)
+    /**
+     * @param  array<string, Surrounding>  $surroundings
+     * @param  array<string, Fitting>  $fittings
+     */
+    public function __construct(array $surroundings, array $fittings = [])
     {
-        $this->bodies = array_map(static function (Surrounding $body): array {
-            $pose = $body->pose;
+        $bodies = array_map(
+            static fn (Surrounding $body): array => self::body($body->shape, $body->pose, $body->id, $body->name), array_values($surroundings),
+        );
+        foreach ($fittings as $fitting) {
+            foreach ($fitting->solids as $solid) {
+                $bodies[] = self::body($solid->shape, $solid->pose->within($fitting->pose), $fitting->id, $fitting->name);
+            }
+        }
+        $this->bodies = $bodies;
+    }
 
-            return [
-                $pose->point($body->shape->middle()), $body->shape->halfExtent()->length(), $pose->point(Vector::zero()),
-                $pose->direction(new Vector(1.0, 0.0, 0.0)), $pose->direction(new Vector(0.0, 1.0, 0.0)), $pose->direction(new Vector(0.0, 0.0, 1.0)), $body,
-            ];
-        }, array_values($surroundings));
+    /** @return array{Vector, float, Vector, Vector, Vector, Vector, Shape, string, string} */
+    private static function body(Shape $shape, Pose $pose, string $id, string $name): array
+    {
+        return [
+            $pose->point($shape->middle()), $shape->halfExtent()->length(), $pose->point(Vector::zero()),
+            $pose->direction(new Vector(1.0, 0.0, 0.0)), $pose->direction(new Vector(0.0, 1.0, 0.0)), $pose->direction(new Vector(0.0, 0.0, 1.0)), $shape, $id, $name,
+        ];
     }
 
     /**
@@ -36,19 +52,19 @@ final readonly class Bodies
     public function nearest(float $x, float $y, float $z, float $within): ?array
     {
         $nearest = null;
-        foreach ($this->bodies as [$middle, $radius, $origin, $u, $v, $w, $body]) {
+        foreach ($this->bodies as [$middle, $radius, $origin, $u, $v, $w, $shape, $id]) {
             $reach = $radius + $within;
             [$dx, $dy, $dz] = [$x - $middle->x, $y - $middle->y, $z - $middle->z];
             if ($dx * $dx + $dy * $dy + $dz * $dz > $reach * $reach) {
                 continue;
             }
             [$dx, $dy, $dz] = [$x - $origin->x, $y - $origin->y, $z - $origin->z];
-            [$distance, $a, $b, $c] = $body->shape->outside(
+            [$distance, $a, $b, $c] = $shape->outside(
                 $dx * $u->x + $dy * $u->y + $dz * $u->z, $dx * $v->x + $dy * $v->y + $dz * $v->z, $dx * $w->x + $dy * $w->y + $dz * $w->z,
             );
             if ($distance <= $within) {
                 $within = $distance;
-                $nearest = [$distance, $a * $u->x + $b * $v->x + $c * $w->x, $a * $u->y + $b * $v->y + $c * $w->y, $a * $u->z + $b * $v->z + $c * $w->z, $body->id];
+                $nearest = [$distance, $a * $u->x + $b * $v->x + $c * $w->x, $a * $u->y + $b * $v->y + $c * $w->y, $a * $u->z + $b * $v->z + $c * $w->z, $id];
             }
         }
 
@@ -58,9 +74,9 @@ final readonly class Bodies
     /** What people call the body of that id. */
     public function name(string $id): string
     {
-        foreach ($this->bodies as [, , , , , , $body]) {
-            if ($body->id === $id) {
-                return $body->name;
+        foreach ($this->bodies as [, , , , , , , $own, $name]) {
+            if ($own === $id) {
+                return $name;
             }
         }
 

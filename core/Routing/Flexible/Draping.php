@@ -84,6 +84,9 @@ final class Draping
     /** At so many places of a curve at most it is looked whether it is clear. */
     private const MOST_LOOKS = 20000;
 
+    /** In so many steps it is looked whether it meets something on its way down. */
+    private const LOOKS_DOWN = 10;
+
     /** Longer arches than this many times its length are not tried, to get over what stands between. */
     private const LONGEST = 4.0;
 
@@ -149,7 +152,7 @@ final class Draping
         $draping = new self($start, $end, $up, $length, $half, max($least, $half), max($bending, $half / 2), $bodies, $watch);
         if ($start->isPinned() && $end->isPinned() && $nudges === []) {
             $hanging = Catenary::between($start->at, $end->at, $up, $length)->curve;
-            if ($hanging->least >= $least && $draping->isClear($hanging)) {
+            if ($hanging->least >= $least && $draping->isClear($hanging) && $draping->comesDownClear()) {
                 return $hanging;
             }
         }
@@ -166,6 +169,20 @@ final class Draping
             $point = $curve->pointAt($along);
             $near = $this->bodies->nearest($point->x, $point->y, $point->z, $this->half);
             if ($near !== null && $near[0] < $this->wanted($along, $curve->length() - $along) - 1e-9) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** Let down from above it meets nothing on its way: what stands between its ends and where it hangs would catch it. */
+    private function comesDownClear(): bool
+    {
+        $distance = $this->start->at->distanceTo($this->end->at);
+        for ($part = 1; $part < self::LOOKS_DOWN; $part++) {
+            $length = $distance + ($this->length - $distance) * ($part / self::LOOKS_DOWN) ** 2;
+            if ($length > $distance + 1e-9 && ! $this->isClear(Catenary::between($this->start->at, $this->end->at, $this->up, $length)->curve)) {
                 return false;
             }
         }

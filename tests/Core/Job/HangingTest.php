@@ -41,3 +41,17 @@ it('knows what an edit names that the run does not hang on yet', function (): vo
         ->and(Hanging::thingsOfChange(json_decode('{"do":"add-leg","along":"+x","until":[1,2,3]}')))->toBe([])
         ->and(Hanging::thingsOfChange(json_decode('{"do":"tie","vertex":1,"tie":{"away":40,"from":{"face":"front","of":"hatch"}}}')))->toBe(['surroundings hatch']);
 });
+
+it('lets what is draped hang on all that stands in space, and what moves on all that stands around', function (): void {
+    $ends = ['from' => ['port' => 'arm.a'], 'to' => ['at' => [9, 0, 0]]];
+    $runs = array_map(Jobs::object(...), [
+        ['id' => 'draped', 'from' => ['at' => [0, 0, 0]], 'to' => ['at' => [9, 0, 0]], 'route' => ['kind' => 'drape', 'length' => 20]],
+        ['id' => 'kept', 'from' => ['at' => [0, 0, 0]], 'to' => ['at' => [9, 0, 0]], 'route' => ['kind' => 'drape', 'length' => 20, 'kept' => [[0, 0, 0], [9, 0, 0]]]],
+        ['id' => 'moving', ...$ends, 'route' => ['kind' => 'spring', 'length' => 20]],
+        ['id' => 'led', 'from' => ['at' => [0, 0, 0]], 'to' => ['at' => [9, 0, 0]], 'route' => ['kind' => 'hang', 'length' => 20, 'through' => [['clamp' => 'tie']]]],
+    ]);
+    $mounted = [['fittings', 'arm', Hanging::MOVES]];
+    expect(Hanging::runsOn($runs, $mounted, 'surroundings', 'wall'))->toBe(['draped', 'moving'])
+        ->and(Hanging::runsOn($runs, $mounted, 'fittings', 'tank'))->toBe(['draped'])
+        ->and(Hanging::runsOn($runs, $mounted, 'clamps', 'tie'))->toBe(['led']);
+});

@@ -159,3 +159,18 @@ it('asks more of a stiff cable than of a soft one', function (): void {
     };
     expect($lowest(null))->toBeLessThan(-150.0)->and($lowest(400.0))->toBeGreaterThan($lowest(null));
 });
+
+it('lies on what it is joined to and on other fittings as well', function (): void {
+    $job = [
+        'format' => 'bowline-job', 'version' => 2,
+        'stock' => [['id' => 'c', 'kind' => 'cable', 'section' => ['shape' => 'round', 'od' => 12], 'density' => 2000, 'bend' => ['radius' => 60, 'min_radius' => 60, 'min_straight' => 0]]],
+        'fittings' => [
+            ['id' => 'left', 'ports' => [['id' => 'a', 'at' => [-500, 0, 300], 'axis' => '+x']]], ['id' => 'right', 'ports' => [['id' => 'a', 'at' => [500, 0, 300], 'axis' => '-x']]],
+            ['id' => 'battery', 'pose' => ['at' => [0, 0, 100]], 'body' => ['shape' => 'box', 'size' => [300, 600, 200]]],
+        ],
+        'runs' => [['id' => 'r', 'stock' => 'c', 'from' => ['port' => 'left.a'], 'to' => ['port' => 'right.a'], 'route' => ['kind' => 'drape', 'length' => 1300]]],
+    ];
+    $curve = curveOf((new Solver(Job::fromJson(json_encode($job, JSON_THROW_ON_ERROR))))->all()[0]);
+    $over = array_filter($curve->points, static fn (Vector $point): bool => abs($point->x) < 100);
+    expect(min(array_map(static fn (Vector $point): float => $point->z, $over)))->toEqualWithDelta(206.0, 0.3)->and(depth($curve, [[0, 0, 100], [300, 600, 200]]))->toBeLessThan(0.2);
+});

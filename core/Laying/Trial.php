@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Bowline\Laying;
 
+use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Run;
+use Bowline\Routing\LaidRun;
 use Bowline\SolvedRun;
 use Bowline\Solver;
 use stdClass;
@@ -36,7 +38,8 @@ final readonly class Trial
     public static function ofRun(Job $job, Run $run, Node $change, ?float $step): self
     {
         $solver = new Solver($job);
-        $laid = $run->route->lay($run);
+        // What is only told other numbers need not be laid first as it was.
+        $laid = $change->get('do')->value === 'set-route' ? LaidRun::curve($run, new Path([])) : $run->route->lay($run);
         $edited = static fn (Node $change): stdClass => OpenEnds::followed(
             RunEditReader::apply(RunEdit::of($laid), $change, $job->site)->run(), $job->site, $laid,
         );

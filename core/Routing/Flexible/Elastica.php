@@ -31,6 +31,9 @@ final readonly class Elastica
     /** A shape that bends less than this part of what the direct one does is taken before it. */
     private const CLEARLY_LESS = 0.85;
 
+    /** What bends so many times what the direct one does after a while will not come to rest with less. */
+    private const FAR_MORE = 2.0;
+
     /** Turn from one point of the drawing to the next at most, radians. */
     private const TURN = 0.5 * M_PI / 180;
 
@@ -53,8 +56,11 @@ final readonly class Elastica
         $way = $to->minus($from)->times(1.0 / $length);
         $direct = new ElasticChain(self::direct($along, $into, $way), $way->toArray());
         $direct->flow(16);
-        $settled = self::settled($along, $into, $way);
-        if ($direct->settle(14) && $direct->energy() * self::CLEARLY_LESS < $settled[0]->energy() && $direct->energy() > $settled[0]->energy() * (1.0 + self::SAME)) {
+        $hasDirect = $direct->settle(14) && is_finite($direct->energy());
+        // Where only one shape is wanted, those that bend far more need not come to rest.
+        $settled = self::settled($along, $into, $way, $hasDirect && $most === 1 ? $direct->energy() * self::FAR_MORE : INF);
+        $settled = $settled === [] ? [$direct] : $settled;
+        if ($hasDirect && $direct->energy() * self::CLEARLY_LESS < $settled[0]->energy() && $direct->energy() > $settled[0]->energy() * (1.0 + self::SAME)) {
             $energy = $direct->energy();
             $settled = [$direct, ...array_filter($settled, static fn (ElasticChain $other): bool => abs($other->energy() - $energy) > self::SAME * $energy)];
         }
@@ -101,14 +107,17 @@ final readonly class Elastica
         return $tangents;
     }
 
-    /** @return non-empty-list<ElasticChain> at rest, the least energy first, no two alike */
-    private static function settled(Vector $along, Vector $into, Vector $way): array
+    /**
+     * @param  float  $bound  chains of more energy than this after a while are let go
+     * @return list<ElasticChain> at rest, the least energy first, no two alike; none when all are let go
+     */
+    private static function settled(Vector $along, Vector $into, Vector $way, float $bound): array
     {
         $tried = [];
         foreach (self::starts($along, $into, $way) as $tangents) {
             $chain = new ElasticChain($tangents, $way->toArray());
             $chain->flow(10);
-            if (is_finite($chain->energy())) {
+            if (is_finite($chain->energy()) && $chain->energy() < $bound) {
                 $tried[] = $chain;
             }
         }
@@ -138,6 +147,10 @@ final readonly class Elastica
             if ($chain->energy() - $last > self::SAME * ($chain->energy() + 1e-9)) {
                 $different[] = $chain;
             }
+        }
+
+        if ($different === [] && is_finite($bound)) {
+            return [];
         }
 
         return $different === [] ? [$tried[0] ?? new ElasticChain(self::direct($along, $into, $way), $way->toArray())] : $different;

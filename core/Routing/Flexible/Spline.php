@@ -16,12 +16,20 @@ use Bowline\Geometry\Vector;
  */
 final class Spline
 {
-    /** Turn from one point of the drawing to the next at most, radians, and how many there are to a span at least. */
+    /** Turn from one point of the drawing to the next at most, radians, and how many there are to a part of a span, at least and at most. */
     private const TURN = 0.5 * M_PI / 180;
 
-    private const FEWEST = 12;
+    private const FEWEST = 2;
 
-    private const MOST = 240;
+    private const MOST = 40;
+
+    /** A span is drawn in so many parts, each looked at so often for how much it turns. */
+    private const PARTS = 8;
+
+    private const LOOKS = 3;
+
+    /** Where in a span the smallest radius is looked for roughly. */
+    private const ROUGHLY = 12;
 
     /** Gauss's three points on [0, 1], for the length: a piece hardly turns. */
     private const GAUSS = [[0.112701665379258, 5 / 18], [0.5, 8 / 18], [0.887298334620742, 5 / 18]];
@@ -85,8 +93,8 @@ final class Spline
         }
         $most = 0.0;
         foreach (array_keys($spline->spans) as $span) {
-            for ($i = 0; $i <= self::FEWEST; $i++) {
-                [, $first, $second] = $spline->at($span, $i / self::FEWEST);
+            for ($i = 0; $i <= self::ROUGHLY; $i++) {
+                [, $first, $second] = $spline->at($span, $i / self::ROUGHLY);
                 $most = max($most, $first->cross($second)->length() / max($first->length(), 1e-9) ** 3);
             }
         }
@@ -229,13 +237,14 @@ final class Spline
         $length = 0.0;
         $most = [0.0, 0.0];
         foreach ($this->spans as $span => $chord) {
-            $turn = $this->slopes[$span]->angleTo($this->slopes[$span + 1]);
-            $bow = $this->turning($span);
-            $pieces = min(self::MOST, max(self::FEWEST, (int) ceil(max($turn, $bow) / self::TURN)));
-            for ($i = $span === 0 ? 0 : 1; $i <= $pieces; $i++) {
-                $s = $i / $pieces;
+            $before = 0.0;
+            foreach ($this->places($span) as $i => $s) {
+                if ($i === 0 && $span > 0) {
+                    continue;
+                }
                 if ($i > 0) {
-                    $length += $this->length($span, ($i - 1) / $pieces, $s);
+                    $length += $this->length($span, $before, $s);
+                    $before = $s;
                 }
                 [$point, $first, $second] = $this->at($span, $s);
                 $bend = $first->cross($second)->length() / max($first->length(), 1e-12) ** 3;
@@ -251,18 +260,26 @@ final class Spline
         return new Curve($points, $directions, $along, $curvature, $tightest > 0.0 ? 1.0 / $tightest : INF, $most[1], $this->told);
     }
 
-    /** How much it would turn in a span if it turned everywhere as it does where it turns most. */
-    private function turning(int $span): float
+    /** @return list<float> where in a span it is drawn through, 0 to 1: closer together where it turns more */
+    private function places(int $span): array
     {
-        $most = 0.0;
+        $places = [0.0];
         $before = $this->slopes[$span];
-        for ($i = 1; $i <= 24; $i++) {
-            $next = $this->at($span, $i / 24)[1];
-            $most = max($most, $before->angleTo($next));
+        $turned = [];
+        for ($i = 1; $i <= self::PARTS * self::LOOKS; $i++) {
+            $next = $this->at($span, $i / (self::PARTS * self::LOOKS))[1];
+            $turned[] = $before->angleTo($next);
             $before = $next;
         }
+        foreach (array_chunk($turned, self::LOOKS) as $part => $turns) {
+            // As if it turned in all of the part as it does where it turns most.
+            $pieces = min(self::MOST, max(self::FEWEST, (int) ceil(self::LOOKS * max($turns) / self::TURN)));
+            for ($i = 1; $i <= $pieces; $i++) {
+                $places[] = ($part + $i / $pieces) / self::PARTS;
+            }
+        }
 
-        return 24 * $most;
+        return $places;
     }
 
     /**

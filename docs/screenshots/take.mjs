@@ -50,6 +50,11 @@ await take('find', '/jobs/3/lay', async (page) => {
   await page.keyboard.type('sea');
 });
 await take('hoses', '/jobs/1/lay', pick(/Steering hose, starboard/));
+await take('movement', '/jobs/1/lay', async (page) => {
+  await pick(/Steering hose, starboard/)(page);
+  await page.getByRole('button', { name: 'Show', exact: true }).click();
+  await page.locator('.film .frame').first().waitFor();
+});
 await take('ties', '/jobs/2/lay', async (page) => {
   await pick(/Outlet tube 1/)(page);
   await page.getByRole('button', { name: 'Pick leg 2' }).click();

@@ -1,7 +1,7 @@
 import type { ThreeEvent } from '@react-three/fiber';
 import { useEffect, useMemo } from 'react';
 import { DoubleSide } from 'three';
-import type { Run, SolvedRun } from '../api/types';
+import type { Run, SolvedRun, Stock } from '../api/types';
 import { withPoint } from '../card/behaviour/flowPoints';
 import { isSamePart, type Stage, useWorkbench } from '../workbench/store';
 import { tell } from '../workbench/tell';
@@ -14,6 +14,13 @@ import { usePointing } from './pointing/store';
 import { pieceAt, tubeGeometry } from './tube';
 
 const METALS = ['#8fb2be', '#9db3bb', '#c08a5c', '#a3adb0', '#c79a72', '#b5b09a'];
+
+/** Rubber and sheaths are darker than metal; which is which is told by its name, not by its colour. */
+const LOOKS: Partial<Record<Stock['kind'], readonly string[]>> = {
+  hose: ['#59666c', '#6d6a63', '#4c5c66'],
+  cable: ['#7a5a3c', '#4f6470', '#6b5566', '#5d6b4c'],
+  wire: ['#b98552', '#a8593f', '#8a7a3e'],
+};
 
 /** A run at its true thickness, hollow where it is; picked and hovered piece by piece. */
 export function RunMesh({ run, solved, stage }: { run: Run; solved: SolvedRun; stage: Stage }) {
@@ -29,13 +36,9 @@ export function RunMesh({ run, solved, stage }: { run: Run; solved: SolvedRun; s
   const isPicked = picked?.list === 'runs' && picked.id === run.id;
   const part = isPicked ? picked.part : null;
   const hovered = pointed?.run === run.id ? pointed.part : null;
-  const metal =
-    METALS[
-      Math.max(
-        0,
-        items('stock').findIndex((other) => other.id === run.stock),
-      ) % METALS.length
-    ] ?? '#8fb2be';
+  const looks = LOOKS[stock?.kind ?? 'tube'] ?? METALS;
+  const number = items('stock').findIndex((other) => other.id === run.stock);
+  const metal = looks[Math.max(0, number) % looks.length] ?? '#8fb2be';
 
   const tube = useMemo(
     () =>

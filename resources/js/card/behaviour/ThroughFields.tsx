@@ -84,7 +84,9 @@ export function ThroughFields({ run, route, onChange }: BehaviourProps) {
           />
         </Row>
       )}
-      <Button onClick={lead}>Lead it through a clamp…</Button>
+      <div className="mt-1">
+        <Button onClick={lead}>Lead it through a clamp…</Button>
+      </div>
     </>
   );
 }

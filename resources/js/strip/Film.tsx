@@ -17,9 +17,9 @@ export function Film({ run, movement }: { run: Run; movement: SweptRun }) {
     if (element === null) {
       return;
     }
-    const observer = new ResizeObserver(([entry]) =>
-      setRoom(Math.max(3, Math.floor((entry?.contentRect.width ?? 0) / (FRAME + 6)))),
-    );
+    const fit = (width: number) => setRoom(Math.max(3, Math.floor((width + 6) / (FRAME + 8))));
+    fit(element.clientWidth - 20);
+    const observer = new ResizeObserver(([entry]) => fit(entry?.contentRect.width ?? 0));
     observer.observe(element);
     return () => observer.disconnect();
   }, []);

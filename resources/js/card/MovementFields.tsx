@@ -1,4 +1,5 @@
 import type { Fitting, Movement, Pose } from '../api/types';
+import { Choice } from '../ui/Choice';
 import { NumberField } from '../ui/NumberField';
 import { VectorField } from '../ui/VectorField';
 import { tell } from '../workbench/tell';
@@ -26,16 +27,16 @@ export function MovementFields({ fitting, onChange }: Props) {
   return (
     <Section title="Movement">
       <Row label="While it works it" wide>
-        <select
-          className="form-select form-select-sm"
-          aria-label="While it works it"
+        <Choice
+          label="While it works it"
           value={kind}
-          onChange={(event) => tell(begin(event.target.value))}
-        >
-          <option value="stands">stands still</option>
-          <option value="swings">swings about an axis</option>
-          <option value="goes">goes to a second place</option>
-        </select>
+          of={[
+            ['stands', 'stands still'],
+            ['swings', 'swings about an axis'],
+            ['goes', 'goes to a second place'],
+          ]}
+          onChange={(chosen) => tell(begin(chosen))}
+        />
       </Row>
       {moves?.swing !== undefined && <SwingFields swing={moves.swing} onChange={(swing) => change({ swing })} />}
       {moves?.to !== undefined && <SecondPlace to={moves.to} onChange={(to) => change({ to })} />}

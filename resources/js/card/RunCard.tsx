@@ -3,6 +3,7 @@ import type { Run, SolvedRun, Stock } from '../api/types';
 import { FindingList } from '../check/FindingList';
 import { allPorts, fromTo } from '../locker/newItems';
 import { Button } from '../ui/Button';
+import { Choice, named } from '../ui/Choice';
 import { lengthWithUnit, show } from '../ui/format';
 import { IconButton } from '../ui/IconButton';
 import { NumberField } from '../ui/NumberField';
@@ -51,18 +52,12 @@ export function RunCard({ id }: { id: string }) {
       </div>
       <SettlingFields solved={solved} />
       <Section title="Stock">
-        <select
-          className="form-select form-select-sm mb-1"
-          aria-label="Stock"
+        <Choice
+          label="Stock"
           value={run.stock}
-          onChange={(event) => tell(change({ stock: event.target.value }))}
-        >
-          {items('stock').map((choice) => (
-            <option key={choice.id} value={choice.id}>
-              {choice.name ?? choice.id}
-            </option>
-          ))}
-        </select>
+          of={named(items('stock'))}
+          onChange={(value) => tell(change({ stock: value }))}
+        />
         {isRigid && (
           <>
             <Row label="Radius, all corners">

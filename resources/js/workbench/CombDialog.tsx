@@ -3,6 +3,7 @@ import { Form, Modal } from 'react-bootstrap';
 import { api } from '../api/client';
 import { Row } from '../card/Section';
 import { Button } from '../ui/Button';
+import { Choice, named } from '../ui/Choice';
 import { FieldHome, NumberField } from '../ui/NumberField';
 import { useWorkbench } from './store';
 import { tell } from './tell';
@@ -57,18 +58,7 @@ function Combing() {
   return (
     <>
       <Row label="Along" wide>
-        <select
-          className="form-select form-select-sm"
-          aria-label="Along"
-          value={along}
-          onChange={(event) => setAlong(event.target.value)}
-        >
-          {leaders.map((run) => (
-            <option key={run.id} value={run.id}>
-              {run.name ?? run.id}
-            </option>
-          ))}
-        </select>
+        <Choice label="Along" value={along} of={named(leaders)} onChange={(value) => setAlong(value)} />
       </Row>
       {(
         [

@@ -6,6 +6,7 @@ import type { PortPair, Several } from '../api/types';
 import { Row } from '../card/Section';
 import { allPorts, freePorts } from '../locker/newItems';
 import { Button } from '../ui/Button';
+import { Choice, named } from '../ui/Choice';
 import { IconButton } from '../ui/IconButton';
 import { FieldHome, NumberField } from '../ui/NumberField';
 import { useWorkbench } from './store';
@@ -45,6 +46,7 @@ function Pairs() {
   const [slack, setSlack] = useState<number | string>(8);
   const [pairs, setPairs] = useState<PortPair[]>([]);
   const [along, setAlong] = useState('');
+  const ports = allPorts(state.places, items('fittings')).map(({ name, label }): [string, string] => [name, label]);
   const free = freePorts(state.places, items('fittings'), items('runs'));
   const taken = new Set(pairs.flatMap(({ from, to }) => [from, to]));
   const left = free.filter(({ name }) => !taken.has(name));
@@ -84,32 +86,15 @@ function Pairs() {
   return (
     <>
       <Row label="Stock" wide>
-        <select
-          className="form-select form-select-sm"
-          aria-label="Stock of all"
-          value={stock}
-          onChange={(event) => setStock(event.target.value)}
-        >
-          {items('stock').map((one) => (
-            <option key={one.id} value={one.id}>
-              {one.name ?? one.id}
-            </option>
-          ))}
-        </select>
+        <Choice label="Stock of all" value={stock} of={named(items('stock'))} onChange={(value) => setStock(value)} />
       </Row>
       <Row label="They" wide>
-        <select
-          className="form-select form-select-sm"
-          aria-label="How all behave"
+        <Choice
+          label="How all behave"
           value={behaves}
-          onChange={(event) => setBehaves(event.target.value as Several['behaves'])}
-        >
-          {Object.entries(BEHAVES).map(([kind, words]) => (
-            <option key={kind} value={kind}>
-              {words}
-            </option>
-          ))}
-        </select>
+          of={Object.entries(BEHAVES)}
+          onChange={(value) => setBehaves(value as Several['behaves'])}
+        />
       </Row>
       {behaves !== 'flow' && (
         <Row label="Slack">
@@ -123,22 +108,18 @@ function Pairs() {
         </Row>
       )}
       <Row label="Bundle" wide>
-        <select
-          className="form-select form-select-sm"
-          aria-label="Comb into a bundle"
+        <Choice
+          label="Comb into a bundle"
           value={along}
-          onChange={(event) => setAlong(event.target.value)}
-        >
-          <option value="">none: each by itself</option>
-          <option value="first">combed along the first of them</option>
-          {items('runs')
-            .filter(({ route }) => route.kind !== 'wrap')
-            .map((run) => (
-              <option key={run.id} value={run.id}>
-                combed along {run.name ?? run.id}
-              </option>
-            ))}
-        </select>
+          of={[
+            ['', 'none: each by itself'],
+            ['first', 'combed along the first of them'],
+            ...items('runs')
+              .filter(({ route }) => route.kind !== 'wrap')
+              .map(({ id, name }): [string, string] => [id, `combed along ${name ?? id}`]),
+          ]}
+          onChange={setAlong}
+        />
       </Row>
       <table className="table-plain mt-2">
         <thead>
@@ -155,9 +136,10 @@ function Pairs() {
             <tr key={`${pair.from} ${pair.to}`}>
               {(['from', 'to'] as const).map((end) => (
                 <td key={end}>
-                  <PortSelect
+                  <Choice
                     label={`Pair ${index + 1}: ${end}`}
                     value={pair[end]}
+                    of={ports}
                     onChange={(port) => setPairs(pairs.map((one, i) => (i === index ? { ...one, [end]: port } : one)))}
                   />
                 </td>
@@ -198,24 +180,6 @@ function Pairs() {
 
 const fittingOf = (port: string) => port.split('.')[0] ?? '';
 
-function PortSelect({ label, value, onChange }: { label: string; value: string; onChange: (port: string) => void }) {
-  const { state, items } = useJob();
-  return (
-    <select
-      className="form-select form-select-sm"
-      aria-label={label}
-      value={value}
-      onChange={(event) => onChange(event.target.value)}
-    >
-      {allPorts(state.places, items('fittings')).map((port) => (
-        <option key={port.name} value={port.name}>
-          {port.label}
-        </option>
-      ))}
-    </select>
-  );
-}
-
 interface TwoProps {
   fittings: readonly { id: string; name: string }[];
   onPair: (one: string, other: string) => void;
@@ -234,20 +198,7 @@ function AllOfTwo({ fittings, onPair }: TwoProps) {
           ['Ports of the other fitting', other, setOther],
         ] as const
       ).map(([label, value, set]) => (
-        <select
-          key={label}
-          className="form-select form-select-sm"
-          aria-label={label}
-          value={value}
-          onChange={(event) => set(event.target.value)}
-        >
-          <option value="">choose…</option>
-          {fittings.map((fitting) => (
-            <option key={fitting.id} value={fitting.id}>
-              {fitting.name}
-            </option>
-          ))}
-        </select>
+        <Choice key={label} label={label} value={value} of={[['', 'choose…'], ...named(fittings)]} onChange={set} />
       ))}
       <Button disabled={one === '' || other === '' || one === other} onClick={() => onPair(one, other)}>
         Pair

@@ -1,5 +1,6 @@
 import type { Route } from '../../api/types';
 import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
 import { tell } from '../../workbench/tell';
 import { useJob } from '../../workbench/useJob';
 import { Row } from '../Section';
@@ -60,18 +61,12 @@ interface HeldProps {
 function HeldField({ label, value, choices, onChange }: HeldProps) {
   return (
     <Row label={label}>
-      <select
-        className="form-select form-select-sm"
-        aria-label={label}
+      <Choice
+        label={label}
         value={value ?? 'pinned'}
-        onChange={(event) => tell(onChange(event.target.value === 'pinned' ? undefined : event.target.value))}
-      >
-        {choices.map((choice) => (
-          <option key={choice} value={choice}>
-            {HELD[choice]}
-          </option>
-        ))}
-      </select>
+        of={choices.map((choice) => [choice, HELD[choice]])}
+        onChange={(held) => tell(onChange(held === 'pinned' ? undefined : held))}
+      />
     </Row>
   );
 }

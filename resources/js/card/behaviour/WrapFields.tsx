@@ -1,6 +1,7 @@
 import type { Run, RunEnd } from '../../api/types';
 import { allPorts } from '../../locker/newItems';
 import { Button } from '../../ui/Button';
+import { Choice, named } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 import { tell } from '../../workbench/tell';
 import { freshId, useJob } from '../../workbench/useJob';
@@ -37,18 +38,12 @@ export function WrapFields({ run, route, hosts, onChange, onEnds }: Props) {
   return (
     <>
       <Row label="Round" wide>
-        <select
-          className="form-select form-select-sm"
-          aria-label="Round"
-          value={route.host}
-          onChange={(event) => tell(onChange({ host: event.target.value }))}
-        >
-          {hosts.map((host) => (
-            <option key={host.id} value={host.id}>
-              {host.name ?? host.id}
-            </option>
-          ))}
-        </select>
+        <Choice
+          label="Round"
+          value={route.host ?? ''}
+          of={named(hosts)}
+          onChange={(value) => tell(onChange({ host: value }))}
+        />
       </Row>
       {(
         [
@@ -62,24 +57,24 @@ export function WrapFields({ run, route, hosts, onChange, onEnds }: Props) {
         </Row>
       ))}
       <Row label="Told by">
-        <select
-          className="form-select form-select-sm"
-          aria-label="Winding told by"
+        <Choice
+          label="Winding told by"
           value={byTurns ? (Number(route.turns) === 0 ? 'beside' : 'turns') : 'pitch'}
-          onChange={(event) =>
+          of={[
+            ['pitch', 'its pitch'],
+            ['turns', 'its turns'],
+            ['beside', 'no turn: beside it'],
+          ]}
+          onChange={(told) =>
             tell(
               onChange(
-                event.target.value === 'pitch'
+                told === 'pitch'
                   ? { turns: undefined, pitch: 60 }
-                  : { pitch: undefined, turns: event.target.value === 'turns' ? 5 : 0 },
+                  : { pitch: undefined, turns: told === 'turns' ? 5 : 0 },
               ),
             )
           }
-        >
-          <option value="pitch">its pitch</option>
-          <option value="turns">its turns</option>
-          <option value="beside">no turn: beside it</option>
-        </select>
+        />
       </Row>
       {!byTurns && (
         <Row label="Pitch">
@@ -101,15 +96,15 @@ export function WrapFields({ run, route, hosts, onChange, onEnds }: Props) {
         />
       </Row>
       <Row label="Hand">
-        <select
-          className="form-select form-select-sm"
-          aria-label="Hand"
+        <Choice
+          label="Hand"
           value={route.hand ?? 'right'}
-          onChange={(event) => tell(onChange({ hand: event.target.value as 'right' | 'left' }))}
-        >
-          <option value="right">right</option>
-          <option value="left">left</option>
-        </select>
+          of={[
+            ['right', 'right'],
+            ['left', 'left'],
+          ]}
+          onChange={(hand) => tell(onChange({ hand: hand as 'right' | 'left' }))}
+        />
       </Row>
       {strand > 0 && (
         <>
@@ -145,20 +140,16 @@ function LeadsTo({ label, end, onChange }: LeadsProps) {
   const { state, items } = useJob();
   return (
     <Row label={label} wide>
-      <select
-        className="form-select form-select-sm"
-        aria-label={label}
+      <Choice
+        label={label}
         value={end?.port ?? (end === undefined ? '' : 'point')}
-        onChange={(event) => tell(onChange(event.target.value === '' ? undefined : { port: event.target.value }))}
-      >
-        <option value="">nothing, it ends there</option>
-        {end !== undefined && end.port === undefined && <option value="point">a point</option>}
-        {allPorts(state.places, items('fittings')).map((port) => (
-          <option key={port.name} value={port.name}>
-            {port.label}
-          </option>
-        ))}
-      </select>
+        of={[
+          ['', 'nothing, it ends there'],
+          ...(end !== undefined && end.port === undefined ? [['point', 'a point'] as const] : []),
+          ...allPorts(state.places, items('fittings')).map(({ name, label: words }) => [name, words] as const),
+        ]}
+        onChange={(port) => tell(onChange(port === '' ? undefined : { port }))}
+      />
     </Row>
   );
 }

@@ -1,5 +1,6 @@
 import { X } from 'lucide-react';
 import { allPorts } from '../../locker/newItems';
+import { Choice, named } from '../../ui/Choice';
 import { IconButton } from '../../ui/IconButton';
 import { NumberField } from '../../ui/NumberField';
 import { useJob } from '../../workbench/useJob';
@@ -21,21 +22,15 @@ export function LayingBar() {
       <div>
         <strong>{start === null ? 'Lay a run: click a port to begin' : `From ${from ?? ''}`}</strong>{' '}
         {run === null ? (
-          <select
-            className="form-select form-select-sm"
-            aria-label="Stock to lay"
+          <Choice
+            label="Stock to lay"
             value={chosen}
-            onChange={(event) => {
-              choose(event.target.value);
-              set({ stock: event.target.value });
+            of={named(items('stock'))}
+            onChange={(value) => {
+              choose(value);
+              set({ stock: value });
             }}
-          >
-            {items('stock').map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name ?? one.id}
-              </option>
-            ))}
-          </select>
+          />
         ) : (
           <span>{item('stock', stock)?.name ?? stock}</span>
         )}

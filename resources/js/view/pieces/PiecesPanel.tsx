@@ -2,6 +2,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import type { Joint, Run, Vector } from '../../api/types';
 import { Row } from '../../card/Section';
 import { Button } from '../../ui/Button';
+import { Choice, named } from '../../ui/Choice';
 import { length, lengthWithUnit } from '../../ui/format';
 import { IconButton } from '../../ui/IconButton';
 import { Mark } from '../../ui/Mark';
@@ -43,18 +44,12 @@ export function PiecesPanel() {
         <IconButton icon={Plus} name="Add a piece" onClick={add} />
       </header>
       <Row label="Stock" wide>
-        <select
-          className="form-select form-select-sm"
-          aria-label="Stock of the pieces"
+        <Choice
+          label="Stock of the pieces"
           value={stock}
-          onChange={(event) => set({ stock: event.target.value })}
-        >
-          {items('stock').map((one) => (
-            <option key={one.id} value={one.id}>
-              {one.name ?? one.id}
-            </option>
-          ))}
-        </select>
+          of={named(items('stock'))}
+          onChange={(value) => set({ stock: value })}
+        />
       </Row>
       <p className="quiet mb-1 mt-2">
         {begun === null ? 'Click where a piece begins, then where it ends.' : 'Click where this piece ends.'}

@@ -7,6 +7,8 @@ declare(strict_types=1);
  * Asked for: a sprung hose of 64 segments in under 15 ms; what is draped may take longer than a second.
  */
 
+use Bowline\Geometry\Line;
+use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Job\Surrounding;
@@ -17,6 +19,7 @@ use Bowline\Routing\Flexible\DrapedEnd;
 use Bowline\Routing\Flexible\Draping;
 use Bowline\Routing\Flexible\Elastica;
 use Bowline\Routing\Flexible\Spline;
+use Bowline\Routing\Flexible\Winding;
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -33,11 +36,26 @@ foreach ([
     ['hang', 200, static fn (Vector $a, Vector $b): mixed => Catenary::between($a, $b, $up, $a->distanceTo($b) * 1.3 + 10)],
     ['flow, 6 points', 50, static fn (Vector $a, Vector $b): mixed => Spline::through([$a, ...array_map($somewhere, range(1, 6)), $b], $out(), $out())],
     ['spring', 100, static fn (Vector $a, Vector $b): mixed => Elastica::between($a, $b, $out(), $out(), $a->distanceTo($b) * 1.3 + 10, 1)],
+    ['spring, moved on', 100, static function (Vector $a, Vector $b) use ($out): mixed {
+        [$along, $into, $length] = [$out(), $out(), $a->distanceTo($b) * 1.3 + 10];
+
+        return [Elastica::between($a, $b, $along, $into, $length, 1)[0]->curve, $a, $b->plus(new Vector(4, 3, 2)), $along, $into, $length];
+    }],
+    ['wrap, 20 turns', 30, static fn (Vector $a, Vector $b): mixed => Winding::round(new Path([new Line($a, $b), Catenary::between($b, $a, $up, $a->distanceTo($b) * 1.3 + 10)->curve]), 0.0, $a->distanceTo($b) * 2, 20.0, $a->distanceTo($b) / 10, 0.0, $up)],
     ['drape', 12, static fn (Vector $a, Vector $b): mixed => Draping::between(DrapedEnd::pinned($a), DrapedEnd::pinned($b), $up, $a->distanceTo($b) * 1.3 + 400, 6, 60, 30, $bodies)],
 ] as [$kind, $times, $solve]) {
     $took = [];
     for ($i = 0; $i < $times; $i++) {
         [$a, $b] = [$somewhere(), $somewhere()];
+        if ($kind === 'spring, moved on') {
+            // From the shape it has to that of its end a little elsewhere: a step of a movement.
+            $before = $solve($a, $b);
+            $start = hrtime(true);
+            Elastica::after(...$before);
+            $took[] = (hrtime(true) - $start) / 1e6;
+
+            continue;
+        }
         $start = hrtime(true);
         $solve($a, $b);
         $took[] = (hrtime(true) - $start) / 1e6;

@@ -374,6 +374,11 @@ final class RunEdit
     /** @param  list<int>|null  $stops  which may give; null keeps what is there */
     public function holdLength(float $length, ?array $stops = null, ?Vector $along = null): self
     {
+        $route = $this->laid->run->route;
+        if ($route instanceof FlexibleRoute && $route->span($this->laid->run) !== null) {
+            // What is told by its length simply gets that one.
+            return $this->setRoute((object) ['length' => StopList::tidy($length), 'slack' => null]);
+        }
         $fixed = $this->run->fixed_length ?? null;
         $fixed = $fixed instanceof stdClass ? $fixed : (object) ['tolerance' => 0.5];
         if ($stops === null || ! isset($fixed->same_as)) {

@@ -7,9 +7,12 @@ namespace Bowline\Routing;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Adjustment;
 use Bowline\Job\Node;
 use Bowline\Job\Run;
 use Bowline\Job\Site;
+use Bowline\Routing\Flexible\FlowLength;
 use Bowline\Routing\Flexible\FlowPoint;
 use Bowline\Routing\Flexible\Gate;
 use Bowline\Routing\Flexible\Spline;
@@ -42,7 +45,7 @@ final readonly class FlowRoute implements FlexibleRoute
 
     public function stopCount(): int
     {
-        return 0;
+        return count($this->points);
     }
 
     public function ownEnds(): ?array
@@ -67,27 +70,48 @@ final readonly class FlowRoute implements FlexibleRoute
 
     public function lay(Run $run): LaidRun
     {
+        $fixed = $run->fixedLength;
+        if ($fixed?->adjustment === null) {
+            return $this->laid($run, $this->points);
+        }
+        $adjustment = $fixed->adjustment;
+        $found = FlowLength::find(fn (float $move): float => $this->measured($run, $this->moved($adjustment, $move)), $fixed->length);
+        $move = $found->move ?? 0.0;
+        $laid = $this->laid($run, $this->moved($adjustment, $move));
+
+        return LaidRun::curve($run, $laid->path, $laid->gates, $move, $found->move === null ? $found->nearestLength : null);
+    }
+
+    /** @return list<FlowPoint> with those that give moved along; a clamp stays */
+    private function moved(Adjustment $adjustment, float $move): array
+    {
+        return array_map(
+            static fn (FlowPoint $point, int $index): FlowPoint => in_array($index, $adjustment->stops, true) ? $point->movedBy($adjustment->along->times($move)) : $point,
+            $this->points, array_keys($this->points),
+        );
+    }
+
+    /** @param  list<FlowPoint>  $through */
+    private function measured(Run $run, array $through): float
+    {
+        $length = ($run->from->lead ?? 0.0) + ($run->to->lead ?? 0.0);
+        foreach ($this->stretches($run, $through) as [$points, $along, $into, $held, , $gate]) {
+            $length += Spline::measured($points, $along, $into, $held) + ($gate === null ? 0.0 : $gate->entry()->distanceTo($gate->exit()));
+        }
+
+        return $length;
+    }
+
+    /** @param  list<FlowPoint>  $through */
+    private function laid(Run $run, array $through): LaidRun
+    {
         $start = $run->from->leadPoint() ?? $run->from->at;
         $end = $run->to->leadPoint() ?? $run->to->at;
         $segments = $start->distanceTo($run->from->at) > 1e-9 ? [new Line($run->from->at, $start)] : [];
         $gates = [];
         $length = $segments === [] ? 0.0 : $segments[0]->length();
-        [$points, $held, $loose, $along] = [[$start], [], [], $run->from->axis?->times($this->pulls[0])];
-        foreach ([...$this->points, null] as $point) {
-            $gate = $point?->gate;
-            if ($point !== null && $gate?->travel === null) {
-                if ($gate !== null) {
-                    $loose[] = $gate;
-                }
-                if ($point->slope !== null) {
-                    $held[count($points)] = $point->slope;
-                }
-                $points[] = $point->at;
-
-                continue;
-            }
-            // Up to a clamp or to the end is one curve.
-            $curve = Spline::through([...$points, $gate?->entry() ?? $end], $along, $gate->travel ?? $run->to->axis?->times(-$this->pulls[1]), $held);
+        foreach ($this->stretches($run, $through) as [$points, $along, $into, $held, $loose, $gate]) {
+            $curve = Spline::through($points, $along, $into, $held);
             $segments[] = $curve;
             array_push($gates, ...array_map(static fn (Gate $one): array => [$one, $length + self::place($curve, $one), $length + self::place($curve, $one)], $loose));
             $length += $curve->length();
@@ -96,7 +120,6 @@ final readonly class FlowRoute implements FlexibleRoute
                 $gates[] = [$gate, $length, $length + $straight->length()];
                 $length += $straight->length();
                 $segments = $straight->length() > 1e-9 ? [...$segments, $straight] : $segments;
-                [$points, $held, $loose, $along] = [[$gate->exit()], [], [], $gate->travel];
             }
         }
         if ($end->distanceTo($run->to->at) > 1e-9) {
@@ -104,6 +127,36 @@ final readonly class FlowRoute implements FlexibleRoute
         }
 
         return LaidRun::curve($run, new Path($segments), $gates);
+    }
+
+    /**
+     * The curves it is made of, each up to a clamp or to the end.
+     *
+     * @param  list<FlowPoint>  $through
+     * @return list<array{non-empty-list<Vector>, Vector|null, Vector|null, array<int, Vector>, list<Gate>, Gate|null}> points, directions at both ends and between,
+     *                                                                                                             the ties on its way, and the clamp it comes to
+     */
+    private function stretches(Run $run, array $through): array
+    {
+        $stretches = [];
+        [$points, $held, $loose, $along] = [[$run->from->leadPoint() ?? $run->from->at], [], [], $run->from->axis?->times($this->pulls[0])];
+        foreach ($through as $point) {
+            $gate = $point->gate;
+            if ($gate?->travel === null) {
+                $loose = $gate === null ? $loose : [...$loose, $gate];
+                if ($point->slope !== null) {
+                    $held[count($points)] = $point->slope;
+                }
+                $points[] = $point->at;
+
+                continue;
+            }
+            $stretches[] = [[...$points, $gate->entry()], $along, $gate->travel, $held, $loose, $gate];
+            [$points, $held, $loose, $along] = [[$gate->exit()], [], [], $gate->travel];
+        }
+        $stretches[] = [[...$points, $run->to->leadPoint() ?? $run->to->at], $along, $run->to->axis?->times(-$this->pulls[1]), $held, $loose, null];
+
+        return $stretches;
     }
 
     /** Developed length at which a curve goes through a tie. */

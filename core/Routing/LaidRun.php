@@ -40,9 +40,9 @@ final readonly class LaidRun
      *
      * @param  list<array{Gate, float, float}>  $gates
      */
-    public static function curve(Run $run, Path $path, array $gates = []): self
+    public static function curve(Run $run, Path $path, array $gates = [], float $adjustedBy = 0.0, ?float $nearestLength = null): self
     {
-        return new self($run, [], $path, [], [], [], gates: $gates);
+        return new self($run, [], $path, [], [], [], $adjustedBy, $nearestLength, $gates);
     }
 
     /** @return list<Vector> unit directions, square to each other, in which a vertex may move as it is told now */

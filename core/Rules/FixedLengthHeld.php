@@ -8,6 +8,7 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Words;
 use Bowline\Laying\RunEdit;
+use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\VertexPlace;
 
@@ -49,6 +50,11 @@ final class FixedLengthHeld implements Rule
     {
         $fixed = $laid->run->fixedLength;
         if ($fixed === null) {
+            return;
+        }
+        if ($laid->run->route instanceof FlexibleRoute && $laid->run->route->span($laid->run) !== null) {
+            yield new Remedy(sprintf('Make it %s', $laid->run->units->say($fixed->length)), 'runs', RunEdit::of($laid)->holdLength($fixed->length)->run());
+
             return;
         }
         if ($laid->nearestLength !== null) {

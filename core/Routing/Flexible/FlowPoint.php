@@ -23,6 +23,11 @@ final readonly class FlowPoint
     ) {
     }
 
+    public function movedBy(Vector $by): self
+    {
+        return $this->gate !== null ? $this : new self($this->at->plus($by), $this->slope, null);
+    }
+
     /**
      * Three numbers; or `at`, with `along` and `pull` if wanted; or `clamp`, with `reverse` or `loose`.
      *

@@ -80,6 +80,28 @@ final class Spline
     }
 
     /**
+     * Its length without the drawing of it, as good to a millionth: for trying many.
+     *
+     * @param  non-empty-list<Vector>  $points
+     * @param  array<int, Vector>  $held
+     */
+    public static function measured(array $points, ?Vector $along, ?Vector $into, array $held = []): float
+    {
+        $spline = self::of($points, $along, $into, $held);
+        if ($spline === null) {
+            return $points[0]->distanceTo($points[count($points) - 1]);
+        }
+        $length = 0.0;
+        foreach (array_keys($spline->spans) as $span) {
+            for ($i = 0; $i < self::ROUGHLY; $i++) {
+                $length += $spline->length($span, $i / self::ROUGHLY, ($i + 1) / self::ROUGHLY);
+            }
+        }
+
+        return $length;
+    }
+
+    /**
      * Its smallest radius, looked for in few places: for trying many.
      *
      * @param  non-empty-list<Vector>  $points

@@ -6,6 +6,7 @@ namespace Bowline\Routing\Flexible;
 
 use Bowline\Geometry\Arc;
 use Bowline\Geometry\Curve;
+use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Vector;
@@ -160,7 +161,7 @@ final class Winding
         return self::square($this->frames[$piece][$low], $curve->directionAt($along));
     }
 
-    /** @return array{Vector, Vector, Vector} point of the path, its direction, and the upright carried there */
+    /** @return array{Vector, Vector, Vector, bool} point of the path, its direction, the upright carried there, and whether it is straight */
     private function place(float $u): array
     {
         $found = 0;
@@ -176,15 +177,43 @@ final class Winding
         return [
             $segment->pointAt($own), $segment->directionAt($own),
             $segment instanceof Curve ? $this->carriedOn($found, $segment, $upright, $own) : self::carried($segment, $upright, $own),
+            $segment instanceof Line,
         ];
     }
 
     private function at(float $u): Vector
     {
         [$point, $travel, $upright] = $this->place($u);
+
+        return $point->plus($this->outward($u, $travel, $upright)->times($this->radius));
+    }
+
+    /** Unit, from the path to what is wound round it. */
+    private function outward(float $u, Vector $travel, Vector $upright): Vector
+    {
         $angle = $this->start + 2 * M_PI * ($u - $this->from) / $this->pitch;
 
-        return $point->plus($upright->times($this->radius * cos($angle)))->plus($travel->cross($upright)->times($this->radius * sin($angle)));
+        return $upright->times(cos($angle))->plus($travel->cross($upright)->times(sin($angle)));
+    }
+
+    /**
+     * Place, and first and second derivative by the length of the path: of the formula on a straight, elsewhere by differences.
+     *
+     * @return array{Vector, Vector, Vector}
+     */
+    private function derived(float $u, float $small): array
+    {
+        [$point, $travel, $upright, $isStraight] = $this->place($u);
+        $outward = $this->outward($u, $travel, $upright);
+        $here = $point->plus($outward->times($this->radius));
+        if ($isStraight) {
+            $turn = 2 * M_PI / $this->pitch;
+
+            return [$here, $travel->plus($travel->cross($outward)->times($this->radius * $turn)), $outward->times(-$this->radius * $turn ** 2)];
+        }
+        [$before, $after] = [$this->at($u - $small), $this->at($u + $small)];
+
+        return [$here, $after->minus($before)->times(0.5 / $small), $after->plus($before)->minus($here->times(2.0))->times(1.0 / $small ** 2)];
     }
 
     private function curve(float $to): Curve
@@ -205,10 +234,7 @@ final class Winding
         $isStraight = $bends < 1e-9;
         for ($i = 0; $i <= $pieces; $i++) {
             $u = $this->from + $step * $i;
-            $here = $this->at($u);
-            [$before, $after] = [$this->at($u - $small), $this->at($u + $small)];
-            $first = $after->minus($before)->times(0.5 / $small);
-            $second = $after->plus($before)->minus($here->times(2.0))->times(1.0 / $small ** 2);
+            [$here, $first, $second] = $this->derived($u, $small);
             $bend = $isStraight ? (is_finite($helixRadius) ? 1.0 / $helixRadius : 0.0) : $first->cross($second)->length() / $first->length() ** 3;
             if ($i > 0) {
                 $chord = $here->distanceTo($points[$i - 1]);

@@ -4,6 +4,7 @@ import { NumberField } from '../ui/NumberField';
 import { tell } from '../workbench/tell';
 import { useJob } from '../workbench/useJob';
 import { AxisField } from './AxisField';
+import { atOf } from './behaviour/flowPoints';
 import { Row, Section } from './Section';
 
 interface Props {
@@ -16,7 +17,13 @@ interface Props {
 export function LengthFields({ run, solved, onChange }: Props) {
   const { state } = useJob();
   const fixed = run.fixed_length;
-  const movable = solved.legs.filter((leg) => leg.place === 'stop' && leg.stop !== null);
+  const isSmooth = run.route.kind === 'flow';
+  // What may give, by its number in the file and the number people see.
+  const movable = isSmooth
+    ? (run.route.points ?? []).flatMap((point, stop) => (atOf(point) === null ? [] : [{ stop, number: stop + 1 }]))
+    : solved.legs.flatMap(({ place, stop, vertex }) =>
+        place === 'stop' && stop !== null ? [{ stop, number: vertex }] : [],
+      );
   const giving = new Set((fixed?.adjust?.stops ?? []).map(Number));
   const along = fixed?.adjust?.along ?? '+z';
 
@@ -84,20 +91,22 @@ export function LengthFields({ run, solved, onChange }: Props) {
               onChange={(tolerance) => onChange({ ...fixed, tolerance })}
             />
           </Row>
-          <div className="mt-1">Corners that may give</div>
+          <div className="mt-1">{isSmooth ? 'Points' : 'Corners'} that may give</div>
           <div className="d-flex flex-wrap gap-3">
-            {movable.map((leg) => (
-              <label key={leg.vertex} className="form-check-label">
+            {movable.map(({ stop, number }) => (
+              <label key={stop} className="form-check-label">
                 <input
                   type="checkbox"
                   className="form-check-input me-1"
-                  checked={giving.has(leg.stop ?? -1)}
-                  onChange={() => toggle(leg.stop ?? -1)}
+                  checked={giving.has(stop)}
+                  onChange={() => toggle(stop)}
                 />
-                {leg.vertex}
+                {number}
               </label>
             ))}
-            {movable.length === 0 && <span className="quiet">none: this run has no corner of its own</span>}
+            {movable.length === 0 && (
+              <span className="quiet">none: this run has no {isSmooth ? 'point' : 'corner'} of its own</span>
+            )}
           </div>
           {fixed.adjust !== undefined && (
             <>

@@ -117,7 +117,9 @@ export function RunCard({ id }: { id: string }) {
           <PathTable run={run} solved={solved} />
         </Section>
       )}
-      {isRigid && <LengthFields run={run} solved={solved} onChange={(fixed_length) => change({ fixed_length })} />}
+      {(isRigid || run.route.kind === 'flow') && (
+        <LengthFields run={run} solved={solved} onChange={(fixed_length) => change({ fixed_length })} />
+      )}
       <EndFields
         run={run}
         ports={ports}

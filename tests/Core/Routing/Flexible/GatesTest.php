@@ -133,3 +133,25 @@ it('refuses what cannot be eased or led', function (): void {
         ->and(static fn () => Jobs::laid(led(['kind' => 'flow', 'points' => [['at' => [1, 2, 3], 'pull' => 2]]])))->toThrow(Bowline\Job\JobError::class, 'a pull needs the direction')
         ->and((new Node(led(['kind' => 'hang', 'length' => 1100])))->find('runs'))->not->toBeNull();
 });
+
+it('brings a smooth run to its length by the points that give, the smallest move of them', function (float $length): void {
+    $route = ['kind' => 'flow', 'points' => [[300, 0, 60], [500, 0, 80], ['clamp' => 'far', 'loose' => true]]];
+    $file = led($route, ['fixed_length' => ['length' => $length, 'tolerance' => 0.1, 'adjust' => ['stops' => [0, 1], 'along' => '+z']]]);
+    $laid = Jobs::laid($file);
+    // As told with the points there: the same run, of that length.
+    $moved = $laid->adjustedBy;
+    $there = Jobs::laid(led(['kind' => 'flow', 'points' => [[300, 0, 60 + $moved], [500, 0, 80 + $moved], ['clamp' => 'far', 'loose' => true]]]));
+    expect($laid->length())->toEqualWithDelta($length, 1e-4)->and($there->length())->toEqualWithDelta($length, 1e-4);
+    // No smaller move does: half of it is shorter, and the other way is longer only farther off.
+    $short = static fn (float $by): bool => Jobs::laid(led(['kind' => 'flow', 'points' => [[300, 0, 60 + $by], [500, 0, 80 + $by], ['clamp' => 'far', 'loose' => true]]]))->length() < $length;
+    expect($short($moved * 0.9))->toBe($short(0.0))->and($short(-$moved * 0.9))->toBe($short(0.0));
+})->with([1040.0, 1100.0]);
+
+it('says the nearest length that the points can give', function (): void {
+    $finding = Jobs::solve(led(['kind' => 'flow', 'points' => [[500, 0, 80]]], ['fixed_length' => ['length' => 900, 'tolerance' => 0.1, 'adjust' => ['stops' => [0], 'along' => '+z']]]))->findings[0];
+    // Never shorter than straight across, 1000.
+    expect($finding->rule)->toBe('fixed-length')->and($finding->nearest)->toEqualWithDelta(1000.0, 0.05);
+    // A cable is simply made as long.
+    $cable = Jobs::solve(led(['kind' => 'hang', 'length' => 1100], ['fixed_length' => ['length' => 1150, 'tolerance' => 0.1]]))->findings[0];
+    expect($cable->remedies[0]->label)->toBe('Make it 1150 mm')->and($cable->remedies[0]->item->route->length)->toBe(1150);
+});

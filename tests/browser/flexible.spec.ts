@@ -112,7 +112,7 @@ test('swings the steering arm, reads the envelope, and takes the hose that fits 
     'place',
   );
   await locker(page, 'Steering arm').click();
-  await page.getByLabel('While it works it').selectOption('swings');
+  await page.getByLabel('How it moves').selectOption('swings');
   await enter(page, 'Swings from', '-25');
   await enter(page, 'Swings to', '25');
   await goTo(page, 'Lay');

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { BARE, demo, enter, goTo, locker, openJob } from './jobs';
@@ -199,4 +200,18 @@ test('has nothing for axe to find, on any stage, page or dialog', async ({ page 
   await page.keyboard.type('200');
   await expect(page.locator('.laying-tag')).toBeVisible();
   await check('laying');
+  await openJob(page, JSON.parse(readFileSync('database/demo/hoses.json', 'utf8')), 'lay');
+  await locker(page, 'Steering hose, starboard').click();
+  await page.getByRole('button', { name: 'Show', exact: true }).click();
+  await expect(page.locator('.film .frame').first()).toBeVisible();
+  await check('movement');
+  for (const panel of ['Lay several flexible runs', 'Comb runs']) {
+    await page.keyboard.press('Control+k');
+    await page.keyboard.type(panel);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('dialog').getByRole('button').last()).toBeVisible();
+    await check(panel);
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+  }
 });

@@ -26,12 +26,12 @@ export function MovementFields({ fitting, onChange }: Props) {
     );
   return (
     <Section title="Movement">
-      <Row label="While it works it" wide>
+      <Row label="Moves" wide>
         <Choice
-          label="While it works it"
+          label="How it moves"
           value={kind}
           of={[
-            ['stands', 'stands still'],
+            ['stands', 'not: it stands still'],
             ['swings', 'swings about an axis'],
             ['goes', 'goes to a second place'],
           ]}

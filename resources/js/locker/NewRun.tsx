@@ -13,11 +13,11 @@ import { freePorts, newRun } from './newItems';
 type Behaves = 'corners' | Several['behaves'];
 
 const BEHAVES: Record<Behaves, string> = {
-  corners: 'is rigid, with bends at its corners',
+  corners: 'rigid, with bends at its corners',
   hang: 'hangs freely',
   drape: 'lies over what it meets',
   spring: 'springs between its ends',
-  flow: 'goes smoothly, through points',
+  flow: 'smooth, through points',
 };
 
 /** To begin with; the card has it as a number. */
@@ -128,7 +128,7 @@ function NewRunForm({ onClose }: { onClose: () => void }) {
           </Form.Select>
         </Form.Group>
         <Form.Group className="mb-2" controlId="new-run-behaves">
-          <Form.Label className="mb-0">It</Form.Label>
+          <Form.Label className="mb-0">Behaves</Form.Label>
           <Form.Select size="sm" value={behaves} onChange={(event) => setBehaves(event.target.value as Behaves)}>
             {Object.entries(BEHAVES).map(([one, words]) => (
               <option key={one} value={one}>

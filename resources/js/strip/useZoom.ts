@@ -2,7 +2,7 @@ import { type PointerEvent, type RefObject, useEffect, useState } from 'react';
 import { follow } from '../view/drag/follow';
 
 export const MARGIN = 34;
-export const RIGHT = 86;
+export const RIGHT = 94;
 
 const MOST = 60;
 

@@ -92,7 +92,7 @@ function Combing() {
         {flexible.length === 0 && <p className="quiet">No other flexible run in this job.</p>}
       </fieldset>
       <Button look="primary" disabled={runs.length === 0} onClick={() => tell(comb())}>
-        {`Comb ${runs.length === 1 ? 'it' : `all ${runs.length}`} along it`}
+        {runs.length === 0 ? 'Comb them along it' : `Comb ${runs.length} along it`}
       </Button>
     </>
   );

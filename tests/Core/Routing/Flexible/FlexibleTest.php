@@ -230,3 +230,27 @@ it('judges a curve by its true curvature, and cures what is too short', function
     $deep = (new Bowline\Solver(Job::read($file)))->all()[0];
     expect(array_map(fn ($finding) => $finding->rule, $deep->findings))->toContain('bend-radius');
 });
+
+it('finds sprung curves along which bending and one constant force keep their balance', function (int $seed): void {
+    mt_srand(500 + $seed);
+    $from = new Vector(0, 0, 0);
+    $to = new Vector(mt_rand(100, 500), mt_rand(-300, 300), mt_rand(-300, 300));
+    $away = static fn (): Vector => (new Vector(mt_rand(-9, 9), mt_rand(-9, 9), mt_rand(1, 9)))->unit();
+    [$along, $into, $length] = [$away(), $away(), $to->length() * (1.15 + mt_rand(0, 60) / 100)];
+    $curve = Elastica::between($from, $to, $along, $into, $length, 1)[0]->curve;
+    // A first integral of the elastica: κ²/2 + F·t is the same everywhere, for a constant force F. Its four unknowns
+    // follow from four places; every other place must agree.
+    $count = count($curve->points);
+    $row = static fn (int $i): array => [[...$curve->directions[$i]->toArray(), -1.0], -$curve->curvature[$i] ** 2 / 2];
+    $rows = array_map(static fn (float $part): array => $row((int) round($part * ($count - 1))), [0.05, 0.35, 0.62, 0.9]);
+    $solved = Bowline\Geometry\LinearSystem::solved(array_column($rows, 0), array_column($rows, 1));
+    $most = max($curve->curvature) ** 2 / 2;
+    foreach (range(1, 40) as $step) {
+        [$left, $right] = $row((int) round($step / 41 * ($count - 1)));
+        $sum = array_sum(array_map(static fn (float $a, float $b): float => $a * $b, $left, $solved));
+        expect(abs($sum - $right))->toBeLessThan(3e-3 * $most + 1e-9);
+    }
+    expect($curve->points[0]->distanceTo($from))->toBeLessThan(1e-6)->and($curve->points[$count - 1]->distanceTo($to))->toBeLessThan(1e-5)
+        ->and($curve->directions[0]->angleTo($along))->toBeLessThan(1e-6)->and($curve->directions[$count - 1]->angleTo($into))->toBeLessThan(1e-5)
+        ->and($curve->length())->toEqualWithDelta($length, 1e-9);
+})->with(range(1, 8));

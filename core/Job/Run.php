@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
+use Bowline\Routing\DrapeRoute;
 use Bowline\Routing\Flexible\Bodies;
 use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\Route;
@@ -39,7 +40,7 @@ final readonly class Run
         $route = Routes::read($node->get('route'), $site);
         [$from, $to] = [self::end($node, 'from', $route, $site), self::end($node, 'to', $route, $site)];
 
-        return new self(
+        $run = new self(
             $id,
             $node->find('name')?->text() ?? $id,
             $site->stock($node->get('stock')),
@@ -51,6 +52,8 @@ final readonly class Run
             new Bodies($from->movement === null && $to->movement === null ? [] : $site->surroundings),
             $node->object(),
         );
+
+        return $route instanceof DrapeRoute && ! $run->isMoving() ? $run->withRoute($route->inReach($run)) : $run;
     }
 
     /** Whether it hangs on something that moves. */

@@ -79,12 +79,13 @@ final readonly class Trial
         $placed = static fn (float $amount): stdClass => $turns
             ? $edit->turned($about, deg2rad($amount))
             : $edit->moved($wish > 0.0 ? $by->times($amount / $wish) : $by);
-        $solve = static function (float $amount) use ($job, $list, $placed, $isHanging): array {
-            $with = Job::readOnly(OpenEnds::fit($job->source, self::with($job->source, $list, $placed($amount))), $isHanging);
-
-            return array_map((new Solver($with))->preview(...), array_values($with->runs));
-        };
-        $before = $step === null ? [] : array_map((new Solver($job))->preview(...), array_values($job->runs));
+        $read = static fn (float $amount): Job => Job::readOnly(OpenEnds::fit($job->source, self::with($job->source, $list, $placed($amount))), $isHanging);
+        // What reads the same where the hand is has nothing to do with it: a cable that lies elsewhere.
+        $there = $read($wish);
+        $touched = array_filter($job->runs, static fn (Run $run): bool => serialize($run) !== serialize($there->runs[$run->id] ?? null));
+        $preview = static fn (Job $of): array => array_map((new Solver($of))->preview(...), array_values(array_intersect_key($of->runs, $touched)));
+        $solve = static fn (float $amount): array => $preview($amount === $wish ? $there : $read($amount));
+        $before = $step === null ? [] : $preview($job);
         $hold = $step === null ? Hold::free($wish, $solve($wish)) : Hold::towards($solve, $before, 0.0, $wish, $step);
 
         return new self([$list => $placed($hold->amount)], $hold);

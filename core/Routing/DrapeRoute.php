@@ -96,6 +96,18 @@ final readonly class DrapeRoute implements FlexibleRoute
         ));
     }
 
+    /** With no more of what stands around than it can come near: what is farther off may move without it. */
+    public function inReach(Run $run): self
+    {
+        $length = max($this->length->of($run), $this->length->distance($run));
+        // A free end is only told where it is laid out towards.
+        $bodies = $this->bodies->inReach(
+            $run->from->at, $this->endsFree() ? $run->from->at : $run->to->at, $this->endsFree() ? 2 * $length : $length, $run->stock->section->outsideDiameter / 2,
+        );
+
+        return new self($this->length, $this->kept, $this->held, $this->nudges, $this->up, $bodies, $this->watch, $this->isSettled);
+    }
+
     public function watchedBy(Watch $watch): self
     {
         return new self($this->length, $this->kept, $this->held, $this->nudges, $this->up, $this->bodies, $watch);

@@ -7,6 +7,7 @@ use App\Models\Settling;
 use App\Settling\SettleRun;
 use App\Settling\SettlingWatch;
 use Bowline\Routing\Flexible\SettlingStopped;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Tests\Cases;
 
@@ -108,4 +109,21 @@ it('stops when it is told to or when the run has changed, and settles again', fu
     Queue::assertPushed(SettleRun::class, 3);
     $watch = new SettlingWatch((new Settling)->forceFill(['id' => 1, 'from' => 'of before']));
     expect(static fn () => $watch->settles(0.5, static fn (): array => []))->toThrow(SettlingStopped::class);
+});
+
+it('is laid again only for what it can come near', function (): void {
+    $job = draping();
+    $box = static fn (string $id, int $x): array => ['id' => $id, 'name' => $id, 'pose' => ['at' => [$x, 0, 150]], 'body' => ['shape' => 'box', 'size' => [100, 100, 100]], 'ports' => []];
+    edit($job, 'fittings', 'far', $box('far', 1900))->assertOk();
+    edit($job, 'fittings', 'near', $box('near', 1200))->assertOk();
+    $mark = '{"marked":true,"length":1,"cut_length":1}';
+    DB::table('runs')->update(['solution' => $mark]);
+    $moved = static fn (string $id, int $x) => edit($job, 'fittings', $id, $box($id, $x))->assertOk()->json('solutions.0');
+    // 1300 long between ends at ±500: nothing of it is ever farther out than 650.
+    expect($moved('far', 1700))->toBe(json_decode($mark, true))->and($moved('near', 1000))->toBe(json_decode($mark, true));
+    $preview = static fn (string $id, int $by): int => count(test()->postJson($job.'/preview/place', [
+        'list' => 'fittings', 'id' => $id, 'change' => ['do' => 'move', 'by' => [$by, 0, 0]], 'hold' => null,
+    ])->assertOk()->json('solutions'));
+    expect($preview('far', 20))->toBe(0)->and($preview('near', -500))->toBe(1)
+        ->and($moved('near', 350)['length'])->toEqualWithDelta(1300, 1.3);
 });

@@ -6,7 +6,10 @@ test('undoes ten steps and redoes them after a reload, and brings back what hung
   await openJob(page, { ...BARE, runs: [GOALPOST] }, 'lay');
   const height = page.getByLabel('Leg 1: length corner to corner');
   for (let step = 1; step <= 10; step++) {
+    // The field says what was typed at once: kept it is when the server has answered.
+    const answered = page.waitForResponse((response) => response.url().endsWith('/laying'));
     await enter(page, 'Leg 1: length corner to corner', String(150 + step));
+    await answered;
     await expect(page.getByRole('button', { name: 'Undo: Change a leg of Feed' })).toBeEnabled();
     await expect(height).toHaveValue(String(150 + step));
     await expect(page.locator('.saved')).toContainText('saved');

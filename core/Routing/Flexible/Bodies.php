@@ -19,8 +19,9 @@ final readonly class Bodies
     /**
      * @param  array<string, Surrounding>  $surroundings
      * @param  array<string, Fitting>  $fittings
+     * @param  list<array{Vector, float, Vector, Vector, Vector, Vector, Shape, string, string}>  $others  of another
      */
-    public function __construct(array $surroundings, array $fittings = [])
+    public function __construct(array $surroundings, array $fittings = [], array $others = [])
     {
         $bodies = array_map(
             static fn (Surrounding $body): array => self::body($body->shape, $body->pose, $body->id, $body->name), array_values($surroundings),
@@ -30,7 +31,7 @@ final readonly class Bodies
                 $bodies[] = self::body($solid->shape, $solid->pose->within($fitting->pose), $fitting->id, $fitting->name);
             }
         }
-        $this->bodies = $bodies;
+        $this->bodies = [...$bodies, ...$others];
     }
 
     /** @return array{Vector, float, Vector, Vector, Vector, Vector, Shape, string, string} */
@@ -69,6 +70,16 @@ final readonly class Bodies
         }
 
         return $nearest;
+    }
+
+    /** Those that a line of a length between two points can come near, as thick as it is: none but what it may meet. */
+    public function inReach(Vector $from, Vector $to, float $length, float $half): self
+    {
+        $near = array_values(array_filter(
+            $this->bodies, static fn (array $body): bool => $body[0]->distanceTo($from) + $body[0]->distanceTo($to) <= $length + 2 * ($body[1] + $half),
+        ));
+
+        return new self([], [], $near);
     }
 
     /** What people call the body of that id. */

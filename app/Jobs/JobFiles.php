@@ -53,7 +53,8 @@ final class JobFiles
         });
         if (array_filter((new Node($file))->list('fittings'), static fn (Node $fitting): bool => $fitting->find('moves') !== null) !== []) {
             // What hangs on a thing that moves has to stay clear of all that stands around.
-            $file->surroundings = $this->items($job, ['surroundings' => null])['surroundings'];
+            $all = $this->items($job, ['surroundings' => null, 'fittings' => null]);
+            [$file->surroundings, $file->fittings] = [$all['surroundings'], $all['fittings']];
         }
         $hosts = array_values(array_unique(array_filter(array_map(
             static fn (Node $item): mixed => $item->find('on')?->value, [...(new Node($file))->list('fittings'), ...(new Node($file))->list('clamps')],

@@ -31,7 +31,7 @@ final class Hanging
     {
         $moving = [$list.' '.$id => true, ...(in_array($list.' *', self::ALL_AROUND, true) ? [$list.' *' => true] : [])];
         foreach ($mounted as [$kind, $own, $host]) {
-            if ($list === 'surroundings' && ($host === $id || $host === self::MOVES)) {
+            if (($list === 'surroundings' && $host === $id) || ($host === self::MOVES && in_array($list.' *', self::ALL_AROUND, true))) {
                 $moving[$kind.' '.$own] = true;
             }
         }

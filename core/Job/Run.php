@@ -49,11 +49,37 @@ final readonly class Run
             $route,
             FixedLength::read($node->find('fixed_length'), $site, $route->stopCount()),
             $site->units,
-            new Bodies($from->movement === null && $to->movement === null ? [] : $site->surroundings),
+            new Bodies([]),
             $node->object(),
         );
 
-        return $route instanceof DrapeRoute && ! $run->isMoving() ? $run->withRoute($route->inReach($run)) : $run;
+        return match (true) {
+            $run->isMoving() => $run->amid($site),
+            $route instanceof DrapeRoute => $run->withRoute($route->inReach($run)),
+            default => $run,
+        };
+    }
+
+    /** With all that it may come near while it moves: what stands around, and fittings that neither move nor hold it. */
+    private function amid(Site $site): self
+    {
+        $holding = array_map(static fn (RunEnd $end): string => explode('.', $end->port ?? '')[0], [$this->from, $this->to]);
+        $fittings = array_filter($site->fittings, static fn (Fitting $one): bool => $one->movement === null && ! in_array($one->id, $holding, true));
+        $around = (new Bodies($site->surroundings, $fittings))->near(array_map(
+            fn (float $part): array => [$this->from->moved($part)->at, $this->to->moved($part)->at], [0.0, 0.25, 0.5, 0.75, 1.0],
+        ), $this->reach());
+
+        return new self(
+            $this->id, $this->name, $this->stock, $this->from, $this->to, $this->route, $this->fixedLength, $this->units, $around, $this->source,
+        );
+    }
+
+    /** How long it may be at most, to tell what it can come near, mm. */
+    private function reach(): float
+    {
+        $span = $this->route instanceof FlexibleRoute ? $this->route->span($this) : null;
+
+        return 500.0 + ($span === null ? 3 * $this->from->at->distanceTo($this->to->at) : max($span));
     }
 
     /** Whether it hangs on something that moves. */

@@ -101,9 +101,8 @@ final readonly class DrapeRoute implements FlexibleRoute
     {
         $length = max($this->length->of($run), $this->length->distance($run));
         // A free end is only told where it is laid out towards.
-        $bodies = $this->bodies->inReach(
-            $run->from->at, $this->endsFree() ? $run->from->at : $run->to->at, $this->endsFree() ? 2 * $length : $length, $run->stock->section->outsideDiameter / 2,
-        );
+        $ends = $this->endsFree() ? [$run->from->at, $run->from->at] : [$run->from->at, $run->to->at];
+        $bodies = $this->bodies->near([$ends], ($this->endsFree() ? 2 * $length : $length) + $run->stock->section->outsideDiameter);
 
         return new self($this->length, $this->kept, $this->held, $this->nudges, $this->up, $bodies, $this->watch, $this->isSettled);
     }

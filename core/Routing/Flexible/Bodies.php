@@ -72,14 +72,23 @@ final readonly class Bodies
         return $nearest;
     }
 
-    /** Those that a line of a length between two points can come near, as thick as it is: none but what it may meet. */
-    public function inReach(Vector $from, Vector $to, float $length, float $half): self
+    /**
+     * Those that a line of a length can come near: none but what it may meet.
+     *
+     * @param  list<array{Vector, Vector}>  $ends  between which it may lie
+     * @param  float  $length  with how thick it is, mm
+     */
+    public function near(array $ends, float $length): self
     {
-        $near = array_values(array_filter(
-            $this->bodies, static fn (array $body): bool => $body[0]->distanceTo($from) + $body[0]->distanceTo($to) <= $length + 2 * ($body[1] + $half),
-        ));
+        return new self([], [], array_values(array_filter($this->bodies, static function (array $body) use ($ends, $length): bool {
+            foreach ($ends as [$from, $to]) {
+                if ($body[0]->distanceTo($from) + $body[0]->distanceTo($to) <= $length + 2 * $body[1]) {
+                    return true;
+                }
+            }
 
-        return new self([], [], $near);
+            return false;
+        })));
     }
 
     /** What people call the body of that id. */

@@ -31,7 +31,8 @@ export function MovementFacts({ movement }: { movement: SweptRun }) {
     rows.push(['Length', `${lengthWithUnit(shortest, 0)} to ${lengthWithUnit(longest, 0)}`, null]);
   }
   if (nearest?.nearest) {
-    const name = item('surroundings', nearest.nearest.id)?.name ?? nearest.nearest.id;
+    const name =
+      (item('surroundings', nearest.nearest.id) ?? item('fittings', nearest.nearest.id))?.name ?? nearest.nearest.id;
     rows.push([`Off ${name}`, lengthWithUnit(nearest.nearest.distance), movement.nearest]);
   }
   if (twisted !== undefined) {

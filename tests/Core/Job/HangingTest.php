@@ -52,6 +52,6 @@ it('lets what is draped hang on all that stands in space, and what moves on all 
     ]);
     $mounted = [['fittings', 'arm', Hanging::MOVES]];
     expect(Hanging::runsOn($runs, $mounted, 'surroundings', 'wall'))->toBe(['draped', 'moving'])
-        ->and(Hanging::runsOn($runs, $mounted, 'fittings', 'tank'))->toBe(['draped'])
+        ->and(Hanging::runsOn($runs, $mounted, 'fittings', 'tank'))->toBe(['draped', 'moving'])
         ->and(Hanging::runsOn($runs, $mounted, 'clamps', 'tie'))->toBe(['led']);
 });

@@ -130,3 +130,16 @@ it('refuses what is no movement', function (array $moves): void {
     'none' => [['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => 20, 'to' => 20]]],
     'both' => [['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => 0, 'to' => 20], 'to' => ['at' => [0, 0, 0]]]],
 ])->throws(JobError::class);
+
+it('keeps clear of fittings too, but for those that hold it or move with it', function () use ($swing): void {
+    $near = static function (array $more) use ($swing): ?array {
+        $file = movingHose($swing, ['kind' => 'spring', 'length' => 700]);
+        array_push($file->fittings, ...array_map(Jobs::object(...), $more));
+        $movement = Jobs::written($file)['movement'];
+
+        return $movement['nearest'] === null ? null : $movement['positions'][$movement['nearest']]['nearest'];
+    };
+    $tank = ['id' => 'tank', 'pose' => ['at' => [600, 300, 0]], 'body' => ['shape' => 'box', 'size' => [200, 200, 200]]];
+    expect($near([]))->toBeNull()->and($near([$tank])['id'])->toBe('tank')
+        ->and($near([[...$tank, 'moves' => ['to' => ['at' => [700, 300, 0]]]]]))->toBeNull();
+});

@@ -70,7 +70,7 @@ final readonly class SpringRoute implements FlexibleRoute, FollowsShape
             $curve = $curves[$next++] ?? null;
             $after = $own->isShort($span) || $curve === null || count($curve->points) < 3 ? null : Elastica::after($curve, ...$own->held($span));
 
-            return $after === null ? (new self($length, $this->shape, Gates::none()))->lay($span)->path : $this->along($span, $after->curve);
+            return $after === null ? (new self($length, $this->shape, Gates::none(true)))->lay($span)->path : $this->along($span, $after->curve);
         });
     }
 
@@ -123,7 +123,7 @@ final readonly class SpringRoute implements FlexibleRoute, FollowsShape
 
     public function withLength(float $length): self
     {
-        return new self($length, 0, Gates::none());
+        return new self($length, 0, Gates::none(true));
     }
 
     /** As the hose is under pressure: what is between its sockets so many times as long, in the shape it has. */

@@ -118,11 +118,12 @@ final class Sweep
     {
         while (count($positions) < self::MOST) {
             $gap = null;
-            foreach ([static fn (MovedPosition $one): float => $one->leastRadius(), static fn (MovedPosition $one): float => $one->nearest[0] ?? INF] as $of) {
+            $half = $positions[0]->laid->run->stock->section->halfHeight();
+            foreach ([static fn (MovedPosition $one): float => $one->leastRadius(), static fn (MovedPosition $one): float => $one->nearest[0] ?? INF] as $number => $of) {
                 $values = array_map($of, $positions);
                 $index = (int) array_search(min($values), $values, true);
-                if ($index === 0 || $index === count($positions) - 1 || ! is_finite($values[$index])) {
-                    // At an end of the movement there is nothing beyond.
+                if ($index === 0 || $index === count($positions) - 1 || ! is_finite($values[$index]) || ($number === 0 && $values[$index] < $half)) {
+                    // At an end of the movement there is nothing beyond, and what is kinked is as bad as can be.
                     continue;
                 }
                 foreach ([$index - 1, $index] as $left) {

@@ -14,6 +14,9 @@ final class SoldLength implements Rule
     /** A length is that of the list when it is as near, mm. */
     private const OFF = 0.5;
 
+    /** Lengths that are tried: the nearest ones. */
+    private const MOST = 3;
+
     public function check(LaidRun $laid): array
     {
         $lengths = $laid->run->stock->lengths;
@@ -35,7 +38,7 @@ final class SoldLength implements Rule
 
     public function remedies(Finding $finding, LaidRun $laid): iterable
     {
-        foreach (array_slice($this->nearestFirst($laid), 0, 4) as $length) {
+        foreach (array_slice($this->nearestFirst($laid), 0, self::MOST) as $length) {
             yield new Remedy(
                 sprintf('Use the hose of %s', $laid->run->units->say($length)), 'runs', RunEdit::of($laid)->lengthen($length - $laid->length())->run(),
             );

@@ -25,6 +25,9 @@ final class ElasticShooting
 
     private const ROUNDS = 14;
 
+    /** After so many rounds it has come much nearer, or never will. */
+    private const PATIENCE = 4;
+
     /** What the ends may be missed by, to go on to the fine steps, and in those. */
     private const NEARLY = 1e-7;
 
@@ -104,9 +107,13 @@ final class ElasticShooting
     private function meets(int $steps, float $enough): bool
     {
         $missed = $this->missed($steps);
+        $first = self::size($missed);
         $slopes = null;
         for ($round = 0; $round < self::ROUNDS && self::size($missed) > self::ENOUGH; $round++) {
             $before = self::size($missed);
+            if ($round >= self::PATIENCE && $before > 0.1 * $first) {
+                break;
+            }
             $isFresh = $slopes === null;
             $slopes ??= $this->slopes($missed, $steps);
             $change = LinearSystem::solved($slopes, $missed);

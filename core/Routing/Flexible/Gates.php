@@ -32,9 +32,9 @@ final readonly class Gates
     ) {
     }
 
-    public static function none(): self
+    public static function none(bool $withLeads): self
     {
-        return new self([], [null], false);
+        return new self([], [null], $withLeads);
     }
 
     /**

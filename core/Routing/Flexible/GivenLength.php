@@ -75,6 +75,6 @@ final readonly class GivenLength
      */
     public function lay(Run $run, callable $lay): LaidRun
     {
-        return $this->gates->lay($run, $this->of($run), static fn (Run $span, float $length): Path => $lay($span, new self($length, 0.0, Gates::none())));
+        return $this->gates->lay($run, $this->of($run), static fn (Run $span, float $length): Path => $lay($span, new self($length, 0.0, Gates::none(false))));
     }
 }

@@ -143,3 +143,18 @@ it('keeps clear of fittings too, but for those that hold it or move with it', fu
     expect($near([]))->toBeNull()->and($near([$tank])['id'])->toBe('tank')
         ->and($near([[...$tank, 'moves' => ['to' => ['at' => [700, 300, 0]]]]]))->toBeNull();
 });
+
+it('is drawn straight between its sockets where it does not reach, and nowhere else', function (): void {
+    // Sockets of 50 that look at each other over 500: 400 between their ends, for a hose of 490 in all or of 515.
+    $ports = ['ports' => [['id' => 'a', 'at' => [0, 0, 0], 'axis' => [0, 1, 0]]]];
+    $hose = static function (float $length) use ($ports): array {
+        $file = stillHose(['kind' => 'spring', 'length' => $length], [], $ports);
+        $file->fittings[1]->ports[0]->axis = [0, -1, 0];
+        $file->runs[0]->from->lead = $file->runs[0]->to->lead = 50;
+
+        return Jobs::written($file);
+    };
+    [$short, $long] = [$hose(490), $hose(515)];
+    expect($short['min_radius'])->toBeNull()->and($short['findings'][0]['rule'])->toBe('too-short')->and($short['findings'][0]['measured'])->toBe(390)
+        ->and($short['findings'][0]['required'])->toEqualWithDelta(400, 1e-9)->and(count($long['path'][1]['points']))->toBeGreaterThan(20)->and($long['length'])->toEqualWithDelta(515, 1e-6);
+});

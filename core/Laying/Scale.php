@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Laying;
 
+use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Values;
@@ -38,6 +39,7 @@ final readonly class Scale
             'set-corner' => self::radius($change, $laid, $values),
             'hold-length' => self::number($change, 'length', $laid->run->fixedLength->length ?? $laid->length(), $values),
             'add-leg' => self::leg($change, $laid, $values),
+            'set-route' => self::points($change, $laid, $values),
             default => null,
         };
     }
@@ -55,6 +57,37 @@ final readonly class Scale
         return new self(0.0, $wish, false, static fn (float $amount): Node => self::told(
             $change, 'by', ($wish > 0.0 ? $by->times($amount / $wish) : $by)->toArray(),
         ));
+    }
+
+    /** How far the point of a smooth run that goes farthest has gone; null where none goes anywhere. */
+    private static function points(Node $change, LaidRun $laid, Values $values): ?self
+    {
+        $asked = $change->get('route')->list('points');
+        $present = (new Node($laid->run->source))->find('route')?->list('points') ?? [];
+        if ($asked === [] || count($asked) !== count($present)) {
+            return null;
+        }
+        $ways = [];
+        foreach ($asked as $index => $point) {
+            $hasPlace = $point->find('clamp') === null && $present[$index]->find('clamp') === null;
+            $rest = $hasPlace ? $values->vector($present[$index]->find('at') ?? $present[$index]) : Vector::zero();
+            $ways[] = [$rest, $hasPlace ? $values->vector($point->find('at') ?? $point)->minus($rest) : Vector::zero()];
+        }
+        $wish = max(array_map(static fn (array $way): float => $way[1]->length(), $ways));
+
+        return $wish <= 0.0 ? null : new self(0.0, $wish, false, static function (float $amount) use ($change, $asked, $ways, $wish): Node {
+            $route = clone $change->get('route')->object();
+            $route->points = array_map(static function (Node $point, array $way) use ($amount, $wish): mixed {
+                if ($way[1]->length() === 0.0) {
+                    return $point->value;
+                }
+                $at = array_map(StopList::tidy(...), $way[0]->plus($way[1]->times($amount / $wish))->toArray());
+
+                return is_array($point->value) ? $at : (object) [...get_object_vars($point->object()), 'at' => $at];
+            }, $asked, $ways);
+
+            return self::told($change, 'route', $route);
+        });
     }
 
     private static function radius(Node $change, LaidRun $laid, Values $values): ?self

@@ -28,8 +28,8 @@ export function Pulled({ run, solved, x, x0, x1 }: Props) {
         const full =
           piece.kind === 'bend' && 'bend' in piece.part
             ? bendLabel(solved, piece.part.bend, x(piece.to) - x(piece.from))
-            : piece.kind === 'curve' && solved.min_radius !== null
-              ? `tightest R${length(solved.min_radius)}`
+            : piece.kind === 'curve' && 'bend' in piece.part
+              ? curveLabel(solved, piece.part.bend)
               : '';
         const middle = (x(piece.from) + x(piece.to)) / 2;
         // Where there is no room for all of it, the number of the bend alone.
@@ -59,6 +59,12 @@ function bendLabel(solved: SolvedRun, index: number, width: number): string {
   return width > 14 || solved.bends.length < 12
     ? `${index + 1} · ${show(bend.angle)}° R${length(bend.radius)}`
     : String(index + 1);
+}
+
+/** The tightest radius of one curve of a run, by its number among the pieces of the path. */
+function curveLabel(solved: SolvedRun, index: number): string {
+  const curve = solved.path[index];
+  return curve?.kind === 'curve' && curve.min_radius !== null ? `tightest R${length(curve.min_radius)}` : '';
 }
 
 function OnePiece({ run, solved, piece, x, x0, x1, label }: Props & { piece: Piece; label: string }) {

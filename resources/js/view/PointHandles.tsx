@@ -27,14 +27,12 @@ export function PointHandles({ run }: { run: Run }) {
   const grip = (index: number, at: Vector3): Grip => ({
     at,
     tracks: axisTracks().filter((_, axis) => axis % 2 === 0),
-    ask: async (track, distance, hold) => ({
-      ...(await api.previewRun(state.id, {
+    ask: (track, distance, hold) =>
+      api.previewRun(state.id, {
         run: run.id,
         change: { do: 'set-route', route: { points: moved(index, track, distance) } },
         hold,
-      })),
-      amount: Math.abs(distance),
-    }),
+      }),
     keep: (track, amount) => setPoints(moved(index, track, amount)),
     rows: (answer) => runRows(run, answer.solutions[0]),
   });

@@ -89,3 +89,18 @@ it('lays leg by leg and takes back', function (): void {
     $file->runs = [$back];
     expect(fn () => RunEdit::of(Jobs::laid($file))->takeBack())->toThrow(LayingError::class);
 });
+
+it('stops the point of a smooth run where it would be bent too tightly, and moves no other', function (): void {
+    // Two ends 800 apart, the point in the middle of them: the natural spline is y = h·(3x − 4x³) to its middle, over
+    // x = s/800, bent by y″ = 24·h·x/800² there, 12·h/800² at its middle; R 400 is 800²/(12·400) = 133.3 up.
+    $file = Jobs::file([], ['at' => [800, 0, 0]], ['from' => ['at' => [0, 0, 0]], 'stock.min_radius' => 400, 'stock.radius' => 400]);
+    $file->runs[0]->route = Jobs::object(['kind' => 'flow', 'points' => [[400, 0, 0]]]);
+    $job = Job::read($file);
+    $trial = Trial::ofRun($job, $job->runs['run'], new Node(Jobs::object(['do' => 'set-route', 'route' => ['points' => [[400, 0, 300]]]])), 1.0);
+    expect($trial->hold->amount)->toEqualWithDelta(133.0, 12.0)->and($trial->hold->heldBy?->rule)->toBe('bend-radius')
+        ->and($trial->solved()[0]->laid->path->leastRadius())->toBeGreaterThanOrEqual(400.0)
+        ->and($trial->items['runs']->route->points[0])->toEqual([400, 0, $trial->hold->amount]);
+    // Past the limit with no hold; and what goes nowhere is held by nothing.
+    $free = static fn (array $points, ?float $step): float => Trial::ofRun($job, $job->runs['run'], new Node(Jobs::object(['do' => 'set-route', 'route' => ['points' => $points]])), $step)->hold->amount;
+    expect($free([[400, 0, 300]], null))->toBe(300.0)->and($free([[400, 0, 0]], 1.0))->toBe(0.0);
+});

@@ -10,6 +10,7 @@ import { useJob } from '../../workbench/useJob';
 import { AxisField } from '../AxisField';
 import { Row } from '../Section';
 import { atOf, putAt } from './flowPoints';
+import { WayThrough } from './ThroughFields';
 
 interface Props {
   number: number;
@@ -27,14 +28,15 @@ export function FlowPointFields({ number, point, points, travel, onChange }: Pro
   const at = atOf(point);
   const name = `Point ${number}`;
   if (at === null) {
-    const { clamp = '', loose = false } = Array.isArray(point) || !('clamp' in point) ? {} : point;
-    return (
-      <Row label={`${number} · ${item('clamps', clamp)?.name ?? clamp}`}>
-        <span>
-          {loose ? 'loosely' : 'on its axis'}
-          <IconButton icon={Trash2} name={`Take point ${number} out`} onClick={() => tell(onChange(null))} />
+    const gate = Array.isArray(point) || !('clamp' in point) ? null : point;
+    return gate === null ? null : (
+      <div className="d-flex gap-1 align-items-center mb-1">
+        <span className="flex-grow-1">
+          {number} · {item('clamps', gate.clamp)?.name ?? gate.clamp}
         </span>
-      </Row>
+        <WayThrough gate={gate} onChange={(way) => onChange({ ...gate, ...way })} />
+        <IconButton icon={Trash2} name={`Take point ${number} out`} onClick={() => tell(onChange(null))} />
+      </div>
     );
   }
   const held = Array.isArray(point) || 'clamp' in point ? null : point;

@@ -1,6 +1,7 @@
 import { Trash2 } from 'lucide-react';
 import type { Through } from '../../api/types';
 import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
 import { IconButton } from '../../ui/IconButton';
 import { NumberField } from '../../ui/NumberField';
 import { usePointing } from '../../view/pointing/store';
@@ -49,23 +50,7 @@ export function ThroughFields({ run, route, onChange }: BehaviourProps) {
             </Row>
             <div className="d-flex gap-1 align-items-center">
               <span className="flex-grow-1">{item('clamps', one.clamp)?.name ?? one.clamp}</span>
-              <select
-                className="form-select form-select-sm w-auto"
-                aria-label={`Through ${item('clamps', one.clamp)?.name ?? one.clamp}`}
-                value={one.loose === true ? 'loose' : one.reverse === true ? 'back' : 'on'}
-                onChange={(event) =>
-                  tell(
-                    put(index, {
-                      loose: event.target.value === 'loose' || undefined,
-                      reverse: event.target.value === 'back' || undefined,
-                    }),
-                  )
-                }
-              >
-                <option value="on">along its axis</option>
-                <option value="back">against its axis</option>
-                <option value="loose">loosely</option>
-              </select>
+              <WayThrough gate={one} onChange={(way) => put(index, way)} />
               <IconButton
                 icon={Trash2}
                 name={`Take it out of ${item('clamps', one.clamp)?.name ?? one.clamp}`}
@@ -88,5 +73,28 @@ export function ThroughFields({ run, route, onChange }: BehaviourProps) {
         <Button onClick={lead}>Lead it through a clamp…</Button>
       </div>
     </>
+  );
+}
+
+const way = (how: string): Partial<Through> => ({
+  loose: how === 'loose' || undefined,
+  reverse: how === 'back' || undefined,
+});
+
+/** How a run goes through a clamp: on its axis, either way, or loosely. */
+export function WayThrough({ gate, onChange }: { gate: Through; onChange: (way: Partial<Through>) => Promise<void> }) {
+  const { item } = useJob();
+  return (
+    <Choice
+      narrow
+      label={`Through ${item('clamps', gate.clamp)?.name ?? gate.clamp}`}
+      value={gate.loose === true ? 'loose' : gate.reverse === true ? 'back' : 'on'}
+      of={[
+        ['on', 'along its axis'],
+        ['back', 'against its axis'],
+        ['loose', 'loosely'],
+      ]}
+      onChange={(how) => tell(onChange(way(how)))}
+    />
   );
 }

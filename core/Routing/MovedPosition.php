@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Routing;
 
 use Bowline\Geometry\Vector;
+use Bowline\Job\Words;
 
 /** A run where what it hangs on stands at one part of its movement. */
 final readonly class MovedPosition
@@ -24,6 +25,12 @@ final readonly class MovedPosition
         public ?float $twist,
         public ?array $nearest,
     ) {
+    }
+
+    /** Where in the movement, for people: its angle, or how far it has gone. */
+    public function words(): string
+    {
+        return $this->angle !== null ? Words::number(rad2deg($this->angle)).'°' : sprintf('%d %%', (int) round(100 * $this->part));
     }
 
     /** INF when it is straight. */

@@ -7,7 +7,6 @@ namespace Bowline\Rules;
 use Bowline\Job\Words;
 use Bowline\Laying\RunEdit;
 use Bowline\Routing\LaidRun;
-use Bowline\Routing\MovedPosition;
 use Bowline\Routing\SpringRoute;
 
 /** What rules about hoses suggest: a longer hose, of the lengths it is sold in where it is sold in lengths. */
@@ -28,10 +27,5 @@ trait LengthensHoses
                 sprintf('Use a hose of %s', $laid->run->units->say($length)), 'runs', RunEdit::of($laid)->lengthen($length - $laid->length())->run(), 'longer',
             );
         }
-    }
-
-    private static function position(MovedPosition $position): string
-    {
-        return $position->angle !== null ? sprintf('%s°', Words::number(rad2deg($position->angle))) : sprintf('%d %%', (int) round(100 * $position->part));
     }
 }

@@ -24,7 +24,7 @@ final class MovingClear implements Rule
             'moving-touch',
             Severity::Violation,
             sprintf('It goes into %s while it moves', $laid->run->around->name($body)),
-            sprintf('At %s of the movement it is %s inside of it.', self::position($position), $laid->run->units->say(-$distance)),
+            sprintf('At %s of the movement it is %s inside of it.', $position->words(), $laid->run->units->say(-$distance)),
             $at,
             [0.0, $laid->length()],
             $distance,

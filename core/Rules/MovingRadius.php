@@ -31,7 +31,7 @@ final class MovingRadius implements Rule
             'It is bent too tightly while it moves',
             sprintf(
                 'At %s of the movement its radius is %s; a %s that moves needs at least R %s.',
-                self::position($tightest), $units->say($tightest->leastRadius()), $laid->run->stock->kind->value, $units->number($least),
+                $tightest->words(), $units->say($tightest->leastRadius()), $laid->run->stock->kind->value, $units->number($least),
             ),
             $at,
             [$along, $along],

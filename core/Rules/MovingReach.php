@@ -37,7 +37,7 @@ final class MovingReach implements Rule
             'moving-reach',
             Severity::Violation,
             'It does not reach over the whole movement',
-            sprintf('At %s of the movement there are %s to span %s.', self::position($position), $units->say($shortage[0]), $units->say($shortage[1])),
+            sprintf('At %s of the movement there are %s to span %s.', $position->words(), $units->say($shortage[0]), $units->say($shortage[1])),
             $laid->run->to->at,
             [0.0, $laid->length()],
             $shortage[0],

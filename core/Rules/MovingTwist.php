@@ -14,8 +14,6 @@ use Bowline\Routing\Sweep;
  */
 final class MovingTwist implements Rule
 {
-    use LengthensHoses;
-
     /** Less is lost in the fit of the couplings, degrees. */
     private const MOST = 2.0;
 
@@ -31,7 +29,7 @@ final class MovingTwist implements Rule
             'twist',
             Severity::Warning,
             sprintf('The movement twists it by %s°', Words::number($degrees)),
-            sprintf('At %s it leaves the plane the hose bends in. Turn the fittings so that all moves in one plane, or give one end a swivel.', self::position($worst)),
+            sprintf('At %s it leaves the plane the hose bends in. Turn the fittings so that all moves in one plane, or give one end a swivel.', $worst->words()),
             $laid->run->to->at,
             [0.0, $laid->length()],
             $degrees,

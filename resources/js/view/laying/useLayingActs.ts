@@ -17,6 +17,8 @@ export interface Meant {
   length: number | string | null;
 }
 
+type LayingWays = ReturnType<typeof useLaying.getState>['ways'];
+
 const PLAIN = /^\d{1,9}(\.\d{1,9})?$/;
 
 /** What can be done while laying, by hand or by key: try, place, take back, finish. */
@@ -43,8 +45,9 @@ export function useLayingActs() {
       });
       return queue;
     };
-    const settle = () => {
-      laying().set({ aim: null, answer: null, ways: null, refused: null });
+    /** What an act has done away with; ways in that were asked for while it was still under way stay. */
+    const settle = (asked: LayingWays) => {
+      laying().set({ aim: null, answer: null, refused: null, ...(laying().ways === asked ? { ways: null } : {}) });
       setTrying(null);
     };
 
@@ -117,14 +120,15 @@ export function useLayingActs() {
             const limit = 'length' in change && typeof change.length === 'number' ? { length: answer.amount } : {};
             await latest.current.lay(run.id, { ...change, ...limit });
           }
-          settle();
+          settle(ways);
         },
         () => laying().typed === '' && laying().set({ typed, held }),
       );
     };
 
-    const takeBack = () =>
-      act(async () => {
+    const takeBack = () => {
+      const { ways } = laying();
+      return act(async () => {
         const { run } = soFar();
         if (run === undefined) {
           return;
@@ -139,8 +143,9 @@ export function useLayingActs() {
             `Take back ${run.name ?? run.id}`,
           );
         }
-        settle();
+        settle(ways);
       });
+    };
 
     const freeOnes = () => {
       const { job, places } = state();

@@ -7,7 +7,7 @@ return [
     'connections' => [
         'sync' => ['driver' => 'sync'],
         // `jobs` is the table of what our designers call a job.
-        'database' => ['driver' => 'database', 'table' => 'queued', 'queue' => 'default', 'retry_after' => 600, 'after_commit' => true],
+        'database' => ['driver' => 'database', 'table' => 'queued', 'queue' => 'default', 'retry_after' => 60, 'after_commit' => true],
     ],
     'failed' => ['driver' => 'null'],
 ];

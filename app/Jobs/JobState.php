@@ -159,9 +159,11 @@ final readonly class JobState
      */
     private function settling(Job $job, Solver $solver, Run $run, DrapeRoute $route, string $from): string
     {
-        $settling = Settling::query()->firstOrNew(['job_id' => $job->id, 'key' => $run->id]);
-        if (! $settling->exists || $settling->from !== $from) {
-            $settling->fill(['from' => $from, 'state' => 'waiting', 'part' => 0, 'points' => []])->save();
+        $new = ['from' => $from, 'state' => 'waiting', 'part' => 0, 'points' => []];
+        // Several windows ask at once: the one that writes it puts it on the queue.
+        $settling = Settling::query()->createOrFirst(['job_id' => $job->id, 'key' => $run->id], $new);
+        $isNew = $settling->wasRecentlyCreated || Settling::query()->whereKey($settling->id)->where('from', '!=', $from)->toBase()->update([...$new, 'points' => '[]']) > 0;
+        if ($isNew) {
             SettleRun::dispatch($settling->id);
         }
         $kept = RunRow::query()->where('job_id', $job->id)->where('key', $run->id)->where('solved_from', $from)->first(['solution']);

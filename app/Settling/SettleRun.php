@@ -21,7 +21,8 @@ final class SettleRun implements ShouldQueue
 {
     use Queueable;
 
-    public int $tries = 1;
+    /** A server that is ended while it settles takes it up again when it is started. */
+    public int $tries = 5;
 
     public function __construct(private readonly int $settling)
     {
@@ -47,5 +48,11 @@ final class SettleRun implements ShouldQueue
         }
         JobState::keep($job, $settling->key, $settling->from, $solved);
         $settling->delete();
+    }
+
+    /** What cannot be settled does not go on saying that it does. */
+    public function failed(): void
+    {
+        Settling::query()->whereKey($this->settling)->update(['state' => 'stopped']);
     }
 }

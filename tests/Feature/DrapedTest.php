@@ -127,3 +127,12 @@ it('is laid again only for what it can come near', function (): void {
     expect($preview('far', 20))->toBe(0)->and($preview('near', -500))->toBe(1)
         ->and($moved('near', 350)['length'])->toEqualWithDelta(1300, 1.3);
 });
+
+it('does not go on saying that it settles what cannot be settled', function (): void {
+    Queue::fake();
+    $job = longCable();
+    test()->getJson($job);
+    Queue::pushed(SettleRun::class)[0]->failed();
+    test()->getJson($job.'/runs/r/settling')->assertJson(['state' => 'stopped']);
+    test()->postJson($job.'/runs/r/settling', ['settle' => 'perhaps'])->assertStatus(422)->assertJsonFragment(['pointer' => '/settle']);
+});

@@ -121,7 +121,7 @@ final readonly class DrapeRoute implements FlexibleRoute
     /** Whether it takes so long to settle that nobody wants to wait for it (bench/curves.php: 5 ms a link and 2 more a body). */
     public function takesLong(Run $run): bool
     {
-        if ($this->kept !== [] || $this->length->shortage($run) !== null) {
+        if ($this->kept !== [] || (! $this->endsFree() && $this->length->shortage($run) !== null)) {
             return false;
         }
         $spans = count($this->length->gates->gates) + 1;
@@ -161,14 +161,10 @@ final readonly class DrapeRoute implements FlexibleRoute
 
     public function shortage(LaidRun $laid): ?array
     {
-        if ($this->kept !== []) {
+        if ($this->kept !== [] || $this->endsFree()) {
             return null;
         }
         $length = $this->length->of($laid->run);
-
-        if ($this->endsFree()) {
-            return null;
-        }
 
         return $this->length->shortage($laid->run) ?? ($laid->length() >= $length * (1.0 + Draping::STRETCHED) ? [$length, $laid->length()] : null);
     }

@@ -18,11 +18,11 @@ trait LengthensHoses
         if (! $laid->run->route instanceof SpringRoute) {
             return;
         }
-        $sold = array_filter($laid->run->stock->lengths, static fn (float $length): bool => $length > $laid->length());
-        $tried = $sold !== [] ? $sold : array_map(
+        $sold = $laid->run->stock->lengths;
+        $lengths = $sold !== [] ? $sold : array_map(
             static fn (float $part): float => $laid->length() + Words::roundedUp($laid->length() * $part, 0), [0.02, 0.05, 0.1, 0.2, 0.35, 0.6],
         );
-        foreach ($tried as $length) {
+        foreach (array_filter($lengths, static fn (float $length): bool => $length > $laid->length()) as $length) {
             yield new Remedy(
                 sprintf('Use a hose of %s', $laid->run->units->say($length)), 'runs', RunEdit::of($laid)->lengthen($length - $laid->length())->run(), 'longer',
             );

@@ -18,7 +18,8 @@ final class MovingReach implements Rule
         if (! $laid->run->isMoving()) {
             return [];
         }
-        if (! $laid->run->route instanceof FlexibleRoute) {
+        $route = $laid->run->route;
+        if (! $route instanceof FlexibleRoute) {
             return [new Finding(
                 'moving-reach', Severity::Violation, 'It is rigid, and what it is joined to moves',
                 'Only a hose or a cable follows a movement: let it hang or spring, or take the movement away.',
@@ -26,8 +27,7 @@ final class MovingReach implements Rule
             )];
         }
         $position = Sweep::of($laid)?->tautest();
-        $shortage = $position === null || $position->laid->run->route instanceof FlexibleRoute === false
-            ? null : $position->laid->run->route->shortage($position->laid);
+        $shortage = $position === null ? null : $route->asCut($laid->run)->shortage($position->laid);
         if ($position === null || $shortage === null) {
             return [];
         }

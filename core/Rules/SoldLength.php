@@ -19,8 +19,9 @@ final class SoldLength implements Rule
 
     public function check(LaidRun $laid): array
     {
-        $lengths = $laid->run->stock->lengths;
-        if ($lengths === [] || ! $laid->run->route instanceof SpringRoute) {
+        $route = $laid->run->route;
+        // One that does not reach is drawn longer than it is, and gets another length anyway.
+        if ($laid->run->stock->lengths === [] || ! $route instanceof SpringRoute || $route->shortage($laid) !== null) {
             return [];
         }
         $nearest = $this->nearestFirst($laid)[0];

@@ -51,12 +51,14 @@ final readonly class DrapedEnd
      */
     public static function read(?Node $node, bool $mayBeFree): string
     {
-        $word = $node->value ?? self::PINNED;
+        if ($node === null) {
+            return self::PINNED;
+        }
 
         return match (true) {
-            $word === self::PINNED, $word === self::CLAMPED => $word,
-            $word === self::FREE && $mayBeFree => $word,
-            default => throw $node?->error($mayBeFree ? 'an end is “pinned”, “clamped” or “free”' : 'a start is “pinned” or “clamped”') ?? JobError::at('', ''),
+            $node->value === self::PINNED, $node->value === self::CLAMPED => $node->value,
+            $node->value === self::FREE && $mayBeFree => $node->value,
+            default => throw $node->error($mayBeFree ? 'an end is “pinned”, “clamped” or “free”' : 'a start is “pinned” or “clamped”'),
         };
     }
 

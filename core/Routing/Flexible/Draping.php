@@ -12,8 +12,8 @@ use Bowline\Geometry\Vector;
  *
  * Where it meets nothing and keeps its radius it is the catenary. Otherwise it is a chain that sinks step by step
  * (position-based dynamics: Müller et al., J. Vis. Comm. Image Repr. 18, 2007): the lengths of all its links are
- * put right at once by the tridiagonal system they make, bends and contacts one after another. A contact takes
- * away what its friction holds of the way along it. Nothing is left to chance: the same input is the same shape.
+ * put right at once by the tridiagonal system they make, bends and contacts one after another; at the end lengths
+ * and bends together, by Newton's method on the band they make. A contact takes away what its friction holds of the way along it. Nothing is left to chance: the same input is the same shape.
  * A hand that nudges it takes a node along and lets it go again before it comes to rest.
  */
 final class Draping
@@ -34,8 +34,10 @@ final class Draping
     /** How much of its speed a node keeps from step to step. */
     private const KEPT = 0.97;
 
+    /** Bends of the nodes where it comes out of a clamp, as a part of what they may be elsewhere. */
     private const AT_CLAMP = 0.94;
 
+    /** Links, at least and at most. */
     private const FEWEST = 24;
 
     private const MOST = 140;
@@ -59,21 +61,22 @@ final class Draping
     /** How much less it falls from step to step while it is brought to rest. */
     private const EASE = 0.97;
 
-    /** Rounds of putting right once the true length has been measured, and how often in each. */
+    /** Rounds of putting right once the true length has been measured, at most where bends are at their limit; how often in each, and pushed out once more. */
     private const ROUNDS = 6;
 
     private const MOST_ROUNDS = 12;
+
+    private const PUTTING_RIGHT = 14;
 
     private const PUSHED_OUT = 3;
 
     /** Who watches is told when this part of it has been done. */
     private const TELL = 0.02;
 
-    private const PUTTING_RIGHT = 14;
-
     /** Longer than it should be by more than this part, it is stretched over what it lies on. */
     public const STRETCHED = 1e-3;
 
+    /** Then it is pulled tight, so often in a round. */
     private const PULLED = 40;
 
     /** In how many places of a link contact is looked for while it sinks, and when it is put right. */

@@ -118,7 +118,7 @@ final readonly class Gates
      *
      * @return list<float>
      */
-    public function shared(Run $run, float $length): array
+    private function shared(Run $run, float $length): array
     {
         $distances = $this->distances($run);
         $free = $length - $this->inside() - array_sum(array_filter($this->spans, static fn (?float $span): bool => $span !== null));

@@ -158,3 +158,13 @@ it('is drawn straight between its sockets where it does not reach, and nowhere e
     expect($short['min_radius'])->toBeNull()->and($short['findings'][0]['rule'])->toBe('too-short')->and($short['findings'][0]['measured'])->toBe(390)
         ->and($short['findings'][0]['required'])->toEqualWithDelta(400, 1e-9)->and(count($long['path'][1]['points']))->toBeGreaterThan(20)->and($long['length'])->toEqualWithDelta(515, 1e-6);
 });
+
+it('offers a hose that is sold in lengths no other, and names none while it does not reach', function (): void {
+    $broken = static fn (float $length): array => Jobs::written(stillHose(['kind' => 'spring', 'length' => $length], [
+        'lengths' => [600, 1000], 'bend' => ['radius' => 60, 'min_radius' => 300, 'min_straight' => 0],
+    ]))['findings'];
+    // R 300 is more than any hose keeps here: from 1100 there is none longer to be had, from 600 there is one.
+    $offered = static fn (array $findings): array => array_merge(...array_column($findings, 'remedies'), ...[[]]);
+    expect(array_filter($offered($broken(1100)), static fn (string $one): bool => ! in_array($one, ['Use the hose of 1000 mm', 'Use the hose of 600 mm'], true)))->toBe([])
+        ->and(array_column($broken(500), 'rule'))->toBe(['too-short']);
+});

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use Bowline\Geometry\Vector;
 use Bowline\Job\Job;
-use Bowline\Job\Node;
 use Bowline\Laying\Loosening;
 use Bowline\Laying\RunEdit;
 use Bowline\Routing\Flexible\Catenary;
@@ -128,10 +127,13 @@ it('is turned into points that run where it was', function (array $route): void 
 })->with([[['kind' => 'hang', 'slack' => 0.08]], [['kind' => 'hang', 'length' => 2000]]]);
 
 it('refuses what cannot be eased or led', function (): void {
-    $hang = Jobs::laid(led(['kind' => 'hang', 'length' => 1100]));
+    $hang = Jobs::laid($file = led(['kind' => 'hang', 'length' => 1100, 'through' => [['clamp' => 'near']]]));
+    $near = Job::read($file)->site->clamps['near'];
     expect(static fn () => RunEdit::of($hang)->ease(10))->toThrow(Bowline\Laying\LayingError::class, 'Only a smooth run')
+        ->and(static fn () => RunEdit::of($hang)->throughClamp(null, $near))->toThrow(Bowline\Laying\LayingError::class, 'goes through near already')
         ->and(static fn () => Jobs::laid(led(['kind' => 'flow', 'points' => [['at' => [1, 2, 3], 'pull' => 2]]])))->toThrow(Bowline\Job\JobError::class, 'a pull needs the direction')
-        ->and((new Node(led(['kind' => 'hang', 'length' => 1100])))->find('runs'))->not->toBeNull();
+        ->and(static fn () => Jobs::laid(led(['kind' => 'drape', 'length' => 1100, 'through' => [['clamp' => 'near']], 'nudges' => [['along' => 0.5, 'to' => [0, 0, 0]]]])))
+        ->toThrow(Bowline\Job\JobError::class, 'nudged by moving those');
 });
 
 it('brings a smooth run to its length by the points that give, the smallest move of them', function (float $length): void {

@@ -22,10 +22,14 @@ final class JobFiles
     /** Of the header of a job file, what is kept as it stands there. */
     public const EXTRAS = ['show_fraction', 'revision', 'sets', 'benders'];
 
+    public function __construct(private readonly Meshes $meshes)
+    {
+    }
+
     /** The job as a job file, a query a list. */
     public function file(Job $job): stdClass
     {
-        return $this->withLists($job, static fn (): ?array => null);
+        return $this->withMeshes($this->withLists($job, static fn (): ?array => null));
     }
 
     /**
@@ -64,6 +68,16 @@ final class JobFiles
             $file->surroundings = [...(is_array($file->surroundings) ? $file->surroundings : []), ...$this->items($job, ['surroundings' => $missing])['surroundings']];
         }
         $file->runs = array_values($kept);
+
+        return $this->withMeshes($file);
+    }
+
+    private function withMeshes(stdClass $file): stdClass
+    {
+        $meshes = $this->meshes->of(array_map(static fn (Node $body): stdClass => $body->object(), (new Node($file))->list('surroundings')));
+        if ($meshes !== []) {
+            $file->meshes = (object) $meshes;
+        }
 
         return $file;
     }
@@ -224,6 +238,7 @@ final class JobFiles
     public function keep(stdClass $file): Job
     {
         CoreJob::read($file);
+        $this->meshes->keepOf($file);
 
         return Job::resolveConnection()->transaction(function () use ($file): Job {
             $node = new Node($file);

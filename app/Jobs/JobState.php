@@ -35,6 +35,8 @@ final readonly class JobState
         $core = CoreJob::read($file);
         $solutions = $this->solutions($job, $core);
         $flags = JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES;
+        // A window asks for triangles by themselves.
+        unset($file->meshes);
 
         return sprintf(
             '{"id":%d,"revision":%d,"saved_at":%s,"step":%d,"steps":%s,"entries":%s,"job":%s,"values":%s,"places":%s,"solutions":[%s],"sets":%s,"remembered":%s}',

@@ -7,28 +7,91 @@ namespace App\Jobs;
 use App\Models\Mesh;
 use Bowline\Exchange\Mesh\MeshReader;
 use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\Shape\MeshTriangles;
+use Bowline\Job\Shape\Triangles;
 use Illuminate\Contracts\Filesystem\FileNotFoundException;
 use Illuminate\Support\Facades\Storage;
+use stdClass;
 
 /** Bodies of triangles brought in for the surroundings: read whole or not at all. */
 final class Meshes
 {
+    /** Letters of the hash that names a mesh. */
+    private const KEY = 40;
+
     /**
      * @throws JobError saying why it cannot be taken; nothing is kept then
      */
     public function take(string $bytes, string $name): Mesh
     {
-        $key = substr(hash('sha256', $bytes), 0, 40);
+        $key = substr(hash('sha256', $bytes), 0, self::KEY);
         $present = Mesh::query()->where('key', $key)->first();
         if ($present !== null && Storage::exists(self::path($key))) {
             return $present;
         }
-        $triangles = MeshReader::read($bytes, $name);
+
+        return self::put($key, $name, MeshReader::read($bytes, $name));
+    }
+
+    /**
+     * Those of the surroundings that are at hand, by name, to go with a job file.
+     *
+     * @param  list<stdClass>  $surroundings  as they stand in the file
+     * @return array<string, MeshTriangles> read from where they are kept when they are first asked for
+     */
+    public function of(array $surroundings): array
+    {
+        $meshes = [];
+        foreach ($surroundings as $body) {
+            $key = ($body->shape ?? null) === 'mesh' ? $body->mesh ?? null : null;
+            if (is_string($key) && self::isKey($key) && ! isset($meshes[$key]) && Storage::exists(self::path($key))) {
+                $meshes[$key] = new MeshTriangles(fn (): string => $this->triangles($key));
+            }
+        }
+
+        return $meshes;
+    }
+
+    /**
+     * Keeps the meshes that a job file carries, under names of our own.
+     *
+     * @param  stdClass  $file  whose `meshes` go, and whose surroundings are given those names
+     *
+     * @throws JobError
+     */
+    public function keepOf(stdClass $file): void
+    {
+        $names = [];
+        foreach ((new Node($file))->find('meshes')?->members() ?? [] as $name => $node) {
+            $key = $name;
+            if (! self::isKey($key) || ! Storage::exists(self::path($key))) {
+                $packed = MeshTriangles::read($node)->packed();
+                $key = substr(hash('sha256', $packed), 0, self::KEY);
+                self::put($key, 'the mesh of '.(is_string($file->name ?? null) ? $file->name : 'a job'), Triangles::of($packed));
+            }
+            $names[$name] = $key;
+        }
+        unset($file->meshes);
+        foreach (is_array($file->surroundings ?? null) ? $file->surroundings : [] as $body) {
+            if ($body instanceof stdClass && is_string($body->mesh ?? null)) {
+                $body->mesh = $names[$body->mesh] ?? $body->mesh;
+            }
+        }
+    }
+
+    private static function put(string $key, string $name, Triangles $triangles): Mesh
+    {
         Storage::put(self::path($key), $triangles->packed);
 
         return Mesh::query()->updateOrCreate(['key' => $key], [
-            'name' => $name, 'triangles' => $triangles->count(), 'extent' => [$triangles->least->toArray(), $triangles->most->toArray()],
+            'name' => mb_substr($name, 0, 150), 'triangles' => $triangles->count(), 'extent' => [$triangles->least->toArray(), $triangles->most->toArray()],
         ]);
+    }
+
+    private static function isKey(string $name): bool
+    {
+        return preg_match('/^[a-f0-9]{'.self::KEY.'}$/', $name) === 1;
     }
 
     /**

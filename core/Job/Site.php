@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Job;
 
 use Bowline\Geometry\Vector;
+use Bowline\Job\Shape\MeshTriangles;
 
 /** All of a job that its runs refer to: values, stock, fittings, clamps and surroundings. */
 final readonly class Site
@@ -44,7 +45,8 @@ final readonly class Site
     public static function read(Node $job): self
     {
         $values = Values::read($job->find('values'));
-        $surroundings = self::byId($job->list('surroundings'), static fn (Node $node): Surrounding => Surrounding::read($node, $values));
+        $meshes = array_map(MeshTriangles::read(...), $job->find('meshes')?->members() ?? []);
+        $surroundings = self::byId($job->list('surroundings'), static fn (Node $node): Surrounding => Surrounding::read($node, $values, $meshes));
         $fittings = self::byId($job->list('fittings'), static fn (Node $node): Fitting => Fitting::read($node, $values, $surroundings));
         $ports = [];
         foreach ($fittings as $fitting) {

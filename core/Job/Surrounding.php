@@ -6,6 +6,7 @@ namespace Bowline\Job;
 
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
+use Bowline\Job\Shape\MeshTriangles;
 use Bowline\Job\Shape\Panel;
 use Bowline\Job\Shape\Shape;
 use Bowline\Job\Shape\ShapeReader;
@@ -23,8 +24,12 @@ final readonly class Surrounding
     ) {
     }
 
-    /** @throws JobError */
-    public static function read(Node $node, Values $values): self
+    /**
+     * @param  array<string, MeshTriangles>  $meshes  those at hand, by name
+     *
+     * @throws JobError
+     */
+    public static function read(Node $node, Values $values, array $meshes = []): self
     {
         $id = $node->get('id')->text();
         $pose = PoseReader::read($node->find('pose'), $values);
@@ -34,7 +39,7 @@ final readonly class Surrounding
             $id,
             $node->find('name')?->text() ?? $id,
             $hinge === null ? $pose : $hinge->swing($pose),
-            ShapeReader::read($node, $values),
+            ShapeReader::read($node, $values, $meshes),
             $hinge,
         );
     }

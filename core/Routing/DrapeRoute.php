@@ -13,6 +13,7 @@ use Bowline\Job\Run;
 use Bowline\Job\Site;
 use Bowline\Routing\Flexible\Bodies;
 use Bowline\Routing\Flexible\Catenary;
+use Bowline\Routing\Flexible\Clearance;
 use Bowline\Routing\Flexible\DrapedEnd;
 use Bowline\Routing\Flexible\Draping;
 use Bowline\Routing\Flexible\GivenLength;
@@ -118,7 +119,7 @@ final readonly class DrapeRoute implements FlexibleRoute
         return new self($this->length, $this->kept, $this->held, $this->nudges, $this->up, $this->bodies, null, false);
     }
 
-    /** Whether it takes so long to settle that nobody wants to wait for it (bench/curves.php: 5 ms a link and 2 more a body). */
+    /** Whether it takes so long to settle that nobody wants to wait for it (bench/curves.php: 5 ms a link, 2 more a body, and more a mesh). */
     public function takesLong(Run $run): bool
     {
         if ($this->kept !== [] || (! $this->endsFree() && $this->length->shortage($run) !== null)) {
@@ -127,7 +128,7 @@ final readonly class DrapeRoute implements FlexibleRoute
         $spans = count($this->length->gates->gates) + 1;
         $links = $spans * Draping::linksFor($this->length->of($run) / $spans, max(1.0, $run->stock->bend->leastRadius));
 
-        return $run->isMoving() || $links * (5 + 2 * $this->bodies->count()) > self::LONG;
+        return $run->isMoving() || $links * (5 + 2 * $this->bodies->count() + 8 * $this->bodies->countMeshes()) > self::LONG;
     }
 
     /** Whether its far end lies where it falls. */
@@ -157,6 +158,38 @@ final readonly class DrapeRoute implements FlexibleRoute
             $curve,
             $leads[1] > 1e-9 ? new Line($end->at, $run->to->at) : null,
         ])));
+    }
+
+    /**
+     * Where it has come to lie in something all the same, deeper than it may.
+     *
+     * @return array{float, float, Vector, string}|null how deep, mm; developed length and place there; name of what it is in
+     */
+    public function deepest(LaidRun $laid): ?array
+    {
+        if ($this->kept !== [] || ! $this->isSettled || $this->shortage($laid) !== null) {
+            return null;
+        }
+        $half = $laid->run->stock->section->outsideDiameter / 2;
+        $deepest = null;
+        $at = 0.0;
+        foreach ($laid->path->segments as $segment) {
+            if ($segment instanceof Curve) {
+                $isLast = $segment === $laid->path->segments[count($laid->path->segments) - 1];
+                $clearance = new Clearance($this->bodies, $half, $segment->start(), $isLast && $this->endsFree() ? null : $segment->end());
+                [$deep, $along, $body] = $clearance->deepest($segment);
+                $deepest = $deep > ($deepest[0] ?? Draping::DEEP) ? [$deep, $at + $along, $segment->pointAt($along), $this->bodies->name($body)] : $deepest;
+            }
+            $at += $segment->length();
+        }
+
+        return $deepest;
+    }
+
+    /** @return list<string> names of what it is laid through, as its shape is not at hand */
+    public function unknown(): array
+    {
+        return $this->kept === [] ? $this->bodies->unknown() : [];
     }
 
     public function shortage(LaidRun $laid): ?array

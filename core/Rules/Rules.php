@@ -23,6 +23,8 @@ final class Rules
             'too-short' => new TooShort,
             'kept-away' => new KeptInPlace,
             'sold-length' => new SoldLength,
+            'lies-in' => new LiesOutside,
+            'unknown-shape' => new ShapesKnown,
             ...self::slow(),
         ];
     }

@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 use Bowline\Job\Schema;
+use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Tests\Cases;
+use Tests\Triangles;
 
 /** A body of a request that is bytes. */
 function bytes(string $path, string $bytes): TestResponse
@@ -71,6 +73,46 @@ it('refuses a bad mesh with the reason and keeps nothing of it', function (strin
 it('refuses a mesh of more than 50 MB', function (): void {
     bytes('/api/meshes?name=huge.stl', str_repeat("\0", 50 * 1024 * 1024 + 1))->assertUnprocessable()->assertSee('larger than 50 MB');
 });
+
+it('lays a cable over a body that was brought in, and takes its triangles along with the job file', function (): void {
+    Storage::fake();
+    $triangles = Triangles::box([300, 600, 200], 2);
+    $stl = str_repeat(' ', 80).pack('V', strlen($triangles) / 36);
+    foreach (str_split($triangles, 36) as $triangle) {
+        $stl .= str_repeat("\0", 12).$triangle."\0\0";
+    }
+    $mesh = bytes('/api/meshes?name=locker.stl', $stl)->assertCreated();
+    $job = opened(json_encode([
+        'format' => 'bowline-job', 'version' => 2, 'name' => 'Quay',
+        'stock' => [['id' => 'c', 'kind' => 'cable', 'section' => ['shape' => 'round', 'od' => 20, 'wall' => 10], 'bend' => ['radius' => 60, 'min_radius' => 60, 'min_straight' => 0], 'density' => 2000]],
+        'surroundings' => [['id' => 'locker', 'name' => 'Locker', 'shape' => 'mesh', 'mesh' => $mesh->json('mesh'), 'extent' => $mesh->json('extent'), 'pose' => ['at' => [0, 0, 100]]]],
+        'runs' => [['id' => 'shore', 'stock' => 'c', 'from' => ['at' => [-300, 0, 240]], 'to' => ['at' => [300, 0, 240]], 'route' => ['kind' => 'drape', 'slack' => 0.05]]],
+    ], JSON_THROW_ON_ERROR));
+    $middle = static fn (array $points): float => collect($points)->sortBy(static fn (array $point): float => abs($point[0]))->first()[2];
+    $state = test()->getJson($job)->assertOk();
+    // On top of it, at 200, by half the cable.
+    expect($middle($state->json('solutions.0.path.0.points')))->toEqualWithDelta(210.0, 0.3)->and($state->json('solutions.0.findings'))->toBe([])
+        ->and($state->json('job'))->not->toHaveKey('meshes');
+
+    $file = test()->get($job.'/file')->assertOk()->content();
+    expect(base64_decode(json_decode($file, true)['meshes'][$mesh->json('mesh')]))->toBe($triangles);
+    // On another machine, which has never seen it, and by the command line.
+    Storage::fake();
+    $there = test()->getJson(opened($file))->assertOk();
+    expect($middle($there->json('solutions.0.path.0.points')))->toEqualWithDelta(210.0, 0.3)
+        ->and(test()->get('/api/meshes/'.$there->json('job.surroundings.0.mesh'))->assertOk()->content())->toBe($triangles);
+    $name = (string) tempnam(sys_get_temp_dir(), 'job');
+    file_put_contents($name, $file);
+    [$exit, $out] = Cases::bowline('solve', $name);
+    unlink($name);
+    expect($exit)->toBe(0)->and($middle(json_decode($out, true)['runs'][0]['path'][0]['points']))->toEqualWithDelta(210.0, 0.3);
+});
+
+it('refuses a job file with a mesh that is none, and says which', function (string $text): void {
+    $job = ['format' => 'bowline-job', 'version' => 2, 'surroundings' => [['id' => 'a', 'shape' => 'mesh', 'mesh' => 'bed', 'extent' => [[0, 0, 0], [1, 1, 1]]]], 'meshes' => ['bed' => $text]];
+    test()->call('POST', '/api/jobs/open', [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], json_encode($job, JSON_THROW_ON_ERROR))
+        ->assertUnprocessable()->assertJsonPath('pointer', '/meshes/bed');
+})->with(['no base64' => ['§'], 'half a triangle' => [base64_encode(pack('g5', 1, 2, 3, 4, 5))], 'no place' => [base64_encode(pack('g9', 1, 2, NAN, 0, 0, 0, 0, 0, 1))]]);
 
 it('finds stock by the words typed, with sizes as the standards have them', function (string $typed, array $expected): void {
     $row = test()->getJson('/api/catalogue?find='.urlencode($typed))->assertOk()->json('rows.0');

@@ -6,6 +6,7 @@ namespace Bowline\Exchange\Mesh;
 
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Job\Shape\Triangles;
 use JsonException;
 use stdClass;
 

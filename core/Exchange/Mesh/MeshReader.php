@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Exchange\Mesh;
 
 use Bowline\Job\JobError;
+use Bowline\Job\Shape\Triangles;
 
 /** Reads a file of triangles (STL, OBJ, GLB), told by what is in it. A new format is a new class and a line here. */
 final class MeshReader

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Exchange\Mesh;
 
 use Bowline\Job\JobError;
+use Bowline\Job\Shape\Triangles;
 
 /** OBJ: `v` and `f`; faces of more than three corners are cut into a fan. It says no unit; millimetres are taken. */
 final class ObjReader

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Exchange\Mesh;
 
 use Bowline\Job\JobError;
+use Bowline\Job\Shape\Triangles;
 
 /** STL, binary and text. It says no unit; millimetres are taken, as everybody does. */
 final class StlReader

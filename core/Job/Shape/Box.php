@@ -32,7 +32,7 @@ final readonly class Box implements Shape
         return $normal === null ? null : [new Vector($normal->x * $half->x, $normal->y * $half->y, $normal->z * $half->z), $normal];
     }
 
-    public function outside(float $x, float $y, float $z): array
+    public function outside(float $x, float $y, float $z, float $within): array
     {
         return self::outsideOf($this->size->x / 2, $this->size->y / 2, $this->size->z / 2, $x, $y, $z);
     }

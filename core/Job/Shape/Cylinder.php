@@ -32,7 +32,7 @@ final readonly class Cylinder implements Shape
         return $normal === null ? null : [$normal->times($this->height / 2), $normal];
     }
 
-    public function outside(float $x, float $y, float $z): array
+    public function outside(float $x, float $y, float $z, float $within): array
     {
         $off = hypot($x, $y);
         [$rx, $ry] = $off > 1e-12 ? [$x / $off, $y / $off] : [1.0, 0.0];

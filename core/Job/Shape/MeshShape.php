@@ -6,24 +6,39 @@ namespace Bowline\Job\Shape;
 
 use Bowline\Geometry\Vector;
 
-/** A body brought in as triangles from a file kept beside the job; here only its extent is known. */
+/** A body brought in as triangles. */
 final readonly class MeshShape implements Shape
 {
+    /** A mesh has no thickness where it is a sheet; its extent is taken so much wider, mm, to be found at all. */
+    private const AROUND = 1e-3;
+
     /**
-     * @param  string  $mesh  names the kept triangles: the hash of the file they came from
+     * @param  string  $mesh  names its triangles
      * @param  Vector  $least  lowest corner of its extent, in its own frame, mm
      * @param  Vector  $most  highest corner
+     * @param  MeshTriangles|null  $triangles  null when they are not at hand: then nothing lies on it
+     * @param  array{Vector, Vector}|null  $about  lowest and highest corner of where it is asked about
      */
     public function __construct(
         public string $mesh,
         public Vector $least,
         public Vector $most,
+        public ?MeshTriangles $triangles = null,
+        private ?array $about = null,
     ) {
+    }
+
+    /** As far as it can be of interest from within a ball. */
+    public function about(Vector $middle, float $radius): self
+    {
+        $corner = new Vector($radius, $radius, $radius);
+
+        return new self($this->mesh, $this->least, $this->most, $this->triangles, [$middle->minus($corner), $middle->plus($corner)]);
     }
 
     public function halfExtent(): Vector
     {
-        return $this->most->minus($this->least)->times(0.5);
+        return $this->most->minus($this->least)->times(0.5)->plus(new Vector(self::AROUND, self::AROUND, self::AROUND));
     }
 
     public function middle(): Vector
@@ -36,9 +51,8 @@ final readonly class MeshShape implements Shape
         return null;
     }
 
-    /** Its triangles are not in the job: nothing lies on it. */
-    public function outside(float $x, float $y, float $z): array
+    public function outside(float $x, float $y, float $z, float $within): array
     {
-        return [INF, 0.0, 0.0, 1.0];
+        return $this->triangles?->surface(...$this->about ?? [$this->least, $this->most])->outside($x, $y, $z, $within) ?? [INF, 0.0, 0.0, 1.0];
     }
 }

@@ -26,7 +26,8 @@ interface Shape
      * How far outside of its surface a point in its own frame is, and the way out. In plain numbers: what is laid
      * over it asks a million times.
      *
+     * @param  float  $within  mm; what is farther off than this may be told as INF
      * @return array{float, float, float, float} mm, less than 0 within; unit, away from the nearest of its surface
      */
-    public function outside(float $x, float $y, float $z): array;
+    public function outside(float $x, float $y, float $z, float $within): array;
 }

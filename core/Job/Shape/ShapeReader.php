@@ -11,8 +11,12 @@ use Bowline\Job\Values;
 /** Reads a body by its "shape". A new shape is a new class and a line here. */
 final class ShapeReader
 {
-    /** @throws JobError */
-    public static function read(Node $node, Values $values): Shape
+    /**
+     * @param  array<string, MeshTriangles>  $meshes  those at hand, by name
+     *
+     * @throws JobError
+     */
+    public static function read(Node $node, Values $values, array $meshes = []): Shape
     {
         $shape = $node->get('shape');
 
@@ -27,7 +31,7 @@ final class ShapeReader
                 $values->positive($node->get('height'), 'the height'),
                 $values->notNegative($node->find('thickness'), 'the thickness', 2.0),
             ),
-            'mesh' => self::mesh($node, $values),
+            'mesh' => self::mesh($node, $values, $meshes),
             default => throw $shape->error(sprintf('“%s” is no shape that Bowline knows', $shape->text())),
         };
     }
@@ -41,13 +45,16 @@ final class ShapeReader
         return new Box($values->vector($node));
     }
 
-    private static function mesh(Node $node, Values $values): MeshShape
+    /** @param  array<string, MeshTriangles>  $meshes */
+    private static function mesh(Node $node, Values $values, array $meshes): MeshShape
     {
         $extent = $node->get('extent')->items();
         if (count($extent) !== 2) {
             throw $node->get('extent')->error('the lowest and the highest corner are expected here');
         }
 
-        return new MeshShape($node->get('mesh')->text(), $values->vector($extent[0]), $values->vector($extent[1]));
+        $name = $node->get('mesh')->text();
+
+        return new MeshShape($name, $values->vector($extent[0]), $values->vector($extent[1]), $meshes[$name] ?? null);
     }
 }

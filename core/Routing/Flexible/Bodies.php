@@ -7,6 +7,7 @@ namespace Bowline\Routing\Flexible;
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Fitting;
+use Bowline\Job\Shape\MeshShape;
 use Bowline\Job\Shape\Shape;
 use Bowline\Job\Surrounding;
 
@@ -61,7 +62,7 @@ final readonly class Bodies
             }
             [$dx, $dy, $dz] = [$x - $origin->x, $y - $origin->y, $z - $origin->z];
             [$distance, $a, $b, $c] = $shape->outside(
-                $dx * $u->x + $dy * $u->y + $dz * $u->z, $dx * $v->x + $dy * $v->y + $dz * $v->z, $dx * $w->x + $dy * $w->y + $dz * $w->z,
+                $dx * $u->x + $dy * $u->y + $dz * $u->z, $dx * $v->x + $dy * $v->y + $dz * $v->z, $dx * $w->x + $dy * $w->y + $dz * $w->z, $within,
             );
             if ($distance <= $within) {
                 $within = $distance;
@@ -80,7 +81,7 @@ final readonly class Bodies
      */
     public function near(array $ends, float $length): self
     {
-        return new self([], [], array_values(array_filter($this->bodies, static function (array $body) use ($ends, $length): bool {
+        $near = array_filter($this->bodies, static function (array $body) use ($ends, $length): bool {
             foreach ($ends as [$from, $to]) {
                 if ($body[0]->distanceTo($from) + $body[0]->distanceTo($to) <= $length + 2 * $body[1]) {
                     return true;
@@ -88,7 +89,31 @@ final readonly class Bodies
             }
 
             return false;
-        })));
+        });
+        $places = array_merge(...$ends);
+        if ($places === []) {
+            return new self([]);
+        }
+        $middle = $places[0];
+        $radius = $length + max(array_map($middle->distanceTo(...), $places));
+
+        return new self([], [], array_map(static fn (array $body): array => self::about($body, $middle, $radius), array_values($near)));
+    }
+
+    /**
+     * Of a mesh only what can be met from within a ball.
+     *
+     * @param  array{Vector, float, Vector, Vector, Vector, Vector, Shape, string, string}  $body
+     * @return array{Vector, float, Vector, Vector, Vector, Vector, Shape, string, string}
+     */
+    private static function about(array $body, Vector $middle, float $radius): array
+    {
+        if ($body[6] instanceof MeshShape) {
+            $way = $middle->minus($body[2]);
+            $body[6] = $body[6]->about(new Vector($way->dot($body[3]), $way->dot($body[4]), $way->dot($body[5])), $radius);
+        }
+
+        return $body;
     }
 
     /** What people call the body of that id. */
@@ -101,6 +126,20 @@ final readonly class Bodies
         }
 
         return $id;
+    }
+
+    /** @return list<string> names of meshes whose triangles are not at hand */
+    public function unknown(): array
+    {
+        return array_values(array_unique(array_map(
+            static fn (array $body): string => $body[8],
+            array_filter($this->bodies, static fn (array $body): bool => $body[6] instanceof MeshShape && $body[6]->triangles === null),
+        )));
+    }
+
+    public function countMeshes(): int
+    {
+        return count(array_filter($this->bodies, static fn (array $body): bool => $body[6] instanceof MeshShape));
     }
 
     public function count(): int

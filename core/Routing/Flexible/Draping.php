@@ -42,6 +42,16 @@ final class Draping
 
     private const MOST = 140;
 
+    /**
+     * How many times fewer links it sinks in at first, and how far to either side it is let down, as a part of its
+     * least radius. Round the rims of thin things few links may not find their way, and in a loop out of a clamp what
+     * leaves its plane may not come to rest.
+     */
+    private const ATTEMPTS = [[3, 0.1], [2, 0.1], [3, 0.0]];
+
+    /** It lies in something when it is deeper than this, mm. */
+    public const DEEP = 0.2;
+
     /** Steps of sinking in few links: let out to their length, sunk, and brought to rest; then those in all of them. */
     private const LET_OUT = 120;
 
@@ -82,10 +92,10 @@ final class Draping
     /** In how many places of a link contact is looked for while it sinks, and when it is put right. */
     private const ROUGHLY = 2;
 
-    private const CLOSELY = 8;
+    /** Or in more places while it sinks, so that they are no farther apart than so many times half its thickness. */
+    private const APART = 2.0;
 
-    /** At so many places of a curve at most it is looked whether it is clear. */
-    private const MOST_LOOKS = 20000;
+    private const CLOSELY = 8;
 
     /** In so many steps it is looked whether it meets something on its way down. */
     private const LOOKS_DOWN = 10;
@@ -118,10 +128,7 @@ final class Draping
 
     private float $link;
 
-    /** How far out of a body the two ends are allowed to begin, mm. */
-    private float $fromOff;
-
-    private float $toOff;
+    private readonly Clearance $clearance;
 
     private function __construct(
         private readonly DrapedEnd $start,
@@ -134,9 +141,7 @@ final class Draping
         private readonly Bodies $bodies,
         private readonly ?Watch $watch,
     ) {
-        [$from, $to] = [$start->at, $end->at];
-        $this->fromOff = min($half, $bodies->nearest($from->x, $from->y, $from->z, $half)[0] ?? $half);
-        $this->toOff = $end->isFree ? $half : min($half, $bodies->nearest($to->x, $to->y, $to->z, $half)[0] ?? $half);
+        $this->clearance = new Clearance($bodies, $half, $start->at, $end->isFree ? null : $end->at);
     }
 
     /**
@@ -155,28 +160,12 @@ final class Draping
         $draping = new self($start, $end, $up, $length, $half, max($least, $half), max($bending, $half / 2), $bodies, $watch);
         if ($start->isPinned() && $end->isPinned() && $nudges === []) {
             $hanging = Catenary::between($start->at, $end->at, $up, $length)->curve;
-            if ($hanging->least >= $least && $draping->isClear($hanging) && $draping->comesDownClear()) {
+            if ($hanging->least >= $least && $draping->clearance->isClear($hanging) && $draping->comesDownClear()) {
                 return $hanging;
             }
         }
 
         return $draping->settled($nudges);
-    }
-
-    /** No point of a curve nearer to a body than half the line is thick. */
-    private function isClear(Curve $curve): bool
-    {
-        $steps = (int) min(self::MOST_LOOKS, max(50, ceil($curve->length() / max($this->half, 1.0) * 2)));
-        for ($i = 1; $i < $steps; $i++) {
-            $along = $curve->length() * $i / $steps;
-            $point = $curve->pointAt($along);
-            $near = $this->bodies->nearest($point->x, $point->y, $point->z, $this->half);
-            if ($near !== null && $near[0] < $this->wanted($along, $curve->length() - $along) - 1e-9) {
-                return false;
-            }
-        }
-
-        return true;
     }
 
     /** Let down from above it meets nothing on its way: what stands between its ends and where it hangs would catch it. */
@@ -185,7 +174,7 @@ final class Draping
         $distance = $this->start->at->distanceTo($this->end->at);
         for ($part = 1; $part < self::LOOKS_DOWN; $part++) {
             $length = $distance + ($this->length - $distance) * ($part / self::LOOKS_DOWN) ** 2;
-            if ($length > $distance + 1e-9 && ! $this->isClear(Catenary::between($this->start->at, $this->end->at, $this->up, $length)->curve)) {
+            if ($length > $distance + 1e-9 && ! $this->clearance->isClear(Catenary::between($this->start->at, $this->end->at, $this->up, $length)->curve)) {
                 return false;
             }
         }
@@ -193,22 +182,44 @@ final class Draping
         return true;
     }
 
-    /** How far off a body it has to be at a place: by its end it may be as near as the end itself is. */
-    private function wanted(float $from, float $to): float
-    {
-        return min($this->half, $this->fromOff + $from, $this->toOff + $to);
-    }
-
-    /** @param  list<Nudge>  $nudges */
+    /**
+     * The first attempt that keeps out of everything and keeps its radius; or else the one that comes nearest to it.
+     *
+     * @param  list<Nudge>  $nudges
+     */
     private function settled(array $nudges): Curve
     {
+        $best = null;
+        $least = INF;
+        foreach (self::ATTEMPTS as [$coarser, $aside]) {
+            $curve = $this->settledIn($coarser, $aside, $nudges);
+            $fault = max(0.0, $this->clearance->deepest($curve)[0] / self::DEEP - 1.0) + max(0.0, $this->least / $curve->least - 1.0);
+            if ($fault < $least) {
+                [$best, $least] = [$curve, $fault];
+            }
+            if ($fault === 0.0 || $curve->length() > $this->length * (1.0 + self::STRETCHED)) {
+                break;
+            }
+        }
+
+        return $best ?? Curve::straight($this->start->at, $this->end->at);
+    }
+
+    /**
+     * @param  int  $coarser  how many times fewer links it sinks in
+     * @param  float  $aside  how far to either side it is let down, as a part of its least radius
+     * @param  list<Nudge>  $nudges
+     */
+    private function settledIn(int $coarser, float $aside, array $nudges): Curve
+    {
         $links = self::linksFor($this->length, $this->least);
-        $rough = max(self::FEWEST, intdiv($links, 3));
-        $this->toDo = $rough * (self::SUNK + self::BROUGHT + count($nudges) * (self::TAKEN + self::HELD + self::SETTLED_AGAIN))
+        $rough = max(self::FEWEST, intdiv($links, $coarser));
+        $this->wider = self::WIDER;
+        $this->toDo += $rough * (self::SUNK + self::BROUGHT + count($nudges) * (self::TAKEN + self::HELD + self::SETTLED_AGAIN))
             + $links * (self::REFINED + self::MOST_ROUNDS * self::PUTTING_RIGHT);
         // First in few links, which sink sooner; then in as many as its bends need.
         $this->part($this->lowestClear(), $rough);
-        $this->bow();
+        $this->bow($aside);
         $this->sink(0.02, self::SUNK, self::BROUGHT);
         foreach ($nudges as $nudge) {
             $this->nudge($nudge);
@@ -220,7 +231,7 @@ final class Draping
             return $this->pulledTight($curve);
         }
         for ($round = 0; $round < self::ROUNDS || ($round < self::MOST_ROUNDS && $curve->least < $this->least); $round++) {
-            $this->link *= max(0.99, $this->length / $curve->length());
+            $this->linked($this->link * max(0.99, $this->length / $curve->length()));
             // Where an edge pushes it back into a bend, more is asked of it.
             $this->wider = $round >= self::ROUNDS ? min(self::WIDEST, $this->wider * 1.01) : $this->wider;
             for ($i = 0; $i < self::PUTTING_RIGHT; $i++) {
@@ -243,7 +254,7 @@ final class Draping
     private function pulledTight(Curve $curve): Curve
     {
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            $this->link *= max(0.99, $this->length / $curve->length());
+            $this->linked($this->link * max(0.99, $this->length / $curve->length()));
             for ($i = 0; $i < self::PULLED; $i++) {
                 $this->putRight($this->x, $this->y, $this->z, false);
             }
@@ -281,10 +292,17 @@ final class Draping
         $this->z = array_map(static fn (Vector $node): float => $node->z, $nodes);
         $this->free = array_fill(0, $links + 1, 1.0);
         $this->free[0] = 0.0;
+        $this->free[$links] = $this->end->isFree ? 1.0 : 0.0;
+        $this->linked($this->link);
+    }
+
+    /** All links are to be so long from now on: those in a clamp are at once. */
+    private function linked(float $link): void
+    {
+        $this->link = $link;
         $this->hold($this->start, 1);
         if (! $this->end->isFree) {
-            $this->free[$links] = 0.0;
-            $this->hold($this->end, $links - 1);
+            $this->hold($this->end, $this->links - 1);
         }
     }
 
@@ -321,17 +339,19 @@ final class Draping
         }
     }
 
-    /** Ends on one plumb line or in one place give no side to hang to: the line gets one, or it would fold upon itself. */
-    private function bow(): void
+    /**
+     * No line lies in one plane for good: a little to the one side and to the other of it, or what is too long would
+     * stand there in waves. Ends on one plumb line or in one place give no side to hang to, and it would fold upon
+     * itself: it gets one.
+     */
+    private function bow(float $aside): void
     {
-        $way = $this->end->at->minus($this->start->at);
-        $level = $way->minus($this->up->times($way->dot($this->up)))->length();
-        if ($level > $this->least || $this->end->isFree) {
-            return;
-        }
-        $side = $this->up->anySquare();
+        $across = $this->up->cross($this->laidOutTo()->minus($this->start->at));
+        $side = $across->length() > 1e-6 ? $across->unit() : $this->up->anySquare();
+        $isPlumb = $across->length() <= $this->least && ! $this->end->isFree;
         for ($i = 1; $i < $this->links; $i++) {
-            $this->move($i, $this->least * sin(M_PI * $i / $this->links), $side->x, $side->y, $side->z);
+            $by = $this->least * ($aside * sin(2 * M_PI * $i / $this->links) + ($isPlumb ? sin(M_PI * $i / $this->links) : 0.0));
+            $this->move($i, $by * $this->free[$i], $side->x, $side->y, $side->z);
         }
     }
 
@@ -358,7 +378,7 @@ final class Draping
         $growth = ($full - $this->link) / self::LET_OUT;
         $speed = [$still = array_fill(0, $this->links + 1, 0.0), $still, $still];
         for ($step = 0; $step < $steps + $easing; $step++) {
-            $this->link = $steps === 0 || $step >= self::LET_OUT ? $full : $this->link + $growth;
+            $this->linked($steps === 0 || $step >= self::LET_OUT ? $full : $this->link + $growth);
             $this->step($speed, $fall * $full);
             $fall *= $step >= $steps ? self::EASE : 1.0;
         }
@@ -373,7 +393,7 @@ final class Draping
         [$from, $to] = [$this->start->at, $this->laidOutTo()];
         $distance = $from->distanceTo($to);
         $arch = Curve::straight($from, $to);
-        for ($part = 0.04; ! $this->isClear($arch) && $arch->length() < self::LONGEST * $this->length; $part += 0.04) {
+        for ($part = 0.04; ! $this->clearance->isClear($arch) && $arch->length() < self::LONGEST * $this->length; $part += 0.04) {
             $length = $part < 1.0 ? $distance + ($this->length - $distance) * $part * $part : $this->length * $part;
             $arch = Catenary::between($from, $to, $this->up->times(-1.0), $length)->curve;
         }
@@ -629,7 +649,7 @@ final class Draping
             return;
         }
         $all = $this->links * $this->link;
-        $places = self::places($isSinking ? self::ROUGHLY : self::CLOSELY);
+        $places = self::places($isSinking ? max(self::ROUGHLY, min(self::CLOSELY, (int) ceil($this->link / (self::APART * $this->half)))) : self::CLOSELY);
         for ($i = 1; $i < $this->links; $i++) {
             if ($this->bodies->nearest($this->x[$i], $this->y[$i], $this->z[$i], $this->half + self::OFF + $this->link) === null) {
                 continue;
@@ -642,10 +662,13 @@ final class Draping
                     break;
                 }
                 $along = ($i + $place / count($places)) * $this->link;
-                $wanted = $this->wanted($along, $all - $along) + self::OFF;
-                $near = $this->bodies->nearest(self::within($this->x, $i, $weights), self::within($this->y, $i, $weights), self::within($this->z, $i, $weights), $wanted);
-                if ($near !== null && $wanted - $near[0] > $deepest) {
-                    [$deepest, $out, $at] = [$wanted - $near[0], $near, $weights];
+                $wanted = $this->clearance->wanted($along, $all - $along) + self::OFF;
+                $near = $this->met(
+                    [self::within($wasX, $i, $weights), self::within($wasY, $i, $weights), self::within($wasZ, $i, $weights)],
+                    [self::within($this->x, $i, $weights), self::within($this->y, $i, $weights), self::within($this->z, $i, $weights)], $wanted,
+                );
+                if ($near !== null && $near[0] > $deepest) {
+                    [$deepest, $out, $at] = [$near[0], $near, $weights];
                 }
             }
             if ($out === null) {
@@ -663,6 +686,33 @@ final class Draping
         if ($this->end->isFree) {
             $this->endLeavesBodies();
         }
+    }
+
+    /**
+     * What a place of it has met on its way: thin things too, which would let it through if only looked for where it is now.
+     *
+     * @param  array{float, float, float}  $was
+     * @param  array{float, float, float}  $is
+     * @return array{float, float, float, float}|null how far it has to go back, and which way; null when nothing is in its way
+     */
+    private function met(array $was, array $is, float $wanted): ?array
+    {
+        [$x, $y, $z] = $is;
+        [$dx, $dy, $dz] = [$x - $was[0], $y - $was[1], $z - $was[2]];
+        $looks = (int) ceil(sqrt($dx * $dx + $dy * $dy + $dz * $dz) / $this->half);
+        for ($look = 1; $look <= $looks; $look++) {
+            $back = 1.0 - $look / $looks;
+            $near = $this->bodies->nearest($x - $back * $dx, $y - $back * $dy, $z - $back * $dz, $wanted);
+            if ($near !== null && $near[0] < $wanted) {
+                // As if it had gone on into the plane it meets there.
+                $into = -$back * ($dx * $near[1] + $dy * $near[2] + $dz * $near[3]);
+                if ($look === $looks || $into > 0.0) {
+                    return [$wanted - $near[0] + $into, $near[1], $near[2], $near[3]];
+                }
+            }
+        }
+
+        return null;
     }
 
     /** The free end comes to lie where it falls; what little it slides there is not held. */

@@ -1257,6 +1257,12 @@ export interface Job {
   fittings?: Fitting[];
   clamps?: Clamp[];
   surroundings?: Surrounding[];
+  /**
+   * Triangles of meshes by name: nine 32-bit little-endian floats each, mm, in base64.
+   */
+  meshes?: {
+    [k: string]: string;
+  };
   runs?: Run[];
   /**
    * With inches: shown in parts of this; decimals when it is left out.
@@ -1752,7 +1758,7 @@ export interface Surrounding {
   thickness?: number | string;
   hinge?: Hinge;
   /**
-   * Names the triangles kept beside the job.
+   * Names the triangles in `meshes`.
    */
   mesh?: string;
   /**

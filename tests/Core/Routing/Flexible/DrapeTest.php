@@ -10,9 +10,10 @@ use Bowline\Routing\Flexible\DrapedEnd;
 use Bowline\Routing\Flexible\Draping;
 use Bowline\SolvedRun;
 use Bowline\Solver;
+use Tests\Triangles;
 
-/** A cable of 12 mm, least radius 60, from (−400, 0, z) to (400, y, 150), over boxes [middle, size]. */
-function draped(array $route, array $boxes = [], float $z = 150.0, float $y = 0.0): SolvedRun
+/** A cable of 12 mm, least radius 60, from (−400, 0, z) to (400, y, 150), over boxes [middle, size]; or over the same as meshes. */
+function draped(array $route, array $boxes = [], float $z = 150.0, float $y = 0.0, bool $asMeshes = false): SolvedRun
 {
     $job = [
         'format' => 'bowline-job', 'version' => 2, 'name' => 'Quay', 'show_units' => 'mm', 'values' => (object) [],
@@ -20,8 +21,13 @@ function draped(array $route, array $boxes = [], float $z = 150.0, float $y = 0.
             'bend' => ['radius' => 60, 'min_radius' => 60, 'min_straight' => 0, 'stretch_per_degree' => 0, 'springback' => ['ratio' => 0, 'offset' => 0]]]],
         'fittings' => [], 'clamps' => [],
         'surroundings' => array_map(static fn (int $i, array $box): array => [
-            'id' => 'b'.$i, 'name' => 'Box', 'shape' => 'box', 'size' => $box[1], 'pose' => ['at' => $box[0]],
+            'id' => 'b'.$i, 'name' => 'Box', 'pose' => ['at' => $box[0]], ...($asMeshes
+                ? ['shape' => 'mesh', 'mesh' => 'm'.$i, 'extent' => [array_map(static fn (float $side): float => -$side / 2, $box[1]), array_map(static fn (float $side): float => $side / 2, $box[1])]]
+                : ['shape' => 'box', 'size' => $box[1]]),
         ], array_keys($boxes), $boxes),
+        'meshes' => (object) array_combine(
+            array_map(static fn (int $i): string => 'm'.$i, array_keys($boxes)), array_map(static fn (array $box): string => base64_encode(Triangles::box($box[1], 3)), $boxes),
+        ),
         'runs' => [['id' => 'r', 'name' => 'Shore cable', 'stock' => 'c', 'from' => ['at' => [-400, 0, $z]], 'to' => ['at' => [400, $y, 150]], 'route' => ['kind' => 'drape', ...$route]]],
     ];
 
@@ -90,6 +96,39 @@ it('keeps its length and its radius and stays out of everything, the same each t
             expect(curveOf($again)->points)->toEqual($curve->points);
         }
     }
+});
+
+it('lies on a mesh as on the box it is of', function () use ($floor): void {
+    $boxes = [$floor, [[20, 10, 100], [300, 600, 200]]];
+    [$onBoxes, $onMeshes] = array_map(static fn (bool $asMeshes): Curve => curveOf(draped(['length' => 1300], $boxes, 300.0, 0.0, $asMeshes)), [false, true]);
+    foreach (range(0, 1300, 50) as $along) {
+        expect($onMeshes->pointAt($along)->toArray())->toEqualWithDelta($onBoxes->pointAt($along)->toArray(), 1e-3);
+    }
+});
+
+it('falls through nothing, however thin', function (): void {
+    mt_srand(99);
+    for ($scene = 0; $scene < 4; $scene++) {
+        $thick = [0.5, 1.0, 2.0, 5.0][$scene];
+        $boxes = [[[0, 0, -$thick / 2], [mt_rand(300, 700), mt_rand(400, 1200), $thick]], [[0, 0, -300], [4000, 4000, $thick]]];
+        $from = mt_rand(100, 900);
+        $length = hypot(800, $from - 150) * (1.05 + mt_rand(0, 50) / 100);
+        $solved = draped(['length' => $length], $boxes, $from, mt_rand(-150, 150), $scene % 2 === 0);
+        $curve = curveOf($solved);
+        // None of it is in them, and it has not gone through: it never crosses the middle of one within its rim.
+        expect(max(depth($curve, $boxes[0]), depth($curve, $boxes[1])))->toBeLessThan(0.2)->and($solved->findings)->toBe([])
+            ->and(min(array_map(static fn (Vector $point): float => $point->z, $curve->points)))->toBeGreaterThan(-300.0);
+    }
+});
+
+it('says so when a mesh has not come with the job', function () use ($floor): void {
+    expect(draped(['length' => 1200], [$floor], 150.0, 0.0, true)->findings)->toBe([]);
+
+    $alone = json_encode(['format' => 'bowline-job', 'version' => 2, 'stock' => [['id' => 'c', 'kind' => 'cable', 'section' => ['shape' => 'round', 'od' => 12], 'density' => 2000, 'bend' => ['radius' => 60, 'min_radius' => 60, 'min_straight' => 0]]],
+        'surroundings' => [['id' => 'quay', 'name' => 'Quay wall', 'shape' => 'mesh', 'mesh' => 'gone', 'extent' => [[-500, -500, -20], [500, 500, 0]]]],
+        'runs' => [['id' => 'r', 'stock' => 'c', 'from' => ['at' => [-400, 0, 100]], 'to' => ['at' => [400, 0, 100]], 'route' => ['kind' => 'drape', 'length' => 1100]]]], JSON_THROW_ON_ERROR);
+    $finding = (new Solver(Job::fromJson($alone)))->all()[0]->findings[0];
+    expect($finding->rule)->toBe('unknown-shape')->and($finding->severity->value)->toBe('warning')->and($finding->title)->toContain('Quay wall');
 });
 
 it('says when it does not reach over what lies between', function () use ($floor): void {

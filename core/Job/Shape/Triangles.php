@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bowline\Exchange\Mesh;
+namespace Bowline\Job\Shape;
 
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
@@ -14,7 +14,7 @@ use Bowline\Job\JobError;
 final readonly class Triangles
 {
     /** Bytes of one triangle, and how many are looked at at a time. */
-    private const SIZE = 36;
+    public const SIZE = 36;
 
     private const CHUNK = 20000;
 

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job\Shape;
+
+use Bowline\Geometry\Surface;
+use Bowline\Geometry\Vector;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Closure;
+use JsonSerializable;
+
+/**
+ * The triangles of a mesh, as a job file carries them: as text there, and read from where they are kept when they
+ * are first asked for while a job is worked on.
+ */
+final class MeshTriangles implements JsonSerializable
+{
+    private ?Surface $surface = null;
+
+    /** @var list<float> of where the surface was taken */
+    private array $about = [];
+
+    /** @param  Closure(): string  $packed  nine 32-bit little-endian floats a triangle, mm */
+    public function __construct(private readonly Closure $packed)
+    {
+    }
+
+    /** @throws JobError when they cannot be read */
+    public static function read(Node $node): self
+    {
+        if ($node->value instanceof self) {
+            return $node->value;
+        }
+        $packed = base64_decode($node->text(), true);
+        if ($packed === false || $packed === '' || strlen($packed) % Triangles::SIZE !== 0) {
+            throw $node->error('the triangles of a mesh are nine 32-bit floats each, in base64');
+        }
+        try {
+            Triangles::of($packed);
+        } catch (JobError $error) {
+            throw $node->error($error->getMessage());
+        }
+
+        return new self(static fn (): string => $packed);
+    }
+
+    public function packed(): string
+    {
+        return ($this->packed)();
+    }
+
+    /** Their surface, at least about where it will be asked, in its own frame. */
+    public function surface(Vector $least, Vector $most): Surface
+    {
+        $about = [...$least->toArray(), ...$most->toArray()];
+        if ($this->surface === null || ($this->about !== $about && ! $this->surface->isWhole())) {
+            $this->about = $about;
+            $this->surface = Surface::of($this->packed(), $least, $most);
+        }
+
+        return $this->surface;
+    }
+
+    public function jsonSerialize(): string
+    {
+        return base64_encode($this->packed());
+    }
+
+    /** @return array{} what they are is told by the name of the mesh */
+    public function __serialize(): array
+    {
+        return [];
+    }
+}

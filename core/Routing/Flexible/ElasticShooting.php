@@ -54,6 +54,9 @@ final class ElasticShooting
 
     private Vector $force;
 
+    /** @var array<int, array<int, float>>|null as worked out last */
+    private ?array $slopes = null;
+
     private function __construct(
         private readonly Vector $along,
         private readonly Vector $into,
@@ -103,12 +106,12 @@ final class ElasticShooting
         return [$at($m), $at($m + 1)->minus($at($m - 1))->times($n / 2), (new Vector(...$chain->force))->times(-$n / 2)];
     }
 
-    /** Newton's method; the slopes are worked out again only when it slows down. */
+    /** Newton's method; the slopes are worked out again only when it slows down: in fine steps they are those of the coarse. */
     private function meets(int $steps, float $enough): bool
     {
         $missed = $this->missed($steps);
         $first = self::size($missed);
-        $slopes = null;
+        $slopes = $this->slopes;
         for ($round = 0; $round < self::ROUNDS && self::size($missed) > self::ENOUGH; $round++) {
             $before = self::size($missed);
             if ($round >= self::PATIENCE && $before > 0.1 * $first) {
@@ -116,6 +119,7 @@ final class ElasticShooting
             }
             $isFresh = $slopes === null;
             $slopes ??= $this->slopes($missed, $steps);
+            $this->slopes = $slopes;
             $change = LinearSystem::solved($slopes, $missed);
             $was = [$this->t, $this->e, $this->f, $this->b, $this->c, $this->force];
             $part = 1.0;

@@ -31,8 +31,13 @@ final readonly class Elastica
     /** A shape that bends less than this part of what the direct one does is taken before it. */
     private const CLEARLY_LESS = 0.85;
 
-    /** What bends so many times what the direct one does after a while will not come to rest with less. */
-    private const FAR_MORE = 2.0;
+    /** Steps of flowing downhill after which it is looked how a chain does; what bends so many times what the direct one does by then will not come to rest with less. */
+    private const LOOKS = [[5, 3.0], [5, 1.2], [6, 0.95]];
+
+    /** It is on its way to the direct one when it bends as much as that but for this part, and adds up to the way but for that. */
+    private const ALIKE = 0.02;
+
+    private const ADDS_UP = 0.01;
 
     /** Turn from one point of the drawing to the next at most, radians. */
     private const TURN = 0.5 * M_PI / 180;
@@ -57,10 +62,10 @@ final readonly class Elastica
         $direct = new ElasticChain(self::direct($along, $into, $way), $way->toArray());
         $direct->flow(16);
         $hasDirect = $direct->settle(14) && is_finite($direct->energy());
-        // Where only one shape is wanted, those that bend far more need not come to rest.
-        $settled = self::settled($along, $into, $way, $hasDirect && $most === 1 ? $direct->energy() * self::FAR_MORE : INF);
+        // Where only one shape is wanted, those that will not bend less need not come to rest.
+        $settled = self::settled($along, $into, $way, $hasDirect && $most === 1 ? $direct->energy() : null);
         $settled = $settled === [] ? [$direct] : $settled;
-        if ($hasDirect && $direct->energy() * self::CLEARLY_LESS < $settled[0]->energy() && $direct->energy() > $settled[0]->energy() * (1.0 + self::SAME)) {
+        if ($hasDirect && $direct->energy() * self::CLEARLY_LESS < $settled[0]->energy()) {
             $energy = $direct->energy();
             $settled = [$direct, ...array_filter($settled, static fn (ElasticChain $other): bool => abs($other->energy() - $energy) > self::SAME * $energy)];
         }
@@ -108,16 +113,15 @@ final readonly class Elastica
     }
 
     /**
-     * @param  float  $bound  chains of more energy than this after a while are let go
+     * @param  float|null  $least  chains that will not come to rest with less energy than this are let go
      * @return list<ElasticChain> at rest, the least energy first, no two alike; none when all are let go
      */
-    private static function settled(Vector $along, Vector $into, Vector $way, float $bound): array
+    private static function settled(Vector $along, Vector $into, Vector $way, ?float $least): array
     {
         $tried = [];
         foreach (self::starts($along, $into, $way) as $tangents) {
             $chain = new ElasticChain($tangents, $way->toArray());
-            $chain->flow(10);
-            if (is_finite($chain->energy()) && $chain->energy() < $bound) {
+            if (self::isPromising($chain, $least)) {
                 $tried[] = $chain;
             }
         }
@@ -128,7 +132,6 @@ final readonly class Elastica
             if (! $isNew && $index > 3) {
                 continue;
             }
-            $chain->flow(6);
             $before = clone $chain;
             if ($chain->settle(14) && is_finite($chain->energy())) {
                 $settled[] = $chain;
@@ -149,11 +152,28 @@ final readonly class Elastica
             }
         }
 
-        if ($different === [] && is_finite($bound)) {
+        if ($different === [] && $least !== null) {
             return [];
         }
 
         return $different === [] ? [$tried[0] ?? new ElasticChain(self::direct($along, $into, $way), $way->toArray())] : $different;
+    }
+
+    /** Lets a chain flow downhill for a while. */
+    private static function isPromising(ElasticChain $chain, ?float $least): bool
+    {
+        foreach (self::LOOKS as [$steps, $times]) {
+            $chain->flow($steps);
+            $energy = $chain->energy();
+            if (! is_finite($energy)) {
+                return false;
+            }
+            if ($least !== null && ($energy > $times * $least || (abs($energy - $least) < self::ALIKE * $least && $chain->missed < self::ADDS_UP))) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**

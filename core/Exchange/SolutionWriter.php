@@ -28,6 +28,8 @@ final class SolutionWriter
 {
     public const FORMAT = 'bowline-solution';
 
+    private const PREVIEW_TURN = 2.0 * M_PI / 180;
+
     /**
      * @param  list<SolvedRun>  $runs
      * @return array<string, mixed>
@@ -71,11 +73,25 @@ final class SolutionWriter
         return $sets;
     }
 
-    /** @return array<string, mixed> */
-    public static function run(SolvedRun $solved): array
+    /**
+     * The same for while something is dragged: curves with fewer points.
+     *
+     * @return array<string, mixed>
+     */
+    public static function preview(SolvedRun $solved): array
+    {
+        return self::run($solved, self::PREVIEW_TURN);
+    }
+
+    /**
+     * @param  float|null  $turn  radians between the points of curves, at most; null for all of them
+     * @return array<string, mixed>
+     */
+    public static function run(SolvedRun $solved, ?float $turn = null): array
     {
         $laid = $solved->laid;
         $table = $solved->bendTable;
+        $segments = array_map(static fn (Segment $one): Segment => $one instanceof Curve && $turn !== null ? $one->sparser($turn) : $one, $laid->path->segments);
 
         return [
             'id' => $laid->run->id,
@@ -85,7 +101,7 @@ final class SolutionWriter
             'adjusted_by' => $laid->adjustedBy,
             'min_radius' => $laid->path->leastRadius(),
             'vertices' => array_map(static fn (Vertex $vertex): array => self::vector($vertex->at), $laid->vertices),
-            'path' => array_map(self::segment(...), $laid->path->segments),
+            'path' => array_map(self::segment(...), $segments),
             'bends' => array_map(self::bend(...), $table->rows),
             'tail' => $table->tail,
             'legs' => self::legs($laid),

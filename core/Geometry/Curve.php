@@ -71,6 +71,29 @@ final readonly class Curve implements Segment
             ->plus($to->times($s * $s * (3 - 2 * $s)))->plus($in->times($span * $s * $s * ($s - 1)));
     }
 
+    /** With no more points than a hand that drags it needs: about so far apart as it turns by, radians, and where it is tightest. */
+    public function sparser(float $turn): self
+    {
+        $last = count($this->points) - 1;
+        $straight = cos($turn);
+        $tightest = $this->curvature === [] ? 0 : (int) array_search(max($this->curvature), $this->curvature, true);
+        $kept = [0];
+        $before = $this->directions[0];
+        for ($i = 1; $i < $last; $i++) {
+            if ($i === $tightest || $before->dot($this->directions[$i + 1]) < $straight) {
+                $kept[] = $i;
+                $before = $this->directions[$i];
+            }
+        }
+        $kept[] = $last;
+
+        return new self(
+            array_map(fn (int $i): Vector => $this->points[$i], $kept), array_map(fn (int $i): Vector => $this->directions[$i], $kept),
+            array_map(fn (int $i): float => $this->along[$i], $kept), array_map(fn (int $i): float => $this->curvature[$i], $kept),
+            $this->least, $this->leastAt, $this->through,
+        );
+    }
+
     /** All that it turns, whichever way, radians. */
     public function turning(): float
     {

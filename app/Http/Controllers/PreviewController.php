@@ -79,7 +79,7 @@ final readonly class PreviewController
             'amount' => $trial->hold->amount,
             'held' => $trial->hold->heldBy?->title,
             'places' => $moved === [] ? [] : PlaceWriter::only($site, $moved),
-            'solutions' => array_map(SolutionWriter::run(...), $trial->solved()),
+            'solutions' => array_map(SolutionWriter::preview(...), $trial->solved()),
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 200, ['Content-Type' => 'application/json']);
     }
 

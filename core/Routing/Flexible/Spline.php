@@ -116,8 +116,7 @@ final class Spline
         $most = 0.0;
         foreach (array_keys($spline->spans) as $span) {
             for ($i = 0; $i <= self::ROUGHLY; $i++) {
-                [, $first, $second] = $spline->at($span, $i / self::ROUGHLY);
-                $most = max($most, $first->cross($second)->length() / max($first->length(), 1e-9) ** 3);
+                $most = max($most, self::bend($spline->at($span, $i / self::ROUGHLY))[0]);
             }
         }
 
@@ -268,10 +267,10 @@ final class Spline
                     $length += $this->length($span, $before, $s);
                     $before = $s;
                 }
-                [$point, $first, $second] = $this->at($span, $s);
-                $bend = $first->cross($second)->length() / max($first->length(), 1e-12) ** 3;
-                $points[] = $point;
-                $directions[] = $first->unit();
+                $at = $this->at($span, $s);
+                [$bend, $size] = self::bend($at);
+                $points[] = new Vector($at[0], $at[1], $at[2]);
+                $directions[] = new Vector($at[3] / $size, $at[4] / $size, $at[5] / $size);
                 $along[] = $length;
                 $curvature[] = $bend;
                 $most = $bend > $most[0] ? [$bend, $length] : $most;
@@ -286,12 +285,12 @@ final class Spline
     private function places(int $span): array
     {
         $places = [0.0];
-        $before = $this->slopes[$span];
+        [$x, $y, $z] = $this->slopes[$span]->toArray();
         $turned = [];
         for ($i = 1; $i <= self::PARTS * self::LOOKS; $i++) {
-            $next = $this->at($span, $i / (self::PARTS * self::LOOKS))[1];
-            $turned[] = $before->angleTo($next);
-            $before = $next;
+            [, , , $u, $v, $w] = $this->at($span, $i / (self::PARTS * self::LOOKS));
+            $turned[] = atan2(sqrt(($y * $w - $z * $v) ** 2 + ($z * $u - $x * $w) ** 2 + ($x * $v - $y * $u) ** 2), $x * $u + $y * $v + $z * $w);
+            [$x, $y, $z] = [$u, $v, $w];
         }
         foreach (array_chunk($turned, self::LOOKS) as $part => $turns) {
             // As if it turned in all of the part as it does where it turns most.
@@ -346,16 +345,45 @@ final class Spline
         return $sum * ($to - $from) * $h;
     }
 
-    /** @return array{Vector, Vector, Vector} point, derivative and second derivative by the length of the chord */
+    /**
+     * Place, derivative and second derivative by the length of the chord, in plain numbers.
+     *
+     * @return array{float, float, float, float, float, float, float, float, float}
+     */
     private function at(int $span, float $s): array
     {
         $h = $this->spans[$span];
         [$p, $q, $m, $n] = [$this->points[$span], $this->points[$span + 1], $this->slopes[$span], $this->slopes[$span + 1]];
-        $point = $p->times((1 + 2 * $s) * (1 - $s) ** 2)->plus($m->times($h * $s * (1 - $s) ** 2))
-            ->plus($q->times($s * $s * (3 - 2 * $s)))->plus($n->times($h * $s * $s * ($s - 1)));
-        $first = $q->minus($p)->times(6 * $s * (1 - $s) / $h)->plus($m->times((1 - $s) * (1 - 3 * $s)))->plus($n->times($s * (3 * $s - 2)));
-        $second = $q->minus($p)->times((6 - 12 * $s) / $h)->plus($m->times(6 * $s - 4))->plus($n->times(6 * $s - 2))->times(1.0 / $h);
+        $t = 1.0 - $s;
+        $chord = $s * $s * (3.0 - 2.0 * $s);
+        $out = $h * $s * $t * $t;
+        $in = -$h * $s * $s * $t;
+        $chord1 = 6.0 * $s * $t / $h;
+        $out1 = $t * (1.0 - 3.0 * $s);
+        $in1 = $s * (3.0 * $s - 2.0);
+        $chord2 = (6.0 - 12.0 * $s) / ($h * $h);
+        $out2 = (6.0 * $s - 4.0) / $h;
+        $in2 = (6.0 * $s - 2.0) / $h;
+        $x = $q->x - $p->x;
+        $y = $q->y - $p->y;
+        $z = $q->z - $p->z;
 
-        return [$point, $first, $second];
+        return [
+            $p->x + $x * $chord + $m->x * $out + $n->x * $in, $p->y + $y * $chord + $m->y * $out + $n->y * $in, $p->z + $z * $chord + $m->z * $out + $n->z * $in,
+            $x * $chord1 + $m->x * $out1 + $n->x * $in1, $y * $chord1 + $m->y * $out1 + $n->y * $in1, $z * $chord1 + $m->z * $out1 + $n->z * $in1,
+            $x * $chord2 + $m->x * $out2 + $n->x * $in2, $y * $chord2 + $m->y * $out2 + $n->y * $in2, $z * $chord2 + $m->z * $out2 + $n->z * $in2,
+        ];
+    }
+
+    /**
+     * @param  array{float, float, float, float, float, float, float, float, float}  $at
+     * @return array{float, float} curvature, and the size of the derivative
+     */
+    private static function bend(array $at): array
+    {
+        [, , , $x, $y, $z, $u, $v, $w] = $at;
+        $size = max(1e-12, sqrt($x * $x + $y * $y + $z * $z));
+
+        return [sqrt(($y * $w - $z * $v) ** 2 + ($z * $u - $x * $w) ** 2 + ($x * $v - $y * $u) ** 2) / ($size * $size * $size), $size];
     }
 }

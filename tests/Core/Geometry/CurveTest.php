@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Geometry\Curve;
+use Bowline\Geometry\Vector;
+
+/** A quarter of a circle of 100 in the plane z = 0, from (100, 0, 0), in so many even pieces. */
+function quarter(int $pieces): Curve
+{
+    $at = array_map(static fn (int $i): float => M_PI / 2 * $i / $pieces, range(0, $pieces));
+
+    return new Curve(
+        array_map(static fn (float $angle): Vector => new Vector(100 * cos($angle), 100 * sin($angle), 0), $at),
+        array_map(static fn (float $angle): Vector => new Vector(-sin($angle), cos($angle), 0), $at),
+        array_map(static fn (float $angle): float => 100 * $angle, $at), array_fill(0, $pieces + 1, 0.01), 100.0, 0.0,
+    );
+}
+
+it('goes on smoothly between the points it has', function (): void {
+    $curve = quarter(9);
+    // A cubic over 10° is off a circle by (10°)⁴·R/1920 or so.
+    foreach ([3.0, 50.0, 78.5, 111.1, 157.0] as $along) {
+        [$x, $y] = $curve->pointAt($along)->toArray();
+        expect(hypot($x, $y))->toEqualWithDelta(100.0, 1e-4)->and(atan2($y, $x))->toEqualWithDelta($along / 100, 1e-5);
+        expect($curve->directionAt($along)->toArray())->toEqualWithDelta([-sin($along / 100), cos($along / 100), 0], 1e-3);
+    }
+    expect($curve->turning())->toEqualWithDelta(M_PI / 2, 1e-12);
+});
+
+it('keeps its ends, its length and its tightest place with fewer points', function (): void {
+    $fine = quarter(180);
+    $tight = new Curve($fine->points, $fine->directions, $fine->along, array_replace($fine->curvature, [77 => 0.0123]), 1 / 0.0123, $fine->along[77]);
+    $sparse = $tight->sparser(2 * M_PI / 180);
+    // 45 pieces of 2°, and one more about the tightest.
+    expect(count($sparse->points))->toBeLessThanOrEqual(47)->toBeGreaterThan(44)
+        ->and($sparse->start())->toEqual($fine->start())->and($sparse->end())->toEqual($fine->end())
+        ->and($sparse->length())->toBe($fine->length())->and(max($sparse->curvature))->toBe(0.0123);
+    foreach (array_slice($sparse->directions, 1) as $i => $direction) {
+        expect($direction->angleTo($sparse->directions[$i]))->toBeLessThan(2.01 * M_PI / 180);
+    }
+});

@@ -15,6 +15,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Tie\Tie;
 use Bowline\Routing\Bend;
 use Bowline\Routing\ClampPassage;
+use Bowline\Routing\Flexible\Catenary;
 use Bowline\Routing\HangRoute;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Vertex;
@@ -203,17 +204,29 @@ final class SolutionWriter
         if (! $run->route instanceof HangRoute) {
             return null;
         }
-        $up = $run->route->up;
-        $catenary = $run->route->catenary($run);
-        if ($catenary === null) {
+        $catenaries = $run->route->catenaries($run);
+        if ($catenaries === []) {
             return null;
         }
-        $weight = $run->stock->weight();
+        $spans = array_map(fn (Catenary $one): array => self::hanging($one, $run->route->up, $run->stock->weight()), $catenaries);
+        $last = $spans[count($spans) - 1];
+        $height = array_map(static fn (Catenary $one): float => $one->lowest->dot($run->route->up), $catenaries);
+
+        return [
+            'kind' => 'hang', 'sag' => max(array_column($spans, 'sag')), 'lowest' => $spans[(int) array_search(min($height), $height, true)]['lowest'],
+            'angles' => [$spans[0]['angles'][0], $last['angles'][1]], 'pull' => [$spans[0]['pull'][0], $last['pull'][1]],
+            ...(count($spans) > 1 ? ['spans' => $spans] : []),
+        ];
+    }
+
+    /** @return array{length: float, sag: float, lowest: list<float>, angles: array{float, float}, pull: array{float, float}} */
+    private static function hanging(Catenary $catenary, Vector $up, float $weight): array
+    {
         $directions = $catenary->curve->directions;
         $slope = static fn (Vector $direction): float => rad2deg(asin(max(-1.0, min(1.0, $direction->dot($up)))));
 
         return [
-            'kind' => 'hang', 'sag' => $catenary->sag, 'lowest' => self::vector($catenary->lowest),
+            'length' => $catenary->curve->length(), 'sag' => $catenary->sag, 'lowest' => self::vector($catenary->lowest),
             'angles' => [-$slope($directions[0]), $slope($directions[count($directions) - 1])],
             'pull' => [$catenary->pull($weight, $catenary->first), $catenary->pull($weight, $catenary->last)],
         ];

@@ -18,6 +18,7 @@ use Bowline\Routing\Flexible\DrapedEnd;
 use Bowline\Routing\Flexible\Draping;
 use Bowline\Routing\Flexible\GivenLength;
 use Bowline\Routing\Flexible\Nudge;
+use Bowline\Routing\Flexible\PartWatched;
 use Bowline\Routing\Flexible\Spline;
 use Bowline\Routing\Flexible\Watch;
 
@@ -91,10 +92,15 @@ final readonly class DrapeRoute implements FlexibleRoute
         }
 
         $last = $run->to;
+        $done = 0;
 
-        return $this->length->lay($run, fn (Run $span, GivenLength $length): Path => $this->draped(
-            $span, $length, $span->from === $run->from ? $this->held[0] : DrapedEnd::CLAMPED, $span->to === $last ? $this->held[1] : DrapedEnd::CLAMPED,
-        ));
+        return $this->length->lay($run, function (Run $span, GivenLength $length) use ($run, $last, &$done): Path {
+            $watch = $this->watch === null ? null : new PartWatched($this->watch, $done++, count($this->length->gates->gates) + 1);
+
+            return $this->draped(
+                $span, $length, $span->from === $run->from ? $this->held[0] : DrapedEnd::CLAMPED, $span->to === $last ? $this->held[1] : DrapedEnd::CLAMPED, $watch,
+            );
+        });
     }
 
     /** With no more of what stands around than it can come near: what is farther off may move without it. */
@@ -137,7 +143,7 @@ final readonly class DrapeRoute implements FlexibleRoute
         return $this->held[1] === DrapedEnd::FREE;
     }
 
-    private function draped(Run $run, GivenLength $given, string $startHeld, string $endHeld): Path
+    private function draped(Run $run, GivenLength $given, string $startHeld, string $endHeld, ?Watch $watch): Path
     {
         [$start, $end] = [DrapedEnd::of($run->from, $startHeld), DrapedEnd::of($run->to, $endHeld)];
         $leads = [$start->at->distanceTo($run->from->at), $end->isFree ? 0.0 : $end->at->distanceTo($run->to->at)];
@@ -148,8 +154,7 @@ final readonly class DrapeRoute implements FlexibleRoute
             ! $this->isSettled => $end->isFree ? Curve::straight($start->at, $start->at->minus($this->up->times($length)))
                 : Catenary::between($start->at, $end->at, $this->up, $length)->curve,
             default => Draping::between(
-                $start, $end, $this->up, $length, $stock->section->outsideDiameter / 2, $stock->bend->leastRadius, $stock->bendingLength(), $this->bodies, $this->nudges,
-                $this->watch,
+                $start, $end, $this->up, $length, $stock->section->outsideDiameter / 2, $stock->bend->leastRadius, $stock->bendingLength(), $this->bodies, $this->nudges, $watch,
             ),
         };
 

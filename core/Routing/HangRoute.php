@@ -51,15 +51,18 @@ final readonly class HangRoute implements FlexibleRoute
     public function lay(Run $run): LaidRun
     {
         return $this->length->lay($run, fn (Run $span, GivenLength $length): Path => new Path([
-            (new self($length, $this->up))->catenary($span)->curve ?? Curve::straight($span->from->at, $span->to->at),
+            $length->shortage($span) === null
+                ? Catenary::between($span->from->at, $span->to->at, $this->up, $length->of($span))->curve
+                : Curve::straight($span->from->at, $span->to->at),
         ]));
     }
 
-    /** Null when it is too short to hang, or led through clamps, where it hangs in several. */
-    public function catenary(Run $run): ?Catenary
+    /** @return list<Catenary> what it hangs in, one between each two clamps; none when it is too short to hang */
+    public function catenaries(Run $run): array
     {
-        return $this->length->shortage($run) !== null || ! $this->length->gates->isNone()
-            ? null : Catenary::between($run->from->at, $run->to->at, $this->up, $this->length->of($run));
+        return $this->length->shortage($run) !== null ? [] : array_map(
+            fn (array $span): Catenary => Catenary::between($span[0]->from->at, $span[0]->to->at, $this->up, $span[1]), $this->length->spans($run),
+        );
     }
 
     public function shortage(LaidRun $laid): ?array

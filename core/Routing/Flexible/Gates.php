@@ -76,8 +76,8 @@ final readonly class Gates
     {
         $segments = $inside = [];
         $at = 0.0;
-        foreach ($this->shared($run, $length) as $index => $span) {
-            foreach ($lay($run->between(...$this->ends($run, $index)), $span)->segments as $segment) {
+        foreach ($this->spans($run, $length) as $index => [$span, $long]) {
+            foreach ($lay($span, $long)->segments as $segment) {
                 $segments[] = $segment;
                 $at += $segment->length();
             }
@@ -93,6 +93,18 @@ final readonly class Gates
         }
 
         return LaidRun::curve($run, new Path($segments), $inside);
+    }
+
+    /**
+     * Each span between two clamps as a run of its own, and how long it is.
+     *
+     * @return non-empty-list<array{Run, float}>
+     */
+    public function spans(Run $run, float $length): array
+    {
+        return array_map(
+            fn (int $index, float $span): array => [$run->between(...$this->ends($run, $index)), $span], array_keys($this->spans), $this->shared($run, $length),
+        );
     }
 
     /**

@@ -68,6 +68,12 @@ final readonly class GivenLength
         return $this->gates->shortage($run, $this->of($run));
     }
 
+    /** @return non-empty-list<array{Run, float}> each span between two clamps as a run of its own, and how long it is */
+    public function spans(Run $run): array
+    {
+        return $this->gates->spans($run, $this->of($run));
+    }
+
     /**
      * Lays each span between two clamps as a run of its own.
      *

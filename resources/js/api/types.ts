@@ -2255,6 +2255,16 @@ export interface SolvedRun {
         lowest: Point;
         angles: number[];
         pull: number[];
+        /**
+         * The same of each span, where it is led through clamps.
+         */
+        spans?: {
+          length: number;
+          sag: number;
+          lowest: Point;
+          angles: number[];
+          pull: number[];
+        }[];
       }
     | {
         kind: "spring";

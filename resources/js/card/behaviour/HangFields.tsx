@@ -24,9 +24,31 @@ export function HangFields(props: BehaviourProps) {
         step={isSlack ? 0.5 : span / 400}
         route={isSlack ? bySlack : byLength}
       />
+      {facts?.spans !== undefined && (
+        <table className="table table-sm figure" aria-label="Spans">
+          <thead>
+            <tr>
+              <th scope="col">Span</th>
+              <th scope="col">Length</th>
+              <th scope="col">Sag</th>
+              <th scope="col">Pull, N</th>
+            </tr>
+          </thead>
+          <tbody>
+            {facts.spans.map((span, index) => (
+              <tr key={span.lowest.join()}>
+                <th scope="row">{index + 1}</th>
+                <td>{lengthWithUnit(span.length)}</td>
+                <td>{lengthWithUnit(span.sag)}</td>
+                <td>{span.pull.map((pull) => show(pull, 2)).join(', ')}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
       {facts !== null && (
         <>
-          <Row label="Sag">
+          <Row label={facts.spans === undefined ? 'Sag' : 'Deepest sag'}>
             <span className="figure">{lengthWithUnit(facts.sag)}</span>
           </Row>
           <Row label="Leaves the ends at">

@@ -6,7 +6,9 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Job;
 use Bowline\Laying\Loosening;
 use Bowline\Laying\RunEdit;
+use Bowline\Routing\DrapeRoute;
 use Bowline\Routing\Flexible\Catenary;
+use Bowline\Routing\Flexible\Watch;
 use Tests\Jobs;
 
 /** A cable of 10 mm from (0, 0, 0) to (1000, 0, 0), with two clamps of 20 between, both on +x: at 300 and at 700. */
@@ -34,6 +36,42 @@ it('shares out what is slack by how far the spans reach', function () use ($both
     // Each hangs as a line of its own would.
     $lowest = min(array_map(static fn (array $point): float => $point[2], $written['path'][2]['points']));
     expect($lowest)->toEqualWithDelta(Catenary::between(new Vector(310, 0, 0), new Vector(690, 0, 0), new Vector(0, 0, 1), 1060 * 380 / 960)->lowest->z, 0.01);
+});
+
+it('says how deep each span hangs and how hard it pulls at its clamps', function () use ($both): void {
+    // Level, of span h with sinh(x)/x = L/h and a = h/2x: sag a·(cosh x − 1), pull w·a·cosh x, slope atan(sinh x).
+    $x = 0.5;
+    $part = sinh($x) / $x;
+    // 10 mm of 2000 kg/m³: 2e-6·π·25 kg/mm.
+    $weight = 2e-6 * M_PI * 25 * 9.80665;
+    $shape = Jobs::written(led(['kind' => 'hang', 'length' => 960 * $part + 40, 'through' => $both]))['shape'];
+    foreach ([290, 380, 290] as $i => $h) {
+        $a = $h / (2 * $x);
+        expect($shape['spans'][$i]['length'])->toEqualWithDelta($h * $part, 1e-6)->and($shape['spans'][$i]['sag'])->toEqualWithDelta($a * (cosh($x) - 1), 1e-6)
+            ->and($shape['spans'][$i]['pull'])->toEqualWithDelta([$weight * $a * cosh($x), $weight * $a * cosh($x)], 1e-6)
+            ->and($shape['spans'][$i]['angles'])->toEqualWithDelta([rad2deg(atan(sinh($x))), rad2deg(atan(sinh($x)))], 1e-6);
+    }
+    expect($shape['sag'])->toBe($shape['spans'][1]['sag'])->and($shape['lowest'])->toEqualWithDelta([500, 0, -380 * (cosh($x) - 1)], 1e-6)
+        ->and($shape['pull'])->toBe([$shape['spans'][0]['pull'][0], $shape['spans'][2]['pull'][1]]);
+});
+
+it('tells who watches how much of all spans has settled', function () use ($both): void {
+    $watch = new class implements Watch
+    {
+        /** @var list<float> */
+        public array $parts = [];
+
+        public function settles(float $part, callable $points): void
+        {
+            $this->parts[] = $part;
+        }
+    };
+    $run = Job::read(led(['kind' => 'drape', 'length' => 1600, 'through' => $both]))->runs['r'];
+    assert($run->route instanceof DrapeRoute);
+    $run->route->watchedBy($watch)->lay($run);
+    $sorted = $watch->parts;
+    sort($sorted);
+    expect($watch->parts)->toBe($sorted)->and(min($watch->parts))->toBeLessThan(0.1)->and(max($watch->parts))->toBeGreaterThan(0.9)->toBeLessThanOrEqual(1.0);
 });
 
 it('gives a span the length that is said of it, and says which does not reach', function () use ($both): void {

@@ -61,7 +61,6 @@ export function Field(props: FieldProps) {
   };
   useWheel(input, stepBy);
   // Before the next key can come: what is typed then replaces what stood there.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: each count selects once
   useLayoutEffect(() => {
     if (selecting > 0 && document.activeElement === input.current) {
       input.current?.select();

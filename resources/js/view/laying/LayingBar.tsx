@@ -36,7 +36,6 @@ export function LayingBar() {
         )}
       </div>
       {standOff !== null && (
-        // biome-ignore lint/a11y/noStaticElementInteractions: once the number is in, keys are those of laying again
         <div
           className="stand-off"
           onKeyDown={(event) => {

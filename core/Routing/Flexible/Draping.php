@@ -37,6 +37,17 @@ final class Draping
     /** Bends of the nodes where it comes out of a clamp, as a part of what they may be elsewhere. */
     private const AT_CLAMP = 0.94;
 
+    /**
+     * Out of the plane in which it bends much, over so many nodes to both sides, a node is moved by so much less than
+     * in it: there a small move changes bends by its square alone, and they would never be right. Much is this part of
+     * what it may bend.
+     */
+    private const ABOUT = 3;
+
+    private const IN_PLANE = 0.98;
+
+    private const MUCH = 0.5;
+
     /** Links, at least and at most. */
     private const FEWEST = 24;
 
@@ -572,26 +583,83 @@ final class Draping
                 $right[] = $size - $allowed;
             }
         }
-        foreach ($this->smallest($first, $slopes, $right) as $a => $by) {
+        $moves = $this->inPlane($first, $slopes);
+        foreach ($this->smallest($first, $slopes, $moves, $right) as $a => $by) {
             for ($k = 0; $k < 3; $k++) {
                 $node = $first[$a] + $k;
                 if (($this->free[$node] ?? 0.0) !== 0.0) {
-                    $this->move($node, -$by, $slopes[$a][3 * $k], $slopes[$a][3 * $k + 1], $slopes[$a][3 * $k + 2]);
+                    $this->move($node, -$by, $moves[$a][3 * $k], $moves[$a][3 * $k + 1], $moves[$a][3 * $k + 2]);
                 }
             }
         }
     }
 
     /**
-     * How much of each slope makes up the smallest move that takes away all that is too much: (J·Jᵀ)·λ = what is, by
+     * The moves to follow slopes by, hardly out of the plane in which it bends.
+     *
+     * @param  list<int>  $first  the first of the three nodes that each is about
+     * @param  list<array{float, float, float, float, float, float, float, float, float}>  $slopes
+     * @return list<list<float>>
+     */
+    private function inPlane(array $first, array $slopes): array
+    {
+        $across = $this->across();
+        $moves = [];
+        foreach ($slopes as $a => $slope) {
+            $move = [];
+            for ($k = 0; $k < 3; $k++) {
+                [$x, $y, $z] = $across[$first[$a] + $k] ?? [0.0, 0.0, 0.0];
+                $out = self::IN_PLANE * ($slope[3 * $k] * $x + $slope[3 * $k + 1] * $y + $slope[3 * $k + 2] * $z);
+                array_push($move, $slope[3 * $k] - $out * $x, $slope[3 * $k + 1] - $out * $y, $slope[3 * $k + 2] - $out * $z);
+            }
+            $moves[] = $move;
+        }
+
+        return $moves;
+    }
+
+    /**
+     * Square to the plane in which it bends about a node, where it bends much: unit, taken over some nodes to both sides.
+     *
+     * @return array<int, array{float, float, float}>
+     */
+    private function across(): array
+    {
+        $normals = [[0.0, 0.0, 0.0]];
+        for ($i = 1; $i < $this->links; $i++) {
+            [$ux, $uy, $uz] = [$this->x[$i] - $this->x[$i - 1], $this->y[$i] - $this->y[$i - 1], $this->z[$i] - $this->z[$i - 1]];
+            [$vx, $vy, $vz] = [$this->x[$i + 1] - $this->x[$i], $this->y[$i + 1] - $this->y[$i], $this->z[$i + 1] - $this->z[$i]];
+            $normals[] = [$uy * $vz - $uz * $vy, $uz * $vx - $ux * $vz, $ux * $vy - $uy * $vx];
+        }
+        $much = self::MUCH * (2 * self::ABOUT + 1) * $this->link ** 3 / $this->least;
+        $across = [];
+        for ($i = 1; $i < $this->links; $i++) {
+            $x = $y = $z = 0.0;
+            for ($k = max(1, $i - self::ABOUT), $last = min($this->links - 1, $i + self::ABOUT); $k <= $last; $k++) {
+                $x += $normals[$k][0];
+                $y += $normals[$k][1];
+                $z += $normals[$k][2];
+            }
+            $size = sqrt($x * $x + $y * $y + $z * $z);
+            if ($size > $much) {
+                $across[$i] = [$x / $size, $y / $size, $z / $size];
+            }
+        }
+
+        return $across;
+    }
+
+    /**
+     * How much of each move makes up the smallest one that takes away all that is too much: (J·W·Jᵀ)·λ = what is, by
      * elimination along the band.
      *
      * @param  list<int>  $first  the first of the three nodes that each is about
      * @param  list<array{float, float, float, float, float, float, float, float, float}>  $slopes
+     * @param  list<list<float>>  $moves  W·Jᵀ
      * @param  list<float>  $right
      * @return list<float>
      */
-    private function smallest(array $first, array $slopes, array $right): array
+    private function smallest(array $first, array $slopes, array $moves, array $right): array
     {
         $count = count($first);
         $rows = [];
@@ -602,7 +670,7 @@ final class Draping
                 $sum = $a === $b ? 1e-3 : 0.0;
                 $shift = 3 * ($first[$b] - $first[$a]);
                 for ($k = $shift; $k < 9; $k++) {
-                    $sum += ($this->free[$first[$a] + intdiv($k, 3)] ?? 0.0) * $slopes[$a][$k] * $slopes[$b][$k - $shift];
+                    $sum += ($this->free[$first[$a] + intdiv($k, 3)] ?? 0.0) * $moves[$a][$k] * $slopes[$b][$k - $shift];
                 }
                 $row[$b] = $sum;
             }

@@ -169,6 +169,27 @@ it('leaves a clamped end on its axis, and keeps its radius there', function (arr
         ->and($draped->length())->toEqualWithDelta(900.0, 0.9)->and($draped->least)->toBeGreaterThan(59.7);
 })->with([[[0, 0, 1]], [[0, 0, -1]], [[1, 0, 0]], [[0, -1, 0]]]);
 
+it('keeps its radius out of clamps that look anywhere', function (): void {
+    mt_srand(5);
+    $way = static fn (): Vector => (new Vector(mt_rand(-9, 9), mt_rand(-9, 9), mt_rand(-9, 9) + 0.5))->unit();
+    for ($i = 0; $i < 8; $i++) {
+        $to = new Vector(mt_rand(-500, 500), mt_rand(-500, 500), mt_rand(0, 500));
+        $length = (new Vector(0, 0, 300))->distanceTo($to) * 1.3 + 400;
+        $draped = Draping::between(
+            DrapedEnd::clamped(new Vector(0, 0, 300), $way()), DrapedEnd::clamped($to, $way()), new Vector(0, 0, 1), $length, 6.0, 60.0, 30.0, new Bodies([]),
+        );
+        expect($draped->least)->toBeGreaterThan(60.0)->and($draped->length())->toEqualWithDelta($length, 1e-3 * $length);
+    }
+});
+
+it('lies down sideways where it is too long, not in waves that stand', function () use ($floor): void {
+    // 1300 over 800, which with 150 down to the floor at both ends want no more than 1100.
+    $curve = curveOf(draped(['length' => 1300], [$floor]));
+    $lying = array_filter($curve->points, static fn (Vector $point): bool => abs($point->x) < 300);
+    expect(max(array_map(static fn (Vector $point): float => $point->z, $lying)))->toBeLessThan(12.0)
+        ->and(max(array_map(static fn (Vector $point): float => abs($point->y), $lying)))->toBeGreaterThan(20.0);
+});
+
 it('lets a free end fall: plumb where there is nothing, and along the floor where there is', function () use ($floor): void {
     $in = static fn (array $boxes): Curve => curveOf(draped(['length' => 800, 'end_held' => 'free'], $boxes, 306.0));
     $plumb = curveOf(draped(['length' => 800, 'end_held' => 'free'], [], 1300.0));

@@ -436,8 +436,11 @@ final class RunEdit
         if ($stop === null || ! is_array($stop->ties ?? null)) {
             throw new LayingError('This corner is tied to nothing.');
         }
-        $this->stops->settle($corner->stop ?? 0);
         $ties = array_values($stop->ties);
+        if ($number !== null && ! isset($ties[$number])) {
+            throw new LayingError(sprintf('This corner has %d relations, and none with the number %d.', count($ties), $number));
+        }
+        $this->stops->settle($corner->stop ?? 0);
         if ($number !== null) {
             unset($ties[$number]);
         }

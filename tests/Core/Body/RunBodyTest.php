@@ -114,3 +114,28 @@ it('writes binary STL: 84 bytes and 50 a triangle, normals outward', function ()
     [$a, $b, $c] = array_map(fn (int $i): Vector => new Vector(...array_slice($first, $i, 3)), [3, 6, 9]);
     expect((new Vector(...array_slice($first, 0, 3)))->dot($b->minus($a)->cross($c->minus($a))->unit()))->toEqualWithDelta(1, 1e-4);
 });
+
+it('is closed round a curve too, and comes to area times length', function (array $route): void {
+    // A hose of 20 with a bore of 12, straight in its sockets and curved between.
+    $file = Jobs::decoded([
+        'format' => 'bowline-job', 'version' => 2,
+        'stock' => [['id' => 'h', 'kind' => 'hose', 'section' => ['shape' => 'round', 'od' => 20, 'wall' => 4], 'bend' => ['radius' => 120, 'min_radius' => 60, 'min_straight' => 0], 'density' => 1500]],
+        'runs' => [['id' => 'r', 'stock' => 'h', 'from' => ['at' => [0, 0, 0], 'axis' => '+x', 'lead' => 30], 'to' => ['at' => [400, 120, 60], 'axis' => '-x', 'lead' => 30], 'route' => $route]],
+    ]);
+    $laid = Jobs::laid($file);
+    $volume = M_PI * (10 ** 2 - 6 ** 2) * $laid->length();
+    foreach ([0.2, 0.05] as $chord) {
+        $mesh = RunBody::of($laid)->mesh($chord);
+        // What polygons of chords lose of a circle goes with the tolerance: about 2·chord/radius.
+        expect(badEdges($mesh))->toBe(0)->and(count($mesh->vertices) - count($mesh->triangles) / 2)->toEqual(0);
+        if (($route['length'] ?? 0) !== 300) {
+            // Where it is too short, and kinks out of its sockets, it is in itself there.
+            expect($mesh->volume())->toEqualWithDelta($volume, $volume * (0.002 + 0.5 * $chord));
+        }
+    }
+})->with([
+    'sprung' => [['kind' => 'spring', 'length' => 520]],
+    'hanging' => [['kind' => 'hang', 'slack' => 0.1]],
+    'smooth' => [['kind' => 'flow', 'points' => [[150, 40, 90], [260, 60, -20]]]],
+    'too short, and straight' => [['kind' => 'spring', 'length' => 300]],
+]);

@@ -3,11 +3,15 @@
 declare(strict_types=1);
 
 use Bowline\Geometry\Curve;
+use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Job;
+use Bowline\Routing\DrapeRoute;
 use Bowline\Routing\Flexible\Bodies;
 use Bowline\Routing\Flexible\DrapedEnd;
 use Bowline\Routing\Flexible\Draping;
+use Bowline\Routing\LaidRun;
+use Bowline\Rules\LiesOutside;
 use Bowline\SolvedRun;
 use Bowline\Solver;
 use Tests\Triangles;
@@ -129,6 +133,25 @@ it('says so when a mesh has not come with the job', function () use ($floor): vo
         'runs' => [['id' => 'r', 'stock' => 'c', 'from' => ['at' => [-400, 0, 100]], 'to' => ['at' => [400, 0, 100]], 'route' => ['kind' => 'drape', 'length' => 1100]]]], JSON_THROW_ON_ERROR);
     $finding = (new Solver(Job::fromJson($alone)))->all()[0]->findings[0];
     expect($finding->rule)->toBe('unknown-shape')->and($finding->severity->value)->toBe('warning')->and($finding->title)->toContain('Quay wall');
+});
+
+it('says where it lies in something that it has not found its way out of', function (): void {
+    // A line right through a wall of 40.
+    $file = json_decode(json_encode([
+        'format' => 'bowline-job', 'version' => 2,
+        'stock' => [['id' => 'c', 'kind' => 'cable', 'section' => ['shape' => 'round', 'od' => 12], 'density' => 2000, 'bend' => ['radius' => 60, 'min_radius' => 60, 'min_straight' => 0]]],
+        'surroundings' => [['id' => 'w', 'name' => 'Bulkhead', 'shape' => 'box', 'size' => [40, 2000, 2000], 'pose' => ['at' => [0, 0, 0]]]],
+        'runs' => [['id' => 'r', 'stock' => 'c', 'from' => ['at' => [-300, 0, 0]], 'to' => ['at' => [300, 0, 0]], 'route' => ['kind' => 'drape', 'length' => 700]]],
+    ], JSON_THROW_ON_ERROR));
+    $run = Job::read($file)->runs['r'];
+    $route = $run->route;
+    assert($route instanceof DrapeRoute);
+    $through = LaidRun::curve($run, new Path([Curve::straight(new Vector(-300, 0, 0), new Vector(400, 0, 0))]));
+    [$deep, $along, $at, $name] = $route->deepest($through) ?? [0, 0, null, ''];
+    // In the middle of the wall it is 20 from either face, and wants 6 more.
+    expect($deep)->toEqualWithDelta(26.0, 3.5)->and($along)->toEqualWithDelta(300.0, 4.0)->and($name)->toBe('Bulkhead')->and(abs($at->x))->toBeLessThan(4.0);
+    $finding = (new LiesOutside)->check($through)[0];
+    expect([$finding->rule, $finding->title])->toBe(['lies-in', 'It lies in Bulkhead'])->and($finding->measured)->toBe($deep)->and($finding->required)->toBe(0.2);
 });
 
 it('says when it does not reach over what lies between', function () use ($floor): void {

@@ -23,6 +23,7 @@ final class Rules
             'too-short' => new TooShort,
             'kept-away' => new KeptInPlace,
             'sold-length' => new SoldLength,
+            'kink' => new KinksAtClamps,
             'lies-in' => new LiesOutside,
             'unknown-shape' => new ShapesKnown,
             ...self::slow(),

@@ -25,7 +25,7 @@ export function HangFields(props: BehaviourProps) {
         route={isSlack ? bySlack : byLength}
       />
       {facts?.spans !== undefined && (
-        <table className="table table-sm figure" aria-label="Spans">
+        <table className="table table-sm figure w-100" aria-label="Spans">
           <thead>
             <tr>
               <th scope="col">Span</th>

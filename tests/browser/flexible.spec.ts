@@ -251,7 +251,7 @@ test('lays a smooth hose by its points: dragged to the limit, levelled, led thro
   await expect(page.getByLabel('Through Frame clamp')).toHaveValue('back');
   await expect(page.locator('.strip')).toContainText('Frame clamp');
   await page.getByLabel('Through Frame clamp').selectOption('loose');
-  const radius = async () => Number((await page.getByText(/^R \d/).last().innerText()).replace('R ', ''));
+  const radius = async () => Number(((await page.getByText(/^R \d/).last().textContent()) ?? '').replace('R ', ''));
   const tight = await radius();
   await enter(page, 'How far points may move to ease it', '60');
   await page.getByRole('button', { name: 'Ease the tightest part' }).click();
@@ -262,4 +262,96 @@ test('lays a smooth hose by its points: dragged to the limit, levelled, led thro
   await expect(height(3)).toHaveCount(0);
   await page.reload();
   await expect(page.getByLabel('Through Frame clamp')).toHaveValue('loose');
+});
+
+/** A box as binary STL: twelve triangles about the origin. */
+function boxStl([x, y, z]: [number, number, number]): Buffer {
+  const corner = (i: number) => [(i & 1 ? x : -x) / 2, (i & 2 ? y : -y) / 2, (i & 4 ? z : -z) / 2];
+  const quads = [[0, 2, 3, 1], [4, 5, 7, 6], [0, 1, 5, 4], [2, 6, 7, 3], [0, 4, 6, 2], [1, 3, 7, 5]]; // biome-ignore format: a row of faces
+  const triangles = quads.flatMap(([a = 0, b = 0, c = 0, d = 0]) => [
+    [a, b, c],
+    [a, c, d],
+  ]);
+  const bytes = Buffer.alloc(84 + 50 * triangles.length);
+  bytes.writeUInt32LE(triangles.length, 80);
+  triangles.forEach((triangle, index) => {
+    triangle.flatMap(corner).forEach((part, k) => {
+      bytes.writeFloatLE(part, 84 + 50 * index + 12 + 4 * k);
+    });
+  });
+  return bytes;
+}
+
+test('brings in a body, lays a cable over it, and takes back what was typed wrong', async ({ page }) => {
+  const id = await openJob(
+    page,
+    job({ from: { at: [-400, 0, 260] }, to: { at: [400, 0, 260] }, route: { kind: 'drape', length: 900 } }),
+    'place',
+  );
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Add to the surroundings' }).click();
+  await page.getByRole('button', { name: /^Mesh/ }).click();
+  await (await chooser).setFiles({ name: 'Gearbox.stl', mimeType: 'model/stl', buffer: boxStl([300, 500, 200]) });
+  await locker(page, 'Gearbox').click();
+  await enter(page, 'At z', '100');
+  await goTo(page, 'Lay');
+  await locker(page, 'Steering hose').click();
+  const middle = async () => {
+    const { solutions } = await (await page.request.get(`/api/jobs/${id}`)).json();
+    const points: number[][] = solutions[0].settling ? [] : solutions[0].path[0].points;
+    return points.find(([x = 0]) => x > 0)?.[2];
+  };
+  // Its top is at 200; a hose of 20 lies on it by half of that.
+  await expect.poll(middle, { timeout: 30_000 }).toBeCloseTo(210, 0);
+  await expect(page.locator('.finding')).toHaveCount(0);
+
+  const length = page.getByRole('textbox', { name: 'Length of the run', exact: true });
+  await enter(page, 'Length of the run', 'about a metre');
+  await expect(page.getByRole('alert').first()).toContainText('there is no value named “about”');
+  await expect(length).toHaveValue('about a metre');
+  await length.press('Escape');
+  await expect(length).toHaveValue('900');
+  await enter(page, 'Length of the run', '3 ft 1 3/8 in');
+  // 37.375 in are 949.325 mm.
+  await expect(length).toHaveValue('949.325');
+  await page.keyboard.press('Control+z');
+  await expect(length).toHaveValue('900');
+  await page.reload();
+  await expect(length).toHaveValue('900');
+});
+
+test('hangs a cable through two clamps, reads each span, and is told of the kink', async ({ page }) => {
+  await openJob(
+    page,
+    {
+      ...job({
+        from: { at: [0, 0, 300] },
+        to: { at: [1300, 0, 300] },
+        route: { kind: 'hang', length: 1440, through: [{ clamp: 'k1' }, { clamp: 'k2' }] },
+      }),
+      clamps: [400, 900].map((x, i) => ({
+        id: `k${i + 1}`,
+        name: `Saddle ${i + 1}`,
+        at: [x, 0, 300],
+        axis: '+x',
+        bore: 20,
+        width: 20,
+      })),
+    },
+    'lay',
+  );
+  await locker(page, 'Steering hose').click();
+  const spans = page.getByRole('table', { name: 'Spans' }).getByRole('row');
+  await expect(spans).toHaveCount(4);
+  // 1400 of it for 390, 480 and 390 between the faces: 433.3, 533.3 and 433.3.
+  await expect(spans.nth(2)).toContainText('533.3 mm');
+  await expect(page.locator('.finding').first()).toContainText('It kinks at Saddle 1');
+  await enter(page, 'Length of span 2', '485');
+  await expect(spans.nth(2)).toContainText('485 mm');
+  // What is left is shared by the two others: (1400 − 485)/2.
+  await expect(spans.nth(1)).toContainText('457.5 mm');
+  await enter(page, 'Length of the run', '1276');
+  // 1276 − 40 − 485 leave 375.5 for each, which span 390.
+  await expect(page.locator('.finding').first()).toContainText('It does not reach');
+  await expect(page.getByRole('table', { name: 'Spans' })).toHaveCount(0);
 });

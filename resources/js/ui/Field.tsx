@@ -129,6 +129,7 @@ export function Field(props: FieldProps) {
         placeholder={props.placeholder}
         disabled={props.disabled}
         data-editing={editing || undefined}
+        data-untouched={(refused === null && (typed === text || typed === editText)) || undefined}
         spellCheck={false}
         autoComplete="off"
         onFocus={() => {

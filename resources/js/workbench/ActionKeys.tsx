@@ -12,7 +12,7 @@ export function ActionKeys({ stage }: { stage: Stage }) {
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const typing = isTyping(event.target) || useWorkbench.getState().panel !== null;
+      const typing = isTyping(event) || useWorkbench.getState().panel !== null;
       // While a run is laid, plain keys are its own.
       const laying = useLaying.getState().start !== null && !event.ctrlKey && !event.altKey;
       const action = now.current.actions.find(

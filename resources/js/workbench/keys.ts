@@ -14,6 +14,11 @@ export function isKey(event: KeyboardEvent, told: string): boolean {
   );
 }
 
-/** Whether what is typed goes into a field, so that plain letters are no commands. */
-export const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof Element && target.closest('input, textarea, select, [contenteditable], [role="dialog"]') !== null;
+/**
+ * Whether what is typed goes into a field, so that plain letters are no commands. In a field where nothing has been
+ * typed yet, undo and redo are those of the job: there is nothing of its own to take back.
+ */
+export const isTyping = ({ target, key, ctrlKey, metaKey }: KeyboardEvent): boolean =>
+  target instanceof Element &&
+  target.closest('input, textarea, select, [contenteditable], [role="dialog"]') !== null &&
+  !((ctrlKey || metaKey) && /^[zy]$/i.test(key) && target.matches('[data-untouched]:not([role="dialog"] *)'));

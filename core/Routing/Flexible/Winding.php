@@ -161,7 +161,7 @@ final class Winding
         return self::square($this->frames[$piece][$low], $curve->directionAt($along));
     }
 
-    /** @return array{Vector, Vector, Vector, bool} point of the path, its direction, the upright carried there, and whether it is straight */
+    /** @return array{Vector, Vector, Vector, Segment} point of the path, its direction, the upright carried there, and which piece it is on */
     private function place(float $u): array
     {
         $found = 0;
@@ -177,15 +177,8 @@ final class Winding
         return [
             $segment->pointAt($own), $segment->directionAt($own),
             $segment instanceof Curve ? $this->carriedOn($found, $segment, $upright, $own) : self::carried($segment, $upright, $own),
-            $segment instanceof Line,
+            $segment,
         ];
-    }
-
-    private function at(float $u): Vector
-    {
-        [$point, $travel, $upright] = $this->place($u);
-
-        return $point->plus($this->outward($u, $travel, $upright)->times($this->radius));
     }
 
     /** Unit, from the path to what is wound round it. */
@@ -197,23 +190,27 @@ final class Winding
     }
 
     /**
-     * Place, and first and second derivative by the length of the path: of the formula on a straight, elsewhere by differences.
+     * First and second derivative by the length of the path, on a line or an arc. With travel T, outward e, b = T×e,
+     * a path that bends by κ towards n, and τ of turn a millimetre: r′ = (1 − rκ e·n)T + rτb and
+     * r″ = −2rκτ(b·n)T + (1 − rκ e·n)κn − rτ²e, as e turns about T by τ alone.
      *
-     * @return array{Vector, Vector, Vector}
+     * @return array{Vector, Vector}
      */
-    private function derived(float $u, float $small): array
+    private function derived(Line|Arc $segment, Vector $point, Vector $travel, Vector $outward): array
     {
-        [$point, $travel, $upright, $isStraight] = $this->place($u);
-        $outward = $this->outward($u, $travel, $upright);
-        $here = $point->plus($outward->times($this->radius));
-        if ($isStraight) {
-            $turn = 2 * M_PI / $this->pitch;
-
-            return [$here, $travel->plus($travel->cross($outward)->times($this->radius * $turn)), $outward->times(-$this->radius * $turn ** 2)];
+        $turn = 2 * M_PI / $this->pitch;
+        $aside = $travel->cross($outward);
+        if ($segment instanceof Line) {
+            return [$travel->plus($aside->times($this->radius * $turn)), $outward->times(-$this->radius * $turn ** 2)];
         }
-        [$before, $after] = [$this->at($u - $small), $this->at($u + $small)];
+        $bend = 1.0 / $segment->radius;
+        $inward = $segment->centre->minus($point)->times($bend);
+        $nearer = 1.0 - $this->radius * $bend * $outward->dot($inward);
 
-        return [$here, $after->minus($before)->times(0.5 / $small), $after->plus($before)->minus($here->times(2.0))->times(1.0 / $small ** 2)];
+        return [
+            $travel->times($nearer)->plus($aside->times($this->radius * $turn)),
+            $travel->times(-2.0 * $this->radius * $bend * $turn * $aside->dot($inward))->plus($inward->times($nearer * $bend))->plus($outward->times(-$this->radius * $turn ** 2)),
+        ];
     }
 
     private function curve(float $to): Curve
@@ -225,23 +222,36 @@ final class Winding
         $helixRadius = $this->radius + ($this->pitch / (2 * M_PI)) ** 2 / $this->radius;
         $bends = array_sum(array_map(static fn (array $piece): float => self::turning($piece[1]), $this->pieces));
         $pieces = min(self::MOST_POINTS, max(16, (int) ceil(($turns * 2 * M_PI + $bends) / self::TURN)));
-        $points = $directions = $along = $curvature = [];
-        $length = 0.0;
-        $most = [0.0, 0.0];
         $step = ($to - $this->from) / $pieces;
-        // On lines and arcs differences are as good as derivatives; a curve is known from point to point.
-        $small = array_filter($this->pieces, static fn (array $piece): bool => $piece[1] instanceof Curve) === [] ? min(abs($step) * 0.05, 0.01) : min(abs($step), 1.0);
-        $isStraight = $bends < 1e-9;
+        $points = $places = [];
         for ($i = 0; $i <= $pieces; $i++) {
             $u = $this->from + $step * $i;
-            [$here, $first, $second] = $this->derived($u, $small);
+            [$point, $travel, $upright, $segment] = $this->place($u);
+            $outward = $this->outward($u, $travel, $upright);
+            $points[] = $point->plus($outward->times($this->radius));
+            $places[] = [$segment, $point, $travel, $outward];
+        }
+        $directions = $along = $curvature = [];
+        $length = 0.0;
+        $most = [0.0, 0.0];
+        $isStraight = $bends < 1e-9;
+        foreach ($points as $i => $here) {
+            [$segment, $point, $travel, $outward] = $places[$i];
+            if ($segment instanceof Line || $segment instanceof Arc) {
+                [$first, $second] = $this->derived($segment, $point, $travel, $outward);
+            } else {
+                // A curve is known from point to point: by differences over a step, which turns by next to nothing.
+                $middle = max(1, min($pieces - 1, $i));
+                [$before, $on, $after] = [$points[$middle - 1], $points[$middle], $points[$middle + 1]];
+                $second = $after->plus($before)->minus($on->times(2.0))->times(1.0 / $step ** 2);
+                $first = $after->minus($before)->times(0.5 / $step)->plus($second->times($step * ($i - $middle)));
+            }
             $bend = $isStraight ? (is_finite($helixRadius) ? 1.0 / $helixRadius : 0.0) : $first->cross($second)->length() / $first->length() ** 3;
             if ($i > 0) {
                 $chord = $here->distanceTo($points[$i - 1]);
                 // The chord of a curve of this radius, and the arc over it.
                 $length += $isStraight ? $step * $slope : $chord * (1.0 + ($chord * $bend) ** 2 / 24.0);
             }
-            $points[] = $here;
             $directions[] = $first->unit();
             $along[] = $length;
             $curvature[] = $bend;

@@ -173,6 +173,15 @@ it('follows the bends of its host at its distance', function (): void {
             expect(hypot($out, $z))->toEqualWithDelta(18, 1e-6);
         }
     }
+    // It bends as the circle through three of its points that follow one another, on straights and round the bend.
+    $points = array_map(static fn (array $point): Vector => new Vector(...$point), $trace['path'][0]['points']);
+    for ($i = 5; $i < count($points) - 5; $i += 37) {
+        [$a, $b, $c] = array_slice($points, $i - 1, 3);
+        $circle = 2 * $b->minus($a)->cross($c->minus($b))->length() / ($b->distanceTo($a) * $c->distanceTo($b) * $c->distanceTo($a));
+        // Where the bend begins and ends the bending of the host leaps, and the circle is of both sides.
+        $isAtTangent = abs($b->x - 310) < 1.5 || abs($b->y - 90) < 1.5;
+        expect($trace['path'][0]['curvature'][$i])->toEqualWithDelta($circle, $isAtTangent ? 0.3 * $circle : 2e-3 * $circle);
+    }
     expect(fn () => wound(['from_length' => 20, 'to_length' => 900, 'pitch' => 40]))->toThrow(JobError::class, 'only 600.0 mm long');
 });
 

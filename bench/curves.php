@@ -11,6 +11,7 @@ use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
+use Bowline\Job\Shape\MeshTriangles;
 use Bowline\Job\Surrounding;
 use Bowline\Job\Values;
 use Bowline\Routing\Flexible\Bodies;
@@ -27,6 +28,27 @@ $box = static fn (string $id, array $size, array $at): Surrounding => Surroundin
     'id' => $id, 'shape' => 'box', 'size' => $size, 'pose' => (object) ['at' => $at],
 ]), Values::read(null));
 $bodies = new Bodies(['floor' => $box('floor', [4000, 4000, 20], [0, 0, -10]), 'box' => $box('box', [300, 600, 200], [0, 0, 100])]);
+// The same box as 1,200 triangles.
+$triangles = '';
+foreach ([[0, 1, 2], [1, 2, 0], [2, 0, 1]] as [$u, $v, $w]) {
+    foreach ([-1, 1] as $side) {
+        for ($i = 0; $i < 100; $i++) {
+            $corners = array_map(static function (array $corner) use ($u, $v, $w, $side, $i): array {
+                $at = [0, 0, 0];
+                [$at[$u], $at[$v], $at[$w]] = [($corner[0] + $i % 10) / 10 - 0.5, ($corner[1] + intdiv($i, 10)) / 10 - 0.5, $side / 2];
+
+                return [300 * $at[0], 600 * $at[1], 200 * $at[2]];
+            }, [[0, 0], [1, 0], [1, 1], [0, 1]]);
+            foreach ([[0, 1, 2], [0, 2, 3]] as $triangle) {
+                $triangles .= pack('g9', ...array_merge(...array_map(static fn (int $k): array => $corners[$k], $side > 0 ? $triangle : array_reverse($triangle))));
+            }
+        }
+    }
+}
+$mesh = Surrounding::read(new Node((object) [
+    'id' => 'box', 'shape' => 'mesh', 'mesh' => 'box', 'extent' => [[-150, -300, -100], [150, 300, 100]], 'pose' => (object) ['at' => [0, 0, 100]],
+]), Values::read(null), ['box' => new MeshTriangles(static fn (): string => $triangles)]);
+$overMesh = new Bodies(['floor' => $box('floor', [4000, 4000, 20], [0, 0, -10]), 'box' => $mesh]);
 $up = new Vector(0, 0, 1);
 mt_srand(7);
 $somewhere = static fn (): Vector => new Vector(mt_rand(-400, 400), mt_rand(-400, 400), mt_rand(250, 500));
@@ -43,6 +65,7 @@ foreach ([
     }],
     ['wrap, 20 turns', 30, static fn (Vector $a, Vector $b): mixed => Winding::round(new Path([new Line($a, $b), Catenary::between($b, $a, $up, $a->distanceTo($b) * 1.3 + 10)->curve]), 0.0, $a->distanceTo($b) * 2, 20.0, $a->distanceTo($b) / 10, 0.0, $up)],
     ['drape', 12, static fn (Vector $a, Vector $b): mixed => Draping::between(DrapedEnd::pinned($a), DrapedEnd::pinned($b), $up, $a->distanceTo($b) * 1.3 + 400, 6, 60, 30, $bodies)],
+    ['drape, on a mesh', 8, static fn (Vector $a, Vector $b): mixed => Draping::between(DrapedEnd::pinned($a), DrapedEnd::pinned($b), $up, $a->distanceTo($b) * 1.3 + 400, 6, 60, 30, $overMesh)],
 ] as [$kind, $times, $solve]) {
     $took = [];
     for ($i = 0; $i < $times; $i++) {

@@ -125,7 +125,7 @@ final readonly class DrapeRoute implements FlexibleRoute
         return new self($this->length, $this->kept, $this->held, $this->nudges, $this->up, $this->bodies, null, false);
     }
 
-    /** Whether it takes so long to settle that nobody wants to wait for it (bench/curves.php: 5 ms a link, 2 more a body, and more a mesh). */
+    /** Whether it takes so long to settle that nobody wants to wait for it (bench/curves.php: 8 ms a link, 3 more a body, and 7 more a mesh). */
     public function takesLong(Run $run): bool
     {
         if ($this->kept !== [] || (! $this->endsFree() && $this->length->shortage($run) !== null)) {
@@ -134,7 +134,7 @@ final readonly class DrapeRoute implements FlexibleRoute
         $spans = count($this->length->gates->gates) + 1;
         $links = $spans * Draping::linksFor($this->length->of($run) / $spans, max(1.0, $run->stock->bend->leastRadius));
 
-        return $run->isMoving() || $links * (5 + 2 * $this->bodies->count() + 8 * $this->bodies->countMeshes()) > self::LONG;
+        return $run->isMoving() || $links * (8 + 3 * $this->bodies->count() + 7 * $this->bodies->countMeshes()) > self::LONG;
     }
 
     /** Whether its far end lies where it falls. */

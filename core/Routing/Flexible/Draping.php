@@ -93,6 +93,9 @@ final class Draping
     /** Or in more places while it sinks, so that they are no farther apart than so many times half its thickness. */
     private const APART = 2.0;
 
+    /** It is looked along the way of a node that has moved by more than so many times half its thickness. */
+    private const QUICK = 0.5;
+
     private const CLOSELY = 8;
 
     /** In so many steps it is looked whether it meets something on its way down. */
@@ -553,9 +556,11 @@ final class Draping
         $all = $this->links * $this->link;
         $places = self::places($isSinking ? max(self::ROUGHLY, min(self::CLOSELY, (int) ceil($this->link / (self::APART * $this->half)))) : self::CLOSELY);
         for ($i = 1; $i < $this->links; $i++) {
-            if ($this->bodies->nearest($this->x[$i], $this->y[$i], $this->z[$i], $this->half + self::OFF + $this->link) === null) {
+            $about = $this->bodies->nearest($this->x[$i], $this->y[$i], $this->z[$i], $this->half + self::OFF + $this->link);
+            if ($about === null) {
                 continue;
             }
+            $isQuick = $this->hasMoved($i, $wasX, $wasY, $wasZ) || $this->hasMoved($i + 1, $wasX, $wasY, $wasZ);
             $deepest = 0.0;
             $out = null;
             $at = $places[0];
@@ -565,10 +570,15 @@ final class Draping
                 }
                 $along = ($i + $place / count($places)) * $this->link;
                 $wanted = $this->clearance->wanted($along, $all - $along) + self::OFF;
-                $near = $this->met(
-                    [self::within($wasX, $i, $weights), self::within($wasY, $i, $weights), self::within($wasZ, $i, $weights)],
-                    [self::within($this->x, $i, $weights), self::within($this->y, $i, $weights), self::within($this->z, $i, $weights)], $wanted,
-                );
+                $x = self::within($this->x, $i, $weights);
+                $y = self::within($this->y, $i, $weights);
+                $z = self::within($this->z, $i, $weights);
+                if (! $isQuick && $wanted < $about[0] - sqrt(($x - $this->x[$i]) ** 2 + ($y - $this->y[$i]) ** 2 + ($z - $this->z[$i]) ** 2)) {
+                    continue;
+                }
+                $near = $isQuick
+                    ? $this->met([self::within($wasX, $i, $weights), self::within($wasY, $i, $weights), self::within($wasZ, $i, $weights)], [$x, $y, $z], $wanted)
+                    : $this->in($x, $y, $z, $wanted);
                 if ($near !== null && $near[0] > $deepest) {
                     [$deepest, $out, $at] = [$near[0], $near, $weights];
                 }
@@ -591,6 +601,27 @@ final class Draping
     }
 
     /**
+     * @param  array<int, float>  $wasX
+     * @param  array<int, float>  $wasY
+     * @param  array<int, float>  $wasZ
+     * @return bool whether a node has moved so far that it may have gone through something thin
+     */
+    private function hasMoved(int $node, array $wasX, array $wasY, array $wasZ): bool
+    {
+        $square = ($this->x[$node] - $wasX[$node]) ** 2 + ($this->y[$node] - $wasY[$node]) ** 2 + ($this->z[$node] - $wasZ[$node]) ** 2;
+
+        return $square > (self::QUICK * $this->half) ** 2;
+    }
+
+    /** @return array{float, float, float, float}|null how far a place has to go to be out of what it is in, and which way */
+    private function in(float $x, float $y, float $z, float $wanted): ?array
+    {
+        $near = $this->bodies->nearest($x, $y, $z, $wanted);
+
+        return $near === null ? null : [$wanted - $near[0], $near[1], $near[2], $near[3]];
+    }
+
+    /**
      * What a place of it has met on its way: thin things too, which would let it through if only looked for where it is now.
      *
      * @param  array{float, float, float}  $was
@@ -601,20 +632,18 @@ final class Draping
     {
         [$x, $y, $z] = $is;
         [$dx, $dy, $dz] = [$x - $was[0], $y - $was[1], $z - $was[2]];
-        $looks = max(1, (int) ceil(sqrt($dx * $dx + $dy * $dy + $dz * $dz) / $this->half));
-        for ($look = 1; $look <= $looks; $look++) {
+        $looks = (int) ceil(sqrt($dx * $dx + $dy * $dy + $dz * $dz) / $this->half);
+        for ($look = 1; $look < $looks; $look++) {
             $back = 1.0 - $look / $looks;
-            $near = $this->bodies->nearest($x - $back * $dx, $y - $back * $dy, $z - $back * $dz, $wanted);
-            if ($near !== null && $near[0] < $wanted) {
-                // As if it had gone on into the plane it meets there.
-                $into = -$back * ($dx * $near[1] + $dy * $near[2] + $dz * $near[3]);
-                if ($look === $looks || $into > 0.0) {
-                    return [$wanted - $near[0] + $into, $near[1], $near[2], $near[3]];
-                }
+            $in = $this->in($x - $back * $dx, $y - $back * $dy, $z - $back * $dz, $wanted);
+            // As if it had gone on into the plane it meets there.
+            $into = $in === null ? 0.0 : -$back * ($dx * $in[1] + $dy * $in[2] + $dz * $in[3]);
+            if ($in !== null && $in[0] > 0.0 && $into > 0.0) {
+                return [$in[0] + $into, $in[1], $in[2], $in[3]];
             }
         }
 
-        return null;
+        return $this->in($x, $y, $z, $wanted);
     }
 
     /** The free end comes to lie where it falls; what little it slides there is not held. */

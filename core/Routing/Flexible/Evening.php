@@ -24,6 +24,9 @@ final class Evening
 
     private const MUCH = 0.5;
 
+    /** On each length and bend itself. */
+    private const GIVE = 1e-3;
+
     private readonly int $links;
 
     /**
@@ -104,32 +107,37 @@ final class Evening
         }
         $moves = $this->inPlane($first, $slopes);
         foreach ($this->smallest($first, $slopes, $moves, $right) as $a => $by) {
-            for ($k = 0; $k < 3; $k++) {
-                $node = $first[$a] + $k;
-                if (($this->free[$node] ?? 0.0) !== 0.0) {
-                    $this->move($node, -$by, $moves[$a][3 * $k], $moves[$a][3 * $k + 1], $moves[$a][3 * $k + 2]);
+            foreach ([0, 1, 2] as $k) {
+                if ($this->links >= $first[$a] + $k) {
+                    $this->move($first[$a] + $k, -$by, $moves[$a][3 * $k], $moves[$a][3 * $k + 1], $moves[$a][3 * $k + 2]);
                 }
             }
         }
     }
 
     /**
-     * The moves to follow slopes by, hardly out of the plane in which it bends.
+     * The moves to follow slopes by, hardly out of the plane in which it bends, and none of what is held.
      *
      * @param  list<int>  $first  the first of the three nodes that each is about
      * @param  list<array{float, float, float, float, float, float, float, float, float}>  $slopes
-     * @return list<list<float>>
+     * @return list<array<int, float>>
      */
     private function inPlane(array $first, array $slopes): array
     {
         $across = $this->across();
         $moves = [];
-        foreach ($slopes as $a => $slope) {
-            $move = [];
-            for ($k = 0; $k < 3; $k++) {
-                [$x, $y, $z] = $across[$first[$a] + $k] ?? [0.0, 0.0, 0.0];
-                $out = self::IN_PLANE * ($slope[3 * $k] * $x + $slope[3 * $k + 1] * $y + $slope[3 * $k + 2] * $z);
-                array_push($move, $slope[3 * $k] - $out * $x, $slope[3 * $k + 1] - $out * $y, $slope[3 * $k + 2] - $out * $z);
+        foreach ($slopes as $a => $move) {
+            foreach ([0, 3, 6] as $k) {
+                $node = $first[$a] + intdiv($k, 3);
+                if (($this->free[$node] ?? 0.0) === 0.0) {
+                    $move[$k] = $move[$k + 1] = $move[$k + 2] = 0.0;
+                } elseif (isset($across[$node])) {
+                    [$x, $y, $z] = $across[$node];
+                    $out = self::IN_PLANE * ($move[$k] * $x + $move[$k + 1] * $y + $move[$k + 2] * $z);
+                    $move[$k] -= $out * $x;
+                    $move[$k + 1] -= $out * $y;
+                    $move[$k + 2] -= $out * $z;
+                }
             }
             $moves[] = $move;
         }
@@ -174,7 +182,7 @@ final class Evening
      *
      * @param  list<int>  $first  the first of the three nodes that each is about
      * @param  list<array{float, float, float, float, float, float, float, float, float}>  $slopes
-     * @param  list<list<float>>  $moves  W·Jᵀ
+     * @param  list<array<int, float>>  $moves  W·Jᵀ
      * @param  list<float>  $right
      * @return list<float>
      */
@@ -185,13 +193,15 @@ final class Evening
         for ($a = 0; $a < $count; $a++) {
             // Those that share a node with it; a little give on itself, or a line pulled straight had no answer.
             $row = [];
+            $m = $moves[$a];
             for ($b = $a; $b < $count && $first[$b] <= $first[$a] + 2; $b++) {
-                $sum = $a === $b ? 1e-3 : 0.0;
-                $shift = 3 * ($first[$b] - $first[$a]);
-                for ($k = $shift; $k < 9; $k++) {
-                    $sum += ($this->free[$first[$a] + intdiv($k, 3)] ?? 0.0) * $moves[$a][$k] * $slopes[$b][$k - $shift];
-                }
-                $row[$b] = $sum;
+                $slope = $slopes[$b];
+                $row[$b] = match ($first[$b] - $first[$a]) {
+                    0 => $m[0] * $slope[0] + $m[1] * $slope[1] + $m[2] * $slope[2] + $m[3] * $slope[3] + $m[4] * $slope[4] + $m[5] * $slope[5]
+                        + $m[6] * $slope[6] + $m[7] * $slope[7] + $m[8] * $slope[8] + ($a === $b ? self::GIVE : 0.0),
+                    1 => $m[3] * $slope[0] + $m[4] * $slope[1] + $m[5] * $slope[2] + $m[6] * $slope[3] + $m[7] * $slope[4] + $m[8] * $slope[5],
+                    default => $m[6] * $slope[0] + $m[7] * $slope[1] + $m[8] * $slope[2],
+                };
             }
             $rows[$a] = $row;
         }

@@ -19,6 +19,9 @@ final readonly class Elastica
 {
     private const COARSE = 20;
 
+    /** Pieces of the chains that are only looked at whether they may bend less than the direct one. */
+    private const ROUGH = 12;
+
     /** Pieces of the two chains that shooting starts from; finer ones where it does not meet. */
     private const FINE = [32, 64, 128];
 
@@ -63,7 +66,7 @@ final readonly class Elastica
         $direct->flow(16);
         $hasDirect = $direct->settle(14) && is_finite($direct->energy());
         // Where only one shape is wanted, those that will not bend less need not come to rest.
-        $settled = self::settled($along, $into, $way, $hasDirect && $most === 1 ? $direct->energy() : null);
+        $settled = self::settled($along, $into, $way, $hasDirect && $most === 1 ? $direct : null);
         $settled = $settled === [] ? [$direct] : $settled;
         if ($hasDirect && $direct->energy() * self::CLEARLY_LESS < $settled[0]->energy()) {
             $energy = $direct->energy();
@@ -113,16 +116,18 @@ final readonly class Elastica
     }
 
     /**
-     * @param  float|null  $least  chains that will not come to rest with less energy than this are let go
+     * @param  ElasticChain|null  $direct  chains that will not come to rest with less energy than this are let go
      * @return list<ElasticChain> at rest, the least energy first, no two alike; none when all are let go
      */
-    private static function settled(Vector $along, Vector $into, Vector $way, ?float $least): array
+    private static function settled(Vector $along, Vector $into, Vector $way, ?ElasticChain $direct): array
     {
         $tried = [];
-        foreach (self::starts($along, $into, $way) as $tangents) {
+        $pieces = $direct === null ? self::COARSE : self::ROUGH;
+        $least = $direct?->refined($pieces)->energy();
+        foreach (self::starts($along, $into, $way, $pieces) as $tangents) {
             $chain = new ElasticChain($tangents, $way->toArray());
             if (self::isPromising($chain, $least)) {
-                $tried[] = $chain;
+                $tried[] = $direct === null ? $chain : $chain->refined(self::COARSE);
             }
         }
         usort($tried, static fn (ElasticChain $a, ElasticChain $b): int => $a->energy() <=> $b->energy());
@@ -152,7 +157,7 @@ final readonly class Elastica
             }
         }
 
-        if ($different === [] && $least !== null) {
+        if ($different === [] && $direct !== null) {
             return [];
         }
 
@@ -181,7 +186,7 @@ final readonly class Elastica
      *
      * @return list<list<array{float, float, float}>>
      */
-    private static function starts(Vector $along, Vector $into, Vector $way): array
+    private static function starts(Vector $along, Vector $into, Vector $way, int $pieces): array
     {
         $distance = $way->length();
         $chord = $distance > 1e-9 ? $way->unit() : ($along->plus($into)->length() > 1e-6 ? $along->plus($into)->unit() : $along->anySquare());
@@ -195,8 +200,8 @@ final readonly class Elastica
         $starts = [];
         foreach ([[$first, 1], [$first->times(-1.0), 1], [$second, 1], [$second->times(-1.0), 1], [$first, 2], [$first->times(-1.0), 2], [$second, 2]] as [$side, $waves]) {
             $tangents = [];
-            for ($i = 0; $i <= self::COARSE; $i++) {
-                $s = $i / self::COARSE;
+            for ($i = 0; $i <= $pieces; $i++) {
+                $s = $i / $pieces;
                 $angle = $swing * cos($waves * M_PI * $s);
                 $own = $chord->times(cos($angle))->plus($side->times(sin($angle)));
                 // Near its ends it goes over into the directions it is held in.

@@ -13,6 +13,9 @@ final readonly class Curve implements Segment
     /** Where it turns more than so between two points (by the cosine), it has a corner there. */
     private const SMOOTH = 0.99;
 
+    /** Into so many pieces at least it is cut where it has no more points than needed. */
+    private const SPARSE = 40;
+
     /**
      * @param  list<Vector>  $points  two at least
      * @param  list<Vector>  $directions  unit, of travel at each point
@@ -71,18 +74,22 @@ final readonly class Curve implements Segment
             ->plus($to->times($s * $s * (3 - 2 * $s)))->plus($in->times($span * $s * $s * ($s - 1)));
     }
 
-    /** With no more points than a hand that drags it needs: about so far apart as it turns by, radians, and where it is tightest. */
+    /**
+     * With no more points than a hand that drags it needs.
+     *
+     * @param  float  $turn  radians from one to the next, at most; where it hardly turns they are not far apart either
+     */
     public function sparser(float $turn): self
     {
         $last = count($this->points) - 1;
         $straight = cos($turn);
         $tightest = $this->curvature === [] ? 0 : (int) array_search(max($this->curvature), $this->curvature, true);
         $kept = [0];
-        $before = $this->directions[0];
+        $gap = $this->length() / self::SPARSE;
+        $before = 0;
         for ($i = 1; $i < $last; $i++) {
-            if ($i === $tightest || $before->dot($this->directions[$i + 1]) < $straight) {
-                $kept[] = $i;
-                $before = $this->directions[$i];
+            if ($i === $tightest || $this->directions[$before]->dot($this->directions[$i + 1]) < $straight || $gap < $this->along[$i + 1] - $this->along[$before]) {
+                $kept[] = $before = $i;
             }
         }
         $kept[] = $last;

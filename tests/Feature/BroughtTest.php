@@ -114,6 +114,12 @@ it('refuses a job file with a mesh that is none, and says which', function (stri
         ->assertUnprocessable()->assertJsonPath('pointer', '/meshes/bed');
 })->with(['no base64' => ['§'], 'half a triangle' => [base64_encode(pack('g5', 1, 2, 3, 4, 5))], 'no place' => [base64_encode(pack('g9', 1, 2, NAN, 0, 0, 0, 0, 0, 1))]]);
 
+it('refuses an extent that its triangles reach out of', function (): void {
+    $job = ['format' => 'bowline-job', 'version' => 2, 'surroundings' => [['id' => 'a', 'shape' => 'mesh', 'mesh' => 'bed', 'extent' => [[-5, -5, -5], [5, 5, 4]]]], 'meshes' => ['bed' => base64_encode(Triangles::box([10, 10, 10], 1))]];
+    test()->call('POST', '/api/jobs/open', [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], json_encode($job, JSON_THROW_ON_ERROR))
+        ->assertUnprocessable()->assertJsonPath('pointer', '/surroundings/0/extent')->assertSee('reach out of this');
+});
+
 it('finds stock by the words typed, with sizes as the standards have them', function (string $typed, array $expected): void {
     $row = test()->getJson('/api/catalogue?find='.urlencode($typed))->assertOk()->json('rows.0');
     foreach ($expected as $key => $value) {

@@ -17,13 +17,19 @@ use JsonSerializable;
  */
 final class MeshTriangles implements JsonSerializable
 {
+    /** What an extent may be rounded by, mm. */
+    private const ROUNDED = 0.1;
+
     private ?Surface $surface = null;
 
     /** @var list<float> of where the surface was taken */
     private array $about = [];
 
-    /** @param  Closure(): string  $packed  nine 32-bit little-endian floats a triangle, mm */
-    public function __construct(private readonly Closure $packed)
+    /**
+     * @param  Closure(): string  $packed  nine 32-bit little-endian floats a triangle, mm
+     * @param  Triangles|null  $read  the same, where they have been read already
+     */
+    public function __construct(private readonly Closure $packed, private readonly ?Triangles $read = null)
     {
     }
 
@@ -38,12 +44,20 @@ final class MeshTriangles implements JsonSerializable
             throw $node->error('the triangles of a mesh are nine 32-bit floats each, in base64');
         }
         try {
-            Triangles::of($packed);
+            $read = Triangles::of($packed);
         } catch (JobError $error) {
             throw $node->error($error->getMessage());
         }
 
-        return new self(static fn (): string => $packed);
+        return new self(static fn (): string => $packed, $read);
+    }
+
+    /** Whether they are all within an extent, as far as they have been read: what is told of them is all that is looked at first. */
+    public function isWithin(Vector $least, Vector $most): bool
+    {
+        $parts = $this->read === null ? [] : [$this->read->least->minus($least), $most->minus($this->read->most)];
+
+        return min([0.0, ...array_merge(...array_map(static fn (Vector $part): array => $part->toArray(), $parts), ...[[]])]) > -self::ROUNDED;
     }
 
     public function packed(): string

@@ -54,7 +54,11 @@ final class ShapeReader
         }
 
         $name = $node->get('mesh')->text();
+        [$least, $most] = array_map($values->vector(...), $extent);
+        if (isset($meshes[$name]) && ! $meshes[$name]->isWithin($least, $most)) {
+            throw $node->get('extent')->error(sprintf('the triangles of “%s” reach out of this', $name));
+        }
 
-        return new MeshShape($name, $values->vector($extent[0]), $values->vector($extent[1]), $meshes[$name] ?? null);
+        return new MeshShape($name, $least, $most, $meshes[$name] ?? null);
     }
 }

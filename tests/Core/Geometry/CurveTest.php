@@ -32,11 +32,26 @@ it('keeps its ends, its length and its tightest place with fewer points', functi
     $fine = quarter(180);
     $tight = new Curve($fine->points, $fine->directions, $fine->along, array_replace($fine->curvature, [77 => 0.0123]), 1 / 0.0123, $fine->along[77]);
     $sparse = $tight->sparser(2.5 * M_PI / 180);
-    // 36 pieces of 2.5°, or 45 of 2°, and one more about the tightest.
+    // 36 pieces of 2.5°, or 45 of 2°, or what is no longer than a fortieth of it; and one more about the tightest.
     expect(count($sparse->points))->toBeLessThanOrEqual(47)->toBeGreaterThan(36)
         ->and($sparse->start())->toEqual($fine->start())->and($sparse->end())->toEqual($fine->end())
         ->and($sparse->length())->toBe($fine->length())->and(max($sparse->curvature))->toBe(0.0123);
     foreach (array_slice($sparse->directions, 1) as $i => $direction) {
         expect($direction->angleTo($sparse->directions[$i]))->toBeLessThan(2.51 * M_PI / 180);
+    }
+});
+
+it('stays near where it was with fewer points, though it hardly turns', function (): void {
+    // An arc of 20 m radius over 2 m turns by 5.7°: in 40 pieces it is off by 50²/(8·20000) = 0.016; in two, by 6.25.
+    $at = array_map(static fn (int $i): float => 0.1 * $i / 400, range(0, 400));
+    $arc = new Curve(
+        array_map(static fn (float $angle): Vector => new Vector(20000 * sin($angle), 20000 * (1 - cos($angle)), 0), $at),
+        array_map(static fn (float $angle): Vector => new Vector(cos($angle), sin($angle), 0), $at),
+        array_map(static fn (float $angle): float => 20000 * $angle, $at), array_fill(0, 401, 1 / 20000), 20000.0, 0.0,
+    );
+    $points = $arc->sparser(2 * M_PI / 180)->points;
+    foreach (array_slice($points, 1) as $i => $to) {
+        $middle = $points[$i]->plus($to)->times(0.5);
+        expect(20000 - hypot($middle->x, $middle->y - 20000))->toBeLessThan(0.02);
     }
 });

@@ -43,9 +43,9 @@ final class Draping
     /**
      * How many times fewer links it sinks in at first, and how far to either side it is let down, as a part of its
      * least radius. Round the rims of thin things few links may not find their way, and in a loop out of a clamp what
-     * leaves its plane may not come to rest.
+     * leaves its plane may not come to rest. A thick line needs a wider sweep to lie down sideways.
      */
-    private const ATTEMPTS = [[3, 0.1], [2, 0.1], [3, 0.0]];
+    private const ATTEMPTS = [[3, 0.1], [3, 0.5], [2, 0.1], [3, 0.0]];
 
     /** It lies in something when it is deeper than this, mm. */
     public const DEEP = 0.2;

@@ -6,6 +6,9 @@ use Bowline\Geometry\Curve;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Job;
+use Bowline\Job\Node;
+use Bowline\Job\Surrounding;
+use Bowline\Job\Values;
 use Bowline\Routing\DrapeRoute;
 use Bowline\Routing\Flexible\Bodies;
 use Bowline\Routing\Flexible\DrapedEnd;
@@ -209,6 +212,14 @@ it('lies down sideways where it is too long, not in waves that stand', function 
     $lying = array_filter($curve->points, static fn (Vector $point): bool => abs($point->x) < 300);
     expect(max(array_map(static fn (Vector $point): float => $point->z, $lying)))->toBeLessThan(12.0)
         ->and(max(array_map(static fn (Vector $point): float => abs($point->y), $lying)))->toBeGreaterThan(20.0);
+});
+
+it('lies down sideways though it is stiff to bend', function () use ($floor): void {
+    // A hose of 20 that bends to 100, 1200 long over 800, 150 over the floor.
+    $floored = new Bodies(['floor' => Surrounding::read(new Node((object) ['id' => 'floor', 'shape' => 'box', 'size' => $floor[1], 'pose' => (object) ['at' => $floor[0]]]), Values::read(null))]);
+    $draped = Draping::between(DrapedEnd::pinned(new Vector(-400, 0, 150)), DrapedEnd::pinned(new Vector(400, 0, 150)), new Vector(0, 0, 1), 1200.0, 10.0, 100.0, 50.0, $floored);
+    expect($draped->least)->toBeGreaterThan(100.0)->and($draped->length())->toEqualWithDelta(1200.0, 1.2)
+        ->and(min(array_map(static fn (Vector $point): float => $point->z, $draped->points)))->toBeGreaterThan(9.8);
 });
 
 it('lets a free end fall: plumb where there is nothing, and along the floor where there is', function () use ($floor): void {

@@ -7,6 +7,7 @@ declare(strict_types=1);
  * Asked for: a sprung hose of 64 segments in under 15 ms; what is draped may take longer than a second.
  */
 
+use Bowline\Curves\Elastica;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
@@ -18,7 +19,6 @@ use Bowline\Routing\Flexible\Bodies;
 use Bowline\Routing\Flexible\Catenary;
 use Bowline\Routing\Flexible\DrapedEnd;
 use Bowline\Routing\Flexible\Draping;
-use Bowline\Routing\Flexible\Elastica;
 use Bowline\Routing\Flexible\Spline;
 use Bowline\Routing\Flexible\Winding;
 

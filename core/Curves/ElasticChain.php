@@ -2,159 +2,408 @@
 
 declare(strict_types=1);
 
-namespace Bowline\Routing\Flexible;
+namespace Bowline\Curves;
+
+use Bowline\Geometry\Vector;
 
 /**
- * An elastic line of length 1 as a chain of unit tangents t₀ … t_N with both ends held: least Σ|tᵢ₊₁ − tᵢ|²/h for
- * tangents that add up to the way from end to end. Each step solves the block-tridiagonal system of all tangents
- * at once, first as a smooth flow downhill, which converges from anywhere, then by Newton's method on the
- * spheres. Plain float arrays: this is asked for while a hand drags (bench/curves.php).
+ * An inextensible elastic line of length 1, clamped at both ends and free to swivel, as a chain of unit tangents
+ * t₀ … t_N at given places: the discrete energy Σ|tᵢ₊₁ − tᵢ|²/hᵢ under the constraint Σ mᵢ tᵢ = way, where hᵢ is the
+ * length of piece i and mᵢ half of the two pieces beside tangent i. Each step solves the bordered block-tridiagonal
+ * Newton system of the Lagrangian (energy + force · constraint) on the product of spheres. The inertia of that system
+ * tells how many directions the second variation is negative in (Nocedal and Wright, Numerical Optimization, ch. 16),
+ * so that a minimum is told from a saddle. Plain float arrays: this runs while a hand drags (bench/curves.php).
  */
 final class ElasticChain
 {
-    /** A tangent turns by no more than this in one step, radians. */
+    /** Largest turn of a tangent in one step, radians. */
     private const MOST_TURN = 0.5;
 
-    /** @var array{float, float, float} force at the ends, as the multiplier of the way */
+    /**
+     * A shape counts as unstable only when an eigenvalue of its second variation is below minus this; the stiffest
+     * mode that matters has 8π². Shapes on a continuous circle of shapes have an eigenvalue of exactly 0.
+     */
+    public const STABILITY_MARGIN = 0.02;
+
+    /** The first shift of the second variation that is tried where it is not positive, and by how much it grows. */
+    private const FIRST_SHIFT = 4.0;
+
+    private const SHIFT_GROWTH = 4.0;
+
+    /** Always added, so that a chain does not drift along a circle of shapes, which have an eigenvalue of 0. */
+    private const LEAST_SHIFT = 0.002;
+
+    /** Residual and gap of the constraint below which a chain is at rest. */
+    private const AT_REST = 1e-10;
+
+    /** @var array{float, float, float} Lagrange multiplier of the way: the force at the end, as a derivative of ∫κ² ds */
     public array $force = [0.0, 0.0, 0.0];
 
-    /** How far the way is missed by, and how far from rest it is. */
-    public float $missed = INF;
+    /** Distance by which Σ mᵢ tᵢ misses the way, and the largest gradient of the Lagrangian relative to the stiffness, both before the last step. */
+    public float $gap = INF;
 
-    public float $unrest = INF;
+    public float $residual = INF;
+
+    /** Directions in which the shifted second variation was negative at the last step, under the constraint. */
+    private int $negative = 0;
+
+    /** @var list<float> length of each piece; they add up to 1 */
+    public readonly array $pieces;
+
+    /** @var array<int, list<float>> two unit directions square to each inner tangent, by component, and what the last step moved along them */
+    private array $frames = [];
+
+    /** @var list<float> */
+    private array $moveE = [];
+
+    /** @var list<float> */
+    private array $moveG = [];
+
+    /** @var array{float, float, float} */
+    private array $moveForce = [0.0, 0.0, 0.0];
 
     /**
-     * @param  list<array{float, float, float}>  $t  unit tangents at even steps, ends with them
-     * @param  array{float, float, float}  $way  from end to end, of length less than 1
+     * @param  list<array{float, float, float}>  $t  unit tangents, both ends with them
+     * @param  array{float, float, float}  $way  from end to end, shorter than 1
+     * @param  list<float>|null  $pieces  length of each piece, together 1; even when left out
      */
     public function __construct(
         public array $t,
         private readonly array $way,
+        ?array $pieces = null,
     ) {
+        $count = count($t) - 1;
+        $this->pieces = $pieces ?? array_fill(0, $count, 1.0 / $count);
     }
 
-    /** Of bending, for a length of 1: ∫κ² ds. */
+    /** ∫κ² ds of the chain, for a length of 1. */
     public function energy(): float
     {
-        $n = count($this->t) - 1;
         $sum = 0.0;
-        for ($i = 0; $i < $n; $i++) {
+        foreach ($this->pieces as $i => $piece) {
             [$ax, $ay, $az] = $this->t[$i];
             [$bx, $by, $bz] = $this->t[$i + 1];
-            $sum += 2.0 - 2.0 * ($ax * $bx + $ay * $by + $az * $bz);
+            $sum += (2.0 - 2.0 * ($ax * $bx + $ay * $by + $az * $bz)) / $piece;
         }
 
-        return $sum * $n;
+        return $sum;
     }
 
+    /** Takes steps with a positive approximation of the second variation: they go downhill from anywhere, slowly. */
     public function flow(int $steps): void
     {
         for ($step = 0; $step < $steps; $step++) {
-            $this->step(false);
+            $this->solve(null);
+            $this->move();
         }
     }
 
-    public function settle(int $most, float $enough = 1e-11): bool
+    /**
+     * Newton's method with the second variation shifted until it is positive under the constraint, so that it comes
+     * to rest in a minimum rather than a saddle unless it starts in the symmetry of one.
+     *
+     * @return bool whether it came to rest
+     */
+    public function minimise(int $most): bool
     {
+        $shift = self::LEAST_SHIFT;
         for ($step = 0; $step < $most; $step++) {
-            $this->step(true);
-            if ($this->unrest < $enough && $this->missed < $enough) {
+            $this->solve($shift);
+            if ($this->residual < self::AT_REST && $this->gap < self::AT_REST) {
                 return true;
+            }
+            for ($try = 0; $this->negative > 0 && $try < 8; $try++) {
+                $shift = max(self::FIRST_SHIFT, $shift * self::SHIFT_GROWTH);
+                $this->solve($shift);
+            }
+            $this->move();
+            $shift = $shift > self::FIRST_SHIFT ? $shift / self::SHIFT_GROWTH : self::LEAST_SHIFT;
+        }
+
+        return $this->residual < 1e-7 && $this->gap < 1e-7;
+    }
+
+    /** Whether no direction that keeps both ends has a second variation below −$margin. */
+    public function isStable(float $margin = self::STABILITY_MARGIN): bool
+    {
+        $this->solve($margin);
+
+        return $this->negative === 0;
+    }
+
+    /**
+     * The two chains that a saddle rolls down to, moved off it to both sides along its softest direction.
+     *
+     * @return array{self, self} that on the preferred side first, so that mirror images come out the same everywhere
+     */
+    public function offSaddle(float $turn): array
+    {
+        $shift = self::FIRST_SHIFT;
+        $this->solve($shift);
+        while ($this->negative > 0 && $shift < 1e6) {
+            $shift *= 2.0;
+            $this->solve($shift);
+        }
+        // Inverse iteration: the shifted system is positive, so its softest direction grows most.
+        $count = count($this->t) - 1;
+        $e = $g = [];
+        for ($i = 1; $i < $count; $i++) {
+            // A start without symmetry has a part in every mode.
+            $e[] = sin(1.3 * $i) + 0.31;
+            $g[] = cos(0.7 * $i * $i) + 0.17;
+        }
+        for ($round = 0; $round < 12; $round++) {
+            $size = sqrt(array_sum(array_map(static fn (float $a, float $b): float => $a * $a + $b * $b, $e, $g)));
+            $weights = array_slice($this->pieces, 1);
+            $e = array_map(static fn (float $a, float $w): float => $a * $w / $size, $e, $weights);
+            $g = array_map(static fn (float $a, float $w): float => $a * $w / $size, $g, $weights);
+            $this->solve($shift, $e, $g, [0.0, 0.0, 0.0]);
+            [$e, $g] = [$this->moveE, $this->moveG];
+        }
+        $most = sqrt(max([0.0, ...array_map(static fn (float $a, float $b): float => $a * $a + $b * $b, $e, $g)]));
+        $factor = $turn / max($most, 1e-300) * $this->preferredSide($e, $g);
+        [$one, $other] = [clone $this, clone $this];
+        $one->moveBy($e, $g, $factor);
+        $other->moveBy($e, $g, -$factor);
+
+        return [$one, $other];
+    }
+
+    /**
+     * 1 or −1: to which side a direction goes upwards; where it goes neither up nor down, to the left, then forwards.
+     *
+     * @param  list<float>  $e
+     * @param  list<float>  $g
+     */
+    private function preferredSide(array $e, array $g): float
+    {
+        $sums = [0.0, 0.0, 0.0];
+        $size = 1e-300;
+        $count = count($e);
+        foreach ($e as $i => $a) {
+            // The weight changes along the chain, so that a wave does not cancel itself out.
+            $weight = 1.0 + 0.37 * ($i + 1) / ($count + 1);
+            for ($axis = 0; $axis < 3; $axis++) {
+                $part = $a * $this->frames[$axis][$i] + $g[$i] * $this->frames[3 + $axis][$i];
+                $sums[$axis] += $weight * $part;
+                $size += abs($part);
+            }
+        }
+        foreach ([2, 1, 0] as $axis) {
+            if (abs($sums[$axis]) > 1e-4 * $size) {
+                return $sums[$axis] < 0.0 ? -1.0 : 1.0;
             }
         }
 
-        return $this->unrest < 1e-6 && $this->missed < 1e-6;
+        return 1.0;
     }
 
-    /** With twice as many tangents or more, between those there are. */
-    public function refined(int $pieces): self
+    /**
+     * The same line with other pieces, its tangents between those there are.
+     *
+     * @param  list<float>  $pieces  together 1
+     */
+    public function resampled(array $pieces): self
     {
-        $n = count($this->t) - 1;
-        $fine = [];
-        for ($i = 0; $i <= $pieces; $i++) {
-            $at = $i * $n / $pieces;
-            $low = min($n - 1, (int) floor($at));
-            $part = $at - $low;
-            $one = $this->t[$low];
-            $other = $this->t[$low + 1];
-            $fine[] = self::unit(
-                $one[0] + ($other[0] - $one[0]) * $part, $one[1] + ($other[1] - $one[1]) * $part, $one[2] + ($other[2] - $one[2]) * $part,
-            );
+        $tangents = [];
+        $place = 0.0;
+        $own = 0;
+        $ownPlace = 0.0;
+        $last = count($this->pieces) - 1;
+        foreach ([...$pieces, 0.0] as $piece) {
+            while ($own < $last && $place > $ownPlace + $this->pieces[$own]) {
+                $ownPlace += $this->pieces[$own];
+                $own++;
+            }
+            $part = min(1.0, max(0.0, ($place - $ownPlace) / $this->pieces[$own]));
+            $tangents[] = $this->between($own, $part);
+            $place += $piece;
         }
-        $chain = new self($fine, $this->way);
-        $chain->force = array_map(static fn (float $part): float => $part * $n / $pieces, $this->force);
+        $tangents[0] = $this->t[0];
+        $tangents[count($tangents) - 1] = $this->t[$last + 1];
+        $chain = new self($tangents, $this->way, $pieces);
+        $chain->force = $this->force;
 
         return $chain;
     }
 
     /**
-     * One step. Forces and the pull of the way are eliminated together along the chain, four right sides at once: first
-     * comes the force that makes the tangents add up to the way, then how far each turns to its two sides. All in lists
-     * of plain numbers, one a column, which take half the time of small arrays.
+     * The image of this line under a linear map that keeps lengths.
+     *
+     * @param  callable(Vector): Vector  $map
+     * @param  bool  $isBackwards  whether it is run through from its end
      */
-    private function step(bool $newton): void
+    public function mapped(callable $map, bool $isBackwards): self
     {
-        $t = $this->t;
-        $n = count($t) - 1;
-        $k = 2.0 * $n;
-        [$fx, $fy, $fz] = $this->force;
-        // What the inner tangents have to add up to.
-        $rx = ($t[0][0] + $t[$n][0]) / 2 - $this->way[0] * $n;
-        $ry = ($t[0][1] + $t[$n][1]) / 2 - $this->way[1] * $n;
-        $rz = ($t[0][2] + $t[$n][2]) / 2 - $this->way[2] * $n;
-        // Sides of each tangent; the inverse of its block, and the one that couples it to the next; its right sides.
-        $e0 = $e1 = $e2 = $g0 = $g1 = $g2 = $i0 = $i1 = $i2 = $c0 = $c1 = $c2 = $c3 = [];
-        $r0 = $r1 = $r2 = $r3 = $q0 = $q1 = $q2 = $q3 = [];
-        $unrest = 0.0;
-        [$bx, $by, $bz] = $t[0];
-        [$x, $y, $z] = $t[1];
-        [$px, $py, $pz, $hx, $hy, $hz] = [0.0, 0.0, 0.0, 0.0, 0.0, 0.0];
-        [$ia, $ib, $ic] = [0.0, 0.0, 0.0];
-        [$p0, $p1, $p2, $p3, $s0, $s1, $s2, $s3] = [0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0];
-        for ($i = 1; $i < $n; $i++) {
-            [$ax, $ay, $az] = $t[$i + 1];
-            $rx += $x;
-            $ry += $y;
-            $rz += $z;
-            // Two directions square to the tangent.
+        $tangents = array_map(static fn (array $tangent): array => $map(new Vector(...$tangent))->toArray(), $this->t);
+        $chain = new self($isBackwards ? array_reverse($tangents) : $tangents, $this->way, $isBackwards ? array_reverse($this->pieces) : $this->pieces);
+        $chain->force = $map(new Vector(...$this->force))->toArray();
+
+        return $chain;
+    }
+
+    /** The same line in so many even pieces. */
+    public function withPieces(int $count): self
+    {
+        return $this->resampled(array_fill(0, $count, 1.0 / $count));
+    }
+
+    /**
+     * One Newton step towards a residual worked out elsewhere, to a higher order than that of the chain.
+     *
+     * @param  list<array{float, float, float}>  $residual  at each inner tangent, as the gradient of the Lagrangian
+     * @param  array{float, float, float}  $gap  what Σ mᵢ tᵢ exceeds the way by
+     * @return float how far the step turned a tangent at most, radians
+     */
+    public function correct(array $residual, array $gap, float $shift): float
+    {
+        $this->findFrames();
+        $e = $g = [];
+        foreach ($residual as $i => [$x, $y, $z]) {
+            $e[] = -($this->frames[0][$i] * $x + $this->frames[1][$i] * $y + $this->frames[2][$i] * $z);
+            $g[] = -($this->frames[3][$i] * $x + $this->frames[4][$i] * $y + $this->frames[5][$i] * $z);
+        }
+        $this->solve($shift, $e, $g, $gap);
+
+        return $this->move();
+    }
+
+    /** @return array{float, float, float} cubic through four tangents, made unit */
+    private function between(int $index, float $part): array
+    {
+        $last = count($this->t) - 1;
+        [$b, $c] = [$this->t[$index], $this->t[$index + 1]];
+        [$a, $d] = [$this->t[max(0, $index - 1)], $this->t[min($last, $index + 2)]];
+        $sum = [0.0, 0.0, 0.0];
+        $length = 0.0;
+        $h = $this->pieces[$index];
+        $before = $h + ($index > 0 ? $this->pieces[$index - 1] : 0.0);
+        $after = $h + ($index + 1 < $last ? $this->pieces[$index + 1] : 0.0);
+        for ($axis = 0; $axis < 3; $axis++) {
+            // Cubic Hermite with the slopes of the neighbours.
+            $out = ($c[$axis] - $a[$axis]) / $before * $h;
+            $in = ($d[$axis] - $b[$axis]) / $after * $h;
+            $sum[$axis] = $b[$axis] * (1 + 2 * $part) * (1 - $part) ** 2 + $out * $part * (1 - $part) ** 2
+                + $c[$axis] * $part * $part * (3 - 2 * $part) + $in * $part * $part * ($part - 1);
+            $length += $sum[$axis] ** 2;
+        }
+        $length = sqrt($length);
+
+        return $length > 1e-6 ? [$sum[0] / $length, $sum[1] / $length, $sum[2] / $length] : $b;
+    }
+
+    /** Two unit directions square to each inner tangent. */
+    private function findFrames(): void
+    {
+        $ex = $ey = $ez = $gx = $gy = $gz = [];
+        for ($i = 1, $n = count($this->t) - 1; $i < $n; $i++) {
+            [$x, $y, $z] = $this->t[$i];
             if (abs($x) < 0.6) {
                 $l = 1.0 / sqrt($y * $y + $z * $z);
-                $ex = 0.0;
-                $ey = $z * $l;
-                $ez = -$y * $l;
+                $ex[] = 0.0;
+                $ey[] = $z * $l;
+                $ez[] = -$y * $l;
+                $gx[] = -$l * ($y * $y + $z * $z);
+                $gy[] = $x * $y * $l;
+                $gz[] = $x * $z * $l;
             } else {
                 $l = 1.0 / sqrt($x * $x + $z * $z);
-                $ex = -$z * $l;
-                $ey = 0.0;
-                $ez = $x * $l;
+                $ex[] = -$z * $l;
+                $ey[] = 0.0;
+                $ez[] = $x * $l;
+                $gx[] = $y * $x * $l;
+                $gy[] = -$l * ($z * $z + $x * $x);
+                $gz[] = $y * $z * $l;
             }
-            $gx = $y * $ez - $z * $ey;
-            $gy = $z * $ex - $x * $ez;
-            $gz = $x * $ey - $y * $ex;
-            $sx = $bx + $ax;
-            $sy = $by + $ay;
-            $sz = $bz + $az;
-            $ux = $fx - $k * $sx;
-            $uy = $fy - $k * $sy;
-            $uz = $fz - $k * $sz;
-            $one = $ex * $ux + $ey * $uy + $ez * $uz;
-            $two = $gx * $ux + $gy * $uy + $gz * $uz;
-            $unrest = max($unrest, abs($one), abs($two));
-            $a = $c = $newton ? $k * ($x * $sx + $y * $sy + $z * $sz) - ($fx * $x + $fy * $y + $fz * $z) : 2.0 * $k;
-            $b = 0.0;
-            $p = -$one;
-            $q = -$two;
-            if ($i === 1) {
-                [$p0, $p1, $p2, $p3, $s0, $s1, $s2, $s3] = [$p, $ex, $ey, $ez, $q, $gx, $gy, $gz];
+        }
+        $this->frames = [$ex, $ey, $ez, $gx, $gy, $gz];
+    }
+
+    /**
+     * Solves the bordered system at the present tangents into moveE, moveG and moveForce, and counts its negative
+     * directions. Four right sides are eliminated together along the chain: the residual and the three columns of
+     * the constraint.
+     *
+     * @param  float|null  $shift  what is added to every eigenvalue of the second variation; null for a positive approximation of it
+     * @param  list<float>|null  $rightE  right side along the first direction of each tangent; with $rightG in place of minus the gradient
+     * @param  list<float>|null  $rightG
+     * @param  array{float, float, float}|null  $gap  excess of the way
+     */
+    private function solve(?float $shift, ?array $rightE = null, ?array $rightG = null, ?array $gap = null): void
+    {
+        if ($rightE === null) {
+            $this->findFrames();
+        }
+        [$fex, $fey, $fez, $fgx, $fgy, $fgz] = $this->frames;
+        $t = $this->t;
+        $pieces = $this->pieces;
+        $n = count($t) - 1;
+        [$fx, $fy, $fz] = $this->force;
+        $half = $pieces[0] / 2;
+        $rx = $half * $t[0][0] - $this->way[0];
+        $ry = $half * $t[0][1] - $this->way[1];
+        $rz = $half * $t[0][2] - $this->way[2];
+        $i0 = $i1 = $i2 = $c0 = $c1 = $c2 = $c3 = [];
+        $r0 = $r1 = $r2 = $r3 = $q0 = $q1 = $q2 = $q3 = [];
+        $residual = 0.0;
+        $negative = 0;
+        [$bx, $by, $bz] = $t[0];
+        [$x, $y, $z] = $t[1];
+        $px = $py = $pz = $hx = $hy = $hz = $ia = $ib = $ic = 0.0;
+        $p0 = $p1 = $p2 = $p3 = $s0 = $s1 = $s2 = $s3 = 0.0;
+        $k = 2.0 / $pieces[0];
+        for ($i = 1; $i < $n; $i++) {
+            [$ax, $ay, $az] = $t[$i + 1];
+            $kBefore = $k;
+            $k = 2.0 / $pieces[$i];
+            $m = ($pieces[$i - 1] + $pieces[$i]) / 2;
+            $rx += $m * $x;
+            $ry += $m * $y;
+            $rz += $m * $z;
+            $ex = $fex[$i - 1];
+            $ey = $fey[$i - 1];
+            $ez = $fez[$i - 1];
+            $gx = $fgx[$i - 1];
+            $gy = $fgy[$i - 1];
+            $gz = $fgz[$i - 1];
+            // Gradient of the Lagrangian at this tangent.
+            $ux = $m * $fx - $kBefore * $bx - $k * $ax;
+            $uy = $m * $fy - $kBefore * $by - $k * $ay;
+            $uz = $m * $fz - $kBefore * $bz - $k * $az;
+            if ($rightE === null || $rightG === null) {
+                $p = -($ex * $ux + $ey * $uy + $ez * $uz);
+                $q = -($gx * $ux + $gy * $uy + $gz * $uz);
             } else {
-                $o11 = -$k * ($px * $ex + $py * $ey + $pz * $ez);
-                $o12 = -$k * ($px * $gx + $py * $gy + $pz * $gz);
-                $o21 = -$k * ($hx * $ex + $hy * $ey + $hz * $ez);
-                $o22 = -$k * ($hx * $gx + $hy * $gy + $hz * $gz);
-                $c0[] = $o11;
-                $c1[] = $o12;
-                $c2[] = $o21;
-                $c3[] = $o22;
+                $p = $rightE[$i - 1];
+                $q = $rightG[$i - 1];
+            }
+            $size = ($p < 0.0 ? -$p : $p) + ($q < 0.0 ? -$q : $q);
+            if ($size > $residual * $k) {
+                $residual = $size / $k;
+            }
+            $a = $c = $shift === null ? $kBefore + $k : $shift * $m - ($ux * $x + $uy * $y + $uz * $z);
+            $b = 0.0;
+            $ex *= $m;
+            $ey *= $m;
+            $ez *= $m;
+            $gx *= $m;
+            $gy *= $m;
+            $gz *= $m;
+            if ($i === 1) {
+                $p0 = $p;
+                $p1 = $ex;
+                $p2 = $ey;
+                $p3 = $ez;
+                $s0 = $q;
+                $s1 = $gx;
+                $s2 = $gy;
+                $s3 = $gz;
+            } else {
+                $w = -$kBefore / $m;
+                $c0[] = $o11 = $w * ($px * $ex + $py * $ey + $pz * $ez);
+                $c1[] = $o12 = $w * ($px * $gx + $py * $gy + $pz * $gz);
+                $c2[] = $o21 = $w * ($hx * $ex + $hy * $ey + $hz * $ez);
+                $c3[] = $o22 = $w * ($hx * $gx + $hy * $gy + $hz * $gz);
                 $m11 = $o11 * $ia + $o21 * $ib;
                 $m12 = $o11 * $ib + $o21 * $ic;
                 $m21 = $o12 * $ia + $o22 * $ib;
@@ -176,20 +425,22 @@ final class ElasticChain
                 $p3 = $w;
             }
             $det = $a * $c - $b * $b;
-            if (abs($det) < 1e-9 * $k * $k) {
-                $a += 0.01 * $k;
-                $c += 0.01 * $k;
+            // A safeguard: a pivot that vanishes is moved off zero.
+            if ($det < 1e-10 * $k * $k && $det > -1e-10 * $k * $k) {
+                $a += 1e-4 * $k;
+                $c += 1e-4 * $k;
                 $det = $a * $c - $b * $b;
             }
+            $negative += $det < 0.0 ? 1 : ($a < 0.0 ? 2 : 0);
             $i0[] = $ia = $c / $det;
             $i1[] = $ib = -$b / $det;
             $i2[] = $ic = $a / $det;
-            $e0[] = $px = $ex;
-            $e1[] = $py = $ey;
-            $e2[] = $pz = $ez;
-            $g0[] = $hx = $gx;
-            $g1[] = $hy = $gy;
-            $g2[] = $hz = $gz;
+            $px = $fex[$i - 1];
+            $py = $fey[$i - 1];
+            $pz = $fez[$i - 1];
+            $hx = $fgx[$i - 1];
+            $hy = $fgy[$i - 1];
+            $hz = $fgz[$i - 1];
             $r0[] = $p0;
             $r1[] = $p1;
             $r2[] = $p2;
@@ -205,6 +456,8 @@ final class ElasticChain
             $y = $ay;
             $z = $az;
         }
+        $half = $pieces[$n - 1] / 2;
+        [$rx, $ry, $rz] = $gap ?? [$rx + $half * $x, $ry + $half * $y, $rz + $half * $z];
         $x0 = $x1 = $x2 = $x3 = $y0 = $y1 = $y2 = $y3 = [];
         $a0 = $a1 = $a2 = $a3 = $b0 = $b1 = $b2 = $b3 = 0.0;
         $n0 = $n1 = $n2 = $n3 = $n4 = $n5 = $n6 = $n7 = $n8 = $n9 = $n10 = $n11 = 0.0;
@@ -242,12 +495,13 @@ final class ElasticChain
             $y1[] = $b1 = $ib * $p1 + $ic * $s1;
             $y2[] = $b2 = $ib * $p2 + $ic * $s2;
             $y3[] = $b3 = $ib * $p3 + $ic * $s3;
-            $ex = $e0[$i];
-            $ey = $e1[$i];
-            $ez = $e2[$i];
-            $gx = $g0[$i];
-            $gy = $g1[$i];
-            $gz = $g2[$i];
+            $m = ($pieces[$i] + $pieces[$i + 1]) / 2;
+            $ex = $m * $fex[$i];
+            $ey = $m * $fey[$i];
+            $ez = $m * $fez[$i];
+            $gx = $m * $fgx[$i];
+            $gy = $m * $fgy[$i];
+            $gz = $m * $fgz[$i];
             $n0 += $ex * $a0 + $gx * $b0;
             $n1 += $ex * $a1 + $gx * $b1;
             $n2 += $ex * $a2 + $gx * $b2;
@@ -261,40 +515,90 @@ final class ElasticChain
             $n10 += $ez * $a2 + $gz * $b2;
             $n11 += $ez * $a3 + $gz * $b3;
         }
-        $sum = [$n0, $n1, $n2, $n3, $n4, $n5, $n6, $n7, $n8, $n9, $n10, $n11];
-        [$dx, $dy, $dz] = self::solve3($sum, [$n0 + $rx, $n4 + $ry, $n8 + $rz]);
-        $most = 0.0;
-        // They stand there from the last to the first.
-        for ($i = 0; $i < $n - 1; $i++) {
-            $x0[$i] = $a = $x0[$i] - $x1[$i] * $dx - $x2[$i] * $dy - $x3[$i] * $dz;
-            $y0[$i] = $b = $y0[$i] - $y1[$i] * $dx - $y2[$i] * $dy - $y3[$i] * $dz;
-            $size = $a * $a + $b * $b;
-            $most = $size > $most ? $size : $most;
+        $this->negative = $negative + self::positiveEigenvalues($n1, $n6, $n11, ($n2 + $n5) / 2, ($n3 + $n9) / 2, ($n7 + $n10) / 2) - 3;
+        [$dx, $dy, $dz] = self::solve3([$n1, $n2, $n3, $n5, $n6, $n7, $n9, $n10, $n11], [$n0 + $rx, $n4 + $ry, $n8 + $rz]);
+        $moveE = $moveG = [];
+        for ($i = $n - 2; $i >= 0; $i--) {
+            $moveE[] = $x0[$i] - $x1[$i] * $dx - $x2[$i] * $dy - $x3[$i] * $dz;
+            $moveG[] = $y0[$i] - $y1[$i] * $dx - $y2[$i] * $dy - $y3[$i] * $dz;
         }
-        $part = $most > self::MOST_TURN ** 2 ? self::MOST_TURN / sqrt($most) : 1.0;
-        for ($i = 1; $i < $n; $i++) {
-            $a = $part * $x0[$n - 1 - $i];
-            $b = $part * $y0[$n - 1 - $i];
-            [$x, $y, $z] = $t[$i];
-            $x += $e0[$i - 1] * $a + $g0[$i - 1] * $b;
-            $y += $e1[$i - 1] * $a + $g1[$i - 1] * $b;
-            $z += $e2[$i - 1] * $a + $g2[$i - 1] * $b;
-            $l = 1.0 / sqrt($x * $x + $y * $y + $z * $z);
-            $this->t[$i] = [$x * $l, $y * $l, $z * $l];
-        }
-        $this->force = [$fx + $dx, $fy + $dy, $fz + $dz];
-        $this->unrest = $unrest / $k;
-        $this->missed = sqrt($rx * $rx + $ry * $ry + $rz * $rz) / $n;
+        $this->moveE = $moveE;
+        $this->moveG = $moveG;
+        $this->moveForce = [$dx, $dy, $dz];
+        $this->residual = $residual;
+        $this->gap = sqrt($rx * $rx + $ry * $ry + $rz * $rz);
     }
 
     /**
-     * @param  array<int, float>  $m  3 rows of 4, of which the last three columns count
+     * Takes the step that was solved for.
+     *
+     * @return float the largest turn of a tangent that was asked for, radians
+     */
+    private function move(): float
+    {
+        $most = 0.0;
+        foreach ($this->moveE as $i => $a) {
+            $b = $this->moveG[$i];
+            $size = $a * $a + $b * $b;
+            $most = $size > $most ? $size : $most;
+        }
+        $most = is_finite($most) ? sqrt($most) : INF;
+        $part = $most > self::MOST_TURN ? self::MOST_TURN / $most : 1.0;
+        $this->moveBy($this->moveE, $this->moveG, $part);
+        [$fx, $fy, $fz] = $this->force;
+        [$dx, $dy, $dz] = $this->moveForce;
+        $this->force = [$fx + $dx, $fy + $dy, $fz + $dz];
+
+        return $most;
+    }
+
+    /**
+     * @param  list<float>  $e
+     * @param  list<float>  $g
+     */
+    private function moveBy(array $e, array $g, float $factor): void
+    {
+        [$fex, $fey, $fez, $fgx, $fgy, $fgz] = $this->frames;
+        foreach ($e as $i => $a) {
+            $a *= $factor;
+            $b = $factor * $g[$i];
+            [$x, $y, $z] = $this->t[$i + 1];
+            $x += $fex[$i] * $a + $fgx[$i] * $b;
+            $y += $fey[$i] * $a + $fgy[$i] * $b;
+            $z += $fez[$i] * $a + $fgz[$i] * $b;
+            $l = 1.0 / sqrt($x * $x + $y * $y + $z * $z);
+            $this->t[$i + 1] = [$x * $l, $y * $l, $z * $l];
+        }
+    }
+
+    /** How many eigenvalues of a symmetric 3 × 3 matrix are positive: the changes of sign in its characteristic polynomial (Descartes). */
+    private static function positiveEigenvalues(float $xx, float $yy, float $zz, float $xy, float $xz, float $yz): int
+    {
+        $trace = $xx + $yy + $zz;
+        $minors = $xx * $yy - $xy * $xy + $xx * $zz - $xz * $xz + $yy * $zz - $yz * $yz;
+        $det = $xx * ($yy * $zz - $yz * $yz) - $xy * ($xy * $zz - $yz * $xz) + $xz * ($xy * $yz - $yy * $xz);
+        $changes = 0;
+        $last = 1.0;
+        foreach ([-$trace, $minors, -$det] as $coefficient) {
+            if ($coefficient * $last < 0.0) {
+                $changes++;
+            }
+            $last = $coefficient === 0.0 ? $last : ($coefficient < 0.0 ? -1.0 : 1.0);
+        }
+
+        return $changes;
+    }
+
+    /**
+     * By Cramer's rule; no move where the matrix is singular.
+     *
+     * @param  array{float, float, float, float, float, float, float, float, float}  $m  row by row
      * @param  array{float, float, float}  $b
      * @return array{float, float, float}
      */
     private static function solve3(array $m, array $b): array
     {
-        [, $a11, $a12, $a13, , $a21, $a22, $a23, , $a31, $a32, $a33] = $m;
+        [$a11, $a12, $a13, $a21, $a22, $a23, $a31, $a32, $a33] = $m;
         $c11 = $a22 * $a33 - $a23 * $a32;
         $c12 = $a23 * $a31 - $a21 * $a33;
         $c13 = $a21 * $a32 - $a22 * $a31;
@@ -308,13 +612,5 @@ final class ElasticChain
             ($c12 * $b[0] + ($a11 * $a33 - $a13 * $a31) * $b[1] + ($a13 * $a21 - $a11 * $a23) * $b[2]) / $det,
             ($c13 * $b[0] + ($a12 * $a31 - $a11 * $a32) * $b[1] + ($a11 * $a22 - $a12 * $a21) * $b[2]) / $det,
         ];
-    }
-
-    /** @return array{float, float, float} */
-    private static function unit(float $x, float $y, float $z): array
-    {
-        $length = sqrt($x * $x + $y * $y + $z * $z);
-
-        return $length > 0.0 ? [$x / $length, $y / $length, $z / $length] : [1.0, 0.0, 0.0];
     }
 }

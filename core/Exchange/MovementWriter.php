@@ -17,6 +17,9 @@ final class MovementWriter
     /** A drawing of one position of many needs no more points than these. */
     private const POINTS = 48;
 
+    /** Positions that tell nothing of their own are not written nearer to each other than this part of the movement. */
+    private const APART = 1 / 40;
+
     /** @return array<string, mixed>|null null when it does not move */
     public static function write(LaidRun $laid): ?array
     {
@@ -27,17 +30,37 @@ final class MovementWriter
         // Where it does not reach it is drawn straight, and longer than it is.
         $reaching = array_filter($sweep->positions, static fn (MovedPosition $one): bool => ($one->taut ?? 0.0) < 1.0);
         $lengths = array_map(static fn (MovedPosition $one): float => $one->laid->length(), $reaching === [] ? $sweep->positions : $reaching);
-        $index = static fn (MovedPosition $one): int => (int) array_search($one, $sweep->positions, true);
+        $written = self::written($sweep);
+        $index = static fn (MovedPosition $one): int => (int) array_search($one, $written, true);
 
         return [
-            'positions' => array_map(self::position(...), $sweep->positions),
+            'positions' => array_map(self::position(...), $written),
             'tightest' => $index($sweep->tightest()),
             'tautest' => $sweep->tautest()->taut === null ? null : $index($sweep->tautest()),
             'nearest' => $sweep->nearest()->nearest === null ? null : $index($sweep->nearest()),
             'most_twisted' => $sweep->mostTwisted()->twist === null ? null : $index($sweep->mostTwisted()),
+            'snaps' => array_map($index, $sweep->jumps()),
             'lengths' => [min($lengths), max($lengths)],
             'needed' => $laid->run->stock->movingRadius,
         ];
+    }
+
+    /** @return non-empty-list<MovedPosition> those that something is told of, both ends, and others to see it move */
+    private static function written(Sweep $sweep): array
+    {
+        $told = [$sweep->tightest(), $sweep->tautest(), $sweep->nearest(), $sweep->mostTwisted(), ...$sweep->jumps()];
+        $last = count($sweep->positions) - 1;
+        $written = [];
+        $before = -INF;
+        foreach ($sweep->positions as $index => $position) {
+            if ($index === 0 || $index === $last || in_array($position, $told, true) || $position->part - $before > self::APART) {
+                $written[] = $position;
+                $before = $position->part;
+            }
+        }
+        assert($written !== []);
+
+        return $written;
     }
 
     /** @return array<string, mixed> */

@@ -25,4 +25,17 @@ final readonly class Path
 
         return is_finite($least) ? $least : null;
     }
+
+    /** Unit direction of travel $along millimetres from the start; beyond an end, that at the end. */
+    public function directionAt(float $along): Vector
+    {
+        foreach ($this->segments as $index => $segment) {
+            if ($along <= $segment->length() || $index === count($this->segments) - 1) {
+                return $segment->directionAt(max(0.0, min($segment->length(), $along)));
+            }
+            $along -= $segment->length();
+        }
+
+        return new Vector(1.0, 0.0, 0.0);
+    }
 }

@@ -15,6 +15,9 @@ final class Tolerance
     /** A turn smaller than this is no bend (0.01 degrees, job-file.md). */
     public const NO_TURN = 0.01 * M_PI / 180;
 
+    /** Components of a unit direction that differ by less than this are equal: a choice between them must not hang on rounding. */
+    public const SAME_DIRECTION = 1e-7;
+
     /** From this turn on the path comes back on itself (179.5 degrees, job-file.md). */
     public const REVERSAL = 179.5 * M_PI / 180;
 

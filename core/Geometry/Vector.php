@@ -112,13 +112,13 @@ final readonly class Vector
             ->plus($axis->times($axis->dot($this) * (1.0 - cos($angle))));
     }
 
-    /** Some unit vector square to this one, always the same for the same direction. */
+    /** A unit vector square to this one; directions that differ by rounding alone get nearly the same. */
     public function anySquare(): self
     {
-        $smallest = min(abs($this->x), abs($this->y), abs($this->z));
-        $helper = match ($smallest) {
-            abs($this->z) => new self(0.0, 0.0, 1.0),
-            abs($this->y) => new self(0.0, 1.0, 0.0),
+        $nearlySmallest = min(abs($this->x), abs($this->y), abs($this->z)) + Tolerance::SAME_DIRECTION * $this->length();
+        $helper = match (true) {
+            abs($this->z) <= $nearlySmallest => new self(0.0, 0.0, 1.0),
+            abs($this->y) <= $nearlySmallest => new self(0.0, 1.0, 0.0),
             default => new self(1.0, 0.0, 0.0),
         };
 

@@ -75,14 +75,10 @@ final readonly class Movement
         return $this->swing === null ? null : $this->swing[0]->angle + ($this->swing[1] - $this->swing[0]->angle) * $part;
     }
 
-    /** At which part of it the fitting stands as placed, if it does. */
-    public function restPart(): float
+    /** The part at which the fitting stands as placed; below 0 or above 1 where that is outside of its movement. */
+    public function placedPart(): float
     {
-        if ($this->swing === null) {
-            return 0.0;
-        }
-
-        return max(0.0, min(1.0, -$this->swing[0]->angle / ($this->swing[1] - $this->swing[0]->angle)));
+        return $this->swing === null ? 0.0 : -$this->swing[0]->angle / ($this->swing[1] - $this->swing[0]->angle);
     }
 
     /**

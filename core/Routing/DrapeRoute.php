@@ -70,6 +70,11 @@ final readonly class DrapeRoute implements FlexibleRoute
         return 0;
     }
 
+    public function sweepSteps(): int
+    {
+        return 8;
+    }
+
     public function ownEnds(): ?array
     {
         return null;

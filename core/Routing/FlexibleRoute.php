@@ -33,4 +33,7 @@ interface FlexibleRoute extends Route
      * @return array{float, float}|null mm; null when its length follows its shape
      */
     public function span(Run $run): ?array;
+
+    /** Even steps in which a movement is looked at to begin with: fewer where laying takes longer. */
+    public function sweepSteps(): int;
 }

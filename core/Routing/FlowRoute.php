@@ -48,6 +48,11 @@ final readonly class FlowRoute implements FlexibleRoute
         return count($this->points);
     }
 
+    public function sweepSteps(): int
+    {
+        return 16;
+    }
+
     public function ownEnds(): ?array
     {
         return null;

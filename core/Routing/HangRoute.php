@@ -33,6 +33,11 @@ final readonly class HangRoute implements FlexibleRoute
         return 0;
     }
 
+    public function sweepSteps(): int
+    {
+        return 64;
+    }
+
     public function ownEnds(): ?array
     {
         return null;

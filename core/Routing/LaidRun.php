@@ -21,6 +21,7 @@ final readonly class LaidRun
      * @param  float  $adjustedBy  how far stops moved to bring it to its fixed length, mm
      * @param  list<array{Gate, float, float}>  $gates  clamps a flexible run is led through, and from where to where along it, mm
      * @param  float|null  $nearestLength  when they cannot: the nearest length they can reach, mm
+     * @param  bool  $jumped  whether the shape it was to follow from has stopped being stable
      */
     public function __construct(
         public Run $run,
@@ -32,7 +33,16 @@ final readonly class LaidRun
         public float $adjustedBy = 0.0,
         public ?float $nearestLength = null,
         public array $gates = [],
+        public bool $jumped = false,
     ) {
+    }
+
+    /** The same run, its shape not that which it followed from. */
+    public function afterJump(): self
+    {
+        return new self(
+            $this->run, $this->vertices, $this->path, $this->bends, $this->legs, $this->tied, $this->adjustedBy, $this->nearestLength, $this->gates, true,
+        );
     }
 
     /**

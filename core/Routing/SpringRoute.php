@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
+use Bowline\Curves\Elastica;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
@@ -13,7 +14,6 @@ use Bowline\Job\Node;
 use Bowline\Job\Run;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Site;
-use Bowline\Routing\Flexible\Elastica;
 use Bowline\Routing\Flexible\Gates;
 
 /** `spring`: an elastic hose of a given length, leads included, held at both port axes and free to swivel. */
@@ -64,14 +64,23 @@ final readonly class SpringRoute implements FlexibleRoute, FollowsShape
     {
         $curves = array_values(array_filter($before->path->segments, static fn (Segment $segment): bool => $segment instanceof Curve));
         $next = 0;
-
-        return $this->gates->lay($run, $this->length, function (Run $span, float $length) use ($curves, &$next): Path {
+        $jumped = false;
+        $laid = $this->gates->lay($run, $this->length, function (Run $span, float $length) use ($curves, &$next, &$jumped): Path {
             $own = $this->withLength($length);
             $curve = $curves[$next++] ?? null;
             $after = $own->isShort($span) || $curve === null || count($curve->points) < 3 ? null : Elastica::after($curve, ...$own->held($span));
 
+            $jumped = $jumped || $after?->jumped === true;
+
             return $after === null ? (new self($length, $this->shape, Gates::none(true)))->lay($span)->path : $this->along($span, $after->curve);
         });
+
+        return $jumped ? $laid->afterJump() : $laid;
+    }
+
+    public function sweepSteps(): int
+    {
+        return 24;
     }
 
     /** The sockets, and the curve between them; a straight where it is too short for one. */

@@ -7,24 +7,42 @@ namespace Bowline\Routing;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
+use Bowline\Job\Run;
 use WeakMap;
 
 /**
  * A flexible run over the whole movement of what it hangs on. It starts where all stands as placed and goes from
- * position to position, each shape following from the last; where it gets tightest, or nearest to something, it is
- * looked at more closely, until another position would say nothing new.
+ * position to position, each shape following from the last; where the shape changes much the steps are halved, so
+ * that it stays on its branch as long as that is stable. Every extreme that is told (tightest, tautest, nearest, most
+ * twisted) is bracketed by more positions until those beside it say the same.
  */
 final class Sweep
 {
-    /** Positions along the movement to begin with, less one. */
-    private const STEPS = 8;
+    /** Positions at which the distance of the ends is looked at, which is cheap, to find where it is most and least. */
+    private const SCAN = 400;
 
-    private const MOST = 33;
+    /** No more positions than these are laid. */
+    private const MOST = 140;
 
-    /** A limit is found when the position beside it differs by less than this part, or is nearer than this part of the movement. */
-    private const ENOUGH = 5e-3;
+    /** An extreme is found when the values beside it differ by less than this share, or are nearer in the movement than this. */
+    private const ENOUGH = 1e-3;
 
-    private const FINEST = 1 / 500;
+    private const FINEST = 1 / 4096;
+
+    /** Local extremes whose values are within this share of the best are looked at too. */
+    private const RIVALS = 0.3;
+
+    /** Twists nearer than this are the same, radians. */
+    private const SAME_TWIST = 0.0005;
+
+    /** A shape that turns by more than this between two positions, beyond what its ends turn, may be another one, radians. */
+    private const SAME_SHAPE = 0.35;
+
+    /** Steps are halved down to this part of the movement before a change of shape counts as a jump. */
+    private const FINEST_STEP = 1 / 2048;
+
+    /** Of two extremes that differ by less than this share the first is told: rounding must not choose. */
+    private const EQUAL = 1e-9;
 
     /** What is farther off than this is not near, mm. */
     private const NEAR = 500.0;
@@ -50,22 +68,48 @@ final class Sweep
 
     public function tightest(): MovedPosition
     {
-        return $this->least(static fn (MovedPosition $one): float => $one->leastRadius());
+        return $this->least(self::radius(...));
     }
 
     public function tautest(): MovedPosition
     {
-        return $this->least(static fn (MovedPosition $one): float => -($one->taut ?? 0.0));
+        return $this->least(self::slackness(...));
     }
 
     public function nearest(): MovedPosition
     {
-        return $this->least(static fn (MovedPosition $one): float => $one->nearest[0] ?? INF);
+        return $this->least(self::distance(...));
     }
 
     public function mostTwisted(): MovedPosition
     {
-        return $this->least(static fn (MovedPosition $one): float => -abs($one->twist ?? 0.0));
+        return $this->least(self::untwist(...));
+    }
+
+    /** @return list<MovedPosition> positions at which it has jumped to another shape */
+    public function jumps(): array
+    {
+        return array_values(array_filter($this->positions, static fn (MovedPosition $one): bool => $one->jumped));
+    }
+
+    private static function radius(MovedPosition $one): float
+    {
+        return $one->leastRadius();
+    }
+
+    private static function slackness(MovedPosition $one): float
+    {
+        return -($one->taut ?? 0.0);
+    }
+
+    private static function distance(MovedPosition $one): float
+    {
+        return $one->nearest[0] ?? INF;
+    }
+
+    private static function untwist(MovedPosition $one): float
+    {
+        return -abs($one->twist ?? 0.0);
     }
 
     /** @param  callable(MovedPosition): float  $of */
@@ -73,7 +117,7 @@ final class Sweep
     {
         $least = $this->positions[0];
         foreach ($this->positions as $one) {
-            $least = $of($one) < $of($least) ? $one : $least;
+            $least = $of($one) < $of($least) - self::EQUAL * (1.0 + min(1e9, abs($of($least)))) ? $one : $least;
         }
 
         return $least;
@@ -83,65 +127,217 @@ final class Sweep
     private static function positions(LaidRun $laid, FlexibleRoute $route): array
     {
         $movement = $laid->run->from->movement ?? $laid->run->to->movement;
-        $rest = $movement?->restPart() ?? 0.0;
         $cut = $laid->run->withRoute($route->asCut($laid->run));
-        $at = static function (float $part, ?LaidRun $before) use ($cut, $laid, $movement): MovedPosition {
-            $run = $cut->moved($part);
-            $moved = $before !== null && $run->route instanceof FollowsShape ? $run->route->layAfter($run, $before) : $run->route->lay($run);
+        $at = static function (float $part, MovedPosition $from) use ($cut, $laid, $movement): MovedPosition {
+            [$moved, $jumped] = self::followed($cut, $part, $from->part, $from->laid);
+            $twist = self::twist($laid, $moved, $part);
+            // Over more than half a turn it goes on from what it was.
+            $turns = $twist === null ? 0.0 : round((($from->twist ?? 0.0) - $twist) / (2 * M_PI));
 
             return new MovedPosition(
-                $part, $movement?->angle($part), $moved, self::taut($moved), self::twist($laid, $moved, $part), self::near($moved),
+                $part, $movement?->angle($part), $moved, self::taut($moved), $twist === null ? null : $twist + 2 * M_PI * $turns, self::near($moved), $jumped,
             );
         };
-        $first = $at($rest, $laid);
+        $placed = $movement?->placedPart() ?? 0.0;
+        $rest = max(0.0, min(1.0, $placed));
+        $parts = self::parts($cut, $route->sweepSteps());
+        $first = $at($rest, new MovedPosition($placed, null, $laid, null, 0.0, null));
         [$before, $after] = [[], []];
         $last = $first;
-        for ($step = (int) floor($rest * self::STEPS - 1e-9); $step >= 0; $step--) {
-            array_unshift($before, $last = $at($step / self::STEPS, $last->laid));
+        foreach (array_reverse(array_filter($parts, static fn (float $part): bool => $part < $rest - self::FINEST)) as $part) {
+            array_unshift($before, $last = $at($part, $last));
         }
         $last = $first;
-        for ($step = (int) ceil($rest * self::STEPS + 1e-9); $step <= self::STEPS; $step++) {
-            $after[] = $last = $at($step / self::STEPS, $last->laid);
+        foreach (array_filter($parts, static fn (float $part): bool => $part > $rest + self::FINEST) as $part) {
+            $after[] = $last = $at($part, $last);
         }
 
-        return self::closer([...$before, $first, ...$after], $at);
+        return self::closer([...$before, $first, ...$after], $rest, $at);
     }
 
     /**
-     * With more positions where it is tightest and where it is nearest to something.
+     * Parts of the movement to begin with: even steps, and where the ends are nearest and farthest from each other.
+     *
+     * @return list<float> in order
+     */
+    private static function parts(Run $cut, int $steps): array
+    {
+        $parts = array_map(static fn (int $i): float => $i / $steps, range(0, $steps));
+        $up = $cut->route instanceof HangRoute ? $cut->route->up : null;
+        foreach ([$up, null] as $across) {
+            $distance = static function (float $part) use ($cut, $across): float {
+                $way = $cut->to->moved($part)->at->minus($cut->from->moved($part)->at);
+
+                return ($across === null ? $way : $way->minus($across->times($across->dot($way))))->length();
+            };
+            $distances = array_map(static fn (int $i): float => $distance($i / self::SCAN), range(0, self::SCAN));
+            for ($i = 1; $i < self::SCAN; $i++) {
+                foreach ([1.0, -1.0] as $sign) {
+                    [$left, $middle, $right] = [$sign * $distances[$i - 1], $sign * $distances[$i], $sign * $distances[$i + 1]];
+                    if ($middle < $left && $middle <= $right) {
+                        $parts[] = self::minimum(static fn (float $part): float => $sign * $distance($part), ($i - 1) / self::SCAN, ($i + 1) / self::SCAN);
+                    }
+                }
+            }
+        }
+        sort($parts);
+
+        return array_values(array_filter(
+            $parts, static fn (float $part, int $i): bool => $i === 0 || $part - $parts[$i - 1] > 1e-6, ARRAY_FILTER_USE_BOTH,
+        ));
+    }
+
+    /**
+     * Where a function of one minimum is least between two places, by golden section.
+     *
+     * @param  callable(float): float  $of
+     */
+    private static function minimum(callable $of, float $low, float $high): float
+    {
+        $golden = 0.6180339887498949;
+        for ($i = 0; $i < 40; $i++) {
+            [$c, $d] = [$high - $golden * ($high - $low), $low + $golden * ($high - $low)];
+            [$low, $high] = $of($c) < $of($d) ? [$low, $d] : [$c, $high];
+        }
+
+        return ($low + $high) / 2;
+    }
+
+    /**
+     * The run at a part of the movement, its shape following from that at another part.
+     *
+     * @return array{LaidRun, bool} and whether it jumped to another shape on the way
+     */
+    private static function followed(Run $cut, float $part, float $fromPart, LaidRun $from): array
+    {
+        $run = $cut->moved($part);
+        if (! $run->route instanceof FollowsShape) {
+            return [$run->route->lay($run), false];
+        }
+        $laid = $run->route->layAfter($run, $from);
+        if (! $laid->jumped && self::isSameShape($from, $laid)) {
+            return [$laid, false];
+        }
+        if (abs($part - $fromPart) < self::FINEST_STEP) {
+            return [$laid, self::taut($from) < 1.0 && self::taut($laid) < 1.0];
+        }
+        $middle = ($part + $fromPart) / 2;
+        [$half, $jumped] = self::followed($cut, $middle, $fromPart, $from);
+        [$laid, $jumpedOn] = self::followed($cut, $part, $middle, $half);
+
+        return [$laid, $jumped || $jumpedOn];
+    }
+
+    /** Whether a shape has turned little more than its ends have. */
+    private static function isSameShape(LaidRun $one, LaidRun $other): bool
+    {
+        $turns = array_map(
+            static fn (int $i): float => $one->path->directionAt($one->length() * $i / 12)->angleTo($other->path->directionAt($other->length() * $i / 12)), range(0, 12),
+        );
+
+        return max($turns) < self::SAME_SHAPE + 1.5 * max($turns[0], $turns[12]);
+    }
+
+    /**
+     * With more positions about every extreme.
      *
      * @param  non-empty-list<MovedPosition>  $positions
-     * @param  callable(float, LaidRun): MovedPosition  $at
+     * @param  float  $rest  part of the movement from which the shapes follow
+     * @param  callable(float, MovedPosition): MovedPosition  $at
      * @return non-empty-list<MovedPosition>
      */
-    private static function closer(array $positions, callable $at): array
+    private static function closer(array $positions, float $rest, callable $at): array
     {
-        while (count($positions) < self::MOST) {
-            $gap = null;
-            $half = $positions[0]->laid->run->stock->section->halfHeight();
-            foreach ([static fn (MovedPosition $one): float => $one->leastRadius(), static fn (MovedPosition $one): float => $one->nearest[0] ?? INF] as $number => $of) {
+        $half = $positions[0]->laid->run->stock->section->halfHeight();
+        $start = count($positions);
+        while (count($positions) < max(self::MOST, $start + 20)) {
+            $gap = self::widestJump($positions, $rest);
+            foreach ($gap !== null ? [] : [self::radius(...), self::slackness(...), self::distance(...), self::untwist(...)] as $number => $of) {
                 $values = array_map($of, $positions);
-                $index = (int) array_search(min($values), $values, true);
-                if ($index === 0 || $index === count($positions) - 1 || ! is_finite($values[$index]) || ($number === 0 && $values[$index] < $half)) {
-                    // At an end of the movement there is nothing beyond, and what is kinked is as bad as can be.
+                $best = min($values);
+                if (! is_finite($best) || ($number === 0 && $best < $half) || ($number === 3 && $best > -self::SAME_TWIST)) {
+                    // What is kinked is as bad as can be, and what is not twisted has no most.
                     continue;
                 }
-                foreach ([$index - 1, $index] as $left) {
-                    $right = $left + 1;
-                    $wide = $positions[$right]->part - $positions[$left]->part;
-                    if ($wide > self::FINEST && $wide > ($gap[1] ?? 0.0) && abs($values[$left] - $values[$right]) > self::ENOUGH * (abs($values[$index]) + 1.0)) {
-                        $gap = [$left, $wide];
+                $same = $number === 3 ? self::SAME_TWIST : self::ENOUGH * (abs($best) + ($number === 2 ? 10.0 : 0.0));
+                foreach ($values as $index => $value) {
+                    $isLeast = $value <= ($values[$index - 1] ?? INF) && $value <= ($values[$index + 1] ?? INF);
+                    if (! $isLeast || $value > $best + self::RIVALS * abs($best)) {
+                        continue;
+                    }
+                    foreach ([$index - 1, $index] as $left) {
+                        if (! isset($positions[$left], $positions[$left + 1])) {
+                            continue;
+                        }
+                        $wide = $positions[$left + 1]->part - $positions[$left]->part;
+                        if ($wide > max($gap[1] ?? 0.0, self::FINEST) && self::lowerBound($positions, $values, $left) < $best - $same) {
+                            $gap = [$left, $wide];
+                        }
                     }
                 }
             }
             if ($gap === null) {
                 break;
             }
-            $left = $positions[$gap[0]];
-            array_splice($positions, $gap[0] + 1, 0, [$at($left->part + $gap[1] / 2, $left->laid)]);
+            $middle = $positions[$gap[0]]->part + $gap[1] / 2;
+            $from = $positions[$middle > $rest ? $gap[0] : $gap[0] + 1];
+            $next = $at($middle, $from);
+            array_splice($positions, $gap[0] + 1, 0, [$next]);
+            $beyond = $middle > $rest ? $gap[0] + 2 : $gap[0];
+            if ($positions[$beyond]->jumped) {
+                // The jump is on this side of the new position or on the other.
+                $positions[$beyond] = $positions[$beyond]->withJump(! self::isSameShape($next->laid, $positions[$beyond]->laid));
+            }
         }
 
-        return $positions;
+        return array_values($positions);
+    }
+
+    /**
+     * The widest gap within which a shape jumps: just before it, it may be tighter or more twisted than anywhere.
+     *
+     * @param  array<int, MovedPosition>  $positions
+     * @return array{int, float}|null the position before it, and how wide it is
+     */
+    private static function widestJump(array $positions, float $rest): ?array
+    {
+        $widest = null;
+        foreach ($positions as $index => $one) {
+            $left = $one->part > $rest ? $index - 1 : $index;
+            if ($one->jumped && isset($positions[$left], $positions[$left + 1])) {
+                $wide = $positions[$left + 1]->part - $positions[$left]->part;
+                $widest = $wide > max($widest[1] ?? 0.0, self::FINEST) ? [$left, $wide] : $widest;
+            }
+        }
+
+        return $widest;
+    }
+
+    /**
+     * What a function that is convex about there does not go below between a position and the next: the secants of
+     * the positions on both sides, drawn on.
+     *
+     * @param  array<int, MovedPosition>  $positions
+     * @param  array<int, float>  $values
+     */
+    private static function lowerBound(array $positions, array $values, int $left): float
+    {
+        [$low, $high] = [$positions[$left]->part, $positions[$left + 1]->part];
+        $lines = [];
+        foreach ([[$left - 1, $left, $left], [$left + 1, $left + 2, $left + 1]] as [$one, $other, $through]) {
+            if (isset($values[$one], $values[$other]) && is_finite($values[$one]) && is_finite($values[$other])) {
+                $lines[] = [$positions[$through]->part, $values[$through], ($values[$other] - $values[$one]) / ($positions[$other]->part - $positions[$one]->part)];
+            }
+        }
+        $places = [$low, $high];
+        if (count($lines) === 2 && $lines[0][2] !== $lines[1][2]) {
+            $crossing = ($lines[1][1] - $lines[1][2] * $lines[1][0] - $lines[0][1] + $lines[0][2] * $lines[0][0]) / ($lines[0][2] - $lines[1][2]);
+            $places[] = max($low, min($high, $crossing));
+        }
+
+        return $lines === [] ? -INF : min(array_map(
+            static fn (float $place): float => max(array_map(static fn (array $line): float => $line[1] + $line[2] * ($place - $line[0]), $lines)), $places,
+        ));
     }
 
     private static function taut(LaidRun $laid): ?float

@@ -100,6 +100,11 @@ final readonly class WrapRoute implements FlexibleRoute
         return 0;
     }
 
+    public function sweepSteps(): int
+    {
+        return 16;
+    }
+
     public function ownEnds(): array
     {
         return [

@@ -39,6 +39,7 @@ final class Rules
             'moving-radius' => new MovingRadius,
             'moving-touch' => new MovingClear,
             'twist' => new MovingTwist,
+            'snaps' => new Snaps,
         ];
     }
 

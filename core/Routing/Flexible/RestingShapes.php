@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Routing\Flexible;
 
+use Bowline\Curves\Elastica;
 use Bowline\Job\Run;
 use Bowline\Routing\SpringRoute;
 

@@ -2385,7 +2385,7 @@ export interface HeldTie {
   off: number;
 }
 /**
- * Over the movement of what it hangs on: which position is the tightest, the tautest, the nearest to something and the most twisted; its length; the radius it needs where it moves.
+ * Over the movement of what it hangs on: which position is the tightest, the tautest, the nearest to something and the most twisted; at which it has snapped over to another shape; its length; the radius it needs where it moves.
  */
 export interface SweptRun {
   positions: MovedPosition[];
@@ -2393,6 +2393,7 @@ export interface SweptRun {
   tautest: number | null;
   nearest: number | null;
   most_twisted: number | null;
+  snaps: number[];
   lengths: number[];
   needed: number;
 }

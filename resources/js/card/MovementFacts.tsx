@@ -39,6 +39,9 @@ export function MovementFacts({ movement }: { movement: SweptRun }) {
     const twist = Math.abs(twisted.twist ?? 0);
     rows.push(['Twist', twist < 0.05 ? 'none' : `${show(twist, 1)}°`, twist < 0.05 ? null : movement.most_twisted]);
   }
+  for (const index of movement.snaps) {
+    rows.push(['Snaps over', '', index]);
+  }
   return (
     <Section
       title="Over its movement"
@@ -54,7 +57,7 @@ export function MovementFacts({ movement }: { movement: SweptRun }) {
       {rows.map(([label, said, index]) => {
         const position = at(index);
         return (
-          <Row key={label} label={label}>
+          <Row key={`${label}${index ?? ''}`} label={label}>
             <span className="figure text-nowrap">
               {said}
               {index !== null && position !== undefined && (

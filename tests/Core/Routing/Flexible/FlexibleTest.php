@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
+use Bowline\Curves\Elastica;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
 use Bowline\Routing\Flexible\Catenary;
-use Bowline\Routing\Flexible\Elastica;
 use Bowline\Routing\Flexible\Spline;
 use Tests\Cases;
 use Tests\Jobs;

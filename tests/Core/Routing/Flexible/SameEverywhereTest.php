@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Bowline\Curves\Elastica;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
@@ -9,7 +10,6 @@ use Bowline\Routing\Flexible\Bodies;
 use Bowline\Routing\Flexible\Catenary;
 use Bowline\Routing\Flexible\DrapedEnd;
 use Bowline\Routing\Flexible\Draping;
-use Bowline\Routing\Flexible\Elastica;
 use Bowline\Routing\Flexible\LeadOff;
 use Bowline\Routing\Flexible\Spline;
 use Tests\Jobs;

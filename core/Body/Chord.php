@@ -26,6 +26,15 @@ final readonly class Chord
         return max(1, (int) ceil($angle / $this->step($radius)));
     }
 
+    /**
+     * Pieces of an arc of this angle (radians), as a number that is not whole: pieces that follow one another at
+     * different radii are added up.
+     */
+    public function share(float $radius, float $angle): float
+    {
+        return $angle / $this->step($radius);
+    }
+
     private function step(float $radius): float
     {
         return 2 * acos(max(0.0, 1.0 - $this->tolerance / max($radius, $this->tolerance)));

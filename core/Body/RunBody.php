@@ -37,6 +37,12 @@ final readonly class RunBody
         return new self($laid, $laid->run->stock->section);
     }
 
+    /** Whether a bend or curve of it, as drawn, is so tight that the inside of it folds over. */
+    public function folds(): bool
+    {
+        return ($this->laid->path->leastRadius() ?? INF) <= $this->section->halfHeight() + Tolerance::NOTHING;
+    }
+
     /** @param  float  $chord  farthest that a facet stands off the true surface, mm */
     public function mesh(float $chord = self::CHORD): Mesh
     {
@@ -94,11 +100,11 @@ final readonly class RunBody
                 }
                 $frame = $frames[count($frames) - 1];
             } elseif ($segment instanceof Curve) {
-                foreach (array_slice(array_keys($segment->points), 1) as $i) {
-                    $cross = $frame->along->cross($segment->directions[$i]);
-                    $frame = $cross->length() > 1e-12
-                        ? $frame->turned($segment->points[$i], $cross->unit(), $frame->along->angleTo($segment->directions[$i]))
-                        : $frame->movedTo($segment->points[$i]);
+                foreach ($this->places($segment, $chord) as $along) {
+                    $direction = $segment->directionAt($along);
+                    $cross = $frame->along->cross($direction);
+                    $point = $segment->pointAt($along);
+                    $frame = $cross->length() > 1e-12 ? $frame->turned($point, $cross->unit(), $frame->along->angleTo($direction)) : $frame->movedTo($point);
                     $frames[] = $frame;
                 }
             } elseif ($next === null || $next instanceof Arc || $next instanceof Curve || ! self::straightOn($segment, $next)) {
@@ -114,6 +120,38 @@ final readonly class RunBody
         }
 
         return $frames;
+    }
+
+    /**
+     * Developed lengths of a curve, its end the last, between which no facet stands off it by more than the tolerance.
+     *
+     * @return list<float>
+     */
+    private function places(Curve $curve, Chord $chord): array
+    {
+        $half = $this->section->outsideDiameter / 2;
+        // How many pieces there are to each point, by what the curve turns up to there.
+        $counts = [0.0];
+        foreach (array_slice(array_keys($curve->points), 1) as $i) {
+            $bend = ($curve->curvature[$i - 1] + $curve->curvature[$i]) / 2;
+            $radius = $bend > 1e-12 ? 1.0 / $bend : 1e12;
+            $turn = max($curve->directions[$i - 1]->angleTo($curve->directions[$i]), ($curve->along[$i] - $curve->along[$i - 1]) / $radius);
+            $counts[] = $counts[$i - 1] + $chord->share($radius + $half, $turn);
+        }
+        $last = count($counts) - 1;
+        $pieces = max(1, (int) ceil($counts[$last] - 1e-9));
+        $places = [];
+        $i = 1;
+        for ($piece = 1; $piece < $pieces; $piece++) {
+            $count = $counts[$last] * $piece / $pieces;
+            while ($i < $last && $counts[$i] < $count) {
+                $i++;
+            }
+            $part = ($count - $counts[$i - 1]) / max(1e-300, $counts[$i] - $counts[$i - 1]);
+            $places[] = $curve->along[$i - 1] + $part * ($curve->along[$i] - $curve->along[$i - 1]);
+        }
+
+        return [...$places, $curve->length()];
     }
 
     private static function straightOn(Segment $segment, Segment $next): bool

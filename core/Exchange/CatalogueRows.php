@@ -32,6 +32,9 @@ final readonly class CatalogueRows
 
     private const MOST_ROWS = 20000;
 
+    /** A cell that goes on over more lines than these has lost its closing quote. */
+    private const MOST_LINES_A_CELL = 50;
+
     /**
      * @param  list<array<string, string|float|null>>  $rows  by column; lengths in mm, density in kg/m³
      * @param  list<int>  $lines  in which line of the file each row is
@@ -47,32 +50,57 @@ final readonly class CatalogueRows
     /** @throws JobError when there is no heading to go by */
     public static function read(string $text): self
     {
-        $lines = explode("\n", str_replace(["\r\n", "\r"], "\n", preg_replace('/^\xEF\xBB\xBF/', '', $text) ?? $text));
-        $separator = str_contains($lines[0], ';') ? ';' : (str_contains($lines[0], "\t") ? "\t" : ',');
-        $columns = self::columns(str_getcsv(array_shift($lines), $separator, '"', ''));
+        $records = self::records(str_replace(["\r\n", "\r"], "\n", preg_replace('/^\xEF\xBB\xBF/', '', $text) ?? $text));
+        $heading = array_shift($records)[1] ?? '';
+        $separator = str_contains($heading, ';') ? ';' : (str_contains($heading, "\t") ? "\t" : ',');
+        $columns = self::columns(str_getcsv($heading, $separator, '"', ''));
         $rows = $lineOf = $refused = $seen = [];
-        foreach ($lines as $index => $line) {
-            if (trim($line) === '') {
+        foreach ($records as [$number, $record]) {
+            if (trim($record) === '') {
                 continue;
             }
             try {
-                $row = self::row(str_getcsv($line, $separator, '"', ''), $columns);
-                $number = (string) $row['part_number'];
-                if (isset($seen[$number])) {
-                    throw JobError::at('', sprintf('part number %s is in line %d already', $number, $seen[$number]));
+                $row = self::row(str_getcsv($record, $separator, '"', ''), $columns);
+                $part = (string) $row['part_number'];
+                if (isset($seen[$part])) {
+                    throw JobError::at('', sprintf('part number %s is in line %d already', $part, $seen[$part]));
                 }
                 if (count($rows) >= self::MOST_ROWS) {
                     throw JobError::at('', sprintf('more than %d rows', self::MOST_ROWS));
                 }
-                $seen[$number] = $index + 2;
+                $seen[$part] = $number;
                 $rows[] = $row;
-                $lineOf[] = $index + 2;
+                $lineOf[] = $number;
             } catch (JobError $error) {
-                $refused[] = ['line' => $index + 2, 'text' => mb_substr(trim($line), 0, 80), 'why' => $error->getMessage()];
+                $refused[] = ['line' => $number, 'text' => mb_substr(trim($record), 0, 80), 'why' => $error->getMessage()];
             }
         }
 
         return new self($rows, $lineOf, $refused);
+    }
+
+    /**
+     * Splits CSV into its records: a line break between quotes belongs to its cell (RFC 4180). Quotes that are opened
+     * and never closed end with their line, so that one of them does not swallow the rest of the file.
+     *
+     * @return list<array{int, string}> the line each begins in, from 1, and its text
+     */
+    private static function records(string $text): array
+    {
+        $records = [];
+        $lines = explode("\n", $text);
+        for ($i = 0; $i < count($lines); $i++) {
+            $record = $lines[$i];
+            $next = $i;
+            while (substr_count($record, '"') % 2 === 1 && $next + 1 < count($lines) && $next - $i < self::MOST_LINES_A_CELL) {
+                $record .= "\n".$lines[++$next];
+            }
+            $isClosed = substr_count($record, '"') % 2 === 0;
+            $records[] = [$i + 1, $isClosed ? $record : $lines[$i]];
+            $i = $isClosed ? $next : $i;
+        }
+
+        return $records;
     }
 
     /** @param  iterable<array<string, string|float|null>>  $rows */

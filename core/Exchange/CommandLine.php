@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Body\Mesh;
 use Bowline\Body\RunBody;
 use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Job\Job;
@@ -121,7 +122,7 @@ final class CommandLine
             'dxf' => DxfWriter::write(array_map(static fn (SolvedRun $run): LaidRun => $run->laid, $solved)),
             'benders' => self::json(BenderWriter::write($job, $one()->laid)),
             'stl' => StlWriter::write(array_map(
-                static fn (SolvedRun $run) => RunBody::of($run->laid)->mesh(self::chord($options)), $solved,
+                static fn (SolvedRun $run): Mesh => WritableBody::of($run, '/runs/'.array_search($run->laid->run->id, array_keys($job->runs), true))->mesh(self::chord($options)), $solved,
             ), 'Bowline'),
             default => throw JobError::at('', sprintf('there is no command “%s”', $command)),
         };

@@ -163,9 +163,8 @@ final class LineChains
     {
         $why = match (true) {
             $arc->angle >= Tolerance::REVERSAL => 'turns by half a circle or more',
-            $before === null || $after === null => 'has no straight on both its sides',
-            $before->directionAt($before->length())->angleTo($arc->directionAt(0.0)) > self::TANGENT,
-            $after->directionAt(0.0)->angleTo($arc->directionAt($arc->length())) > self::TANGENT => 'is not tangent to what it joins',
+            $before !== null && $before->directionAt($before->length())->angleTo($arc->directionAt(0.0)) > self::TANGENT,
+            $after !== null && $after->directionAt(0.0)->angleTo($arc->directionAt($arc->length())) > self::TANGENT => 'is not tangent to what it joins',
             default => null,
         };
         if ($why !== null) {

@@ -58,28 +58,38 @@ final class CornerPath
     private function build(): void
     {
         $last = count($this->fillets->kept) - 1;
-        $legStart = 0;
         $bendBefore = null;
-        $legTravelled = 0.0;
         for ($k = 1; $k <= $last; $k++) {
             $in = $this->direction($k);
-            $tangent = $this->fillets->tangent[$k];
-            $this->addLine(
-                $this->at($k - 1)->plus($in->times($this->fillets->tangent[$k - 1])),
-                $this->at($k)->minus($in->times($tangent)),
-            );
-            $turns = $k < $last && $this->fillets->turn[$k] > 0.0;
-            if (! $turns && $k < $last) {
-                continue;
-            }
-            $this->legs[] = $this->leg($legStart, $k, $bendBefore, $turns ? count($this->bends) : null, $legTravelled);
-            if ($turns) {
+            $start = $this->travelled;
+            $this->addStraight($k, $in);
+            $this->legs[] = $this->leg($k, $bendBefore, $k < $last ? count($this->bends) : null, $start);
+            if ($k < $last) {
                 $bendBefore = count($this->bends);
                 $this->addBend($k, $in, $this->direction($k + 1));
-                $legStart = $k;
-                $legTravelled = $this->travelled;
             }
         }
+    }
+
+    /**
+     * The straight of the leg that ends at kept vertex $k, in one line or, where it goes straight on through vertices,
+     * in one from each to the next. Those that lie within the bends beside it are part of these.
+     */
+    private function addStraight(int $k, Vector $along): void
+    {
+        $corner = $this->at($k - 1);
+        $place = $this->fillets->tangent[$k - 1];
+        $end = $corner->distanceTo($this->at($k)) - $this->fillets->tangent[$k];
+        $from = $corner->plus($along->times($place));
+        for ($i = $this->fillets->kept[$k - 1] + 1; $i < $this->fillets->kept[$k]; $i++) {
+            $next = $this->vertices[$i]->at->minus($corner)->dot($along);
+            if ($next > $place + Tolerance::COINCIDENT && $next < $end - Tolerance::COINCIDENT) {
+                $to = $corner->plus($along->times($next));
+                $this->addLine($from, $to);
+                [$from, $place] = [$to, $next];
+            }
+        }
+        $this->addLine($from, $this->at($k)->minus($along->times($this->fillets->tangent[$k])));
     }
 
     private function addLine(Vector $from, Vector $to): void
@@ -121,21 +131,18 @@ final class CornerPath
         $this->lastBendEnd = $this->travelled;
     }
 
-    private function leg(int $start, int $end, ?int $bendBefore, ?int $bendAfter, float $travelled): Leg
+    private function leg(int $end, ?int $bendBefore, ?int $bendAfter, float $travelled): Leg
     {
-        $length = 0.0;
-        for ($k = $start + 1; $k <= $end; $k++) {
-            $length += $this->at($k)->distanceTo($this->at($k - 1));
-        }
+        $way = $this->at($end)->minus($this->at($end - 1));
 
         return new Leg(
-            $this->fillets->kept[$start],
+            $this->fillets->kept[$end - 1],
             $this->fillets->kept[$end],
             $bendBefore,
             $bendAfter,
-            $this->at($end)->minus($this->at($start))->unit(),
-            $this->at($start)->plus($this->at($end))->times(0.5),
-            $length,
+            $way->unit(),
+            $this->at($end - 1)->plus($this->at($end))->times(0.5),
+            $way->length(),
             $travelled,
             $this->travelled - $travelled,
         );

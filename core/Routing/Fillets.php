@@ -15,9 +15,9 @@ use Bowline\Geometry\Tolerance;
 final readonly class Fillets
 {
     /**
-     * @param  list<int>  $kept  vertices that do not coincide with the one before
+     * @param  list<int>  $kept  both ends and the vertices at which it turns; those that coincide or go straight on are left out
      * @param  list<int>  $asking  for each of them, the vertex of those that coincide whose radius holds
-     * @param  list<float>  $turn  radians at each kept vertex, 0 where there is no bend
+     * @param  list<float>  $turn  radians at each kept vertex, 0 at both ends
      * @param  list<float>  $asked  tangent length asked for at each kept vertex, mm
      * @param  list<float>  $tangent  tangent length that has room, mm
      * @param  list<float>  $radius  centre-line radius that has room, mm
@@ -42,6 +42,7 @@ final readonly class Fillets
     {
         $kept = [0];
         $asking = [0];
+        $turn = $asked = $tangent = $radius = [0.0];
         $ux = $uy = $uz = $span = [];
         [$x, $y, $z] = $points[0];
         $count = count($points);
@@ -50,38 +51,59 @@ final readonly class Fillets
             $dy = $points[$i][1] - $y;
             $dz = $points[$i][2] - $z;
             $length = sqrt($dx * $dx + $dy * $dy + $dz * $dz);
+            $last = count($kept) - 1;
             if ($length < Tolerance::COINCIDENT) {
-                if ($own[$i] && ! $own[$asking[count($asking) - 1]]) {
-                    $asking[count($asking) - 1] = $i;
+                if ($own[$i] && ! $own[$asking[$last]]) {
+                    $asking[$last] = $i;
                 }
 
                 continue;
             }
+            $dx /= $length;
+            $dy /= $length;
+            $dz /= $length;
+            while ($last > 0) {
+                $turn[$last] = self::angle($ux[$last - 1], $uy[$last - 1], $uz[$last - 1], $dx, $dy, $dz);
+                if ($turn[$last] >= Tolerance::NO_TURN) {
+                    break;
+                }
+                // It goes straight on there: the leg goes on from the vertex before.
+                array_pop($kept);
+                array_pop($asking);
+                array_pop($turn);
+                array_pop($span);
+                array_pop($ux);
+                array_pop($uy);
+                array_pop($uz);
+                $last--;
+                [$x, $y, $z] = $points[$kept[$last]];
+                $dx = $points[$i][0] - $x;
+                $dy = $points[$i][1] - $y;
+                $dz = $points[$i][2] - $z;
+                $length = sqrt($dx * $dx + $dy * $dy + $dz * $dz);
+                $dx /= $length;
+                $dy /= $length;
+                $dz /= $length;
+            }
             $span[] = $length;
-            $ux[] = $dx / $length;
-            $uy[] = $dy / $length;
-            $uz[] = $dz / $length;
+            $ux[] = $dx;
+            $uy[] = $dy;
+            $uz[] = $dz;
             $kept[] = $i;
             $asking[] = $i;
+            $turn[] = 0.0;
             [$x, $y, $z] = $points[$i];
         }
 
         $last = count($kept) - 1;
-        $turn = $asked = $tangent = $radius = array_fill(0, $last + 1, 0.0);
         $bends = [];
-        for ($i = 1; $i < $last; $i++) {
-            $cx = $uy[$i - 1] * $uz[$i] - $uz[$i - 1] * $uy[$i];
-            $cy = $uz[$i - 1] * $ux[$i] - $ux[$i - 1] * $uz[$i];
-            $cz = $ux[$i - 1] * $uy[$i] - $uy[$i - 1] * $ux[$i];
-            $dot = $ux[$i - 1] * $ux[$i] + $uy[$i - 1] * $uy[$i] + $uz[$i - 1] * $uz[$i];
-            $angle = atan2(sqrt($cx * $cx + $cy * $cy + $cz * $cz), $dot);
-            if ($angle < Tolerance::NO_TURN) {
-                continue;
+        for ($i = 1; $i <= $last; $i++) {
+            $isBend = $i < $last;
+            $radius[$i] = $isBend ? $radii[$asking[$i]] : 0.0;
+            $asked[$i] = $tangent[$i] = $isBend ? $radius[$i] * tan($turn[$i] / 2) : 0.0;
+            if ($isBend) {
+                $bends[] = $i;
             }
-            $turn[$i] = $angle;
-            $radius[$i] = $radii[$asking[$i]];
-            $asked[$i] = $tangent[$i] = $radius[$i] * tan($angle / 2);
-            $bends[] = $i;
         }
 
         self::shrink($bends, $span, $asked, $tangent, $radius);
@@ -91,7 +113,17 @@ final readonly class Fillets
             $total += $radius[$i] * $turn[$i] - 2 * $tangent[$i];
         }
 
-        return new self($kept, $asking, array_values($turn), array_values($asked), array_values($tangent), array_values($radius), $total);
+        return new self($kept, array_values($asking), array_values($turn), array_values($asked), array_values($tangent), array_values($radius), $total);
+    }
+
+    /** Angle between two unit directions, 0 to π. */
+    private static function angle(float $ax, float $ay, float $az, float $bx, float $by, float $bz): float
+    {
+        $cx = $ay * $bz - $az * $by;
+        $cy = $az * $bx - $ax * $bz;
+        $cz = $ax * $by - $ay * $bx;
+
+        return atan2(sqrt($cx * $cx + $cy * $cy + $cz * $cz), $ax * $bx + $ay * $by + $az * $bz);
     }
 
     /**

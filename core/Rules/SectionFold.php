@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Geometry\Curve;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
-/** `section-fold`: a bend not larger than half the section's height folds into itself. */
+/** `section-fold`: a bend or a curve not larger than half the section's height folds into itself. */
 final class SectionFold implements Rule
 {
     use EasesBends;
+    use LengthensHoses;
 
     public function check(LaidRun $laid): array
     {
@@ -37,6 +39,34 @@ final class SectionFold implements Rule
             );
         }
 
+        return [...$findings, ...$this->curves($laid, $halfHeight)];
+    }
+
+    /** @return list<Finding> */
+    private function curves(LaidRun $laid, float $halfHeight): array
+    {
+        $findings = [];
+        $start = 0.0;
+        foreach ($laid->path->segments as $segment) {
+            if ($segment instanceof Curve && $segment->least <= $halfHeight + Tolerance::NOTHING) {
+                $findings[] = new Finding(
+                    'section-fold',
+                    Severity::Violation,
+                    'It folds into itself',
+                    sprintf(
+                        'Its tightest radius is R %s; a %s of %s outside diameter folds at R %s and below.',
+                        $laid->run->units->number($segment->least), $laid->run->stock->kind->value,
+                        $laid->run->units->say($laid->run->stock->section->outsideDiameter), $laid->run->units->number($halfHeight),
+                    ),
+                    $segment->pointAt($segment->leastAt),
+                    [$start + $segment->leastAt, $start + $segment->leastAt],
+                    $segment->least,
+                    $halfHeight,
+                );
+            }
+            $start += $segment->length();
+        }
+
         return $findings;
     }
 
@@ -44,6 +74,8 @@ final class SectionFold implements Rule
     {
         $bend = $this->bendAt($finding, $laid);
         if ($bend === null) {
+            yield from $this->longer($laid);
+
             return;
         }
         $stock = $laid->run->stock;

@@ -7,13 +7,13 @@ namespace App\Http\Controllers;
 use App\Jobs\JobFiles;
 use App\Models\Job;
 use Bowline\Body\Mesh;
-use Bowline\Body\RunBody;
 use Bowline\Exchange\BenderWriter;
 use Bowline\Exchange\BendSheet;
 use Bowline\Exchange\CsvTables;
 use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Exchange\RunViews;
 use Bowline\Exchange\StlWriter;
+use Bowline\Exchange\WritableBody;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\JobFile;
 use Bowline\Job\Run;
@@ -90,15 +90,16 @@ final readonly class TakeAwayController
 
     public function body(Job $job, string $run): Response
     {
-        $laid = $this->solved($job, $run)->laid;
+        $solved = $this->solved($job, $run);
+        $laid = $solved->laid;
 
-        return self::download(StlWriter::write([RunBody::of($laid)->mesh()], $laid->run->name), 'model/stl', $laid->run->name, 'stl');
+        return self::download(StlWriter::write([WritableBody::of($solved, '/runs/'.$run)->mesh()], $laid->run->name), 'model/stl', $laid->run->name, 'stl');
     }
 
     public function bodies(Job $job): Response
     {
         $solver = new Solver(CoreJob::read($this->files->file($job)));
-        $meshes = array_map(static fn (SolvedRun $solved): Mesh => RunBody::of($solved->laid)->mesh(), $solver->all());
+        $meshes = array_map(static fn (SolvedRun $solved): Mesh => WritableBody::of($solved, '/runs/'.$solved->laid->run->id)->mesh(), $solver->all());
 
         return self::download(StlWriter::write($meshes, $job->name), 'model/stl', $job->name, 'stl');
     }

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Bowline\Exchange\Dxf;
 
 use Bowline\Geometry\Arc;
+use Bowline\Geometry\Curve;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\LaidRun;
 
-/** Writes centrelines as DXF: LINE and ARC in space, millimetres, a layer a run. */
+/**
+ * Writes centrelines as DXF (AC1015): LINE, ARC and, for curves, SPLINE in space, millimetres, a layer a run.
+ */
 final class DxfWriter
 {
     /** Enough digits to read the same run again to far below a micron. */
@@ -18,10 +21,13 @@ final class DxfWriter
     /** What INSUNITS calls millimetres. */
     private const MILLIMETRES = 4;
 
+    /** A piece of a spline turns by no more than this, radians: a cubic then follows an arc within 2e-8 of its radius. */
+    private const SPLINE_TURN = 3 * M_PI / 180;
+
     /** @param  list<LaidRun>  $runs */
     public static function write(array $runs): string
     {
-        $pairs = [[0, 'SECTION'], [2, 'HEADER'], [9, '$INSUNITS'], [70, (string) self::MILLIMETRES], [0, 'ENDSEC'], [0, 'SECTION'], [2, 'ENTITIES']];
+        $pairs = [[0, 'SECTION'], [2, 'HEADER'], [9, '$ACADVER'], [1, 'AC1015'], [9, '$INSUNITS'], [70, (string) self::MILLIMETRES], [0, 'ENDSEC'], [0, 'SECTION'], [2, 'ENTITIES']];
         foreach ($runs as $run) {
             foreach ($run->path->segments as $segment) {
                 array_push($pairs, ...self::entity($segment, self::layer($run->run->name)));
@@ -35,8 +41,11 @@ final class DxfWriter
     /** @return list<array{int, string}> */
     private static function entity(Segment $segment, string $layer): array
     {
+        if ($segment instanceof Curve) {
+            return self::spline($segment, $layer);
+        }
         if (! $segment instanceof Arc) {
-            return [[0, 'LINE'], [8, $layer], ...self::point(10, $segment->start()), ...self::point(11, $segment->end())];
+            return [[0, 'LINE'], [100, 'AcDbEntity'], [8, $layer], [100, 'AcDbLine'], ...self::point(10, $segment->start()), ...self::point(11, $segment->end())];
         }
         $ocs = new Ocs($segment->normal);
         $angle = static fn (Vector $at): string => self::number(fmod(rad2deg(atan2(
@@ -44,9 +53,65 @@ final class DxfWriter
         )) + 360.0, 360.0));
 
         return [
-            [0, 'ARC'], [8, $layer], ...self::point(10, $ocs->toOwn($segment->centre)), [40, self::number($segment->radius)],
-            [50, $angle($segment->from)], [51, $angle($segment->to)], ...self::point(210, $segment->normal),
+            [0, 'ARC'], [100, 'AcDbEntity'], [8, $layer], [100, 'AcDbCircle'], ...self::point(10, $ocs->toOwn($segment->centre)),
+            [40, self::number($segment->radius)], ...self::point(210, $segment->normal),
+            [100, 'AcDbArc'], [50, $angle($segment->from)], [51, $angle($segment->to)],
         ];
+    }
+
+    /**
+     * A cubic B-spline over the developed length with double knots, so that it has the places and the directions of
+     * the curve at each: between two knots its control points stand a third of the piece from its ends.
+     *
+     * @return list<array{int, string}>
+     */
+    private static function spline(Curve $curve, string $layer): array
+    {
+        $places = self::splinePlaces($curve);
+        $last = count($places) - 1;
+        $knots = [$places[0], $places[0]];
+        $controls = [$curve->start()];
+        foreach ($places as $i => $place) {
+            array_push($knots, $place, $place);
+            [$at, $direction] = [$curve->pointAt($place), $curve->directionAt($place)];
+            if ($i > 0) {
+                $controls[] = $at->minus($direction->times(($place - $places[$i - 1]) / 3));
+            }
+            if ($i < $last) {
+                $controls[] = $at->plus($direction->times(($places[$i + 1] - $place) / 3));
+            }
+        }
+        $controls[] = $curve->end();
+        array_push($knots, $places[$last], $places[$last]);
+        $pairs = [
+            [0, 'SPLINE'], [100, 'AcDbEntity'], [8, $layer], [100, 'AcDbSpline'], [70, '0'], [71, '3'],
+            [72, (string) count($knots)], [73, (string) count($controls)], [74, '0'],
+        ];
+        foreach ($knots as $knot) {
+            $pairs[] = [40, self::number($knot)];
+        }
+        foreach ($controls as $control) {
+            array_push($pairs, ...self::point(10, $control));
+        }
+
+        return $pairs;
+    }
+
+    /** @return non-empty-list<float> developed lengths at points of the curve between which it turns little */
+    private static function splinePlaces(Curve $curve): array
+    {
+        $places = [0.0];
+        $turned = 0.0;
+        $last = count($curve->points) - 1;
+        for ($i = 1; $i < $last; $i++) {
+            $turned += $curve->directions[$i - 1]->angleTo($curve->directions[$i]);
+            if ($turned + $curve->directions[$i]->angleTo($curve->directions[$i + 1]) > self::SPLINE_TURN) {
+                $places[] = $curve->along[$i];
+                $turned = 0.0;
+            }
+        }
+
+        return [...$places, $curve->along[$last]];
     }
 
     /** @return list<array{int, string}> */

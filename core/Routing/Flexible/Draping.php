@@ -84,6 +84,9 @@ final class Draping
     /** Longer than it should be by more than this part, it is stretched over what it lies on. */
     public const STRETCHED = 1e-3;
 
+    /** Longer by more than this part, no other attempt makes it fit. */
+    private const TOO_SHORT = 0.02;
+
     /** Then it is pulled tight, so often in a round. */
     private const PULLED = 40;
 
@@ -194,11 +197,14 @@ final class Draping
         $least = INF;
         foreach (self::ATTEMPTS as [$coarser, $aside]) {
             $curve = $this->settledIn($coarser, $aside, $nudges);
-            $fault = max(0.0, $this->clearance->deepest($curve)[0] / self::DEEP - 1.0) + max(0.0, $this->least / $curve->least - 1.0);
+            $tooLong = $curve->length() / $this->length - 1.0;
+            $fault = max(0.0, $this->clearance->deepest($curve)[0] / self::DEEP - 1.0) + max(0.0, $this->least / $curve->least - 1.0)
+                + max(0.0, $tooLong / self::STRETCHED - 1.0);
             if ($fault < $least) {
                 [$best, $least] = [$curve, $fault];
             }
-            if ($fault === 0.0 || $curve->length() > $this->length * (1.0 + self::STRETCHED)) {
+            // What is really too short for what it lies over is so in every attempt.
+            if ($fault === 0.0 || $tooLong > self::TOO_SHORT) {
                 break;
             }
         }
@@ -471,24 +477,41 @@ final class Draping
         $this->leaveBodies($x, $y, $z, $isSinking);
     }
 
-    /** Bends tighter than the least radius are opened: |p₋ − 2p + p₊| ≤ link² / radius. */
+    /**
+     * Bends tighter than the least radius are opened: |p₋ − 2p + p₊| ≤ link² / radius. From both ends inwards, the two
+     * together, so that what is symmetric stays so.
+     */
     private function widen(): void
     {
-        $most = $this->link * $this->link / ($this->least * self::WIDER);
-        for ($i = 1; $i < $this->links; $i++) {
-            $x = $this->x[$i - 1] + $this->x[$i + 1] - 2 * $this->x[$i];
-            $y = $this->y[$i - 1] + $this->y[$i + 1] - 2 * $this->y[$i];
-            $z = $this->z[$i - 1] + $this->z[$i + 1] - 2 * $this->z[$i];
-            $size = sqrt($x * $x + $y * $y + $z * $z);
-            if ($size <= $most) {
-                continue;
+        for ($i = 1; $i <= $this->links - $i; $i++) {
+            $other = $this->links - $i;
+            $one = $this->opened($i);
+            $two = $other === $i ? null : $this->opened($other);
+            foreach ([[$i, $one], [$other, $two]] as [$node, $by]) {
+                if ($by !== null) {
+                    [$x, $y, $z] = $by;
+                    $this->move($node, 2 * $this->free[$node], $x, $y, $z);
+                    $this->move($node - 1, -$this->free[$node - 1], $x, $y, $z);
+                    $this->move($node + 1, -$this->free[$node + 1], $x, $y, $z);
+                }
             }
-            [$before, $own, $after] = [$this->free[$i - 1], $this->free[$i], $this->free[$i + 1]];
-            $by = ($size - $most) / $size / max(1.0, 4.0 * $own + $before + $after);
-            $this->move($i, 2 * $by * $own, $x, $y, $z);
-            $this->move($i - 1, -$by * $before, $x, $y, $z);
-            $this->move($i + 1, -$by * $after, $x, $y, $z);
         }
+    }
+
+    /** @return array{float, float, float}|null half of what a node whose bend is too tight moves by; null where it is not */
+    private function opened(int $i): ?array
+    {
+        $x = $this->x[$i - 1] + $this->x[$i + 1] - 2 * $this->x[$i];
+        $y = $this->y[$i - 1] + $this->y[$i + 1] - 2 * $this->y[$i];
+        $z = $this->z[$i - 1] + $this->z[$i + 1] - 2 * $this->z[$i];
+        $size = sqrt($x * $x + $y * $y + $z * $z);
+        $most = $this->link * $this->link / ($this->least * self::WIDER);
+        if ($size <= $most) {
+            return null;
+        }
+        $by = ($size - $most) / $size / max(1.0, 4.0 * $this->free[$i] + $this->free[$i - 1] + $this->free[$i + 1]);
+
+        return [$by * $x, $by * $y, $by * $z];
     }
 
     private function move(int $i, float $by, float $x, float $y, float $z): void
@@ -541,7 +564,8 @@ final class Draping
     }
 
     /**
-     * Out of every body, at the place of each link that is deepest in one.
+     * Out of every body, at the place of each link that is deepest in one; from both ends inwards, the two together,
+     * so that what is symmetric stays so.
      *
      * @param  array<int, float>  $wasX  where the nodes were
      * @param  array<int, float>  $wasY
@@ -553,51 +577,82 @@ final class Draping
         if ($this->bodies->isEmpty()) {
             return;
         }
-        $all = $this->links * $this->link;
-        $places = self::places($isSinking ? max(self::ROUGHLY, min(self::CLOSELY, (int) ceil($this->link / (self::APART * $this->half)))) : self::CLOSELY);
-        for ($i = 1; $i < $this->links; $i++) {
-            $about = $this->bodies->nearest($this->x[$i], $this->y[$i], $this->z[$i], $this->half + self::OFF + $this->link);
-            if ($about === null) {
-                continue;
+        $count = $isSinking ? max(self::ROUGHLY, min(self::CLOSELY, (int) ceil($this->link / (self::APART * $this->half)))) : self::CLOSELY;
+        $all = self::places($count);
+        $fromStart = array_slice($all, 0, -1, true);
+        $fromEnd = array_reverse(array_slice($all, 1, null, true), true);
+        for ($i = 1; $i <= $this->links - $i; $i++) {
+            $other = $this->links - 1 - $i;
+            if ($other < $i) {
+                // The node in the middle; the links beside it have been looked at.
+                $pushes = [$this->pushOut($i, array_slice($all, 0, 1, true), $i, $count, $wasX, $wasY, $wasZ)];
+            } else {
+                $pushes = [
+                    $this->pushOut($i, $fromStart, $i, $count, $wasX, $wasY, $wasZ), $this->pushOut($other, $fromEnd, $other + 1, $count, $wasX, $wasY, $wasZ),
+                ];
             }
-            $isQuick = $this->hasMoved($i, $wasX, $wasY, $wasZ) || $this->hasMoved($i + 1, $wasX, $wasY, $wasZ);
-            $deepest = 0.0;
-            $out = null;
-            $at = $places[0];
-            foreach ($places as $place => $weights) {
-                if ($place > 0 && $i === $this->links - 1) {
-                    break;
-                }
-                $along = ($i + $place / count($places)) * $this->link;
-                $wanted = $this->clearance->wanted($along, $all - $along) + self::OFF;
-                $x = self::within($this->x, $i, $weights);
-                $y = self::within($this->y, $i, $weights);
-                $z = self::within($this->z, $i, $weights);
-                if (! $isQuick && $wanted < $about[0] - sqrt(($x - $this->x[$i]) ** 2 + ($y - $this->y[$i]) ** 2 + ($z - $this->z[$i]) ** 2)) {
-                    continue;
-                }
-                $near = $isQuick
-                    ? $this->met([self::within($wasX, $i, $weights), self::within($wasY, $i, $weights), self::within($wasZ, $i, $weights)], [$x, $y, $z], $wanted)
-                    : $this->in($x, $y, $z, $wanted);
-                if ($near !== null && $near[0] > $deepest) {
-                    [$deepest, $out, $at] = [$near[0], $near, $weights];
+            $share = $other === $i ? 0.5 : 1.0;
+            foreach ($pushes as $push) {
+                if ($push !== null) {
+                    [$link, $weights, $x, $y, $z] = $push;
+                    $this->push($link, $weights, $share * $x, $share * $y, $share * $z);
                 }
             }
-            if ($out === null) {
-                continue;
-            }
-            [, $nx, $ny, $nz] = $out;
-            $x = self::within($this->x, $i, $at) - self::within($wasX, $i, $at);
-            $y = self::within($this->y, $i, $at) - self::within($wasY, $i, $at);
-            $z = self::within($this->z, $i, $at) - self::within($wasZ, $i, $at);
-            $into = $x * $nx + $y * $ny + $z * $nz;
-            [$x, $y, $z] = [$x - $into * $nx, $y - $into * $ny, $z - $into * $nz];
-            $held = min(1.0, self::FRICTION * $deepest / max(1e-12, sqrt($x * $x + $y * $y + $z * $z)));
-            $this->push($i, $at, $nx * $deepest - $x * $held, $ny * $deepest - $y * $held, $nz * $deepest - $z * $held);
         }
         if ($this->end->isFree) {
             $this->endLeavesBodies();
         }
+    }
+
+    /**
+     * What takes the deepest place of a link out of what it is in, less what friction holds of its way along it.
+     *
+     * @param  array<int, array{float, float, float, float}>  $places  weights of the four nodes about each, by its number in the link
+     * @param  int  $node  the node of the link that lies nearer to its end of the line
+     * @param  int  $count  places to a link
+     * @param  array<int, float>  $wasX
+     * @param  array<int, float>  $wasY
+     * @param  array<int, float>  $wasZ
+     * @return array{int, array{float, float, float, float}, float, float, float}|null the link, the place, and how far it goes
+     */
+    private function pushOut(int $link, array $places, int $node, int $count, array $wasX, array $wasY, array $wasZ): ?array
+    {
+        $about = $this->bodies->nearest($this->x[$node], $this->y[$node], $this->z[$node], $this->half + self::OFF + $this->link);
+        if ($about === null) {
+            return null;
+        }
+        $all = $this->links * $this->link;
+        $isQuick = $this->hasMoved($link, $wasX, $wasY, $wasZ) || $this->hasMoved($link + 1, $wasX, $wasY, $wasZ);
+        $deepest = 0.0;
+        $out = $at = null;
+        foreach ($places as $place => $weights) {
+            $along = ($link + $place / $count) * $this->link;
+            $wanted = $this->clearance->wanted($along, $all - $along) + self::OFF;
+            $x = self::within($this->x, $link, $weights);
+            $y = self::within($this->y, $link, $weights);
+            $z = self::within($this->z, $link, $weights);
+            if (! $isQuick && $wanted < $about[0] - sqrt(($x - $this->x[$node]) ** 2 + ($y - $this->y[$node]) ** 2 + ($z - $this->z[$node]) ** 2)) {
+                continue;
+            }
+            $near = $isQuick
+                ? $this->met([self::within($wasX, $link, $weights), self::within($wasY, $link, $weights), self::within($wasZ, $link, $weights)], [$x, $y, $z], $wanted)
+                : $this->in($x, $y, $z, $wanted);
+            if ($near !== null && $near[0] > $deepest) {
+                [$deepest, $out, $at] = [$near[0], $near, $weights];
+            }
+        }
+        if ($out === null || $at === null) {
+            return null;
+        }
+        [, $nx, $ny, $nz] = $out;
+        $x = self::within($this->x, $link, $at) - self::within($wasX, $link, $at);
+        $y = self::within($this->y, $link, $at) - self::within($wasY, $link, $at);
+        $z = self::within($this->z, $link, $at) - self::within($wasZ, $link, $at);
+        $into = $x * $nx + $y * $ny + $z * $nz;
+        [$x, $y, $z] = [$x - $into * $nx, $y - $into * $ny, $z - $into * $nz];
+        $held = min(1.0, self::FRICTION * $deepest / max(1e-12, sqrt($x * $x + $y * $y + $z * $z)));
+
+        return [$link, $at, $nx * $deepest - $x * $held, $ny * $deepest - $y * $held, $nz * $deepest - $z * $held];
     }
 
     /**
@@ -660,7 +715,7 @@ final class Draping
      * Places within a link, by the weights there of the four nodes about it: those of a cubic B-spline, whose bends
      * are never tighter than those of its nodes.
      *
-     * @return list<array{float, float, float, float}>
+     * @return list<array{float, float, float, float}> one more than $count, the last at the node behind
      */
     private static function places(int $count): array
     {
@@ -668,7 +723,7 @@ final class Draping
             $s = $place / $count;
 
             return [(1 - $s) ** 3 / 6, (3 * $s ** 3 - 6 * $s ** 2 + 4) / 6, (-3 * $s ** 3 + 3 * $s ** 2 + 3 * $s + 1) / 6, $s ** 3 / 6];
-        }, range(0, $count - 1));
+        }, range(0, $count));
     }
 
     /**

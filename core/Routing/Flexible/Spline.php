@@ -16,20 +16,36 @@ use Bowline\Geometry\Vector;
  */
 final class Spline
 {
-    /** Turn from one point of the drawing to the next at most, radians, and how many there are to a part of a span, at least and at most. */
+    /** Turn from one point to the next at most, radians. */
     private const TURN = 0.5 * M_PI / 180;
 
+    /** Pieces of a part of a span, at least and at first at most; those that turn too much are halved. */
     private const FEWEST = 2;
 
     private const MOST = 40;
 
-    /** A span is drawn in so many parts, each looked at so often for how much it turns. */
+    /** A piece of a span is not halved below this part of it. */
+    private const LEAST_PIECE = 1e-6;
+
+    /** Parts of a span, each looked at so often for how much it turns. */
     private const PARTS = 8;
 
     private const LOOKS = 3;
 
     /** Where in a span the smallest radius is looked for roughly. */
     private const ROUGHLY = 12;
+
+    /** Parts of a span that are measured at first, how often each is halved at most, and the difference that halving may make. */
+    private const MEASURED_PARTS = 4;
+
+    private const MOST_HALVINGS = 12;
+
+    private const SAME_LENGTH = 1e-8;
+
+    /** Curvatures within this share of the largest point that was drawn may have the largest beside them. */
+    private const RIVALS = 0.97;
+
+    private const GOLDEN = 0.6180339887498949;
 
     /** Gauss's three points on [0, 1], for the length: a piece hardly turns. */
     private const GAUSS = [[0.112701665379258, 5 / 18], [0.5, 8 / 18], [0.887298334620742, 5 / 18]];
@@ -80,7 +96,7 @@ final class Spline
     }
 
     /**
-     * Its length without the drawing of it, as good to a millionth: for trying many.
+     * Its length without the points of it, to about 1e-9 of itself: for trying many.
      *
      * @param  non-empty-list<Vector>  $points
      * @param  array<int, Vector>  $held
@@ -93,12 +109,26 @@ final class Spline
         }
         $length = 0.0;
         foreach (array_keys($spline->spans) as $span) {
-            for ($i = 0; $i < self::ROUGHLY; $i++) {
-                $length += $spline->length($span, $i / self::ROUGHLY, ($i + 1) / self::ROUGHLY);
+            for ($i = 0; $i < self::MEASURED_PARTS; $i++) {
+                [$from, $to] = [$i / self::MEASURED_PARTS, ($i + 1) / self::MEASURED_PARTS];
+                $length += $spline->exactLength($span, $from, $to, $spline->length($span, $from, $to), 0);
             }
         }
 
         return $length;
+    }
+
+    /** Length of a part of a span, halved until both halves add up to the whole. */
+    private function exactLength(int $span, float $from, float $to, float $whole, int $depth): float
+    {
+        $middle = ($from + $to) / 2;
+        $left = $this->length($span, $from, $middle);
+        $right = $this->length($span, $middle, $to);
+        if ($depth >= self::MOST_HALVINGS || abs($left + $right - $whole) < self::SAME_LENGTH * ($left + $right)) {
+            return $left + $right;
+        }
+
+        return $this->exactLength($span, $from, $middle, $left, $depth + 1) + $this->exactLength($span, $middle, $to, $right, $depth + 1);
     }
 
     /**
@@ -256,32 +286,42 @@ final class Spline
     {
         $points = $directions = $along = $curvature = [];
         $length = 0.0;
-        $most = [0.0, 0.0];
-        foreach ($this->spans as $span => $chord) {
+        $looks = [];
+        $straight = cos(self::TURN);
+        foreach (array_keys($this->spans) as $span) {
             $before = 0.0;
-            foreach ($this->places($span) as $i => $s) {
-                if ($i === 0 && $span > 0) {
-                    continue;
-                }
-                if ($i > 0) {
-                    $length += $this->length($span, $before, $s);
-                    $before = $s;
-                }
+            $direction = null;
+            $ahead = array_reverse($this->places($span));
+            while ($ahead !== []) {
+                $s = $ahead[count($ahead) - 1];
                 $at = $this->at($span, $s);
                 [$bend, $size] = self::bend($at);
-                $points[] = new Vector($at[0], $at[1], $at[2]);
-                $directions[] = new Vector($at[3] / $size, $at[4] / $size, $at[5] / $size);
-                $along[] = $length;
-                $curvature[] = $bend;
-                $most = $bend > $most[0] ? [$bend, $length] : $most;
+                $next = new Vector($at[3] / $size, $at[4] / $size, $at[5] / $size);
+                if ($direction !== null && $next->dot($direction) < $straight && $s - $before > self::LEAST_PIECE) {
+                    $ahead[] = ($before + $s) / 2;
+
+                    continue;
+                }
+                array_pop($ahead);
+                if ($direction !== null) {
+                    $length += $this->length($span, $before, $s);
+                }
+                $looks[$span][] = [$s, $bend, $length];
+                if ($direction !== null || $span === 0) {
+                    $points[] = new Vector($at[0], $at[1], $at[2]);
+                    $directions[] = $next;
+                    $along[] = $length;
+                    $curvature[] = $bend;
+                }
+                [$before, $direction] = [$s, $next];
             }
         }
-        $tightest = $this->tightest($most[0], $along, $curvature);
+        [$most, $place] = $this->tightest($looks, max([0.0, ...$curvature]));
 
-        return new Curve($points, $directions, $along, $curvature, $tightest > 0.0 ? 1.0 / $tightest : INF, $most[1], $this->told);
+        return new Curve($points, $directions, $along, $curvature, $most > 0.0 ? 1.0 / $most : INF, $place, $this->told);
     }
 
-    /** @return list<float> where in a span it is drawn through, 0 to 1: closer together where it turns more */
+    /** @return list<float> places in a span, 0 to 1, between which it turns by about TURN at most */
     private function places(int $span): array
     {
         $places = [0.0];
@@ -304,28 +344,40 @@ final class Spline
     }
 
     /**
-     * The most curvature, by a parabola about the largest there is.
+     * The largest curvature. At a told point it is continuous but may turn down sharply, so it is looked for within
+     * each span by itself, by golden section about every point that has nearly as much as the largest.
      *
-     * @param  list<float>  $along
-     * @param  list<float>  $curvature
+     * @param  array<int, list<array{float, float, float}>>  $looks  of each span: place in it, curvature and developed length of each point
+     * @param  float  $most  the largest at any of them
+     * @return array{float, float} the largest curvature, and the developed length where it is
      */
-    private function tightest(float $most, array $along, array $curvature): float
+    private function tightest(array $looks, float $most): array
     {
-        $index = (int) array_search($most, $curvature, true);
-        if ($index === 0 || $index === count($curvature) - 1 || $most === 0.0) {
-            return $most;
+        $best = [$most, 0.0];
+        foreach ($looks as $span => $own) {
+            foreach ($own as $i => [$s, $bend, $length]) {
+                if ($bend === $most) {
+                    $best = $best[0] > $most ? $best : [$most, $length];
+                }
+                if ($bend < self::RIVALS * $most || $bend < ($own[$i - 1][1] ?? 0.0) || $bend < ($own[$i + 1][1] ?? 0.0)) {
+                    continue;
+                }
+                [$low, $high] = [$own[$i - 1][0] ?? $s, $own[$i + 1][0] ?? $s];
+                [$from, $to] = [$low, $high];
+                for ($round = 0; $round < 40 && $high - $low > 1e-10; $round++) {
+                    [$one, $other] = [$high - self::GOLDEN * ($high - $low), $low + self::GOLDEN * ($high - $low)];
+                    [$low, $high] = self::bend($this->at($span, $one))[0] > self::bend($this->at($span, $other))[0] ? [$low, $other] : [$one, $high];
+                }
+                $middle = ($low + $high) / 2;
+                $found = self::bend($this->at($span, $middle))[0];
+                if ($found > $best[0]) {
+                    $place = $middle <= $s || ! isset($own[$i + 1]) ? $length - $this->length($span, $middle, $s) : $length + $this->length($span, $s, $middle);
+                    $best = $from < $to ? [$found, $place] : $best;
+                }
+            }
         }
-        [$x0, $x1, $x2] = [$along[$index - 1], $along[$index], $along[$index + 1]];
-        [$y0, $y1, $y2] = [$curvature[$index - 1], $curvature[$index], $curvature[$index + 1]];
-        $d1 = ($y1 - $y0) / max($x1 - $x0, 1e-12);
-        $d2 = ($y2 - $y1) / max($x2 - $x1, 1e-12);
-        $bow = ($d2 - $d1) / max($x2 - $x0, 1e-12);
-        if ($bow >= 0.0) {
-            return $most;
-        }
-        $slope = $d1 + $bow * ($x1 - $x0);
 
-        return max($most, $y1 - $slope * $slope / (4 * $bow));
+        return $best;
     }
 
     /** In plain numbers: most of the time of a curve goes here. */

@@ -128,6 +128,12 @@ export const api = {
   lines: (job: number, text: string) => send<Lines>(`jobs/${job}/lines`, { text }),
   benders: (job: number, id: string) => get<Benders>(`${run(job, id)}/benders`),
   text: async (path: string) => (await ask('GET', path)).text(),
+  /** A file with the name that the server gives it; refused with the reason where it cannot be written. */
+  file: async (address: string) => {
+    const response = await ask('GET', address.replace('/api/', ''));
+    const name = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1] ?? 'bowline';
+    return { name, content: await response.blob() };
+  },
 };
 
 /** Addresses of the files that can be taken away. */

@@ -11,6 +11,7 @@ import { useJob } from '../workbench/useJob';
 import { BenderVerdicts } from './BenderVerdicts';
 import { BendMarks } from './BendMarks';
 import { BendTable } from './BendTable';
+import { SaveButton } from './SaveButton';
 import { VertexTable } from './VertexTable';
 
 /** What is taken away: tables and body of the picked run, bodies and file of the job. */
@@ -81,9 +82,7 @@ export function MakePanel() {
               {show(solved.body.mass, 3)} kg, {show(solved.body.volume / 1000, 1)} cm³ of material without flanges.
             </p>
             <div className="made-list">
-              <Button href={files.body(state.id, run.id)} download>
-                Save this run as STL
-              </Button>
+              <SaveButton address={files.body(state.id, run.id)}>Save this run as STL</SaveButton>
               <Button href={files.centreline(state.id, run.id)} download>
                 Save its centre line as DXF
               </Button>
@@ -93,9 +92,7 @@ export function MakePanel() {
       )}
       <Section title="The whole job">
         <div className="made-list">
-          <Button href={files.bodies(state.id)} download>
-            Save all runs as STL
-          </Button>
+          <SaveButton address={files.bodies(state.id)}>Save all runs as STL</SaveButton>
           <Button href={files.centrelines(state.id)} download>
             Save all centre lines as DXF
           </Button>

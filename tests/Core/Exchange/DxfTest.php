@@ -6,6 +6,7 @@ use Bowline\Exchange\Dxf\DxfReader;
 use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Exchange\Dxf\Ocs;
 use Bowline\Geometry\Arc;
+use Bowline\Geometry\Curve;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Laying\LineChains;
@@ -92,11 +93,67 @@ it('tells gaps, branches and arcs that are no bends', function (): void {
     [$routes, $remarks] = LineChains::of(DxfReader::read(dxf([$line(0, 0, 100, 0), $line(100, 0, 200, 0), $line(100, 0, 100, 50)]))[0]);
     expect($routes)->toHaveCount(2)->and($remarks)->toBe(['3 lines meet at (100, 0, 0); a run goes on along one of them.']);
     [$routes, $remarks] = LineChains::of(DxfReader::read(dxf([$line(0, 0, 100, 0), ['ARC', 10, 100, 20, 20, 30, 0, 40, 20, 50, 180, 51, 270]]))[0]);
-    expect($routes)->toBe([])->and($remarks[0])->toContain('R 20')->toContain('has no straight on both its sides');
+    expect($routes)->toBe([])->and($remarks[0])->toContain('R 20')->toContain('is not tangent to what it joins');
     // A sharp corner stays a corner, to be bent at the radius of the stock.
     [$routes] = LineChains::of(DxfReader::read(dxf([$line(0, 0, 100, 0), $line(100, 80, 100, 0)]))[0]);
     expect($routes[0]->route->stops)->toEqual([(object) ['at' => [100, 0, 0]]])->and($routes[0]->to->at)->toEqual([100, 80, 0]);
 });
+
+it('bends an arc without a straight before or behind it like any other', function (): void {
+    // A quarter circle of 50, a straight of 100, and another quarter circle up: nothing straight at either end.
+    [$routes, $remarks] = LineChains::of(DxfReader::read(dxf([
+        ['ARC', 10, 0, 20, 50, 30, 0, 40, 50, 50, 180, 51, 270], ['LINE', 10, 0, 20, 0, 30, 0, 11, 100, 21, 0, 31, 0],
+        ['ARC', 10, 100, 20, 50, 30, 0, 40, 50, 50, 270, 51, 0],
+    ]))[0]);
+    $solved = Jobs::solve(runOf($routes[0]));
+    expect($remarks)->toBe([])->and($solved->findings)->toBe([])->and($solved->laid->length())->toEqualWithDelta(100 + 50 * M_PI, 1e-6)
+        ->and(array_map(static fn ($row): float => $row->radius, $solved->bendTable->rows))->toEqualWithDelta([50, 50], 1e-6)
+        ->and([$solved->bendTable->rows[0]->straight, $solved->bendTable->tail])->toEqualWithDelta([0, 0], 1e-6);
+});
+
+/** A place on a B-spline by de Boor's algorithm. */
+function onSpline(array $knots, array $controls, int $degree, float $at): Vector
+{
+    $k = $degree;
+    while ($k < count($controls) - 1 && $knots[$k + 1] <= $at) {
+        $k++;
+    }
+    $d = array_map(static fn (int $j): Vector => $controls[$j + $k - $degree], range(0, $degree));
+    for ($r = 1; $r <= $degree; $r++) {
+        for ($j = $degree; $j >= $r; $j--) {
+            $span = $knots[$j + 1 + $k - $r] - $knots[$j + $k - $degree];
+            $part = $span > 0.0 ? ($at - $knots[$j + $k - $degree]) / $span : 0.0;
+            $d[$j] = $d[$j - 1]->times(1.0 - $part)->plus($d[$j]->times($part));
+        }
+    }
+
+    return $d[$degree];
+}
+
+it('writes curves as splines that follow them', function (array $route): void {
+    $to = ['at' => [300, 200, 100], 'axis' => [1, 0, 0]];
+    $laid = Jobs::laid(Jobs::file([], $to, ['route' => $route]));
+    $pairs = array_chunk(preg_split('/\r\n/', trim(DxfWriter::write([$laid]))), 2);
+    $start = array_search(['0', 'SPLINE'], array_map(static fn (array $pair): array => array_map(trim(...), $pair), $pairs), true);
+    [$knots, $controls, $degree] = [[], [], 0];
+    for ($i = $start + 1; trim($pairs[$i][0]) !== '0'; $i++) {
+        match (trim($pairs[$i][0])) {
+            '40' => $knots[] = (float) $pairs[$i][1],
+            '71' => $degree = (int) $pairs[$i][1],
+            '10' => $controls[] = new Vector((float) $pairs[$i][1], (float) $pairs[$i + 1][1], (float) $pairs[$i + 2][1]),
+            default => null,
+        };
+    }
+    $curve = array_values(array_filter($laid->path->segments, static fn ($one): bool => $one instanceof Curve))[0];
+    expect($degree)->toBe(3)->and(count($knots))->toBe(count($controls) + 4);
+    foreach (range(0, 50) as $i) {
+        $along = $curve->length() * $i / 50;
+        expect(onSpline($knots, $controls, 3, $along)->distanceTo($curve->pointAt($along)))->toBeLessThan(2e-3);
+    }
+})->with([
+    'smooth' => [['kind' => 'flow', 'points' => [[80, 40, 220], [200, 20, 180]]]], 'sprung' => [['kind' => 'spring', 'length' => 620]],
+    'hanging' => [['kind' => 'hang', 'length' => 620]],
+]);
 
 it('refuses what is no DXF and keeps nothing of it', function (string $text): void {
     expect(fn () => DxfReader::read($text))->toThrow(JobError::class);

@@ -95,3 +95,80 @@ it('tells where along the run a clamp is', function (): void {
     $middle = 150 - 30 + 30 * M_PI / 2 + 200 - 30;
     expect(Jobs::written($file)['clamps'])->toEqualWithDelta([['id' => 'c', 'span' => [$middle - 5, $middle + 5]]], 1e-9);
 });
+
+it('goes straight on through a stop within a bend’s reach', function (): void {
+    // A lead of 40 and 10 more the same way, then a right angle of R 30 to (50, 100, 0): 20 + a quarter circle + 70.
+    $file = Jobs::file([['along' => '+x', 'length' => 10]], ['at' => [50, 100, 0]], ['from' => ['port' => 'pump.out', 'lead' => 40]]);
+    $file->fittings[0]->ports[0] = (object) ['id' => 'out', 'at' => [0, 0, 0], 'axis' => [1, 0, 0]];
+    $solved = Jobs::solve($file);
+    $length = 20 + 30 * M_PI / 2 + 70;
+    expect($solved->laid->length())->toEqualWithDelta($length, 1e-9)->and($solved->bendTable->cutLength)->toEqualWithDelta($length, 1e-9)
+        ->and($solved->bendTable->rows[0]->straight)->toEqualWithDelta(20, 1e-9)->and($solved->bendTable->tail)->toEqualWithDelta(70, 1e-9)->and($solved->findings)->toBe([]);
+});
+
+/** Vertices of a random run of 2 to 9 legs, with stops on its legs that it goes straight on through. */
+function straightOnStops(int $seed): array
+{
+    $stops = array_map(static fn ($stop): Vector => new Vector(...$stop->at), Jobs::wandering($seed, 2 + $seed % 8, 110.0)->runs[0]->route->stops);
+    $last = new Vector(0, 0, 50);
+    $all = [];
+    foreach ($stops as $stop) {
+        foreach (array_fill(0, mt_rand(0, 2), 0) as $ignored) {
+            // Anywhere on the leg: in its middle, or just beside a corner.
+            $parts = [mt_rand(1, 99) / 100, mt_rand(1, 9) / 100];
+            $on = $last->plus($stop->minus($last)->times($parts[mt_rand(0, 1)]));
+            $all[] = $on;
+            $last = $on;
+        }
+        $all[] = $last = $stop;
+    }
+
+    return $all;
+}
+
+it('adds up, goes on where it left off and encloses what it should, wherever stops lie on its legs', function (int $block): void {
+    for ($seed = 100 * $block; $seed < 100 * $block + 100; $seed++) {
+        $stops = straightOnStops($seed);
+        $to = array_pop($stops);
+        $file = Jobs::file(array_map(static fn (Vector $stop): array => ['at' => $stop->toArray()], $stops), ['at' => $to->toArray()], ['stock.min_straight' => 0]);
+        $solved = Jobs::solve($file);
+        $laid = $solved->laid;
+        // The length from its vertices alone: legs less two tangents and with an arc at each turn.
+        $points = [new Vector(0, 0, 50), ...$stops, $to];
+        $length = 0.0;
+        $hasRoom = true;
+        $before = null;
+        $leg = 0.0;
+        $tangentBefore = 0.0;
+        foreach ($points as $i => $point) {
+            $way = $i === 0 ? null : $point->minus($points[$i - 1]);
+            $next = isset($points[$i + 1]) ? $points[$i + 1]->minus($point) : null;
+            $leg += $way?->length() ?? 0.0;
+            $turn = $way === null || $next === null ? 0.0 : $way->angleTo($next);
+            $isTurn = $turn > 1e-6;
+            if ($isTurn || $next === null) {
+                $tangent = $isTurn ? 30 * tan($turn / 2) : 0.0;
+                $hasRoom = $hasRoom && $leg >= $tangentBefore + $tangent;
+                $length += $leg - $tangentBefore - $tangent + ($isTurn ? 30 * $turn : 0.0);
+                [$leg, $tangentBefore] = [0.0, $tangent];
+            }
+        }
+        if (! $hasRoom) {
+            expect(array_column($solved->findings, 'rule'))->toContain('leg-room');
+        } else {
+            expect($laid->length())->toEqualWithDelta($length, 1e-6);
+        }
+        $table = $solved->bendTable;
+        $added = array_sum(array_map(static fn ($row): float => $row->straight + $row->arc, $table->rows)) + $table->tail;
+        expect($added)->toEqualWithDelta($laid->length(), 1e-6);
+        foreach (array_slice($laid->path->segments, 1) as $i => $segment) {
+            $last = $laid->path->segments[$i];
+            expect($last->end()->distanceTo($segment->start()))->toBeLessThan(1e-6)
+                ->and($last->directionAt($last->length())->angleTo($segment->directionAt(0.0)))->toBeLessThan(1e-6);
+        }
+        if ($hasRoom && $seed % 20 === 0) {
+            $area = M_PI / 4 * (12 ** 2 - 9 ** 2);
+            expect(Bowline\Body\RunBody::of($laid)->mesh(0.01)->volume())->toEqualWithDelta($area * $length, 0.01 * $area * $length);
+        }
+    }
+})->with(range(1, 5));

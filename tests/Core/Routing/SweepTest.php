@@ -161,7 +161,7 @@ it('is drawn straight between its sockets where it does not reach, and nowhere e
 
 it('offers a hose that is sold in lengths no other, and names none while it does not reach', function (): void {
     $broken = static fn (float $length): array => Jobs::written(stillHose(['kind' => 'spring', 'length' => $length], [
-        'lengths' => [600, 1000], 'bend' => ['radius' => 60, 'min_radius' => 300, 'min_straight' => 0],
+        'lengths' => [600, 1000], 'bend' => ['radius' => 300, 'min_radius' => 300, 'min_straight' => 0],
     ]))['findings'];
     // R 300 is more than any hose keeps here: from 1100 there is none longer to be had, from 600 there is one.
     $offered = static fn (array $findings): array => array_merge(...array_column($findings, 'remedies'), ...[[]]);

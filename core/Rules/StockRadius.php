@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Geometry\Tolerance;
+use Bowline\Routing\LaidRun;
+
+/** `stock-radius`: the radius a stock is bent to by default is one that it stands. */
+final class StockRadius implements Rule
+{
+    public function check(LaidRun $laid): array
+    {
+        $bend = $laid->run->stock->bend;
+        if ($bend->radius >= $bend->leastRadius - Tolerance::RULE_SLACK) {
+            return [];
+        }
+        $units = $laid->run->units;
+
+        return [new Finding(
+            'stock-radius', Severity::Warning, 'Its stock asks for a bend that it does not stand',
+            sprintf(
+                '%s is bent to R %s where nothing else is said, and stands R %s at least. Correct one of the two in the stock.',
+                $laid->run->stock->name, $units->number($bend->radius), $units->number($bend->leastRadius),
+            ),
+            $laid->run->from->at, [0.0, $laid->length()], $bend->radius, $bend->leastRadius,
+        )];
+    }
+
+    public function remedies(Finding $finding, LaidRun $laid): iterable
+    {
+        return [];
+    }
+}

@@ -1,0 +1,17 @@
+import type { ReactNode } from 'react';
+import { api } from '../api/client';
+import { Button } from '../ui/Button';
+import { tell } from '../workbench/tell';
+
+/** Saves a file that the server may refuse to write; the reason is told in place of a broken download. */
+export function SaveButton({ address, children }: { address: string; children: ReactNode }) {
+  const save = async () => {
+    const { name, content } = await api.file(address);
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(content);
+    link.download = name;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
+  return <Button onClick={() => tell(save())}>{children}</Button>;
+}

@@ -34,3 +34,8 @@ it('says what is wrong with the command', function (array $arguments, string $wo
     'no such command' => [['weld', Cases::file('corners-straight')], 'no command “weld”'],
     'a chord of nothing' => [['stl', Cases::file('corners-straight'), '--chord', '0'], 'chord tolerance'],
 ]);
+
+it('does not write a body that folds over, and says why', function (): void {
+    [$exit, $out, $err] = Cases::bowline('stl', Cases::file('rule-section-fold'));
+    expect($exit)->toBe(2)->and($out)->toBe('')->and($err)->toContain('/runs/0')->toContain('folds');
+});

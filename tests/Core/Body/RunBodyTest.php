@@ -139,3 +139,30 @@ it('is closed round a curve too, and comes to area times length', function (arra
     'smooth' => [['kind' => 'flow', 'points' => [[150, 40, 90], [260, 60, -20]]]],
     'too short, and straight' => [['kind' => 'spring', 'length' => 300]],
 ]);
+
+it('has as many triangles as its chord asks for, on a curve as on bends', function (): void {
+    // Rings and sides both go with the root of the chord: a hundredth of it makes a hundred times as many triangles.
+    $file = Jobs::file([], ['at' => [500, 100, 200], 'axis' => [-1, 0, 0]], ['route' => ['kind' => 'spring', 'length' => 800]]);
+    $count = static fn (float $chord): int => count(RunBody::of(Jobs::laid($file))->mesh($chord)->triangles);
+    expect($count(0.01) / $count(0.1))->toBeGreaterThan(8.0)->toBeLessThan(12.0)->and($count(0.1))->toBeLessThan(6000);
+});
+
+it('stands no facet off the true surface by more than its chord', function (float $chord): void {
+    $laid = Jobs::laid(Jobs::file([], ['at' => [300, 120, 200], 'axis' => [-1, 0, 0]], ['route' => ['kind' => 'spring', 'length' => 620]]));
+    $curve = array_values(array_filter($laid->path->segments, static fn ($one): bool => $one instanceof Bowline\Geometry\Curve))[0];
+    $mesh = RunBody::of($laid)->mesh($chord);
+    // Places so close together that the nearest is as good as the curve.
+    $places = array_map(static fn (int $i): Vector => $curve->pointAt($curve->length() * $i / 4000), range(0, 4000));
+    $worst = 0.0;
+    foreach ($mesh->triangles as $i => [$a, $b, $c]) {
+        $middle = $mesh->vertices[$a]->plus($mesh->vertices[$b])->plus($mesh->vertices[$c])->times(1 / 3);
+        if ($i % 67 !== 0 || min($middle->distanceTo($curve->start()), $middle->distanceTo($curve->end())) < 7.0) {
+            continue;
+        }
+        $off = min(array_map(static fn (Vector $place): float => $middle->distanceTo($place), $places));
+        // Either wall of the tube: 6 and 4.5 from the centre line.
+        $worst = max($worst, min(abs($off - 6.0), abs($off - 4.5)));
+    }
+    // A facet stands off along the curve and round it.
+    expect($worst)->toBeLessThan(2 * $chord + 1e-3);
+})->with([0.5, 0.1, 0.02]);

@@ -105,3 +105,11 @@ it('knows in which line of the file each row is', function (): void {
 it('wants a heading to go by', function (): void {
     CatalogueRows::read("10,1,30\n");
 })->throws(JobError::class, 'name the columns');
+
+it('reads back a name with a line break and quotes, and no lost quote swallows the rest', function (): void {
+    $row = ['part_number' => 'A,1', 'kind' => 'tube', 'name' => "Tube \"heavy\",\nsecond line", 'standard' => '', 'od' => 10.0, 'wall' => 1.0, 'radius' => 30.0, 'min_radius' => 20.0, 'min_straight' => 10.0, 'density' => 7850.0];
+    $read = CatalogueRows::read(CatalogueRows::write([$row, ['part_number' => 'B'] + $row]));
+    expect($read->refused)->toBe([])->and(array_column($read->rows, 'name'))->toBe([$row['name'], $row['name']])->and($read->lines)->toBe([2, 4]);
+    $lost = CatalogueRows::read("part_number,kind,name,od,wall,radius,min_radius,min_straight,density\nA,tube,\"Lost,10,1,30,20,10,7850\nB,tube,Tube,10,1,30,20,10,7850\n");
+    expect(array_column($lost->rows, 'part_number'))->toBe(['B'])->and($lost->refused[0]['line'])->toBe(2);
+});

@@ -131,3 +131,20 @@ it('puts the worst first', function (): void {
 
     expect(array_map(fn ($finding) => $finding->rule, $findings))->toBe(['bend-radius', 'clamp-size']);
 });
+
+it('says what is nonsense in a stock', function (array $bend, array $rules): void {
+    // One right angle at R 30: its arc is 47.12 long, 0.5236 a degree.
+    $file = Jobs::file([['at' => [0, 0, 200]]], ['at' => [400, 0, 200]], array_combine(array_map(static fn (string $key): string => 'stock.'.$key, array_keys($bend)), $bend));
+    expect(Jobs::broken($file))->toBe($rules);
+})->with([
+    'as much stretch as there is' => [['stretch_per_degree' => 0.5237], ['cut-length']],
+    'a little less' => [['stretch_per_degree' => 0.5235], []],
+    'more than there is of the tube' => [['stretch_per_degree' => 100], ['cut-length']],
+    // 90° · 1.35 + 15° is 136.5°.
+    'an offset of a whole turn' => [['springback' => ['ratio' => 0, 'offset' => 360]], ['set-angle']],
+    'a little more than any tube springs back' => [['springback' => ['ratio' => 0, 'offset' => 46.6]], ['set-angle']],
+    'a little less than that' => [['springback' => ['ratio' => 0, 'offset' => 46.4]], []],
+    'bent back' => [['springback' => ['ratio' => -1.2, 'offset' => 0]], ['set-angle']],
+    'a radius that it does not stand' => [['radius' => 23.9], ['bend-radius', 'stock-radius']],
+    'one that it just stands' => [['radius' => 24], []],
+]);

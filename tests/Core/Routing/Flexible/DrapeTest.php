@@ -17,6 +17,7 @@ use Bowline\Routing\LaidRun;
 use Bowline\Rules\LiesOutside;
 use Bowline\SolvedRun;
 use Bowline\Solver;
+use Tests\Jobs;
 use Tests\Triangles;
 
 /** A cable of 12 mm, least radius 60, from (−400, 0, z) to (400, y, 150), over boxes [middle, size]; or over the same as meshes. */
@@ -266,3 +267,16 @@ it('lies on what it is joined to and on other fittings as well', function (): vo
     $over = array_filter($curve->points, static fn (Vector $point): bool => abs($point->x) < 100);
     expect(min(array_map(static fn (Vector $point): float => $point->z, $over)))->toEqualWithDelta(206.0, 0.3)->and(depth($curve, [[0, 0, 100], [300, 600, 200]]))->toBeLessThan(0.2);
 });
+
+it('lies symmetrically over what is symmetric', function (float $diameter, float $length, float $z): void {
+    // Over a cylinder square to the way, its ends level on both sides: whichever end it is let down from first.
+    $cylinder = new Bodies(['c' => Surrounding::read(new Node(Jobs::object([
+        'id' => 'c', 'shape' => 'cylinder', 'diameter' => $diameter, 'height' => 1000, 'pose' => ['turn' => ['about' => [1, 0, 0], 'by' => 90], 'at' => [0, 0, 0]],
+    ])), Values::read(null))]);
+    $curve = Draping::between(DrapedEnd::pinned(new Vector(-300, 0, $z)), DrapedEnd::pinned(new Vector(300, 0, $z)), new Vector(0, 0, 1), $length, 6.0, 30.0, 15.0, $cylinder);
+    expect($curve->pointAt($curve->length() / 2)->toArray())->toEqualWithDelta([0, 0, $diameter / 2 + 6], 0.5);
+    foreach (range(0, 20) as $i) {
+        [$one, $other] = [$curve->pointAt($curve->length() * $i / 20), $curve->pointAt($curve->length() * (20 - $i) / 20)];
+        expect([$one->x, $one->z])->toEqualWithDelta([-$other->x, $other->z], 0.5);
+    }
+})->with([[200, 900, 0], [150, 1400, 100], [300, 1100, -50]]);

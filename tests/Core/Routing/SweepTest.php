@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 use Bowline\Job\JobError;
+use Bowline\Routing\FlexibleRoute;
+use Bowline\Routing\FollowsShape;
+use Bowline\Routing\Sweep;
 use Tests\Jobs;
 
 /**
@@ -167,4 +170,94 @@ it('offers a hose that is sold in lengths no other, and names none while it does
     $offered = static fn (array $findings): array => array_merge(...array_column($findings, 'remedies'), ...[[]]);
     expect(array_filter($offered($broken(1100)), static fn (string $one): bool => ! in_array($one, ['Use the hose of 1000 mm', 'Use the hose of 600 mm'], true)))->toBe([])
         ->and(array_column($broken(500), 'rule'))->toBe(['too-short']);
+});
+
+it('finds the one place of a wide swing where a cable does not reach', function (): void {
+    // The port goes round (400, 0, 0) at 200.000, farthest from the origin straight behind it: 600.000, with 597 mm to span it.
+    $file = movingHose(['swing' => ['at' => [400, 0, 0], 'axis' => [0, 1, 0], 'from' => -160, 'to' => 160]], ['kind' => 'hang', 'length' => 597], [], [
+        'ports' => [['id' => 'a', 'at' => [587.939, 0, 68.404], 'axis' => [0, 1, 0]]],
+    ]);
+    $file->fittings[1]->ports[0]->at = [0, 0, 0];
+    $written = Jobs::written($file);
+    $taut = $written['movement']['positions'][$written['movement']['tautest']];
+    expect(array_column($written['findings'], 'rule'))->toContain('moving-reach')->and($taut['taut'])->toEqualWithDelta((400 + hypot(187.939, 68.404)) / 597, 1e-7);
+});
+
+/** A hose or cable between a port that moves anyhow and one that does not. */
+function randomMovement(int $seed, bool $isHanging): stdClass
+{
+    mt_srand($seed);
+    $v = static fn (float $size): array => [$size * Jobs::random(), $size * Jobs::random(), $size * Jobs::random()];
+    $moves = $seed % 2 === 0
+        ? ['swing' => ['at' => $v(300), 'axis' => $v(1), 'from' => -mt_rand(20, 160), 'to' => mt_rand(10, 160)]]
+        : ['to' => ['at' => $v(300), 'turn' => ['about' => $v(1), 'by' => mt_rand(0, 180)]]];
+    $file = movingHose($moves, $isHanging ? ['kind' => 'hang', 'length' => mt_rand(1100, 1600)] : ['kind' => 'spring', 'length' => mt_rand(1200, 1700)], [], [
+        'ports' => [['id' => 'a', 'at' => $v(300), 'axis' => $v(1)]],
+    ], [['id' => 'box', 'shape' => 'box', 'size' => [100, 100, 100], 'pose' => ['at' => $v(500)]]]);
+    $file->fittings[1]->ports[0]->at = $v(300);
+
+    return $file;
+}
+
+it('tells of a movement what a look at many more positions tells', function (int $seed, bool $isHanging, int $looks): void {
+    $laid = Jobs::laid(randomMovement($seed, $isHanging));
+    $sweep = Sweep::of($laid);
+    assert($sweep !== null && $laid->run->route instanceof FlexibleRoute && $laid->run->from->movement !== null);
+    $cut = $laid->run->withRoute($laid->run->route->asCut($laid->run));
+    $rest = max(0.0, min(1.0, $laid->run->from->movement->placedPart()));
+    [$tightest, $tautest] = [INF, 0.0];
+    foreach ([1, -1] as $way) {
+        $before = $laid;
+        for ($i = 0; ($part = $rest + $way * $i / $looks) >= 0.0 && $part <= 1.0; $i++) {
+            $run = $cut->moved($part);
+            $before = $run->route instanceof FollowsShape ? $run->route->layAfter($run, $before) : $run->route->lay($run);
+            $tightest = min($tightest, $before->path->leastRadius() ?? INF);
+            [$span, $length] = $run->route->span($run);
+            $tautest = max($tautest, $span / $length);
+        }
+    }
+    expect($sweep->tightest()->leastRadius())->toBeLessThan($tightest * 1.005)
+        ->and($sweep->tautest()->taut)->toBeGreaterThan($tautest * 0.99999)->toBeLessThan($tautest * 1.005);
+})->with([
+    ...array_map(static fn (int $seed): array => [$seed, true, 1600], range(1, 16)), ...array_map(static fn (int $seed): array => [$seed, false, 240], range(1, 6)),
+]);
+
+it('is not moved by a trillionth', function (): void {
+    $told = static function (float $by): array {
+        $file = movingHose(['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => -25, 'to' => 25]], ['kind' => 'spring', 'length' => 900], [], [
+            'pose' => ['at' => [630 + $by, 780, 0]], 'ports' => [['id' => 'a', 'at' => [0, -240 + $by, 0], 'axis' => [$by, -1, -$by]]],
+        ]);
+        $file->fittings[1]->ports[0] = Jobs::object(['id' => 'p', 'at' => [0, $by, 0], 'axis' => [1, -$by, $by]]);
+        foreach (['from', 'to'] as $end) {
+            $file->runs[0]->{$end}->lead = 45;
+        }
+        $written = Jobs::written($file);
+        $movement = $written['movement'];
+
+        return [
+            array_column($written['findings'], 'rule'), $movement['tightest'], $movement['tautest'], $movement['snaps'],
+            array_map(static fn (array $one): array => [round($one['min_radius'] ?? 0.0, 4), round($one['taut'], 6), round($one['twist'], 4) + 0.0], $movement['positions']),
+        ];
+    };
+    // Nearly taut, where its plane shape was lost by rounding before: it stays in its plane, and is not twisted.
+    $rest = $told(0.0);
+    foreach ([1e-12, -1e-12, 3e-13] as $by) {
+        expect($told($by))->toEqual($rest);
+    }
+    expect(array_unique(array_column($rest[4], 2)))->toBe([0.0]);
+});
+
+it('says where it snaps over to another shape, on the way from where it was to where that had become unstable', function (): void {
+    $file = movingHose(['to' => ['at' => [-211.6, 271.16, 206.07], 'turn' => ['about' => [0.44, -0.75, 0.36], 'by' => 155]]], ['kind' => 'spring', 'length' => 1200], [], [
+        'ports' => [['id' => 'a', 'at' => [180, -240, 60], 'axis' => [-0.8, 0.5, 0.2]]],
+    ]);
+    $found = null;
+    for ($length = 900; $length <= 1700 && $found === null; $length += 50) {
+        $file->runs[0]->route->length = $length;
+        $written = Jobs::written($file);
+        $found = $written['movement']['snaps'] === [] ? null : $written;
+    }
+    expect($found)->not->toBeNull();
+    $position = $found['movement']['positions'][$found['movement']['snaps'][0]];
+    expect(array_column($found['findings'], 'rule'))->toContain('snaps')->and($position['part'])->toBeGreaterThan(0.0);
 });

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Body;
 
+use Bowline\Geometry\Tolerance;
+
 /** How finely to divide what is round: no chord stands off its arc by more than this many millimetres. */
 final readonly class Chord
 {
@@ -17,13 +19,13 @@ final readonly class Chord
     /** Sides of a full circle, a multiple of four. */
     public function sides(float $radius): int
     {
-        return max(self::FEWEST_SIDES, 4 * (int) ceil(2 * M_PI / $this->step($radius) / 4));
+        return max(self::FEWEST_SIDES, 4 * Tolerance::pieces(2 * M_PI / $this->step($radius) / 4));
     }
 
     /** Pieces of an arc of this angle (radians). */
     public function pieces(float $radius, float $angle): int
     {
-        return max(1, (int) ceil($angle / $this->step($radius)));
+        return Tolerance::pieces($angle / $this->step($radius));
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Curves;
 
 use Bowline\Geometry\Curve;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /**
@@ -32,6 +33,9 @@ final readonly class Elastica
     /** Chains within this share of the least energy may change places when they are refined: the error of a chain. */
     private const CHAIN_ERROR = 0.08;
 
+    /** Shapes whose energies differ by less than this share may be one shape in a valley that is nearly flat. */
+    private const FLAT_VALLEY = 1e-3;
+
     /** Largest turn between two points of the curve that is returned, radians. */
     private const TURN = 0.5 * M_PI / 180;
 
@@ -41,11 +45,13 @@ final readonly class Elastica
     /**
      * @param  float  $energy  ∫κ² ds, 1/mm
      * @param  bool  $jumped  whether the shape it was followed from had stopped being stable
+     * @param  bool  $isRefined  false where corrections did not converge and a chain of many pieces stands in
      */
     private function __construct(
         public Curve $curve,
         public float $energy,
         public bool $jumped = false,
+        private bool $isRefined = true,
     ) {
     }
 
@@ -76,6 +82,10 @@ final readonly class Elastica
             $farthest = $index < $most ? $chain->energy() * (1.0 + self::CHAIN_ERROR) : $farthest;
             $refined[] = self::refined($images->preferred($chain), $from, $to, $way, $length);
         }
+        // One that does not converge beside another of nearly its energy is the same shape in a flat valley.
+        $refined = array_filter($refined, static fn (self $one): bool => $one->isRefined || array_filter(
+            $refined, static fn (self $other): bool => $other->isRefined && abs($other->energy / $one->energy - 1.0) < self::FLAT_VALLEY,
+        ) === []);
         usort($refined, static fn (self $a, self $b): int => $a->energy <=> $b->energy);
         $wanted = array_slice($refined, 0, max(1, $most));
         assert($wanted !== []);
@@ -244,10 +254,11 @@ final readonly class Elastica
             // Beside a place where it stops being stable the corrections may not converge: a chain of many pieces stands in.
             $fine = $chain->withPieces(10 * self::PIECES);
             $fine->minimise(20);
-            $refinement = ElasticRefinement::unrefined($fine, $way->toArray());
+
+            return self::drawn(ElasticRefinement::unrefined($fine, $way->toArray()), $from, $to, $length, false);
         }
 
-        return self::drawn($refinement, $from, $to, $length);
+        return self::drawn($refinement, $from, $to, $length, true);
     }
 
     private static function ofTaut(TautElastica $taut, Vector $from, Vector $to, float $length): self
@@ -273,7 +284,7 @@ final readonly class Elastica
         return $to->minus($from)->times(1.0 / $length)->minus($end->minus($start));
     }
 
-    private static function drawn(ElasticRefinement $shape, Vector $from, Vector $to, float $length): self
+    private static function drawn(ElasticRefinement $shape, Vector $from, Vector $to, float $length, bool $isRefined): self
     {
         $states = $shape->states();
         $end = $states[count($states) - 1];
@@ -287,7 +298,7 @@ final readonly class Elastica
             }
             [$a, $ax, $ay, $az, $tx, $ty, $tz, $ka] = $states[$i - 1];
             $h = $b - $a;
-            $pieces = max(1, (int) ceil(2.0 * asin(min(1.0, sqrt(($tx - $vx) ** 2 + ($ty - $vy) ** 2 + ($tz - $vz) ** 2) / 2)) / self::TURN));
+            $pieces = Tolerance::pieces(2.0 * asin(min(1.0, sqrt(($tx - $vx) ** 2 + ($ty - $vy) ** 2 + ($tz - $vz) ** 2) / 2)) / self::TURN);
             for ($j = 1; $j <= $pieces; $j++) {
                 $s = $j / $pieces;
                 // Cubic between the two places and tangents.
@@ -311,6 +322,6 @@ final readonly class Elastica
         [$points, $along] = [[...array_slice($points, 0, -1), $to], [...array_slice($along, 0, -1), $length]];
         [$most, $place] = $shape->tightest();
 
-        return new self(new Curve($points, $directions, $along, $curvature, $most > 0.0 ? $length / $most : INF, $place * $length), $shape->energy() / $length);
+        return new self(new Curve($points, $directions, $along, $curvature, $most > 0.0 ? $length / $most : INF, $place * $length), $shape->energy() / $length, false, $isRefined);
     }
 }

@@ -176,7 +176,7 @@ final readonly class TautElastica
         if ($from < self::ALONG) {
             return [0.0];
         }
-        $count = max(1, (int) ceil($from / $turn));
+        $count = Tolerance::pieces($from / $turn);
         $angles = array_map(static fn (int $i): float => $from * (1.0 - $i / $count), range(0, $count - 1));
         // The tail decays for ever: a few more places, and on straight.
         for ($angle = $from / $count / 4; $angle > 1e-9; $angle /= 16) {

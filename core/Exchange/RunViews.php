@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\LaidRun;
 
@@ -97,7 +98,7 @@ final class RunViews
         foreach ($laid->path->segments as $segment) {
             $length = $segment->length();
             $turn = $segment->directionAt(0.0)->angleTo($segment->directionAt($length));
-            $steps = max(1, (int) ceil($turn / self::CHORD));
+            $steps = Tolerance::pieces($turn / self::CHORD);
             for ($step = 0; $step <= $steps; $step++) {
                 $points[] = $segment->pointAt($length * $step / $steps);
             }

@@ -8,6 +8,7 @@ use Bowline\Bending\BendRow;
 use Bowline\Geometry\Arc;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Segment;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Job;
 use Bowline\Job\JobError;
@@ -154,6 +155,24 @@ final class SolutionWriter
         ];
     }
 
+    /** How much of a row of the path table is straight: what bends, at whichever vertices, leave of it. */
+    private static function straight(LaidRun $laid, int $vertex): float
+    {
+        foreach ($laid->legs as $leg) {
+            if ($vertex <= $leg->fromVertex || $vertex > $leg->toVertex) {
+                continue;
+            }
+            $corner = $laid->vertices[$leg->fromVertex]->at;
+            $place = static fn (int $index): float => $laid->vertices[$index]->at->minus($corner)->dot($leg->direction);
+            $start = $leg->bendBefore === null ? 0.0 : $laid->bends[$leg->bendBefore]->tangent;
+            $end = $leg->length - ($leg->bendAfter === null ? 0.0 : $laid->bends[$leg->bendAfter]->tangent);
+
+            return max(0.0, min($end, $place($vertex)) - max($start, $place($vertex - 1)));
+        }
+
+        return 0.0;
+    }
+
     /**
      * The rows of the path table: from each vertex to the next, with the straight that its bends leave.
      *
@@ -171,7 +190,8 @@ final class SolutionWriter
         for ($i = 1; $i < $counter; $i++) {
             $vertex = $laid->vertices[$i];
             $leg = $vertex->at->minus($laid->vertices[$i - 1]->at);
-            $tangents = ($bendAt[$i - 1][1]->tangent ?? 0.0) + ($bendAt[$i][1]->tangent ?? 0.0);
+            // Vertices that coincide have no direction between them.
+            $leg = $leg->length() < Tolerance::COINCIDENT ? Vector::zero() : $leg;
             $isLead = $vertex->place === VertexPlace::FromLead
                 || ($vertex->place === VertexPlace::To && $laid->run->to->lead !== null);
             $legs[] = [
@@ -184,7 +204,7 @@ final class SolutionWriter
                 },
                 'along' => $leg->axisName() ?? self::vector($leg->unit()),
                 'length' => $leg->length(),
-                'straight' => max(0.0, $leg->length() - $tangents),
+                'straight' => self::straight($laid, $i),
                 'bend' => $bendAt[$i][0] ?? null,
                 'asked_radius' => isset($bendAt[$i]) ? $bendAt[$i][1]->askedRadius : null,
             ];

@@ -36,6 +36,15 @@ final class Tolerance
     /** A flange's bore may be this much wider than the tube and still be filled by an ordinary fillet weld. */
     public const FLANGE_GAP = 3.0;
 
+    /** A count that rounding lifts over a whole number by less than this share of it is that number. */
+    private const COUNT = 1e-9;
+
+    /** How many pieces it takes, at least one: an amount rounded up, except where rounding alone lifts it over a whole number. */
+    public static function pieces(float $amount): int
+    {
+        return max(1, (int) ceil($amount * (1.0 - self::COUNT)));
+    }
+
     private function __construct()
     {
     }

@@ -6,6 +6,7 @@ namespace Bowline\Routing;
 
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Path;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Run;
 use WeakMap;
@@ -404,7 +405,7 @@ final class Sweep
         $nearest = null;
         $at = 0.0;
         foreach ($laid->path->segments as $segment) {
-            $looks = max(2, (int) ceil($segment->length() / max($half, 2.0)));
+            $looks = max(2, Tolerance::pieces($segment->length() / max($half, 2.0)));
             for ($i = 0; $i <= $looks; $i++) {
                 $along = $segment->length() * $i / $looks;
                 // Fittings stand on things: by its ends it is as near to them as they are.
@@ -412,7 +413,7 @@ final class Sweep
                     continue;
                 }
                 $point = $segment->pointAt($along);
-                $near = $bodies->nearest($point->x, $point->y, $point->z, ($nearest[0] ?? self::NEAR) + $half);
+                $near = $bodies->nearest($point->x, $point->y, $point->z, ($nearest === null ? self::NEAR : $nearest[0] - Tolerance::COINCIDENT) + $half);
                 if ($near !== null) {
                     $nearest = [$near[0] - $half, $near[4], $point];
                 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Routing\Flexible;
 
 use Bowline\Geometry\Pose;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Fitting;
 use Bowline\Job\Shape\MeshShape;
@@ -64,7 +65,8 @@ final readonly class Bodies
             [$distance, $a, $b, $c] = $shape->outside(
                 $dx * $u->x + $dy * $u->y + $dz * $u->z, $dx * $v->x + $dy * $v->y + $dz * $v->z, $dx * $w->x + $dy * $w->y + $dz * $w->z, $within,
             );
-            if ($distance <= $within) {
+            // Of two that are equally near the first is told: rounding must not choose.
+            if ($distance <= ($nearest === null ? $within : $within - Tolerance::NOTHING)) {
                 $within = $distance;
                 $nearest = [$distance, $a * $u->x + $b * $v->x + $c * $w->x, $a * $u->y + $b * $v->y + $c * $w->y, $a * $u->z + $b * $v->z + $c * $w->z, $id];
             }

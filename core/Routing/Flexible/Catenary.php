@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Routing\Flexible;
 
 use Bowline\Geometry\Curve;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /**
@@ -114,7 +115,7 @@ final readonly class Catenary
         // The direction is atan(s/a): even steps of it are even turns.
         $from = atan($first / $a);
         $to = atan($last / $a);
-        $pieces = min(self::MOST_POINTS, max(8, (int) ceil(($to - $from) / self::TURN)));
+        $pieces = min(self::MOST_POINTS, max(8, Tolerance::pieces(($to - $from) / self::TURN)));
         [$point, $direction, $bend] = $at($first);
         [$points, $directions, $along, $curvature] = [[$point], [$direction], [0.0], [$bend]];
         for ($i = 1; $i <= $pieces; $i++) {

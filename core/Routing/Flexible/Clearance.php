@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Routing\Flexible;
 
 use Bowline\Geometry\Curve;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /** How far a line of some thickness has to be off what it lies on: half of that, but no farther than its own ends are. */
@@ -55,7 +56,7 @@ final readonly class Clearance
             return $deepest;
         }
         $length = $curve->length();
-        $steps = (int) min(self::MOST_LOOKS, max(50, ceil($length / max($this->half, 1.0) * 2)));
+        $steps = min(self::MOST_LOOKS, max(50, Tolerance::pieces($length / max($this->half, 1.0) * 2)));
         for ($i = 1; $i < $steps && $deepest[0] <= $enough; $i++) {
             $along = $length * $i / $steps;
             if (($this->fromOff < $this->half && $along < self::BESIDE * $this->half) || ($this->toOff < $this->half && $length - $along < self::BESIDE * $this->half)) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Routing\Flexible;
 
 use Bowline\Geometry\Curve;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /**
@@ -274,7 +275,7 @@ final class Draping
     /** How many links a line of a length needs, to bend as tightly as it may. */
     public static function linksFor(float $length, float $least): int
     {
-        return min(self::MOST, max(self::FEWEST, (int) ceil($length / (0.35 * $least))));
+        return min(self::MOST, max(self::FEWEST, Tolerance::pieces($length / (0.35 * $least))));
     }
 
     /** Tells who watches, every so often. */
@@ -577,7 +578,7 @@ final class Draping
         if ($this->bodies->isEmpty()) {
             return;
         }
-        $count = $isSinking ? max(self::ROUGHLY, min(self::CLOSELY, (int) ceil($this->link / (self::APART * $this->half)))) : self::CLOSELY;
+        $count = $isSinking ? max(self::ROUGHLY, min(self::CLOSELY, Tolerance::pieces($this->link / (self::APART * $this->half)))) : self::CLOSELY;
         $all = self::places($count);
         $fromStart = array_slice($all, 0, -1, true);
         $fromEnd = array_reverse(array_slice($all, 1, null, true), true);

@@ -6,6 +6,7 @@ namespace Bowline\Routing\Flexible;
 
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\LinearSystem;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /**
@@ -334,7 +335,7 @@ final class Spline
         }
         foreach (array_chunk($turned, self::LOOKS) as $part => $turns) {
             // As if it turned in all of the part as it does where it turns most.
-            $pieces = min(self::MOST, max(self::FEWEST, (int) ceil(self::LOOKS * max($turns) / self::TURN)));
+            $pieces = min(self::MOST, max(self::FEWEST, Tolerance::pieces(self::LOOKS * max($turns) / self::TURN)));
             for ($i = 1; $i <= $pieces; $i++) {
                 $places[] = ($part + $i / $pieces) / self::PARTS;
             }

@@ -9,6 +9,7 @@ use Bowline\Geometry\Curve;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Segment;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /**
@@ -221,7 +222,7 @@ final class Winding
         $slope = hypot($perTurn / $this->pitch, 1.0);
         $helixRadius = $this->radius + ($this->pitch / (2 * M_PI)) ** 2 / $this->radius;
         $bends = array_sum(array_map(static fn (array $piece): float => self::turning($piece[1]), $this->pieces));
-        $pieces = min(self::MOST_POINTS, max(16, (int) ceil(($turns * 2 * M_PI + $bends) / self::TURN)));
+        $pieces = min(self::MOST_POINTS, max(16, Tolerance::pieces(($turns * 2 * M_PI + $bends) / self::TURN)));
         $step = ($to - $this->from) / $pieces;
         $points = $places = [];
         for ($i = 0; $i <= $pieces; $i++) {

@@ -21,18 +21,6 @@ function randomHose(int $seed, float $times): array
     return [$unit()->times(400.0), $unit(), $unit(), 400.0 * $times];
 }
 
-/** Sum of the chords, each made as long as its arc: h(1 + h²κ²/24). */
-function arcLength(Curve $curve): float
-{
-    $length = 0.0;
-    for ($i = 1; $i < count($curve->points); $i++) {
-        $chord = $curve->points[$i]->distanceTo($curve->points[$i - 1]);
-        $length += $chord * (1.0 + (($curve->curvature[$i] + $curve->curvature[$i - 1]) / 2 * $chord) ** 2 / 24);
-    }
-
-    return $length;
-}
-
 it('rests in the shape of least energy between ports that face each other', function (float $distance, float $length, float $energy, float $radius): void {
     $shape = Elastica::between(Vector::zero(), new Vector($distance, 0, 0), new Vector(1, 0, 0), new Vector(1, 0, 0), $length)[0];
     expect($shape->energy)->toEqualWithDelta($energy, 0.5e-4)->and($shape->curve->least)->toEqualWithDelta($radius, 0.05);
@@ -64,88 +52,6 @@ it('comes to one shape on both sides of where the closed form takes over', funct
     };
     expect($radius(40.4))->toEqualWithDelta($radius(39.6), 5e-6 * $radius(39.6));
 });
-
-it('is at rest: the curvature squared is a constant plus a constant force times the tangent', function (int $seed, float $times): void {
-    [$to, $along, $into, $length] = randomHose($seed, $times);
-    $shape = Elastica::between(Vector::zero(), $to, $along, $into, $length)[0];
-    $curve = $shape->curve;
-    // Least squares of κ² = c + F·t over the points; the first integral of t″ = F/2 − …, for an untwisted rod.
-    $rows = array_map(static fn (Vector $t): array => [1.0, ...$t->toArray()], $curve->directions);
-    $scale = max($curve->curvature) ** 2;
-    $normal = array_fill(0, 4, array_fill(0, 4, 0.0));
-    $right = array_fill(0, 4, 0.0);
-    foreach ($rows as $i => $row) {
-        for ($a = 0; $a < 4; $a++) {
-            $right[$a] += $row[$a] * $curve->curvature[$i] ** 2 / $scale;
-            for ($b = 0; $b < 4; $b++) {
-                $normal[$a][$b] += $row[$a] * $row[$b] + ($a === $b ? 1e-12 : 0.0);
-            }
-        }
-    }
-    $fit = Bowline\Geometry\LinearSystem::solved($normal, $right);
-    $worst = 0.0;
-    foreach ($rows as $i => $row) {
-        $worst = max($worst, abs($curve->curvature[$i] ** 2 / $scale - array_sum(array_map(static fn (float $a, float $b): float => $a * $b, $fit, $row))));
-    }
-    // Between nodes curvature is drawn linearly, which is what is left.
-    expect($worst)->toBeLessThan(6e-3)->and(arcLength($curve))->toEqualWithDelta($length, 3e-6 * $length)
-        ->and($curve->end()->toArray())->toEqualWithDelta($to->toArray(), 1e-9)
-        ->and($curve->directions[0]->toArray())->toEqualWithDelta($along->toArray(), 1e-9)
-        ->and($curve->directions[count($curve->directions) - 1]->toArray())->toEqualWithDelta($into->toArray(), 1e-9);
-})->with(range(1, 12))->with([1.03, 1.2, 1.9]);
-
-it('offers only shapes whose energy no small change lowers', function (int $seed): void {
-    [$to, $along, $into, $length] = randomHose($seed, 1.3 + 2.0 * ($seed % 5) / 5);
-    foreach (Elastica::between(Vector::zero(), $to, $along, $into, $length, 4) as $shape) {
-        expect(leastNearby($shape->curve, $seed))->toBeGreaterThan(-1e-4 * $shape->energy);
-    }
-})->with(range(1, 25));
-
-/**
- * The least change of ∫κ² ds over random bendings of a curve that keep its ends: tangents are turned by waves that
- * are nought at both ends, and by three more so that they add up to the same way again (Newton).
- */
-function leastNearby(Curve $curve, int $seed): float
-{
-    mt_srand($seed);
-    $count = 160;
-    $h = $curve->length() / $count;
-    $tangents = array_map(static fn (int $i): Vector => $curve->directionAt($h * $i), range(0, $count));
-    $energy = static fn (array $t): float => array_sum(array_map(static fn (int $i): float => 2.0 - 2.0 * $t[$i]->dot($t[$i + 1]), range(0, $count - 1))) / $h;
-    $way = static fn (array $t): Vector => array_reduce(
-        array_keys($t), static fn (Vector $sum, int $i): Vector => $sum->plus($t[$i]->times($i === 0 || $i === $count ? $h / 2 : $h)), Vector::zero(),
-    );
-    /** @param  list<Vector>  $waves  angular amplitude of each half wave */
-    $turned = static fn (array $waves): array => array_map(static function (Vector $t, int $i) use ($waves, $count): Vector {
-        foreach ($waves as $k => $wave) {
-            $t = $t->plus($wave->times(sin(M_PI * ($k + 1) * $i / $count))->cross($t))->unit();
-        }
-
-        return $t;
-    }, $tangents, array_keys($tangents));
-    [$restEnergy, $restWay] = [$energy($tangents), $way($tangents)];
-    $least = INF;
-    for ($n = 0; $n < 12; $n++) {
-        $waves = array_map(static fn (int $k): Vector => (new Vector(Jobs::random(), Jobs::random(), Jobs::random()))->times(0.12 / $k), range(1, 4));
-        for ($round = 0; $round < 5; $round++) {
-            $missed = $way($turned($waves))->minus($restWay);
-            $columns = array_map(static function (int $axis) use ($waves, $way, $turned, $restWay, $missed): array {
-                $step = [0.0, 0.0, 0.0];
-                $step[$axis] = 1e-5;
-                $waves[1] = $waves[1]->plus(new Vector(...$step));
-
-                return $way($turned($waves))->minus($restWay)->minus($missed)->times(1e5)->toArray();
-            }, [0, 1, 2]);
-            $fix = Bowline\Geometry\LinearSystem::solved(array_map(static fn (int $row): array => array_column($columns, $row), [0, 1, 2]), $missed->toArray());
-            $waves[1] = $waves[1]->minus(new Vector(...$fix));
-        }
-        if ($way($turned($waves))->distanceTo($restWay) < 1e-6 && $waves[1]->length() < 1.0) {
-            $least = min($least, $energy($turned($waves)) - $restEnergy);
-        }
-    }
-
-    return $least;
-}
 
 it('is not moved by a trillionth, however symmetric its ends are', function (array $along, array $into, float $distance): void {
     mt_srand(5);

@@ -3,9 +3,6 @@
 declare(strict_types=1);
 
 use Bowline\Job\JobError;
-use Bowline\Routing\FlexibleRoute;
-use Bowline\Routing\FollowsShape;
-use Bowline\Routing\Sweep;
 use Tests\Jobs;
 
 /**
@@ -182,45 +179,6 @@ it('finds the one place of a wide swing where a cable does not reach', function 
     $taut = $written['movement']['positions'][$written['movement']['tautest']];
     expect(array_column($written['findings'], 'rule'))->toContain('moving-reach')->and($taut['taut'])->toEqualWithDelta((400 + hypot(187.939, 68.404)) / 597, 1e-7);
 });
-
-/** A hose or cable between a port that moves anyhow and one that does not. */
-function randomMovement(int $seed, bool $isHanging): stdClass
-{
-    mt_srand($seed);
-    $v = static fn (float $size): array => [$size * Jobs::random(), $size * Jobs::random(), $size * Jobs::random()];
-    $moves = $seed % 2 === 0
-        ? ['swing' => ['at' => $v(300), 'axis' => $v(1), 'from' => -mt_rand(20, 160), 'to' => mt_rand(10, 160)]]
-        : ['to' => ['at' => $v(300), 'turn' => ['about' => $v(1), 'by' => mt_rand(0, 180)]]];
-    $file = movingHose($moves, $isHanging ? ['kind' => 'hang', 'length' => mt_rand(1100, 1600)] : ['kind' => 'spring', 'length' => mt_rand(1200, 1700)], [], [
-        'ports' => [['id' => 'a', 'at' => $v(300), 'axis' => $v(1)]],
-    ], [['id' => 'box', 'shape' => 'box', 'size' => [100, 100, 100], 'pose' => ['at' => $v(500)]]]);
-    $file->fittings[1]->ports[0]->at = $v(300);
-
-    return $file;
-}
-
-it('tells of a movement what a look at many more positions tells', function (int $seed, bool $isHanging, int $looks): void {
-    $laid = Jobs::laid(randomMovement($seed, $isHanging));
-    $sweep = Sweep::of($laid);
-    assert($sweep !== null && $laid->run->route instanceof FlexibleRoute && $laid->run->from->movement !== null);
-    $cut = $laid->run->withRoute($laid->run->route->asCut($laid->run));
-    $rest = max(0.0, min(1.0, $laid->run->from->movement->placedPart()));
-    [$tightest, $tautest] = [INF, 0.0];
-    foreach ([1, -1] as $way) {
-        $before = $laid;
-        for ($i = 0; ($part = $rest + $way * $i / $looks) >= 0.0 && $part <= 1.0; $i++) {
-            $run = $cut->moved($part);
-            $before = $run->route instanceof FollowsShape ? $run->route->layAfter($run, $before) : $run->route->lay($run);
-            $tightest = min($tightest, $before->path->leastRadius() ?? INF);
-            [$span, $length] = $run->route->span($run);
-            $tautest = max($tautest, $span / $length);
-        }
-    }
-    expect($sweep->tightest()->leastRadius())->toBeLessThan($tightest * 1.005)
-        ->and($sweep->tautest()->taut)->toBeGreaterThan($tautest * 0.99999)->toBeLessThan($tautest * 1.005);
-})->with([
-    ...array_map(static fn (int $seed): array => [$seed, true, 1600], range(1, 16)), ...array_map(static fn (int $seed): array => [$seed, false, 240], range(1, 6)),
-]);
 
 it('is not moved by a trillionth', function (): void {
     $told = static function (float $by): array {

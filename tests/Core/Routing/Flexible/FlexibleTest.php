@@ -264,43 +264,6 @@ it('finds sprung curves along which bending and one constant force keep their ba
         ->and($curve->length())->toEqualWithDelta($length, 1e-9);
 })->with(range(1, 8));
 
-/** A smooth run through random points, which is held along random axes or ends free. */
-function randomSmooth(int $seed): array
-{
-    mt_srand($seed);
-    $v = static fn (float $size): Vector => new Vector($size * Jobs::random(), $size * Jobs::random(), $size * Jobs::random());
-    $points = [Vector::zero()];
-    for ($i = 0, $count = mt_rand(2, 6); $i < $count; $i++) {
-        $points[] = $points[$i]->plus(new Vector(mt_rand(20, 150), 0, 0))->plus($v(90));
-    }
-
-    return [$points, mt_rand(0, 1) === 1 ? $v(1)->unit() : null, mt_rand(0, 1) === 1 ? $v(1)->unit() : null];
-}
-
-/** The curvature of three points on a curve: that of the circle through them. */
-function curvatureOf(Vector $a, Vector $b, Vector $c): float
-{
-    return 2 * $b->minus($a)->cross($c->minus($a))->length() / ($a->distanceTo($b) * $b->distanceTo($c) * $a->distanceTo($c));
-}
-
-it('has its tightest place where no other is tighter, and turns half a degree between two points at most', function (int $block): void {
-    for ($seed = 50 * $block; $seed < 50 * $block + 50; $seed++) {
-        $curve = Spline::through(...randomSmooth($seed));
-        expect($curve->least)->toBeLessThanOrEqual(1 / max($curve->curvature) + 1e-9)->toBeGreaterThan(0.98 / max($curve->curvature));
-        foreach (array_slice(array_keys($curve->points), 1) as $i) {
-            expect($curve->directions[$i]->angleTo($curve->directions[$i - 1]))->toBeLessThan(deg2rad(0.5) + 1e-9);
-        }
-        // Chords and the circles through three points know nothing of the formula.
-        $length = 0.0;
-        foreach (array_slice(array_keys($curve->points), 1) as $i) {
-            $chord = $curve->points[$i]->distanceTo($curve->points[$i - 1]);
-            $length += $chord * (1 + (($curve->curvature[$i] + $curve->curvature[$i - 1]) / 2 * $chord) ** 2 / 24);
-        }
-        expect($curve->length())->toEqualWithDelta($length, 1e-6 * $length)
-            ->and(Spline::measured(...randomSmooth($seed)))->toEqualWithDelta($curve->length(), 1e-8 * $length);
-    }
-})->with(range(0, 9));
-
 it('is as tight at a told point as its curvature there says', function (): void {
     // A symmetric hairpin through three points with free ends: the natural spline has its largest second derivative at
     // the middle one. Over chords of h = √(100² + 40²), M = −6/(4h)·(2·40/h·…): curvature there is |y″|/|x′|² with

@@ -18,8 +18,8 @@ final class Tolerance
     /** Components of a unit direction that differ by less than this are equal: a choice between them must not hang on rounding. */
     public const SAME_DIRECTION = 1e-7;
 
-    /** From this turn on the path comes back on itself (179.5 degrees, job-file.md). */
-    public const REVERSAL = 179.5 * M_PI / 180;
+    /** From this turn on the path comes back on itself (179.5 degrees, job-file.md, less what rounding takes from exactly that). */
+    public const REVERSAL = 179.5 * M_PI / 180 - 1e-9;
 
     /** How far off the axis of a port or clamp a run may go, in degrees (job-file.md). */
     public const OFF_AXIS_DEGREES = 0.5;
@@ -29,6 +29,9 @@ final class Tolerance
 
     /** Rules forgive this much, so that a radius or leg that is exactly enough is enough after rounding. */
     public const RULE_SLACK = 1e-7;
+
+    /** Curves are solved to this share of their radius: one that is exactly enough may come out so much less. */
+    public const CURVE_ACCURACY = 1e-6;
 
     /** A clamp's bore may differ this much from the stock before it is worth a warning (job-file.md). */
     public const CLAMP_BORE = 0.5;

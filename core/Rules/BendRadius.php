@@ -47,7 +47,7 @@ final class BendRadius implements Rule
         $findings = [];
         $at = 0.0;
         foreach ($laid->path->segments as $segment) {
-            if ($segment instanceof Curve && $segment->least < $least - Tolerance::RULE_SLACK) {
+            if ($segment instanceof Curve && $segment->least < $least * (1.0 - Tolerance::CURVE_ACCURACY) - Tolerance::RULE_SLACK) {
                 $findings[] = new Finding(
                     'bend-radius',
                     Severity::Violation,

@@ -24,7 +24,7 @@ final class CutLength implements Rule
         $stretch = $laid->run->stock->bend->stretchPerDegree;
         foreach ($laid->bends as $index => $bend) {
             $arcPerDegree = deg2rad($bend->radius);
-            if (abs($stretch) >= $arcPerDegree && $bend->radius > 0.0) {
+            if (abs($stretch) >= $arcPerDegree - Tolerance::NOTHING && $bend->radius > 0.0) {
                 return [new Finding(
                     'cut-length', Severity::Violation, sprintf('Bend %d stretches by more than it is long', $index + 1),
                     sprintf(

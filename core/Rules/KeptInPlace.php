@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Laying\RunEdit;
 use Bowline\Routing\DrapeRoute;
 use Bowline\Routing\LaidRun;
@@ -26,7 +27,7 @@ final class KeptInPlace implements Rule
             ['end', $laid->run->to->at, $route->kept[count($route->kept) - 1], $laid->length()],
         ] as [$which, $wanted, $is, $along]) {
             $off = $wanted->distanceTo($is);
-            if ($off > self::OFF && ! ($which === 'end' && $route->endsFree())) {
+            if ($off > self::OFF + Tolerance::RULE_SLACK && ! ($which === 'end' && $route->endsFree())) {
                 $findings[] = new Finding(
                     'kept-away',
                     Severity::Violation,

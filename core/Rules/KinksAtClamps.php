@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Rules;
 
 use Bowline\Geometry\Segment;
+use Bowline\Geometry\Tolerance;
 use Bowline\Routing\HangRoute;
 use Bowline\Routing\LaidRun;
 
@@ -29,7 +30,7 @@ final class KinksAtClamps implements Rule
             $into = $in->directionAt($in->length());
             $onwards = $out->directionAt(0.0);
             $kink = rad2deg($gate->travel === null ? $into->angleTo($onwards) : max($into->angleTo($gate->travel), $gate->travel->angleTo($onwards)));
-            if ($kink > self::ENOUGH) {
+            if ($kink > self::ENOUGH + Tolerance::RULE_SLACK) {
                 $findings[] = new Finding(
                     'kink',
                     Severity::Warning,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Sweep;
 
@@ -15,7 +16,7 @@ final class MovingClear implements Rule
     public function check(LaidRun $laid): array
     {
         $position = Sweep::of($laid)?->nearest();
-        if ($position?->nearest === null || $position->nearest[0] >= 0.0) {
+        if ($position?->nearest === null || $position->nearest[0] >= -Tolerance::COINCIDENT) {
             return [];
         }
         [$distance, $body, $at] = $position->nearest;

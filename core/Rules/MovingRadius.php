@@ -19,7 +19,7 @@ final class MovingRadius implements Rule
     {
         $tightest = Sweep::of($laid)?->tightest();
         $least = $laid->run->stock->movingRadius;
-        if ($tightest === null || $tightest->leastRadius() >= $least - Tolerance::RULE_SLACK) {
+        if ($tightest === null || $tightest->leastRadius() >= $least * (1.0 - Tolerance::CURVE_ACCURACY) - Tolerance::RULE_SLACK) {
             return [];
         }
         $units = $laid->run->units;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Sweep;
@@ -21,7 +22,7 @@ final class MovingTwist implements Rule
     {
         $worst = Sweep::of($laid)?->mostTwisted();
         $degrees = rad2deg(abs($worst->twist ?? 0.0));
-        if ($worst === null || $degrees <= self::MOST) {
+        if ($worst === null || $degrees <= self::MOST + Tolerance::RULE_SLACK) {
             return [];
         }
 

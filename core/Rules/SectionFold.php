@@ -48,7 +48,7 @@ final class SectionFold implements Rule
         $findings = [];
         $start = 0.0;
         foreach ($laid->path->segments as $segment) {
-            if ($segment instanceof Curve && $segment->least <= $halfHeight + Tolerance::NOTHING) {
+            if ($segment instanceof Curve && $segment->least <= $halfHeight * (1.0 + Tolerance::CURVE_ACCURACY)) {
                 $findings[] = new Finding(
                     'section-fold',
                     Severity::Violation,

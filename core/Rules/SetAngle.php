@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
@@ -21,7 +22,7 @@ final class SetAngle implements Rule
             $set = $laid->run->stock->bend->springback->setAngle($bend->angle);
             $most = $bend->angle * (1.0 + self::MOST_RATIO) + self::MOST_OFFSET;
             $least = max(0.0, $bend->angle * (1.0 - self::MOST_RATIO) - self::MOST_OFFSET);
-            if ($set <= $most && $set >= $least && $set > 0.0) {
+            if ($set <= $most + Tolerance::RULE_SLACK && $set >= $least - Tolerance::RULE_SLACK && $set > 0.0) {
                 continue;
             }
 

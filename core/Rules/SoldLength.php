@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Laying\RunEdit;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\SpringRoute;
@@ -25,7 +26,7 @@ final class SoldLength implements Rule
             return [];
         }
         $nearest = $this->nearestFirst($laid)[0];
-        if (abs($nearest - $laid->length()) <= self::OFF) {
+        if (abs($nearest - $laid->length()) <= self::OFF + Tolerance::RULE_SLACK) {
             return [];
         }
         $units = $laid->run->units;

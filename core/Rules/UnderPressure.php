@@ -52,7 +52,7 @@ final class UnderPressure implements Rule
 
     private function isTight(LaidRun $laid): bool
     {
-        return ($laid->path->leastRadius() ?? INF) < $laid->run->stock->bend->leastRadius - Tolerance::RULE_SLACK;
+        return ($laid->path->leastRadius() ?? INF) < $laid->run->stock->bend->leastRadius * (1.0 - Tolerance::CURVE_ACCURACY) - Tolerance::RULE_SLACK;
     }
 
     private function finding(LaidRun $laid, string $title, string $message, float $measured, float $required): Finding

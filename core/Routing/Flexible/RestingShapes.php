@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Routing\Flexible;
 
 use Bowline\Curves\Elastica;
+use Bowline\Geometry\Tolerance;
 use Bowline\Job\Run;
 use Bowline\Routing\SpringRoute;
 
@@ -17,7 +18,7 @@ final readonly class RestingShapes
     /** How many lengths are tried, and how finely a limit is found, mm. */
     private const LOOKS = 7;
 
-    private const FINE = 2.0;
+    private const FINE = 0.2;
 
     /**
      * @param  list<array{energy: float, least: float}>  $shapes  ∫κ² ds in 1/mm, tightest radius in mm; the one it comes to by itself first
@@ -46,7 +47,7 @@ final readonly class RestingShapes
     {
         $needed = $run->stock->bend->leastRadius;
         [$distance, $leads] = $route->spanned($run);
-        $keeps = static fn (float $free): bool => ($route->withLength($free + $leads)->shapes($run, 1)[0] ?? null)?->curve->least >= $needed;
+        $keeps = static fn (float $free): bool => ($route->withLength($free + $leads)->shapes($run, 1)[0] ?? null)?->curve->least >= $needed * (1.0 - Tolerance::CURVE_ACCURACY);
         $good = $bad = $after = null;
         for ($look = 1; $look <= self::LOOKS; $look++) {
             // Closer together where the hose is hardly longer than the way.

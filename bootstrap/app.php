@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\JsonBodiesOnly;
+use App\Http\Middleware\SameOriginOnly;
 use App\Http\Problems;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -17,6 +18,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // Front end and API share an origin, and fruitcake/php-cors is not to be had here.
         $middleware->remove(HandleCors::class);
+        $middleware->prepend(SameOriginOnly::class);
         // No logins and no sessions: a page needs no cookies, and the server no secret key.
         $middleware->group('web', []);
         $middleware->api(append: [JsonBodiesOnly::class]);

@@ -9,16 +9,18 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Bodies are JSON and say so, or bytes of a file. There is no login on a local server; asking for this content type keeps
- * pages from other origins from writing here, since browsers do not let them send it unasked.
+ * Bodies are JSON or the bytes of a file, and say so by exactly that media type: browsers let pages of other origins
+ * send neither without asking first.
  */
 final class JsonBodiesOnly
 {
+    private const ALLOWED = ['application/json', 'application/octet-stream'];
+
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
-        $isAllowed = $request->isJson() || $request->header('Content-Type') === 'application/octet-stream';
-        if (! $request->isMethodSafe() && ! $isAllowed) {
+        $type = strtolower(trim(explode(';', $request->headers->get('Content-Type') ?? '')[0]));
+        if (! $request->isMethodSafe() && ! in_array($type, self::ALLOWED, true)) {
             return response()->json(['message' => 'Send JSON, with its content type.'], 415);
         }
 

@@ -4,15 +4,30 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
-use Opis\JsonSchema\Errors\ValidationError;
-use Opis\JsonSchema\Validator;
+use Closure;
 
-/** Checks data against the JSON Schemas in schema/, and says in plain words where it does not fit. */
+/**
+ * Checks data against the JSON Schemas in schema/, and says in plain words where it does not fit. Each definition is
+ * turned into closures once, when it is first asked for: `type`, `required`, `properties`, `additionalProperties`,
+ * `items`, `anyOf`, `$ref`, `const`, `enum`, `minimum`, `exclusiveMinimum` and the limits of lengths, which is all that
+ * these schemas use; any other keyword is an error of the schema. Beyond JSON Schema, a key that no alternative of an
+ * object knows is refused, unless it begins with `x_`. Agrees with a validator of the standard (tests/Core/Job/SchemaTest.php).
+ *
+ * @phpstan-type Check Closure(mixed): (SchemaMisfit|null)
+ * @phpstan-type Definition array<array-key, mixed>
+ */
 final class Schema
 {
-    private const BASE = 'https://bowline.invalid/schema/';
+    private const ANNOTATIONS = ['description', 'title', '$schema', '$id', '$defs'];
 
-    private static ?Validator $validator = null;
+    /** Keys of one's own begin so, and are kept. */
+    private const OWN_KEYS = 'x_';
+
+    /** @var array<string, Definition> schema files as they were read */
+    private static array $files = [];
+
+    /** @var array<string, Check> by file and fragment */
+    private static array $checks = [];
 
     /**
      * @param  mixed  $data  decoded JSON, objects as stdClass
@@ -22,90 +37,321 @@ final class Schema
      */
     public static function check(mixed $data, string $schema): void
     {
-        $error = self::validator()->validate($data, self::BASE.$schema)->error();
-        if ($error !== null) {
-            $deepest = self::deepest($error);
-            throw JobError::at(self::pointer($deepest), self::reason($deepest));
+        $misfit = self::checkOf($schema)($data);
+        if ($misfit !== null) {
+            throw JobError::at($misfit->pointer(), $misfit->reason);
         }
     }
 
-    private static function validator(): Validator
+    /** @return Check that of a definition, and of the keys of what it describes */
+    private static function checkOf(string $reference): Closure
     {
-        if (self::$validator === null) {
-            self::$validator = new Validator;
-            self::$validator->resolver()?->registerPrefix(self::BASE, dirname(__DIR__, 2).'/schema/');
+        if (! isset(self::$checks[$reference])) {
+            // A definition that contains itself finds this one while it is being made.
+            self::$checks[$reference] = static fn (mixed $data): ?SchemaMisfit => self::$checks[$reference]($data);
+            [$file] = explode('#', $reference);
+            self::$checks[$reference] = self::located(self::schema($reference), $file);
         }
 
-        return self::$validator;
+        return static fn (mixed $data): ?SchemaMisfit => self::$checks[$reference]($data);
     }
 
-    /** Where several shapes are allowed and none fits, the attempt that got furthest says what is wrong. */
-    private static function deepest(ValidationError $error): ValidationError
+    /** @return Definition */
+    private static function schema(string $reference): array
     {
-        $best = null;
-        /** @var ValidationError $sub */
-        foreach ($error->subErrors() as $sub) {
-            $candidate = self::deepest($sub);
-            if ($best === null || count($candidate->data()->fullPath()) > count($best->data()->fullPath())) {
-                $best = $candidate;
+        [$file, $fragment] = [...explode('#', $reference), ''];
+        $json = self::$files[$file] ?? json_decode((string) file_get_contents(dirname(__DIR__, 2).'/schema/'.$file), true, 512, JSON_THROW_ON_ERROR);
+        assert(is_array($json));
+        self::$files[$file] = $json;
+        $schema = $json;
+        foreach (array_filter(explode('/', $fragment), static fn (string $part): bool => $part !== '') as $part) {
+            assert(is_array($schema));
+            $schema = $schema[$part] ?? throw new \LogicException("schema/$reference does not exist");
+        }
+        assert(is_array($schema));
+
+        return $schema;
+    }
+
+    private static function resolved(string $reference, string $file): string
+    {
+        return str_starts_with($reference, '#') ? $file.$reference : $reference;
+    }
+
+    /**
+     * The check of whatever stands in one place: its keys first, so that a mistyped one is told rather than missed.
+     *
+     * @param  Definition  $schema
+     * @return Check
+     */
+    private static function located(array $schema, string $file): Closure
+    {
+        $known = self::knownKeys($schema, $file);
+        $check = self::compiled($schema, $file);
+        if ($known === null || $known === []) {
+            return $check;
+        }
+
+        return static function (mixed $data) use ($known, $check): ?SchemaMisfit {
+            if (is_object($data)) {
+                foreach (array_keys(get_object_vars($data)) as $key) {
+                    if (! isset($known[$key]) && ! str_starts_with((string) $key, self::OWN_KEYS)) {
+                        return SchemaMisfit::here(self::unknown((string) $key, array_keys($known)))->within((string) $key);
+                    }
+                }
             }
-        }
-        $isChoice = in_array($error->keyword(), ['oneOf', 'anyOf'], true);
-        if ($best === null || ($isChoice && count($best->data()->fullPath()) === count($error->data()->fullPath()))) {
-            return $error;
-        }
 
-        return $best;
-    }
-
-    private static function pointer(ValidationError $error): string
-    {
-        $path = $error->data()->fullPath();
-        if ($error->keyword() === 'required') {
-            $path[] = self::missing($error);
-        }
-
-        return implode('', array_map(
-            static fn (int|string $key): string => '/'.str_replace(['~', '/'], ['~0', '~1'], (string) $key), $path,
-        ));
-    }
-
-    private static function missing(ValidationError $error): string
-    {
-        $missing = $error->args()['missing'] ?? [];
-        $first = is_array($missing) ? reset($missing) : $missing;
-
-        return is_string($first) ? $first : '';
-    }
-
-    private static function reason(ValidationError $error): string
-    {
-        $args = $error->args();
-        $limit = static fn (string $key): string => is_scalar($args[$key] ?? null) ? (string) $args[$key] : '?';
-
-        return match ($error->keyword()) {
-            'required' => sprintf('“%s” is missing', self::missing($error)),
-            'type' => sprintf('this must be %s', self::types($args['expected'] ?? null)),
-            'maxLength' => sprintf('this is too long: %s characters, at most %s', $limit('length'), $limit('max')),
-            'minLength' => 'this must not be empty',
-            'minItems' => sprintf('at least %s are needed here', $limit('min')),
-            'maxItems' => sprintf('at most %s are allowed here', $limit('max')),
-            'enum', 'const' => 'this is none of the words that are known here',
-            'pattern' => 'this has characters that are not allowed here',
-            'oneOf', 'anyOf' => 'this has none of the shapes that are allowed here',
-            'additionalProperties' => 'this has a key that is not known here',
-            default => 'this does not fit: '.$error->message(),
+            return $check($data);
         };
     }
 
-    private static function types(mixed $expected): string
+    /**
+     * Keys that some alternative of a schema knows.
+     *
+     * @param  Definition  $schema
+     * @return array<string, true>|null null where any key is allowed
+     */
+    private static function knownKeys(array $schema, string $file): ?array
+    {
+        if (isset($schema['additionalProperties'])) {
+            return null;
+        }
+        $known = array_fill_keys(array_map(strval(...), array_keys(is_array($schema['properties'] ?? null) ? $schema['properties'] : [])), true);
+        if ($known === [] && in_array('object', (array) ($schema['type'] ?? []), true) && ! isset($schema['anyOf']) && ! isset($schema['$ref'])) {
+            return null;
+        }
+        $parts = array_map(static fn (mixed $one): array => [is_array($one) ? $one : [], $file], is_array($schema['anyOf'] ?? null) ? $schema['anyOf'] : []);
+        if (is_string($schema['$ref'] ?? null)) {
+            $reference = self::resolved($schema['$ref'], $file);
+            $parts[] = [self::schema($reference), explode('#', $reference)[0]];
+        }
+        foreach ($parts as [$part, $partFile]) {
+            $own = self::knownKeys($part, $partFile);
+            if ($own === null) {
+                return null;
+            }
+            $known += $own;
+        }
+
+        return $known;
+    }
+
+    /**
+     * @param  Definition  $schema
+     * @return Check
+     */
+    private static function compiled(array $schema, string $file): Closure
+    {
+        $checks = [];
+        foreach ($schema as $keyword => $said) {
+            $check = match (true) {
+                in_array($keyword, self::ANNOTATIONS, true) => null,
+                $keyword === '$ref' && is_string($said) => self::checkInside(self::resolved($said, $file)),
+                $keyword === 'type' => self::ofType(is_array($said) ? array_values(array_filter($said, is_string(...))) : [is_string($said) ? $said : '']),
+                $keyword === 'const' => static fn (mixed $data): ?SchemaMisfit => $data === $said ? null : SchemaMisfit::here('this is none of the words that are known here'),
+                $keyword === 'enum' && is_array($said) => static fn (mixed $data): ?SchemaMisfit => in_array($data, $said, true) ? null : SchemaMisfit::here('this is none of the words that are known here'),
+                $keyword === 'required' && is_array($said) => self::required(array_values(array_filter($said, is_string(...)))),
+                $keyword === 'properties' && is_array($said) => self::properties($said, $file),
+                $keyword === 'additionalProperties' && is_array($said) => self::values($said, $file),
+                $keyword === 'items' && is_array($said) => self::items($said, $file),
+                $keyword === 'anyOf' && is_array($said) => self::anyOf(array_values($said), $file),
+                is_int($said) || is_float($said) => self::limit($keyword, $said),
+                default => throw new \LogicException("schema/$file has “{$keyword}”, which Schema does not know"),
+            };
+            if ($check !== null) {
+                // What something is comes before what it has.
+                $keyword === 'type' || $keyword === 'required' ? array_unshift($checks, $check) : $checks[] = $check;
+            }
+        }
+        if (count($checks) === 1) {
+            return $checks[0];
+        }
+
+        return static function (mixed $data) use ($checks): ?SchemaMisfit {
+            foreach ($checks as $check) {
+                $misfit = $check($data);
+                if ($misfit !== null) {
+                    return $misfit;
+                }
+            }
+
+            return null;
+        };
+    }
+
+    /** @return Check a definition without its keys, which are checked where it is used */
+    private static function checkInside(string $reference): Closure
+    {
+        $key = 'inside '.$reference;
+        if (! isset(self::$checks[$key])) {
+            self::$checks[$key] = static fn (mixed $data): ?SchemaMisfit => self::$checks[$key]($data);
+            self::$checks[$key] = self::compiled(self::schema($reference), explode('#', $reference)[0]);
+        }
+
+        return static fn (mixed $data): ?SchemaMisfit => self::$checks[$key]($data);
+    }
+
+    /**
+     * @param  list<string>  $types
+     * @return Check
+     */
+    private static function ofType(array $types): Closure
     {
         $words = ['number' => 'a number', 'string' => 'a text', 'object' => 'an object', 'array' => 'a list', 'boolean' => 'true or false', 'integer' => 'a whole number', 'null' => 'nothing'];
-        $names = array_map(
-            static fn (mixed $name): string => is_string($name) ? $words[$name] ?? $name : '?',
-            is_array($expected) ? $expected : [$expected],
-        );
+        $reason = 'this must be '.implode(' or ', array_map(static fn (string $type): string => $words[$type] ?? $type, $types));
+        $allowed = array_fill_keys($types, true);
 
-        return implode(' or ', array_values($names));
+        return static function (mixed $data) use ($allowed, $reason): ?SchemaMisfit {
+            $fits = match (true) {
+                is_string($data) => isset($allowed['string']),
+                is_int($data) => isset($allowed['number']) || isset($allowed['integer']),
+                is_float($data) => isset($allowed['number']) || (isset($allowed['integer']) && floor($data) === $data),
+                is_object($data) => isset($allowed['object']),
+                is_array($data) => isset($allowed['array']),
+                is_bool($data) => isset($allowed['boolean']),
+                default => isset($allowed['null']),
+            };
+
+            return $fits ? null : SchemaMisfit::here($reason);
+        };
+    }
+
+    /**
+     * @param  list<string>  $keys
+     * @return Check
+     */
+    private static function required(array $keys): Closure
+    {
+        return static function (mixed $data) use ($keys): ?SchemaMisfit {
+            if (is_object($data)) {
+                foreach ($keys as $key) {
+                    if (! property_exists($data, $key)) {
+                        return SchemaMisfit::missing($key);
+                    }
+                }
+            }
+
+            return null;
+        };
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $properties
+     * @return Check
+     */
+    private static function properties(array $properties, string $file): Closure
+    {
+        $checks = [];
+        foreach ($properties as $key => $schema) {
+            $checks[(string) $key] = self::located(is_array($schema) ? $schema : [], $file);
+        }
+
+        return static function (mixed $data) use ($checks): ?SchemaMisfit {
+            if (! is_object($data)) {
+                return null;
+            }
+            foreach (get_object_vars($data) as $key => $value) {
+                $misfit = isset($checks[$key]) ? $checks[$key]($value) : null;
+                if ($misfit !== null) {
+                    return $misfit->within((string) $key);
+                }
+            }
+
+            return null;
+        };
+    }
+
+    /**
+     * @param  Definition  $schema  of every value of an object
+     * @return Check
+     */
+    private static function values(array $schema, string $file): Closure
+    {
+        $check = self::located($schema, $file);
+
+        return static function (mixed $data) use ($check): ?SchemaMisfit {
+            foreach (is_object($data) ? get_object_vars($data) : [] as $key => $value) {
+                $misfit = $check($value);
+                if ($misfit !== null) {
+                    return $misfit->within((string) $key);
+                }
+            }
+
+            return null;
+        };
+    }
+
+    /**
+     * @param  Definition  $schema
+     * @return Check
+     */
+    private static function items(array $schema, string $file): Closure
+    {
+        $check = self::located($schema, $file);
+
+        return static function (mixed $data) use ($check): ?SchemaMisfit {
+            foreach (is_array($data) ? $data : [] as $index => $value) {
+                $misfit = $check($value);
+                if ($misfit !== null) {
+                    return $misfit->within((string) $index);
+                }
+            }
+
+            return null;
+        };
+    }
+
+    /**
+     * Where none of several shapes fits, the attempt that got furthest says what is wrong.
+     *
+     * @param  list<mixed>  $schemas
+     * @return Check
+     */
+    private static function anyOf(array $schemas, string $file): Closure
+    {
+        $checks = array_map(static fn (mixed $schema): Closure => self::compiled(is_array($schema) ? $schema : [], $file), $schemas);
+
+        return static function (mixed $data) use ($checks): ?SchemaMisfit {
+            $best = null;
+            foreach ($checks as $check) {
+                $misfit = $check($data);
+                if ($misfit === null) {
+                    return null;
+                }
+                $best = $best === null || count($misfit->path) > count($best->path) ? $misfit : $best;
+            }
+
+            return $best === null || $best->path === [] ? SchemaMisfit::here('this has none of the shapes that are allowed here') : $best;
+        };
+    }
+
+    /** @return Check */
+    private static function limit(string $keyword, int|float $limit): Closure
+    {
+        return match ($keyword) {
+            'maxLength' => static fn (mixed $data): ?SchemaMisfit => ! is_string($data) || strlen($data) <= $limit || mb_strlen($data) <= $limit ? null
+                : SchemaMisfit::here(sprintf('this is too long: %d characters, at most %s', mb_strlen($data), $limit)),
+            'minLength' => static fn (mixed $data): ?SchemaMisfit => ! is_string($data) || mb_strlen($data) >= $limit ? null : SchemaMisfit::here('this must not be empty'),
+            'minItems' => static fn (mixed $data): ?SchemaMisfit => ! is_array($data) || count($data) >= $limit ? null : SchemaMisfit::here(sprintf('at least %s are needed here', $limit)),
+            'maxItems' => static fn (mixed $data): ?SchemaMisfit => ! is_array($data) || count($data) <= $limit ? null : SchemaMisfit::here(sprintf('at most %s are allowed here', $limit)),
+            'minimum' => static fn (mixed $data): ?SchemaMisfit => (! is_int($data) && ! is_float($data)) || $data >= $limit ? null : SchemaMisfit::here(sprintf('this must be %s at least', $limit)),
+            'exclusiveMinimum' => static fn (mixed $data): ?SchemaMisfit => (! is_int($data) && ! is_float($data)) || $data > $limit ? null : SchemaMisfit::here(sprintf('this must be more than %s', $limit)),
+            default => throw new \LogicException("“{$keyword}” is a keyword that Schema does not know"),
+        };
+    }
+
+    /** @param  list<string>  $known */
+    private static function unknown(string $key, array $known): string
+    {
+        $nearest = null;
+        $least = max(1, intdiv(strlen($key), 2));
+        foreach ($known as $one) {
+            $distance = levenshtein(substr($key, 0, 60), $one);
+            if ($distance <= $least) {
+                [$nearest, $least] = [$one, $distance - 1];
+            }
+        }
+
+        return sprintf('“%s” is not known here%s; a key of one’s own begins with x_', mb_substr($key, 0, 60), $nearest === null ? '' : sprintf(', “%s” is', $nearest));
     }
 }

@@ -17,6 +17,14 @@ final readonly class Hold
     /** Looks between rest and wish this often, so that a limit passed and left again on the way is not missed. */
     private const LOOKS = 12;
 
+    /** Steps in which a limit may be found, mm or degrees. */
+    public const FINEST = 1e-3;
+
+    public const COARSEST = 1e3;
+
+    /** A limit is halved towards no more often than this, however far the wish is. */
+    private const MOST_HALVINGS = 60;
+
     /**
      * @param  list<SolvedRun>  $solved  the runs as they follow from where it stopped
      * @param  Finding|null  $heldBy  what would have come, had it gone on
@@ -55,7 +63,7 @@ final readonly class Hold
             }
             [$good, $best] = [$at, $tried];
         }
-        while (abs($bad - $good) > $step / 2) {
+        for ($halving = 0; $halving < self::MOST_HALVINGS && abs($bad - $good) > $step / 2; $halving++) {
             $at = ($good + $bad) / 2;
             $tried = $solve($at);
             $found = self::worse($tried, $tally);

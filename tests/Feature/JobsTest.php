@@ -83,7 +83,7 @@ it('refuses what would make the job wrong, names the field, and keeps the last g
     'a text for a number' => ['fittings', 'pump', ['pose', 'at', 0], 'abc', '/pose/at/0'],
     'too large a number' => ['clamps', 'beam-clamp', ['bore'], '1e309', '/bore'],
     'a port that is not there' => ['runs', 'feed', ['from', 'port'], 'pump.drain', '/from/port'],
-    'a stop that is nothing' => ['runs', 'feed', ['route', 'stops', 0], ['sideways' => 3], '/route/stops/0'],
+    'a stop that is nothing' => ['runs', 'feed', ['route', 'stops', 0], ['sideways' => 3], '/route/stops/0/sideways'],
 ]);
 
 it('keeps all changes of one action or none', function (): void {

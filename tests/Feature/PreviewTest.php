@@ -133,3 +133,11 @@ it('makes the opposite hand of a run without keeping it', function (): void {
         ->and(test()->getJson($job)->json('revision'))->toBe(1);
     test()->postJson($job.'/runs/fuel-feed/twin', ['across' => ['at' => [0, 0, 0], 'normal' => 'up']])->assertUnprocessable()->assertJson(['pointer' => '/across/normal']);
 });
+
+it('finds limits in steps that there are, and says which', function (mixed $hold): void {
+    $job = demo();
+    $start = hrtime(true);
+    $this->postJson($job.'/preview/run', ['run' => 'feed', 'change' => ['do' => 'move-corner', 'vertex' => 2, 'by' => [0, 0, 900]], 'hold' => $hold])
+        ->assertStatus(422)->assertJson(['pointer' => '/hold']);
+    expect((hrtime(true) - $start) / 1e9)->toBeLessThan(5.0);
+})->with([0, -1, 1e-14, 1e9, 'fine', [[]]]);

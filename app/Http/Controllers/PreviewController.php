@@ -11,9 +11,11 @@ use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job\Hanging;
 use Bowline\Job\Job as CoreJob;
+use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Run;
 use Bowline\Job\Site;
+use Bowline\Laying\Hold;
 use Bowline\Laying\Trial;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -83,10 +85,22 @@ final readonly class PreviewController
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 200, ['Content-Type' => 'application/json']);
     }
 
+    /**
+     * How finely a limit is found, mm or degrees; null where nothing is held.
+     *
+     * @throws JobError
+     */
     private function step(Node $body): ?float
     {
-        $step = $body->find('hold')?->value;
+        $node = $body->find('hold');
+        if ($node === null || $node->value === null) {
+            return null;
+        }
+        $step = $node->value;
+        if ((! is_int($step) && ! is_float($step)) || $step < Hold::FINEST || $step > Hold::COARSEST) {
+            throw $node->error(sprintf('a limit is found in steps of %s to %s', Hold::FINEST, Hold::COARSEST));
+        }
 
-        return is_int($step) || is_float($step) ? (float) $step : null;
+        return (float) $step;
     }
 }

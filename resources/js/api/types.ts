@@ -2367,6 +2367,7 @@ export interface Cure {
    */
   item: {
     id: string;
+    [k: string]: unknown;
   };
 }
 /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Bowline\Job\Job;
 use Bowline\Job\JobError;
+use Bowline\Job\JobFile;
 use Tests\Cases;
 
 /** The pointer of the error that a case gives once something in it is changed. */
@@ -67,6 +68,22 @@ it('takes a job that has nothing in it yet', function (): void {
     expect(Job::fromJson('{"format":"bowline-job","version":1}')->runs)->toBe([]);
 });
 
-it('ignores keys it does not know, so that a newer hand may add some', function (): void {
-    expect(pointerAfter(fn (stdClass $job) => $job->runs[0]->colour = 'blue'))->toBe('no error');
-});
+it('tells a key that it does not know, with the nearest that it does, and keeps one’s own', function (callable $change, string $pointer, string $nearest): void {
+    $job = json_decode(Cases::json('corners-clamps'));
+    $change($job);
+    try {
+        JobFile::decode(json_encode($job));
+        $told = ['no error', ''];
+    } catch (JobError $error) {
+        $told = [$error->pointer, $error->getMessage()];
+    }
+    expect($told[0])->toBe($pointer)->and($told[1])->toContain($nearest);
+})->with([
+    'of a section' => [fn (stdClass $job) => $job->stock[0]->section->wal = 1.5, '/stock/0/section/wal', '“wall” is'],
+    'of a run' => [fn (stdClass $job) => $job->runs[0]->fixed_lenght = (object) ['length' => 3], '/runs/0/fixed_lenght', '“fixed_length” is'],
+    'of a stop' => [fn (stdClass $job) => $job->runs[0]->route->stops[0] = (object) ['along' => '+x', 'lenght' => 5], '/runs/0/route/stops/0/lenght', '“length” is'],
+    'of the job' => [fn (stdClass $job) => $job->clamp = [], '/clamp', '“clamps” is'],
+    'of nothing like it' => [fn (stdClass $job) => $job->runs[0]->colour = 'blue', '/runs/0/colour', 'not known here; a key'],
+    'one’s own' => [fn (stdClass $job) => $job->runs[0]->x_colour = 'blue', 'no error', ''],
+    'a value may have any name' => [fn (stdClass $job) => $job->values = (object) ['anything' => 3], 'no error', ''],
+]);

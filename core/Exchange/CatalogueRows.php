@@ -32,6 +32,12 @@ final readonly class CatalogueRows
 
     private const MOST_ROWS = 20000;
 
+    /** No length, density or mass of a stock is larger, in the units of the catalogue. */
+    private const LARGEST = 1e6;
+
+    /** A cell that begins so is a formula to a spreadsheet; with apostrophes before it, it is told from one that had them itself. */
+    private const RUNS = "/^'*[=+\\-@\t\r]/";
+
     /** A cell that goes on over more lines than these has lost its closing quote. */
     private const MOST_LINES_A_CELL = 50;
 
@@ -111,12 +117,25 @@ final readonly class CatalogueRows
         foreach ($rows as $row) {
             $csv .= implode(',', array_map(static function (string $key) use ($row): string {
                 $cell = (string) ($row[$key] ?? '');
+                $cell = is_string($row[$key] ?? null) ? self::harmless($cell) : $cell;
 
                 return strpbrk($cell, ",\"\r\n") === false ? $cell : '"'.str_replace('"', '""', $cell).'"';
             }, $keys))."\r\n";
         }
 
         return $csv;
+    }
+
+    /** A text that a spreadsheet would run as a formula, with an apostrophe before it, which a spreadsheet does not show. */
+    private static function harmless(string $text): string
+    {
+        return preg_match(self::RUNS, $text) === 1 ? "'".$text : $text;
+    }
+
+    /** A text as it was before it was made harmless. */
+    private static function asItWas(string $cell): string
+    {
+        return str_starts_with($cell, "'") && preg_match(self::RUNS, substr($cell, 1)) === 1 ? substr($cell, 1) : $cell;
     }
 
     /**
@@ -206,9 +225,9 @@ final readonly class CatalogueRows
         $cell = static fn (string $key): string => trim($cells[$columns[$key][0] ?? -1] ?? '');
         $row = [];
         foreach (self::TEXTS as $key) {
-            $row[$key] = mb_substr($cell($key), 0, $key === 'name' ? 200 : 100);
+            $row[$key] = mb_substr(self::asItWas($cell($key)), 0, $key === 'name' ? 200 : 100);
         }
-        $row[self::LAYERS] = mb_substr($cell(self::LAYERS), 0, 400);
+        $row[self::LAYERS] = mb_substr(self::asItWas($cell(self::LAYERS)), 0, 400);
         foreach ([...self::LENGTHS, 'density', ...self::FLEXIBLE] as $key) {
             $said = $cell($key);
             if ($said === '' && ($key === 'wall' || in_array($key, self::FLEXIBLE, true))) {
@@ -221,6 +240,9 @@ final readonly class CatalogueRows
                 throw JobError::at('/'.$key, sprintf('the %s is no number: “%s”', str_replace('_', ' ', $key), mb_substr($said, 0, 20)));
             }
             $row[$key] = (float) $plain * $columns[$key][1];
+            if (! is_finite($row[$key]) || abs($row[$key]) > self::LARGEST) {
+                throw JobError::at('/'.$key, sprintf('the %s is too large to be used: “%s”', str_replace('_', ' ', $key), mb_substr($said, 0, 20)));
+            }
         }
         self::check($row);
 

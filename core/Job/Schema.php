@@ -9,7 +9,7 @@ use Closure;
 /**
  * Checks data against the JSON Schemas in schema/, and says in plain words where it does not fit. Each definition is
  * turned into closures once, when it is first asked for: `type`, `required`, `properties`, `additionalProperties`,
- * `items`, `anyOf`, `$ref`, `const`, `enum`, `minimum`, `exclusiveMinimum` and the limits of lengths, which is all that
+ * `items`, `anyOf`, `$ref`, `const`, `enum`, `pattern`, `minimum`, `exclusiveMinimum` and the limits of lengths, which is all that
  * these schemas use; any other keyword is an error of the schema. Beyond JSON Schema, a key that no alternative of an
  * object knows is refused, unless it begins with `x_`. Agrees with a validator of the standard (tests/Core/Job/SchemaTest.php).
  *
@@ -155,6 +155,7 @@ final class Schema
                 $keyword === 'additionalProperties' && is_array($said) => self::values($said, $file),
                 $keyword === 'items' && is_array($said) => self::items($said, $file),
                 $keyword === 'anyOf' && is_array($said) => self::anyOf(array_values($said), $file),
+                $keyword === 'pattern' && is_string($said) => self::pattern($said),
                 is_int($said) || is_float($said) => self::limit($keyword, $said),
                 default => throw new \LogicException("schema/$file has “{$keyword}”, which Schema does not know"),
             };
@@ -323,6 +324,21 @@ final class Schema
 
             return $best === null || $best->path === [] ? SchemaMisfit::here('this has none of the shapes that are allowed here') : $best;
         };
+    }
+
+    /** @return Check */
+    private static function pattern(string $said): Closure
+    {
+        $pattern = '~'.str_replace('~', '\~', $said).'~u';
+
+        return static fn (mixed $data): ?SchemaMisfit => ! is_string($data) || preg_match($pattern, $data) === 1 ? null
+            : SchemaMisfit::here('this has characters that are not allowed here: '.implode(' ', array_unique((array) preg_replace('/[\x00-\x1f]/', '␀', self::refused($pattern, $data)))));
+    }
+
+    /** @return list<string> characters of a text that its pattern does not allow by themselves */
+    private static function refused(string $pattern, string $data): array
+    {
+        return array_values(array_filter(mb_str_split($data), static fn (string $character): bool => preg_match($pattern, $character) !== 1));
     }
 
     /** @return Check */

@@ -1460,10 +1460,10 @@ export interface Layer {
  */
 export interface Fitting {
   /**
-   * Names an item; others refer to it by this.
+   * The id of a fitting or a port: `fitting.port` names a port, so neither has a dot.
    *
    * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "id".
+   * via the `definition` "dotless".
    */
   id: string;
   /**
@@ -1542,10 +1542,10 @@ export interface Body {
  */
 export interface Port {
   /**
-   * Names an item; others refer to it by this.
+   * The id of a fitting or a port: `fitting.port` names a port, so neither has a dot.
    *
    * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "id".
+   * via the `definition` "dotless".
    */
   id: string;
   /**

@@ -113,3 +113,18 @@ it('reads back a name with a line break and quotes, and no lost quote swallows t
     $lost = CatalogueRows::read("part_number,kind,name,od,wall,radius,min_radius,min_straight,density\nA,tube,\"Lost,10,1,30,20,10,7850\nB,tube,Tube,10,1,30,20,10,7850\n");
     expect(array_column($lost->rows, 'part_number'))->toBe(['B'])->and($lost->refused[0]['line'])->toBe(2);
 });
+
+it('writes nothing that a spreadsheet runs, and reads back what it was', function (string $name): void {
+    $row = ['part_number' => $name, 'kind' => 'tube', 'name' => $name, 'standard' => $name, 'od' => 10.0, 'wall' => 1.0, 'radius' => 30.0, 'min_radius' => 20.0, 'min_straight' => 10.0, 'density' => 7850.0];
+    $csv = CatalogueRows::write([$row]);
+    foreach (str_getcsv(explode("\r\n", $csv, 2)[1], ',', '"', '') as $cell) {
+        expect(preg_match('/^[=+@\t\r-]/', (string) $cell))->toBe(0);
+    }
+    $read = CatalogueRows::read($csv);
+    expect($read->refused)->toBe([])->and($read->rows[0]['name'])->toBe($name)->and($read->rows[0]['part_number'])->toBe($name);
+})->with(["=cmd|'/c calc'!A1", '+1', '-2+3', '@SUM(A1)', "'=quoted", "''+twice", "'plain", 'ordinary']);
+
+it('refuses numbers without end row by row', function (string $number): void {
+    $read = CatalogueRows::read("part_number,kind,name,od,wall,radius,min_radius,min_straight,density\nA,tube,Tube,$number,1,30,20,10,7850\nB,tube,Tube,10,1,30,20,10,7850\n");
+    expect(array_column($read->rows, 'part_number'))->toBe(['B'])->and($read->refused[0]['line'])->toBe(2);
+})->with(['1e999', '-1e999', 'INF', 'NAN', '1e300']);

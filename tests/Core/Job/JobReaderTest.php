@@ -87,3 +87,16 @@ it('tells a key that it does not know, with the nearest that it does, and keeps 
     'one’s own' => [fn (stdClass $job) => $job->runs[0]->x_colour = 'blue', 'no error', ''],
     'a value may have any name' => [fn (stdClass $job) => $job->values = (object) ['anything' => 3], 'no error', ''],
 ]);
+
+it('refuses ids that open and do not work, and says what is wrong with them', function (callable $change, string $pointer, string $character): void {
+    $job = json_decode(Cases::json('corners-clamps'));
+    $change($job);
+    expect(fn () => JobFile::decode(json_encode($job)))->toThrow(function (JobError $error) use ($pointer, $character): void {
+        expect($error->pointer)->toBe($pointer)->and($error->getMessage())->toContain('not allowed here: '.$character);
+    });
+})->with([
+    'an address goes to pieces at it' => [fn (stdClass $job) => $job->runs[0]->id = 'a/b', '/runs/0/id', '/'],
+    'it names a port of another' => [fn (stdClass $job) => $job->fittings[0]->id = 'a.b', '/fittings/0/id', '.'],
+    'so does that of a port' => [fn (stdClass $job) => $job->fittings[0]->ports[0]->id = 'a.b', '/fittings/0/ports/0/id', '.'],
+    'nobody sees it' => [fn (stdClass $job) => $job->clamps[0]->id = "a\u{0}b", '/clamps/0/id', '␀'],
+]);

@@ -17,10 +17,11 @@ use App\Http\Controllers\SettlingController;
 use App\Http\Controllers\SeveralController;
 use App\Http\Controllers\StepController;
 use App\Http\Controllers\TakeAwayController;
+use App\Http\Health;
 use Illuminate\Support\Facades\Route;
 
-// Says no more than that the server is there.
-Route::get('ready', static fn () => response()->noContent());
+// 204 when Bowline can work, 503 with the reasons when it cannot.
+Route::get('ready', Health::class);
 Route::get('jobs', [JobController::class, 'index']);
 Route::post('jobs/{job}/lines', LinesController::class);
 Route::get('parts', PartsController::class);

@@ -6,8 +6,10 @@ namespace App\Http;
 
 use App\Jobs\EditClash;
 use App\Jobs\EditRefused;
+use App\Jobs\StorageFailed;
 use Bowline\Job\JobError;
 use Bowline\Laying\LayingError;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -35,6 +37,12 @@ final class Problems
             'message' => $error->getMessage(),
             'pointer' => $error->pointer,
         ], 422));
+        $exceptions->render(static fn (StorageFailed $failed): JsonResponse => response()->json(['message' => $failed->getMessage()], 507));
+        $exceptions->render(static function (QueryException $error, Request $request): ?JsonResponse {
+            $message = Health::wordsFor($error->getMessage());
+
+            return $message === null || ! $request->is('api/*') ? null : response()->json(['message' => $message], 503);
+        });
         $exceptions->render(static fn (LayingError $error): JsonResponse => response()->json(['message' => $error->getMessage()], 422));
         $exceptions->render(static fn (NotFoundHttpException $error, Request $request): ?JsonResponse => $request->is('api/*')
             ? response()->json(['message' => 'This is not there (any more).'], 404)

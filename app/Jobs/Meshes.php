@@ -20,6 +20,9 @@ final class Meshes
     /** Letters of the hash that names a mesh. */
     private const KEY = 40;
 
+    /** Bytes of a triangle: nine 32-bit floats. */
+    private const TRIANGLE = 36;
+
     /**
      * @throws JobError saying why it cannot be taken; nothing is kept then
      */
@@ -27,7 +30,7 @@ final class Meshes
     {
         $key = substr(hash('sha256', $bytes), 0, self::KEY);
         $present = Mesh::query()->where('key', $key)->first();
-        if ($present !== null && Storage::exists(self::path($key))) {
+        if ($present !== null && self::isWhole($present)) {
             return $present;
         }
 
@@ -82,11 +85,32 @@ final class Meshes
 
     private static function put(string $key, string $name, Triangles $triangles): Mesh
     {
-        Storage::put(self::path($key), $triangles->packed);
+        self::write($key, $triangles->packed);
 
         return Mesh::query()->updateOrCreate(['key' => $key], [
             'name' => mb_substr($name, 0, 150), 'triangles' => $triangles->count(), 'extent' => [$triangles->least->toArray(), $triangles->most->toArray()],
         ]);
+    }
+
+    /** Whether all of its triangles are kept. */
+    private static function isWhole(Mesh $mesh): bool
+    {
+        return Storage::exists(self::path($mesh->key)) && Storage::size(self::path($mesh->key)) === $mesh->triangles * self::TRIANGLE;
+    }
+
+    /**
+     * Beside its place first and moved there when all of it is written: what is at its place is whole.
+     *
+     * @throws StorageFailed when the disk is full or may not be written to; nothing is kept then
+     */
+    private static function write(string $key, string $packed): void
+    {
+        $beside = self::path($key).'.part';
+        $isWritten = Storage::put($beside, $packed) && Storage::size($beside) === strlen($packed) && Storage::move($beside, self::path($key));
+        if (! $isWritten) {
+            Storage::delete($beside);
+            throw StorageFailed::writing(strlen($packed));
+        }
     }
 
     private static function isKey(string $name): bool
@@ -97,11 +121,14 @@ final class Meshes
     /**
      * @return string nine 32-bit floats a triangle, mm
      *
-     * @throws FileNotFoundException when it was never brought in here
+     * @throws FileNotFoundException when it was never brought in here, or only a part of it is left
      */
     public function triangles(string $key): string
     {
-        return Storage::get(self::path($key)) ?? throw new FileNotFoundException;
+        $packed = Storage::get(self::path($key)) ?? throw new FileNotFoundException;
+        $mesh = Mesh::query()->where('key', $key)->first();
+
+        return $mesh !== null && strlen($packed) !== $mesh->triangles * self::TRIANGLE ? throw new FileNotFoundException : $packed;
     }
 
     private static function path(string $key): string

@@ -7,13 +7,13 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A draped run that has not come to lie yet: on the queue, settling, or stopped.
+ * A draped run that has not come to lie yet: on the queue, settling, stopped, or failed.
  *
  * @property int $id
  * @property int $job_id
  * @property string $key id of the run
  * @property string $from hash of all that its solution follows from
- * @property 'waiting'|'settling'|'stopped' $state
+ * @property 'waiting'|'settling'|'stopped'|'failed' $state
  * @property float $part how much of it is done, 0 to 1
  * @property list<list<float>> $points how it lies now, mm
  */

@@ -24,6 +24,11 @@ final class SettleRun implements ShouldQueue
     /** A server that is ended while it settles takes it up again when it is started. */
     public int $tries = 5;
 
+    /** What takes longer than a worker waits is not tried again: it would take as long, and all others wait. */
+    public bool $failOnTimeout = true;
+
+    public int $timeout = 300;
+
     public function __construct(private readonly int $settling)
     {
     }
@@ -32,7 +37,7 @@ final class SettleRun implements ShouldQueue
     {
         $settling = Settling::query()->find($this->settling);
         $job = $settling === null ? null : Job::query()->find($settling->job_id);
-        if ($settling === null || $job === null || $settling->state === 'stopped' || ! $files->has($job, 'runs', $settling->key)) {
+        if ($settling === null || $job === null || in_array($settling->state, ['stopped', 'failed'], true) || ! $files->has($job, 'runs', $settling->key)) {
             return;
         }
         $core = CoreJob::readOnly($files->around($job, [$settling->key]), static fn (stdClass $run): bool => ($run->id ?? null) === $settling->key);
@@ -53,6 +58,6 @@ final class SettleRun implements ShouldQueue
     /** What cannot be settled does not go on saying that it does. */
     public function failed(): void
     {
-        Settling::query()->whereKey($this->settling)->update(['state' => 'stopped']);
+        Settling::query()->whereKey($this->settling)->update(['state' => 'failed']);
     }
 }

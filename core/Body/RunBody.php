@@ -11,7 +11,9 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Job\End\ClosedEnd;
 use Bowline\Job\End\End;
 use Bowline\Job\End\Flange;
+use Bowline\Job\JobError;
 use Bowline\Job\Section;
+use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
 /**
@@ -20,6 +22,9 @@ use Bowline\Routing\LaidRun;
  */
 final readonly class RunBody
 {
+    /** Vertices of one wall of a body: beyond these no program opens it, and the memory of this one ends. */
+    private const MOST_VERTICES = 500_000;
+
     /** Chord tolerance where none is asked for, mm: finer than a filament or a milling path shows. */
     public const CHORD = 0.1;
 
@@ -43,7 +48,11 @@ final readonly class RunBody
         return ($this->laid->path->leastRadius() ?? INF) <= $this->section->halfHeight() + Tolerance::NOTHING;
     }
 
-    /** @param  float  $chord  farthest that a facet stands off the true surface, mm */
+    /**
+     * @param  float  $chord  farthest that a facet stands off the true surface, mm
+     *
+     * @throws JobError where that asks for more triangles than are allowed
+     */
     public function mesh(float $chord = self::CHORD): Mesh
     {
         $builder = new MeshBuilder;
@@ -53,6 +62,12 @@ final readonly class RunBody
             return $builder->mesh();
         }
         $sides = $tolerance->sides($this->section->outsideDiameter / 2);
+        if (count($frames) * $sides > self::MOST_VERTICES) {
+            throw JobError::at('', sprintf(
+                'the body of %s would have about %s triangles, and %s are allowed: ask for a coarser chord than %s mm', $this->laid->run->name,
+                number_format(4.0 * count($frames) * $sides), number_format(4.0 * self::MOST_VERTICES), Words::number($chord, 4),
+            ));
+        }
         $start = $this->finish($this->laid->run->from->end, $frames[0], $frames[1], count($frames) === 2);
         $last = count($frames) - 1;
         $end = $this->finish($this->laid->run->to->end, $frames[$last], $frames[$last - 1], count($frames) === 2);
@@ -93,7 +108,7 @@ final readonly class RunBody
         foreach ($segments as $index => $segment) {
             $next = $segments[$index + 1] ?? null;
             if ($segment instanceof Arc) {
-                $pieces = $chord->pieces($segment->radius + $this->section->outsideDiameter / 2, $segment->angle);
+                $pieces = min(self::MOST_VERTICES, $chord->pieces($segment->radius + $this->section->outsideDiameter / 2, $segment->angle));
                 for ($i = 1; $i <= $pieces; $i++) {
                     $turn = $segment->angle * $i / $pieces;
                     $frames[] = $frame->turned($segment->pointAt($segment->radius * $turn), $segment->normal, $turn);
@@ -139,7 +154,7 @@ final readonly class RunBody
             $counts[] = $counts[$i - 1] + $chord->share($radius + $half, $turn);
         }
         $last = count($counts) - 1;
-        $pieces = max(1, (int) ceil($counts[$last] - 1e-9));
+        $pieces = (int) min((float) self::MOST_VERTICES, max(1.0, ceil($counts[$last] - 1e-9)));
         $places = [];
         $i = 1;
         for ($piece = 1; $piece < $pieces; $piece++) {

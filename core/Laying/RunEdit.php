@@ -12,6 +12,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\Stop\StopReader;
 use Bowline\Job\Tie\Tie;
+use Bowline\Routing\CornersRoute;
 use Bowline\Routing\DrapeRoute;
 use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\Held;
@@ -205,10 +206,22 @@ final class RunEdit
         return $this;
     }
 
-    /** Lets the run go the other way: what was its end is its start. */
+    /**
+     * Lets the run go the other way: what was its end is its start.
+     *
+     * @throws LayingError where it goes as another run does
+     */
     public function reverse(): self
     {
-        [$this->run->from, $this->run->to] = [$this->run->to, $this->run->from];
+        $route = $this->laid->run->route;
+        if (! $route instanceof CornersRoute) {
+            foreach ((new FlexibleEdit($this->laid))->reversed() as $key => $value) {
+                self::set($this->routeObject(), $key, $value);
+            }
+        } elseif ($route->isLike()) {
+            throw new LayingError('It goes as another run does; make it a run of its own first.');
+        }
+        [$this->run->from, $this->run->to] = [$this->end('to'), $this->end('from')];
         $this->stops->reverse();
         $last = $this->stops->count() - 1;
         $this->renumberAdjusted(static fn (int $stop): int => $last - $stop);
@@ -224,9 +237,8 @@ final class RunEdit
      */
     public function putCorners(array $stops, ?int $vertex): self
     {
-        $route = $this->run->route;
-        assert($route instanceof stdClass);
-        $present = is_array($route->stops) ? array_values($route->stops) : [];
+        $route = $this->rigidRoute();
+        $present = is_array($route->stops ?? null) ? array_values($route->stops) : [];
         if ($vertex === null) {
             $route->stops = $stops;
             $this->renumberAdjusted(static fn (int $stop): ?int => null);
@@ -279,15 +291,14 @@ final class RunEdit
      */
     public function addLeg(stdClass $stop, Site $site): self
     {
+        $route = $this->rigidRoute();
         $last = $this->openEnd();
         $read = StopReader::read(new Node($stop), $site, $this->laid->run->id);
         $vertices = $read->vertices($last);
         if ($read->ties() !== []) {
             $vertices = [Held::by($read->ties(), $vertices[0], $last)->at];
         }
-        $route = $this->run->route;
-        assert($route instanceof stdClass);
-        $route->stops = [...(is_array($route->stops) ? array_values($route->stops) : []), $stop];
+        $route->stops = [...(is_array($route->stops ?? null) ? array_values($route->stops) : []), $stop];
         $this->end('to')->at = array_map(StopList::tidy(...), $vertices[count($vertices) - 1]->toArray());
 
         return $this;
@@ -300,6 +311,7 @@ final class RunEdit
      */
     public function takeBack(): self
     {
+        $this->rigidRoute();
         $this->openEnd();
         $stops = array_values(array_filter($this->laid->vertices, static fn (Vertex $vertex): bool => $vertex->stop !== null));
         $before = $this->stops->count() > 1 ? $stops[count($stops) - 1]->stop : null;
@@ -324,10 +336,9 @@ final class RunEdit
      */
     public function finishAt(string $port, array $stops, ?float $lead): self
     {
+        $route = $this->rigidRoute();
         $this->openEnd();
-        $route = $this->run->route;
-        assert($route instanceof stdClass);
-        $route->stops = [...(is_array($route->stops) ? array_values($route->stops) : []), ...$stops];
+        $route->stops = [...(is_array($route->stops ?? null) ? array_values($route->stops) : []), ...$stops];
         $to = (object) ['port' => $port, ...array_diff_key(get_object_vars($this->end('to')), ['at' => 0, 'axis' => 0])];
         if ($lead !== null) {
             $to->lead = StopList::tidy($lead);
@@ -465,9 +476,8 @@ final class RunEdit
         if ($this->laid->run->route instanceof FlexibleRoute) {
             return $this->setRoute((new FlexibleEdit($this->laid))->through($clamp));
         }
-        $route = $this->run->route;
-        assert($route instanceof stdClass);
-        $present = is_array($route->stops) ? array_values($route->stops) : [];
+        $route = $this->rigidRoute();
+        $present = is_array($route->stops ?? null) ? array_values($route->stops) : [];
         if ($vertex === null) {
             $last = $this->openEnd();
             $stop = ClampLeg::from($this->laid, $clamp, $last);
@@ -746,12 +756,36 @@ final class RunEdit
         return $this->laid->vertices[$index] ?? throw new LayingError('This run has no such corner.');
     }
 
+    /** @throws LayingError where the run says no end of its own */
     private function end(string $which): stdClass
     {
         $end = $this->run->{$which} ?? null;
-        assert($end instanceof stdClass);
 
-        return $end;
+        return $end instanceof stdClass ? $end : throw new LayingError('It is wound round another run and has no end of its own there.');
+    }
+
+    private function routeObject(): stdClass
+    {
+        $route = $this->run->route;
+        assert($route instanceof stdClass);
+
+        return $route;
+    }
+
+    /**
+     * The route of a run that has corners of its own.
+     *
+     * @throws LayingError for any other
+     */
+    private function rigidRoute(): stdClass
+    {
+        $route = $this->laid->run->route;
+
+        return match (true) {
+            ! $route instanceof CornersRoute => throw new LayingError('Only a rigid run has legs and corners; this one is a curve.'),
+            $route->isLike() => throw new LayingError('It goes as another run does; make it a run of its own first.'),
+            default => $this->routeObject(),
+        };
     }
 
     /** @param  callable(int): ?int  $newNumber */

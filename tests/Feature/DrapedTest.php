@@ -133,6 +133,6 @@ it('does not go on saying that it settles what cannot be settled', function (): 
     $job = longCable();
     test()->getJson($job);
     Queue::pushed(SettleRun::class)[0]->failed();
-    test()->getJson($job.'/runs/r/settling')->assertJson(['state' => 'stopped']);
+    test()->getJson($job.'/runs/r/settling')->assertJson(['state' => 'failed']);
     test()->postJson($job.'/runs/r/settling', ['settle' => 'perhaps'])->assertStatus(422)->assertJsonFragment(['pointer' => '/settle']);
 });

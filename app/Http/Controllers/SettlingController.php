@@ -27,7 +27,7 @@ final class SettlingController
     {
         $again = Body::of($request, 'settle')->get('settle')->value === true;
         $settling = $this->of($job, $run);
-        if ($settling !== null && $again === ($settling->state === 'stopped')) {
+        if ($settling !== null && $again === in_array($settling->state, ['stopped', 'failed'], true)) {
             $settling->update(['state' => $again ? 'waiting' : 'stopped', 'part' => 0]);
             if ($again) {
                 SettleRun::dispatch($settling->id);

@@ -2974,7 +2974,7 @@ export interface Settle {
  * via the `definition` "settling".
  */
 export interface Settling {
-  state: "waiting" | "settling" | "stopped" | "settled";
+  state: "waiting" | "settling" | "stopped" | "failed" | "settled";
   part: number;
   points: Point[];
 }

@@ -15,7 +15,15 @@ export function SettlingFields({ solved }: { solved: SolvedRun }) {
   if (settling === null) {
     return null;
   }
-  const stopped = settling.state === 'stopped';
+  const failed = settling.state === 'failed';
+  const stopped = failed || settling.state === 'stopped';
+  const words = {
+    waiting: 'Waiting to settle…',
+    settling: 'Settling…',
+    stopped: 'Stopped before it lay still',
+    failed: 'Settling failed: it took too long or was broken off',
+    settled: '',
+  };
   const settle = (again: boolean) =>
     tell(
       api
@@ -26,9 +34,9 @@ export function SettlingFields({ solved }: { solved: SolvedRun }) {
     <section className="finding warning mt-2" aria-label="Settling">
       <div className="d-flex align-items-center gap-2">
         <strong className="flex-grow-1" role="status">
-          {stopped ? 'Stopped before it lay still' : settling.state === 'waiting' ? 'Waiting to settle…' : 'Settling…'}
+          {words[settling.state]}
         </strong>
-        <Button onClick={() => settle(stopped)}>{stopped ? 'Let it settle' : 'Stop'}</Button>
+        <Button onClick={() => settle(stopped)}>{failed ? 'Try again' : stopped ? 'Let it settle' : 'Stop'}</Button>
       </div>
       {!stopped && <ProgressBar now={settling.part * 100} aria-label="How far it has settled" className="mt-1" />}
       <p className="quiet mb-0">Until then it is shown as it would hang with nothing in its way.</p>

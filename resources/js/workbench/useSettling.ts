@@ -18,7 +18,7 @@ export function useSettling(solved: SolvedRun | undefined): Settling | null {
     queryFn: () => api.settling(state.id, id),
     enabled: isSettling,
     refetchInterval: ({ state: { data: last } }) =>
-      last?.state === 'settled' || last?.state === 'stopped' ? false : LOOK,
+      last !== undefined && ['settled', 'stopped', 'failed'].includes(last.state) ? false : LOOK,
   });
   const has = data?.state === 'settled';
   useEffect(() => {

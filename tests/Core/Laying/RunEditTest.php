@@ -3,9 +3,12 @@
 declare(strict_types=1);
 
 use Bowline\Geometry\Vector;
+use Bowline\Job\Node;
 use Bowline\Laying\LayingError;
 use Bowline\Laying\Loosening;
 use Bowline\Laying\RunEdit;
+use Bowline\Laying\RunEditReader;
+use Bowline\Routing\LaidRun;
 use Tests\Jobs;
 
 /** A run told in every way: a lead, a point with a value in it, a step, a leg, one level with a port, a clamp. */
@@ -159,3 +162,45 @@ it('reverses a run told in every way, and back again', function () use ($same): 
     expect($there->runs[0]->fixed_length->adjust->stops)->toBe([3, 1])
         ->and(verticesAfter($there, fn (RunEdit $edit): RunEdit => $edit->reverse()))->toBe($same);
 });
+
+it('turns a flexible run round and leaves its shape as it was', function (array $route): void {
+    $file = Jobs::file([], ['at' => [400, 150, 200], 'axis' => [-1, 0, 0], 'lead' => 30], [
+        'route' => $route, 'clamps' => [['id' => 'c', 'at' => [150, 40, 200], 'axis' => [1, 0, 0], 'bore' => 12, 'width' => 20], ['id' => 'd', 'at' => [280, 90, 210], 'axis' => [0, 1, 0], 'bore' => 12, 'width' => 10]],
+    ]);
+    $laid = Jobs::laid($file);
+    $turned = clone $file;
+    $turned->runs = [RunEdit::of($laid)->reverse()->run()];
+    $back = Jobs::laid($turned);
+    expect($back->length())->toEqualWithDelta($laid->length(), 1e-6 * $laid->length());
+    $at = static function (LaidRun $run, float $along): Vector {
+        foreach ($run->path->segments as $segment) {
+            if ($along <= $segment->length()) {
+                return $segment->pointAt($along);
+            }
+            $along -= $segment->length();
+        }
+
+        return $run->run->to->at;
+    };
+    foreach (range(1, 19) as $i) {
+        expect($at($back, $back->length() * $i / 20)->distanceTo($at($laid, $laid->length() * (20 - $i) / 20)))->toBeLessThan(0.1);
+    }
+    // Twice round it is told as it was.
+    expect(json_encode(Jobs::laid($turned)->run->source->from))->toBe(json_encode($file->runs[0]->to));
+})->with([
+    'smooth' => [['kind' => 'flow', 'points' => [[80, 40, 220], [200, 60, 210]], 'start_pull' => 1.5]],
+    'smooth, through a clamp' => [['kind' => 'flow', 'points' => [['clamp' => 'c'], [220, 80, 215]]]],
+    'hanging' => [['kind' => 'hang', 'length' => 640]],
+    'hanging through clamps' => [['kind' => 'hang', 'length' => 800, 'through' => [['clamp' => 'c'], ['clamp' => 'd', 'length' => 190]]]],
+    'sprung' => [['kind' => 'spring', 'length' => 720]],
+    'sprung through a clamp' => [['kind' => 'spring', 'length' => 800, 'through' => [['clamp' => 'c']], 'last_span' => 430]],
+    'kept as it lay' => [['kind' => 'drape', 'length' => 700, 'kept' => [[50, 20, 120], [200, 80, 90]]]],
+]);
+
+it('says in plain words that a curve has no legs', function (string $do, array $more): void {
+    $file = Jobs::file([], ['at' => [400, 150, 200]], ['route' => ['kind' => 'spring', 'length' => 720]]);
+    $job = Bowline\Job\Job::read($file);
+    RunEditReader::apply(RunEdit::of(Jobs::laid($file)), new Node(Jobs::object(['do' => $do, ...$more])), $job->site);
+})->with([
+    ['put-corners', ['vertex' => null, 'stops' => []]], ['add-leg', ['along' => '+x', 'length' => 40]], ['take-back', []], ['finish', ['port' => 'pump.out', 'stops' => []]],
+])->throws(LayingError::class, 'this one is a curve');

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use Illuminate\Database\QueryException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+
+/** Whether Bowline can work: its database answers, and its folders may be written to and have room. */
+final class Health
+{
+    /** Below this many bytes of free room an edit may not be kept any more. */
+    private const LEAST_ROOM = 20_000_000;
+
+    /** What SQLite says, and what that means for who reads it. */
+    private const WORDS = [
+        'disk is full' => 'The disk of the server is full: nothing was changed. Make room, and try again.',
+        'readonly database' => 'The database may not be written to: nothing was changed. Check who owns storage/ and whether its disk is read-only.',
+        'malformed' => 'The database is damaged. Stop Bowline, restore a backup of storage/bowline.sqlite, or begin anew beside it with bin/demo --fresh.',
+        'not a database' => 'storage/bowline.sqlite is no database. Stop Bowline, restore a backup of it, or begin anew beside it with bin/demo --fresh.',
+        'unable to open database' => 'The database cannot be opened. Check who owns storage/ and whether it is there.',
+        'disk I/O error' => 'The disk of the server does not answer as it should: nothing was changed. Check it, and try again.',
+        'database is locked' => 'The database is busy: nothing was changed. Try again in a moment.',
+    ];
+
+    /** Words for an error of the database that is none of the program; null for any other. */
+    public static function wordsFor(string $error): ?string
+    {
+        foreach (self::WORDS as $part => $words) {
+            if (str_contains($error, $part)) {
+                return $words;
+            }
+        }
+
+        return null;
+    }
+
+    /** 204 when all is well, else 503 with the reasons. */
+    public function __invoke(): Response|JsonResponse
+    {
+        $reasons = self::reasons();
+
+        return $reasons === [] ? response()->noContent() : response()->json(['message' => implode(' ', $reasons), 'reasons' => $reasons], 503);
+    }
+
+    /** @return list<string> */
+    public static function reasons(): array
+    {
+        $reasons = [];
+        try {
+            DB::table('jobs')->exists();
+        } catch (QueryException $error) {
+            $reasons[] = self::wordsFor($error->getMessage()) ?? 'The database does not answer.';
+        }
+        $storage = storage_path();
+        if (! is_writable($storage) || ! is_writable(storage_path('app'))) {
+            $reasons[] = 'storage/ may not be written to.';
+        }
+        $room = disk_free_space($storage);
+        if ($room !== false && $room < self::LEAST_ROOM) {
+            $reasons[] = sprintf('Only %s MB are left on the disk of the server.', number_format($room / 1e6, 1));
+        }
+
+        return $reasons;
+    }
+}

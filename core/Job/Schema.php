@@ -332,7 +332,7 @@ final class Schema
         $pattern = '~'.str_replace('~', '\~', $said).'~u';
 
         return static fn (mixed $data): ?SchemaMisfit => ! is_string($data) || preg_match($pattern, $data) === 1 ? null
-            : SchemaMisfit::here('this has characters that are not allowed here: '.implode(' ', array_unique((array) preg_replace('/[\x00-\x1f]/', '␀', self::refused($pattern, $data)))));
+            : SchemaMisfit::here('this has characters that are not allowed here: '.implode(' ', array_unique(preg_replace('/[\x00-\x1f]/', '␀', self::refused($pattern, $data)))));
     }
 
     /** @return list<string> characters of a text that its pattern does not allow by themselves */

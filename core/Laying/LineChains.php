@@ -6,6 +6,7 @@ namespace Bowline\Laying;
 
 use Bowline\Geometry\Arc;
 use Bowline\Geometry\Line;
+use Bowline\Geometry\PointGrid;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
@@ -33,6 +34,9 @@ final class LineChains
     /** @var list<stdClass> */
     private array $routes = [];
 
+    /** Start and end of every segment, one after the other. */
+    private readonly PointGrid $ends;
+
     /** @var array<int, Segment> those not chained yet */
     private array $loose;
 
@@ -40,6 +44,11 @@ final class LineChains
     private function __construct(array $segments, private readonly Units $units)
     {
         $this->loose = $segments;
+        $this->ends = new PointGrid(self::MEET);
+        foreach ($segments as $segment) {
+            $this->ends->add($segment->start());
+            $this->ends->add($segment->end());
+        }
     }
 
     /**
@@ -65,17 +74,15 @@ final class LineChains
     /** @param  list<Segment>  $segments */
     private function branches(array $segments): void
     {
-        $ends = [];
-        foreach ($segments as $segment) {
-            array_push($ends, $segment->start(), $segment->end());
-        }
         $told = [];
-        foreach ($ends as $end) {
-            $here = array_filter($ends, static fn (Vector $other): bool => $other->distanceTo($end) < self::MEET);
-            $place = $this->place($end);
-            if (count($here) > 2 && ! isset($told[$place])) {
-                $told[$place] = true;
-                $this->remarks[] = sprintf('%d lines meet at %s; a run goes on along one of them.', count($here), $place);
+        foreach ($segments as $segment) {
+            foreach ([$segment->start(), $segment->end()] as $end) {
+                $here = count($this->ends->near($end));
+                $place = $this->place($end);
+                if ($here > 2 && ! isset($told[$place])) {
+                    $told[$place] = true;
+                    $this->remarks[] = sprintf('%d lines meet at %s; a run goes on along one of them.', $here, $place);
+                }
             }
         }
     }
@@ -83,12 +90,17 @@ final class LineChains
     /** @param  list<Vector>  $ends  of the chains */
     private function gaps(array $ends): void
     {
+        $grid = new PointGrid(self::GAP);
+        array_walk($ends, $grid->add(...));
         foreach ($ends as $i => $one) {
-            foreach (array_slice($ends, $i + 1) as $k => $other) {
-                $gap = $one->distanceTo($other);
+            foreach ($grid->near($one) as $k) {
+                if ($k <= $i) {
+                    continue;
+                }
+                $gap = $one->distanceTo($ends[$k]);
                 // The two ends of one chain follow one another; a ring that does not close is no gap between runs.
-                $isOwn = $i % 2 === 0 && $k === 0;
-                if (! $isOwn && $gap >= self::MEET && $gap < self::GAP) {
+                $isOwn = $i % 2 === 0 && $k === $i + 1;
+                if (! $isOwn && $gap >= self::MEET) {
                     $this->remarks[] = sprintf('A gap of %s at %s.', $this->units->say($gap), $this->place($one));
                 }
             }
@@ -98,27 +110,31 @@ final class LineChains
     /** @return non-empty-list<Segment> from one loose end, or round a ring, to the other */
     private function chain(): array
     {
-        $chain = [array_shift($this->loose) ?? throw new LayingError('There is no line left.')];
+        $first = array_key_first($this->loose) ?? throw new LayingError('There is no line left.');
+        $chain = [$this->loose[$first]];
+        unset($this->loose[$first]);
         while (($next = $this->takeAt($chain[count($chain) - 1]->end())) !== null) {
             $chain[] = $next;
         }
-        while (($before = $this->takeAt($chain[0]->start())) !== null) {
-            array_unshift($chain, self::turned($before));
+        $ahead = [];
+        while (($before = $this->takeAt(($ahead[count($ahead) - 1] ?? $chain[0])->start())) !== null) {
+            $ahead[] = self::turned($before);
         }
 
-        return $chain;
+        return [...array_reverse($ahead), ...$chain];
     }
 
     /** Takes a loose segment that begins or ends there, so that it begins there. */
     private function takeAt(Vector $end): ?Segment
     {
-        foreach ($this->loose as $key => $segment) {
-            foreach ([$segment, self::turned($segment)] as $way) {
-                if ($way->start()->distanceTo($end) < self::MEET) {
-                    unset($this->loose[$key]);
+        foreach ($this->ends->near($end) as $number) {
+            // Two ends of each segment, one after the other.
+            $key = intdiv($number, 2);
+            $segment = $this->loose[$key] ?? null;
+            if ($segment !== null) {
+                unset($this->loose[$key]);
 
-                    return $way;
-                }
+                return $number % 2 === 0 ? $segment : self::turned($segment);
             }
         }
 

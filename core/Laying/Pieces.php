@@ -32,6 +32,9 @@ final readonly class Pieces
     ) {
     }
 
+    /** Pieces to either side of the two at a joint that its room hangs on. */
+    private const BESIDE = 2;
+
     /**
      * @param  non-empty-list<Line>  $pieces  in the order of the run, each with a length
      * @param  float  $radius  centre-line radius of its bends, mm
@@ -45,8 +48,12 @@ final readonly class Pieces
         $corners = self::corners($pieces);
         $joints = [];
         foreach ($corners as $index => $joint) {
-            $short = self::shortest($pieces, $corners, $index, $radius, $least);
-            $joints[] = new Joint($joint, $short, $short > Tolerance::RULE_SLACK ? self::pull($pieces, $index, $radius, $least) : null);
+            // The legs that meet at a joint end at the joints beside it, whose bends hang on those beside them.
+            $first = max(0, $index - self::BESIDE);
+            $near = array_slice($pieces, $first, $index - $first + 2 + self::BESIDE);
+            $short = self::shortest($near, self::corners($near), $index - $first, $radius, $least);
+            $pull = $short > Tolerance::RULE_SLACK ? self::pull($near, $index - $first, $radius, $least) : null;
+            $joints[] = new Joint($joint, $short, $pull === null ? null : new Pull($pull->piece + $first, $pull->atEnd, $pull->by));
         }
 
         return new self(array_merge(...$corners), $joints);

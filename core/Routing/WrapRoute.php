@@ -21,7 +21,11 @@ use Bowline\Routing\Flexible\Winding;
 /** `wrap`: a helix wound round another run, following its bends. */
 final readonly class WrapRoute implements FlexibleRoute
 {
-    private function __construct(private Curve $curve)
+    /** So many may be wound on one another: each has all the turns of those below it, and its own. */
+    private const MOST_DEEP = 4;
+
+    /** @param  int  $depth  how many are wound on one another up to this one */
+    private function __construct(private Curve $curve, private int $depth)
     {
     }
 
@@ -30,6 +34,10 @@ final readonly class WrapRoute implements FlexibleRoute
         $values = $site->values;
         $hostNode = $node->get('host');
         $host = $site->routes->laid($site, $hostNode->text(), $hostNode);
+        $depth = 1 + ($host->run->route instanceof self ? $host->run->route->depth : 0);
+        if ($depth > self::MOST_DEEP) {
+            throw $hostNode->error(sprintf('%d runs are wound on one another there already, and no more may be', self::MOST_DEEP));
+        }
         $from = $values->notNegative($node->get('from_length'), 'where it begins');
         $to = $values->number($node->get('to_length'));
         if ($to <= $from) {
@@ -51,7 +59,7 @@ final readonly class WrapRoute implements FlexibleRoute
         return new self(Winding::round(
             $host->path, $from, min($to, $host->length()), $radius, $hand === 'left' ? -$pitch : $pitch,
             ($angle === null ? 0.0 : deg2rad($values->number($angle))) + self::beside($node, $radius, $pitch, $od, $values) * ($hand === 'left' ? -1.0 : 1.0), $site->up,
-        ));
+        ), $depth);
     }
 
     /**

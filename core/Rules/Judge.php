@@ -18,6 +18,14 @@ final readonly class Judge
     /** More remedies than these for one finding are not read. */
     private const MOST_REMEDIES = 4;
 
+    /**
+     * Corners that are laid at most to try remedies for one run, each try counting for some: a run that breaks a rule at
+     * every one of hundreds of corners gets remedies for its worst, and for the others once these are cured.
+     */
+    private const MOST_WORK = 13_000;
+
+    private const EACH_TRY = 20;
+
     /** @param  array<string, Rule>  $rules */
     private function __construct(
         private Job $job,
@@ -53,29 +61,37 @@ final readonly class Judge
     public function findingsWithRemedies(LaidRun $laid): array
     {
         $findings = $this->findings($laid);
+        $left = self::MOST_WORK;
 
-        return array_map(fn (Finding $finding): Finding => $finding->withRemedies($this->remedies($finding, $laid, $findings)), $findings);
+        return array_map(function (Finding $finding) use ($laid, $findings, &$left): Finding {
+            return $finding->withRemedies($this->remedies($finding, $laid, $findings, $left));
+        }, $findings);
     }
 
     /**
      * @param  list<Finding>  $present
+     * @param  int  $left  corners that may still be laid for trying, of all findings together
      * @return list<Remedy>
      */
-    private function remedies(Finding $finding, LaidRun $laid, array $present): array
+    private function remedies(Finding $finding, LaidRun $laid, array $present, int &$left): array
     {
         $good = [];
         $tried = [];
+        if ($left <= 0) {
+            return [];
+        }
         foreach ($this->rules[$finding->rule]->remedies($finding, $laid) as $remedy) {
             $key = json_encode($remedy->item, JSON_THROW_ON_ERROR);
             if (isset($tried[$key]) || ($remedy->way !== null && isset($tried[$remedy->way]))) {
                 continue;
             }
             $tried[$key] = true;
+            $left -= self::EACH_TRY + count($laid->vertices);
             if ($this->cures($remedy, $finding, $laid, $present)) {
                 $good[] = $remedy;
                 $tried[$remedy->way ?? $key] = true;
             }
-            if (count($good) === self::MOST_REMEDIES) {
+            if (count($good) === self::MOST_REMEDIES || $left <= 0) {
                 break;
             }
         }

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\JsonBodiesOnly;
+use App\Http\Middleware\PlainQuery;
 use App\Http\Middleware\SameOriginOnly;
 use App\Http\Problems;
 use Illuminate\Foundation\Application;
@@ -21,7 +22,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend(SameOriginOnly::class);
         // No logins and no sessions: a page needs no cookies, and the server no secret key.
         $middleware->group('web', []);
-        $middleware->api(append: [JsonBodiesOnly::class]);
+        $middleware->api(append: [JsonBodiesOnly::class, PlainQuery::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         Problems::register($exceptions);

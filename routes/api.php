@@ -20,6 +20,11 @@ use App\Http\Controllers\TakeAwayController;
 use App\Http\Health;
 use Illuminate\Support\Facades\Route;
 
+// Anything else in these places is an address that is not there.
+Route::pattern('job', '[0-9]{1,15}');
+Route::pattern('row', '[0-9]{1,15}');
+Route::pattern('key', '[a-f0-9]{1,64}');
+
 // 204 when Bowline can work, 503 with the reasons when it cannot.
 Route::get('ready', Health::class);
 Route::get('jobs', [JobController::class, 'index']);

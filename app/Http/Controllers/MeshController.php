@@ -20,7 +20,7 @@ final readonly class MeshController
 
     public function store(Request $request): JsonResponse
     {
-        $mesh = $this->meshes->take($request->getContent(), mb_substr(basename($request->string('name', 'the file')->value()), 0, 150));
+        $mesh = $this->meshes->take($request->getContent(), mb_substr(basename($request->query->getString('name', 'the file')), 0, 150));
 
         return response()->json(['mesh' => $mesh->key, 'name' => $mesh->name, 'triangles' => $mesh->triangles, 'extent' => $mesh->extent], 201);
     }

@@ -56,7 +56,7 @@ final readonly class TakeAwayController
     {
         $core = CoreJob::read($this->files->around($job, [$run]));
         $solved = (new Solver($core))->preview($core->runs[$run] ?? throw new NotFoundHttpException);
-        $paper = $request->string('paper', 'a4')->value();
+        $paper = $request->query->getString('paper', 'a4');
 
         return self::download(BendSheet::pdf($core, $solved, $paper, $job->updated_at->format('Y-m-d')), 'application/pdf', $solved->laid->run->name, 'bend-sheet.pdf');
     }

@@ -32,6 +32,9 @@ final readonly class CatalogueRows
 
     private const MOST_ROWS = 20000;
 
+    /** Rows that are refused by themselves; a table with more of them is no catalogue. */
+    private const MOST_REFUSED = 2000;
+
     /** No length, density or mass of a stock is larger, in the units of the catalogue. */
     private const LARGEST = 1e6;
 
@@ -78,6 +81,9 @@ final readonly class CatalogueRows
                 $rows[] = $row;
                 $lineOf[] = $number;
             } catch (JobError $error) {
+                if (count($refused) >= self::MOST_REFUSED) {
+                    throw JobError::at('', sprintf('line %d and %d before it cannot be taken (the first, line %d: %s); is this a catalogue?', $number, count($refused), $refused[0]['line'], $refused[0]['why']));
+                }
                 $refused[] = ['line' => $number, 'text' => mb_substr(trim($record), 0, 80), 'why' => $error->getMessage()];
             }
         }

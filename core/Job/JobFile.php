@@ -46,7 +46,8 @@ final class JobFile
     public static function decode(string $json): stdClass
     {
         try {
-            $data = json_decode($json, false, self::DEPTH, JSON_THROW_ON_ERROR);
+            // Some editors put a byte order mark before it.
+            $data = json_decode(str_starts_with($json, "\u{feff}") ? substr($json, 3) : $json, false, self::DEPTH, JSON_THROW_ON_ERROR);
         } catch (JsonException $exception) {
             throw JobError::at('', 'this is not JSON: '.$exception->getMessage());
         }

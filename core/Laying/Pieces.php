@@ -51,6 +51,7 @@ final readonly class Pieces
             // The legs that meet at a joint end at the joints beside it, whose bends hang on those beside them.
             $first = max(0, $index - self::BESIDE);
             $near = array_slice($pieces, $first, $index - $first + 2 + self::BESIDE);
+            assert($near !== []);
             $short = self::shortest($near, self::corners($near), $index - $first, $radius, $least);
             $pull = $short > Tolerance::RULE_SLACK ? self::pull($near, $index - $first, $radius, $least) : null;
             $joints[] = new Joint($joint, $short, $pull === null ? null : new Pull($pull->piece + $first, $pull->atEnd, $pull->by));

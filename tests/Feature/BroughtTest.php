@@ -168,3 +168,33 @@ it('answers the command line and the web alike for a changed run', function (): 
     [$code, , $err] = Cases::bowline('change', database_path('demo/ternwake.json'), '--run', 'fuel-feed', '--change', '{"do":"dance"}');
     expect($code)->toBe(2)->and($err)->toContain('there is no such edit');
 });
+
+it('refuses what is small and stands for too much, with the figure that is allowed', function (string $bytes, string $why): void {
+    $before = memory_get_usage();
+    memory_reset_peak_usage();
+    bytes('/api/meshes?name=bomb', $bytes)->assertUnprocessable()->assertSee($why);
+    expect(memory_get_peak_usage() - $before)->toBeLessThan(256 * 1024 * 1024);
+})->with([
+    // 18 nodes, each standing twice in the next: 2¹⁷ places of one triangle.
+    'nodes that share children' => fn () => [glbOf(array_map(static fn (int $i): array => $i === 17 ? ['mesh' => 0] : ['children' => [$i + 1, $i + 1]], range(0, 17))), '20,000'],
+    'two million triangles in four megabytes' => fn () => ["v 0 0 0\nv 1 0 0\nv 0 1 0\n".str_repeat("f 1 2 3 1 2 3 1 2 3 1 2 3\n", 120_000), '1,000,000 triangles'],
+    'all in one point' => fn () => ["v 5 5 5\nf 1 1 1\n", 'lies in one point'],
+]);
+
+/** A GLB of one triangle, and nodes that say where it stands. */
+function glbOf(array $nodes): string
+{
+    $points = pack('g9', 0, 0, 0, 1, 0, 0, 0, 1, 0);
+    $json = json_encode([
+        'asset' => ['version' => '2.0'], 'scenes' => [['nodes' => [0]]], 'nodes' => $nodes, 'meshes' => [['primitives' => [['attributes' => ['POSITION' => 0]]]]],
+        'buffers' => [['byteLength' => 36]], 'bufferViews' => [['buffer' => 0, 'byteLength' => 36]], 'accessors' => [['bufferView' => 0, 'componentType' => 5126, 'count' => 3, 'type' => 'VEC3']],
+    ]);
+    $json .= str_repeat(' ', (4 - strlen($json) % 4) % 4);
+
+    return pack('a4VV', 'glTF', 2, 64 + strlen($json)).pack('Va4', strlen($json), 'JSON').$json.pack('Va4', 36, "BIN\0").$points;
+}
+
+it('reads a text STL over a gap of megabytes, every triangle of it', function (): void {
+    $facet = static fn (int $i): string => "facet normal 0 0 1\nouter loop\nvertex $i 0 0\nvertex $i 1 0\nvertex $i 0 1\nendloop\nendfacet\n";
+    bytes('/api/meshes?name=gap.stl', "solid a\n".$facet(1).str_repeat(' ', 2_500_000).$facet(2).$facet(3)."endsolid a\n")->assertCreated()->assertJson(['triangles' => 3]);
+});

@@ -16,7 +16,7 @@ final class PlainQuery
     {
         foreach ($request->query->all() as $name => $value) {
             if (! is_string($value) || preg_match('/[\x00-\x08]/', $value) === 1 || ! mb_check_encoding($value, 'UTF-8')) {
-                return response()->json(['message' => sprintf('“%s” must be a text', mb_substr((string) $name, 0, 40)), 'pointer' => '/'.mb_substr((string) $name, 0, 40)], 422);
+                return response()->json(['message' => sprintf('“%s” must be a text', mb_substr($name, 0, 40)), 'pointer' => '/'.mb_substr($name, 0, 40)], 422);
             }
         }
 

@@ -27,7 +27,12 @@ final class GlbReader
 
     private const DEEPEST = 64;
 
+    /** Places that nodes stand in, at most: nodes may share children, and a few of them stand for a million. */
+    private const MOST_NODES = 20_000;
+
     private string $packed = '';
+
+    private int $visited = 0;
 
     private function __construct(
         private readonly Node $scene,
@@ -80,6 +85,9 @@ final class GlbReader
                 $this->primitive($primitive, $matrix);
             }
         }
+        if (++$this->visited > self::MOST_NODES) {
+            throw JobError::at('', sprintf('the nodes of the GLB file stand in more than %s places, the most that is read', number_format(self::MOST_NODES)));
+        }
         foreach ($node->list('children') as $child) {
             $this->node($nodes, self::int($child) ?? -1, $matrix, $depth + 1);
         }
@@ -105,6 +113,7 @@ final class GlbReader
         $indices = self::int($primitive->find('indices'));
         $order = $indices === null ? array_keys($points) : $this->accessor($indices, false)[0];
         $whole = count($order) - count($order) % 3;
+        Triangles::refuseMore(strlen($this->packed) + 12 * $whole);
         for ($i = 0; $i < $whole; $i++) {
             $this->packed .= $points[(int) $order[$i]] ?? throw JobError::at('', 'the GLB file names a corner that is not there');
         }
@@ -139,7 +148,19 @@ final class GlbReader
         }
         $read = $bytes === '' ? [] : unpack($unpack, $bytes);
 
-        return [$read === false ? [] : array_values(array_filter($read, static fn (mixed $one): bool => is_int($one) || is_float($one)))];
+        return [$read === false ? [] : self::numbers($read)];
+    }
+
+    /**
+     * @param  array<mixed>  $read  as unpack() gives them
+     * @return list<int|float>
+     */
+    private static function numbers(array $read): array
+    {
+        /** @var list<int|float> $numbers */
+        $numbers = array_values($read);
+
+        return $numbers;
     }
 
     /** @return list<float> */

@@ -24,6 +24,8 @@ final class MeshReader
         if ($bytes === '') {
             throw JobError::at('', sprintf('%s is empty', $name));
         }
+        // A byte order mark says nothing here.
+        $bytes = str_starts_with($bytes, "\u{feff}") ? substr($bytes, 3) : $bytes;
         $triangles = match (true) {
             str_starts_with($bytes, 'glTF') => GlbReader::read($bytes),
             StlReader::isBinary($bytes) => StlReader::binary($bytes),
@@ -33,6 +35,9 @@ final class MeshReader
         };
         if ($triangles->count() === 0) {
             throw JobError::at('', sprintf('%s has no triangles', $name));
+        }
+        if ($triangles->hasNoExtent()) {
+            throw JobError::at('', sprintf('all that is in %s lies in one point', $name));
         }
 
         return $triangles;

@@ -24,9 +24,13 @@ final class ObjReader
                 if (! is_numeric($parts[0] ?? null) || ! is_numeric($parts[1] ?? null) || ! is_numeric($parts[2] ?? null)) {
                     throw JobError::at('', sprintf('line %d of the OBJ file is no vertex', $line));
                 }
+                if (count($vertices) >= 3 * Triangles::MOST) {
+                    throw JobError::at('', 'the OBJ file has more vertices than the triangles of a body may have; bring in a coarser one');
+                }
                 $vertices[] = pack('g3', (float) $parts[0], (float) $parts[1], (float) $parts[2]);
             } elseif (str_starts_with($text, 'f ')) {
                 $packed .= self::face($text, $vertices, $line);
+                Triangles::refuseMore(strlen($packed));
             }
         }
 

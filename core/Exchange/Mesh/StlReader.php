@@ -38,8 +38,12 @@ final class StlReader
         $packed = '';
         $corners = 0;
         $offset = 0;
-        while (preg_match('/\G.*?\bvertex\s+(\S+)\s+(\S+)\s+(\S+)/s', $bytes, $match, 0, $offset) === 1) {
-            $offset += strlen($match[0]);
+        while (($at = stripos($bytes, 'vertex', $offset)) !== false) {
+            $offset = $at + 6;
+            if (preg_match('/\Gvertex\s+(\S+)\s+(\S+)\s+(\S+)/i', $bytes, $match, 0, $at) !== 1) {
+                throw JobError::at('', stripos($bytes, 'endsolid', $at) === false ? 'the STL file breaks off in the middle' : sprintf('corner %d of the STL file is no place', $corners + 1));
+            }
+            Triangles::refuseMore(strlen($packed));
             if (! is_numeric($match[1]) || ! is_numeric($match[2]) || ! is_numeric($match[3])) {
                 throw JobError::at('', sprintf('corner %d of the STL file is no place: “%s”', $corners + 1, substr(trim($match[1].' '.$match[2].' '.$match[3]), 0, 60)));
             }

@@ -18,6 +18,9 @@ final readonly class Triangles
 
     private const CHUNK = 20000;
 
+    /** Triangles of a body at most, whatever file they come from: 36 MB. */
+    public const MOST = 1_000_000;
+
     private function __construct(
         public string $packed,
         public Vector $least,
@@ -32,6 +35,7 @@ final readonly class Triangles
      */
     public static function of(string $packed): self
     {
+        self::refuseMore(strlen($packed));
         /** @var array{float, float, float} $least */
         $least = [INF, INF, INF];
         $most = [-INF, -INF, -INF];
@@ -56,6 +60,26 @@ final readonly class Triangles
         }
 
         return new self($packed, new Vector(...$least), new Vector(...$most));
+    }
+
+    /**
+     * Asked while they are still being read, so that a small file that stands for many is not worked out first.
+     *
+     * @param  int  $bytes  packed so far
+     *
+     * @throws JobError
+     */
+    public static function refuseMore(int $bytes): void
+    {
+        if ($bytes > self::MOST * self::SIZE) {
+            throw JobError::at('', sprintf('this has more than %s triangles, the most that a body may have; bring in a coarser one', number_format(self::MOST)));
+        }
+    }
+
+    /** Whether all of it lies in one point. */
+    public function hasNoExtent(): bool
+    {
+        return $this->least->distanceTo($this->most) === 0.0;
     }
 
     public function count(): int

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use PharData;
+use Throwable;
+
+/** A copy of all jobs and meshes in one file, made while people go on editing. */
+final class Backup extends Command
+{
+    protected $signature = 'bowline:backup {file : a .tar file to be written}';
+
+    protected $description = 'Writes a copy of all jobs and meshes into one file';
+
+    public function handle(): int
+    {
+        $file = is_string($this->argument('file')) ? $this->argument('file') : '';
+        if (! str_ends_with($file, '.tar')) {
+            $this->error('Name a file that ends in .tar.');
+
+            return self::INVALID;
+        }
+        if (file_exists($file)) {
+            $this->error(sprintf('%s is there already; name another file, or move it away.', $file));
+
+            return self::FAILURE;
+        }
+        $copy = (string) tempnam(sys_get_temp_dir(), 'bowline-backup');
+        $beside = substr($file, 0, -4).'.part.tar';
+        try {
+            unlink($copy);
+            // SQLite writes all of it as it stands at one moment, and nobody waits meanwhile.
+            DB::statement('VACUUM INTO ?', [$copy]);
+            $archive = new PharData($beside);
+            $archive->addFile($copy, 'bowline.sqlite');
+            foreach (array_filter(Storage::files('meshes'), is_string(...)) as $mesh) {
+                $archive->addFile(Storage::path($mesh), $mesh);
+            }
+            unset($archive);
+            if (! rename($beside, $file)) {
+                throw new \RuntimeException('it could not be moved to its place');
+            }
+        } catch (Throwable $error) {
+            @unlink($beside);
+            $this->error(sprintf('The backup was not written: %s. Nothing of it was left.', rtrim($error->getMessage(), '.')));
+
+            return self::FAILURE;
+        } finally {
+            @unlink($copy);
+        }
+        $this->info(sprintf('%s holds %d jobs and %d meshes.', $file, DB::table('jobs')->count(), count(Storage::files('meshes'))));
+
+        return self::SUCCESS;
+    }
+}

@@ -53,3 +53,7 @@ it('says with every answer what a page may load and that nobody may frame it', f
     $response->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('Referrer-Policy', 'no-referrer')->assertHeaderMissing('X-Powered-By');
     expect($response->headers->get('Content-Security-Policy'))->toContain("frame-ancestors 'none'")->toContain("script-src 'self';")->not->toContain('unsafe-eval');
 })->with([['/', 200], ['/api/jobs', 200], ['/api/jobs/999', 404], ['/api/nothing', 404]]);
+
+it('takes texts behind a question mark, empty ones too, and nothing else', function (string $query, int $status): void {
+    $this->getJson('/api/catalogue?'.$query)->assertStatus($status);
+})->with([['', 200], ['find=&kind=', 200], ['find=316L&kind=tube', 200], ['find=%C3%A4', 200], ['find[]=1', 422], ['kind[a]=tube', 422], ['find=a%00b', 422], ['find=%00', 200], ['find=%ff', 422]]);

@@ -15,6 +15,10 @@ final class PlainQuery
     public function handle(Request $request, Closure $next): Response
     {
         foreach ($request->query->all() as $name => $value) {
+            if ($value === null) {
+                // Laravel makes nothing of an empty text.
+                continue;
+            }
             if (! is_string($value) || preg_match('/[\x00-\x08]/', $value) === 1 || ! mb_check_encoding($value, 'UTF-8')) {
                 return response()->json(['message' => sprintf('“%s” must be a text', mb_substr($name, 0, 40)), 'pointer' => '/'.mb_substr($name, 0, 40)], 422);
             }

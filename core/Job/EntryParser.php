@@ -20,7 +20,7 @@ final class EntryParser
     /** Millimetres to a unit; the inch is exact since 1959. */
     private const UNITS = ['mm' => 1.0, 'cm' => 10.0, 'm' => 1000.0, 'in' => Units::INCH, '"' => Units::INCH, 'ft' => 12 * Units::INCH, "'" => 12 * Units::INCH];
 
-    private const UNIT = '/\G\s*(?:(?<word>mm|cm|in|ft|m)(?![\w(])\.?(?!\d)|(?<mark>"|\'))/';
+    private const UNIT = '/\G\s*(?:(?<word>mm|cm|inches|inch|in|feet|foot|ft|m)(?![A-Za-z_(])\.?|(?<mark>"|\'))/';
 
     private const NUMBER = '/\G\s*(?<number>(?:\d+(?:\.\d*)?|\.\d+)(?:[eE][+-]?\d+)?)/';
 
@@ -330,6 +330,7 @@ final class EntryParser
     {
         $match = $this->take(self::UNIT);
         $unit = $match === null ? null : ($match['word'] !== '' ? $match['word'] : $match['mark']);
+        $unit = ['inches' => 'in', 'inch' => 'in', 'feet' => 'ft', 'foot' => 'ft'][$unit ?? ''] ?? $unit;
 
         return $unit !== null && isset(self::UNITS[$unit]) ? $unit : null;
     }

@@ -91,3 +91,6 @@ it('takes the same for the same, however it is written', function (int $seed) us
 it('refuses what is no number', function (string $text) use ($read): void {
     expect(fn () => $read($text))->toThrow(JobError::class);
 })->with(['', '  ', 'abc', '1e309', '1/0 in', '12 furlongs', '<img src=x onerror=alert(1)>', '1;2', "12\n13"]);
+
+it('reads units in full and run together', fn () => expect($read('3ft2in')->number)->toEqualWithDelta(965.2, 1e-9)
+    ->and($read('12 inches')->number)->toEqualWithDelta(304.8, 1e-9)->and($read('3 feet 2 inches')->number)->toEqualWithDelta(965.2, 1e-9));

@@ -6,7 +6,6 @@ namespace Bowline\Laying;
 
 use Bowline\Geometry\Arc;
 use Bowline\Geometry\Line;
-use Bowline\Geometry\PointGrid;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Bowline\Geometry;
+namespace Bowline\Laying;
+
+use Bowline\Geometry\Vector;
 
 /** Points by the cell of space they lie in, to find those near a place without looking at all of them. */
 final class PointGrid

@@ -7,4 +7,6 @@ $core = storage_path('core.md5');
 return [
     // Fingerprint of core/, written by bin/prepare: what an older solver worked out does not hold any more.
     'core' => is_file($core) ? trim((string) file_get_contents($core)) : '',
+    // How long reading a job may go on solving runs in all, s; what is not solved by then is solved on the queue.
+    'solving_seconds' => (float) env('BOWLINE_SOLVING_SECONDS', 1.0),
 ];

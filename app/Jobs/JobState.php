@@ -15,6 +15,7 @@ use Bowline\Exchange\SolutionWriter;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\Run;
 use Bowline\Routing\DrapeRoute;
+use Bowline\Routing\Outline;
 use Bowline\SolvedRun;
 use Bowline\Solver;
 use Illuminate\Support\Facades\Config;
@@ -33,7 +34,7 @@ final readonly class JobState
     {
         $file = $this->files->file($job);
         $core = CoreJob::read($file);
-        $solutions = $this->solutions($job, $core);
+        $solutions = $this->solutions($job, $core, SolvingTime::ofRequest());
         $flags = JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES;
         // A window asks for triangles by themselves.
         unset($file->meshes);
@@ -88,9 +89,15 @@ final readonly class JobState
             json_encode(self::entries($job), $flags),
             json_encode($items, $flags),
             json_encode(PlaceWriter::only($core->site, $things), $flags),
-            implode(',', $this->solutions($job, $core)),
+            implode(',', $this->solutions($job, $core, SolvingTime::ofRequest())),
             json_encode($job->remembered, $flags),
         );
+    }
+
+    /** Solves what is not solved yet and keeps it, so that whoever opens the job first need not wait. */
+    public function solve(Job $job, SolvingTime $time): void
+    {
+        $this->solutions($job, CoreJob::read($this->files->file($job)), $time);
     }
 
     /** What was typed, by field. */
@@ -120,29 +127,48 @@ final readonly class JobState
     }
 
     /**
-     * Solves only the runs that something they follow from has changed of.
+     * Solves only the runs that something they follow from has changed of, as long as a request may take.
      *
      * @return array<string, string> JSON of each solved run, by id
      */
-    private function solutions(Job $job, CoreJob $core): array
+    private function solutions(Job $job, CoreJob $core, SolvingTime $time): array
     {
         $solver = new Solver($core);
         $solutions = [];
         $wanted = $job->runs();
         $wanted->whereIn('key', array_map(strval(...), array_keys($core->runs)));
         $rows = $wanted->get(['id', 'key', 'position', 'solved_from', 'solution']);
+        $waiting = Settling::query()->where('job_id', $job->id)->get(['key', 'from'])->mapWithKeys(static fn (Settling $one): array => [$one->key => $one->from])->all();
         foreach ($rows->sortBy('position') as $row) {
             $run = $core->runs[$row->key];
             $from = self::hash($run);
-            if ($row->solved_from !== $from || $row->solution === null) {
-                $row->solution = $run->route instanceof DrapeRoute && $run->route->takesLong($run)
-                    ? $this->settling($job, $solver, $run, $run->route, $from)
-                    : self::keep($job, $row->key, $from, $solver->run($run));
-            }
-            $solutions[$row->key] = $row->solution;
+            $solutions[$row->key] = $row->solved_from === $from && $row->solution !== null
+                ? $row->solution
+                : $this->solution($job, $solver, $run, $from, $time, $waiting[$row->key] ?? null);
         }
 
         return $solutions;
+    }
+
+    /**
+     * What a run that has changed comes to, kept where it took no longer than may be waited for; what takes longer is
+     * left to the queue.
+     *
+     * @param  string|null  $waiting  what its solution on the queue will follow from, null when none is waited for
+     */
+    private function solution(Job $job, Solver $solver, Run $run, string $from, SolvingTime $time, ?string $waiting): string
+    {
+        if ($run->route instanceof DrapeRoute && $run->route->takesLong($run)) {
+            $route = $run->route;
+
+            return $this->queued($job, $run, $from)
+                ?? self::meanwhile($solver->preview($run->withRoute($route->unsettled())), 'settling');
+        }
+        $solved = $waiting === $from ? null : $time->solve($solver, $run);
+
+        return $solved !== null
+            ? self::keep($job, $run->id, $from, $solved)
+            : $this->queued($job, $run, $from) ?? self::meanwhile(Outline::of($run), 'unsolved');
     }
 
     /** @return string JSON of the solution, as it is kept from now on */
@@ -155,11 +181,11 @@ final readonly class JobState
     }
 
     /**
-     * A run that takes long to settle does so on the queue; until then it is seen as it would hang.
+     * Puts a run on the queue to be solved there, once.
      *
-     * @return string JSON of what it is meanwhile, or of its solution where the queue has been quick
+     * @return string|null JSON of its solution where the queue has been quick
      */
-    private function settling(Job $job, Solver $solver, Run $run, DrapeRoute $route, string $from): string
+    private function queued(Job $job, Run $run, string $from): ?string
     {
         $new = ['from' => $from, 'state' => 'waiting', 'part' => 0, 'points' => []];
         // Several windows ask at once: the one that writes it puts it on the queue.
@@ -168,15 +194,17 @@ final readonly class JobState
         if ($isNew) {
             SettleRun::dispatch($settling->id);
         }
-        $kept = RunRow::query()->where('job_id', $job->id)->where('key', $run->id)->where('solved_from', $from)->first(['solution']);
-        if ($kept?->solution !== null) {
-            return $kept->solution;
-        }
 
-        return json_encode(
-            [...SolutionWriter::run($solver->preview($run->withRoute($route->unsettled()))), 'status' => 'warning', 'settling' => true],
-            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
-        );
+        return RunRow::query()->where('job_id', $job->id)->where('key', $run->id)->where('solved_from', $from)->first(['solution'])?->solution;
+    }
+
+    /**
+     * @param  'settling'|'unsolved'  $why
+     * @return string JSON of how a run is shown that is not solved yet
+     */
+    private static function meanwhile(SolvedRun $shown, string $why): string
+    {
+        return json_encode([...SolutionWriter::run($shown), 'status' => 'warning', $why => true], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
 
     /** A run as read holds all that its solution follows from: stock, ports, clamps and values worked in. */

@@ -16,7 +16,10 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use stdClass;
 
-/** Lets a draped run settle, on the queue, and keeps what it comes to as its solution. */
+/**
+ * Lets a draped run settle, or solves one for which no request had the time, on the queue, and keeps what it comes to as
+ * its solution.
+ */
 final class SettleRun implements ShouldQueue
 {
     use Queueable;
@@ -42,12 +45,13 @@ final class SettleRun implements ShouldQueue
         }
         $core = CoreJob::readOnly($files->around($job, [$settling->key]), static fn (stdClass $run): bool => ($run->id ?? null) === $settling->key);
         $run = $core->runs[$settling->key];
-        if (! $run->route instanceof DrapeRoute || JobState::hash($run) !== $settling->from) {
+        if (JobState::hash($run) !== $settling->from) {
             // It has been changed meanwhile, and is on the queue again as it is now.
             return;
         }
+        $watched = $run->route instanceof DrapeRoute ? $run->withRoute($run->route->watchedBy(new SettlingWatch($settling))) : $run;
         try {
-            $solved = (new Solver($core))->run($run->withRoute($run->route->watchedBy(new SettlingWatch($settling))));
+            $solved = (new Solver($core))->run($watched);
         } catch (SettlingStopped) {
             return;
         }

@@ -35,7 +35,7 @@ final readonly class DrapeRoute implements FlexibleRoute
      * @param  bool  $isSettled  false to have it hang as if nothing stood in its way, for as long as it has not come to lie
      */
     private function __construct(
-        private GivenLength $length,
+        public GivenLength $length,
         public array $kept,
         private array $held,
         private array $nudges,

@@ -18,7 +18,7 @@ final readonly class HangRoute implements FlexibleRoute
 {
     /** @param  Vector  $up  unit */
     private function __construct(
-        private GivenLength $length,
+        public GivenLength $length,
         public Vector $up,
     ) {
     }

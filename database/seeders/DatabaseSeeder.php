@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Jobs\JobFiles;
+use App\Jobs\JobState;
+use App\Jobs\SolvingTime;
 use App\Models\Job;
 use Bowline\Job\JobFile;
 use Illuminate\Database\Seeder;
@@ -16,14 +18,18 @@ final class DatabaseSeeder extends Seeder
     /** The last one is the one that opens. */
     private const JOBS = ['hoses.json', 'skid.json', 'ternwake.json'];
 
-    public function run(JobFiles $files): void
+    /** How long solving one of them may take, s. */
+    private const LONGEST = 120.0;
+
+    public function run(JobFiles $files, JobState $state): void
     {
         if (Job::query()->exists()) {
             return;
         }
         foreach (self::JOBS as $name) {
             $json = file_get_contents(database_path('demo/'.$name));
-            $files->keep(JobFile::decode($json === false ? throw new RuntimeException('A demo job cannot be read.') : $json));
+            $job = $files->keep(JobFile::decode($json === false ? throw new RuntimeException('A demo job cannot be read.') : $json));
+            $state->solve($job, new SolvingTime(self::LONGEST));
         }
     }
 }

@@ -2,8 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Jobs\JobFiles;
+use App\Jobs\SolvingTime;
 use App\Models\Settling;
 use App\Settling\SettleRun;
+use Bowline\Job\Job as CoreJob;
+use Bowline\Solver;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
@@ -105,4 +109,61 @@ it('says that settling failed, and tries again when it is asked to', function ()
 it('lets no second worker take what a first still works on', function (): void {
     // A task may take as long as the worker lets it; only after that another takes it up.
     expect(config('queue.connections.database.retry_after'))->toBeGreaterThan((new SettleRun(1))->timeout);
+});
+
+/** Hoses side by side, as many as asked, each through a clamp of its own. */
+function manyHoses(int $count): string
+{
+    return opened(json_encode([
+        'format' => 'bowline-job', 'version' => 2, 'name' => 'Manifold',
+        'stock' => [['id' => 'h', 'kind' => 'hose', 'section' => ['shape' => 'round', 'od' => 20, 'wall' => 4], 'bend' => ['radius' => 60, 'min_radius' => 60, 'min_straight' => 0], 'density' => 1200]],
+        'clamps' => array_map(static fn (int $i): array => ['id' => 'c'.$i, 'at' => [300, 100 * $i, 120], 'axis' => [1, 0, 0], 'bore' => 20, 'width' => 20], range(1, $count)),
+        'runs' => array_map(static fn (int $i): array => [
+            'id' => 'h'.$i, 'stock' => 'h', 'from' => ['at' => [0, 100 * $i, 0], 'axis' => [1, 0, 0]], 'to' => ['at' => [600, 100 * $i, 0], 'axis' => [1, 0, 0]],
+            'route' => ['kind' => 'spring', 'length' => 760, 'through' => [['clamp' => 'c'.$i]]],
+        ], range(1, $count)),
+    ], JSON_THROW_ON_ERROR));
+}
+
+it('opens a job that takes long at once: what there was no time for is drawn as it was said and left to the queue', function (): void {
+    config(['bowline.solving_seconds' => 0.0]);
+    Queue::fake();
+    $job = manyHoses(3);
+    $solutions = test()->getJson($job)->assertOk()->json('solutions');
+    // 300 mm along and 120 up to the clamp, and down again.
+    expect(array_column($solutions, 'unsolved'))->toBe([true, true, true])->and(array_column($solutions, 'status'))->toBe(['warning', 'warning', 'warning'])
+        ->and($solutions[0]['length'])->toEqualWithDelta(2 * hypot(300, 120), 1e-6)->and($solutions[0]['findings'][0]['rule'])->toBe('unsolved');
+    test()->getJson($job)->assertOk();
+    Queue::assertPushed(SettleRun::class, 3);
+
+    // What is on the queue is not tried again by those who look, however much time they have.
+    config(['bowline.solving_seconds' => 60.0]);
+    expect(array_column(test()->getJson($job)->json('solutions'), 'unsolved'))->toHaveCount(3);
+
+    // It is edited, undone and solved like any other.
+    $run = item($job, 'runs', 'h2');
+    $edited = edit($job, 'runs', 'h2', [...$run, 'name' => 'Hose 2', 'route' => [...$run['route'], 'length' => 800]])->assertOk()->json('solutions');
+    expect(collect($edited)->firstWhere('id', 'h2'))->not->toHaveKey('unsolved')->length->toEqualWithDelta(800.0, 1e-3);
+    foreach (Queue::pushed(SettleRun::class) as $task) {
+        $task->handle(app(JobFiles::class));
+    }
+    $solved = test()->getJson($job)->json('solutions');
+    expect(array_column($solved, 'unsolved'))->toBe([])->and(array_column($solved, 'length'))->toEqualWithDelta([760.0, 800.0, 760.0], 1e-3);
+});
+
+it('breaks off a run that takes longer than a request may take', function (): void {
+    // A cable of 60 m on a quay: minutes of settling, and an alarm after a whole second.
+    $core = CoreJob::read(json_decode((string) json_encode([
+        'format' => 'bowline-job', 'version' => 2, 'name' => 'Quay',
+        'stock' => [['id' => 'c', 'kind' => 'cable', 'section' => ['shape' => 'round', 'od' => 12], 'bend' => ['radius' => 60, 'min_radius' => 60, 'min_straight' => 0], 'density' => 2000]],
+        'surroundings' => [['id' => 'quay', 'shape' => 'box', 'size' => [90000, 4000, 20], 'pose' => ['at' => [0, 0, -10]]]],
+        'runs' => [['id' => 'shore', 'stock' => 'c', 'from' => ['at' => [-20000, 0, 300]], 'to' => ['at' => [20000, 0, 300]], 'route' => ['kind' => 'drape', 'length' => 60000]]],
+    ])));
+    $time = new SolvingTime(0.5);
+    $started = microtime(true);
+    expect($time->solve(new Solver($core), $core->runs['shore']))->toBeNull()->and(microtime(true) - $started)->toBeLessThan(5.0)
+        // Time that is up is up for all that come after.
+        ->and($time->solve(new Solver($core), $core->runs['shore']))->toBeNull();
+    // Nothing goes off later.
+    expect(pcntl_alarm(0))->toBe(0);
 });

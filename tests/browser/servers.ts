@@ -3,9 +3,16 @@ import { once } from 'node:events';
 import { type AddressInfo, createServer } from 'node:net';
 
 /** A server of a test's own, which it can stop and start again: with a database of its own beside the others'. */
-export async function start(port: number, command: 'tests/browser/server' | 'bin/serve'): Promise<ChildProcess> {
+export async function start(
+  port: number,
+  command: 'tests/browser/server' | 'bin/serve',
+  env: Record<string, string> = {},
+): Promise<ChildProcess> {
   const database = `${process.cwd()}/.bowline/own-server.sqlite`;
-  const server = spawn(command, [String(port)], { env: { ...process.env, DB_DATABASE: database }, stdio: 'ignore' });
+  const server = spawn(command, [String(port)], {
+    env: { ...process.env, ...env, DB_DATABASE: database },
+    stdio: 'ignore',
+  });
   for (let tries = 0; tries < 300; tries++) {
     const answer = await fetch(`http://127.0.0.1:${port}/api/ready`).catch(() => null);
     if (answer?.ok) {

@@ -148,3 +148,46 @@ test('lets a page of another origin neither write, delete, read nor frame', asyn
     elsewhere.close();
   }
 });
+
+test('opens a job that takes long to work out at once, and shows each hose when it is', async ({ page }) => {
+  const port = await freePort();
+  // No time at all while it is read: all of them are left to the queue.
+  const server = await start(port, 'tests/browser/server', { BOWLINE_SOLVING_SECONDS: '0' });
+  try {
+    const hoses = Array.from({ length: 8 }, (_, i) => ({ id: `h${i}`, y: 100 * i }));
+    const opened = await page.request.post(`http://127.0.0.1:${port}/api/jobs/open`, {
+      data: {
+        format: 'bowline-job',
+        version: 2,
+        name: 'Manifold',
+        stock: [
+          {
+            id: 'h',
+            name: 'Hose',
+            kind: 'hose',
+            section: { shape: 'round', od: 20, wall: 4 },
+            bend: { radius: 60, min_radius: 60, min_straight: 0 },
+            density: 1200,
+          },
+        ],
+        runs: hoses.map(({ id, y }) => ({
+          id,
+          name: `Hose ${id}`,
+          stock: 'h',
+          from: { at: [0, y, 0], axis: [1, 0, 0] },
+          to: { at: [600, y, 0], axis: [1, 0, 0] },
+          route: { kind: 'spring', length: 720 },
+        })),
+      },
+    });
+    const state = await opened.json();
+    expect(state.solutions.filter((one: { unsolved?: true }) => one.unsolved === true)).toHaveLength(8);
+    await page.goto(`http://127.0.0.1:${port}/jobs/${state.id}/lay`);
+    await page.getByText('Hose h7', { exact: true }).first().click();
+    // The queue works them out, and the window sees it by itself.
+    await expect(page.getByText('not worked out')).toHaveCount(0, { timeout: 60_000 });
+    await expect(page.getByRole('region', { name: 'Laid straight' })).toContainText('centre line 720 mm');
+  } finally {
+    await stop(server);
+  }
+});

@@ -2281,6 +2281,10 @@ export interface SolvedRun {
    * A draped run that has not come to lie yet: this is how it would hang with nothing in its way.
    */
   settling?: true;
+  /**
+   * A run that takes longer to solve than a request may take and is solved on the queue: drawn straight from point to point, as they were said, with its one finding `unsolved`.
+   */
+  unsolved?: true;
 }
 export interface Line {
   kind: "line";

@@ -60,7 +60,7 @@ export function BehaviourFields({ run, solved, onChange }: Props) {
       {route.kind === 'flow' && <FlowFields {...props} />}
       {route.kind === 'wrap' && <WrapFields {...props} hosts={hosts} onEnds={onChange} />}
       {route.kind !== 'corners' && route.kind !== 'wrap' && route.kept === undefined && <ThroughFields {...props} />}
-      {route.kind !== 'corners' && (
+      {route.kind !== 'corners' && solved.unsolved !== true && (
         <Row label="Tightest radius">
           <span className="figure">{solved.min_radius === null ? 'straight' : `R ${length(solved.min_radius)}`}</span>
         </Row>

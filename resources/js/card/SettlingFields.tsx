@@ -7,7 +7,27 @@ import { tell } from '../workbench/tell';
 import { useJob } from '../workbench/useJob';
 import { useSettling } from '../workbench/useSettling';
 
-/** A draped run that takes a while to come to lie: how far it is, and a way to stop it. */
+const SETTLES = {
+  waiting: 'Waiting to settle…',
+  settling: 'Settling…',
+  stopped: 'Stopped before it lay still',
+  failed: 'Settling failed: it took too long or was broken off',
+  settled: '',
+  again: 'Let it settle',
+  shown: 'Until then it is shown as it would hang with nothing in its way.',
+};
+
+const WORKED_OUT = {
+  waiting: 'Being worked out…',
+  settling: 'Being worked out…',
+  stopped: 'Stopped before it was worked out',
+  failed: 'It could not be worked out: it took too long or was broken off',
+  settled: '',
+  again: 'Work it out',
+  shown: '',
+};
+
+/** A run that takes a while to come to lie, or to work out: how far it is, and a way to stop it. */
 export function SettlingFields({ solved }: { solved: SolvedRun }) {
   const { state } = useJob();
   const client = useQueryClient();
@@ -17,13 +37,7 @@ export function SettlingFields({ solved }: { solved: SolvedRun }) {
   }
   const failed = settling.state === 'failed';
   const stopped = failed || settling.state === 'stopped';
-  const words = {
-    waiting: 'Waiting to settle…',
-    settling: 'Settling…',
-    stopped: 'Stopped before it lay still',
-    failed: 'Settling failed: it took too long or was broken off',
-    settled: '',
-  };
+  const words = solved.unsolved === true ? WORKED_OUT : SETTLES;
   const settle = (again: boolean) =>
     tell(
       api
@@ -36,10 +50,12 @@ export function SettlingFields({ solved }: { solved: SolvedRun }) {
         <strong className="flex-grow-1" role="status">
           {words[settling.state]}
         </strong>
-        <Button onClick={() => settle(stopped)}>{failed ? 'Try again' : stopped ? 'Let it settle' : 'Stop'}</Button>
+        <Button onClick={() => settle(stopped)}>{failed ? 'Try again' : stopped ? words.again : 'Stop'}</Button>
       </div>
-      {!stopped && <ProgressBar now={settling.part * 100} aria-label="How far it has settled" className="mt-1" />}
-      <p className="quiet mb-0">Until then it is shown as it would hang with nothing in its way.</p>
+      {!stopped && solved.settling === true && (
+        <ProgressBar now={settling.part * 100} aria-label="How far it has settled" className="mt-1" />
+      )}
+      {words.shown !== '' && <p className="quiet mb-0">{words.shown}</p>}
     </section>
   );
 }

@@ -29,6 +29,11 @@ export function MakePanel() {
           <h2>Make</h2>
           <p className="under">Pick a run to see its bend table.</p>
         </>
+      ) : solved.unsolved === true ? (
+        <>
+          <h2>{run.name ?? run.id}</h2>
+          <p className="text-warning-emphasis">It is not worked out yet: what is to be cut and bent will stand here.</p>
+        </>
       ) : (
         <>
           <h2>{run.name ?? run.id}</h2>

@@ -23,7 +23,7 @@ export function Strip() {
   const solved = run === undefined ? undefined : solution(run.id);
   return (
     <section className={`strip${folded ? '' : ' open'}`} aria-label="Laid straight">
-      {run === undefined || solved === undefined || folded ? (
+      {run === undefined || solved === undefined || solved.unsolved === true || folded ? (
         <Head
           facts={
             run === undefined || solved === undefined
@@ -40,7 +40,8 @@ export function Strip() {
   );
 }
 
-const factsOf = (run: Run, solved: SolvedRun) => `${run.name ?? run.id} · centre line ${lengthWithUnit(solved.length)}`;
+const factsOf = (run: Run, solved: SolvedRun) =>
+  `${run.name ?? run.id} · ${solved.unsolved === true ? 'not worked out yet' : `centre line ${lengthWithUnit(solved.length)}`}`;
 
 interface HeadProps {
   facts: string;

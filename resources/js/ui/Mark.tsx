@@ -15,6 +15,9 @@ export function statusWord(run: SolvedRun | undefined): string {
   if (run?.settling === true) {
     return 'settling';
   }
+  if (run?.unsolved === true) {
+    return 'not worked out';
+  }
   if (run === undefined || run.status === 'good') {
     return 'good';
   }

@@ -12,6 +12,9 @@ const key = (id: number) => ['job', id] as const;
 /** How often to look whether another window has changed the job, and whether an absent server is back, ms. */
 const LOOK = 2000;
 
+/** How often to look at least for runs that are not worked out yet, ms. */
+const LONGEST = 30_000;
+
 /** Distributes over the kinds of laying, so that each keeps its own shape. */
 type Bare<L> = L extends unknown ? Omit<L, 'was' | 'token' | 'since'> : never;
 export type LayingEdit = Bare<Laying>;
@@ -131,6 +134,25 @@ function useTaking() {
   );
 }
 
+/** Looks again while runs are not worked out yet: less and less often when none has been, as it may have failed. */
+function useWorkedOut(state: JobState, busy: boolean) {
+  const client = useQueryClient();
+  const left = state.solutions.filter((solved) => solved.unsolved === true).length;
+  useEffect(() => {
+    if (left === 0 || busy) {
+      return;
+    }
+    let wait = LOOK;
+    let timer = setTimeout(look, wait);
+    function look() {
+      void client.invalidateQueries({ queryKey: key(state.id) });
+      wait = Math.min(2 * wait, LONGEST);
+      timer = setTimeout(look, wait);
+    }
+    return () => clearTimeout(timer);
+  }, [left, busy, client, state.id]);
+}
+
 /** Sees what other windows do to the job, and whether the server is there. */
 function useWatching(state: JobState, busy: boolean) {
   const client = useQueryClient();
@@ -176,6 +198,7 @@ export function useJobAccess(state: JobState): JobAccess {
     },
   });
   useWatching(state, isPending);
+  useWorkedOut(state, isPending);
 
   const edit = useCallback(
     async (edits: BareEdit[], header?: Header, name?: string) => {

@@ -7,12 +7,12 @@ import { useJob } from './useJob';
 /** How often to look how a run lies that settles, ms. */
 const LOOK = 250;
 
-/** A draped run that settles on the server: how far it is, and how it lies now; null when it has settled. */
+/** A run that settles or is worked out on the server: how far it is, and how it lies now; null when it is done. */
 export function useSettling(solved: SolvedRun | undefined): Settling | null {
   const { state } = useJob();
   const client = useQueryClient();
   const id = solved?.id ?? '';
-  const isSettling = solved?.settling === true;
+  const isSettling = solved?.settling === true || solved?.unsolved === true;
   const { data } = useQuery({
     queryKey: ['settling', state.id, id, state.revision],
     queryFn: () => api.settling(state.id, id),

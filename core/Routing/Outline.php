@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Routing;
+
+use Bowline\Bending\BendTable;
+use Bowline\Geometry\Line;
+use Bowline\Geometry\Path;
+use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Run;
+use Bowline\Routing\Flexible\FlowPoint;
+use Bowline\Routing\Flexible\Gate;
+use Bowline\Rules\Finding;
+use Bowline\Rules\Severity;
+use Bowline\SolvedRun;
+
+/** A run that has not been worked out: straight from point to point as they were said, without bends or ties. */
+final class Outline
+{
+    public static function of(Run $run): SolvedRun
+    {
+        $points = self::points($run);
+        $lines = [];
+        $counter = count($points);
+        for ($i = 1; $i < $counter; $i++) {
+            if ($points[$i]->distanceTo($points[$i - 1]) >= Tolerance::COINCIDENT) {
+                $lines[] = new Line($points[$i - 1], $points[$i]);
+            }
+        }
+        $laid = LaidRun::curve($run, new Path($lines === [] ? [new Line($run->from->at, $run->to->at)] : $lines));
+
+        return new SolvedRun($laid, BendTable::of($laid), [new Finding(
+            'unsolved',
+            Severity::Warning,
+            'Not worked out yet',
+            'It takes a while and is worked out in the background. Until then it is drawn straight from point to point, and neither its length nor what is wrong with it is known.',
+            $run->from->at,
+            [0.0, $laid->length()],
+        )]);
+    }
+
+    /** @return non-empty-list<Vector> */
+    private static function points(Run $run): array
+    {
+        $points = [$run->from->at];
+        $last = $run->from->leadPoint();
+        if ($last !== null) {
+            $points[] = $last;
+        }
+        array_push($points, ...self::between($run->route, $last ?? $run->from->at));
+        $lead = $run->to->leadPoint();
+        if ($lead !== null) {
+            $points[] = $lead;
+        }
+
+        return [...$points, $run->to->at];
+    }
+
+    /** @return list<Vector> */
+    private static function between(Route $route, Vector $last): array
+    {
+        $ofGates = static fn (Gate $gate): Vector => $gate->clamp->at;
+        if ($route instanceof CornersRoute) {
+            $points = [];
+            foreach ($route->stops as $stop) {
+                array_push($points, ...$stop->vertices($last));
+                $last = $points[count($points) - 1];
+            }
+
+            return $points;
+        }
+
+        return match (true) {
+            $route instanceof FlowRoute => array_map(static fn (FlowPoint $point): Vector => $point->at, $route->points),
+            $route instanceof SpringRoute => array_map($ofGates, $route->gates->gates),
+            $route instanceof HangRoute, $route instanceof DrapeRoute => array_map($ofGates, $route->length->gates->gates),
+            default => [],
+        };
+    }
+}

@@ -31,6 +31,9 @@ final class Meshes
         $key = substr(hash('sha256', $bytes), 0, self::KEY);
         $present = Mesh::query()->where('key', $key)->first();
         if ($present !== null && self::isWhole($present)) {
+            // It is not cleared away before it is used.
+            $present->touch();
+
             return $present;
         }
 
@@ -48,7 +51,7 @@ final class Meshes
         $meshes = [];
         foreach ($surroundings as $body) {
             $key = ($body->shape ?? null) === 'mesh' ? $body->mesh ?? null : null;
-            if (is_string($key) && self::isKey($key) && ! isset($meshes[$key]) && Storage::exists(self::path($key))) {
+            if (is_string($key) && self::isKey($key) && ! isset($meshes[$key]) && Storage::exists(Mesh::pathOf($key))) {
                 $meshes[$key] = new MeshTriangles(fn (): string => $this->triangles($key));
             }
         }
@@ -68,7 +71,7 @@ final class Meshes
         $names = [];
         foreach ((new Node($file))->find('meshes')?->members() ?? [] as $name => $node) {
             $key = $name;
-            if (! self::isKey($key) || ! Storage::exists(self::path($key))) {
+            if (! self::isKey($key) || ! Storage::exists(Mesh::pathOf($key))) {
                 $packed = MeshTriangles::read($node)->packed();
                 $key = substr(hash('sha256', $packed), 0, self::KEY);
                 self::put($key, 'the mesh of '.(is_string($file->name ?? null) ? $file->name : 'a job'), Triangles::of($packed));
@@ -95,7 +98,7 @@ final class Meshes
     /** Whether all of its triangles are kept. */
     private static function isWhole(Mesh $mesh): bool
     {
-        return Storage::exists(self::path($mesh->key)) && Storage::size(self::path($mesh->key)) === $mesh->triangles * self::TRIANGLE;
+        return Storage::exists(Mesh::pathOf($mesh->key)) && Storage::size(Mesh::pathOf($mesh->key)) === $mesh->triangles * self::TRIANGLE;
     }
 
     /**
@@ -105,8 +108,8 @@ final class Meshes
      */
     private static function write(string $key, string $packed): void
     {
-        $beside = self::path($key).'.part';
-        $isWritten = Storage::put($beside, $packed) && Storage::size($beside) === strlen($packed) && Storage::move($beside, self::path($key));
+        $beside = Mesh::pathOf($key).'.part';
+        $isWritten = Storage::put($beside, $packed) && Storage::size($beside) === strlen($packed) && Storage::move($beside, Mesh::pathOf($key));
         if (! $isWritten) {
             Storage::delete($beside);
             throw StorageFailed::writing(strlen($packed));
@@ -125,14 +128,9 @@ final class Meshes
      */
     public function triangles(string $key): string
     {
-        $packed = Storage::get(self::path($key)) ?? throw new FileNotFoundException;
+        $packed = Storage::get(Mesh::pathOf($key)) ?? throw new FileNotFoundException;
         $mesh = Mesh::query()->where('key', $key)->first();
 
         return $mesh !== null && strlen($packed) !== $mesh->triangles * self::TRIANGLE ? throw new FileNotFoundException : $packed;
-    }
-
-    private static function path(string $key): string
-    {
-        return 'meshes/'.preg_replace('/[^a-f0-9]/', '', $key);
     }
 }

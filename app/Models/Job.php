@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Closure;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Prunable;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Database\Query\Expression;
@@ -30,7 +32,11 @@ use stdClass;
  */
 final class Job extends Model
 {
+    use Prunable;
     use SoftDeletes;
+
+    /** For how long a deleted job can be had back, and a mesh is kept that nobody holds, days. */
+    public const KEPT_DELETED = 30;
 
     /** The lists of the job file, and the models of their items. Stock first: runs refer to it. */
     public const LISTS = [
@@ -97,6 +103,18 @@ final class Job extends Model
     public function entries(): HasMany
     {
         return $this->hasMany(TypedEntry::class);
+    }
+
+    /** @return Builder<covariant self> jobs that were deleted so long ago that they are cleared away (bin/work) */
+    public function prunable(): Builder
+    {
+        return self::onlyTrashed()->where('deleted_at', '<=', now()->subDays(self::KEPT_DELETED));
+    }
+
+    /** Stock cannot go before the runs of it. */
+    protected function pruning(): void
+    {
+        $this->runs()->delete();
     }
 
     /** @return array<string, string> */

@@ -8,6 +8,7 @@ use App\Models\Settling;
 use App\Settling\SettleRun;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Solver;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
@@ -166,4 +167,36 @@ it('breaks off a run that takes longer than a request may take', function (): vo
         ->and($time->solve(new Solver($core), $core->runs['shore']))->toBeNull();
     // Nothing goes off later.
     expect(pcntl_alarm(0))->toBe(0);
+});
+
+it('clears away after 30 days what was deleted, and meshes that nobody holds', function (): void {
+    Storage::fake();
+    // 12, 48 and 108 triangles: three files.
+    [$placed, $undone, $loose] = array_map(static fn (int $divided): string => bringIn(stlOfBox($divided))->assertCreated()->json('mesh'), [1, 2, 3]);
+    $job = manyHoses(1);
+    $body = static fn (string $id, string $mesh): array => ['id' => $id, 'shape' => 'mesh', 'mesh' => $mesh, 'extent' => [[-50, -50, -50], [50, 50, 50]]];
+    edit($job, 'surroundings', 'a', $body('a', $placed))->assertOk();
+    edit($job, 'surroundings', 'b', $body('b', $undone))->assertOk();
+    test()->postJson($job.'/step', ['step' => 1])->assertOk();
+    $deleted = manyHoses(2);
+    test()->deleteJson($deleted)->assertSuccessful();
+    $files = static fn (): array => array_map(basename(...), Storage::files('meshes'));
+    $prune = static fn (): int => Artisan::call('model:prune');
+
+    test()->travel(29)->days();
+    $prune();
+    expect($files())->toHaveCount(3)->and(DB::table('jobs')->count())->toBe(2);
+    test()->travel(2)->days();
+    $prune();
+    // What can be redone is still held.
+    expect($files())->toEqualCanonicalizing([$placed, $undone])->and(DB::table('meshes')->count())->toBe(2)
+        ->and(DB::table('jobs')->count())->toBe(1)->and(DB::table('runs')->count())->toBe(1)->and(DB::table('clamps')->count())->toBe(1);
+    test()->postJson($deleted.'/restore')->assertNotFound();
+
+    test()->deleteJson($job)->assertSuccessful();
+    test()->travel(31)->days();
+    $prune();
+    expect($files())->toBe([])->and(DB::table('jobs')->count())->toBe(0);
+    // It can be brought in again.
+    expect(bringIn(stlOfBox(3))->assertCreated()->json('mesh'))->toBe($loose)->and($files())->toBe([$loose]);
 });

@@ -25,8 +25,11 @@ it('backs up, restores and checks', function (): void {
     touch($database);
     $migrate = new Process([PHP_BINARY, 'artisan', 'migrate', '--force', '--seed', '--quiet'], base_path(), ['DB_DATABASE' => $database, 'APP_ENV' => 'local', 'DB_CONNECTION' => 'sqlite']);
     $migrate->mustRun();
+    // It is done with the meshes of this checkout, of which there may be some already.
+    $meshes = count(glob(storage_path('app/meshes/*')) ?: []);
     try {
-        expect(admin($database, 'backup', $folder.'/b.tar'))->toBe([0, $folder."/b.tar holds 3 jobs and 0 meshes.\n"]);
+        [$exit, $said] = admin($database, 'backup', $folder.'/b.tar');
+        expect($exit)->toBe(0)->and($said)->toEndWith("/b.tar holds 3 jobs and $meshes meshes.\n");
         [$exit, $said] = admin($database, 'backup', $folder.'/b.tar');
         expect($exit)->toBe(1)->and($said)->toContain('is there already');
 
@@ -38,11 +41,58 @@ it('backs up, restores and checks', function (): void {
         [$exit, $said] = admin($database, 'check');
         expect($exit)->toBe(0)->and($said)->toContain('0 wrong');
 
+        // Over a database that is none, too.
+        file_put_contents($database, random_bytes(5000));
+        array_map(unlink(...), glob($database.'-*') ?: []);
+        [$exit, $said] = admin($database, 'restore', $folder.'/b.tar');
+        expect($exit)->toBe(0)->and($said)->toContain('Restored 3 jobs.');
+
         file_put_contents($folder.'/broken.tar', 'no archive');
         [$exit, $said] = admin($database, 'restore', $folder.'/broken.tar');
         expect($exit)->toBe(1)->and($said)->toContain('was not restored')->not->toContain('Stack trace');
         expect(admin($database, 'nothing')[0])->toBe(2);
     } finally {
+        array_map(unlink(...), glob($folder.'/*') ?: []);
+        rmdir($folder);
+    }
+});
+
+it('says what is wrong with a database before it serves, and begins anew beside it', function (): void {
+    $folder = sys_get_temp_dir().'/bowline-start-'.bin2hex(random_bytes(4));
+    mkdir($folder);
+    $database = $folder.'/jobs.sqlite';
+    $socket = stream_socket_server('tcp://127.0.0.1:0');
+    $port = substr((string) strrchr(stream_socket_get_name($socket, false), ':'), 1);
+    fclose($socket);
+    $demo = static fn (string ...$options): Process => new Process(
+        ['bin/demo', '--port', $port, ...$options], base_path(), ['DB_DATABASE' => $database, 'APP_ENV' => 'local', 'DB_CONNECTION' => 'sqlite', 'QUEUE_CONNECTION' => 'database'], null, 120,
+    );
+    $refused = static function () use ($demo): string {
+        $process = $demo();
+        expect($process->run())->toBe(1)->and($process->getErrorOutput())->toContain('bin/demo --aside')->not->toMatch('~: line \d|Stack trace~');
+
+        return $process->getErrorOutput();
+    };
+    $running = null;
+    try {
+        $bytes = random_bytes(5000);
+        file_put_contents($database, $bytes);
+        expect($refused())->toContain('is none')->and(file_get_contents($database))->toBe($bytes);
+
+        $running = $demo('--aside');
+        $running->start();
+        expect($running->waitUntil(static fn (string $type, string $said): bool => str_contains($said, 'Bowline is at')))->toBeTrue();
+        expect(json_decode((string) file_get_contents("http://127.0.0.1:$port/api/jobs"), true))->toHaveCount(3)
+            ->and(file_get_contents(glob($database.'.aside-*')[0]))->toBe($bytes);
+        $running->stop(10);
+
+        // Cut off in the middle, as by a disk that was full.
+        array_map(unlink(...), glob($database.'-*') ?: []);
+        $whole = (string) file_get_contents($database);
+        file_put_contents($database, substr($whole, 0, intdiv(strlen($whole), 2)));
+        expect($refused())->toContain('damaged');
+    } finally {
+        $running?->stop(10);
         array_map(unlink(...), glob($folder.'/*') ?: []);
         rmdir($folder);
     }

@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use Bowline\Job\Schema;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Tests\Cases;
 use Tests\Triangles;
@@ -75,7 +74,6 @@ it('refuses a mesh of more than 50 MB', function (): void {
 });
 
 it('lays a cable over a body that was brought in, and takes its triangles along with the job file', function (): void {
-    Storage::fake();
     $triangles = Triangles::box([300, 600, 200], 2);
     $stl = str_repeat(' ', 80).pack('V', strlen($triangles) / 36);
     foreach (str_split($triangles, 36) as $triangle) {
@@ -97,7 +95,6 @@ it('lays a cable over a body that was brought in, and takes its triangles along 
     $file = test()->get($job.'/file')->assertOk()->content();
     expect(base64_decode(json_decode($file, true)['meshes'][$mesh->json('mesh')]))->toBe($triangles);
     // On another machine, which has never seen it, and by the command line.
-    Storage::fake();
     $there = test()->getJson(opened($file))->assertOk();
     expect($middle($there->json('solutions.0.path.0.points')))->toEqualWithDelta(210.0, 0.3)
         ->and(test()->get('/api/meshes/'.$there->json('job.surroundings.0.mesh'))->assertOk()->content())->toBe($triangles);

@@ -54,7 +54,6 @@ it('keeps nothing of a mesh that a full disk has no room for, and takes it when 
 });
 
 it('tells that a mesh is damaged, and takes its file again', function (): void {
-    Storage::fake('local');
     $bytes = stlOfBox(3);
     $mesh = bringIn($bytes)->assertCreated()->json('mesh');
     Storage::put('meshes/'.$mesh, substr((string) Storage::get('meshes/'.$mesh), 0, 500));
@@ -79,7 +78,7 @@ it('says what is wrong with a broken database and what to do', function (string 
     }
     $this->getJson('/api/ready')->assertNoContent();
 })->with([
-    'no database' => ['This is a letter to the harbour master, and far longer than a hundred bytes, as a header of a database would be.', 'restore a backup'],
+    'no database' => ['This is a letter to the harbour master, and far longer than a hundred bytes, as a header of a database would be.', 'put a backup in its place'],
 ]);
 
 it('takes up again what a worker held that was ended', function (): void {
@@ -170,7 +169,6 @@ it('breaks off a run that takes longer than a request may take', function (): vo
 });
 
 it('clears away after 30 days what was deleted, and meshes that nobody holds', function (): void {
-    Storage::fake();
     // 12, 48 and 108 triangles: three files.
     [$placed, $undone, $loose] = array_map(static fn (int $divided): string => bringIn(stlOfBox($divided))->assertCreated()->json('mesh'), [1, 2, 3]);
     $job = manyHoses(1);

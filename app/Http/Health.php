@@ -20,7 +20,7 @@ final class Health
         'disk is full' => 'The disk of the server is full: nothing was changed. Make room, and try again.',
         'readonly database' => 'The database may not be written to: nothing was changed. Check who owns storage/ and whether its disk is read-only.',
         'malformed' => 'The database is damaged. Stop Bowline and put a backup in its place (bin/bowline-admin restore FILE), or begin anew and keep it beside (bin/demo --aside).',
-        'not a database' => 'What should be the database is none. Stop Bowline and put a backup in its place (bin/bowline-admin restore FILE), or begin anew and keep it beside (bin/demo --aside).',
+        'not a database' => 'The file that should hold the jobs is not a database. Stop Bowline and put a backup in its place (bin/bowline-admin restore FILE), or begin anew and keep it beside (bin/demo --aside).',
         'unable to open database' => 'The database cannot be opened. Check who owns storage/ and whether it is there.',
         'disk I/O error' => 'The disk of the server does not answer as it should: nothing was changed. Check it, and try again.',
         'database is locked' => 'The database is busy: nothing was changed. Try again in a moment.',

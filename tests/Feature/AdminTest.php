@@ -77,7 +77,7 @@ it('says what is wrong with a database before it serves, and begins anew beside 
     try {
         $bytes = random_bytes(5000);
         file_put_contents($database, $bytes);
-        expect($refused())->toContain('is none')->and(file_get_contents($database))->toBe($bytes);
+        expect($refused())->toContain('is not a database')->and(file_get_contents($database))->toBe($bytes);
 
         $running = $demo('--aside');
         $running->start();

@@ -8,14 +8,14 @@ use Symfony\Component\Process\Process;
  * bin/bowline-admin as people run it: as a process, on a database of its own.
  */
 
-/** @return array{int, string} exit code and all that was said */
+/** @return array{int, string} exit code and all that was said; what has to be built before comes first */
 function admin(string $database, string ...$arguments): array
 {
     $process = new Process([base_path('bin/bowline-admin'), ...$arguments], base_path(), ['DB_DATABASE' => $database, 'APP_ENV' => 'local', 'DB_CONNECTION' => 'sqlite']);
     $process->setTimeout(120);
     $process->run();
 
-    return [(int) $process->getExitCode(), $process->getOutput().$process->getErrorOutput()];
+    return [(int) $process->getExitCode(), $process->getErrorOutput().$process->getOutput()];
 }
 
 it('backs up, restores and checks', function (): void {

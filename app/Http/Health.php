@@ -26,7 +26,7 @@ final class Health
         'database is locked' => 'The database is busy: nothing was changed. Try again in a moment.',
     ];
 
-    /** Words for an error of the database that is none of the program; null for any other. */
+    /** Plain words for an error that the disk or the database file causes; null for any other, which is a mistake of the program. */
     public static function wordsFor(string $error): ?string
     {
         foreach (self::WORDS as $part => $words) {

@@ -37,7 +37,7 @@ final class SolvingTime
         if ($left <= 0.0) {
             return null;
         }
-        // A request that waits for nobody else has no other alarm; tasks of the queue, which do, solve without this.
+        // A process has one alarm. The queue worker uses it for its own time limit, so tasks of the queue must not solve through this class.
         $wasAsync = pcntl_async_signals(true);
         pcntl_signal(SIGALRM, function (): void {
             if ($this->isSolving) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
+use Bowline\Geometry\Vector;
 use Bowline\Job\Adjustment;
 use Bowline\Job\CornerRadius;
 use Bowline\Job\JobError;
@@ -51,6 +52,17 @@ final readonly class CornersRoute implements Route
             $symmetry === null ? null : Likeness::plane($symmetry, $site->values),
             $like === null ? null : self::followed($like, $site),
         );
+    }
+
+    public function saidPoints(Vector $from): array
+    {
+        $points = [];
+        foreach ($this->stops as $stop) {
+            array_push($points, ...$stop->vertices($from));
+            $from = $points[count($points) - 1];
+        }
+
+        return $points;
     }
 
     public function stopCount(): int

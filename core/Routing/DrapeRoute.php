@@ -35,7 +35,7 @@ final readonly class DrapeRoute implements FlexibleRoute
      * @param  bool  $isSettled  false to have it hang as if nothing stood in its way, for as long as it has not come to lie
      */
     private function __construct(
-        public GivenLength $length,
+        private GivenLength $length,
         public array $kept,
         private array $held,
         private array $nudges,
@@ -63,6 +63,11 @@ final readonly class DrapeRoute implements FlexibleRoute
             $length, $kept, [DrapedEnd::read($node->find('start_held'), false), DrapedEnd::read($node->find('end_held'), true)],
             array_map(static fn (Node $nudge): Nudge => Nudge::read($nudge, $site), $nudges), $site->up, $kept === [] ? new Bodies($site->surroundings, $site->fittings) : new Bodies([]),
         );
+    }
+
+    public function saidPoints(Vector $from): array
+    {
+        return $this->length->gates->points();
     }
 
     public function stopCount(): int

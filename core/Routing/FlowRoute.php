@@ -43,6 +43,11 @@ final readonly class FlowRoute implements FlexibleRoute
         );
     }
 
+    public function saidPoints(Vector $from): array
+    {
+        return array_map(static fn (FlowPoint $point): Vector => $point->at, $this->points);
+    }
+
     public function stopCount(): int
     {
         return count($this->points);

@@ -18,7 +18,7 @@ final readonly class HangRoute implements FlexibleRoute
 {
     /** @param  Vector  $up  unit */
     private function __construct(
-        public GivenLength $length,
+        private GivenLength $length,
         public Vector $up,
     ) {
     }
@@ -26,6 +26,11 @@ final readonly class HangRoute implements FlexibleRoute
     public static function read(Node $node, Site $site): self
     {
         return new self(GivenLength::read($node, $site), $site->up);
+    }
+
+    public function saidPoints(Vector $from): array
+    {
+        return $this->length->gates->points();
     }
 
     public function stopCount(): int

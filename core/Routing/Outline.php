@@ -10,8 +10,6 @@ use Bowline\Geometry\Path;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Run;
-use Bowline\Routing\Flexible\FlowPoint;
-use Bowline\Routing\Flexible\Gate;
 use Bowline\Rules\Finding;
 use Bowline\Rules\Severity;
 use Bowline\SolvedRun;
@@ -44,39 +42,12 @@ final class Outline
     /** @return non-empty-list<Vector> */
     private static function points(Run $run): array
     {
-        $points = [$run->from->at];
-        $last = $run->from->leadPoint();
-        if ($last !== null) {
-            $points[] = $last;
-        }
-        array_push($points, ...self::between($run->route, $last ?? $run->from->at));
-        $lead = $run->to->leadPoint();
-        if ($lead !== null) {
-            $points[] = $lead;
-        }
+        $fromLead = $run->from->leadPoint();
+        $toLead = $run->to->leadPoint();
 
-        return [...$points, $run->to->at];
-    }
-
-    /** @return list<Vector> */
-    private static function between(Route $route, Vector $last): array
-    {
-        $ofGates = static fn (Gate $gate): Vector => $gate->clamp->at;
-        if ($route instanceof CornersRoute) {
-            $points = [];
-            foreach ($route->stops as $stop) {
-                array_push($points, ...$stop->vertices($last));
-                $last = $points[count($points) - 1];
-            }
-
-            return $points;
-        }
-
-        return match (true) {
-            $route instanceof FlowRoute => array_map(static fn (FlowPoint $point): Vector => $point->at, $route->points),
-            $route instanceof SpringRoute => array_map($ofGates, $route->gates->gates),
-            $route instanceof HangRoute, $route instanceof DrapeRoute => array_map($ofGates, $route->length->gates->gates),
-            default => [],
-        };
+        return [
+            $run->from->at, ...($fromLead === null ? [] : [$fromLead]), ...$run->route->saidPoints($fromLead ?? $run->from->at),
+            ...($toLead === null ? [] : [$toLead]), $run->to->at,
+        ];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
+use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Run;
@@ -17,6 +18,14 @@ interface Route
 
     /** How many stops the designer gave; a fixed length names them by number. */
     public function stopCount(): int;
+
+    /**
+     * The points it was told to go through, in order, without its ends and as they were said: nothing is solved for them.
+     *
+     * @param  Vector  $from  the end of the lead at the start, from which steps are counted
+     * @return list<Vector>
+     */
+    public function saidPoints(Vector $from): array;
 
     public function lay(Run $run): LaidRun;
 }

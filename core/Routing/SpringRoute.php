@@ -41,6 +41,11 @@ final readonly class SpringRoute implements FlexibleRoute, FollowsShape
         );
     }
 
+    public function saidPoints(Vector $from): array
+    {
+        return $this->gates->points();
+    }
+
     public function stopCount(): int
     {
         return 0;

@@ -8,6 +8,7 @@ use Bowline\Geometry\Curve;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Segment;
+use Bowline\Geometry\Vector;
 use Bowline\Job\End\OpenEnd;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
@@ -101,6 +102,11 @@ final readonly class WrapRoute implements FlexibleRoute
         }
 
         return $step * $number;
+    }
+
+    public function saidPoints(Vector $from): array
+    {
+        return [];
     }
 
     public function stopCount(): int

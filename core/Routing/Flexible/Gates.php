@@ -55,6 +55,12 @@ final readonly class Gates
         );
     }
 
+    /** @return list<Vector> the centres of the clamps, in order */
+    public function points(): array
+    {
+        return array_map(static fn (Gate $gate): Vector => $gate->clamp->at, $this->gates);
+    }
+
     public function isNone(): bool
     {
         return $this->gates === [];

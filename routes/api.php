@@ -65,6 +65,7 @@ Route::post('jobs/{job}/preview/run', [PreviewController::class, 'run']);
 Route::post('jobs/{job}/preview/place', [PreviewController::class, 'place']);
 
 Route::get('jobs/{job}/file', [TakeAwayController::class, 'file']);
+Route::get('jobs/{job}/file.bowline', [TakeAwayController::class, 'archive']);
 Route::get('jobs/{job}/centrelines.dxf', [TakeAwayController::class, 'centrelines']);
 Route::get('jobs/{job}/runs/{run}/centreline.dxf', [TakeAwayController::class, 'centreline']);
 Route::get('jobs/{job}/bodies.stl', [TakeAwayController::class, 'bodies']);

@@ -139,11 +139,12 @@ final class Catalogue
 
     /**
      * @param  array<mixed>  $row
-     * @return array<mixed>
+     * @return array<string, mixed>
      */
     private static function columns(array $row): array
     {
-        $columns = array_intersect_key($row, array_flip(['part_number', 'kind', 'name', ...CatalogueRows::LENGTHS, 'density']));
+        $names = array_filter(['part_number', 'kind', 'name', ...CatalogueRows::LENGTHS, 'density'], static fn (string $name): bool => array_key_exists($name, $row));
+        $columns = array_combine($names, array_map(static fn (string $name): mixed => $row[$name], $names));
         $text = static fn (string $key): string => is_string($row[$key] ?? null) ? $row[$key] : '';
 
         return [

@@ -11,6 +11,7 @@ use Bowline\Job\JobError;
 use Bowline\Laying\LayingError;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -43,6 +44,7 @@ final class Problems
 
             return $message === null || ! $request->is('api/*') ? null : response()->json(['message' => $message], 503);
         });
+        $exceptions->render(static fn (PostTooLargeException $error): JsonResponse => response()->json(['message' => BodySize::WORDS], 413));
         $exceptions->render(static fn (LayingError $error): JsonResponse => response()->json(['message' => $error->getMessage()], 422));
         $exceptions->render(static fn (NotFoundHttpException $error, Request $request): ?JsonResponse => $request->is('api/*')
             ? response()->json(['message' => 'This is not there (any more).'], 404)

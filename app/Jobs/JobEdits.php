@@ -10,6 +10,7 @@ use Bowline\Job\Job as CoreJob;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Schema;
+use Bowline\Job\Shape\Triangles;
 use Bowline\Laying\Loosening;
 use Bowline\Laying\OpenEnds;
 use stdClass;
@@ -43,6 +44,7 @@ final readonly class JobEdits
             $after = $this->edited($before, $action, $action->after === $job->revision);
             $this->check($after);
             $changes = $this->write($job, $before, $after);
+            $this->refuseTooManyTriangles($job, $changes);
             if ($changes !== []) {
                 $this->steps->record($job, $action->name ?? StepName::of($changes), $changes, $action->token);
                 $this->remember($job, $changes);
@@ -92,6 +94,26 @@ final readonly class JobEdits
         }
 
         return $things;
+    }
+
+    /**
+     * @param  list<Change>  $changes
+     *
+     * @throws EditRefused when the job could not be saved and opened again
+     */
+    private function refuseTooManyTriangles(Job $job, array $changes): void
+    {
+        foreach ($changes as $change) {
+            $mesh = $change->list === 'surroundings' ? $change->after->mesh ?? null : null;
+            if ($mesh === null || $mesh === ($change->before->mesh ?? null)) {
+                continue;
+            }
+            try {
+                Triangles::refuseMoreInAll($this->files->triangles($job));
+            } catch (JobError $error) {
+                throw new EditRefused($change->list, $change->id, '/mesh', $error->getMessage());
+            }
+        }
     }
 
     /**

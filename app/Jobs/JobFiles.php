@@ -32,6 +32,12 @@ final class JobFiles
         return $this->withMeshes($this->withLists($job, static fn (): ?array => null));
     }
 
+    /** How many triangles all meshes of the job have. */
+    public function triangles(Job $job): int
+    {
+        return $this->meshes->count((object) $this->items($job, ['surroundings' => null]));
+    }
+
     /**
      * The job file with only the runs that are asked for and those they follow, and of what they may hang on only
      * what they do, with what that is mounted on.

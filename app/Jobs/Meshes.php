@@ -41,22 +41,41 @@ final class Meshes
     }
 
     /**
-     * Those of the surroundings that are at hand, by name, to go with a job file.
+     * Those of the surroundings that are at hand and whole, by name, to go with a job file.
      *
      * @param  list<stdClass>  $surroundings  as they stand in the file
      * @return array<string, MeshTriangles> read from where they are kept when they are first asked for
      */
     public function of(array $surroundings): array
     {
+        $keys = array_filter(array_map(
+            static fn (stdClass $body): mixed => ($body->shape ?? null) === 'mesh' ? $body->mesh ?? null : null, $surroundings,
+        ), is_string(...));
         $meshes = [];
-        foreach ($surroundings as $body) {
-            $key = ($body->shape ?? null) === 'mesh' ? $body->mesh ?? null : null;
-            if (is_string($key) && self::isKey($key) && ! isset($meshes[$key]) && Storage::exists(Mesh::pathOf($key))) {
-                $meshes[$key] = new MeshTriangles(fn (): string => $this->triangles($key));
+        foreach ($keys === [] ? [] : self::rows($keys) as $mesh) {
+            if (self::isWhole($mesh)) {
+                $meshes[$mesh->key] = new MeshTriangles(fn (): string => $this->triangles($mesh->key));
             }
         }
 
         return $meshes;
+    }
+
+    /**
+     * @param  array<string>  $keys
+     * @return list<Mesh>
+     */
+    private static function rows(array $keys): array
+    {
+        return array_values(Mesh::query()->whereIn('key', $keys)->get()->all());
+    }
+
+    /** How many triangles the meshes of a job file have in all, by what is kept of them. */
+    public function count(stdClass $file): int
+    {
+        $names = array_map(static fn (Node $body): mixed => $body->find('mesh')?->value, (new Node($file))->list('surroundings'));
+
+        return array_sum(array_map(static fn (Mesh $mesh): int => $mesh->triangles, self::rows(array_filter($names, is_string(...)))));
     }
 
     /**
@@ -71,7 +90,8 @@ final class Meshes
         $names = [];
         foreach ((new Node($file))->find('meshes')?->members() ?? [] as $name => $node) {
             $key = $name;
-            if (! self::isKey($key) || ! Storage::exists(Mesh::pathOf($key))) {
+            $present = self::isKey($key) ? Mesh::query()->where('key', $key)->first() : null;
+            if ($present === null || ! self::isWhole($present)) {
                 $packed = MeshTriangles::read($node)->packed();
                 $key = substr(hash('sha256', $packed), 0, self::KEY);
                 self::put($key, 'the mesh of '.(is_string($file->name ?? null) ? $file->name : 'a job'), Triangles::of($packed));

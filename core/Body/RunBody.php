@@ -22,8 +22,8 @@ use Bowline\Routing\LaidRun;
  */
 final readonly class RunBody
 {
-    /** Vertices of one wall of a body: beyond these no program opens it, and the memory of this one ends. */
-    private const MOST_VERTICES = 500_000;
+    /** Vertices of one wall of a body: so many of both walls, with their triangles, take about 200 MB of memory. */
+    private const MOST_VERTICES = 200_000;
 
     /** Chord tolerance where none is asked for, mm: finer than a filament or a milling path shows. */
     public const CHORD = 0.1;
@@ -57,16 +57,17 @@ final readonly class RunBody
     {
         $builder = new MeshBuilder;
         $tolerance = new Chord($chord);
+        $sides = $tolerance->sides($this->section->outsideDiameter / 2);
+        $vertices = $sides * array_sum(array_map(fn (Segment $segment): float => $this->pieces($segment, $tolerance), $this->laid->path->segments));
+        if ($vertices > self::MOST_VERTICES) {
+            throw JobError::at('', sprintf(
+                'the body of %s would have about %s triangles, and %s are allowed: ask for a coarser chord than %s mm', $this->laid->run->name,
+                number_format(4.0 * $vertices), number_format(4.0 * self::MOST_VERTICES), Words::number($chord, 4),
+            ));
+        }
         $frames = $this->frames($tolerance);
         if (count($frames) < 2) {
             return $builder->mesh();
-        }
-        $sides = $tolerance->sides($this->section->outsideDiameter / 2);
-        if (count($frames) * $sides > self::MOST_VERTICES) {
-            throw JobError::at('', sprintf(
-                'the body of %s would have about %s triangles, and %s are allowed: ask for a coarser chord than %s mm', $this->laid->run->name,
-                number_format(4.0 * count($frames) * $sides), number_format(4.0 * self::MOST_VERTICES), Words::number($chord, 4),
-            ));
         }
         $start = $this->finish($this->laid->run->from->end, $frames[0], $frames[1], count($frames) === 2);
         $last = count($frames) - 1;
@@ -108,7 +109,7 @@ final readonly class RunBody
         foreach ($segments as $index => $segment) {
             $next = $segments[$index + 1] ?? null;
             if ($segment instanceof Arc) {
-                $pieces = min(self::MOST_VERTICES, $chord->pieces($segment->radius + $this->section->outsideDiameter / 2, $segment->angle));
+                $pieces = (int) $this->pieces($segment, $chord);
                 for ($i = 1; $i <= $pieces; $i++) {
                     $turn = $segment->angle * $i / $pieces;
                     $frames[] = $frame->turned($segment->pointAt($segment->radius * $turn), $segment->normal, $turn);
@@ -137,6 +138,35 @@ final readonly class RunBody
         return $frames;
     }
 
+    /** How many rings the section is drawn in along a segment, as a float: it may be more than an integer holds. */
+    private function pieces(Segment $segment, Chord $chord): float
+    {
+        return match (true) {
+            $segment instanceof Arc => $chord->pieces($segment->radius + $this->section->outsideDiameter / 2, $segment->angle),
+            $segment instanceof Curve => max(1.0, ceil(array_sum($this->shares($segment, $chord)) - 1e-9)),
+            default => 1.0,
+        };
+    }
+
+    /**
+     * How many pieces, also fractions of one, each part of a curve between two of its points asks for, by what it turns.
+     *
+     * @return list<float>
+     */
+    private function shares(Curve $curve, Chord $chord): array
+    {
+        $half = $this->section->outsideDiameter / 2;
+        $shares = [];
+        for ($i = 1, $count = count($curve->points); $i < $count; $i++) {
+            $bend = ($curve->curvature[$i - 1] + $curve->curvature[$i]) / 2;
+            $radius = $bend > 1e-12 ? 1.0 / $bend : 1e12;
+            $turn = max($curve->directions[$i - 1]->angleTo($curve->directions[$i]), ($curve->along[$i] - $curve->along[$i - 1]) / $radius);
+            $shares[] = $chord->share($radius + $half, $turn);
+        }
+
+        return $shares;
+    }
+
     /**
      * Developed lengths of a curve, its end the last, between which no facet stands off it by more than the tolerance.
      *
@@ -144,17 +174,12 @@ final readonly class RunBody
      */
     private function places(Curve $curve, Chord $chord): array
     {
-        $half = $this->section->outsideDiameter / 2;
-        // How many pieces there are to each point, by what the curve turns up to there.
         $counts = [0.0];
-        foreach (array_slice(array_keys($curve->points), 1) as $i) {
-            $bend = ($curve->curvature[$i - 1] + $curve->curvature[$i]) / 2;
-            $radius = $bend > 1e-12 ? 1.0 / $bend : 1e12;
-            $turn = max($curve->directions[$i - 1]->angleTo($curve->directions[$i]), ($curve->along[$i] - $curve->along[$i - 1]) / $radius);
-            $counts[] = $counts[$i - 1] + $chord->share($radius + $half, $turn);
+        foreach ($this->shares($curve, $chord) as $i => $share) {
+            $counts[] = $counts[$i] + $share;
         }
         $last = count($counts) - 1;
-        $pieces = (int) min((float) self::MOST_VERTICES, max(1.0, ceil($counts[$last] - 1e-9)));
+        $pieces = (int) $this->pieces($curve, $chord);
         $places = [];
         $i = 1;
         for ($piece = 1; $piece < $pieces; $piece++) {

@@ -41,7 +41,7 @@ final class BroughtIn
         [$segments, $passedOver] = DxfReader::read($text);
         [$routes, $remarks] = LineChains::of($segments, $units);
         foreach ($passedOver as $kind => $count) {
-            $remarks[] = sprintf('%d × %s passed over: only lines, arcs and polylines are read.', $count, mb_substr($kind, 0, 40));
+            $remarks[] = sprintf('%d × %s passed over: only lines, arcs and polylines are read.', $count, mb_substr((string) $kind, 0, 40));
         }
 
         return [array_map(self::members(...), $routes), $remarks];

@@ -37,6 +37,11 @@ final class CommandLine
 
         TEXT;
 
+    /** Chord tolerances that can be asked for, mm. */
+    private const FINEST_CHORD = 0.0001;
+
+    private const COARSEST_CHORD = 1000.0;
+
     private const OPTIONS = ['run', 'chord', 'paper', 'change', 'lines', 'stock'];
 
     /**
@@ -55,7 +60,7 @@ final class CommandLine
         }
         [$command, $file] = $words;
         try {
-            $job = Job::fromJson(self::read($file));
+            $job = self::job($file);
             if ($command === 'change' || $command === 'bring-in') {
                 fwrite($out, $command === 'change' ? self::changed($job, $options) : self::broughtIn($job, $options, $err));
 
@@ -79,6 +84,14 @@ final class CommandLine
         }
 
         return 0;
+    }
+
+    /** @throws JobError when it is neither a job file nor an archive of one */
+    private static function job(string $file): Job
+    {
+        $text = self::read($file);
+
+        return JobArchive::isOne($text) ? Job::read(JobArchive::open($file)) : Job::fromJson($text);
     }
 
     /** @throws JobError when it cannot be read */
@@ -215,9 +228,12 @@ final class CommandLine
     /** @param  array<string, string>  $options */
     private static function chord(array $options): float
     {
-        $chord = (float) ($options['chord'] ?? RunBody::CHORD);
+        $said = $options['chord'] ?? (string) RunBody::CHORD;
+        $chord = is_numeric($said) ? (float) $said : 0.0;
 
-        return $chord > 0.0 ? $chord : throw JobError::at('', 'the chord tolerance must be more than 0');
+        return $chord >= self::FINEST_CHORD && $chord <= self::COARSEST_CHORD ? $chord : throw JobError::at('', sprintf(
+            '--chord is a number from %s to %s mm', self::FINEST_CHORD, self::COARSEST_CHORD,
+        ));
     }
 
     /**

@@ -5,17 +5,33 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 use Bowline\Body\Mesh;
+use Bowline\Job\JobError;
 
 /** Binary STL: an 80-byte header, a count, then per triangle its normal, its three corners and two spare bytes. */
 final class StlWriter
 {
-    /** @param  list<Mesh>  $meshes */
-    public static function write(array $meshes, string $title): string
+    /** Where the count of triangles stands. */
+    private const COUNT_AT = 80;
+
+    /** Triangles of one file at most: 150 MB. */
+    private const MOST = 3_000_000;
+
+    /**
+     * @param  iterable<Mesh>  $meshes  made one after another, so that not all of them are in memory
+     *
+     * @throws JobError where they have more triangles than one file may
+     */
+    public static function write(iterable $meshes, string $title): string
     {
         // A binary file must not begin with "solid", which is how the text form is told apart.
         $stl = str_pad(substr('Bowline STL, mm: '.preg_replace('/[^\x20-\x7e]/', '?', $title), 0, 80), 80);
-        $stl .= pack('V', array_sum(array_map(static fn (Mesh $mesh): int => count($mesh->triangles), $meshes)));
+        $count = 0;
+        $stl .= pack('V', $count);
         foreach ($meshes as $mesh) {
+            $count += count($mesh->triangles);
+            if ($count > self::MOST) {
+                throw JobError::at('', sprintf('these bodies would have more than %s triangles in one file: take them one by one', number_format(self::MOST)));
+            }
             foreach ($mesh->triangles as [$a, $b, $c]) {
                 [$a, $b, $c] = [$mesh->vertices[$a], $mesh->vertices[$b], $mesh->vertices[$c]];
                 $n = $b->minus($a)->cross($c->minus($a))->unit();
@@ -23,6 +39,6 @@ final class StlWriter
             }
         }
 
-        return $stl;
+        return substr_replace($stl, pack('V', $count), self::COUNT_AT, 4);
     }
 }

@@ -32,7 +32,9 @@ it('says what is wrong with the command', function (array $arguments, string $wo
     'no such file' => [['solve', '/nowhere.json'], 'cannot be read'],
     'no such run' => [['solve', Cases::file('corners-straight'), '--run', 'x'], 'no run “x”'],
     'no such command' => [['weld', Cases::file('corners-straight')], 'no command “weld”'],
-    'a chord of nothing' => [['stl', Cases::file('corners-straight'), '--chord', '0'], 'chord tolerance'],
+    ...array_map(static fn (string $chord): array => [['stl', Cases::file('corners-straight'), '--chord', $chord], '--chord is a number from 0.0001 to 1000 mm'], [
+        'a chord of nothing' => '0', 'a chord too fine' => '0.00009', 'finer than floats' => '1e-300', 'too coarse' => '1001', 'infinite' => '1e999', 'no number' => 'fine', 'a unit' => '0.1mm',
+    ]),
 ]);
 
 it('does not write a body that folds over, and says why', function (): void {

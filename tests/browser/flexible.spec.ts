@@ -318,6 +318,20 @@ test('brings in a body, lays a cable over it, and takes back what was typed wron
   await expect(length).toHaveValue('900');
   await page.reload();
   await expect(length).toHaveValue('900');
+
+  // Taken away with its body beside it, and opened again: the hose lies on it there too.
+  await goTo(page, 'Make');
+  const saving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the job file' }).click();
+  const saved = await saving;
+  expect(saved.suggestedFilename()).toMatch(/\.bowline$/);
+  const before = page.url();
+  await page.getByLabel('Job file').setInputFiles(await saved.path());
+  await expect.poll(() => page.url()).not.toBe(before);
+  await goTo(page, 'Lay');
+  await locker(page, 'Steering hose').click();
+  await expect(length).toHaveValue('900');
+  await expect(page.locator('.finding')).toHaveCount(0);
 });
 
 test('hangs a cable through two clamps, reads each span, and is told of the kink', async ({ page }) => {

@@ -19,7 +19,7 @@ final class Backup extends Command
 
     public function handle(): int
     {
-        $file = is_string($this->argument('file')) ? $this->argument('file') : '';
+        $file = $this->argument('file');
         if (! str_ends_with($file, '.tar')) {
             $this->error('Name a file that ends in .tar.');
 

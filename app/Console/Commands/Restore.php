@@ -21,7 +21,7 @@ final class Restore extends Command
 
     public function handle(Filesystem $files): int
     {
-        $file = is_string($this->argument('file')) ? $this->argument('file') : '';
+        $file = $this->argument('file');
         $unpacked = sys_get_temp_dir().'/bowline-restore-'.bin2hex(random_bytes(6));
         try {
             if (! is_file($file)) {

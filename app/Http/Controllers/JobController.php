@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Body;
+use App\Http\BodySize;
 use App\Http\JobResponse;
+use App\Http\TemporaryFile;
 use App\Jobs\JobFiles;
 use App\Models\Job;
+use Bowline\Exchange\JobArchive;
 use Bowline\Exchange\PictureWriter;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\JobFile;
 use Bowline\Job\Run;
 use Bowline\Routing\LaidRun;
+use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -79,10 +83,20 @@ final readonly class JobController
         return $response->of($this->files->keep((object) ['format' => CoreJob::FORMAT, 'version' => CoreJob::VERSION, 'name' => $name]), 201);
     }
 
-    /** Opens a job file as a new job. */
+    /** Opens a job file, or an archive of one with its meshes, as a new job. */
     public function open(Request $request, JobResponse $response): Response
     {
-        return $response->of($this->files->keep(JobFile::decode($request->getContent())), 201);
+        $content = $request->getContent(true);
+        $isArchive = JobArchive::isOne((string) fread($content, 4));
+        rewind($content);
+        if (! $isArchive && BodySize::isTooLarge($request)) {
+            throw new PostTooLargeException;
+        }
+        $file = $isArchive
+            ? TemporaryFile::holding($content, JobArchive::open(...))
+            : JobFile::decode((string) stream_get_contents($content));
+
+        return $response->of($this->files->keep($file), 201);
     }
 
     /** Puts a job away; it can be had back. */

@@ -4,38 +4,62 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\TemporaryFile;
 use App\Jobs\JobFiles;
+use App\Jobs\Meshes;
 use App\Models\Job;
-use Bowline\Body\Mesh;
 use Bowline\Exchange\BenderWriter;
 use Bowline\Exchange\BendSheet;
 use Bowline\Exchange\CsvTables;
 use Bowline\Exchange\Dxf\DxfWriter;
+use Bowline\Exchange\JobArchive;
 use Bowline\Exchange\RunViews;
 use Bowline\Exchange\StlWriter;
 use Bowline\Exchange\WritableBody;
 use Bowline\Job\Job as CoreJob;
+use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
 use Bowline\Job\Run;
 use Bowline\Routing\LaidRun;
 use Bowline\SolvedRun;
 use Bowline\Solver;
+use Generator;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** The files a designer takes away. */
 final readonly class TakeAwayController
 {
-    public function __construct(private JobFiles $files)
-    {
+    /** Triangles of all meshes that a plain job file carries at most: it has to be opened again, as JSON (BodySize). */
+    private const MOST_IN_PLAIN_FILE = 1_000_000;
+
+    public function __construct(
+        private JobFiles $files,
+        private Meshes $meshes,
+    ) {
     }
 
     public function file(Job $job): Response
     {
-        return self::download(JobFile::encode($this->files->file($job)), 'application/json', $job->name, 'bowline.json');
+        $file = $this->files->file($job);
+        if ($this->meshes->count($file) > self::MOST_IN_PLAIN_FILE) {
+            throw JobError::at('/meshes', 'the bodies of this job are too large for a plain job file: save it as .bowline, with its bodies beside it');
+        }
+
+        return self::download(JobFile::encode($file), 'application/json', $job->name, 'bowline.json');
+    }
+
+    /** The job file in a ZIP with its meshes beside it. */
+    public function archive(Job $job): BinaryFileResponse
+    {
+        $path = TemporaryFile::make();
+        JobArchive::write($this->files->file($job), $path);
+
+        return response()->download($path, self::fileName($job->name, 'bowline'), ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
     }
 
     public function bends(Job $job, string $run): Response
@@ -64,7 +88,7 @@ final readonly class TakeAwayController
     /** The picture of the bend sheet, for the screen. */
     public function views(Job $job, string $run): Response
     {
-        return new Response(RunViews::svg($this->solved($job, $run)->laid, 190.0, 110.0), 200, ['Content-Type' => 'image/svg+xml', 'X-Content-Type-Options' => 'nosniff']);
+        return new Response(RunViews::svg($this->solved($job, $run)->laid, 190.0, 110.0), 200, ['Content-Type' => 'image/svg+xml']);
     }
 
     public function centreline(Job $job, string $run): Response
@@ -98,8 +122,13 @@ final readonly class TakeAwayController
 
     public function bodies(Job $job): Response
     {
-        $solver = new Solver(CoreJob::read($this->files->file($job)));
-        $meshes = array_map(static fn (SolvedRun $solved): Mesh => WritableBody::of($solved, '/runs/'.$solved->laid->run->id)->mesh(), $solver->all());
+        $core = CoreJob::read($this->files->file($job));
+        $solver = new Solver($core);
+        $meshes = (static function () use ($core, $solver): Generator {
+            foreach ($core->runs as $run) {
+                yield WritableBody::of($solver->preview($run), '/runs/'.$run->id)->mesh();
+            }
+        })();
 
         return self::download(StlWriter::write($meshes, $job->name), 'model/stl', $job->name, 'stl');
     }
@@ -122,12 +151,16 @@ final readonly class TakeAwayController
 
     private static function download(string $content, string $type, string $name, string $ending): Response
     {
-        $slug = Str::slug($name);
-
         return new Response($content, 200, [
             'Content-Type' => $type,
-            'Content-Disposition' => sprintf('attachment; filename="%s.%s"', $slug === '' ? 'bowline' : $slug, $ending),
-            'X-Content-Type-Options' => 'nosniff',
+            'Content-Disposition' => sprintf('attachment; filename="%s"', self::fileName($name, $ending)),
         ]);
+    }
+
+    private static function fileName(string $name, string $ending): string
+    {
+        $slug = Str::slug($name);
+
+        return sprintf('%s.%s', $slug === '' ? 'bowline' : $slug, $ending);
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\BodySize;
 use Closure;
+use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -22,6 +24,9 @@ final class JsonBodiesOnly
         $type = strtolower(trim(explode(';', $request->headers->get('Content-Type') ?? '')[0]));
         if (! $request->isMethodSafe() && ! in_array($type, self::ALLOWED, true)) {
             return response()->json(['message' => 'Send JSON, with its content type.'], 415);
+        }
+        if (BodySize::isTooLarge($request) && ! $request->is('api/jobs/open')) {
+            throw new PostTooLargeException;
         }
 
         return $next($request);

@@ -27,7 +27,7 @@ final class DxfReader
     /** @var list<Segment> */
     private array $segments = [];
 
-    /** @var array<string, int> entities passed over, by their kind */
+    /** @var array<int|string, int> entities passed over, by their kind */
     private array $passedOver = [];
 
     private function __construct()
@@ -35,7 +35,7 @@ final class DxfReader
     }
 
     /**
-     * @return array{list<Segment>, array<string, int>} the lines and arcs in mm, and what was passed over
+     * @return array{list<Segment>, array<int|string, int>} the lines and arcs in mm, and what was passed over
      *
      * @throws JobError when it is no DXF
      */

@@ -11,9 +11,9 @@ use Bowline\Job\Shape\Triangles;
 final class StlReader
 {
     /** Bytes before the triangles, and of each: a normal, three corners, and two bytes that say nothing. */
-    private const HEAD = 84;
+    public const HEAD = 84;
 
-    private const RECORD = 50;
+    public const RECORD = 50;
 
     public static function isBinary(string $bytes): bool
     {

@@ -21,6 +21,9 @@ final readonly class Triangles
     /** Triangles of a body at most, whatever file they come from: 36 MB. */
     public const MOST = 1_000_000;
 
+    /** Triangles of all bodies of a job at most: what is saved has to open again, and so many are 144 MB. */
+    public const MOST_IN_ALL = 4_000_000;
+
     private function __construct(
         public string $packed,
         public Vector $least,
@@ -73,6 +76,18 @@ final readonly class Triangles
     {
         if ($bytes > self::MOST * self::SIZE) {
             throw JobError::at('', sprintf('this has more than %s triangles, the most that a body may have; bring in a coarser one', number_format(self::MOST)));
+        }
+    }
+
+    /**
+     * @param  int  $count  triangles of all bodies of a job
+     *
+     * @throws JobError
+     */
+    public static function refuseMoreInAll(int $count): void
+    {
+        if ($count > self::MOST_IN_ALL) {
+            throw JobError::at('', sprintf('the bodies of this job would have %s triangles; %s is the most that a job may have. Bring in coarser ones', number_format($count), number_format(self::MOST_IN_ALL)));
         }
     }
 

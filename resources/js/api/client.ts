@@ -91,7 +91,9 @@ export const api = {
   opened: (id: number) => ask('POST', `jobs/${id}/opened`, '{}'),
   newJob: (name: string) => send<JobState>('jobs', { name }),
   copyJob: (id: number) => send<JobState>(`jobs/${id}/copy`, {}),
-  openFile: async (text: string) => (await ask('POST', 'jobs/open', text)).json() as Promise<JobState>,
+  /** A job file, or one in a ZIP with its meshes: the server tells them apart. */
+  openFile: async (file: File) =>
+    (await ask('POST', 'jobs/open', await file.arrayBuffer())).json() as Promise<JobState>,
   deleteJob: (id: number) => ask('DELETE', `jobs/${id}`, '{}'),
   restoreJob: (id: number) => ask('POST', `jobs/${id}/restore`, '{}'),
   edit: (job: number, edits: Edits) => send<JobState | JobChange>(`jobs/${job}/edits`, edits),
@@ -138,7 +140,10 @@ export const api = {
 
 /** Addresses of the files that can be taken away. */
 export const files = {
-  job: (job: number) => `/api/jobs/${job}/file`,
+  plainJob: (job: number) => `/api/jobs/${job}/file`,
+  /** A job with meshes has them beside it in a ZIP: as text they are a third larger, and not all of them open again. */
+  job: ({ id, job }: JobState) =>
+    `/api/jobs/${id}/file${(job.surroundings ?? []).some(({ shape }) => shape === 'mesh') ? '.bowline' : ''}`,
   picture: (job: number, revision: number) => `/api/jobs/${job}/picture.svg?revision=${revision}`,
   bodies: (job: number) => `/api/jobs/${job}/bodies.stl`,
   centrelines: (job: number) => `/api/jobs/${job}/centrelines.dxf`,

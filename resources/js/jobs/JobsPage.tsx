@@ -60,13 +60,8 @@ export function JobsPage() {
         <span className="spacer" />
         <FileButton
           label="Job file"
-          accept=".json,application/json"
-          onFile={(file) =>
-            open(
-              file.text().then((text) => api.openFile(text)),
-              'lay',
-            )
-          }
+          accept=".json,.bowline,application/json"
+          onFile={(file) => open(api.openFile(file), 'lay')}
         >
           Open a job file…
         </FileButton>

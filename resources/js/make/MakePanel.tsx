@@ -101,7 +101,7 @@ export function MakePanel() {
           <Button href={files.centrelines(state.id)} download>
             Save all centre lines as DXF
           </Button>
-          <Button href={files.job(state.id)} download>
+          <Button href={files.job(state)} download>
             Save the job file
           </Button>
         </div>

@@ -27,7 +27,7 @@ export function JobMenu() {
   };
   const open = async (file: File | undefined) => {
     if (file !== undefined) {
-      await goTo(api.openFile(await file.text()), 'lay');
+      await goTo(api.openFile(file), 'lay');
     }
   };
   const remove = async () => {
@@ -49,8 +49,11 @@ export function JobMenu() {
           <Dropdown.Item onClick={() => openPanel('sets')}>Sets of runs…</Dropdown.Item>
           <Dropdown.Item onClick={() => openPanel('benders')}>Benders…</Dropdown.Item>
           <Dropdown.Item onClick={() => openPanel('values')}>Named values…</Dropdown.Item>
-          <Dropdown.Item href={files.job(state.id)} download>
+          <Dropdown.Item href={files.job(state)} download>
             Save the job file
+          </Dropdown.Item>
+          <Dropdown.Item href={files.plainJob(state.id)} download>
+            Save it as plain JSON
           </Dropdown.Item>
           <Dropdown.Item onClick={() => chooser.current?.click()}>Open a job file…</Dropdown.Item>
           <Dropdown.Item onClick={() => tell(goTo(api.newJob('New job'), 'place'))}>New job</Dropdown.Item>
@@ -67,7 +70,7 @@ export function JobMenu() {
       <input
         ref={chooser}
         type="file"
-        accept=".json,application/json"
+        accept=".json,.bowline,application/json"
         hidden
         aria-label="Job file"
         onChange={(event) => {

@@ -149,7 +149,7 @@ export function useActions(): Action[] {
       { name: 'Lay several flexible runs at once', run: () => workbench.open('several') },
       { name: 'Comb runs into a bundle', run: () => workbench.open('comb') },
       { name: 'Named values', key: 'v', run: () => workbench.open('values') },
-      { name: 'Save the job file', run: () => save(files.job(state.id)) },
+      { name: 'Save the job file', run: () => save(files.job(state)) },
       { name: 'Save all runs as STL', run: () => save(files.bodies(state.id)) },
       { name: 'All jobs', run: () => navigate('/jobs') },
     ];

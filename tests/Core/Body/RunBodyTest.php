@@ -6,6 +6,7 @@ use Bowline\Body\Mesh;
 use Bowline\Body\RunBody;
 use Bowline\Exchange\StlWriter;
 use Bowline\Geometry\Vector;
+use Bowline\Job\JobError;
 use Tests\Jobs;
 
 const OPEN = ['type' => 'open'];
@@ -103,6 +104,16 @@ it('does not cut up straights, and divides bends as finely as asked', function (
     expect(count($mesh->vertices))->toBe(2 * $sides($mesh) * ($pieces + 3));
 });
 
+it('writes no more triangles into one STL than programs open', function (): void {
+    $mesh = bodyMesh(OPEN, FLANGE, 0.2);
+    $many = (static function () use ($mesh): Generator {
+        for ($count = 0; $count <= 3_000_000; $count += count($mesh->triangles)) {
+            yield $mesh;
+        }
+    })();
+    expect(fn () => StlWriter::write($many, 'Many'))->toThrow(JobError::class, '3,000,000 triangles');
+});
+
 it('writes binary STL: 84 bytes and 50 a triangle, normals outward', function (): void {
     $mesh = bodyMesh(OPEN, FLANGE, 0.2);
     $stl = StlWriter::write([$mesh, $mesh], 'Förderrohr');
@@ -138,6 +149,19 @@ it('is closed round a curve too, and comes to area times length', function (arra
     'hanging' => [['kind' => 'hang', 'slack' => 0.1]],
     'smooth' => [['kind' => 'flow', 'points' => [[150, 40, 90], [260, 60, -20]]]],
     'too short, and straight' => [['kind' => 'spring', 'length' => 300]],
+]);
+
+it('refuses a body of too many triangles before it is made', function (array $route, array $to): void {
+    $file = Jobs::file([], ['at' => $to, 'axis' => [-1, 0, 0]], ['route' => $route]);
+    $laid = Jobs::laid($file);
+    memory_reset_peak_usage();
+    $before = memory_get_usage();
+    expect(fn () => RunBody::of($laid)->mesh(0.01))->toThrow(JobError::class, '800,000 are allowed')
+        ->and(memory_get_peak_usage() - $before)->toBeLessThan(30e6);
+})->with([
+    'a hose of a thousand kilometres' => [['kind' => 'spring', 'length' => 1e9], [500, 100, 200]],
+    'a cable that hangs for ten thousand' => [['kind' => 'hang', 'slack' => 1e7], [500, 100, 200]],
+    'a bend of a radius of a hundred' => [['kind' => 'corners', 'corner' => ['radius' => 1e8], 'stops' => [['at' => [0, 0, 1e9]]]], [1e9, 0, 1e9]],
 ]);
 
 it('has as many triangles as its chord asks for, on a curve as on bends', function (): void {

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Bowline\Exchange\BroughtIn;
 use Bowline\Exchange\Dxf\DxfReader;
 use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Exchange\Dxf\Ocs;
@@ -9,6 +10,8 @@ use Bowline\Geometry\Arc;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
+use Bowline\Job\Units;
+use Bowline\Job\Values;
 use Bowline\Laying\LineChains;
 use Tests\Jobs;
 
@@ -74,6 +77,11 @@ it('reads lines of every kind, in the units of the file', function (): void {
     [$arcs] = DxfReader::read(dxf([['ARC', 10, 0, 20, 0, 30, 0, 40, 5, 50, 350, 51, 10], ['ARC', 10, 0, 20, 0, 30, 0, 40, 5, 50, 0, 51, 90, 210, 0, 220, 0, 230, -1]]));
     expect(rad2deg($arcs[0]->angle))->toEqualWithDelta(20, 1e-9)->and($arcs[1]->from->toArray())->toEqualWithDelta([-5, 0, 0], 1e-9)
         ->and($arcs[1]->to->toArray())->toEqualWithDelta([0, 5, 0], 1e-9);
+});
+
+it('passes over an entity with a number for a name, and says so', function (): void {
+    [, $remarks] = BroughtIn::of(dxf([['LINE', 10, 0, 20, 0, 11, 100, 21, 0], [42, 8, 0]]), Values::read(null), Units::millimetres());
+    expect(implode(' ', $remarks))->toContain('1 × 42 passed over');
 });
 
 it('has frames that are square and right-handed, and goes into them and back', function (): void {

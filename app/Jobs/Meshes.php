@@ -92,9 +92,9 @@ final class Meshes
             $key = $name;
             $present = self::isKey($key) ? Mesh::query()->where('key', $key)->first() : null;
             if ($present === null || ! self::isWhole($present)) {
-                $packed = MeshTriangles::read($node)->packed();
-                $key = substr(hash('sha256', $packed), 0, self::KEY);
-                self::put($key, 'the mesh of '.(is_string($file->name ?? null) ? $file->name : 'a job'), Triangles::of($packed));
+                $triangles = MeshTriangles::read($node)->triangles();
+                $key = substr(hash('sha256', $triangles->packed), 0, self::KEY);
+                self::put($key, 'the mesh of '.(is_string($file->name ?? null) ? $file->name : 'a job'), $triangles);
             }
             $names[$name] = $key;
         }

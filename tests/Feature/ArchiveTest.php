@@ -101,12 +101,12 @@ it('takes no more triangles into a job than can be saved and opened again', func
     $job = '/api/jobs/'.openBytes(zip(['job.json' => jobOfMeshes('ball'), 'meshes/ball.stl' => StlWriter::write(Triangles::ball(45.0, 8))]))->json('id');
     $key = test()->getJson($job)->json('job.surroundings.0.mesh');
     $body = ['id' => 'more', 'shape' => 'mesh', 'mesh' => $key, 'extent' => [[-50, -50, -50], [50, 50, 50]]];
-    tellTriangles(4_000_001);
-    edit($job, 'surroundings', 'more', $body)->assertUnprocessable()->assertJsonPath('pointer', '/mesh')->assertSee('4,000,000 is the most');
-    tellTriangles(4_000_000);
+    tellTriangles(2_000_001);
+    edit($job, 'surroundings', 'more', $body)->assertUnprocessable()->assertJsonPath('pointer', '/mesh')->assertSee('2,000,000 is the most');
+    tellTriangles(2_000_000);
     edit($job, 'surroundings', 'more', $body)->assertOk();
     // What was there before can still be moved.
-    tellTriangles(4_000_001);
+    tellTriangles(2_000_001);
     edit($job, 'surroundings', 'more', [...$body, 'pose' => ['at' => [1, 2, 3]]])->assertOk();
 });
 

@@ -65,6 +65,12 @@ final class MeshTriangles implements JsonSerializable
         return ($this->packed)();
     }
 
+    /** @throws JobError when they are none */
+    public function triangles(): Triangles
+    {
+        return $this->read ?? Triangles::of($this->packed());
+    }
+
     /** Their surface, at least about where it will be asked, in its own frame. */
     public function surface(Vector $least, Vector $most): Surface
     {

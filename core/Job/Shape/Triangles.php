@@ -21,8 +21,8 @@ final readonly class Triangles
     /** Triangles of a body at most, whatever file they come from: 36 MB. */
     public const MOST = 1_000_000;
 
-    /** Triangles of all bodies of a job at most: what is saved has to open again, and so many are 144 MB. */
-    public const MOST_IN_ALL = 4_000_000;
+    /** Triangles of all bodies of a job at most: what is saved has to open again, and so many are 72 MB. */
+    public const MOST_IN_ALL = 2_000_000;
 
     private function __construct(
         public string $packed,

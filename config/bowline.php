@@ -9,4 +9,6 @@ return [
     'core' => is_file($core) ? trim((string) file_get_contents($core)) : '',
     // How long reading a job may go on solving runs in all, s; what is not solved by then is solved on the queue.
     'solving_seconds' => (float) env('BOWLINE_SOLVING_SECONDS', 1.0),
+    // How long a question that changes nothing may take (previews, ways into a port, files), s.
+    'request_seconds' => (float) env('BOWLINE_REQUEST_SECONDS', 5.0),
 ];

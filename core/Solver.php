@@ -18,8 +18,11 @@ final readonly class Solver
 
     private Judge $quickJudge;
 
-    public function __construct(private Job $job)
-    {
+    /** @param  WorkBudget|null  $budget  of all previews together; null where they are few */
+    public function __construct(
+        private Job $job,
+        private ?WorkBudget $budget = null,
+    ) {
         $this->judge = Judge::of($job);
         $this->quickJudge = Judge::whileDragging($job);
     }
@@ -40,10 +43,15 @@ final readonly class Solver
         );
     }
 
-    /** The same without remedies, for while something is being dragged. */
+    /**
+     * The same without remedies, for while something is being dragged.
+     *
+     * @throws WorkBudgetSpent
+     */
     public function preview(Run $run): SolvedRun
     {
         $laid = $run->route->lay($run);
+        $this->budget?->spendOn($laid);
 
         return new SolvedRun($laid, BendTable::of($laid), $this->quickJudge->findings($laid));
     }

@@ -18,6 +18,7 @@ use App\Http\Controllers\SeveralController;
 use App\Http\Controllers\StepController;
 use App\Http\Controllers\TakeAwayController;
 use App\Http\Health;
+use App\Http\Middleware\LimitedWork;
 use Illuminate\Support\Facades\Route;
 
 // Anything else in these places is an address that is not there.
@@ -28,7 +29,6 @@ Route::pattern('key', '[a-f0-9]{1,64}');
 // 204 when Bowline can work, 503 with the reasons when it cannot.
 Route::get('ready', Health::class);
 Route::get('jobs', [JobController::class, 'index']);
-Route::post('jobs/{job}/lines', LinesController::class);
 Route::get('parts', PartsController::class);
 Route::get('catalogue', [CatalogueController::class, 'index']);
 Route::post('catalogue', [CatalogueController::class, 'put']);
@@ -45,33 +45,38 @@ Route::post('jobs/{job}/restore', [JobController::class, 'restore']);
 Route::post('jobs/{job}/copy', [JobController::class, 'copy']);
 Route::post('jobs/{job}/opened', [JobController::class, 'opened']);
 Route::get('jobs/{job}/revision', [JobController::class, 'revision']);
-Route::get('jobs/{job}/picture.svg', [JobController::class, 'picture']);
 Route::post('jobs/{job}/step', StepController::class);
 
 Route::post('jobs/{job}/edits', EditController::class);
-Route::post('jobs/{job}/entry', EntryController::class);
 Route::post('jobs/{job}/runs/{run}/laying', [LayingController::class, 'keep']);
 Route::get('jobs/{job}/runs/{run}/settling', [SettlingController::class, 'show']);
 Route::post('jobs/{job}/runs/{run}/settling', [SettlingController::class, 'change']);
-Route::post('jobs/{job}/runs/{run}/ways-in', [LayingController::class, 'waysIn']);
-Route::post('jobs/{job}/runs/{run}/twin', [LayingController::class, 'twin']);
-Route::post('jobs/{job}/pieces', PiecesController::class);
-Route::post('jobs/{job}/several', [SeveralController::class, 'lay']);
-Route::post('jobs/{job}/comb', [SeveralController::class, 'comb']);
 Route::post('jobs/{job}/values/rename', RenameController::class);
-Route::post('jobs/{job}/fittings/{fitting}/onto', [PartsController::class, 'onto']);
-Route::post('jobs/{job}/pasted', [LayingController::class, 'pasted']);
-Route::post('jobs/{job}/preview/run', [PreviewController::class, 'run']);
-Route::post('jobs/{job}/preview/place', [PreviewController::class, 'place']);
 
 Route::get('jobs/{job}/file', [TakeAwayController::class, 'file']);
 Route::get('jobs/{job}/file.bowline', [TakeAwayController::class, 'archive']);
-Route::get('jobs/{job}/centrelines.dxf', [TakeAwayController::class, 'centrelines']);
-Route::get('jobs/{job}/runs/{run}/centreline.dxf', [TakeAwayController::class, 'centreline']);
-Route::get('jobs/{job}/bodies.stl', [TakeAwayController::class, 'bodies']);
-Route::get('jobs/{job}/runs/{run}/bends.csv', [TakeAwayController::class, 'bends']);
-Route::get('jobs/{job}/runs/{run}/vertices.csv', [TakeAwayController::class, 'vertices']);
-Route::get('jobs/{job}/runs/{run}/sheet.pdf', [TakeAwayController::class, 'sheet']);
-Route::get('jobs/{job}/runs/{run}/views.svg', [TakeAwayController::class, 'views']);
-Route::get('jobs/{job}/runs/{run}/benders', [TakeAwayController::class, 'benders']);
-Route::get('jobs/{job}/runs/{run}/body.stl', [TakeAwayController::class, 'body']);
+
+// Questions, and files that are worked out.
+Route::middleware(LimitedWork::class)->group(static function (): void {
+    Route::post('jobs/{job}/lines', LinesController::class);
+    Route::get('jobs/{job}/picture.svg', [JobController::class, 'picture']);
+    Route::post('jobs/{job}/entry', EntryController::class);
+    Route::post('jobs/{job}/runs/{run}/ways-in', [LayingController::class, 'waysIn']);
+    Route::post('jobs/{job}/runs/{run}/twin', [LayingController::class, 'twin']);
+    Route::post('jobs/{job}/pieces', PiecesController::class);
+    Route::post('jobs/{job}/several', [SeveralController::class, 'lay']);
+    Route::post('jobs/{job}/comb', [SeveralController::class, 'comb']);
+    Route::post('jobs/{job}/fittings/{fitting}/onto', [PartsController::class, 'onto']);
+    Route::post('jobs/{job}/pasted', [LayingController::class, 'pasted']);
+    Route::post('jobs/{job}/preview/run', [PreviewController::class, 'run']);
+    Route::post('jobs/{job}/preview/place', [PreviewController::class, 'place']);
+    Route::get('jobs/{job}/centrelines.dxf', [TakeAwayController::class, 'centrelines']);
+    Route::get('jobs/{job}/runs/{run}/centreline.dxf', [TakeAwayController::class, 'centreline']);
+    Route::get('jobs/{job}/bodies.stl', [TakeAwayController::class, 'bodies']);
+    Route::get('jobs/{job}/runs/{run}/bends.csv', [TakeAwayController::class, 'bends']);
+    Route::get('jobs/{job}/runs/{run}/vertices.csv', [TakeAwayController::class, 'vertices']);
+    Route::get('jobs/{job}/runs/{run}/sheet.pdf', [TakeAwayController::class, 'sheet']);
+    Route::get('jobs/{job}/runs/{run}/views.svg', [TakeAwayController::class, 'views']);
+    Route::get('jobs/{job}/runs/{run}/benders', [TakeAwayController::class, 'benders']);
+    Route::get('jobs/{job}/runs/{run}/body.stl', [TakeAwayController::class, 'body']);
+});

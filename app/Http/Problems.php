@@ -7,6 +7,7 @@ namespace App\Http;
 use App\Jobs\EditClash;
 use App\Jobs\EditRefused;
 use App\Jobs\StorageFailed;
+use App\Support\WorkBrokenOff;
 use Bowline\Job\JobError;
 use Bowline\Laying\LayingError;
 use Illuminate\Database\QueryException;
@@ -21,7 +22,9 @@ final class Problems
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([EditClash::class, EditRefused::class, JobError::class, LayingError::class]);
+        $exceptions->dontReport([EditClash::class, EditRefused::class, JobError::class, LayingError::class, WorkBrokenOff::class]);
+        // Nobody reads the answer to a client that has gone.
+        $exceptions->render(static fn (WorkBrokenOff $broken): JsonResponse => response()->json(['message' => $broken->getMessage()], $broken->isClientGone ? 408 : 422));
         $exceptions->render(static fn (EditClash $clash): JsonResponse => response()->json([
             'message' => $clash->getMessage(),
             'list' => $clash->list,

@@ -10,12 +10,14 @@ use App\Models\Settling;
 use App\Models\Step;
 use App\Models\TypedEntry;
 use App\Settling\SettleRun;
+use App\Support\WorkBrokenOff;
+use App\Support\WorkTime;
 use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\Run;
-use Bowline\Routing\DrapeRoute;
 use Bowline\Routing\Outline;
+use Bowline\Routing\SettlingRoute;
 use Bowline\SolvedRun;
 use Bowline\Solver;
 use Illuminate\Support\Facades\Config;
@@ -34,7 +36,7 @@ final readonly class JobState
     {
         $file = $this->files->file($job);
         $core = CoreJob::read($file);
-        $solutions = $this->solutions($job, $core, SolvingTime::ofRequest());
+        $solutions = $this->solutions($job, $core);
         $flags = JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES;
         // A window asks for triangles by themselves.
         unset($file->meshes);
@@ -89,15 +91,15 @@ final readonly class JobState
             json_encode(self::entries($job), $flags),
             json_encode($items, $flags),
             json_encode(PlaceWriter::only($core->site, $things), $flags),
-            implode(',', $this->solutions($job, $core, SolvingTime::ofRequest())),
+            implode(',', $this->solutions($job, $core)),
             json_encode($job->remembered, $flags),
         );
     }
 
     /** Solves what is not solved yet and keeps it, so that whoever opens the job first need not wait. */
-    public function solve(Job $job, SolvingTime $time): void
+    public function solve(Job $job, float $seconds): void
     {
-        $this->solutions($job, CoreJob::read($this->files->file($job)), $time);
+        $this->solutions($job, CoreJob::read($this->files->file($job)), $seconds);
     }
 
     /** What was typed, by field. */
@@ -131,7 +133,13 @@ final readonly class JobState
      *
      * @return array<string, string> JSON of each solved run, by id
      */
-    private function solutions(Job $job, CoreJob $core, SolvingTime $time): array
+    private function solutions(Job $job, CoreJob $core, ?float $seconds = null): array
+    {
+        return WorkTime::limit($seconds ?? Config::float('bowline.solving_seconds'), fn (WorkTime $time): array => $this->solutionsWithin($time, $job, $core));
+    }
+
+    /** @return array<string, string> */
+    private function solutionsWithin(WorkTime $time, Job $job, CoreJob $core): array
     {
         $solver = new Solver($core);
         $solutions = [];
@@ -156,15 +164,19 @@ final readonly class JobState
      *
      * @param  string|null  $waiting  what its solution on the queue will follow from, null when none is waited for
      */
-    private function solution(Job $job, Solver $solver, Run $run, string $from, SolvingTime $time, ?string $waiting): string
+    private function solution(Job $job, Solver $solver, Run $run, string $from, WorkTime $time, ?string $waiting): string
     {
-        if ($run->route instanceof DrapeRoute && $run->route->takesLong($run)) {
+        if ($run->route instanceof SettlingRoute && $run->route->takesLong($run)) {
             $route = $run->route;
 
             return $this->queued($job, $run, $from)
                 ?? self::meanwhile($solver->preview($run->withRoute($route->unsettled())), 'settling');
         }
-        $solved = $waiting === $from ? null : $time->solve($solver, $run);
+        try {
+            $solved = $waiting === $from ? null : $time->run(static fn (): SolvedRun => $solver->run($run));
+        } catch (WorkBrokenOff) {
+            $solved = null;
+        }
 
         return $solved !== null
             ? self::keep($job, $run->id, $from, $solved)

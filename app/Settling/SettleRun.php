@@ -9,8 +9,8 @@ use App\Jobs\JobState;
 use App\Models\Job;
 use App\Models\Settling;
 use Bowline\Job\Job as CoreJob;
-use Bowline\Routing\DrapeRoute;
 use Bowline\Routing\Flexible\SettlingStopped;
+use Bowline\Routing\SettlingRoute;
 use Bowline\Solver;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -49,7 +49,7 @@ final class SettleRun implements ShouldQueue
             // It has been changed meanwhile, and is on the queue again as it is now.
             return;
         }
-        $watched = $run->route instanceof DrapeRoute ? $run->withRoute($run->route->watchedBy(new SettlingWatch($settling))) : $run;
+        $watched = $run->route instanceof SettlingRoute ? $run->withRoute($run->route->watchedBy(new SettlingWatch($settling))) : $run;
         try {
             $solved = (new Solver($core))->run($watched);
         } catch (SettlingStopped) {

@@ -130,7 +130,8 @@ final class SolutionWriter
         if ($segment instanceof Curve) {
             return ['kind' => 'curve', ...$ends, 'points' => array_map(self::vector(...), $segment->points), 'length' => $segment->length(),
                 'min_radius' => is_finite($segment->least) ? $segment->least : null,
-                'along' => $segment->along, 'curvature' => $segment->curvature];
+                'along' => $segment->along, 'curvature' => $segment->curvature,
+                ...($segment->through === [] ? [] : ['through' => array_map(static fn (Vector $at): array => $at->toArray(), $segment->through)])];
         }
 
         return $segment instanceof Arc

@@ -7,6 +7,7 @@ namespace Bowline\Laying;
 use Bowline\Rules\Finding;
 use Bowline\Rules\Severity;
 use Bowline\SolvedRun;
+use Bowline\WorkBudgetSpent;
 
 /**
  * Dragging that holds at the limit: goes from where a thing rests towards where the hand wants it, as far
@@ -22,17 +23,20 @@ final readonly class Hold
 
     public const COARSEST = 1e3;
 
+    /** Said where the search was broken off: it is held at the farthest place that is known to be good. */
+    private const STOPPED = 'so much hangs on it that the limit is not found more closely';
+
     /** A limit is halved towards no more often than this, however far the wish is. */
     private const MOST_HALVINGS = 60;
 
     /**
      * @param  list<SolvedRun>  $solved  the runs as they follow from where it stopped
-     * @param  Finding|null  $heldBy  what would have come, had it gone on
+     * @param  string|null  $heldBy  what would have come, had it gone on, or why it was looked no farther
      */
     private function __construct(
         public float $amount,
         public array $solved,
-        public ?Finding $heldBy,
+        public ?string $heldBy,
     ) {
     }
 
@@ -53,28 +57,32 @@ final readonly class Hold
         $good = $rest;
         $bad = $wish;
         $best = $before;
-        for ($look = 1; $look < self::LOOKS; $look++) {
-            $at = $rest + ($wish - $rest) * $look / self::LOOKS;
-            $tried = $solve($at);
-            $found = self::worse($tried, $tally);
-            if ($found !== null) {
-                [$bad, $worse] = [$at, $found];
-                break;
-            }
-            [$good, $best] = [$at, $tried];
-        }
-        for ($halving = 0; $halving < self::MOST_HALVINGS && abs($bad - $good) > $step / 2; $halving++) {
-            $at = ($good + $bad) / 2;
-            $tried = $solve($at);
-            $found = self::worse($tried, $tally);
-            if ($found === null) {
+        try {
+            for ($look = 1; $look < self::LOOKS; $look++) {
+                $at = $rest + ($wish - $rest) * $look / self::LOOKS;
+                $tried = $solve($at);
+                $found = self::worse($tried, $tally);
+                if ($found !== null) {
+                    [$bad, $worse] = [$at, $found];
+                    break;
+                }
                 [$good, $best] = [$at, $tried];
-            } else {
-                [$bad, $worse] = [$at, $found];
             }
-        }
+            for ($halving = 0; $halving < self::MOST_HALVINGS && abs($bad - $good) > $step / 2; $halving++) {
+                $at = ($good + $bad) / 2;
+                $tried = $solve($at);
+                $found = self::worse($tried, $tally);
+                if ($found === null) {
+                    [$good, $best] = [$at, $tried];
+                } else {
+                    [$bad, $worse] = [$at, $found];
+                }
+            }
 
-        return self::onStep($solve, $tally, $good, $best, $rest, $step, $worse);
+            return self::onStep($solve, $tally, $good, $best, $rest, $step, $worse->title);
+        } catch (WorkBudgetSpent) {
+            return new self($good, $best, self::STOPPED);
+        }
     }
 
     /**
@@ -106,7 +114,7 @@ final readonly class Hold
      * @param  array<string, int>  $tally
      * @param  list<SolvedRun>  $best
      */
-    private static function onStep(callable $solve, array $tally, float $good, array $best, float $rest, float $step, Finding $heldBy): self
+    private static function onStep(callable $solve, array $tally, float $good, array $best, float $rest, float $step, string $heldBy): self
     {
         // Half a step is how far the search may have stopped short of a limit that is a whole number.
         foreach ([round(($good - $rest) / $step), $good > $rest ? floor(($good - $rest) / $step) : ceil(($good - $rest) / $step)] as $steps) {

@@ -7,6 +7,6 @@ namespace Bowline\Laying;
 use RuntimeException;
 
 /** An edit of a run that cannot be made, in words for the designer. */
-final class LayingError extends RuntimeException
+class LayingError extends RuntimeException
 {
 }

@@ -11,6 +11,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Run;
 use Bowline\Job\Site;
 use Bowline\Job\Stop\StopReader;
+use Bowline\Routing\Meanwhile;
 use stdClass;
 
 /**
@@ -88,7 +89,8 @@ final readonly class Loosening
         } catch (JobError) {
             return $run->object();
         }
-        $laid = $read->route->lay($read);
+        $shown = Meanwhile::of($read);
+        $laid = $shown->route->lay($shown);
         $edit = RunEdit::of($laid);
         if ($follows) {
             $edit->makeOwn();

@@ -44,7 +44,8 @@ final class OpenEnds
         $fitted->runs = array_map(static function (Node $run) use ($was, $site): stdClass {
             $old = $was->runs[$run->find('id')?->text() ?? ''] ?? null;
 
-            return $old === null ? $run->object() : self::followed($run->object(), $site, $old->route->lay($old));
+            // What has no corners has no last one, and may take long to lay.
+            return $old === null || ! self::isOpen($run->object()) || $old->route->stopCount() === 0 ? $run->object() : self::followed($run->object(), $site, $old->route->lay($old));
         }, (new Node($after))->list('runs'));
 
         return $fitted;

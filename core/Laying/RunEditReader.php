@@ -14,6 +14,14 @@ use stdClass;
 /** Reads an edit of a run as it comes from outside (schema/api.json, `laying`). A new edit is a line here. */
 final class RunEditReader
 {
+    /** Edits that read the shape in which the run lies; all others read what was said. */
+    private const OF_THE_SHAPE = ['keep-shape', 'as-points', 'ease'];
+
+    public static function readsShape(Node $body): bool
+    {
+        return in_array($body->get('do')->value, self::OF_THE_SHAPE, true);
+    }
+
     /**
      * @throws LayingError when it cannot be made
      * @throws JobError when it is wrong

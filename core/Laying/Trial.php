@@ -11,8 +11,10 @@ use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Run;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\Meanwhile;
 use Bowline\SolvedRun;
 use Bowline\Solver;
+use Bowline\WorkBudget;
 use stdClass;
 
 /** What an edit would come to while the hand is still at it, held at the limit when that is asked for. */
@@ -32,18 +34,18 @@ final readonly class Trial
      *
      * @param  float|null  $step  how finely a limit is found; null holds nothing
      *
-     * @throws LayingError when it cannot be made
+     * @throws LayingError when it cannot be made, or takes too much work (WorkBudget)
      * @throws JobError when it is wrong
      */
     public static function ofRun(Job $job, Run $run, Node $change, ?float $step): self
     {
-        $solver = new Solver($job);
+        $solver = new Solver($job, new WorkBudget);
         // What is only told other numbers need not be laid first as it was.
-        $laid = $change->get('do')->value === 'set-route' ? LaidRun::curve($run, new Path([])) : $run->route->lay($run);
+        $laid = $change->get('do')->value === 'set-route' ? LaidRun::curve($run, new Path([])) : Meanwhile::of($run)->route->lay($run);
         $edited = static fn (Node $change): stdClass => OpenEnds::followed(
             RunEditReader::apply(RunEdit::of($laid), $change, $job->site)->run(), $job->site, $laid,
         );
-        $solve = static fn (stdClass $item): array => [$solver->preview(Run::read(new Node($item), $job->site))];
+        $solve = static fn (stdClass $item): array => [$solver->preview(Meanwhile::of(Run::read(new Node($item), $job->site)))];
 
         $scale = Scale::of($change, $laid, $job->site->values);
         if ($scale === null || $step === null) {
@@ -53,8 +55,8 @@ final readonly class Trial
         }
         $at = static fn (float $amount): array => $solve($edited($scale->at($amount)));
         $hold = $scale->hasLeast
-            ? Hold::atLeast($at, [$solver->preview($run)], $scale->rest, $scale->wish, $step)
-            : Hold::towards($at, [$solver->preview($run)], $scale->rest, $scale->wish, $step);
+            ? Hold::atLeast($at, [$solver->preview(Meanwhile::of($run))], $scale->rest, $scale->wish, $step)
+            : Hold::towards($at, [$solver->preview(Meanwhile::of($run))], $scale->rest, $scale->wish, $step);
 
         return new self(['runs' => $edited($scale->at($hold->amount))], $hold);
     }
@@ -65,6 +67,7 @@ final readonly class Trial
      * @param  stdClass  $file  the job file
      * @param  list<string>  $hanging  ids of the runs that hang on it
      *
+     * @throws LayingError when it takes too much work (WorkBudget)
      * @throws JobError when it is wrong
      */
     public static function ofPlace(stdClass $file, string $list, stdClass $item, array $hanging, Node $change, ?float $step): self
@@ -83,7 +86,8 @@ final readonly class Trial
         // What reads the same where the hand is has nothing to do with it: a cable that lies elsewhere.
         $there = $read($wish);
         $touched = array_filter($job->runs, static fn (Run $run): bool => serialize($run) !== serialize($there->runs[$run->id] ?? null));
-        $preview = static fn (Job $of): array => array_map((new Solver($of))->preview(...), array_values(array_intersect_key($of->runs, $touched)));
+        $budget = new WorkBudget;
+        $preview = static fn (Job $of): array => array_map(static fn (Run $run): SolvedRun => (new Solver($of, $budget))->preview(Meanwhile::of($run)), array_values(array_intersect_key($of->runs, $touched)));
         $solve = static fn (float $amount): array => $preview($amount === $wish ? $there : $read($amount));
         $before = $step === null ? [] : $preview($job);
         $hold = $step === null ? Hold::free($wish, $solve($wish)) : Hold::towards($solve, $before, 0.0, $wish, $step);

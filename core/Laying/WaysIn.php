@@ -14,6 +14,8 @@ use Bowline\Routing\Leg;
 use Bowline\Rules\Severity;
 use Bowline\SolvedRun;
 use Bowline\Solver;
+use Bowline\WorkBudget;
+use Bowline\WorkBudgetSpent;
 use stdClass;
 
 /**
@@ -46,7 +48,7 @@ final readonly class WaysIn
         $laid = $run->route->lay($run);
         $this->end = $run->to->at;
         $this->travel = $laid->legs === [] ? $run->from->axis : $laid->legs[count($laid->legs) - 1]->direction;
-        $this->solver = new Solver($job);
+        $this->solver = new Solver($job, new WorkBudget);
     }
 
     /**
@@ -76,7 +78,12 @@ final readonly class WaysIn
                 continue;
             }
             $item = $this->item($row, $lengths);
-            $solved = $this->solver->preview(Run::read(new Node($item), $this->job->site));
+            try {
+                $solved = $this->solver->preview(Run::read(new Node($item), $this->job->site));
+            } catch (WorkBudgetSpent) {
+                // The rows come with the fewest corners first.
+                break;
+            }
             if ($this->violations($solved) <= $before) {
                 $key = implode(' ', array_map(static fn ($vertex): string => sprintf('%.3f %.3f %.3f', ...$vertex->at->toArray()), $solved->laid->vertices));
                 $ways[$key] ??= ['item' => $item, 'solved' => $solved, 'bends' => count($solved->laid->bends)];

@@ -23,7 +23,7 @@ use Bowline\Routing\Flexible\Spline;
 use Bowline\Routing\Flexible\Watch;
 
 /** `drape`: a line let down between its two ends, which lies on the surroundings it meets; or as it was kept. */
-final readonly class DrapeRoute implements FlexibleRoute
+final readonly class DrapeRoute implements SettlingRoute
 {
     /** What takes about so long to settle is not waited for, ms. */
     private const LONG = 900.0;
@@ -129,13 +129,18 @@ final readonly class DrapeRoute implements FlexibleRoute
         return new self($this->length, $this->kept, $this->held, $this->nudges, $this->up, $this->bodies, $watch);
     }
 
-    /** As it would hang with nothing in its way: what there is to see until it has settled. */
+    /** It hangs with nothing in its way. */
     public function unsettled(): self
     {
         return new self($this->length, $this->kept, $this->held, $this->nudges, $this->up, $this->bodies, null, false);
     }
 
-    /** Whether it takes so long to settle that nobody wants to wait for it (bench/curves.php: 8 ms a link, 3 more a body, and 7 more a mesh). */
+    public function lying(array $points): self
+    {
+        return new self($this->length, $points, $this->held, $this->nudges, $this->up, new Bodies([]));
+    }
+
+    /** By what it takes (bench/curves.php): 8 ms a link, 3 more a body, and 7 more a mesh. */
     public function takesLong(Run $run): bool
     {
         if ($this->kept !== [] || (! $this->endsFree() && $this->length->shortage($run) !== null)) {

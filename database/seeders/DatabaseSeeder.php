@@ -6,7 +6,6 @@ namespace Database\Seeders;
 
 use App\Jobs\JobFiles;
 use App\Jobs\JobState;
-use App\Jobs\SolvingTime;
 use App\Models\Job;
 use Bowline\Job\JobFile;
 use Illuminate\Database\Seeder;
@@ -29,7 +28,7 @@ final class DatabaseSeeder extends Seeder
         foreach (self::JOBS as $name) {
             $json = file_get_contents(database_path('demo/'.$name));
             $job = $files->keep(JobFile::decode($json === false ? throw new RuntimeException('A demo job cannot be read.') : $json));
-            $state->solve($job, new SolvingTime(self::LONGEST));
+            $state->solve($job, self::LONGEST);
         }
     }
 }

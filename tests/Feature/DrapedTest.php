@@ -6,6 +6,7 @@ use App\Jobs\JobFiles;
 use App\Models\Settling;
 use App\Settling\SettleRun;
 use App\Settling\SettlingWatch;
+use Bowline\Exchange\Mesh\StlReader;
 use Bowline\Routing\Flexible\SettlingStopped;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -91,6 +92,14 @@ it('lets what takes long settle on the queue, seen meanwhile as it would hang', 
         // Nowhere under the floor, as it hung.
         ->and(min(array_column($settled['path'][0]['points'], 2)))->toBeGreaterThan(5.8);
     test()->getJson($job.'/runs/r/settling')->assertJson(['state' => 'settled']);
+
+    // It is taken away and kept as it has come to lie, without being laid again.
+    $body = StlReader::binary(test()->get($job.'/runs/r/body.stl')->assertOk()->content());
+    // A cable of 12 on a floor at 0: its underside is there.
+    expect($body->least->z)->toEqualWithDelta(0.0, 0.7)->and(test()->get($job.'/runs/r/centreline.dxf')->assertOk()->content())->toContain('SPLINE');
+    $kept = test()->postJson($job.'/runs/r/laying', ['do' => 'keep-shape', 'keep' => true])->assertOk()->json('solutions.0');
+    $near = static fn (array $point): float => min(array_map(static fn (array $other): float => hypot($point[0] - $other[0], hypot($point[1] - $other[1], $point[2] - $other[2])), $settled['path'][0]['points']));
+    expect($kept['length'])->toEqualWithDelta($settled['length'], 1.0)->and(max(array_map($near, $kept['path'][0]['points'])))->toBeLessThan(15.0);
 });
 
 it('stops when it is told to or when the run has changed, and settles again', function (): void {

@@ -3,11 +3,11 @@
 declare(strict_types=1);
 
 use App\Jobs\JobFiles;
-use App\Jobs\SolvingTime;
 use App\Models\Settling;
 use App\Settling\SettleRun;
-use Bowline\Job\Job as CoreJob;
-use Bowline\Solver;
+use App\Support\ClientConnection;
+use App\Support\WorkBrokenOff;
+use App\Support\WorkTime;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -151,21 +151,96 @@ it('opens a job that takes long at once: what there was no time for is drawn as 
     expect(array_column($solved, 'unsolved'))->toBe([])->and(array_column($solved, 'length'))->toEqualWithDelta([760.0, 800.0, 760.0], 1e-3);
 });
 
-it('breaks off a run that takes longer than a request may take', function (): void {
-    // A cable of 60 m on a quay: minutes of settling, and an alarm after a whole second.
-    $core = CoreJob::read(json_decode((string) json_encode([
+/** A computation without end. */
+function endless(): never
+{
+    for ($i = 0; ; $i++) {
+        $i %= 1000;
+    }
+}
+
+it('breaks off what takes longer than it may, whatever it is doing', function (): void {
+    $started = microtime(true);
+    WorkTime::limit(0.5, static function (WorkTime $time): void {
+        expect(static fn () => $time->run(endless(...)))->toThrow(WorkBrokenOff::class, 'takes longer')
+            // Time that is up is up for all that come after.
+            ->and(static fn () => $time->run(static fn (): int => 1))->toThrow(WorkBrokenOff::class);
+    });
+    // The alarm counts whole seconds.
+    expect(microtime(true) - $started)->toBeGreaterThan(0.5)->toBeLessThan(3.0)
+        // Nothing goes off later.
+        ->and(pcntl_alarm(0))->toBe(0)
+        ->and(WorkTime::limit(5.0, static fn (WorkTime $time): int => $time->run(static fn (): int => 7)))->toBe(7);
+});
+
+it('knows when whoever asked has gone, and goes on with nothing for them', function (): void {
+    $server = stream_socket_server('tcp://127.0.0.1:0');
+    $client = stream_socket_client('tcp://'.stream_socket_get_name($server, false));
+    $accepted = stream_socket_accept($server, 2.0, $peer);
+    [$address, $port] = explode(':', $peer);
+    $connection = new ClientConnection($address, (int) $port);
+    expect($connection->hasGone())->toBeFalse();
+    $started = microtime(true);
+    fclose($client);
+    expect($connection->hasGone())->toBeTrue();
+    WorkTime::limit(30.0, static function (WorkTime $time): void {
+        expect(static fn () => $time->run(endless(...)))->toThrow(static function (WorkBrokenOff $broken): void {
+            expect($broken->isClientGone)->toBeTrue();
+        });
+    }, $connection);
+    expect(microtime(true) - $started)->toBeLessThan(4.0);
+    fclose($accepted);
+    fclose($server);
+});
+
+it('takes a client for there where the kernel does not tell', function (string $address, int $port, string $table): void {
+    expect((new ClientConnection($address, $port, $table))->hasGone())->toBeFalse();
+})->with([
+    'no request' => ['', 0, '/proc/net/tcp'], 'IPv6' => ['::1', 40000, '/proc/net/tcp'], 'behind a proxy' => ['192.0.2.7', 40000, '/proc/net/tcp'], 'another system' => ['127.0.0.1', 40000, '/nowhere'],
+]);
+
+it('refuses a question that takes too long in plain words, and no edit', function (): void {
+    $job = demo();
+    config(['bowline.request_seconds' => 0.0]);
+    $change = ['do' => 'set-corner', 'vertex' => 1, 'corner' => ['radius' => 31]];
+    test()->postJson($job.'/preview/run', ['run' => 'feed', 'change' => $change, 'hold' => null])->assertStatus(422)->assertSee('takes longer than Bowline lets');
+    test()->getJson($job.'/runs/feed/bends.csv')->assertStatus(422);
+    test()->postJson($job.'/runs/feed/laying', $change)->assertOk();
+    test()->postJson($job.'/step', ['step' => 0])->assertOk();
+});
+
+/** A cable of 60 m on a quay, which takes half a minute to settle, from a socket that can be moved. */
+function quay(): string
+{
+    return opened(json_encode([
         'format' => 'bowline-job', 'version' => 2, 'name' => 'Quay',
         'stock' => [['id' => 'c', 'kind' => 'cable', 'section' => ['shape' => 'round', 'od' => 12], 'bend' => ['radius' => 60, 'min_radius' => 60, 'min_straight' => 0], 'density' => 2000]],
         'surroundings' => [['id' => 'quay', 'shape' => 'box', 'size' => [90000, 4000, 20], 'pose' => ['at' => [0, 0, -10]]]],
-        'runs' => [['id' => 'shore', 'stock' => 'c', 'from' => ['at' => [-20000, 0, 300]], 'to' => ['at' => [20000, 0, 300]], 'route' => ['kind' => 'drape', 'length' => 60000]]],
-    ])));
-    $time = new SolvingTime(0.5);
+        'fittings' => [['id' => 'box', 'pose' => ['at' => [-20000, 0, 300]], 'ports' => [['id' => 'p', 'at' => [0, 0, 0], 'axis' => '+x']]]],
+        'runs' => [['id' => 'shore', 'stock' => 'c', 'from' => ['port' => 'box.p'], 'to' => ['at' => [20000, 0, 300]], 'route' => ['kind' => 'drape', 'length' => 60000]]],
+    ], JSON_THROW_ON_ERROR));
+}
+
+it('works on with a cable that takes half a minute to settle, without waiting for it', function (): void {
+    Queue::fake();
     $started = microtime(true);
-    expect($time->solve(new Solver($core), $core->runs['shore']))->toBeNull()->and(microtime(true) - $started)->toBeLessThan(5.0)
-        // Time that is up is up for all that come after.
-        ->and($time->solve(new Solver($core), $core->runs['shore']))->toBeNull();
-    // Nothing goes off later.
-    expect(pcntl_alarm(0))->toBe(0);
+    $job = quay();
+    $box = item($job, 'fittings', 'box');
+    edit($job, 'fittings', 'box', [...$box, 'pose' => ['at' => [-20000, 100, 300]]])->assertOk();
+    test()->postJson($job.'/preview/place', ['list' => 'fittings', 'id' => 'box', 'change' => ['do' => 'move', 'by' => [0, 50, 0]], 'hold' => 1])->assertOk();
+    test()->postJson($job.'/preview/run', ['run' => 'shore', 'change' => ['do' => 'set-route', 'route' => ['length' => 61000]], 'hold' => null])->assertOk()
+        ->assertJsonPath('solutions.0.length', static fn (float $length): bool => abs($length - 61000) < 1.0);
+    test()->postJson($job.'/runs/shore/laying', ['do' => 'set-route', 'route' => ['length' => 61000]])->assertOk();
+    test()->postJson($job.'/runs/shore/laying', ['do' => 'reverse'])->assertOk();
+    test()->postJson($job.'/step', ['step' => 0])->assertOk();
+    test()->get($job.'/picture.svg')->assertOk();
+    // What is taken away is as it lies, or not at all.
+    foreach (['runs/shore/centreline.dxf', 'runs/shore/body.stl', 'runs/shore/bends.csv', 'runs/shore/benders', 'centrelines.dxf', 'bodies.stl'] as $file) {
+        test()->getJson($job.'/'.$file)->assertStatus(422)->assertSee('has not come to lie yet');
+    }
+    test()->postJson($job.'/runs/shore/laying', ['do' => 'keep-shape', 'keep' => true])->assertStatus(422)->assertSee('has not come to lie yet');
+    test()->deleteJson($job)->assertSuccessful();
+    expect(microtime(true) - $started)->toBeLessThan(12.0);
 });
 
 it('clears away after 30 days what was deleted, and meshes that nobody holds', function (): void {

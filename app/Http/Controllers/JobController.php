@@ -10,6 +10,7 @@ use App\Http\JobResponse;
 use App\Http\TemporaryFile;
 use App\Jobs\JobFiles;
 use App\Models\Job;
+use App\Settling\SettledShape;
 use Bowline\Exchange\JobArchive;
 use Bowline\Exchange\PictureWriter;
 use Bowline\Job\Job as CoreJob;
@@ -71,7 +72,7 @@ final readonly class JobController
     public function picture(Job $job): Response
     {
         $core = CoreJob::read($this->files->file($job));
-        $laid = array_map(static fn (Run $run): LaidRun => $run->route->lay($run), array_values($core->runs));
+        $laid = array_map(static fn (Run $run): LaidRun => $run->route->lay($run), array_map(static fn (Run $run): Run => SettledShape::shown($job, $run), array_values($core->runs)));
 
         return new Response(PictureWriter::write($core->site, $laid), 200, ['Content-Type' => 'image/svg+xml', 'Cache-Control' => 'max-age=31536000, immutable']);
     }

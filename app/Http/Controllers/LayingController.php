@@ -11,6 +11,7 @@ use App\Jobs\JobEdits;
 use App\Jobs\JobFiles;
 use App\Jobs\StepName;
 use App\Models\Job;
+use App\Settling\SettledShape;
 use Bowline\Exchange\PastedRows;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job\Hanging;
@@ -50,7 +51,8 @@ final readonly class LayingController
         $body = Body::change($request);
         $was = $body->find('was')?->object();
         $core = $this->core($job, $run, $was, Hanging::thingsOfChange($body->object()));
-        $item = RunEditReader::apply(RunEdit::of($core->runs[$run]->route->lay($core->runs[$run])), $body, $core->site)->run();
+        $before = RunEditReader::readsShape($body) ? SettledShape::of($job, $core->runs[$run]) : SettledShape::shown($job, $core->runs[$run]);
+        $item = RunEditReader::apply(RunEdit::of($before->route->lay($before)), $body, $core->site)->run();
         $edit = new Node((object) ['list' => 'runs', 'id' => $run, 'item' => $item, ...($was === null ? [] : ['was' => $was])]);
         $do = $body->get('do')->text();
 
@@ -78,9 +80,10 @@ final readonly class LayingController
     {
         $body = Body::of($request, 'twin');
         $core = $this->core($job, $run);
+        $shown = SettledShape::shown($job, $core->runs[$run]);
 
         return response()->json(
-            Twin::read($body, $core->site->values)->of($core->runs[$run]->route->lay($core->runs[$run]), $body->find('tied')?->value === true),
+            Twin::read($body, $core->site->values)->of($shown->route->lay($shown), $body->find('tied')?->value === true),
         );
     }
 

@@ -79,7 +79,7 @@ final readonly class PreviewController
             'list' => $list,
             'item' => $trial->items[$list],
             'amount' => $trial->hold->amount,
-            'held' => $trial->hold->heldBy?->title,
+            'held' => $trial->hold->heldBy,
             'places' => $moved === [] ? [] : PlaceWriter::only($site, $moved),
             'solutions' => array_map(SolutionWriter::preview(...), $trial->solved()),
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 200, ['Content-Type' => 'application/json']);

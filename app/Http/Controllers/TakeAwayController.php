@@ -8,6 +8,7 @@ use App\Http\TemporaryFile;
 use App\Jobs\JobFiles;
 use App\Jobs\Meshes;
 use App\Models\Job;
+use App\Settling\SettledShape;
 use Bowline\Exchange\BenderWriter;
 use Bowline\Exchange\BendSheet;
 use Bowline\Exchange\CsvTables;
@@ -79,7 +80,7 @@ final readonly class TakeAwayController
     public function sheet(Request $request, Job $job, string $run): Response
     {
         $core = CoreJob::read($this->files->around($job, [$run]));
-        $solved = (new Solver($core))->preview($core->runs[$run] ?? throw new NotFoundHttpException);
+        $solved = (new Solver($core))->preview(SettledShape::of($job, $core->runs[$run] ?? throw new NotFoundHttpException));
         $paper = $request->query->getString('paper', 'a4');
 
         return self::download(BendSheet::pdf($core, $solved, $paper, $job->updated_at->format('Y-m-d')), 'application/pdf', $solved->laid->run->name, 'bend-sheet.pdf');
@@ -101,7 +102,7 @@ final readonly class TakeAwayController
     public function centrelines(Job $job): Response
     {
         $core = CoreJob::read($this->files->file($job));
-        $laid = array_map(static fn (Run $run): LaidRun => $run->route->lay($run), array_values($core->runs));
+        $laid = array_map(static fn (Run $run): LaidRun => $run->route->lay($run), array_map(static fn (Run $run): Run => SettledShape::of($job, $run), array_values($core->runs)));
 
         return self::download(DxfWriter::write($laid), 'image/vnd.dxf', $job->name, 'dxf');
     }
@@ -124,9 +125,9 @@ final readonly class TakeAwayController
     {
         $core = CoreJob::read($this->files->file($job));
         $solver = new Solver($core);
-        $meshes = (static function () use ($core, $solver): Generator {
+        $meshes = (static function () use ($job, $core, $solver): Generator {
             foreach ($core->runs as $run) {
-                yield WritableBody::of($solver->preview($run), '/runs/'.$run->id)->mesh();
+                yield WritableBody::of($solver->preview(SettledShape::of($job, $run)), '/runs/'.$run->id)->mesh();
             }
         })();
 
@@ -137,7 +138,7 @@ final readonly class TakeAwayController
     private function withJob(Job $job, string $run): array
     {
         $core = CoreJob::read($this->files->around($job, [$run]));
-        $found = $core->runs[$run] ?? throw new NotFoundHttpException;
+        $found = SettledShape::of($job, $core->runs[$run] ?? throw new NotFoundHttpException);
 
         return [$core, $found->route->lay($found)];
     }
@@ -146,7 +147,7 @@ final readonly class TakeAwayController
     {
         $core = CoreJob::read($this->files->around($job, [$run]));
 
-        return (new Solver($core))->preview($core->runs[$run] ?? throw new NotFoundHttpException);
+        return (new Solver($core))->preview(SettledShape::of($job, $core->runs[$run] ?? throw new NotFoundHttpException));
     }
 
     private static function download(string $content, string $type, string $name, string $ending): Response

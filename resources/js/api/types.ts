@@ -2314,6 +2314,10 @@ export interface Curve {
   min_radius: number | null;
   along: number[];
   curvature: number[];
+  /**
+   * The points that tell it, when it is a smooth curve through points.
+   */
+  through?: Point[];
 }
 export interface Bend {
   straight: number;

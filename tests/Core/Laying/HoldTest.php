@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 use Bowline\Job\Job;
 use Bowline\Job\Node;
+use Bowline\Laying\Hold;
 use Bowline\Laying\LayingError;
 use Bowline\Laying\RunEdit;
 use Bowline\Laying\Trial;
+use Bowline\WorkBudget;
+use Bowline\WorkBudgetSpent;
 use Tests\Jobs;
 
 /** Up 150, over 200, up 150, over 200 out of a tube of R 30 with 20 straight between bends. */
@@ -29,7 +32,7 @@ function trial(array $change, ?float $step = 1.0, array $more = []): Trial
  */
 it('stops where the run would stop being buildable', function (array $change, float $amount, string $why): void {
     $trial = trial($change);
-    expect($trial->hold->amount)->toEqualWithDelta($amount, 1e-9)->and($trial->hold->heldBy?->title)->toBe($why)
+    expect($trial->hold->amount)->toEqualWithDelta($amount, 1e-9)->and($trial->hold->heldBy)->toBe($why)
         ->and($trial->solved()[0]->findings)->toBe([]);
 })->with([
     // The leg beyond turns with it: at 136 bend 2 turns 47.8° and takes 13.3 of the 64 left; at 137 it is 0.26 short.
@@ -57,7 +60,7 @@ it('holds a length where the legs that may give end', function (): void {
     $shortest = 700 - 6 * 30 + 1.5 * M_PI * 30;
     $give = ['fixed_length' => ['length' => $shortest, 'tolerance' => 0.1, 'adjust' => ['stops' => [1, 2], 'along' => '+x']]];
     $trial = trial(['do' => 'hold-length', 'length' => 10], 1.0, $give);
-    expect($trial->hold->heldBy?->rule)->toBe('fixed-length')->and($trial->hold->amount)->toEqualWithDelta($shortest, 0.11);
+    expect($trial->hold->heldBy)->toContain('too long')->and($trial->hold->amount)->toEqualWithDelta($shortest, 0.11);
 });
 
 it('moves a leg with both its corners, a lead with it, and nothing else', function (): void {
@@ -97,10 +100,39 @@ it('stops the point of a smooth run where it would be bent too tightly, and move
     $file->runs[0]->route = Jobs::object(['kind' => 'flow', 'points' => [[400, 0, 0]]]);
     $job = Job::read($file);
     $trial = Trial::ofRun($job, $job->runs['run'], new Node(Jobs::object(['do' => 'set-route', 'route' => ['points' => [[400, 0, 300]]]])), 1.0);
-    expect($trial->hold->amount)->toEqualWithDelta(133.0, 12.0)->and($trial->hold->heldBy?->rule)->toBe('bend-radius')
+    expect($trial->hold->amount)->toEqualWithDelta(133.0, 12.0)->and($trial->hold->heldBy)->toContain('too tight')
         ->and($trial->solved()[0]->laid->path->leastRadius())->toBeGreaterThanOrEqual(400.0)
         ->and($trial->items['runs']->route->points[0])->toEqual([400, 0, $trial->hold->amount]);
     // Past the limit with no hold; and what goes nowhere is held by nothing.
     $free = static fn (array $points, ?float $step): float => Trial::ofRun($job, $job->runs['run'], new Node(Jobs::object(['do' => 'set-route', 'route' => ['points' => $points]])), $step)->hold->amount;
     expect($free([[400, 0, 300]], null))->toBe(300.0)->and($free([[400, 0, 0]], 1.0))->toBe(0.0);
 });
+
+it('lays no more than it may while a hand drags, and holds at the farthest place that was found good', function (): void {
+    // Good up to 400; every look lays as much as it is told that a run takes.
+    $solved = static fn (float $amount): array => [Jobs::solve(Jobs::file([['at' => [0, 0, 200]]], ['at' => [500, 0, 200]], ['stock.min_radius' => $amount > 400 ? 40 : 24]))];
+    $question = static function (int $points) use ($solved): Hold {
+        $budget = new WorkBudget($points);
+
+        return Hold::towards(static function (float $amount) use ($budget, $solved): array {
+            $runs = $solved($amount);
+            $budget->spendOn($runs[0]->laid);
+
+            return $runs;
+        }, $solved(0), 0.0, 1200.0, 1.0);
+    };
+    // One run of three vertices counts 23: the wish, twelve looks at most, and halvings. Looks are 100 apart.
+    expect($question(23 * 100))->amount->toEqual(400.0)->heldBy->toBe('Bend 1 is too tight')
+        ->and($question(23 * 4))->amount->toEqual(300.0)->heldBy->toContain('so much hangs on it')
+        ->and($question(23))->amount->toEqual(0.0)
+        ->and(fn () => $question(22))->toThrow(LayingError::class, 'Type where it is to be');
+});
+
+it('counts the points of curves that it lays', function (array $route, int $least, int $most): void {
+    $laid = Jobs::laid(Jobs::file([], ['at' => [500, 100, 200], 'axis' => [-1, 0, 0]], ['route' => $route]));
+    expect(fn () => (new WorkBudget($least))->spendOn($laid))->toThrow(WorkBudgetSpent::class);
+    (new WorkBudget($most))->spendOn($laid);
+})->with([
+    'straight: two ends and itself' => [['kind' => 'corners', 'stops' => []], 21, 22],
+    'sprung: a hundred points and more' => [['kind' => 'spring', 'length' => 800], 100, 600],
+]);

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Support\WorkTime;
+use Closure;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Config;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * For questions that change nothing: they are answered in BOWLINE_REQUEST_SECONDS or refused in plain words, and given up
+ * when whoever asked has gone.
+ */
+final class LimitedWork
+{
+    /** @param  Closure(Request): Response  $next */
+    public function handle(Request $request, Closure $next): Response
+    {
+        return WorkTime::limit(Config::float('bowline.request_seconds'), static fn (WorkTime $time): Response => $time->run(static fn (): Response => $next($request)));
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Settling;
+
+use App\Jobs\JobState;
+use App\Models\Job;
+use App\Models\Run as RunRow;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Run;
+use Bowline\Laying\LayingError;
+use Bowline\Routing\Meanwhile;
+use Bowline\Routing\SettlingRoute;
+
+/** Runs as a request may lay them: one that takes long to settle lies as its kept solution says. */
+final class SettledShape
+{
+    /** @throws LayingError when it has not come to lie yet */
+    public static function of(Job $job, Run $run): Run
+    {
+        return self::find($job, $run) ?? throw new LayingError(sprintf('%s has not come to lie yet. Wait until it has, and try again.', $run->name));
+    }
+
+    /** As it lies, or as it hangs until it has come to lie. */
+    public static function shown(Job $job, Run $run): Run
+    {
+        return self::find($job, $run) ?? Meanwhile::of($run);
+    }
+
+    private static function find(Job $job, Run $run): ?Run
+    {
+        if (! $run->route instanceof SettlingRoute || ! $run->route->takesLong($run)) {
+            return $run;
+        }
+        $row = RunRow::query()->where('job_id', $job->id)->where('key', $run->id)->where('solved_from', JobState::hash($run))->first(['solution']);
+        $solution = json_decode($row->solution ?? '{}', true, 64, JSON_THROW_ON_ERROR);
+        $points = [];
+        foreach (is_array($solution) && is_array($solution['path'] ?? null) ? $solution['path'] : [] as $segment) {
+            $told = is_array($segment) ? $segment['through'] ?? [$segment['from'] ?? null, $segment['to'] ?? null] : [];
+            array_push($points, ...array_slice(self::vectors($told), $points === [] ? 0 : 1));
+        }
+
+        return count($points) < 2 ? null : $run->withRoute($run->route->lying($points));
+    }
+
+    /** @return list<Vector> */
+    private static function vectors(mixed $points): array
+    {
+        $vectors = [];
+        foreach (is_array($points) ? $points : [] as $point) {
+            [$x, $y, $z] = is_array($point) && count($point) === 3 ? array_values($point) : [null, null, null];
+            if (is_numeric($x) && is_numeric($y) && is_numeric($z)) {
+                $vectors[] = new Vector((float) $x, (float) $y, (float) $z);
+            }
+        }
+
+        return $vectors;
+    }
+}

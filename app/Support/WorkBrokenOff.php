@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use RuntimeException;
+
+/** A computation was broken off: it took too long, or nobody waits for it any more. */
+final class WorkBrokenOff extends RuntimeException
+{
+    private function __construct(string $message, public readonly bool $isClientGone)
+    {
+        parent::__construct($message);
+    }
+
+    public static function timeUp(): self
+    {
+        return new self('This takes longer than Bowline lets a question take. Ask for less at once, or wait until all runs are worked out.', false);
+    }
+
+    public static function clientGone(): self
+    {
+        return new self('Whoever asked has gone.', true);
+    }
+}

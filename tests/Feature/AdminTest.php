@@ -97,3 +97,28 @@ it('says what is wrong with a database before it serves, and begins anew beside 
         rmdir($folder);
     }
 });
+
+it('says before it serves that its disk is full or may not be written to', function (string $options, string $words): void {
+    $folder = sys_get_temp_dir().'/bowline-disk-'.bin2hex(random_bytes(4));
+    mkdir($folder);
+    // 64 kB hold the beginning of a database, and no demo.
+    exec('mount -t tmpfs -o size=64k tmpfs '.escapeshellarg($folder).' 2>&1', $output, $exit);
+    if ($exit !== 0) {
+        rmdir($folder);
+        $this->markTestSkipped('a small disk cannot be made here');
+    }
+    try {
+        exec('mount -o '.$options.' '.escapeshellarg($folder));
+        $process = new Process(
+            ['bin/demo', '--port', (string) random_int(20000, 29000)], base_path(),
+            ['DB_DATABASE' => $folder.'/jobs.sqlite', 'APP_ENV' => 'local', 'DB_CONNECTION' => 'sqlite', 'QUEUE_CONNECTION' => 'database'], null, 120,
+        );
+        expect($process->run())->toBe(1)->and($process->getErrorOutput())->toContain($words)->not->toMatch('~: line \d|Stack trace|SQLSTATE~');
+    } finally {
+        exec('umount '.escapeshellarg($folder));
+        rmdir($folder);
+    }
+})->with([
+    'full' => ['remount,size=64k', 'The disk of the server is full'],
+    'read-only' => ['remount,ro', 'cannot be made; check who owns its folder and whether its disk is full or read-only'],
+]);

@@ -1,5 +1,6 @@
 import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
 import { once } from 'node:events';
+import { rename, rm, writeFile } from 'node:fs/promises';
 import { createServer, get, type Server } from 'node:http';
 import { expect, test } from '@playwright/test';
 import { freePort, start, stop } from './servers';
@@ -187,6 +188,32 @@ test('opens a job that takes long to work out at once, and shows each hose when 
     // The queue works them out, and the window sees it by itself.
     await expect(page.getByText('not worked out')).toHaveCount(0, { timeout: 60_000 });
     await expect(page.getByRole('region', { name: 'Laid straight' })).toContainText('centre line 720 mm');
+  } finally {
+    await stop(server);
+  }
+});
+
+test('says on the page what is wrong with a broken database, and goes on when it is whole again', async ({ page }) => {
+  const port = await freePort();
+  const server = await start(port, 'tests/browser/server');
+  const database = `${process.cwd()}/.bowline/own-server.sqlite`;
+  try {
+    await page.goto(`http://127.0.0.1:${port}/jobs`);
+    await expect(page.getByText('Ternwake').first()).toBeVisible();
+    for (const ending of ['', '-wal', '-shm']) {
+      await rename(database + ending, `${database}${ending}.aside`).catch(() => undefined);
+    }
+    await writeFile(database, 'no database at all, but bytes enough to look like a page of one'.repeat(100));
+    await page.reload();
+    await expect(page.getByText('The jobs cannot be read')).toBeVisible();
+    await expect(page.getByText('is not a database')).toContainText('bin/bowline-admin restore');
+    expect((await page.request.get(`http://127.0.0.1:${port}/api/ready`)).status()).toBe(503);
+    await rm(database);
+    for (const ending of ['', '-wal', '-shm']) {
+      await rename(`${database}${ending}.aside`, database + ending).catch(() => undefined);
+    }
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await expect(page.getByText('Ternwake').first()).toBeVisible();
   } finally {
     await stop(server);
   }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Body;
 
+use Bowline\Geometry\Chord;
 use Bowline\Geometry\Vector;
 use Bowline\Job\End\Flange;
 use Bowline\Job\Section;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Body;
 
 use Bowline\Geometry\Arc;
+use Bowline\Geometry\Chord;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Tolerance;

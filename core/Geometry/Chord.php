@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bowline\Body;
-
-use Bowline\Geometry\Tolerance;
+namespace Bowline\Geometry;
 
 /** How finely to divide what is round: no chord stands off its arc by more than this many millimetres. */
 final readonly class Chord

@@ -14,6 +14,7 @@ use App\Support\WorkBrokenOff;
 use App\Support\WorkTime;
 use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SolutionWriter;
+use Bowline\Geometry\Tolerance;
 use Bowline\Job\Job as CoreJob;
 use Bowline\Job\Run;
 use Bowline\Routing\Outline;
@@ -42,7 +43,7 @@ final readonly class JobState
         unset($file->meshes);
 
         return sprintf(
-            '{"id":%d,"revision":%d,"saved_at":%s,"step":%d,"steps":%s,"entries":%s,"job":%s,"values":%s,"places":%s,"solutions":[%s],"sets":%s,"remembered":%s}',
+            '{"id":%d,"revision":%d,"saved_at":%s,"step":%d,"steps":%s,"entries":%s,"job":%s,"values":%s,"places":%s,"solutions":[%s],"sets":%s,"remembered":%s,"limits":%s}',
             $job->id,
             $job->revision,
             json_encode($job->updated_at->toIso8601String(), $flags),
@@ -55,6 +56,7 @@ final readonly class JobState
             implode(',', $solutions),
             json_encode(SolutionWriter::sets($core, array_map(self::length(...), $solutions)), $flags),
             json_encode($job->remembered, $flags),
+            json_encode(['reversal' => round(rad2deg(Tolerance::REVERSAL), 6)], $flags),
         );
     }
 

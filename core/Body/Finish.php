@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Body;
 
+use Bowline\Geometry\Chord;
+
 /** How a body is closed at one end: where its walls stop, and what joins them there. */
 final readonly class Finish
 {

@@ -59,7 +59,7 @@ final readonly class RunBody
         $builder = new MeshBuilder;
         $tolerance = new Chord($chord);
         $sides = $tolerance->sides($this->section->outsideDiameter / 2);
-        $vertices = $sides * array_sum(array_map(fn (Segment $segment): float => $this->pieces($segment, $tolerance), $this->laid->path->segments));
+        $vertices = $sides * array_sum(array_map(fn (Segment $segment): float => $segment->countPlaces($tolerance, $this->section->outsideDiameter / 2), $this->laid->path->segments));
         if ($vertices > self::MOST_VERTICES) {
             throw JobError::at('', sprintf(
                 'the body of %s would have about %s triangles, and %s are allowed: ask for a coarser chord than %s mm', $this->laid->run->name,
@@ -110,14 +110,12 @@ final readonly class RunBody
         foreach ($segments as $index => $segment) {
             $next = $segments[$index + 1] ?? null;
             if ($segment instanceof Arc) {
-                $pieces = (int) $this->pieces($segment, $chord);
-                for ($i = 1; $i <= $pieces; $i++) {
-                    $turn = $segment->angle * $i / $pieces;
-                    $frames[] = $frame->turned($segment->pointAt($segment->radius * $turn), $segment->normal, $turn);
+                foreach ($segment->places($chord, $this->section->outsideDiameter / 2) as $along) {
+                    $frames[] = $frame->turned($segment->pointAt($along), $segment->normal, $along / $segment->radius);
                 }
                 $frame = $frames[count($frames) - 1];
             } elseif ($segment instanceof Curve) {
-                foreach ($this->places($segment, $chord) as $along) {
+                foreach ($segment->places($chord, $this->section->outsideDiameter / 2) as $along) {
                     $direction = $segment->directionAt($along);
                     $cross = $frame->along->cross($direction);
                     $point = $segment->pointAt($along);
@@ -137,62 +135,6 @@ final readonly class RunBody
         }
 
         return $frames;
-    }
-
-    /** How many rings the section is drawn in along a segment, as a float: it may be more than an integer holds. */
-    private function pieces(Segment $segment, Chord $chord): float
-    {
-        return match (true) {
-            $segment instanceof Arc => $chord->pieces($segment->radius + $this->section->outsideDiameter / 2, $segment->angle),
-            $segment instanceof Curve => max(1.0, ceil(array_sum($this->shares($segment, $chord)) - 1e-9)),
-            default => 1.0,
-        };
-    }
-
-    /**
-     * How many pieces, also fractions of one, each part of a curve between two of its points asks for, by what it turns.
-     *
-     * @return list<float>
-     */
-    private function shares(Curve $curve, Chord $chord): array
-    {
-        $half = $this->section->outsideDiameter / 2;
-        $shares = [];
-        for ($i = 1, $count = count($curve->points); $i < $count; $i++) {
-            $bend = ($curve->curvature[$i - 1] + $curve->curvature[$i]) / 2;
-            $radius = $bend > 1e-12 ? 1.0 / $bend : 1e12;
-            $turn = max($curve->directions[$i - 1]->angleTo($curve->directions[$i]), ($curve->along[$i] - $curve->along[$i - 1]) / $radius);
-            $shares[] = $chord->share($radius + $half, $turn);
-        }
-
-        return $shares;
-    }
-
-    /**
-     * Developed lengths of a curve, its end the last, between which no facet stands off it by more than the tolerance.
-     *
-     * @return list<float>
-     */
-    private function places(Curve $curve, Chord $chord): array
-    {
-        $counts = [0.0];
-        foreach ($this->shares($curve, $chord) as $i => $share) {
-            $counts[] = $counts[$i] + $share;
-        }
-        $last = count($counts) - 1;
-        $pieces = (int) $this->pieces($curve, $chord);
-        $places = [];
-        $i = 1;
-        for ($piece = 1; $piece < $pieces; $piece++) {
-            $count = $counts[$last] * $piece / $pieces;
-            while ($i < $last && $counts[$i] < $count) {
-                $i++;
-            }
-            $part = ($count - $counts[$i - 1]) / max(1e-300, $counts[$i] - $counts[$i - 1]);
-            $places[] = $curve->along[$i - 1] + $part * ($curve->along[$i] - $curve->along[$i - 1]);
-        }
-
-        return [...$places, $curve->length()];
     }
 
     private static function straightOn(Segment $segment, Segment $next): bool

@@ -18,6 +18,9 @@ final class BendSheet
 
     private const MARGIN = 12.0;
 
+    /** Embedded, the letters that are used of it: it has those of Latin, Greek and Cyrillic names. */
+    private const FONT = 'dejavusans';
+
     /** Deep sea, hairlines and ink of the application, for paper. */
     private const HEAD = [14, 66, 84];
 
@@ -67,9 +70,9 @@ final class BendSheet
         $table = $this->solved->bendTable;
         $revision = $this->job->source->revision ?? '';
         $this->pdf->setTextColor(...self::HEAD);
-        $this->pdf->setFont('helvetica', 'B', 16);
-        $this->pdf->Cell(0, 8, self::text('Bend sheet: '.$run->name), 0, 1);
-        $this->pdf->setFont('helvetica', '', 9);
+        $this->pdf->setFont(self::FONT, 'B', 16);
+        $this->pdf->Cell(0, 8, 'Bend sheet: '.$run->name, 0, 1);
+        $this->pdf->setFont(self::FONT, '', 9);
         $this->pdf->setTextColor(21, 36, 44);
         $rows = [
             ['Job', $this->job->name, 'Cut length', $this->units->say($table->cutLength)],
@@ -81,8 +84,8 @@ final class BendSheet
         ];
         foreach ($rows as [$name, $value, $other, $more]) {
             foreach ([[$name, 20.0, 'B'], [$value, 78.0, ''], [$other, 32.0, 'B'], [$more, 0.0, '']] as $index => [$said, $width, $style]) {
-                $this->pdf->setFont('helvetica', $style, 9);
-                $this->pdf->Cell($width, 5, self::text($said), 0, $index === 3 ? 1 : 0, '', false, '', 1);
+                $this->pdf->setFont(self::FONT, $style, 9);
+                $this->pdf->Cell($width, 5, $said, 0, $index === 3 ? 1 : 0, '', false, '', 1);
             }
         }
         $this->pdf->Ln(2);
@@ -109,7 +112,7 @@ final class BendSheet
         }
         $rows[] = ['tail', $this->units->column($table->tail), '', '', '', '', '', ''];
         $this->table('Bend table', [
-            'Bend', "Straight, $unit", 'Rotation, °', 'Angle, °', 'Set to, °', "Radius, $unit", "Starts at, $unit", "From the other end, $unit",
+            'Bend', "Straight, $unit", 'Rotation, °', 'Angle, °', 'Set to, °', "Radius, $unit", "Starts at, $unit", "From end, $unit",
         ], $rows);
     }
 
@@ -134,25 +137,19 @@ final class BendSheet
     private function table(string $title, array $heads, array $rows): void
     {
         $width = ($this->pdf->getPageWidth() - 2 * self::MARGIN - 14.0) / (count($heads) - 1);
-        $this->pdf->setFont('helvetica', 'B', 11);
+        $this->pdf->setFont(self::FONT, 'B', 11);
         $this->pdf->Cell(0, 6, $title, 0, 1);
         $this->pdf->setDrawColor(...self::LINE);
-        $this->pdf->setFont('helvetica', 'B', 8);
+        $this->pdf->setFont(self::FONT, 'B', 8);
         foreach ($heads as $index => $head) {
-            $this->pdf->Cell($index === 0 ? 14.0 : $width, 5.5, self::text($head), 'B', $index === count($heads) - 1 ? 1 : 0, $index === 0 ? 'L' : 'R', false, '', 1);
+            $this->pdf->Cell($index === 0 ? 14.0 : $width, 5.5, $head, 'B', $index === count($heads) - 1 ? 1 : 0, $index === 0 ? 'L' : 'R', false, '', 1);
         }
-        $this->pdf->setFont('helvetica', '', 9);
+        $this->pdf->setFont(self::FONT, '', 9);
         foreach ($rows as $row) {
             foreach ($row as $index => $cell) {
-                $this->pdf->Cell($index === 0 ? 14.0 : $width, 5.2, self::text($cell), 'B', $index === count($row) - 1 ? 1 : 0, $index === 0 ? 'L' : 'R');
+                $this->pdf->Cell($index === 0 ? 14.0 : $width, 5.2, $cell, 'B', $index === count($row) - 1 ? 1 : 0, $index === 0 ? 'L' : 'R');
             }
         }
         $this->pdf->Ln(3);
-    }
-
-    /** The fonts every reader of PDF has know no minus sign of its own. */
-    private static function text(string $text): string
-    {
-        return str_replace('−', '-', $text);
     }
 }

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
-use Bowline\Geometry\Arc;
-use Bowline\Geometry\Curve;
+use Bowline\Geometry\Chord;
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Site;
@@ -20,11 +19,10 @@ final class PictureWriter
 
     private const MARGIN = 10.0;
 
-    /** Straight pieces that an arc is drawn with. */
-    private const ARC_STEPS = 6;
+    /** How far a chord may stand off what it draws, as a part of its length, and in mm at least. */
+    private const CHORD = 2e-4;
 
-    /** And a curve. */
-    private const CURVE_STEPS = 48;
+    private const FINEST = 0.1;
 
     /** @var list<array{float, list<array{float, float}>, string}> depth, points, style */
     private array $shapes = [];
@@ -77,17 +75,7 @@ final class PictureWriter
 
     private function run(LaidRun $run): void
     {
-        $points = [];
-        foreach ($run->path->segments as $segment) {
-            $steps = match (true) {
-                $segment instanceof Arc => self::ARC_STEPS,
-                $segment instanceof Curve => self::CURVE_STEPS,
-                default => 1,
-            };
-            for ($i = $points === [] ? 0 : 1; $i <= $steps; $i++) {
-                $points[] = $segment->pointAt($segment->length() * $i / $steps);
-            }
-        }
+        $points = $run->path->points(new Chord(max(self::FINEST, $run->path->length * self::CHORD)));
         if ($points !== []) {
             $this->shape($points, 'fill="none" stroke="#0e4254" stroke-width="1.6" stroke-linejoin="round" stroke-linecap="round"', -1e9);
         }

@@ -4,17 +4,20 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
-use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Chord;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\LaidRun;
 
 /** A run drawn from three sides and at an angle, with its bends numbered, as one SVG: for the bend sheet. */
 final class RunViews
 {
-    /** Turned so far by a point of an arc at most, radians. */
-    private const CHORD = 0.12;
+    /** How far a chord may stand off what it draws, as a part of its extent: 0.03 mm of 90 mm of paper. */
+    private const CHORD = 3e-4;
 
     private const GAP = 4.0;
+
+    /** Thickness of a frame, mm. */
+    private const LINE = 0.15;
 
     /**
      * @param  float  $width  of the whole picture, mm of paper
@@ -22,7 +25,8 @@ final class RunViews
      */
     public static function svg(LaidRun $laid, float $width, float $height): string
     {
-        $cell = [($width - self::GAP) / 2, ($height - self::GAP) / 2];
+        // The outermost frames are drawn within the picture with all of their line.
+        $cell = [($width - self::GAP) / 2 - self::LINE, ($height - self::GAP) / 2 - self::LINE];
         $views = [
             ['From above', new Vector(1.0, 0.0, 0.0), new Vector(0.0, 1.0, 0.0)],
             ['At an angle', (new Vector(1.0, -1.0, 0.0))->unit(), (new Vector(-0.5, -0.5, 1.2))->unit()],
@@ -37,7 +41,7 @@ final class RunViews
         $scale = min(array_map(static fn (array $view): float => self::scale($view, $cell), $flat));
         $drawn = '';
         foreach ($views as $index => [$title, $right, $up]) {
-            $place = [($index % 2) * ($cell[0] + self::GAP), intdiv($index, 2) * ($cell[1] + self::GAP)];
+            $place = [self::LINE + ($index % 2) * ($cell[0] + self::GAP), self::LINE + intdiv($index, 2) * ($cell[1] + self::GAP)];
             $drawn .= self::view($title, $laid, $flat[$index], $right, $up, $place, $cell, $scale);
         }
 
@@ -62,8 +66,8 @@ final class RunViews
         $path = implode(' ', array_map(static fn (array $point): string => implode(',', self::placed($point, $origin, $scale)), $flat));
         $od = max(0.5, $laid->run->stock->section->outsideDiameter * $scale);
         $drawn = sprintf(
-            '<rect x="%s" y="%s" width="%s" height="%s" fill="none" stroke="#b9ad8c" stroke-width="0.15"/><text x="%s" y="%s" font-size="2.8" font-family="helvetica" fill="#15242c">%s</text>',
-            self::number($place[0]), self::number($place[1]), self::number($cell[0]), self::number($cell[1]),
+            '<rect x="%s" y="%s" width="%s" height="%s" fill="none" stroke="#b9ad8c" stroke-width="%s"/><text x="%s" y="%s" font-size="2.8" font-family="dejavusans, sans-serif" fill="#15242c">%s</text>',
+            self::number($place[0]), self::number($place[1]), self::number($cell[0]), self::number($cell[1]), self::number(self::LINE),
             self::number($place[0] + 1.2), self::number($place[1] + 3.6), $title,
         );
         $drawn .= sprintf('<polyline points="%s" fill="none" stroke="#c9d5d6" stroke-width="%s" stroke-linejoin="round"/>', $path, self::number($od));
@@ -73,7 +77,7 @@ final class RunViews
         foreach ($laid->bends as $index => $bend) {
             [$bx, $by] = self::placed([$bend->corner->dot($right), -$bend->corner->dot($up)], $origin, $scale);
             $drawn .= sprintf(
-                '<circle cx="%1$s" cy="%2$s" r="1.9" fill="#fffdf7" stroke="#a8741a" stroke-width="0.2"/><text x="%1$s" y="%3$s" font-size="2.4" font-family="helvetica" text-anchor="middle" fill="#15242c">%4$d</text>',
+                '<circle cx="%1$s" cy="%2$s" r="1.9" fill="#fffdf7" stroke="#a8741a" stroke-width="0.2"/><text x="%1$s" y="%3$s" font-size="2.4" font-family="dejavusans, sans-serif" text-anchor="middle" fill="#15242c">%4$d</text>',
                 $bx, $by, self::number($by + 0.85), $index + 1,
             );
         }
@@ -94,17 +98,12 @@ final class RunViews
     /** @return non-empty-list<Vector> */
     private static function points(LaidRun $laid): array
     {
-        $points = [$laid->run->from->at];
-        foreach ($laid->path->segments as $segment) {
-            $length = $segment->length();
-            $turn = $segment->directionAt(0.0)->angleTo($segment->directionAt($length));
-            $steps = Tolerance::pieces($turn / self::CHORD);
-            for ($step = 0; $step <= $steps; $step++) {
-                $points[] = $segment->pointAt($length * $step / $steps);
-            }
-        }
+        $path = $laid->path;
+        // How large it is, first: what is fine enough on paper goes by that.
+        $rough = array_map(static fn (Vector $point): array => $point->toArray(), $path->points(new Chord(max(1.0, $path->length / 100))));
+        $extent = max(1.0, ...array_map(static fn (int $axis): float => self::span(array_column($rough, $axis)), [0, 1, 2]));
 
-        return $points;
+        return [$laid->run->from->at, ...$path->points(new Chord($extent * self::CHORD))];
     }
 
     /**

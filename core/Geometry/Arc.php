@@ -75,6 +75,18 @@ final readonly class Arc implements Segment
         return $this->normal->cross($this->pointAt($along)->minus($this->centre))->unit();
     }
 
+    public function places(Chord $chord, float $offset = 0.0): array
+    {
+        $pieces = (int) $this->countPlaces($chord, $offset);
+
+        return array_map(fn (int $i): float => $this->length() * $i / $pieces, range(1, $pieces));
+    }
+
+    public function countPlaces(Chord $chord, float $offset = 0.0): float
+    {
+        return $chord->pieces($this->radius + $offset, $this->angle);
+    }
+
     public function leastRadius(): float
     {
         return $this->radius;

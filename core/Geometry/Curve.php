@@ -119,6 +119,51 @@ final readonly class Curve implements Segment
         return $this->directions[$index]->times(1.0 - $part)->plus($this->directions[$index + 1]->times($part))->unit();
     }
 
+    public function places(Chord $chord, float $offset = 0.0): array
+    {
+        $counts = [0.0];
+        foreach ($this->shares($chord, $offset) as $i => $share) {
+            $counts[] = $counts[$i] + $share;
+        }
+        $last = count($counts) - 1;
+        $pieces = (int) $this->countPlaces($chord, $offset);
+        $places = [];
+        $i = 1;
+        for ($piece = 1; $piece < $pieces; $piece++) {
+            $count = $counts[$last] * $piece / $pieces;
+            while ($i < $last && $counts[$i] < $count) {
+                $i++;
+            }
+            $part = ($count - $counts[$i - 1]) / max(1e-300, $counts[$i] - $counts[$i - 1]);
+            $places[] = $this->along[$i - 1] + $part * ($this->along[$i] - $this->along[$i - 1]);
+        }
+
+        return [...$places, $this->length()];
+    }
+
+    public function countPlaces(Chord $chord, float $offset = 0.0): float
+    {
+        return max(1.0, ceil(array_sum($this->shares($chord, $offset)) - 1e-9));
+    }
+
+    /**
+     * How many pieces, also fractions of one, each part between two of its points asks for, by what it turns.
+     *
+     * @return list<float>
+     */
+    private function shares(Chord $chord, float $offset): array
+    {
+        $shares = [];
+        for ($i = 1, $count = count($this->points); $i < $count; $i++) {
+            $bend = ($this->curvature[$i - 1] + $this->curvature[$i]) / 2;
+            $radius = $bend > 1e-12 ? 1.0 / $bend : 1e12;
+            $turn = max($this->directions[$i - 1]->angleTo($this->directions[$i]), ($this->along[$i] - $this->along[$i - 1]) / $radius);
+            $shares[] = $chord->share($radius + $offset, $turn);
+        }
+
+        return $shares;
+    }
+
     public function leastRadius(): float
     {
         return $this->least;

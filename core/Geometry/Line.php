@@ -38,6 +38,16 @@ final readonly class Line implements Segment
         return $this->to->minus($this->from)->unit();
     }
 
+    public function places(Chord $chord, float $offset = 0.0): array
+    {
+        return [$this->length()];
+    }
+
+    public function countPlaces(Chord $chord, float $offset = 0.0): float
+    {
+        return 1.0;
+    }
+
     public function leastRadius(): float
     {
         return INF;

@@ -26,6 +26,21 @@ final readonly class Path
         return is_finite($least) ? $least : null;
     }
 
+    /**
+     * Points along it, its ends among them, so that no chord between two stands off it by more than told.
+     *
+     * @return list<Vector>
+     */
+    public function points(Chord $chord): array
+    {
+        $points = $this->segments === [] ? [] : [$this->segments[0]->start()];
+        foreach ($this->segments as $segment) {
+            array_push($points, ...array_map($segment->pointAt(...), $segment->places($chord)));
+        }
+
+        return $points;
+    }
+
     /** Unit direction of travel $along millimetres from the start; beyond an end, that at the end. */
     public function directionAt(float $along): Vector
     {

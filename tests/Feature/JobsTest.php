@@ -208,3 +208,8 @@ it('guards its rows with foreign keys', function (): void {
     expect(DB::select('pragma foreign_keys')[0]->foreign_keys)->toBe(1)
         ->and(fn () => DB::table('stocks')->where('key', 't28')->delete())->toThrow(Illuminate\Database\QueryException::class);
 });
+
+it('tells the limits that a hand is held to, as the rules have them', function (): void {
+    // docs/job-file.md: `reversal` from 179.5°.
+    expect(test()->getJson(demo())->json('limits.reversal'))->toEqualWithDelta(179.5, 1e-5);
+});

@@ -55,7 +55,13 @@ test('goes until level with what is caught while a track is held, and straight t
 });
 
 test('offers no track back along the leg it came, and none that is seen end on', () => {
-  expect(forward(axisTracks(), new Vector3(0, 0, 1)).map(({ name }) => name)).not.toContain('−Z');
+  expect(forward(axisTracks(), new Vector3(0, 0, 1), 179.5).map(({ name }) => name)).not.toContain('−Z');
+  // A leg that turns by as much can still be bent round (docs/job-file.md, `reversal`).
+  const turned = (degrees: number) => {
+    const along = new Vector3(0, 0, 1).applyAxisAngle(new Vector3(1, 0, 0), (degrees * Math.PI) / 180);
+    return forward([{ name: 'leg', along }], new Vector3(0, 0, 1), 179.5).length;
+  };
+  expect([179.4, 179.49, 179.51, 180].map(turned)).toEqual([1, 1, 0, 0]);
   const away = camera.position.clone().normalize();
   expect(onTrack({ name: 'away', along: away }, ORIGIN, { x: 10, y: 10 }, project)).toBeNull();
 });

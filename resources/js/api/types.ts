@@ -1222,6 +1222,15 @@ export interface JobState {
     stock?: string;
     radius?: number;
   };
+  /**
+   * Limits of the trade that a hand is held to before anything is asked.
+   */
+  limits: {
+    /**
+     * From this turn on, degrees, a run comes back on itself.
+     */
+    reversal: number;
+  };
 }
 /**
  * A Bowline job file. Lengths in millimetres, angles in degrees.

@@ -1,4 +1,4 @@
-import { Vector3 } from 'three';
+import { MathUtils, Vector3 } from 'three';
 import { type Flat, onTrack, type Project, screenScale, stepFor, type Track } from '../drag/tracks';
 import type { Aim, Caught } from './store';
 
@@ -84,9 +84,13 @@ function bestTrack(
   return (best as { track: Track; off: number } | null)?.track ?? null;
 }
 
-/** A run does not come straight back on itself. */
-export function forward(tracks: readonly Track[], travel: Vector3 | null): Track[] {
-  return tracks.filter(({ along }) => travel === null || along.dot(travel) > -0.9999);
+/**
+ * Tracks on which a run does not come straight back on itself.
+ *
+ * @param reversal from this turn on it does, degrees
+ */
+export function forward(tracks: readonly Track[], travel: Vector3 | null, reversal: number): Track[] {
+  return tracks.filter(({ along }) => travel === null || MathUtils.radToDeg(along.angleTo(travel)) < reversal);
 }
 
 export const vectorOf = ([x, y, z]: readonly [number, number, number]) => new Vector3(x, y, z);

@@ -79,7 +79,7 @@ export function useLayingHand() {
     for (const track of on?.tracks ?? []) {
       tracks = withTrack(tracks, track.name, track.along);
     }
-    return forward(tracks, leg.travel);
+    return forward(tracks, leg.travel, state.limits.reversal);
   };
 
   const aim = (at: Flat, shift: boolean) => {

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { OrthographicCamera, Vector3 } from 'three';
+import { Box3, OrthographicCamera, Vector3 } from 'three';
+import { withRoom } from '../../resources/js/view/camera';
 import { newest } from '../../resources/js/view/drag/newest';
 import { axisTracks, onTrack, type Project, stepFor, told, withTrack } from '../../resources/js/view/drag/tracks';
 import { aimAt, forward } from '../../resources/js/view/laying/aiming';
@@ -134,4 +135,15 @@ test('asks only the newest question, and takes nothing once it is stopped', asyn
   answers[2]?.();
   await asking.settled();
   expect(taken).toEqual([1, 4]);
+});
+
+test('leaves room around the first fitting, and none around what is larger than an empty job', () => {
+  const size = (from: number, to: number) =>
+    withRoom(new Box3(new Vector3(from, from, from), new Vector3(to, to, to)))
+      .getSize(new Vector3())
+      .toArray();
+  // An empty job is seen 600 × 600 × 300 mm large.
+  expect(size(100, 200)).toEqual([600, 600, 300]);
+  expect(size(-200, 200)).toEqual([600, 600, 400]);
+  expect(size(0, 2000)).toEqual([2000, 2000, 2000]);
 });

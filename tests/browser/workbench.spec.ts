@@ -215,3 +215,22 @@ test('has nothing for axe to find, on any stage, page or dialog', async ({ page 
     await expect(page.getByRole('dialog')).toHaveCount(0);
   }
 });
+
+test('choices leave room for their arrow beside what is chosen', async ({ page }) => {
+  await openJob(page, BARE, 'place');
+  await page.keyboard.press('k');
+  const kind = page.getByLabel('Kind of stock');
+  await expect(kind).toBeVisible();
+  const room = await kind.evaluate((select: HTMLSelectElement) => {
+    const style = getComputedStyle(select);
+    const drawing = document.createElement('canvas').getContext('2d');
+    if (drawing === null) {
+      return 0;
+    }
+    drawing.font = style.font;
+    const chosen = select.selectedOptions[0]?.text ?? '';
+    return select.clientWidth - Number.parseFloat(style.paddingLeft) - drawing.measureText(chosen).width;
+  });
+  // The arrow is 12 px wide and 8 px in.
+  expect(room).toBeGreaterThanOrEqual(20);
+});

@@ -3,7 +3,7 @@ import { Fragment, useMemo, useRef } from 'react';
 import { type Stage, useWorkbench } from '../workbench/store';
 import { JobContext, useJob } from '../workbench/useJob';
 import { CameraRig } from './CameraRig';
-import { boundsOf } from './camera';
+import { boundsOf, withRoom } from './camera';
 import { Envelope } from './Envelope';
 import { FloorGrid } from './FloorGrid';
 import { HoverTag } from './HoverTag';
@@ -93,7 +93,10 @@ function Scene({ stage }: { stage: Stage }) {
   const film = useWorkbench((store) => store.film);
   const moving = picked?.list === 'runs' ? solution(picked.id) : undefined;
   const movingRun = picked?.list === 'runs' ? item('runs', picked.id) : undefined;
-  const all = useMemo(() => boundsOf(state.places, state.solutions), [state.places, state.solutions]);
+  const all = useMemo(() => {
+    const box = boundsOf(state.places, state.solutions);
+    return state.solutions.length === 0 ? withRoom(box) : box;
+  }, [state.places, state.solutions]);
   const chosen = useMemo(() => {
     if (picked === null) {
       return null;

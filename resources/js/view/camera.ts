@@ -70,6 +70,9 @@ export function niceStep(least: number): number {
 
 const CORNERS = [-1, 1].flatMap((x) => [-1, 1].flatMap((y) => [-1, 1].map((z) => [x, y, z])));
 
+/** What is seen of a job with nothing in it. */
+const EMPTY = new Box3(new Vector3(-300, -300, 0), new Vector3(300, 300, 300));
+
 /** A box round what is given. */
 export function boundsOf(places: readonly Place[], runs: readonly SolvedRun[]): Box3 {
   const box = new Box3();
@@ -108,5 +111,11 @@ export function boundsOf(places: readonly Place[], runs: readonly SolvedRun[]): 
       }
     }
   }
-  return box.isEmpty() ? new Box3(new Vector3(-300, -300, 0), new Vector3(300, 300, 300)) : box;
+  return box.isEmpty() ? EMPTY.clone() : box;
+}
+
+/** The same with room around it to lay something into, while there is little to see yet. */
+export function withRoom(box: Box3): Box3 {
+  const lacking = EMPTY.getSize(new Vector3()).sub(box.getSize(new Vector3())).multiplyScalar(0.5);
+  return box.clone().expandByVector(lacking.max(new Vector3()));
 }

@@ -9,7 +9,7 @@ declare(strict_types=1);
 
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Laying\LineChains;
 use Bowline\Laying\Pieces;

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Bowline;
 
 use Bowline\Bending\BendTable;
-use Bowline\Job\Job;
-use Bowline\Job\Run;
 use Bowline\Routing\Flexible\RestingShapes;
+use Bowline\Routing\Run;
 use Bowline\Routing\SpringRoute;
 use Bowline\Rules\Judge;
 

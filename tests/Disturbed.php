@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests;
 
 use Bowline\Exchange\SolutionWriter;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\JobFile;
 use Bowline\Solver;
 use stdClass;

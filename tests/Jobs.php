@@ -6,7 +6,7 @@ namespace Tests;
 
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\JobFile;
 use Bowline\Routing\LaidRun;
 use Bowline\SolvedRun;

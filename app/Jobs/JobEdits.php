@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Models\Job;
+use Bowline\Job as CoreJob;
 use Bowline\Job\Hanging;
-use Bowline\Job\Job as CoreJob;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Schema;

@@ -8,9 +8,10 @@ use App\Models\Job;
 use App\Models\JobItem;
 use App\Models\Run;
 use App\Models\Stock;
+use Bowline\Job as CoreJob;
 use Bowline\Job\Hanging;
-use Bowline\Job\Job as CoreJob;
 use Bowline\Job\JobError;
+use Bowline\Job\JobFile;
 use Bowline\Job\Node;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Collection;
@@ -190,8 +191,8 @@ final class JobFiles
     private function withLists(Job $job, callable $wanted): stdClass
     {
         $file = (object) [
-            'format' => CoreJob::FORMAT,
-            'version' => CoreJob::VERSION,
+            'format' => JobFile::FORMAT,
+            'version' => JobFile::VERSION,
             'name' => $job->name,
             'show_units' => $job->show_units,
             'up' => $job->up,

@@ -8,7 +8,7 @@ use App\Jobs\JobFiles;
 use App\Jobs\JobState;
 use App\Models\Job;
 use App\Models\Settling;
-use Bowline\Job\Job as CoreJob;
+use Bowline\Job as CoreJob;
 use Bowline\Routing\Flexible\SettlingStopped;
 use Bowline\Routing\SettlingRoute;
 use Bowline\Solver;

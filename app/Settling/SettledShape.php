@@ -8,9 +8,9 @@ use App\Jobs\JobState;
 use App\Models\Job;
 use App\Models\Run as RunRow;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Run;
 use Bowline\Laying\LayingError;
 use Bowline\Routing\Meanwhile;
+use Bowline\Routing\Run;
 use Bowline\Routing\SettlingRoute;
 
 /** Runs as a request may lay them: one that takes long to settle lies as its kept solution says. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Bending;
 
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Site;

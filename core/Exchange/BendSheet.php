@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\Units;
 use Bowline\Job\Words;

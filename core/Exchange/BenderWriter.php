@@ -8,7 +8,7 @@ use Bowline\Bending\Bender;
 use Bowline\Bending\BenderCheck;
 use Bowline\Bending\BenderObstacle;
 use Bowline\Bending\Benders;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Routing\LaidRun;
 
 /** Writes what each bender at hand says to a run (schema/api.json, `benders`). */

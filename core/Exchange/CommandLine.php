@@ -7,7 +7,7 @@ namespace Bowline\Exchange;
 use Bowline\Body\Mesh;
 use Bowline\Body\RunBody;
 use Bowline\Exchange\Dxf\DxfWriter;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
 use Bowline\Job\Node;

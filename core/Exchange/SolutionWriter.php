@@ -10,7 +10,7 @@ use Bowline\Geometry\Curve;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Tie\Tie;

@@ -10,6 +10,13 @@ use stdClass;
 /** The job file as text: decoded, and checked for its shape against the schema. */
 final class JobFile
 {
+    public const FORMAT = 'bowline-job';
+
+    /** What is written; 2 brought relations, parts, panels, meshes, sets and benders, and still reads all of 1. */
+    public const VERSION = 2;
+
+    public const VERSIONS_READ = [1, 2];
+
     /** Deeper than any job; keeps hostile files from exhausting the parser. */
     private const DEPTH = 64;
 
@@ -55,10 +62,10 @@ final class JobFile
             throw JobError::at('', 'a job file is a JSON object');
         }
         $node = new Node($data);
-        if ($node->get('format')->value !== Job::FORMAT) {
-            throw JobError::at('/format', sprintf('this is not a job file: “format” must be “%s”', Job::FORMAT));
+        if ($node->get('format')->value !== self::FORMAT) {
+            throw JobError::at('/format', sprintf('this is not a job file: “format” must be “%s”', self::FORMAT));
         }
-        if (! in_array($node->get('version')->value, Job::VERSIONS_READ, true)) {
+        if (! in_array($node->get('version')->value, self::VERSIONS_READ, true)) {
             throw JobError::at('/version', 'this version of the job file is not known here; 1 and 2 are');
         }
         Schema::check($data, 'job.json');

@@ -27,7 +27,7 @@ final readonly class Site
         public array $ports,
         public Units $units,
         public array $sets,
-        public RouteBook $routes,
+        public RunReferences $routes,
         public Vector $up,
     ) {
     }
@@ -41,8 +41,12 @@ final readonly class Site
         );
     }
 
-    /** @throws JobError */
-    public static function read(Node $job): self
+    /**
+     * @param  RunReferences  $routes  of the runs of the job
+     *
+     * @throws JobError
+     */
+    public static function read(Node $job, RunReferences $routes): self
     {
         $values = Values::read($job->find('values'));
         $meshes = array_map(MeshTriangles::read(...), $job->find('meshes')?->members() ?? []);
@@ -64,7 +68,7 @@ final readonly class Site
             $ports,
             Units::read($job),
             self::byId($job->list('sets'), static fn (Node $node): RunSet => RunSet::read($node, $values)),
-            new RouteBook(self::byId($job->list('runs'), static fn (Node $node): Node => $node)),
+            $routes,
             Vector::axis('+'.($job->find('up')?->text() ?? 'z')) ?? new Vector(0.0, 0.0, 1.0),
         );
     }

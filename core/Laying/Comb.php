@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Bowline\Laying;
 
 use Bowline\Geometry\Vector;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
 use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\Run;
 use stdClass;
 
 /**

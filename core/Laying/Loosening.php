@@ -8,10 +8,11 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Hanging;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
 use Bowline\Job\Site;
 use Bowline\Job\Stop\StopReader;
 use Bowline\Routing\Meanwhile;
+use Bowline\Routing\RouteBook;
+use Bowline\Routing\Run;
 use stdClass;
 
 /**
@@ -28,7 +29,7 @@ final readonly class Loosening
     /** @param  stdClass  $before  the job file while everything was still there */
     public static function of(stdClass $before): self
     {
-        return new self(Site::read(new Node($before)));
+        return new self(RouteBook::site(new Node($before)));
     }
 
     /** @return stdClass the job file with nothing left hanging on what it no longer has */
@@ -45,7 +46,7 @@ final readonly class Loosening
             $fitted->clamps = array_map(fn (Node $item): stdClass => $this->unmounted('clamps', $item, $lostSurroundings), $node->list('clamps'));
         }
         try {
-            $ports = Site::read(new Node($fitted));
+            $ports = RouteBook::site(new Node($fitted));
         } catch (JobError) {
             // It is wrong in another way, and will be refused for that.
             return $after;
@@ -223,7 +224,7 @@ final readonly class Loosening
     /** @return array<string, true> */
     private static function runs(Site $site): array
     {
-        return array_fill_keys($site->routes->ids(), true);
+        return array_fill_keys(RouteBook::of($site)->ids(), true);
     }
 
     /**

@@ -6,12 +6,13 @@ namespace Bowline\Laying;
 
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
 use Bowline\Job\Site;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\RouteBook;
+use Bowline\Routing\Run;
 use stdClass;
 
 /**
@@ -35,7 +36,7 @@ final class OpenEnds
         try {
             $isOne = static fn (stdClass $run): bool => in_array($run->id ?? null, $ids, true);
             $was = Job::readOnly($before, $isOne);
-            $site = Site::read(new Node($after));
+            $site = RouteBook::site(new Node($after));
         } catch (JobError) {
             // It is wrong, and will be refused for that.
             return $after;

@@ -6,12 +6,12 @@ namespace Bowline\Laying;
 
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Meanwhile;
+use Bowline\Routing\Run;
 use Bowline\SolvedRun;
 use Bowline\Solver;
 use Bowline\WorkBudget;

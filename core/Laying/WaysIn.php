@@ -6,11 +6,11 @@ namespace Bowline\Laying;
 
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\Node;
 use Bowline\Job\Port;
-use Bowline\Job\Run;
 use Bowline\Routing\Leg;
+use Bowline\Routing\Run;
 use Bowline\Rules\Severity;
 use Bowline\SolvedRun;
 use Bowline\Solver;

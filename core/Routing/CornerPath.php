@@ -10,7 +10,6 @@ use Bowline\Geometry\Path;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Run;
 
 /** Builds the path of a rigid run from its vertices: straights, bends with their rotation, legs. */
 final class CornerPath

@@ -10,7 +10,6 @@ use Bowline\Job\CornerRadius;
 use Bowline\Job\JobError;
 use Bowline\Job\Likeness;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Site;
 use Bowline\Job\Stop\Stop;
@@ -36,7 +35,7 @@ final readonly class CornersRoute implements Route
 
     public static function read(Node $node, Site $site): self
     {
-        $run = $site->routes->current();
+        $run = RouteBook::of($site)->current();
         $stops = array_map(
             static fn (Node $stop): Stop => StopReader::read($stop, $site, $run === '' ? null : $run), $node->get('stops')->items(),
         );
@@ -142,7 +141,7 @@ final readonly class CornersRoute implements Route
     {
         $likeness = Likeness::read($like, $site->values);
         $corners = array_filter(
-            $site->routes->vertices($site, $like->get('run')->text(), $like),
+            RouteBook::of($site)->vertices($site, $like->get('run')->text(), $like),
             static fn (Vertex $vertex): bool => in_array($vertex->place, [VertexPlace::Stop, VertexPlace::Like], true),
         );
 

@@ -9,7 +9,6 @@ use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
 use Bowline\Job\Site;
 use Bowline\Routing\Flexible\Bodies;
 use Bowline\Routing\Flexible\Catenary;

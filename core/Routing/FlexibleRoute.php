@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
-use Bowline\Job\Run;
 use Bowline\Job\RunEnd;
 
 /** A route that is a curve: it has no corners, bends or legs. */

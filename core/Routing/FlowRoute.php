@@ -10,7 +10,6 @@ use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Adjustment;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
 use Bowline\Job\Site;
 use Bowline\Routing\Flexible\FlowLength;
 use Bowline\Routing\Flexible\FlowPoint;

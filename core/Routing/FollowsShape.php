@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
-use Bowline\Job\Run;
-
 /** A route that may rest in several shapes: when what it hangs on moves a little, it stays in the one it was in. */
 interface FollowsShape
 {

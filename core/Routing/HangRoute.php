@@ -8,7 +8,6 @@ use Bowline\Geometry\Curve;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
 use Bowline\Job\Site;
 use Bowline\Routing\Flexible\Catenary;
 use Bowline\Routing\Flexible\GivenLength;

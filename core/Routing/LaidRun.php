@@ -6,7 +6,6 @@ namespace Bowline\Routing;
 
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Run;
 use Bowline\Job\Stop\ClampStop;
 use Bowline\Routing\Flexible\Gate;
 

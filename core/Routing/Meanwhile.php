@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
-use Bowline\Job\Run;
-
 /** A run as it is laid where nobody can wait: one that takes long to settle hangs as it did before. */
 final class Meanwhile
 {

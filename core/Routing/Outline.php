@@ -9,7 +9,6 @@ use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Run;
 use Bowline\Rules\Finding;
 use Bowline\Rules\Severity;
 use Bowline\SolvedRun;

@@ -7,7 +7,6 @@ namespace Bowline\Routing;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
 use Bowline\Job\Site;
 
 /** One way of getting from port to port. A route is read from a run's "route" and lays the run along it. */

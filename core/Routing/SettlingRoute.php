@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Bowline\Routing;
 
 use Bowline\Geometry\Vector;
-use Bowline\Job\Run;
 use Bowline\Routing\Flexible\Watch;
 
 /** A route that comes to lie step by step, which may take long. */

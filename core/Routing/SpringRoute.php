@@ -11,7 +11,6 @@ use Bowline\Geometry\Path;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Site;
 use Bowline\Routing\Flexible\Gates;

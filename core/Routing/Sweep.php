@@ -8,7 +8,6 @@ use Bowline\Geometry\Curve;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Run;
 use WeakMap;
 
 /**

@@ -12,7 +12,6 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\End\OpenEnd;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Site;
 use Bowline\Job\Values;
@@ -34,7 +33,7 @@ final readonly class WrapRoute implements FlexibleRoute
     {
         $values = $site->values;
         $hostNode = $node->get('host');
-        $host = $site->routes->laid($site, $hostNode->text(), $hostNode);
+        $host = RouteBook::of($site)->laid($site, $hostNode->text(), $hostNode);
         $depth = 1 + ($host->run->route instanceof self ? $host->run->route->depth : 0);
         if ($depth > self::MOST_DEEP) {
             throw $hostNode->error(sprintf('%d runs are wound on one another there already, and no more may be', self::MOST_DEEP));
@@ -54,7 +53,7 @@ final readonly class WrapRoute implements FlexibleRoute
             throw $node->get('hand')->error('a hand is “right” or “left”');
         }
         $angle = $node->find('start_angle');
-        $od = $site->routes->stock($site)->section->outsideDiameter;
+        $od = RouteBook::of($site)->stock($site)->section->outsideDiameter;
         $radius = $host->run->stock->section->outsideDiameter / 2 + $gap + $od / 2;
 
         return new self(Winding::round(

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
-use Bowline\Job\Site;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\RouteBook;
+use Bowline\Routing\Run;
 use stdClass;
 
 /** Puts a laid run before all rules, and tries every remedy they suggest before it is offered. */
@@ -125,7 +125,7 @@ final readonly class Judge
     /** @throws JobError */
     private function layWith(Remedy $remedy, LaidRun $laid): LaidRun
     {
-        $site = $remedy->list === 'runs' ? $this->job->site : Site::read(new Node($this->jobWith($remedy)));
+        $site = $remedy->list === 'runs' ? $this->job->site : RouteBook::site(new Node($this->jobWith($remedy)));
         $source = $remedy->list === 'runs' ? $remedy->item : $laid->run->source;
         $run = Run::read(new Node($source), $site);
 

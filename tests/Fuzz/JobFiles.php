@@ -9,7 +9,7 @@ use Bowline\Exchange\BenderWriter;
 use Bowline\Exchange\CsvTables;
 use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Exchange\SolutionWriter;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Solver;
 
 /** Job files with something wrong in them: read, solved, and all that is taken away written. */

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Fuzz;
 
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\JobFile;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
 use Bowline\Laying\RunEdit;
 use Bowline\Laying\RunEditReader;
+use Bowline\Routing\Run;
 use Bowline\Solver;
 use stdClass;
 

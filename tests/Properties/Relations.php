@@ -6,9 +6,9 @@ namespace Tests\Properties;
 
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
-use Bowline\Job\Site;
 use Bowline\Job\Tie\Tie;
 use Bowline\Routing\Held;
+use Bowline\Routing\RouteBook;
 use Bowline\Routing\TieSolver;
 use Tests\Jobs;
 
@@ -53,7 +53,7 @@ final class Relations implements Property
         $file = Jobs::file([], ['at' => [0, 0, 0]], ['clamps' => array_map(
             static fn (array $one): array => ['id' => $one[0], 'at' => $one[1]->toArray(), 'axis' => $one[2]->toArray(), 'bore' => 12, 'width' => 10], $anchors,
         )]);
-        $site = Site::read(new Node($file));
+        $site = RouteBook::site(new Node($file));
         $ties = [];
         for ($i = 0; $i < $this->count; $i++) {
             [$id, $at, $along] = $anchors[$i];

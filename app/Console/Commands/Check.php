@@ -8,7 +8,7 @@ use App\Jobs\JobFiles;
 use App\Models\Job;
 use App\Models\Run as RunRow;
 use Bowline\Exchange\SolutionWriter;
-use Bowline\Job\Job as CoreJob;
+use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
 use Bowline\Solver;
 use Illuminate\Console\Command;

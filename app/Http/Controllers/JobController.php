@@ -13,10 +13,10 @@ use App\Models\Job;
 use App\Settling\SettledShape;
 use Bowline\Exchange\JobArchive;
 use Bowline\Exchange\PictureWriter;
-use Bowline\Job\Job as CoreJob;
+use Bowline\Job as CoreJob;
 use Bowline\Job\JobFile;
-use Bowline\Job\Run;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\Run;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -81,7 +81,7 @@ final readonly class JobController
     {
         $name = Body::of($request, 'newJob')->get('name')->text();
 
-        return $response->of($this->files->keep((object) ['format' => CoreJob::FORMAT, 'version' => CoreJob::VERSION, 'name' => $name]), 201);
+        return $response->of($this->files->keep((object) ['format' => JobFile::FORMAT, 'version' => JobFile::VERSION, 'name' => $name]), 201);
     }
 
     /** Opens a job file, or an archive of one with its meshes, as a new job. */

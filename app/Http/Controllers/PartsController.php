@@ -10,9 +10,9 @@ use App\Models\Job;
 use Bowline\Job\Node;
 use Bowline\Job\Part\Parameter;
 use Bowline\Job\Part\PartKind;
-use Bowline\Job\Site;
 use Bowline\Laying\LayingError;
 use Bowline\Laying\PlaceEdit;
+use Bowline\Routing\RouteBook;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -40,7 +40,7 @@ final readonly class PartsController
         $body = Body::of($request, 'portOnPort');
         $names = ['fittings '.$fitting, ...array_map(static fn (Node $name): string => 'fittings '.explode('.', $name->text())[0], [$body->get('port'), $body->get('onto')])];
         $file = $this->files->around($job, [], [], $names);
-        $site = Site::read(new Node($file));
+        $site = RouteBook::site(new Node($file));
         $own = $site->port($body->get('port'));
         if (! str_starts_with($own->name, $fitting.'.') || str_starts_with($body->get('onto')->text(), $fitting.'.')) {
             throw new LayingError('A port of this fitting is put on a port of another one.');

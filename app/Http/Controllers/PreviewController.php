@@ -9,14 +9,15 @@ use App\Jobs\JobFiles;
 use App\Models\Job;
 use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SolutionWriter;
+use Bowline\Job as CoreJob;
 use Bowline\Job\Hanging;
-use Bowline\Job\Job as CoreJob;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
 use Bowline\Job\Site;
 use Bowline\Laying\Hold;
 use Bowline\Laying\Trial;
+use Bowline\Routing\RouteBook;
+use Bowline\Routing\Run;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use stdClass;
@@ -67,7 +68,7 @@ final readonly class PreviewController
         $with->runs = [];
         $moved = [$list.' '.$id, ...$mounted];
 
-        return $this->answer($trial, Site::read(new Node($with)), $moved);
+        return $this->answer($trial, RouteBook::site(new Node($with)), $moved);
     }
 
     /** @param  list<string>  $moved  "list id" of what stands elsewhere now */

@@ -7,10 +7,11 @@ namespace App\Http\Controllers;
 use App\Http\Body;
 use App\Jobs\JobFiles;
 use App\Models\Job;
-use Bowline\Job\Job as CoreJob;
+use Bowline\Job as CoreJob;
 use Bowline\Job\Node;
 use Bowline\Laying\Comb;
 use Bowline\Laying\Several;
+use Bowline\Routing\RouteBook;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use stdClass;
@@ -27,7 +28,7 @@ final readonly class SeveralController
         $body = Body::of($request, 'several');
         $core = CoreJob::readOnly($this->files->file($job), static fn (): bool => false);
 
-        return response()->json(Several::runs($body, $core->site, $core->site->routes->ids()));
+        return response()->json(Several::runs($body, $core->site, RouteBook::of($core->site)->ids()));
     }
 
     public function comb(Request $request, Job $job): JsonResponse

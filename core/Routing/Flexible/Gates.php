@@ -9,10 +9,10 @@ use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Site;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\Run;
 
 /**
  * The clamps a hanging, sprung or draped run is led through, in order, and how its length is shared out between

@@ -7,9 +7,9 @@ namespace Bowline\Routing\Flexible;
 use Bowline\Geometry\Path;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
-use Bowline\Job\Run;
 use Bowline\Job\Site;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\Run;
 
 /**
  * How long a hanging or draped line is, told by its length or by its slack over the straight between its ends, and

@@ -6,7 +6,7 @@ namespace Bowline\Routing\Flexible;
 
 use Bowline\Curves\Elastica;
 use Bowline\Geometry\Tolerance;
-use Bowline\Job\Run;
+use Bowline\Routing\Run;
 use Bowline\Routing\SpringRoute;
 
 /** What a sprung hose could be: the shapes it may rest in, and the lengths at which it keeps its least radius. */

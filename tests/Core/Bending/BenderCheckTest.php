@@ -6,7 +6,7 @@ use Bowline\Bending\Bender;
 use Bowline\Bending\BenderCheck;
 use Bowline\Bending\BenderObstacle;
 use Bowline\Bending\Benders;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Tests\Jobs;
 
 /** Dies of 24, 30 and 40; 20 between bends, 60 ahead of the first, 35 behind the last. */

@@ -11,7 +11,7 @@ use Bowline\Geometry\Curve;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Routing\LaidRun;
 use Bowline\Solver;
 use Tests\Jobs;

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use Bowline\Exchange\PictureWriter;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Tests\Jobs;
 
 function picture(stdClass $file): SimpleXMLElement

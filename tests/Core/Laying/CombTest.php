@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use Bowline\Geometry\Vector;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\Node;
 use Bowline\Laying\Comb;
 use Bowline\Laying\LayingError;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\Node;
 use Bowline\Laying\Hold;
 use Bowline\Laying\LayingError;

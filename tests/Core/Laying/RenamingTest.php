@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Laying\LayingError;
 use Bowline\Laying\Renaming;
 use Tests\Jobs;

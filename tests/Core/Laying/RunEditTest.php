@@ -199,7 +199,7 @@ it('turns a flexible run round and leaves its shape as it was', function (array 
 
 it('says in plain words that a curve has no legs', function (string $do, array $more): void {
     $file = Jobs::file([], ['at' => [400, 150, 200]], ['route' => ['kind' => 'spring', 'length' => 720]]);
-    $job = Bowline\Job\Job::read($file);
+    $job = Bowline\Job::read($file);
     RunEditReader::apply(RunEdit::of(Jobs::laid($file)), new Node(Jobs::object(['do' => $do, ...$more])), $job->site);
 })->with([
     ['put-corners', ['vertex' => null, 'stops' => []]], ['add-leg', ['along' => '+x', 'length' => 40]], ['take-back', []], ['finish', ['port' => 'pump.out', 'stops' => []]],

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
-use Bowline\Job\Site;
 use Bowline\Laying\RunEdit;
 use Bowline\Laying\Twin;
+use Bowline\Routing\RouteBook;
 use Tests\Jobs;
 
 /** The run once more, alone in its job. */
 function twinned(stdClass $file, array $said, bool $tied = false): stdClass
 {
-    $site = Site::read(new Node($file));
+    $site = RouteBook::site(new Node($file));
     $twin = Twin::read(new Node(Jobs::object($said)), $site->values)->of(Jobs::laid($file), $tied);
     $other = clone $file;
     $other->runs = [...($tied ? $file->runs : []), (object) ['id' => 'other', ...get_object_vars($twin)]];

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
-use Bowline\Job\Site;
 use Bowline\Job\Tie\Tie;
 use Bowline\Routing\Held;
+use Bowline\Routing\RouteBook;
 use Tests\Jobs;
 
 /** Ties to a clamp that lies anywhere, read as a file has them. */
@@ -18,7 +18,7 @@ function randomTies(int $seed, array $which): array
         ['id' => 'c', 'at' => $v(), 'axis' => $v(), 'bore' => 12, 'width' => 10], ['id' => 'd', 'at' => $v(), 'axis' => $v(), 'bore' => 12, 'width' => 10],
     ]]);
     $file->surroundings = [Jobs::object(['id' => 'wall', 'shape' => 'panel', 'width' => 100, 'height' => 100, 'pose' => ['at' => $v(), 'turn' => ['about' => $v(), 'by' => 77]]])];
-    $site = Site::read(new Node($file));
+    $site = RouteBook::site(new Node($file));
     $all = [
         'level' => ['level' => $v(), 'with' => 'c', 'distance' => 30 * Jobs::random()], 'off' => ['away' => 20, 'from' => ['face' => 'front', 'of' => 'wall']],
         'axis' => ['on_axis' => 'd'], 'far' => ['away' => 400 + 50 * abs(Jobs::random()), 'from' => 'c'], 'along' => ['parallel' => 'c'],

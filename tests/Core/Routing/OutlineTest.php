@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Routing\Outline;
 use Tests\Jobs;
 

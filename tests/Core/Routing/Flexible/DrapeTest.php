@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\Node;
 use Bowline\Job\Surrounding;
 use Bowline\Job\Values;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Bowline\Curves\Elastica;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
 use Bowline\Routing\Flexible\Catenary;

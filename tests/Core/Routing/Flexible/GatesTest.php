@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use Bowline\Geometry\Vector;
-use Bowline\Job\Job;
+use Bowline\Job;
 use Bowline\Laying\Loosening;
 use Bowline\Laying\RunEdit;
 use Bowline\Routing\DrapeRoute;

@@ -2,13 +2,17 @@
 
 declare(strict_types=1);
 
-namespace Bowline\Job;
+namespace Bowline\Routing;
 
-use Bowline\Routing\DrapeRoute;
+use Bowline\Job\Fitting;
+use Bowline\Job\FixedLength;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\RunEnd;
+use Bowline\Job\Site;
+use Bowline\Job\Stock;
+use Bowline\Job\Units;
 use Bowline\Routing\Flexible\Bodies;
-use Bowline\Routing\FlexibleRoute;
-use Bowline\Routing\Route;
-use Bowline\Routing\Routes;
 use stdClass;
 
 /** What the designer said about one run. */

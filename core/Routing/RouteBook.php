@@ -2,23 +2,27 @@
 
 declare(strict_types=1);
 
-namespace Bowline\Job;
+namespace Bowline\Routing;
 
 use ArrayObject;
 use Bowline\Geometry\Vector;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\RunEnd;
+use Bowline\Job\RunReferences;
+use Bowline\Job\Site;
+use Bowline\Job\Stock;
 use Bowline\Job\Stop\ClampStop;
 use Bowline\Job\Stop\StopReader;
 use Bowline\Job\Tie\Tie;
-use Bowline\Routing\Held;
-use Bowline\Routing\LaidRun;
-use Bowline\Routing\Vertex;
+use LogicException;
 
 /**
  * Where the stops, the ends and the whole routes of runs are, for what is tied to them: each worked out when it
  * is first asked for, from what it is itself tied to, through any depth. What comes back to itself is an error
  * that spells out the way round.
  */
-final class RouteBook
+final class RouteBook implements RunReferences
 {
     /** @var array<string, string> what is being worked out, in order: its words by its key */
     private array $trail = [];
@@ -29,8 +33,26 @@ final class RouteBook
     /** @var ArrayObject<string, mixed> what has been worked out; shared by all who read the same runs */
     private ArrayObject $known;
 
+    /**
+     * The site of a job, with the references between its runs.
+     *
+     * @param  Node  $job  the job file
+     *
+     * @throws JobError
+     */
+    public static function site(Node $job): Site
+    {
+        return Site::read($job, new self(Site::byId($job->list('runs'), static fn (Node $node): Node => $node)));
+    }
+
+    /** The references between the runs of a site that was read by `site`. */
+    public static function of(Site $site): self
+    {
+        return $site->routes instanceof self ? $site->routes : throw new LogicException('the site was read without its runs');
+    }
+
     /** @param  array<string, Node>  $runs  by id */
-    public function __construct(private array $runs)
+    private function __construct(private array $runs)
     {
         $this->known = new ArrayObject;
     }

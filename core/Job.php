@@ -2,20 +2,19 @@
 
 declare(strict_types=1);
 
-namespace Bowline\Job;
+namespace Bowline;
 
+use Bowline\Job\JobError;
+use Bowline\Job\JobFile;
+use Bowline\Job\Node;
+use Bowline\Job\Site;
+use Bowline\Routing\RouteBook;
+use Bowline\Routing\Run;
 use stdClass;
 
 /** A job: a site and the runs on it. The same job always gives the same solution. */
 final readonly class Job
 {
-    public const FORMAT = 'bowline-job';
-
-    /** What is written; 2 brought relations, parts, panels, meshes, sets and benders, and still reads all of 1. */
-    public const VERSION = 2;
-
-    public const VERSIONS_READ = [1, 2];
-
     /** @param  array<string, Run>  $runs */
     private function __construct(
         public string $name,
@@ -43,7 +42,7 @@ final readonly class Job
     public static function read(stdClass $source): self
     {
         $node = new Node($source);
-        $site = Site::read($node);
+        $site = RouteBook::site($node);
 
         return new self(
             $node->find('name')?->text() ?? '',
@@ -63,7 +62,7 @@ final readonly class Job
     public static function readOnly(stdClass $source, callable $isWanted): self
     {
         $node = new Node($source);
-        $site = Site::read($node);
+        $site = RouteBook::site($node);
         $wanted = array_values(array_filter($node->list('runs'), static fn (Node $run): bool => $isWanted($run->object())));
 
         return new self(

@@ -11,9 +11,9 @@ use Bowline\Geometry\Line;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\JobError;
-use Bowline\Laying\LineChains;
-use Bowline\Laying\Pieces;
-use Bowline\Solver;
+use Bowline\Proposals\LineChains;
+use Bowline\Proposals\Pieces;
+use Bowline\Solving\Solver;
 use Tests\Jobs;
 
 require __DIR__.'/../vendor/autoload.php';

@@ -7,7 +7,7 @@ namespace Tests;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job;
 use Bowline\Job\JobFile;
-use Bowline\Solver;
+use Bowline\Solving\Solver;
 use stdClass;
 
 /**

@@ -9,8 +9,8 @@ use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\JobFile;
 use Bowline\Routing\LaidRun;
-use Bowline\SolvedRun;
-use Bowline\Solver;
+use Bowline\Solving\SolvedRun;
+use Bowline\Solving\Solver;
 use stdClass;
 
 /** Small jobs to test with: tube 12 × 1.5, radius 30, least 24, from a pump that points up to wherever. */

@@ -8,8 +8,8 @@ use App\Jobs\EditClash;
 use App\Jobs\EditRefused;
 use App\Jobs\StorageFailed;
 use App\Support\WorkBrokenOff;
+use Bowline\Editing\EditError;
 use Bowline\Job\JobError;
-use Bowline\Laying\LayingError;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
@@ -22,7 +22,7 @@ final class Problems
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([EditClash::class, EditRefused::class, JobError::class, LayingError::class, WorkBrokenOff::class]);
+        $exceptions->dontReport([EditClash::class, EditRefused::class, JobError::class, EditError::class, WorkBrokenOff::class]);
         // Nobody reads the answer to a client that has gone.
         $exceptions->render(static fn (WorkBrokenOff $broken): JsonResponse => response()->json(['message' => $broken->getMessage()], $broken->isClientGone ? 408 : 422));
         $exceptions->render(static fn (EditClash $clash): JsonResponse => response()->json([
@@ -48,7 +48,7 @@ final class Problems
             return $message === null || ! $request->is('api/*') ? null : response()->json(['message' => $message], 503);
         });
         $exceptions->render(static fn (PostTooLargeException $error): JsonResponse => response()->json(['message' => BodySize::WORDS], 413));
-        $exceptions->render(static fn (LayingError $error): JsonResponse => response()->json(['message' => $error->getMessage()], 422));
+        $exceptions->render(static fn (EditError $error): JsonResponse => response()->json(['message' => $error->getMessage()], 422));
         $exceptions->render(static fn (NotFoundHttpException $error, Request $request): ?JsonResponse => $request->is('api/*')
             ? response()->json(['message' => 'This is not there (any more).'], 404)
             : null);

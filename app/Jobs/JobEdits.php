@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Models\Job;
+use Bowline\Editing\Loosening;
+use Bowline\Editing\OpenEnds;
 use Bowline\Job as CoreJob;
 use Bowline\Job\Hanging;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Schema;
 use Bowline\Job\Shape\Triangles;
-use Bowline\Laying\Loosening;
-use Bowline\Laying\OpenEnds;
 use stdClass;
 
 /** Makes the changes of one action of a user: all of them in one transaction, or none. */

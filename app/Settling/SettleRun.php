@@ -11,7 +11,7 @@ use App\Models\Settling;
 use Bowline\Job as CoreJob;
 use Bowline\Routing\Flexible\SettlingStopped;
 use Bowline\Routing\SettlingRoute;
-use Bowline\Solver;
+use Bowline\Solving\Solver;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use stdClass;

@@ -7,8 +7,8 @@ namespace App\Settling;
 use App\Jobs\JobState;
 use App\Models\Job;
 use App\Models\Run as RunRow;
+use Bowline\Editing\EditError;
 use Bowline\Geometry\Vector;
-use Bowline\Laying\LayingError;
 use Bowline\Routing\Meanwhile;
 use Bowline\Routing\Run;
 use Bowline\Routing\SettlingRoute;
@@ -16,10 +16,10 @@ use Bowline\Routing\SettlingRoute;
 /** Runs as a request may lay them: one that takes long to settle lies as its kept solution says. */
 final class SettledShape
 {
-    /** @throws LayingError when it has not come to lie yet */
+    /** @throws EditError when it has not come to lie yet */
     public static function of(Job $job, Run $run): Run
     {
-        return self::find($job, $run) ?? throw new LayingError(sprintf('%s has not come to lie yet. Wait until it has, and try again.', $run->name));
+        return self::find($job, $run) ?? throw new EditError(sprintf('%s has not come to lie yet. Wait until it has, and try again.', $run->name));
     }
 
     /** As it lies, or as it hangs until it has come to lie. */

@@ -8,7 +8,7 @@ use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\Units;
 use Bowline\Job\Words;
-use Bowline\SolvedRun;
+use Bowline\Solving\SolvedRun;
 use TCPDF;
 
 /** The bend sheet of a run as PDF: what to cut, how to bend it, where its corners are, and how it looks. */

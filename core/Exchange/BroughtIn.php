@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Editing\StopList;
 use Bowline\Exchange\Dxf\DxfReader;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Units;
 use Bowline\Job\Values;
-use Bowline\Laying\LineChains;
-use Bowline\Laying\StopList;
+use Bowline\Proposals\LineChains;
 use stdClass;
 
 /**

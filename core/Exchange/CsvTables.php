@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 use Bowline\Job\Units;
-use Bowline\SolvedRun;
+use Bowline\Solving\SolvedRun;
 
 /**
  * The tables of a run as CSV (RFC 4180): in the units of its job, inches as decimals; degrees; a decimal point, no

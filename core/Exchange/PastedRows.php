@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Editing\StopList;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Entry;
 use Bowline\Job\JobError;
 use Bowline\Job\Units;
 use Bowline\Job\Values;
-use Bowline\Laying\StopList;
 use stdClass;
 
 /**

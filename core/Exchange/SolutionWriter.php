@@ -23,7 +23,7 @@ use Bowline\Routing\Vertex;
 use Bowline\Routing\VertexPlace;
 use Bowline\Rules\Finding;
 use Bowline\Rules\Remedy;
-use Bowline\SolvedRun;
+use Bowline\Solving\SolvedRun;
 
 /** Writes solved runs in the shape of schema/solution.json: millimetres and degrees. */
 final class SolutionWriter

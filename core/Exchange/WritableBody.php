@@ -7,7 +7,7 @@ namespace Bowline\Exchange;
 use Bowline\Body\RunBody;
 use Bowline\Job\JobError;
 use Bowline\Rules\Finding;
-use Bowline\SolvedRun;
+use Bowline\Solving\SolvedRun;
 
 /** The body of a solved run that may be written to a file. */
 final class WritableBody

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Editing\EditError;
+use Bowline\Editing\RunEdit;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Words;
-use Bowline\Laying\LayingError;
-use Bowline\Laying\RunEdit;
 use Bowline\Routing\Bend;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Leg;
@@ -126,7 +126,7 @@ trait EasesBends
                 $edit(RunEdit::of($laid)),
                 $corners.Words::direction($move),
             ];
-        } catch (LayingError) {
+        } catch (EditError) {
             // Held by a port or a clamp: not a way to make room.
         }
     }

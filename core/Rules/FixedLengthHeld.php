@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Editing\RunEdit;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Words;
-use Bowline\Laying\RunEdit;
 use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\VertexPlace;

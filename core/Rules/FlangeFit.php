@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Editing\RunEdit;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\End\Flange;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Words;
-use Bowline\Laying\RunEdit;
 use Bowline\Routing\LaidRun;
 use stdClass;
 

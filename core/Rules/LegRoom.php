@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Editing\RunEdit;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
-use Bowline\Laying\RunEdit;
 use Bowline\Routing\Bend;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Leg;

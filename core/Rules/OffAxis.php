@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Editing\EditError;
+use Bowline\Editing\RunEdit;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Words;
-use Bowline\Laying\LayingError;
-use Bowline\Laying\RunEdit;
 use Bowline\Routing\ClampPassage;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Vertex;
@@ -125,7 +125,7 @@ final class OffAxis implements Rule
                     'runs',
                     RunEdit::of($laid)->moveTogether($corner->stop, $corner->stop, $move)->run(),
                 );
-            } catch (LayingError) {
+            } catch (EditError) {
                 // Held by a clamp: the lead below is the other way.
             }
         }

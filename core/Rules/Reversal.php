@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Editing\EditError;
+use Bowline\Editing\RunEdit;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
-use Bowline\Laying\LayingError;
-use Bowline\Laying\RunEdit;
 use Bowline\Routing\Bend;
 use Bowline\Routing\LaidRun;
 
@@ -50,7 +50,7 @@ final class Reversal implements Rule
         yield from $this->inTwo($laid, $bend);
         try {
             yield new Remedy('Take out corner '.$bend->vertex, 'runs', RunEdit::of($laid)->removeCorner($bend->vertex)->run());
-        } catch (LayingError) {
+        } catch (EditError) {
             // An end of a lead: nothing to take out.
         }
     }
@@ -69,7 +69,7 @@ final class Reversal implements Rule
                         'runs',
                         RunEdit::of($laid)->setRadius($bend->vertex, $radius)->insertCorner($bend->vertex + 1, $across, $radius)->run(),
                     );
-                } catch (LayingError) {
+                } catch (EditError) {
                     // The next leg is a lead or a clamp's: no corner can go there.
                 }
             }

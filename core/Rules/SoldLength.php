@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Editing\RunEdit;
 use Bowline\Geometry\Tolerance;
-use Bowline\Laying\RunEdit;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\SpringRoute;
 

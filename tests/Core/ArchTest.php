@@ -9,7 +9,7 @@ arch('the core is plain PHP: no framework, no web')
 arch('the core has no globals and touches no disk beyond its command line')
     ->expect(['file_get_contents', 'file_put_contents', 'fopen', 'getenv', 'exit', 'time', 'date', 'rand', 'mt_rand'])
     ->not->toBeUsedIn('Bowline')
-    ->ignoring('Bowline\Exchange\CommandLine');
+    ->ignoring('Bowline\Console\CommandLine');
 
 arch('strict types everywhere')->expect(['Bowline', 'App'])->toUseStrictTypes();
 
@@ -20,3 +20,25 @@ arch('values of the core do not change')
 arch('controllers leave rows to the services')
     ->expect('App\Http\Controllers')
     ->not->toUse(['Illuminate\Support\Facades\DB', 'App\Models\Run', 'App\Models\Stock']);
+
+/*
+ * The folders of the core in their order: each uses those above it and none below. The class Bowline\Job, a whole job with
+ * its runs, stands between Routing and what is below that.
+ */
+const LAYERS = ['Geometry', 'Curves', 'Job', 'Routing', 'Bending', 'Body', 'Editing', 'Rules', 'Solving', 'Proposals', 'Exchange', 'Console'];
+
+arch('each folder of the core uses only those above it', function (string $folder, array $below): void {
+    foreach (glob(dirname(__DIR__, 2).'/core/'.$folder.'/{,*/,*/*/}*.php', GLOB_BRACE) ?: [] as $file) {
+        preg_match_all('/\\\\?Bowline\\\\(\w+)(\\\\)?/', (string) file_get_contents($file), $used, PREG_SET_ORDER);
+        foreach ($used as $use) {
+            // The whole of a job is a class, what the designer said of it a folder.
+            $name = $use[1] === 'Job' && ! isset($use[2]) ? 'Routing' : $use[1];
+            expect($below)->not->toContain($name, sprintf('%s is above %s and must not use it', basename($file), $name));
+        }
+    }
+})->with(array_map(static fn (string $folder, int $at): array => [$folder, array_slice(LAYERS, $at + 1)], LAYERS, array_keys(LAYERS)));
+
+it('knows the place of every folder of the core', function (): void {
+    $folders = array_map(basename(...), glob(dirname(__DIR__, 2).'/core/*', GLOB_ONLYDIR) ?: []);
+    expect($folders)->toEqualCanonicalizing(LAYERS);
+});

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Fuzz;
 
+use Bowline\Editing\EditError;
 use Bowline\Job\JobError;
-use Bowline\Laying\LayingError;
 use ErrorException;
 use Throwable;
 
@@ -34,7 +34,7 @@ abstract class Fuzzer
         $start = getrusage() ?: [];
         try {
             $this->attempt($seed);
-        } catch (JobError|LayingError $refused) {
+        } catch (JobError|EditError $refused) {
             $words = $refused->getMessage();
             if (trim($words) === '' || str_contains($words, 'Bowline\\')) {
                 return sprintf('refused without plain words: “%s”', $words);

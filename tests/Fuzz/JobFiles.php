@@ -10,7 +10,7 @@ use Bowline\Exchange\CsvTables;
 use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job;
-use Bowline\Solver;
+use Bowline\Solving\Solver;
 
 /** Job files with something wrong in them: read, solved, and all that is taken away written. */
 final class JobFiles extends Fuzzer

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Fuzz;
 
+use Bowline\Editing\RunEdit;
+use Bowline\Editing\RunEditReader;
 use Bowline\Job;
 use Bowline\Job\JobFile;
 use Bowline\Job\Node;
-use Bowline\Laying\RunEdit;
-use Bowline\Laying\RunEditReader;
 use Bowline\Routing\Run;
-use Bowline\Solver;
+use Bowline\Solving\Solver;
 use stdClass;
 
 /** Every edit of a run on every kind of run, with numbers that suit and numbers that do not. */

@@ -10,7 +10,7 @@ use App\Models\Run as RunRow;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
-use Bowline\Solver;
+use Bowline\Solving\Solver;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 

@@ -7,11 +7,11 @@ namespace App\Http\Controllers;
 use App\Http\Body;
 use App\Jobs\JobFiles;
 use App\Models\Job;
+use Bowline\Editing\EditError;
+use Bowline\Editing\PlaceEdit;
 use Bowline\Job\Node;
 use Bowline\Job\Part\Parameter;
 use Bowline\Job\Part\PartKind;
-use Bowline\Laying\LayingError;
-use Bowline\Laying\PlaceEdit;
 use Bowline\Routing\RouteBook;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -43,7 +43,7 @@ final readonly class PartsController
         $site = RouteBook::site(new Node($file));
         $own = $site->port($body->get('port'));
         if (! str_starts_with($own->name, $fitting.'.') || str_starts_with($body->get('onto')->text(), $fitting.'.')) {
-            throw new LayingError('A port of this fitting is put on a port of another one.');
+            throw new EditError('A port of this fitting is put on a port of another one.');
         }
 
         return response()->json(

@@ -14,8 +14,8 @@ use Bowline\Job\Hanging;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
-use Bowline\Laying\Hold;
-use Bowline\Laying\Trial;
+use Bowline\Proposals\EditPreview;
+use Bowline\Proposals\Hold;
 use Bowline\Routing\RouteBook;
 use Bowline\Routing\Run;
 use Illuminate\Http\Request;
@@ -45,7 +45,7 @@ final readonly class PreviewController
             ? $core->runs[$name] ?? throw new NotFoundHttpException
             : Run::read(new Node($draft, '/draft'), $core->site);
 
-        return $this->answer(Trial::ofRun($core, $run, $body->get('change'), $this->step($body)), $core->site);
+        return $this->answer(EditPreview::ofRun($core, $run, $body->get('change'), $this->step($body)), $core->site);
     }
 
     /** Something placed, moved or turned, with all that hangs on it. */
@@ -60,7 +60,7 @@ final readonly class PreviewController
         $mounted = $list === 'surroundings' ? $this->files->mountedOn($job, $id) : [];
         $file = $this->files->around($job, $hanging, [], [$list.' '.$id, ...$mounted]);
         $item = $this->files->item($job, $list, $id);
-        $trial = Trial::ofPlace($file, $list, $item, $hanging, $body->get('change'), $this->step($body));
+        $trial = EditPreview::ofPlace($file, $list, $item, $hanging, $body->get('change'), $this->step($body));
         $with = clone $file;
         $with->{$list} = array_map(
             static fn (Node $other): stdClass => $other->find('id')?->value === $id ? $trial->items[$list] : $other->object(), (new Node($file))->list($list),
@@ -72,7 +72,7 @@ final readonly class PreviewController
     }
 
     /** @param  list<string>  $moved  "list id" of what stands elsewhere now */
-    private function answer(Trial $trial, Site $site, array $moved = []): Response
+    private function answer(EditPreview $trial, Site $site, array $moved = []): Response
     {
         $list = array_key_first($trial->items);
 

@@ -10,8 +10,8 @@ use App\Jobs\Action;
 use App\Jobs\JobEdits;
 use App\Jobs\JobFiles;
 use App\Models\Job;
+use Bowline\Editing\Renaming;
 use Bowline\Job\Node;
-use Bowline\Laying\Renaming;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 

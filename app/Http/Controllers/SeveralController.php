@@ -9,14 +9,14 @@ use App\Jobs\JobFiles;
 use App\Models\Job;
 use Bowline\Job as CoreJob;
 use Bowline\Job\Node;
-use Bowline\Laying\Comb;
-use Bowline\Laying\Several;
+use Bowline\Proposals\Comb;
+use Bowline\Proposals\RunsBetweenPorts;
 use Bowline\Routing\RouteBook;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use stdClass;
 
-/** Several runs at once: laid between pairs of ports, or combed into a bundle. As they would stand; not kept. */
+/** RunsBetweenPorts runs at once: laid between pairs of ports, or combed into a bundle. As they would stand; not kept. */
 final readonly class SeveralController
 {
     public function __construct(private JobFiles $files)
@@ -28,7 +28,7 @@ final readonly class SeveralController
         $body = Body::of($request, 'several');
         $core = CoreJob::readOnly($this->files->file($job), static fn (): bool => false);
 
-        return response()->json(Several::runs($body, $core->site, RouteBook::of($core->site)->ids()));
+        return response()->json(RunsBetweenPorts::runs($body, $core->site, RouteBook::of($core->site)->ids()));
     }
 
     public function comb(Request $request, Job $job): JsonResponse

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use Bowline\Bending\BendTable;
+use Bowline\Editing\RunEdit;
 use Bowline\Geometry\Vector;
-use Bowline\Laying\RunEdit;
 use Tests\Jobs;
 
 /** Degrees that each bend of a run through these corners is rotated by. */

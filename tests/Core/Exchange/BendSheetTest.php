@@ -13,7 +13,7 @@ use Bowline\Geometry\Segment;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Routing\LaidRun;
-use Bowline\Solver;
+use Bowline\Solving\Solver;
 use Tests\Jobs;
 
 /** A job with a hose of 12 wound ten times round a tube of 12 along +x, 20 off it: on a radius of 6 + 20 + 6 = 32. */

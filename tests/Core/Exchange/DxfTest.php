@@ -12,7 +12,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Job\Units;
 use Bowline\Job\Values;
-use Bowline\Laying\LineChains;
+use Bowline\Proposals\LineChains;
 use Tests\Jobs;
 
 /** DXF text of entities told as [kind, code, value, …]. */

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use Bowline\Job;
-use Bowline\Routing\Outline;
+use Bowline\Solving\Outline;
 use Tests\Jobs;
 
 it('goes straight from point to point as they were said, whatever kind of run it is', function (array $run, array $points): void {

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
+use Bowline\Editing\EditError;
+use Bowline\Editing\Loosening;
+use Bowline\Editing\RunEdit;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\JobError;
-use Bowline\Laying\LayingError;
-use Bowline\Laying\Loosening;
-use Bowline\Laying\RunEdit;
 use Tests\Jobs;
 
 /** A pump at the origin with a port up at z = 50, a hatch hinged along the y axis, and runs through tied corners. */
@@ -128,7 +128,7 @@ it('moves a tied corner only where its ties let it, and stays when one is let go
     $file = tiedJob([['id' => 'a', 'route' => ['kind' => 'corners', 'stops' => [['at' => [210, 220, 230], 'ties' => [['level' => '+z', 'with' => 'pump.out']]]]]]]);
     $file->runs[0] = RunEdit::of(Jobs::laid($file))->moveCorner(1, new Vector(5.0, 0.0, 80.0))->run();
     expect(Jobs::written($file)['vertices'][1])->toEqualWithDelta([215, 220, 50], 1e-9);
-    expect(fn () => RunEdit::of(Jobs::laid($file))->moveCorner(1, new Vector(0.0, 0.0, 80.0)))->toThrow(LayingError::class, 'level with pump.out');
+    expect(fn () => RunEdit::of(Jobs::laid($file))->moveCorner(1, new Vector(0.0, 0.0, 80.0)))->toThrow(EditError::class, 'level with pump.out');
     $file->runs[0] = RunEdit::of(Jobs::laid($file))->untie(1, 0)->run();
     expect(Jobs::written($file)['vertices'][1])->toEqualWithDelta([215, 220, 50], 1e-9)->and(isset($file->runs[0]->route->stops[0]->ties))->toBeFalse();
 });

@@ -15,8 +15,8 @@ use Bowline\Routing\Flexible\DrapedEnd;
 use Bowline\Routing\Flexible\Draping;
 use Bowline\Routing\LaidRun;
 use Bowline\Rules\LiesOutside;
-use Bowline\SolvedRun;
-use Bowline\Solver;
+use Bowline\Solving\SolvedRun;
+use Bowline\Solving\Solver;
 use Tests\Jobs;
 use Tests\Triangles;
 

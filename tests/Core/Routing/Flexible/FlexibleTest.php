@@ -40,7 +40,7 @@ it('agrees with cases worked out elsewhere', function (string $case): void {
             }
         }
         $check = $run['check'] ?? [];
-        $solved = (new Bowline\Solver(Job::fromJson(Cases::json($case))))->all()[$i]->laid->path;
+        $solved = (new Bowline\Solving\Solver(Job::fromJson(Cases::json($case))))->all()[$i]->laid->path;
         if (isset($check['start'])) {
             $last = $solved->segments[count($solved->segments) - 1];
             expect($solved->segments[0]->start()->toArray())->toEqualWithDelta($check['start'], 1e-6)->and($last->end()->toArray())->toEqualWithDelta($check['end'], 1e-5)
@@ -230,13 +230,13 @@ it('leads off from a winding to its ports, smoothly and along their axes', funct
 
 it('judges a curve by its true curvature, and cures what is too short', function (): void {
     $file = JobFile::decode(Cases::json('hang-too-short'));
-    $solved = (new Bowline\Solver(Job::read($file)))->all()[0];
+    $solved = (new Bowline\Solving\Solver(Job::read($file)))->all()[0];
     $cure = $solved->findings[0]->remedies[0];
     expect($cure->item->route->length)->toBeGreaterThan(493.9);
     $file->runs[0]->route = Jobs::object(['kind' => 'hang', 'length' => 3000]);
     $file->stock[0]->bend->min_radius = 80;
     // Over its lowest point the radius is a of the catenary: 460 across and 180 up make it about 67.
-    $deep = (new Bowline\Solver(Job::read($file)))->all()[0];
+    $deep = (new Bowline\Solving\Solver(Job::read($file)))->all()[0];
     expect(array_map(fn ($finding) => $finding->rule, $deep->findings))->toContain('bend-radius');
 });
 

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
+use Bowline\Editing\Loosening;
+use Bowline\Editing\RunEdit;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
-use Bowline\Laying\Loosening;
-use Bowline\Laying\RunEdit;
 use Bowline\Routing\DrapeRoute;
 use Bowline\Routing\Flexible\Catenary;
 use Bowline\Routing\Flexible\Watch;
@@ -177,8 +177,8 @@ it('is turned into points that run where it was', function (array $route): void 
 it('refuses what cannot be eased or led', function (): void {
     $hang = Jobs::laid($file = led(['kind' => 'hang', 'length' => 1100, 'through' => [['clamp' => 'near']]]));
     $near = Job::read($file)->site->clamps['near'];
-    expect(static fn () => RunEdit::of($hang)->ease(10))->toThrow(Bowline\Laying\LayingError::class, 'Only a smooth run')
-        ->and(static fn () => RunEdit::of($hang)->throughClamp(null, $near))->toThrow(Bowline\Laying\LayingError::class, 'goes through near already')
+    expect(static fn () => RunEdit::of($hang)->ease(10))->toThrow(Bowline\Editing\EditError::class, 'Only a smooth run')
+        ->and(static fn () => RunEdit::of($hang)->throughClamp(null, $near))->toThrow(Bowline\Editing\EditError::class, 'goes through near already')
         ->and(static fn () => Jobs::laid(led(['kind' => 'flow', 'points' => [['at' => [1, 2, 3], 'pull' => 2]]])))->toThrow(Bowline\Job\JobError::class, 'a pull needs the direction')
         ->and(static fn () => Jobs::laid(led(['kind' => 'drape', 'length' => 1100, 'through' => [['clamp' => 'near']], 'nudges' => [['along' => 0.5, 'to' => [0, 0, 0]]]])))
         ->toThrow(Bowline\Job\JobError::class, 'nudged by moving those');

@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Editing;
+
+use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Clamp;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Vertex;
+use stdClass;
+
+/**
+ * How a leg is put on the axis of a clamp: where its corners come to be. They stay where the legs beside them
+ * meet the axis, when those have room for their bends outside the clamp; otherwise they go as far out as the
+ * bends need.
+ */
+final class ClampLeg
+{
+    /** The room found is right after a few rounds: each makes the corner farther and the turn milder. */
+    private const ROUNDS = 60;
+
+    /** On from the open end of a run. */
+    public static function from(LaidRun $laid, Clamp $clamp, Vector $last): stdClass
+    {
+        $reverse = $clamp->at->minus($last)->dot($clamp->axis) < 0.0;
+        $travel = $reverse ? $clamp->axis->times(-1.0) : $clamp->axis;
+        $radius = $laid->run->stock->bend->radius;
+
+        return self::stop(
+            $clamp, self::room($last, $clamp->at, $travel, $clamp->width / 2, $radius), $clamp->width / 2 + ceil($radius), $reverse,
+        );
+    }
+
+    /**
+     * @param  int  $vertex  the corner at the end of the leg
+     * @param  list<mixed>  $stops  of the run, in the shape of the file
+     * @return array{int, int, stdClass} which stop it comes in place of, how many of them, and the stop
+     *
+     * @throws EditError where the run is held otherwise
+     */
+    public static function onto(LaidRun $laid, Clamp $clamp, int $vertex, array $stops): array
+    {
+        $start = $laid->vertices[$vertex - 1] ?? throw new EditError('This run has no such leg.');
+        $end = $laid->vertices[$vertex];
+        if ($start->stop !== null && $start->stop === $end->stop) {
+            throw new EditError('This leg goes through a clamp already.');
+        }
+        $leg = $end->at->minus($start->at);
+        $reverse = $leg->dot($clamp->axis) < 0.0;
+        $travel = $reverse ? $clamp->axis->times(-1.0) : $clamp->axis;
+        $takesStart = self::isPlain($start, $stops);
+        $takesEnd = self::isPlain($end, $stops);
+        $first = $takesStart ? (int) $start->stop : ($end->stop ?? count($stops));
+        $stop = self::stop(
+            $clamp,
+            self::reach($laid, $clamp, $travel->times(-1.0), $takesStart ? $vertex - 1 : null, $takesStart ? $vertex - 2 : $vertex - 1),
+            self::reach($laid, $clamp, $travel, $takesEnd ? $vertex : null, $takesEnd ? $vertex + 1 : $vertex),
+            $reverse,
+        );
+        $corner = self::sharedCorner($takesStart ? $stops[$first] ?? null : null, $takesEnd ? $stops[(int) $end->stop] ?? null : null);
+        if ($corner !== null) {
+            $stop->corner = $corner;
+        }
+
+        return [$first, ($takesStart ? 1 : 0) + ($takesEnd ? 1 : 0), $stop];
+    }
+
+    /**
+     * How far from the clamp's centre the corner on one side of it is.
+     *
+     * @param  Vector  $out  unit, from the clamp towards that side
+     * @param  int|null  $corner  the corner that is taken onto the axis, null when a new one is made
+     * @param  int  $beyond  the vertex after it
+     */
+    private static function reach(LaidRun $laid, Clamp $clamp, Vector $out, ?int $corner, int $beyond): float
+    {
+        $beside = $laid->vertices[$beyond]->at;
+        $radius = $corner === null ? $laid->run->stock->bend->radius : $laid->vertices[$corner]->radius;
+        $half = $clamp->width / 2;
+        if ($corner === null) {
+            $along = $beside->minus($clamp->at);
+            $distance = $along->dot($out);
+            if ($along->minus($out->times($distance))->length() < 1e-6 && $distance > $half) {
+                // The leg goes through it as it is: nothing bends, and nothing moves.
+                return ($half + $distance) / 2;
+            }
+
+            return self::room($beside, $clamp->at, $out->times(-1.0), $half, $radius);
+        }
+        $present = $laid->vertices[$corner]->at;
+        $side = $present->minus($beside)->unit();
+        $meets = self::meeting($beside, $side, $clamp->at, $out) ?? $present->minus($clamp->at)->dot($out);
+        $place = $clamp->at->plus($out->times($meets));
+        $turn = $place->minus($beside)->angleTo($out->times(-1.0));
+
+        return $meets >= $half + ($turn < Tolerance::NO_TURN ? 0.0 : $radius * tan(min($turn, 3.0) / 2)) - 1e-6
+            ? $meets
+            : self::room($beside, $clamp->at, $out->times(-1.0), $half, $radius);
+    }
+
+    /** The least distance ahead of the centre at which a bend coming from a point is over before the clamp. */
+    private static function room(Vector $from, Vector $centre, Vector $travel, float $half, float $radius): float
+    {
+        $distance = $half;
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            $turn = min($centre->minus($travel->times($distance))->minus($from)->angleTo($travel), 3.0);
+            $needed = $half + ($turn < Tolerance::NO_TURN ? 0.0 : $radius * tan($turn / 2));
+            if (abs($needed - $distance) < 1e-6) {
+                break;
+            }
+            $distance = $needed;
+        }
+
+        return ceil($distance - 1e-6);
+    }
+
+    /** How far along the axis the line of the leg beside comes nearest to it, null when it runs along it. */
+    private static function meeting(Vector $point, Vector $side, Vector $centre, Vector $out): ?float
+    {
+        $across = 1.0 - $side->dot($out) ** 2;
+        if ($across < 1e-9) {
+            return null;
+        }
+        $between = $point->minus($centre);
+
+        return ($between->dot($out) - $between->dot($side) * $side->dot($out)) / $across;
+    }
+
+    /** @param  list<mixed>  $stops */
+    private static function isPlain(Vertex $vertex, array $stops): bool
+    {
+        $stop = $vertex->stop === null ? null : $stops[$vertex->stop] ?? null;
+
+        return $stop instanceof stdClass && ! isset($stop->clamp) && ! isset($stop->ties);
+    }
+
+    private static function sharedCorner(mixed $first, mixed $second): mixed
+    {
+        $one = $first instanceof stdClass ? $first->corner ?? null : null;
+        $other = $second instanceof stdClass ? $second->corner ?? null : null;
+
+        return $one ?? $other;
+    }
+
+    private static function stop(Clamp $clamp, float $before, float $after, bool $reverse): stdClass
+    {
+        $stop = (object) ['clamp' => $clamp->id, 'before' => StopList::tidy($before), 'after' => StopList::tidy($after)];
+        if ($reverse) {
+            $stop->reverse = true;
+        }
+
+        return $stop;
+    }
+}

@@ -1,0 +1,223 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Editing;
+
+use Bowline\Geometry\Curve;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Clamp;
+use Bowline\Job\Node;
+use Bowline\Routing\Flexible\Spline;
+use Bowline\Routing\FlowRoute;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\WrapRoute;
+use stdClass;
+
+/** What an edit of a flexible run comes to, as keys of its route in the shape of the file (RunEdit::setRoute). */
+final readonly class FlexibleEdit
+{
+    /** A curve that is turned into points runs within this of where it was, mm, in as few of them as will do. */
+    private const AS_IT_WAS = 1.0;
+
+    private const MOST_POINTS = 24;
+
+    /** Turn of a chord by which a curve is followed when it is measured, radians: off by 2·10⁻⁴ of its radius. */
+    private const CHORD_TURN = 2 * M_PI / 180;
+
+    public function __construct(private LaidRun $laid)
+    {
+    }
+
+    /**
+     * Led through a clamp besides, where it comes by nearest and the way it goes there.
+     *
+     * @throws EditError
+     */
+    public function through(Clamp $clamp): stdClass
+    {
+        $route = $this->laid->run->route;
+        if ($route instanceof WrapRoute) {
+            throw new EditError('What is wound round another run goes through no clamp of its own.');
+        }
+        [$along, $direction] = $this->nearest($clamp->at);
+        $entry = (object) ['clamp' => $clamp->id, ...($direction->dot($clamp->axis) < 0.0 ? ['reverse' => true] : [])];
+        $said = (new Node($this->laid->run->source))->get('route');
+        $key = $route instanceof FlowRoute ? 'points' : 'through';
+        $present = $said->list($key);
+        $before = 0;
+        foreach ($present as $index => $one) {
+            if ($one->find('clamp')?->value === $clamp->id) {
+                throw new EditError(sprintf('It goes through %s already.', $clamp->name));
+            }
+            $place = $this->placeOf($index);
+            $before += $place !== null && $this->nearest($place)[0] < $along ? 1 : 0;
+        }
+        $values = array_map(static fn (Node $one): mixed => $one->value, $present);
+
+        return (object) [$key => [...array_slice($values, 0, $before), $entry, ...array_slice($values, $before)]];
+    }
+
+    /**
+     * The same shape the other way round; a smooth run with a direction of its own at a point keeps the direction, and
+     * its shape nearly: such a point has a knot behind it (Spline).
+     *
+     * @return array<string, mixed> keys of the route; null where one is not said any more
+     *
+     * @throws EditError
+     */
+    public function reversed(): array
+    {
+        if ($this->laid->run->route instanceof WrapRoute) {
+            throw new EditError('What is wound round another run goes the way of that; reverse that one.');
+        }
+        $said = (new Node($this->laid->run->source))->get('route');
+        $value = static fn (string $key): mixed => $said->find($key)?->value;
+        $turned = ['start_pull' => $value('end_pull'), 'end_pull' => $value('start_pull'), 'start_held' => $value('end_held'), 'end_held' => $value('start_held')];
+        if ($said->find('points') !== null) {
+            $turned['points'] = array_map(self::turnedPoint(...), array_reverse($said->list('points')));
+        }
+        if ($said->find('kept') !== null) {
+            $turned['kept'] = array_map(static fn (Node $point): mixed => $point->value, array_reverse($said->list('kept')));
+        }
+        if ($said->find('nudges') !== null) {
+            $turned['nudges'] = array_map(static function (Node $nudge): stdClass {
+                $along = $nudge->get('along')->value;
+
+                return (object) ['along' => is_string($along) ? sprintf('1 - (%s)', $along) : 1 - (is_int($along) || is_float($along) ? $along : 0.5), 'to' => $nudge->get('to')->value];
+            }, $said->list('nudges'));
+        }
+        if ($said->find('through') !== null) {
+            // The length of a span stands with the clamp behind it, that of the last by itself.
+            $spans = array_reverse([...array_map(static fn (Node $gate): mixed => $gate->find('length')?->value, $said->list('through')), $value('last_span')]);
+            $turned['through'] = array_map(static function (Node $gate, mixed $span): stdClass {
+                $turned = self::turnedPoint($gate);
+                assert($turned instanceof stdClass);
+                unset($turned->length);
+
+                return $span === null ? $turned : (object) [...get_object_vars($turned), 'length' => $span];
+            }, array_reverse($said->list('through')), array_slice($spans, 0, -1));
+            $turned['last_span'] = $spans[count($spans) - 1];
+        }
+
+        return $turned;
+    }
+
+    /** A point of a smooth run or a clamp that it goes through, gone through the other way. */
+    private static function turnedPoint(Node $point): mixed
+    {
+        if (! $point->value instanceof stdClass) {
+            return $point->value;
+        }
+        $turned = clone $point->value;
+        if ($point->find('clamp') !== null && $point->find('loose')?->value !== true) {
+            $turned->reverse = $point->find('reverse')?->value !== true;
+        }
+        $along = $point->find('along')?->value;
+        if (is_string($along)) {
+            $turned->along = strtr($along, '+-', '-+');
+        } elseif (is_array($along)) {
+            $turned->along = array_map(static fn (mixed $part): mixed => is_string($part) ? sprintf('-(%s)', $part) : (is_int($part) || is_float($part) ? 0 - $part : $part), $along);
+        }
+
+        return $turned;
+    }
+
+    /** Its points, as few as follow the curve it lies in: to be edited by hand from now on. */
+    public function asPoints(): stdClass
+    {
+        $route = (object) ['kind' => 'flow', 'points' => []];
+        $length = $this->laid->length();
+        for ($count = 1; $count <= self::MOST_POINTS; $count++) {
+            $points = array_map(fn (int $i): Vector => $this->at($length * $i / ($count + 1)), range(1, $count));
+            $route->points = array_map(
+                static fn (Vector $point): array => array_map(static fn (float $part): float => round($part, 1), $point->toArray()), $points,
+            );
+            if ($count > 1 && $this->strays($points) < self::AS_IT_WAS) {
+                break;
+            }
+        }
+
+        return $route;
+    }
+
+    /**
+     * How far the smooth curve through points is off the run, at most.
+     *
+     * @param  list<Vector>  $points
+     */
+    private function strays(array $points): float
+    {
+        $run = $this->laid->run;
+        $curve = Spline::through([
+            $run->from->leadPoint() ?? $run->from->at, ...$points, $run->to->leadPoint() ?? $run->to->at,
+        ], $run->from->axis, $run->to->axis?->times(-1.0))->sparser(self::CHORD_TURN);
+        $most = 0.0;
+        for ($i = 1; $i < 60; $i++) {
+            $point = $this->at($this->laid->length() * $i / 60);
+            $most = max($most, self::off($curve, $point));
+        }
+
+        return $most;
+    }
+
+    /** How far a point is off a curve, by the chords between its points; in plain numbers, since it is asked a thousand times. */
+    private static function off(Curve $curve, Vector $point): float
+    {
+        $least = INF;
+        $before = null;
+        foreach ($curve->points as $one) {
+            if ($before !== null) {
+                [$x, $y, $z] = [$one->x - $before->x, $one->y - $before->y, $one->z - $before->z];
+                [$u, $v, $w] = [$point->x - $before->x, $point->y - $before->y, $point->z - $before->z];
+                $square = $x * $x + $y * $y + $z * $z;
+                $part = $square > 0.0 ? max(0.0, min(1.0, ($u * $x + $v * $y + $w * $z) / $square)) : 0.0;
+                $least = min($least, ($u - $x * $part) ** 2 + ($v - $y * $part) ** 2 + ($w - $z * $part) ** 2);
+            }
+            $before = $one;
+        }
+
+        return sqrt($least);
+    }
+
+    private function placeOf(int $index): ?Vector
+    {
+        $route = $this->laid->run->route;
+
+        return $route instanceof FlowRoute ? ($route->points[$index] ?? null)?->at : ($this->laid->gates[$index][0] ?? null)?->clamp->at;
+    }
+
+    private function at(float $along): Vector
+    {
+        $at = 0.0;
+        foreach ($this->laid->path->segments as $segment) {
+            if ($along <= $at + $segment->length()) {
+                return $segment->pointAt(max(0.0, $along - $at));
+            }
+            $at += $segment->length();
+        }
+
+        return $this->laid->run->to->at;
+    }
+
+    /** @return array{float, Vector} developed length of the place of the run nearest to a point, and its travel there */
+    private function nearest(Vector $point): array
+    {
+        $best = INF;
+        $found = [0.0, new Vector(1.0, 0.0, 0.0)];
+        $at = 0.0;
+        foreach ($this->laid->path->segments as $segment) {
+            $alongs = $segment instanceof Curve ? $segment->along : array_map(static fn (int $i): float => $segment->length() * $i / 20, range(0, 20));
+            foreach ($alongs as $along) {
+                $distance = $segment->pointAt($along)->distanceTo($point);
+                if ($distance < $best) {
+                    $best = $distance;
+                    $found = [$at + $along, $segment->directionAt($along)];
+                }
+            }
+            $at += $segment->length();
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,238 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Editing;
+
+use Bowline\Geometry\Vector;
+use Bowline\Job\Hanging;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\Site;
+use Bowline\Job\Stop\StopReader;
+use Bowline\Routing\Meanwhile;
+use Bowline\Routing\RouteBook;
+use Bowline\Routing\Run;
+use stdClass;
+
+/**
+ * When something is taken away, what hung on it stays where it was: a run's end at a port becomes an end at a bare
+ * point, a clamp's stop the two points beside it, a tied corner a corner where it is; a run that followed another
+ * gets corners of its own, and what was mounted on a panel stands where the panel held it.
+ */
+final readonly class Loosening
+{
+    private function __construct(private Site $site)
+    {
+    }
+
+    /** @param  stdClass  $before  the job file while everything was still there */
+    public static function of(stdClass $before): self
+    {
+        return new self(RouteBook::site(new Node($before)));
+    }
+
+    /** @return stdClass the job file with nothing left hanging on what it no longer has */
+    public function fit(stdClass $after): stdClass
+    {
+        $node = new Node($after);
+        $ids = static fn (string $list): array => array_flip(array_map(static fn (Node $item): string => $item->find('id')?->text() ?? '', $node->list($list)));
+        $lostRuns = array_diff_key(self::runs($this->site), $ids('runs'));
+        $lostSurroundings = array_diff_key($this->site->surroundings, $ids('surroundings'));
+        $lostClamps = array_diff_key($this->site->clamps, $ids('clamps'));
+        $fitted = clone $after;
+        if ($lostSurroundings !== []) {
+            $fitted->fittings = array_map(fn (Node $item): stdClass => $this->unmounted('fittings', $item, $lostSurroundings), $node->list('fittings'));
+            $fitted->clamps = array_map(fn (Node $item): stdClass => $this->unmounted('clamps', $item, $lostSurroundings), $node->list('clamps'));
+        }
+        try {
+            $ports = RouteBook::site(new Node($fitted));
+        } catch (JobError) {
+            // It is wrong in another way, and will be refused for that.
+            return $after;
+        }
+        $lostPorts = array_diff_key($this->site->ports, $ports->ports);
+        if ($lostPorts === [] && $lostClamps === [] && $lostSurroundings === [] && $lostRuns === []) {
+            return $after;
+        }
+        $lost = [
+            ...self::things('runs', $lostRuns), ...self::things('surroundings', $lostSurroundings), ...self::things('clamps', $lostClamps),
+        ];
+        $fitted->runs = array_map(
+            fn (Node $run): stdClass => $this->loosened(
+                new Node($this->untied($run, $lost, array_keys($lostPorts))), array_keys($lostPorts), array_keys($lostClamps),
+            ),
+            (new Node($fitted))->list('runs'),
+        );
+
+        return $fitted;
+    }
+
+    /**
+     * @param  list<string>  $lost  "list id" of what is gone
+     * @param  list<string>  $ports  ports that are gone
+     * @return stdClass the run with nothing of its corners tied to that, each where it was
+     */
+    private function untied(Node $run, array $lost, array $ports): stdClass
+    {
+        $isLost = static fn (Node $tie): bool => array_intersect(Hanging::thingsOfTie($tie), $lost) !== []
+            || array_filter(Hanging::ANCHORS, static fn (string $key): bool => in_array($tie->find($key)?->value, $ports, true)) !== [];
+        $follows = array_intersect(array_map(
+            static fn (?Node $part): string => 'runs '.(string) $part?->find('like')?->find('run')?->text(),
+            [$run->find('from'), $run->find('to'), $run->find('route')],
+        ), $lost) !== [];
+        $hasLost = array_filter($run->find('route')?->list('stops') ?? [], static fn (Node $stop): bool => array_filter($stop->list('ties'), $isLost) !== []) !== [];
+        if (! $follows && ! $hasLost) {
+            return $run->object();
+        }
+        try {
+            $read = Run::read($run, $this->site);
+        } catch (JobError) {
+            return $run->object();
+        }
+        $shown = Meanwhile::of($read);
+        $laid = $shown->route->lay($shown);
+        $edit = RunEdit::of($laid);
+        if ($follows) {
+            $edit->makeOwn();
+        }
+        foreach ($laid->vertices as $index => $vertex) {
+            $ties = $vertex->stop === null ? [] : $run->find('route')?->list('stops')[$vertex->stop]->list('ties') ?? [];
+            foreach (array_reverse(array_keys(array_filter($ties, $isLost))) as $number) {
+                $edit->untie($index, $number);
+            }
+        }
+
+        return $edit->run();
+    }
+
+    /**
+     * @param  'fittings'|'clamps'  $list
+     * @param  array<string, mixed>  $lost  things of the surroundings that are gone, by id
+     */
+    private function unmounted(string $list, Node $item, array $lost): stdClass
+    {
+        $on = $item->find('on')?->value;
+        $id = $item->get('id')->text();
+        if (! is_string($on) || ! isset($lost[$on])) {
+            return $item->object();
+        }
+        $copy = clone $item->object();
+        unset($copy->on, $copy->face, $copy->stand_off);
+        $numbers = static fn (Vector $vector): array => array_map(StopList::tidy(...), $vector->toArray());
+        if ($list === 'clamps' && isset($this->site->clamps[$id])) {
+            $copy->at = $numbers($this->site->clamps[$id]->at);
+            $copy->axis = $numbers($this->site->clamps[$id]->axis);
+        } elseif (isset($this->site->fittings[$id])) {
+            $copy->pose = PlaceEdit::poseOf($this->site->fittings[$id]->pose);
+        }
+
+        return $copy;
+    }
+
+    /**
+     * @param  list<string>  $ports
+     * @param  list<string>  $clamps
+     */
+    private function loosened(Node $run, array $ports, array $clamps): stdClass
+    {
+        $copy = json_decode(json_encode($run->object(), JSON_THROW_ON_ERROR), false, 512, JSON_THROW_ON_ERROR);
+        assert($copy instanceof stdClass);
+        foreach (['from', 'to'] as $name) {
+            $end = $copy->{$name} ?? null;
+            if ($end instanceof stdClass && is_string($end->port ?? null) && in_array($end->port, $ports, true)) {
+                $port = $this->site->ports[$end->port];
+                $copy->{$name} = (object) [
+                    'at' => array_map(StopList::tidy(...), $port->at->toArray()),
+                    'axis' => array_map(StopList::tidy(...), $port->axis->toArray()),
+                    ...get_object_vars($end),
+                ];
+                unset($copy->{$name}->port);
+            }
+        }
+        if ($copy->route instanceof stdClass) {
+            $route = $copy->route;
+            if (isset($route->stops)) {
+                $this->loosenStops($copy, $route, [...$ports, ...$clamps], $clamps);
+            }
+            $this->loosenGates($route, $clamps);
+        }
+
+        return $copy;
+    }
+
+    /**
+     * @param  list<string>  $places  ports and clamps that are gone
+     * @param  list<string>  $clamps
+     */
+    private function loosenStops(stdClass $run, stdClass $route, array $places, array $clamps): void
+    {
+        $stops = [];
+        $newNumbers = [];
+        foreach ((new Node($route))->list('stops') as $number => $node) {
+            $newNumbers[$number] = [count($stops)];
+            $stop = $node->object();
+            if (is_string($stop->until ?? null) && in_array($stop->until, $places, true)) {
+                $stop->until = array_map(StopList::tidy(...), $this->site->place($node->get('until'))->toArray());
+            }
+            if (! is_string($stop->clamp ?? null) || ! in_array($stop->clamp, $clamps, true)) {
+                $stops[] = $stop;
+
+                continue;
+            }
+            $newNumbers[$number][] = count($stops) + 1;
+            foreach (StopReader::read($node, $this->site)->vertices($this->site->clamps[$stop->clamp]->at) as $vertex) {
+                $point = (object) ['at' => array_map(StopList::tidy(...), $vertex->toArray())];
+                if (isset($stop->corner)) {
+                    $point->corner = $stop->corner;
+                }
+                $stops[] = $point;
+            }
+        }
+        $route->stops = $stops;
+        $adjust = (new Node($run))->find('fixed_length')?->find('adjust')?->value;
+        if ($adjust instanceof stdClass && is_array($adjust->stops)) {
+            $adjust->stops = array_merge(...array_map(
+                static fn (mixed $number): array => is_int($number) ? $newNumbers[$number] ?? [] : [$number],
+                array_values($adjust->stops),
+            ));
+        }
+    }
+
+    /**
+     * A clamp that a flexible run was led through: a smooth run goes on through the point, another hangs on without.
+     *
+     * @param  list<string>  $clamps
+     */
+    private function loosenGates(stdClass $route, array $clamps): void
+    {
+        $node = new Node($route);
+        $isLost = static fn (Node $one): bool => in_array($one->find('clamp')?->value, $clamps, true);
+        if (array_filter($node->list('through'), $isLost) !== []) {
+            $route->through = array_values(array_map(
+                static fn (Node $one): mixed => $one->value, array_filter($node->list('through'), static fn (Node $one): bool => ! $isLost($one)),
+            ));
+            // How the slack lay was told for other spans.
+            unset($route->last_span);
+        }
+        if (array_filter($node->list('points'), $isLost) !== []) {
+            $route->points = array_map(fn (Node $one): mixed => $isLost($one)
+                ? array_map(StopList::tidy(...), $this->site->clamp($one->get('clamp'))->at->toArray()) : $one->value, $node->list('points'));
+        }
+    }
+
+    /** @return array<string, true> */
+    private static function runs(Site $site): array
+    {
+        return array_fill_keys(RouteBook::of($site)->ids(), true);
+    }
+
+    /**
+     * @param  array<string, mixed>  $items
+     * @return list<string>
+     */
+    private static function things(string $list, array $items): array
+    {
+        return array_map(static fn (string $id): string => $list.' '.$id, array_map(strval(...), array_keys($items)));
+    }
+}

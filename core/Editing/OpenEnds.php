@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Editing;
+
+use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
+use Bowline\Job;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\Site;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\RouteBook;
+use Bowline\Routing\Run;
+use stdClass;
+
+/**
+ * A run that is still being laid ends in the open, on its last corner. When that corner moves, because the
+ * run was changed or something it hangs on was, its end goes along; it does not stay behind as a leg back.
+ */
+final class OpenEnds
+{
+    /**
+     * @param  stdClass  $before  the job file as it was
+     * @param  stdClass  $after  the job file as it shall be
+     * @return stdClass the same with its open ends where their last corners are
+     */
+    public static function fit(stdClass $before, stdClass $after): stdClass
+    {
+        $open = array_filter((new Node($before))->list('runs'), static fn (Node $run): bool => self::isOpen($run->object()));
+        if ($open === []) {
+            return $after;
+        }
+        $ids = array_map(static fn (Node $run): string => $run->get('id')->text(), $open);
+        try {
+            $isOne = static fn (stdClass $run): bool => in_array($run->id ?? null, $ids, true);
+            $was = Job::readOnly($before, $isOne);
+            $site = RouteBook::site(new Node($after));
+        } catch (JobError) {
+            // It is wrong, and will be refused for that.
+            return $after;
+        }
+        $fitted = clone $after;
+        $fitted->runs = array_map(static function (Node $run) use ($was, $site): stdClass {
+            $old = $was->runs[$run->find('id')?->text() ?? ''] ?? null;
+
+            // What has no corners has no last one, and may take long to lay.
+            return $old === null || ! self::isOpen($run->object()) || $old->route->stopCount() === 0 ? $run->object() : self::followed($run->object(), $site, $old->route->lay($old));
+        }, (new Node($after))->list('runs'));
+
+        return $fitted;
+    }
+
+    /**
+     * @param  stdClass  $run  as it shall stand in the file; never changed
+     * @param  LaidRun  $before  as it was laid
+     */
+    public static function followed(stdClass $run, Site $site, LaidRun $before): stdClass
+    {
+        $corner = self::lastCorner($before);
+        if (! self::isOpen($run) || $corner === null || $corner->distanceTo($before->run->to->at) > Tolerance::COINCIDENT) {
+            return $run;
+        }
+        try {
+            $read = Run::read(new Node($run), $site);
+        } catch (JobError) {
+            return $run;
+        }
+        $now = self::lastCorner($read->route->lay($read));
+        // An end that was itself moved stays where it was put.
+        $wasMoved = $read->to->at->distanceTo($before->run->to->at) > Tolerance::COINCIDENT;
+        if ($now === null || $wasMoved || $now->distanceTo($read->to->at) < Tolerance::COINCIDENT) {
+            return $run;
+        }
+        $copy = clone $run;
+        $copy->to = (object) [...get_object_vars((new Node($run))->get('to')->object()), 'at' => array_map(StopList::tidy(...), $now->toArray())];
+
+        return $copy;
+    }
+
+    private static function isOpen(stdClass $run): bool
+    {
+        $to = $run->to ?? null;
+
+        return $to instanceof stdClass && ! isset($to->port) && ! isset($to->lead);
+    }
+
+    private static function lastCorner(LaidRun $laid): ?Vector
+    {
+        $corner = null;
+        foreach ($laid->vertices as $vertex) {
+            $corner = $vertex->stop === null ? $corner : $vertex->at;
+        }
+
+        return $corner;
+    }
+}

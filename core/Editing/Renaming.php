@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Editing;
+
+use Bowline\Job\Node;
+use stdClass;
+
+/** A named value under another name: wherever an expression of the job uses it. */
+final class Renaming
+{
+    /** Keys whose texts are words, not numbers. */
+    private const WORDS = [
+        'id', 'name', 'kind', 'shape', 'type', 'port', 'clamp', 'until', 'along', 'stock', 'of', 'run', 'end', 'face', 'on', 'mesh', 'same_as',
+        'part_number', 'standard', 'with', 'on_axis', 'parallel', 'square', 'level', 'axis', 'normal', 'about', 'revision', 'format', 'up', 'show_units', 'runs',
+    ];
+
+    /**
+     * @param  stdClass  $file  a job file; never changed
+     * @return stdClass the same with the value renamed and every use of it
+     *
+     * @throws EditError when there is no such value, or the new name is taken or is none
+     */
+    public static function of(stdClass $file, string $from, string $to): stdClass
+    {
+        $values = (new Node($file))->find('values')?->members() ?? [];
+        if (! isset($values[$from])) {
+            throw new EditError(sprintf('There is no value “%s”.', $from));
+        }
+        if (preg_match('/^[A-Za-z_][A-Za-z0-9_]*$/', $to) !== 1) {
+            throw new EditError('A value’s name has letters, digits and _ and starts with a letter.');
+        }
+        if (isset($values[$to])) {
+            throw new EditError(sprintf('There is a value “%s” already.', $to));
+        }
+        $copy = clone $file;
+        foreach (['stock', 'fittings', 'clamps', 'surroundings', 'runs', 'sets', 'benders'] as $list) {
+            if (isset($copy->{$list})) {
+                $copy->{$list} = self::renamed($copy->{$list}, $from, $to);
+            }
+        }
+        $copy->values = new stdClass;
+        foreach ($values as $name => $value) {
+            $copy->values->{$name === $from ? $to : $name} = self::renamed($value->value, $from, $to);
+        }
+
+        return $copy;
+    }
+
+    private static function renamed(mixed $value, string $from, string $to): mixed
+    {
+        if (is_string($value)) {
+            // Not within a longer name, and not a function of the same name.
+            return preg_replace('/(?<![A-Za-z0-9_])'.preg_quote($from, '/').'(?![A-Za-z0-9_]|\s*\()/', $to, $value);
+        }
+        if (is_array($value)) {
+            return array_map(static fn (mixed $one): mixed => self::renamed($one, $from, $to), $value);
+        }
+        if (! $value instanceof stdClass) {
+            return $value;
+        }
+        $copy = new stdClass;
+        foreach (get_object_vars($value) as $key => $one) {
+            $isWord = is_string($one) && in_array($key, self::WORDS, true);
+            $copy->{$key} = $isWord ? $one : self::renamed($one, $from, $to);
+        }
+
+        return $copy;
+    }
+}

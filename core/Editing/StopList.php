@@ -1,0 +1,321 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Editing;
+
+use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
+use Bowline\Routing\Vertex;
+use stdClass;
+
+/** The stops of a route in the shape of the job file, edited so that each keeps the way it was told. */
+final class StopList
+{
+    /** @var array<int, list<Vector>> where each stop's vertices are, by stop */
+    private array $places = [];
+
+    /** @var array<int, Vector> the vertex before each stop */
+    private array $before = [];
+
+    /** @param  list<Vertex>  $vertices */
+    public function __construct(
+        private readonly stdClass $route,
+        private readonly array $vertices,
+    ) {
+        foreach ($vertices as $index => $vertex) {
+            if ($vertex->stop !== null) {
+                $this->places[$vertex->stop][] = $vertex->at;
+                $this->before[$vertex->stop] ??= $vertices[$index - 1]->at;
+            }
+        }
+    }
+
+    /** Numbers as a designer would have typed them: without the dust of floating point. */
+    public static function tidy(float $number): int|float
+    {
+        $rounded = round($number, 9);
+
+        return floor($rounded) === $rounded && abs($rounded) < 1e15 ? (int) $rounded : $rounded;
+    }
+
+    public function count(): int
+    {
+        return count($this->all());
+    }
+
+    public function at(int $stop): stdClass
+    {
+        return $this->all()[$stop] ?? throw new EditError('This run has no such stop.');
+    }
+
+    public function setCorner(int $stop, ?stdClass $corner): void
+    {
+        $object = $this->at($stop);
+        if ($corner === null) {
+            unset($object->corner);
+        } else {
+            $object->corner = $corner;
+        }
+    }
+
+    public function move(int $stop, int $vertex, Vector $by): void
+    {
+        $object = $this->at($stop);
+        $this->settle($stop);
+        if (isset($object->clamp)) {
+            $this->slideAtClamp($object, $stop, $vertex, $by);
+        } elseif (isset($object->at)) {
+            $object->at = self::added($object->at, $by);
+        } elseif (isset($object->by)) {
+            $object->by = self::added($object->by, $by);
+        } else {
+            $this->restep($object, $this->places[$stop][0]->minus($this->before[$stop]), $by);
+        }
+    }
+
+    /** Tells a tied stop where its ties have put it, as it told itself: so that a move starts from there. */
+    public function settle(int $stop): void
+    {
+        $object = $this->at($stop);
+        if (! isset($object->ties) || isset($object->clamp) || ! isset($this->places[$stop])) {
+            return;
+        }
+        $at = $this->places[$stop][0];
+        $isNumbers = static fn (mixed $numbers): bool => is_array($numbers) && array_filter($numbers, is_string(...)) === [];
+        if (isset($object->at)) {
+            $object->at = $isNumbers($object->at) ? self::components($at) : $object->at;
+        } elseif (isset($object->by)) {
+            $object->by = $isNumbers($object->by) ? self::components($at->minus($this->before[$stop])) : $object->by;
+        } elseif (! is_string($object->length ?? 0) || isset($object->until)) {
+            $this->retell($object, $at->minus($this->before[$stop]));
+        }
+    }
+
+    /** Tells the stop that comes after what is to be replaced by its place, when it was told by a step. */
+    public function loosenNext(int $index): void
+    {
+        $next = $this->all()[$index] ?? null;
+        if ($next !== null && (isset($next->by) || isset($next->length))) {
+            unset($next->by, $next->along, $next->length);
+            $next->at = self::components($this->places[$index][0]);
+        }
+    }
+
+    /** @param  bool  $pushed  whether what the first is told from has moved by as much already */
+    public function moveTogether(int $first, int $last, Vector $by, bool $pushed = false): void
+    {
+        for ($stop = $first; $stop <= $last; $stop++) {
+            $object = $this->at($stop);
+            if (isset($object->clamp)) {
+                throw new EditError('A clamp stays where it is.');
+            }
+            if (($stop === $first && ! $pushed) || isset($object->at)) {
+                $this->move($stop, 0, $by);
+            }
+        }
+        $next = $this->all()[$last + 1] ?? null;
+        if ($next !== null && $this->wouldFollow($next, $last + 1, $by)) {
+            $this->move($last + 1, 0, $by->times(-1.0));
+        }
+    }
+
+    /** Whether a stop moves along when the one before it does: what is level with something only does sideways. */
+    private function wouldFollow(stdClass $stop, int $index, Vector $by): bool
+    {
+        if (! isset($stop->until)) {
+            return isset($stop->by) || isset($stop->length);
+        }
+        $along = is_string($stop->along ?? null) ? Vector::axis($stop->along) : null;
+        $along ??= $this->places[$index][0]->minus($this->before[$index])->unit();
+
+        return $by->minus($along->times($by->dot($along)))->length() > Tolerance::COINCIDENT;
+    }
+
+    /** @param  string|list<mixed>|null  $along */
+    public function setLeg(int $stop, int $vertex, string|array|null $along, int|float|string|null $length, ?string $until): void
+    {
+        $object = $this->at($stop);
+        if (isset($object->clamp)) {
+            throw new EditError('The clamp says how the run goes here; set the distance before or after it.');
+        }
+        $leg = $this->vertices[$vertex]->at->minus($this->vertices[$vertex - 1]->at);
+        if (isset($object->at) && $along === null && $until === null && (is_int($length) || is_float($length))) {
+            $this->move($stop, $vertex, $leg->unit()->times($length - $leg->length()));
+
+            return;
+        }
+        $direction = $along ?? $object->along ?? $leg->unit()->axisName() ?? self::components($leg->unit());
+        unset($object->at, $object->by, $object->along, $object->length, $object->until);
+        $object->along = $direction;
+        if ($until !== null) {
+            $object->until = $until;
+        } else {
+            $object->length = $length ?? self::tidy($leg->length());
+        }
+    }
+
+    /** Puts a corner before stop $index, in the leg that ends at $vertex; the stop itself stays where it is. */
+    public function insert(int $index, int $vertex, Vector $point): void
+    {
+        $stops = $this->all();
+        $start = $this->vertices[$vertex - 1]->at;
+        $new = new stdClass;
+        $axis = $point->minus($start)->axisName();
+        if ($axis !== null) {
+            $new->along = $axis;
+            $new->length = self::tidy($point->distanceTo($start));
+        } else {
+            $new->at = self::components($point);
+        }
+        $next = $stops[$index] ?? null;
+        if ($next !== null && (isset($next->by) || isset($next->length))) {
+            $this->retell($next, $this->places[$index][0]->minus($point));
+        }
+        array_splice($stops, $index, 0, [$new]);
+        $this->route->stops = $stops;
+    }
+
+    public function remove(int $stop): void
+    {
+        $stops = $this->all();
+        $next = $stops[$stop + 1] ?? null;
+        if ($next !== null && (isset($next->by) || isset($next->length))) {
+            $this->retell($next, $this->places[$stop + 1][0]->minus($this->before[$stop]));
+        }
+        unset($stops[$stop]);
+        $this->route->stops = array_values($stops);
+    }
+
+    /**
+     * The stops in the opposite order, for a run that goes the other way: points stay points, clamps are gone
+     * through the other way, and every step is told anew from the corner that then comes before it.
+     */
+    public function reverse(): void
+    {
+        $stops = $this->all();
+        $reversed = [];
+        for ($index = count($stops) - 1; $index >= 0; $index--) {
+            $stop = $stops[$index];
+            if (isset($stop->clamp)) {
+                [$stop->before, $stop->after] = [$stop->after ?? 0, $stop->before ?? 0];
+                $stop->reverse = ($stop->reverse ?? false) !== true;
+            } elseif (! isset($stop->at)) {
+                $this->retellFrom($stop, $index);
+            }
+            $reversed[] = $stop;
+        }
+        $this->route->stops = $reversed;
+    }
+
+    /** Tells a stop by its step from the corner that came after it. */
+    private function retellFrom(stdClass $stop, int $index): void
+    {
+        $own = $this->places[$index][0];
+        foreach ($this->vertices as $number => $vertex) {
+            if ($vertex->stop === $index) {
+                $this->retell($stop, $own->minus($this->vertices[$number + 1]->at));
+
+                return;
+            }
+        }
+    }
+
+    /** @return list<stdClass> */
+    private function all(): array
+    {
+        $stops = $this->route->stops ?? [];
+
+        return is_array($stops)
+            ? array_values(array_filter($stops, static fn (mixed $stop): bool => $stop instanceof stdClass))
+            : [];
+    }
+
+    /** Moves the end of a leg that was told by direction and length, or until something. */
+    private function restep(stdClass $stop, Vector $step, Vector $by): void
+    {
+        $along = $stop->along;
+        $direction = is_string($along) ? Vector::axis($along) : null;
+        $direction ??= $step->unit();
+        $sideways = $by->minus($direction->times($by->dot($direction)));
+        unset($stop->until);
+        if ($sideways->length() < Tolerance::COINCIDENT) {
+            $length = $stop->length ?? null;
+            $stop->length = is_string($length)
+                ? self::sum($length, $by->dot($direction))
+                : self::tidy($step->dot($direction) + $by->dot($direction));
+
+            return;
+        }
+        unset($stop->along, $stop->length);
+        $stop->by = self::components($step->plus($by));
+    }
+
+    /** Tells a relative stop anew by its whole step, along an axis where it runs along one. */
+    private function retell(stdClass $stop, Vector $step): void
+    {
+        unset($stop->by, $stop->along, $stop->length, $stop->until);
+        $axis = $step->axisName();
+        if ($axis === null) {
+            $stop->by = self::components($step);
+        } else {
+            $stop->along = $axis;
+            $stop->length = self::tidy($step->length());
+        }
+    }
+
+    private function slideAtClamp(stdClass $stop, int $index, int $vertex, Vector $by): void
+    {
+        [$first, $second] = [$this->places[$index][0], $this->places[$index][1]];
+        $travel = $second->minus($first)->unit();
+        if ($by->minus($travel->times($by->dot($travel)))->length() > Tolerance::COINCIDENT) {
+            throw new EditError('A corner beside a clamp moves only along the axis of the clamp.');
+        }
+        $isFirst = ($this->vertices[$vertex - 1]->stop ?? null) !== $index;
+        $key = $isFirst ? 'before' : 'after';
+        $change = $by->dot($travel) * ($isFirst ? -1.0 : 1.0);
+        $value = $stop->{$key} ?? 0;
+        $stop->{$key} = is_string($value) ? self::sum($value, $change) : self::tidy((is_numeric($value) ? (float) $value : 0.0) + $change);
+    }
+
+    /** @return list<int|float> */
+    private static function components(Vector $vector): array
+    {
+        return array_map(self::tidy(...), $vector->toArray());
+    }
+
+    /** @return list<int|float|string> three numbers of the file with a vector added */
+    public static function added(mixed $numbers, Vector $by): array
+    {
+        $sum = [];
+        $parts = $by->toArray();
+        foreach (is_array($numbers) ? array_values($numbers) : [] as $i => $number) {
+            $part = $parts[$i] ?? 0.0;
+            $sum[] = is_string($number)
+                ? self::sum($number, $part)
+                : self::tidy((is_int($number) || is_float($number) ? $number : 0.0) + $part);
+        }
+
+        return $sum;
+    }
+
+    /** An expression with a length added; one that was added before is taken together with it. */
+    private static function sum(string $expression, float $add): string|int|float
+    {
+        if (abs($add) < Tolerance::NOTHING) {
+            return $expression;
+        }
+        if (is_numeric($expression)) {
+            return self::tidy((float) $expression + $add);
+        }
+        if (preg_match('/^(.*[\w)]) ([+-]) (\d+(?:\.\d+)?)$/', $expression, $match) === 1) {
+            $expression = $match[1];
+            $add += (float) ($match[2].$match[3]);
+        }
+        if (abs($add) < Tolerance::NOTHING) {
+            return $expression;
+        }
+
+        return sprintf('%s %s %s', $expression, $add < 0 ? '-' : '+', json_encode(self::tidy(abs($add)), JSON_THROW_ON_ERROR));
+    }
+}

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Proposals;
+
+use Bowline\Editing\EditError;
+use Bowline\Editing\StopList;
+use Bowline\Geometry\Vector;
+use Bowline\Job;
+use Bowline\Job\Node;
+use Bowline\Routing\FlexibleRoute;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Run;
+use stdClass;
+
+/**
+ * Combs flexible runs into a bundle along another: each lies beside it, the thickest first, ring after ring, no two
+ * nearer than they are told; from where the bundle ends each leads off to its own port. They follow the other.
+ */
+final readonly class Comb
+{
+    private function __construct(
+        private LaidRun $along,
+        private float $from,
+        private float $to,
+        private float $apart,
+    ) {
+    }
+
+    /**
+     * @param  list<string>  $ids  of the runs that are combed
+     * @param  float|null  $from  where the bundle begins, developed length of the run it goes along, mm; null leaves room to lead off
+     * @param  float|null  $to  where it ends
+     * @param  float  $apart  between the outsides of two, mm
+     * @return list<stdClass> the runs as they then stand in the file
+     *
+     * @throws EditError when they cannot be combed
+     */
+    public static function runs(Job $job, string $along, array $ids, ?float $from, ?float $to, float $apart): array
+    {
+        $host = ($job->runs[$along] ?? throw new EditError(sprintf('There is no run “%s” to comb them along.', $along)));
+        $laid = $host->route->lay($host);
+        // A bend or two at each end is room enough to lead off in.
+        $room = min($laid->length() / 4, 3 * $host->stock->bend->radius);
+        $comb = new self($laid, $from ?? $room, $to ?? $laid->length() - $room, $apart);
+        if ($comb->from < 0.0 || $comb->to > $laid->length() + 1e-6 || $comb->to <= $comb->from) {
+            throw new EditError(sprintf('The bundle lies between 0 and the %s of %s.', $host->units->say($laid->length()), $host->name));
+        }
+        $runs = array_map(static fn (string $id): Run => $job->runs[$id] ?? throw new EditError(sprintf('There is no run “%s”.', $id)), $ids);
+        foreach ($runs as $run) {
+            if ($run->id === $along || ! $run->route instanceof FlexibleRoute) {
+                throw new EditError(sprintf('%s cannot be combed: only flexible runs lie beside another.', $run->name));
+            }
+            if ((new Node($host->source))->find('route')?->find('host')?->value === $run->id) {
+                throw new EditError(sprintf('%s itself lies along %s.', $host->name, $run->name));
+            }
+        }
+        usort($runs, static fn (Run $a, Run $b): int => $b->stock->section->outsideDiameter <=> $a->stock->section->outsideDiameter);
+
+        return $comb->beside($runs);
+    }
+
+    /**
+     * @param  list<Run>  $runs  the thickest first
+     * @return list<stdClass>
+     */
+    private function beside(array $runs): array
+    {
+        $combed = [];
+        $ring = $this->apart;
+        $angle = 0.0;
+        $first = $last = null;
+        foreach ($runs as $run) {
+            $place = [$this->radius($ring, $run), $run->stock->section->outsideDiameter];
+            $next = $last === null ? 0.0 : $angle + $this->turn($last, $place);
+            if ($first !== null && $next + $this->turn($place, $first) > 2 * M_PI + 1e-9) {
+                // The ring is full: the next lies outside of the thickest of it.
+                $ring += $first[1] + $this->apart;
+                $place = [$this->radius($ring, $run), $place[1]];
+                $next = 0.0;
+                $first = null;
+            }
+            $first ??= $place;
+            [$angle, $last] = [$next, $place];
+            $combed[] = $this->combed($run, $ring, $angle);
+        }
+
+        return $combed;
+    }
+
+    private function radius(float $gap, Run $run): float
+    {
+        return $this->along->run->stock->section->outsideDiameter / 2 + $gap + $run->stock->section->outsideDiameter / 2;
+    }
+
+    /**
+     * How far round the run two lie, so far apart, by the cosine rule.
+     *
+     * @param  array{float, float}  $one  radius and outside diameter
+     * @param  array{float, float}  $other
+     */
+    private function turn(array $one, array $other): float
+    {
+        $distance = ($one[1] + $other[1]) / 2 + $this->apart;
+        $cosine = ($one[0] ** 2 + $other[0] ** 2 - $distance ** 2) / (2 * $one[0] * $other[0]);
+
+        return acos(max(-1.0, min(1.0, $cosine)));
+    }
+
+    private function combed(Run $run, float $gap, float $angle): stdClass
+    {
+        $item = clone $run->source;
+        unset($item->fixed_length);
+        // It goes the way of the bundle: the end that is nearer to where that begins comes first.
+        [$start, $end] = [$this->place($this->from), $this->place($this->to)];
+        $straight = $run->from->at->distanceTo($start) + $run->to->at->distanceTo($end);
+        if ($straight > $run->to->at->distanceTo($start) + $run->from->at->distanceTo($end)) {
+            [$from, $to] = [$item->from ?? null, $item->to ?? null];
+            unset($item->from, $item->to);
+            [$item->from, $item->to] = [$to, $from];
+        }
+        $item->route = (object) [
+            'kind' => 'wrap', 'host' => $this->along->run->id, 'from_length' => StopList::tidy($this->from), 'to_length' => StopList::tidy($this->to), 'turns' => 0,
+            'gap' => StopList::tidy($gap), 'start_angle' => StopList::tidy(rad2deg($angle)),
+        ];
+
+        return $item;
+    }
+
+    private function place(float $along): Vector
+    {
+        $at = 0.0;
+        foreach ($this->along->path->segments as $segment) {
+            if ($along <= $at + $segment->length()) {
+                return $segment->pointAt($along - $at);
+            }
+            $at += $segment->length();
+        }
+
+        return $this->along->run->to->at;
+    }
+}

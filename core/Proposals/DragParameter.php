@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Proposals;
+
+use Bowline\Editing\StopList;
+use Bowline\Geometry\Vector;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\Values;
+use Bowline\Routing\LaidRun;
+
+/** The one number of an edit that a hand drags: how far a corner moves, how long a leg gets, how wide a bend. */
+final readonly class DragParameter
+{
+    /**
+     * @param  float  $rest  the amount at which nothing changes, or with a least: one that is surely enough
+     * @param  float  $wish  the amount asked for
+     * @param  bool  $hasLeast  whether there can be too little of it, and never too much
+     * @param  callable(float): Node  $at
+     */
+    private function __construct(
+        public float $rest,
+        public float $wish,
+        public bool $hasLeast,
+        private mixed $at,
+    ) {
+    }
+
+    /**
+     * @return self|null null for an edit that has no such number
+     *
+     * @throws JobError
+     */
+    public static function of(Node $change, LaidRun $laid, Values $values): ?self
+    {
+        return match ($change->get('do')->text()) {
+            'move-corner', 'move-leg' => self::move($change, $values),
+            'set-corner' => self::radius($change, $laid, $values),
+            'hold-length' => self::number($change, 'length', $laid->run->fixedLength->length ?? $laid->length(), $values),
+            'add-leg' => self::leg($change, $laid, $values),
+            'set-route' => self::points($change, $laid, $values),
+            default => null,
+        };
+    }
+
+    public function at(float $amount): Node
+    {
+        return ($this->at)($amount);
+    }
+
+    private static function move(Node $change, Values $values): self
+    {
+        $by = $values->vector($change->get('by'));
+        $wish = $by->length();
+
+        return new self(0.0, $wish, false, static fn (float $amount): Node => self::told(
+            $change, 'by', ($wish > 0.0 ? $by->times($amount / $wish) : $by)->toArray(),
+        ));
+    }
+
+    /** How far the point of a smooth run that goes farthest has gone; null where none goes anywhere. */
+    private static function points(Node $change, LaidRun $laid, Values $values): ?self
+    {
+        $asked = $change->get('route')->list('points');
+        $present = (new Node($laid->run->source))->find('route')?->list('points') ?? [];
+        if ($asked === [] || count($asked) !== count($present)) {
+            return null;
+        }
+        $ways = [];
+        foreach ($asked as $index => $point) {
+            $hasPlace = $point->find('clamp') === null && $present[$index]->find('clamp') === null;
+            $rest = $hasPlace ? $values->vector($present[$index]->find('at') ?? $present[$index]) : Vector::zero();
+            $ways[] = [$rest, $hasPlace ? $values->vector($point->find('at') ?? $point)->minus($rest) : Vector::zero()];
+        }
+        $wish = max(array_map(static fn (array $way): float => $way[1]->length(), $ways));
+
+        return $wish <= 0.0 ? null : new self(0.0, $wish, false, static function (float $amount) use ($change, $asked, $ways, $wish): Node {
+            $route = clone $change->get('route')->object();
+            $route->points = array_map(static function (Node $point, array $way) use ($amount, $wish): mixed {
+                if ($way[1]->length() === 0.0) {
+                    return $point->value;
+                }
+                $at = array_map(StopList::tidy(...), $way[0]->plus($way[1]->times($amount / $wish))->toArray());
+
+                return is_array($point->value) ? $at : (object) [...get_object_vars($point->object()), 'at' => $at];
+            }, $asked, $ways);
+
+            return self::told($change, 'route', $route);
+        });
+    }
+
+    private static function radius(Node $change, LaidRun $laid, Values $values): ?self
+    {
+        $vertex = $change->get('vertex')->value;
+        $radius = $change->get('corner')->find('radius');
+        // All corners together rest at the run's own radius, which its ends carry.
+        $now = $laid->vertices[is_int($vertex) ? $vertex : 0]->radius ?? null;
+
+        return $radius === null || $now === null ? null : new self(
+            $now, $values->positive($radius, 'the bend radius'), false,
+            static fn (float $amount): Node => self::told($change, 'corner', (object) ['radius' => StopList::tidy($amount)]),
+        );
+    }
+
+    private static function leg(Node $change, LaidRun $laid, Values $values): ?self
+    {
+        $length = $change->find('length');
+        if ($length === null) {
+            return null;
+        }
+        $wish = $values->number($length);
+        $bend = $laid->run->stock->bend;
+        $widest = array_reduce($laid->vertices, static fn (float $most, $vertex): float => max($most, $vertex->radius), $bend->radius);
+
+        return new self(
+            $wish + 4 * $widest + $bend->leastStraight, $wish, true,
+            static fn (float $amount): Node => self::told($change, 'length', StopList::tidy($amount)),
+        );
+    }
+
+    private static function number(Node $change, string $key, float $rest, Values $values): self
+    {
+        return new self(
+            $rest, $values->positive($change->get($key), 'the length to hold'), false,
+            static fn (float $amount): Node => self::told($change, $key, StopList::tidy($amount)),
+        );
+    }
+
+    private static function told(Node $change, string $key, mixed $value): Node
+    {
+        $copy = clone $change->object();
+        $copy->{$key} = $value;
+
+        return new Node($copy, $change->pointer);
+    }
+}

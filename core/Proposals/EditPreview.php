@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Proposals;
+
+use Bowline\Editing\EditError;
+use Bowline\Editing\OpenEnds;
+use Bowline\Editing\PlaceEdit;
+use Bowline\Editing\RunEdit;
+use Bowline\Editing\RunEditReader;
+use Bowline\Geometry\Path;
+use Bowline\Geometry\Vector;
+use Bowline\Job;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Meanwhile;
+use Bowline\Routing\Run;
+use Bowline\Solving\SolvedRun;
+use Bowline\Solving\Solver;
+use Bowline\Solving\WorkBudget;
+use stdClass;
+
+/** What an edit would come to while the hand is still at it, held at the limit when that is asked for. */
+final readonly class EditPreview
+{
+    /**
+     * @param  array<string, stdClass>  $items  the items as they would stand in the file, by list
+     */
+    private function __construct(
+        public array $items,
+        public Hold $hold,
+    ) {
+    }
+
+    /**
+     * An edit of a run (schema/api.json, `laying`).
+     *
+     * @param  float|null  $step  how finely a limit is found; null holds nothing
+     *
+     * @throws EditError when it cannot be made, or takes too much work (WorkBudget)
+     * @throws JobError when it is wrong
+     */
+    public static function ofRun(Job $job, Run $run, Node $change, ?float $step): self
+    {
+        $solver = new Solver($job, new WorkBudget);
+        // What is only told other numbers need not be laid first as it was.
+        $laid = $change->get('do')->value === 'set-route' ? LaidRun::curve($run, new Path([])) : Meanwhile::of($run)->route->lay($run);
+        $edited = static fn (Node $change): stdClass => OpenEnds::followed(
+            RunEditReader::apply(RunEdit::of($laid), $change, $job->site)->run(), $job->site, $laid,
+        );
+        $solve = static fn (stdClass $item): array => [$solver->preview(Meanwhile::of(Run::read(new Node($item), $job->site)))];
+
+        $scale = DragParameter::of($change, $laid, $job->site->values);
+        if ($scale === null || $step === null) {
+            $item = $edited($change);
+
+            return new self(['runs' => $item], Hold::free($scale->wish ?? 0.0, $solve($item)));
+        }
+        $at = static fn (float $amount): array => $solve($edited($scale->at($amount)));
+        $hold = $scale->hasLeast
+            ? Hold::atLeast($at, [$solver->preview(Meanwhile::of($run))], $scale->rest, $scale->wish, $step)
+            : Hold::towards($at, [$solver->preview(Meanwhile::of($run))], $scale->rest, $scale->wish, $step);
+
+        return new self(['runs' => $edited($scale->at($hold->amount))], $hold);
+    }
+
+    /**
+     * Something placed, moved or turned (schema/api.json, `placing`), with the runs that hang on it.
+     *
+     * @param  stdClass  $file  the job file
+     * @param  list<string>  $hanging  ids of the runs that hang on it
+     *
+     * @throws EditError when it takes too much work (WorkBudget)
+     * @throws JobError when it is wrong
+     */
+    public static function ofPlace(stdClass $file, string $list, stdClass $item, array $hanging, Node $change, ?float $step): self
+    {
+        $isHanging = static fn (stdClass $run): bool => in_array($run->id ?? null, $hanging, true);
+        $job = Job::readOnly($file, $isHanging);
+        $edit = PlaceEdit::of($item, $job->site->values);
+        $turns = $change->get('do')->text() === 'turn';
+        $by = $turns ? Vector::zero() : $job->site->values->vector($change->get('by'));
+        $wish = $turns ? $job->site->values->number($change->get('angle')) : $by->length();
+        $about = $turns ? $job->site->values->direction($change->get('about')) : Vector::zero();
+        $placed = static fn (float $amount): stdClass => $turns
+            ? $edit->turned($about, deg2rad($amount))
+            : $edit->moved($wish > 0.0 ? $by->times($amount / $wish) : $by);
+        $read = static fn (float $amount): Job => Job::readOnly(OpenEnds::fit($job->source, self::with($job->source, $list, $placed($amount))), $isHanging);
+        // What reads the same where the hand is has nothing to do with it: a cable that lies elsewhere.
+        $there = $read($wish);
+        $touched = array_filter($job->runs, static fn (Run $run): bool => serialize($run) !== serialize($there->runs[$run->id] ?? null));
+        $budget = new WorkBudget;
+        $preview = static fn (Job $of): array => array_map(static fn (Run $run): SolvedRun => (new Solver($of, $budget))->preview(Meanwhile::of($run)), array_values(array_intersect_key($of->runs, $touched)));
+        $solve = static fn (float $amount): array => $preview($amount === $wish ? $there : $read($amount));
+        $before = $step === null ? [] : $preview($job);
+        $hold = $step === null ? Hold::free($wish, $solve($wish)) : Hold::towards($solve, $before, 0.0, $wish, $step);
+
+        return new self([$list => $placed($hold->amount)], $hold);
+    }
+
+    /** @return list<SolvedRun> */
+    public function solved(): array
+    {
+        return $this->hold->solved;
+    }
+
+    private static function with(stdClass $file, string $list, stdClass $item): stdClass
+    {
+        $with = clone $file;
+        $items = $file->{$list} ?? [];
+        $with->{$list} = array_map(
+            static fn (mixed $other): mixed => $other instanceof stdClass && $other->id === $item->id ? $item : $other,
+            is_array($items) ? array_values($items) : [],
+        );
+
+        return $with;
+    }
+}

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Proposals;
+
+use Bowline\Rules\Finding;
+use Bowline\Rules\Severity;
+use Bowline\Solving\SolvedRun;
+use Bowline\Solving\WorkBudgetSpent;
+
+/**
+ * Dragging that holds at the limit: goes from where a thing rests towards where the hand wants it, as far
+ * as no run that follows gets worse than it was.
+ */
+final readonly class Hold
+{
+    /** Looks between rest and wish this often, so that a limit passed and left again on the way is not missed. */
+    private const LOOKS = 12;
+
+    /** Steps in which a limit may be found, mm or degrees. */
+    public const FINEST = 1e-3;
+
+    public const COARSEST = 1e3;
+
+    /** Said where the search was broken off: it is held at the farthest place that is known to be good. */
+    private const STOPPED = 'so much hangs on it that the limit is not found more closely';
+
+    /** A limit is halved towards no more often than this, however far the wish is. */
+    private const MOST_HALVINGS = 60;
+
+    /**
+     * @param  list<SolvedRun>  $solved  the runs as they follow from where it stopped
+     * @param  string|null  $heldBy  what would have come, had it gone on, or why it was looked no farther
+     */
+    private function __construct(
+        public float $amount,
+        public array $solved,
+        public ?string $heldBy,
+    ) {
+    }
+
+    /**
+     * @param  callable(float): list<SolvedRun>  $solve  the runs that follow, for an amount; always the same runs
+     * @param  list<SolvedRun>  $before  the same runs as they are kept now
+     * @param  float  $rest  the amount at which nothing has changed
+     * @param  float  $step  how finely the limit is found, in the unit of the amount
+     */
+    public static function towards(callable $solve, array $before, float $rest, float $wish, float $step): self
+    {
+        $tally = self::tally($before);
+        $solved = $solve($wish);
+        $worse = self::worse($solved, $tally);
+        if ($worse === null) {
+            return new self($wish, $solved, null);
+        }
+        $good = $rest;
+        $bad = $wish;
+        $best = $before;
+        try {
+            for ($look = 1; $look < self::LOOKS; $look++) {
+                $at = $rest + ($wish - $rest) * $look / self::LOOKS;
+                $tried = $solve($at);
+                $found = self::worse($tried, $tally);
+                if ($found !== null) {
+                    [$bad, $worse] = [$at, $found];
+                    break;
+                }
+                [$good, $best] = [$at, $tried];
+            }
+            for ($halving = 0; $halving < self::MOST_HALVINGS && abs($bad - $good) > $step / 2; $halving++) {
+                $at = ($good + $bad) / 2;
+                $tried = $solve($at);
+                $found = self::worse($tried, $tally);
+                if ($found === null) {
+                    [$good, $best] = [$at, $tried];
+                } else {
+                    [$bad, $worse] = [$at, $found];
+                }
+            }
+
+            return self::onStep($solve, $tally, $good, $best, $rest, $step, $worse->title);
+        } catch (WorkBudgetSpent) {
+            return new self($good, $best, self::STOPPED);
+        }
+    }
+
+    /**
+     * For an amount that has a least: held there from above. Where more of it cures nothing, nothing is held.
+     *
+     * @param  callable(float): list<SolvedRun>  $solve
+     * @param  list<SolvedRun>  $before
+     * @param  float  $plenty  an amount that is surely enough
+     */
+    public static function atLeast(callable $solve, array $before, float $plenty, float $wish, float $step): self
+    {
+        $enough = $solve($plenty);
+
+        return self::worse($enough, self::tally($before)) === null
+            ? self::towards($solve, $enough, $plenty, $wish, $step)
+            : self::free($wish, $solve($wish));
+    }
+
+    /** @param  list<SolvedRun>  $solved */
+    public static function free(float $amount, array $solved): self
+    {
+        return new self($amount, $solved, null);
+    }
+
+    /**
+     * The limit in whole steps from rest, where the whole step is still good: numbers people would type.
+     *
+     * @param  callable(float): list<SolvedRun>  $solve
+     * @param  array<string, int>  $tally
+     * @param  list<SolvedRun>  $best
+     */
+    private static function onStep(callable $solve, array $tally, float $good, array $best, float $rest, float $step, string $heldBy): self
+    {
+        // Half a step is how far the search may have stopped short of a limit that is a whole number.
+        foreach ([round(($good - $rest) / $step), $good > $rest ? floor(($good - $rest) / $step) : ceil(($good - $rest) / $step)] as $steps) {
+            $whole = $rest + $steps * $step;
+            $tried = $solve($whole);
+            if (self::worse($tried, $tally) === null) {
+                return new self($whole, $tried, $heldBy);
+            }
+        }
+
+        return new self($good, $best, $heldBy);
+    }
+
+    /**
+     * The first violation of a kind that a run has more of than before.
+     *
+     * @param  list<SolvedRun>  $solved
+     * @param  array<string, int>  $before
+     */
+    private static function worse(array $solved, array $before): ?Finding
+    {
+        $now = self::tally($solved);
+        foreach ($solved as $run) {
+            foreach ($run->findings as $finding) {
+                $key = self::key($run, $finding);
+                if ($finding->severity === Severity::Violation && $now[$key] > ($before[$key] ?? 0)) {
+                    return $finding;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<SolvedRun>  $solved
+     * @return array<string, int>
+     */
+    private static function tally(array $solved): array
+    {
+        $tally = [];
+        foreach ($solved as $run) {
+            foreach ($run->findings as $finding) {
+                $key = self::key($run, $finding);
+                $tally[$key] = ($tally[$key] ?? 0) + 1;
+            }
+        }
+
+        return $tally;
+    }
+
+    private static function key(SolvedRun $run, Finding $finding): string
+    {
+        return $run->laid->run->id.' '.$finding->rule;
+    }
+}

@@ -1,0 +1,204 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Proposals;
+
+use Bowline\Editing\EditError;
+use Bowline\Editing\StopList;
+use Bowline\Geometry\Arc;
+use Bowline\Geometry\Line;
+use Bowline\Geometry\Segment;
+use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Units;
+use stdClass;
+
+/**
+ * Loose lines and arcs made into runs: those whose ends meet are chained, arcs that are tangent to their
+ * neighbours become bends with their radius. Where ends nearly meet, or more than two do, that is told.
+ */
+final class LineChains
+{
+    /** Ends nearer than this meet, mm. */
+    private const MEET = 1e-3;
+
+    /** Ends farther apart than this have nothing to do with one another, mm. */
+    private const GAP = 10.0;
+
+    /** How far an arc may be off the direction of its neighbour and still be its bend, radians. */
+    private const TANGENT = 1e-4;
+
+    /** @var list<string> */
+    private array $remarks = [];
+
+    /** @var list<stdClass> */
+    private array $routes = [];
+
+    /** Start and end of every segment, one after the other. */
+    private readonly PointGrid $ends;
+
+    /** @var array<int, Segment> those not chained yet */
+    private array $loose;
+
+    /** @param  list<Segment>  $segments */
+    private function __construct(array $segments, private readonly Units $units)
+    {
+        $this->loose = $segments;
+        $this->ends = new PointGrid(self::MEET);
+        foreach ($segments as $segment) {
+            $this->ends->add($segment->start());
+            $this->ends->add($segment->end());
+        }
+    }
+
+    /**
+     * @param  list<Segment>  $segments
+     * @param  Units|null  $units  of the remarks
+     * @return array{list<stdClass>, list<string>} `from`, `to` and `route` of each run in the shape of the file; remarks
+     */
+    public static function of(array $segments, ?Units $units = null): array
+    {
+        $chains = new self($segments, $units ?? Units::millimetres());
+        $chains->branches($segments);
+        $ends = [];
+        while ($chains->loose !== []) {
+            $chain = $chains->chain();
+            $chains->addRun($chain);
+            array_push($ends, $chain[0]->start(), $chain[count($chain) - 1]->end());
+        }
+        $chains->gaps($ends);
+
+        return [$chains->routes, $chains->remarks];
+    }
+
+    /** @param  list<Segment>  $segments */
+    private function branches(array $segments): void
+    {
+        $told = [];
+        foreach ($segments as $segment) {
+            foreach ([$segment->start(), $segment->end()] as $end) {
+                $here = count($this->ends->near($end));
+                $place = $this->place($end);
+                if ($here > 2 && ! isset($told[$place])) {
+                    $told[$place] = true;
+                    $this->remarks[] = sprintf('%d lines meet at %s; a run goes on along one of them.', $here, $place);
+                }
+            }
+        }
+    }
+
+    /** @param  list<Vector>  $ends  of the chains */
+    private function gaps(array $ends): void
+    {
+        $grid = new PointGrid(self::GAP);
+        array_walk($ends, $grid->add(...));
+        foreach ($ends as $i => $one) {
+            foreach ($grid->near($one) as $k) {
+                if ($k <= $i) {
+                    continue;
+                }
+                $gap = $one->distanceTo($ends[$k]);
+                // The two ends of one chain follow one another; a ring that does not close is no gap between runs.
+                $isOwn = $i % 2 === 0 && $k === $i + 1;
+                if (! $isOwn && $gap >= self::MEET) {
+                    $this->remarks[] = sprintf('A gap of %s at %s.', $this->units->say($gap), $this->place($one));
+                }
+            }
+        }
+    }
+
+    /** @return non-empty-list<Segment> from one loose end, or round a ring, to the other */
+    private function chain(): array
+    {
+        $first = array_key_first($this->loose) ?? throw new EditError('There is no line left.');
+        $chain = [$this->loose[$first]];
+        unset($this->loose[$first]);
+        while (($next = $this->takeAt($chain[count($chain) - 1]->end())) !== null) {
+            $chain[] = $next;
+        }
+        $ahead = [];
+        while (($before = $this->takeAt(($ahead[count($ahead) - 1] ?? $chain[0])->start())) !== null) {
+            $ahead[] = self::turned($before);
+        }
+
+        return [...array_reverse($ahead), ...$chain];
+    }
+
+    /** Takes a loose segment that begins or ends there, so that it begins there. */
+    private function takeAt(Vector $end): ?Segment
+    {
+        foreach ($this->ends->near($end) as $number) {
+            // Two ends of each segment, one after the other.
+            $key = intdiv($number, 2);
+            $segment = $this->loose[$key] ?? null;
+            if ($segment !== null) {
+                unset($this->loose[$key]);
+
+                return $number % 2 === 0 ? $segment : self::turned($segment);
+            }
+        }
+
+        return null;
+    }
+
+    private static function turned(Segment $segment): Segment
+    {
+        return $segment instanceof Arc
+            ? new Arc($segment->to, $segment->from, $segment->centre, $segment->normal->times(-1.0), $segment->radius, $segment->angle)
+            : new Line($segment->end(), $segment->start());
+    }
+
+    /** @param  non-empty-list<Segment>  $chain */
+    private function addRun(array $chain): void
+    {
+        $stops = [];
+        $last = count($chain) - 1;
+        foreach ($chain as $i => $segment) {
+            $before = $chain[$i - 1] ?? null;
+            if ($segment instanceof Arc) {
+                if (! $this->isBend($segment, $before, $chain[$i + 1] ?? null)) {
+                    return;
+                }
+                $reach = $segment->radius * tan($segment->angle / 2);
+                $stops[] = (object) [
+                    'at' => self::numbers($segment->from->plus($segment->directionAt(0.0)->times($reach))),
+                    'corner' => (object) ['radius' => StopList::tidy($segment->radius)],
+                ];
+            } elseif ($before instanceof Line && $segment->directionAt(0.0)->angleTo($before->directionAt(0.0)) >= Tolerance::NO_TURN) {
+                $stops[] = (object) ['at' => self::numbers($segment->start())];
+            }
+        }
+        $this->routes[] = (object) [
+            'from' => (object) ['at' => self::numbers($chain[0]->start())],
+            'to' => (object) ['at' => self::numbers($chain[$last]->end())],
+            'route' => (object) ['kind' => 'corners', 'stops' => $stops],
+        ];
+    }
+
+    private function isBend(Arc $arc, ?Segment $before, ?Segment $after): bool
+    {
+        $why = match (true) {
+            $arc->angle >= Tolerance::REVERSAL => 'turns by half a circle or more',
+            $before !== null && $before->directionAt($before->length())->angleTo($arc->directionAt(0.0)) > self::TANGENT,
+            $after !== null && $after->directionAt(0.0)->angleTo($arc->directionAt($arc->length())) > self::TANGENT => 'is not tangent to what it joins',
+            default => null,
+        };
+        if ($why !== null) {
+            $this->remarks[] = sprintf('The line with the arc of R %s at %s was left out: the arc %s.', $this->units->number($arc->radius), $this->place($arc->from), $why);
+        }
+
+        return $why === null;
+    }
+
+    private function place(Vector $at): string
+    {
+        return sprintf('(%s, %s, %s)', $this->units->number($at->x), $this->units->number($at->y), $this->units->number($at->z));
+    }
+
+    /** @return list<int|float> */
+    private static function numbers(Vector $vector): array
+    {
+        return array_map(StopList::tidy(...), $vector->toArray());
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Proposals;
+
+use Bowline\Editing\StopList;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\Port;
+use Bowline\Job\Site;
+use stdClass;
+
+/** RunsBetweenPorts flexible runs at once, each between a pair of ports, all of one stock and with the same slack. */
+final class RunsBetweenPorts
+{
+    /** A lead out of each port where a hose is sprung: its socket, as a multiple of its outside diameter. */
+    private const SOCKET = 2.0;
+
+    /**
+     * @param  Node  $body  `stock`, `behaves` ("hang", "drape", "spring" or "flow"), `slack` as a part, `pairs` with `from` and `to`
+     * @param  list<string>  $taken  ids that runs have already
+     * @return list<stdClass> the runs as they then stand in the file
+     *
+     * @throws JobError when a port or the stock is not there
+     */
+    public static function runs(Node $body, Site $site, array $taken): array
+    {
+        $stock = $site->stock($body->get('stock'));
+        $slack = $site->values->notNegative($body->get('slack'), 'the slack');
+        $behaves = $body->get('behaves')->text();
+        $runs = [];
+        foreach ($body->list('pairs') as $pair) {
+            [$from, $to] = [$site->port($pair->get('from')), $site->port($pair->get('to'))];
+            if ($from->name === $to->name) {
+                throw $pair->get('to')->error('a run leads from one port to another');
+            }
+            $name = sprintf('%s to %s', self::name($from, $site), self::name($to, $site));
+            $id = self::fresh($name, $taken);
+            $taken[] = $id;
+            $lead = $behaves === 'spring' ? ['lead' => StopList::tidy(self::SOCKET * $stock->section->outsideDiameter)] : [];
+            $runs[] = (object) [
+                'id' => $id, 'name' => $name, 'stock' => $stock->id,
+                'from' => (object) ['port' => $from->name, ...$lead], 'to' => (object) ['port' => $to->name, ...$lead],
+                'route' => self::route($behaves, $from, $to, $slack, $lead['lead'] ?? 0.0),
+            ];
+        }
+
+        return $runs;
+    }
+
+    private static function route(string $behaves, Port $from, Port $to, float $slack, int|float $lead): stdClass
+    {
+        if ($behaves === 'flow') {
+            return (object) ['kind' => 'flow', 'points' => []];
+        }
+        if ($behaves !== 'spring') {
+            return (object) ['kind' => $behaves, 'slack' => $slack];
+        }
+        $between = $from->at->plus($from->axis->times($lead))->distanceTo($to->at->plus($to->axis->times($lead)));
+
+        return (object) ['kind' => 'spring', 'length' => StopList::tidy(round($between * (1.0 + $slack) + 2 * $lead, 1))];
+    }
+
+    private static function name(Port $port, Site $site): string
+    {
+        [$fitting, $own] = explode('.', $port->name, 2) + ['', ''];
+
+        return mb_substr(($site->fittings[$fitting]->name ?? $fitting).' '.$own, 0, 90);
+    }
+
+    /** @param  list<string>  $taken */
+    private static function fresh(string $name, array $taken): string
+    {
+        $base = trim((string) preg_replace('/[^a-z0-9]+/', '-', mb_strtolower($name)), '-');
+        $base = $base === '' ? 'run' : mb_substr($base, 0, 60);
+        $id = $base;
+        for ($n = 2; in_array($id, $taken, true); $n++) {
+            $id = $base.'-'.$n;
+        }
+
+        return $id;
+    }
+}

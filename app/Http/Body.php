@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use Bowline\Editing\RunEdits;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Schema;
@@ -13,14 +14,6 @@ use JsonException;
 /** The body of a request, checked against its schema. */
 final class Body
 {
-    /** What schema/laying.json calls each kind of change, by the word in `do`. */
-    private const CHANGES = [
-        'move-corner' => 'moveCorner', 'move-leg' => 'moveLeg', 'set-leg' => 'setLeg', 'insert-corner' => 'insertCorner',
-        'remove-corner' => 'removeCorner', 'set-corner' => 'setCorner', 'hold-length' => 'holdLength', 'add-leg' => 'addLeg',
-        'take-back' => 'takeBack', 'finish' => 'finish', 'put-corners' => 'putCorners', 'reverse' => 'reverse', 'tie' => 'tie', 'untie' => 'untie', 'through-clamp' => 'throughClamp', 'make-own' => 'makeOwn', 'set-route' => 'setRoute', 'keep-shape' => 'keepShape', 'ease' => 'ease', 'as-points' => 'asPoints',
-        'make-symmetric' => 'makeSymmetric', 'move' => 'move', 'turn' => 'turn',
-    ];
-
     /**
      * @param  string  $definition  a name in schema/api.json
      *
@@ -35,7 +28,7 @@ final class Body
     }
 
     /**
-     * A change of a run or of something placed (schema/laying.json): checked as what its `do` says it is, so
+     * A change of a run (schema/laying.json): checked as what its `do` says it is, so
      * that an error is about that and not about all it is not.
      *
      * @throws JobError
@@ -43,8 +36,7 @@ final class Body
     public static function change(Request $request): Node
     {
         $body = self::decoded($request);
-        $do = $body->get('do');
-        $kind = self::CHANGES[$do->text()] ?? throw $do->error(sprintf('“%s” is no change that is known here', $do->text()));
+        $kind = RunEdits::definition(RunEdits::of($body));
         Schema::check($body->value, 'laying.json#/$defs/'.$kind);
 
         return $body;

@@ -7,8 +7,8 @@ namespace Bowline\Console;
 use Bowline\Body\Mesh;
 use Bowline\Body\RunBody;
 use Bowline\Editing\EditError;
-use Bowline\Editing\RunEdit;
-use Bowline\Editing\RunEditReader;
+use Bowline\Editing\RunDraft;
+use Bowline\Editing\RunEdits;
 use Bowline\Exchange\BenderWriter;
 use Bowline\Exchange\BendSheet;
 use Bowline\Exchange\BroughtIn;
@@ -182,7 +182,7 @@ final class CommandLine
         if (! $change instanceof stdClass) {
             throw JobError::at('', 'say what to change with --change, as a JSON object');
         }
-        $item = RunEditReader::apply(RunEdit::of($run->route->lay($run)), new Node($change), $job->site)->run();
+        $item = RunEdits::apply(RunDraft::of($run->route->lay($run)), new Node($change), $job->site)->run();
         $after = clone $job->source;
         $after->runs = array_map(
             static fn (Node $one): stdClass => $one->get('id')->text() === $id ? $item : $one->object(), (new Node($job->source))->list('runs'),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Editing;
 
+use Bowline\Editing\Edit\MakeOwn;
+use Bowline\Editing\Edit\UntieCorner;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Hanging;
 use Bowline\Job\JobError;
@@ -92,14 +94,14 @@ final readonly class Loosening
         }
         $shown = Meanwhile::of($read);
         $laid = $shown->route->lay($shown);
-        $edit = RunEdit::of($laid);
+        $edit = RunDraft::of($laid);
         if ($follows) {
-            $edit->makeOwn();
+            $edit->apply(new MakeOwn);
         }
         foreach ($laid->vertices as $index => $vertex) {
             $ties = $vertex->stop === null ? [] : $run->find('route')?->list('stops')[$vertex->stop]->list('ties') ?? [];
             foreach (array_reverse(array_keys(array_filter($ties, $isLost))) as $number) {
-                $edit->untie($index, $number);
+                $edit->apply(new UntieCorner($index, $number));
             }
         }
 

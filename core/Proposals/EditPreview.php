@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Bowline\Proposals;
 
+use Bowline\Editing\DragParameter;
 use Bowline\Editing\EditError;
 use Bowline\Editing\OpenEnds;
 use Bowline\Editing\PlaceEdit;
-use Bowline\Editing\RunEdit;
-use Bowline\Editing\RunEditReader;
+use Bowline\Editing\RunDraft;
+use Bowline\Editing\RunEdits;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
@@ -48,7 +49,7 @@ final readonly class EditPreview
         // What is only told other numbers need not be laid first as it was.
         $laid = $change->get('do')->value === 'set-route' ? LaidRun::curve($run, new Path([])) : Meanwhile::of($run)->route->lay($run);
         $edited = static fn (Node $change): stdClass => OpenEnds::followed(
-            RunEditReader::apply(RunEdit::of($laid), $change, $job->site)->run(), $job->site, $laid,
+            RunEdits::apply(RunDraft::of($laid), $change, $job->site)->run(), $job->site, $laid,
         );
         $solve = static fn (stdClass $item): array => [$solver->preview(Meanwhile::of(Run::read(new Node($item), $job->site)))];
 

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Bowline\Proposals;
 
+use Bowline\Editing\Edit\Finish;
 use Bowline\Editing\EditError;
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\RunDraft;
 use Bowline\Editing\StopList;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
@@ -280,7 +281,7 @@ final readonly class WaysIn
         }
         $lead = $legs === [] ? null : $lengths[count($row) - 1];
 
-        return RunEdit::of($this->run->route->lay($this->run))->finishAt($this->port->name, $stops, $lead)->run();
+        return RunDraft::of($this->run->route->lay($this->run))->apply(new Finish($this->port->name, $stops, $lead))->run();
     }
 
     /** A corner level with the port is told so, and follows it when it moves. */

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Editing\Edit\MoveCorner;
+use Bowline\Editing\Edit\MoveStops;
+use Bowline\Editing\Edit\SetCorner;
 use Bowline\Editing\EditError;
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Words;
@@ -35,7 +38,7 @@ trait EasesBends
     private function useRadius(LaidRun $laid, Bend $bend, float $radius): iterable
     {
         $number = $laid->run->units->number($radius);
-        yield new Remedy('Use R '.$number, 'runs', RunEdit::of($laid)->setRadius($bend->vertex, $radius)->run());
+        yield new Remedy('Use R '.$number, 'runs', RunDraft::of($laid)->apply(SetCorner::radius($bend->vertex, $radius))->run());
         $more = Words::roundedUp($bend->askedTangent * ($radius / $bend->askedRadius - 1.0));
         $index = array_search($bend, $laid->bends, true);
         foreach ($laid->legs as $leg) {
@@ -47,12 +50,12 @@ trait EasesBends
                 yield new Remedy(
                     sprintf('Use R %s and %s', $number, lcfirst($what)),
                     'runs',
-                    $edit->setRadius($bend->vertex, $radius)->run(),
+                    $edit->apply(SetCorner::radius($bend->vertex, $radius))->run(),
                     $way,
                 );
             }
         }
-        yield new Remedy(sprintf('Use R %s at every corner', $number), 'runs', RunEdit::of($laid)->setRadius(null, $radius)->run());
+        yield new Remedy(sprintf('Use R %s at every corner', $number), 'runs', RunDraft::of($laid)->apply(SetCorner::radius(null, $radius))->run());
     }
 
     /** What the bends beside a leg and the bender ask of it, mm (job-file.md, `leg-room`). */
@@ -69,7 +72,7 @@ trait EasesBends
      * Ways to make a leg longer: its far or near corner moved along it, alone or with the corners beyond.
      * A corner moved alone turns the leg beyond it, and with it the bends, so some more may be needed.
      *
-     * @return iterable<array{string, RunEdit, string}> what it does, the run so edited, and the way it is done
+     * @return iterable<array{string, RunDraft, string}> what it does, the run so edited, and the way it is done
      */
     private function lengthen(LaidRun $laid, Leg $leg, float $by): iterable
     {
@@ -85,14 +88,14 @@ trait EasesBends
 
     /**
      * @param  1|-1  $side  which corners lie beyond the vertex: those after it, or those before
-     * @return iterable<array{string, RunEdit, string}>
+     * @return iterable<array{string, RunDraft, string}>
      */
     private function pushed(LaidRun $laid, int $vertex, int $side, Vector $move): iterable
     {
         $corner = $laid->vertices[$vertex];
         $stop = $corner->stop;
         if ($stop === null) {
-            yield from $this->moved($laid, [$vertex], $move, static fn (RunEdit $edit): RunEdit => $edit->moveCorner($vertex, $move));
+            yield from $this->moved($laid, [$vertex], $move, static fn (RunDraft $edit): RunDraft => $edit->apply(new MoveCorner($vertex, $move)));
 
             return;
         }
@@ -103,14 +106,14 @@ trait EasesBends
                 $laid->vertices,
                 static fn (Vertex $vertex): bool => $vertex->stop !== null && $vertex->stop >= $first && $vertex->stop <= $last,
             ));
-            yield from $this->moved($laid, $vertices, $move, static fn (RunEdit $edit): RunEdit => $edit->moveTogether($first, $last, $move));
+            yield from $this->moved($laid, $vertices, $move, static fn (RunDraft $edit): RunDraft => $edit->apply(new MoveStops($first, $last, $move)));
         }
     }
 
     /**
      * @param  list<int>  $vertices
-     * @param  callable(RunEdit): RunEdit  $edit
-     * @return iterable<array{string, RunEdit, string}>
+     * @param  callable(RunDraft): RunDraft  $edit
+     * @return iterable<array{string, RunDraft, string}>
      */
     private function moved(LaidRun $laid, array $vertices, Vector $move, callable $edit): iterable
     {
@@ -123,7 +126,7 @@ trait EasesBends
                 : sprintf('corners %d–%d', min($vertices), max($vertices));
             yield [
                 sprintf('Move %s %s along %s', $corners, $laid->run->units->say($move->length()), Words::direction($move)),
-                $edit(RunEdit::of($laid)),
+                $edit(RunDraft::of($laid)),
                 $corners.Words::direction($move),
             ];
         } catch (EditError) {

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\Edit\HoldLength;
+use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Words;
@@ -53,7 +54,7 @@ final class FixedLengthHeld implements Rule
             return;
         }
         if ($laid->run->route instanceof FlexibleRoute && $laid->run->route->span($laid->run) !== null) {
-            yield new Remedy(sprintf('Make it %s', $laid->run->units->say($fixed->length)), 'runs', RunEdit::of($laid)->holdLength($fixed->length)->run());
+            yield new Remedy(sprintf('Make it %s', $laid->run->units->say($fixed->length)), 'runs', RunDraft::of($laid)->apply(new HoldLength($fixed->length))->run());
 
             return;
         }
@@ -62,12 +63,12 @@ final class FixedLengthHeld implements Rule
                 ? Words::roundedUp($laid->nearestLength)
                 : Words::roundedDown($laid->nearestLength);
             yield new Remedy(
-                sprintf('Hold %s, the nearest in reach', $laid->run->units->say($nearest)), 'runs', RunEdit::of($laid)->holdLength($nearest)->run(),
+                sprintf('Hold %s, the nearest in reach', $laid->run->units->say($nearest)), 'runs', RunDraft::of($laid)->apply(new HoldLength($nearest))->run(),
             );
         }
         yield from $this->letGive($laid, $fixed->length);
         $present = round($laid->length(), 1);
-        yield new Remedy(sprintf('Hold %s, as it is now', $laid->run->units->say($present)), 'runs', RunEdit::of($laid)->holdLength($present)->run());
+        yield new Remedy(sprintf('Hold %s, as it is now', $laid->run->units->say($present)), 'runs', RunDraft::of($laid)->apply(new HoldLength($present))->run());
     }
 
     /** @return iterable<Remedy> neighbouring corners that could give, along the legs beside them */
@@ -92,7 +93,7 @@ final class FixedLengthHeld implements Rule
                             Words::direction($along),
                         ),
                         'runs',
-                        RunEdit::of($laid)->holdLength($length, array_values(array_unique([$vertex->stop, $last->stop])), $along)->run(),
+                        RunDraft::of($laid)->apply(new HoldLength($length, array_values(array_unique([$vertex->stop, $last->stop])), $along))->run(),
                     );
                 }
             }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\Edit\ChangeEnd;
+use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\End\Flange;
 use Bowline\Job\RunEnd;
@@ -94,7 +95,7 @@ final class FlangeFit implements Rule
                 continue;
             }
             $change = static fn (string $label, callable $edit): Remedy => new Remedy(
-                $label, 'runs', RunEdit::of($laid)->changeEnd($name, $edit)->run(),
+                $label, 'runs', RunDraft::of($laid)->apply(new ChangeEnd($name, $edit))->run(),
             );
             // A millimetre in diameter is the ordinary play of a plate slipped over its tube.
             $bore = Words::roundedUp($od + 1.0);

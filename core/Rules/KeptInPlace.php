@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\Edit\KeepShape;
+use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
 use Bowline\Routing\DrapeRoute;
 use Bowline\Routing\LaidRun;
@@ -46,6 +47,6 @@ final class KeptInPlace implements Rule
 
     public function remedies(Finding $finding, LaidRun $laid): iterable
     {
-        yield new Remedy('Let it go, to lie as it falls', 'runs', RunEdit::of($laid)->keepShape(false)->run());
+        yield new Remedy('Let it go, to lie as it falls', 'runs', RunDraft::of($laid)->apply(new KeepShape(false))->run());
     }
 }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\Edit\SetCorner;
+use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
 use Bowline\Routing\Bend;
@@ -65,7 +66,7 @@ final class LegRoom implements Rule
                 yield new Remedy(
                     sprintf('Ease bend %d by %s to R %s', $index + 1, $laid->run->units->say($laid->bends[$index]->askedRadius - $radius), $laid->run->units->number($radius)),
                     'runs',
-                    RunEdit::of($laid)->setRadius($laid->bends[$index]->vertex, $radius)->run(),
+                    RunDraft::of($laid)->apply(SetCorner::radius($laid->bends[$index]->vertex, $radius))->run(),
                 );
             }
         }
@@ -74,12 +75,12 @@ final class LegRoom implements Rule
     /** @return iterable<Remedy> both of them, each giving half of what is short */
     private function easeBoth(LaidRun $laid, Leg $leg, float $short): iterable
     {
-        $edit = RunEdit::of($laid);
+        $edit = RunDraft::of($laid);
         $names = [];
         foreach ($this->bendsOf($leg) as $index) {
             $radius = $this->eased($laid->bends[$index], $short / 2);
             if ($radius > 0.0) {
-                $edit->setRadius($laid->bends[$index]->vertex, $radius);
+                $edit->apply(SetCorner::radius($laid->bends[$index]->vertex, $radius));
                 $names[] = sprintf('bend %d to R %s', $index + 1, $laid->run->units->number($radius));
             }
         }

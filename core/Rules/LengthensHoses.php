@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\Edit\Lengthen;
+use Bowline\Editing\RunDraft;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\SpringRoute;
@@ -24,7 +25,7 @@ trait LengthensHoses
         );
         foreach (array_filter($lengths, static fn (float $length): bool => $length > $laid->length()) as $length) {
             yield new Remedy(
-                sprintf('Use a hose of %s', $laid->run->units->say($length)), 'runs', RunEdit::of($laid)->lengthen($length - $laid->length())->run(), 'longer',
+                sprintf('Use a hose of %s', $laid->run->units->say($length)), 'runs', RunDraft::of($laid)->apply(new Lengthen($length - $laid->length()))->run(), 'longer',
             );
         }
     }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Editing\Edit\MoveStops;
+use Bowline\Editing\Edit\SetAtClamp;
+use Bowline\Editing\Edit\SetLead;
 use Bowline\Editing\EditError;
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\RunEnd;
@@ -52,12 +55,12 @@ final class OffAxis implements Rule
     {
         [$first, $second] = array_values(array_filter($laid->vertices, static fn (Vertex $vertex): bool => $vertex->stop === $passage->stop));
         foreach ([1.0, 1.5, 2.0, 3.0] as $margin) {
-            $edit = RunEdit::of($laid);
+            $edit = RunDraft::of($laid);
             $said = [];
             foreach ([['before', $first, $passage->lacksBefore], ['after', $second, $passage->lacksAfter]] as [$side, $vertex, $lacks]) {
                 if ($lacks > 0.0) {
                     $distance = Words::roundedUp($passage->clamp->at->distanceTo($vertex->at) + $margin * $lacks);
-                    $edit->setAtClamp($passage->stop, $side, $distance);
+                    $edit->apply(new SetAtClamp($passage->stop, $side, $distance));
                     $said[] = sprintf('%s %s', $laid->run->units->say($distance), $side);
                 }
             }
@@ -123,7 +126,7 @@ final class OffAxis implements Rule
                 yield new Remedy(
                     sprintf('Move corner %d %s along %s', $vertex, $laid->run->units->say($move->length()), Words::direction($move)),
                     'runs',
-                    RunEdit::of($laid)->moveTogether($corner->stop, $corner->stop, $move)->run(),
+                    RunDraft::of($laid)->apply(new MoveStops($corner->stop, $corner->stop, $move))->run(),
                 );
             } catch (EditError) {
                 // Held by a clamp: the lead below is the other way.
@@ -134,7 +137,7 @@ final class OffAxis implements Rule
             yield new Remedy(
                 sprintf('Lead %s straight %s %s', $laid->run->units->say($lead), $name === 'from' ? 'out of' : 'into', $end->port),
                 'runs',
-                RunEdit::of($laid)->setLead($name, $lead)->run(),
+                RunDraft::of($laid)->apply(new SetLead($name, $lead))->run(),
                 'lead',
             );
         }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Editing\Edit\InsertCorner;
+use Bowline\Editing\Edit\RemoveCorner;
+use Bowline\Editing\Edit\SetCorner;
 use Bowline\Editing\EditError;
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
 use Bowline\Routing\Bend;
@@ -49,7 +52,7 @@ final class Reversal implements Rule
         }
         yield from $this->inTwo($laid, $bend);
         try {
-            yield new Remedy('Take out corner '.$bend->vertex, 'runs', RunEdit::of($laid)->removeCorner($bend->vertex)->run());
+            yield new Remedy('Take out corner '.$bend->vertex, 'runs', RunDraft::of($laid)->apply(new RemoveCorner($bend->vertex))->run());
         } catch (EditError) {
             // An end of a lead: nothing to take out.
         }
@@ -67,7 +70,7 @@ final class Reversal implements Rule
                     yield new Remedy(
                         sprintf('Turn in two corners, R %s', $laid->run->units->number($radius)),
                         'runs',
-                        RunEdit::of($laid)->setRadius($bend->vertex, $radius)->insertCorner($bend->vertex + 1, $across, $radius)->run(),
+                        RunDraft::of($laid)->apply(SetCorner::radius($bend->vertex, $radius))->apply(new InsertCorner($bend->vertex + 1, $across, $radius))->run(),
                     );
                 } catch (EditError) {
                     // The next leg is a lead or a clamp's: no corner can go there.

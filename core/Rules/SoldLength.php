@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\Edit\Lengthen;
+use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\SpringRoute;
@@ -42,7 +43,7 @@ final class SoldLength implements Rule
     {
         foreach (array_slice($this->nearestFirst($laid), 0, self::MOST) as $length) {
             yield new Remedy(
-                sprintf('Use the hose of %s', $laid->run->units->say($length)), 'runs', RunEdit::of($laid)->lengthen($length - $laid->length())->run(),
+                sprintf('Use the hose of %s', $laid->run->units->say($length)), 'runs', RunDraft::of($laid)->apply(new Lengthen($length - $laid->length()))->run(),
             );
         }
     }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\Edit\UntieCorner;
+use Bowline\Editing\RunDraft;
 use Bowline\Job\Tie\Tie;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\TiedCorner;
@@ -30,7 +31,7 @@ final class TiesHold implements Rule
             foreach ($tied->held->broken as $number) {
                 if ($this->finding($laid, $vertex, $tied, $number)->message === $finding->message) {
                     yield new Remedy(
-                        sprintf('Let go of “%s”', $tied->ties[$number]->words($laid->run->units)), 'runs', RunEdit::of($laid)->untie($vertex, $number)->run(),
+                        sprintf('Let go of “%s”', $tied->ties[$number]->words($laid->run->units)), 'runs', RunDraft::of($laid)->apply(new UntieCorner($vertex, $number))->run(),
                     );
                 }
             }
@@ -39,7 +40,7 @@ final class TiesHold implements Rule
             foreach ($tied->ties as $other => $tie) {
                 if ($tied->held->broken !== [] && ! in_array($other, $tied->held->broken, true)) {
                     yield new Remedy(
-                        sprintf('Let go of “%s”', $tie->words($laid->run->units)), 'runs', RunEdit::of($laid)->untie($vertex, $other)->run(),
+                        sprintf('Let go of “%s”', $tie->words($laid->run->units)), 'runs', RunDraft::of($laid)->apply(new UntieCorner($vertex, $other))->run(),
                     );
                 }
             }

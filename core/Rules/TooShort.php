@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\Edit\Lengthen;
+use Bowline\Editing\RunDraft;
 use Bowline\Job\Words;
 use Bowline\Routing\DrapeRoute;
 use Bowline\Routing\FlexibleRoute;
@@ -43,7 +44,7 @@ final class TooShort implements Rule
         $short = ($finding->required ?? 0.0) - ($finding->measured ?? 0.0);
         foreach (self::LONGER as $longer) {
             $more = Words::roundedUp($short + ($finding->required ?? 0.0) * ($longer - 1.0), 0);
-            $edit = RunEdit::of($laid)->lengthen($more);
+            $edit = RunDraft::of($laid)->apply(new Lengthen($more));
             // A draped run takes its time to be tried: one length that does is enough.
             yield new Remedy(sprintf('Make it %s longer', $laid->run->units->say($more)), 'runs', $edit->run(), $laid->run->route instanceof DrapeRoute ? 'longer' : null);
         }

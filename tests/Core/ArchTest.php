@@ -28,7 +28,9 @@ arch('controllers leave rows to the services')
 const LAYERS = ['Geometry', 'Curves', 'Job', 'Routing', 'Bending', 'Body', 'Editing', 'Rules', 'Solving', 'Proposals', 'Exchange', 'Console'];
 
 arch('each folder of the core uses only those above it', function (string $folder, array $below): void {
-    foreach (glob(dirname(__DIR__, 2).'/core/'.$folder.'/{,*/,*/*/}*.php', GLOB_BRACE) ?: [] as $file) {
+    $files = glob(dirname(__DIR__, 2).'/core/'.$folder.'/{,*/,*/*/}*.php', GLOB_BRACE) ?: [];
+    expect($files)->not->toBe([]);
+    foreach ($files as $file) {
         preg_match_all('/\\\\?Bowline\\\\(\w+)(\\\\)?/', (string) preg_replace('/^namespace .*$/m', '', (string) file_get_contents($file)), $used, PREG_SET_ORDER);
         foreach ($used as $use) {
             // The whole of a job is a class, what the designer said of it a folder.

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Fuzz;
 
-use Bowline\Editing\RunEdit;
-use Bowline\Editing\RunEditReader;
+use Bowline\Editing\RunDraft;
+use Bowline\Editing\RunEdits as Edits;
 use Bowline\Job;
 use Bowline\Job\JobFile;
 use Bowline\Job\Node;
@@ -39,7 +39,7 @@ final class RunEdits extends Fuzzer
         $job = Job::read(JobFile::decode(json_encode($this->job(), JSON_THROW_ON_ERROR)));
         $run = $job->runs['run'];
         $change = $this->change(self::EDITS[$seed % count(self::EDITS)]);
-        $item = RunEditReader::apply(RunEdit::of($run->route->lay($run)), new Node($change), $job->site)->run();
+        $item = Edits::apply(RunDraft::of($run->route->lay($run)), new Node($change), $job->site)->run();
         (new Solver($job))->preview(Run::read(new Node($item), $job->site));
     }
 

@@ -12,8 +12,8 @@ use App\Jobs\JobFiles;
 use App\Jobs\StepName;
 use App\Models\Job;
 use App\Settling\SettledShape;
-use Bowline\Editing\RunEdit;
-use Bowline\Editing\RunEditReader;
+use Bowline\Editing\RunDraft;
+use Bowline\Editing\RunEdits;
 use Bowline\Exchange\PastedRows;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job as CoreJob;
@@ -31,17 +31,6 @@ use stdClass;
 /** Changes how one run is laid: a corner moved, a leg given anew, a radius set. */
 final readonly class LayingController
 {
-    /** What the steps are called in the list of what can be undone; the run's name goes where the %s is. */
-    private const NAMES = [
-        'move-corner' => 'Move a corner of %s', 'move-leg' => 'Move a leg of %s', 'set-leg' => 'Change a leg of %s',
-        'insert-corner' => 'Put a corner into %s', 'remove-corner' => 'Take a corner out of %s', 'set-corner' => 'Change radius on %s',
-        'hold-length' => 'Hold length of %s', 'add-leg' => 'Lay a leg of %s', 'take-back' => 'Take back a leg of %s',
-        'finish' => 'Finish %s at its port', 'put-corners' => 'Paste corners into %s', 'reverse' => 'Reverse %s',
-        'tie' => 'Tie a corner of %s', 'untie' => 'Let go of a relation of %s', 'through-clamp' => 'Put %s through a clamp',
-        'make-own' => 'Make %s a run of its own', 'set-route' => 'Change how %s lies', 'keep-shape' => 'Keep or let go the shape of %s', 'make-symmetric' => 'Make %s symmetric',
-        'ease' => 'Ease %s', 'as-points' => 'Turn %s into points',
-    ];
-
     public function __construct(private JobFiles $files)
     {
     }
@@ -51,15 +40,13 @@ final readonly class LayingController
         $body = Body::change($request);
         $was = $body->find('was')?->object();
         $core = $this->core($job, $run, $was, Hanging::thingsOfChange($body->object()));
-        $before = RunEditReader::readsShape($body) ? SettledShape::of($job, $core->runs[$run]) : SettledShape::shown($job, $core->runs[$run]);
-        $item = RunEditReader::apply(RunEdit::of($before->route->lay($before)), $body, $core->site)->run();
+        $before = RunEdits::of($body)::readsShape() ? SettledShape::of($job, $core->runs[$run]) : SettledShape::shown($job, $core->runs[$run]);
+        $item = RunEdits::apply(RunDraft::of($before->route->lay($before)), $body, $core->site)->run();
         $edit = new Node((object) ['list' => 'runs', 'id' => $run, 'item' => $item, ...($was === null ? [] : ['was' => $was])]);
-        $do = $body->get('do')->text();
-
         $since = $body->find('since')?->value;
 
         return $response->kept($edits->apply($job, new Action(
-            [$edit], null, sprintf(self::NAMES[$do] ?? 'Change %s', StepName::name($item, $run)), $body->find('token')?->text(),
+            [$edit], null, sprintf(RunEdits::of($body)::label(), StepName::name($item, $run)), $body->find('token')?->text(),
         )), is_int($since) ? $since : null);
     }
 

@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 use Bowline\Bending\BendTable;
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\Edit\Reverse;
+use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Vector;
 use Tests\Jobs;
 
@@ -107,7 +108,7 @@ it('marks from one end what is marked from the other when the run is reversed', 
     $file->stock[0]->bend->stretch_per_degree = 0.03;
     $file->runs[0]->from->trim = 12;
     $forth = Jobs::solve($file)->bendTable;
-    $file->runs[0] = RunEdit::of(Jobs::laid($file))->reverse()->run();
+    $file->runs[0] = RunDraft::of(Jobs::laid($file))->apply(new Reverse)->run();
     $back = Jobs::solve($file)->bendTable;
 
     $count = count($forth->rows);

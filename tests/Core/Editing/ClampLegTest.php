@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
+use Bowline\Editing\Edit\ThroughClamp;
 use Bowline\Editing\Loosening;
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\RunDraft;
 use Bowline\Job;
 use Tests\Jobs;
 
@@ -15,7 +16,7 @@ function clampJob(array $clamp, array $to = ['at' => [400, 0, 600]]): stdClass
 
 function throughClamp(stdClass $file, ?int $vertex): stdClass
 {
-    $run = RunEdit::of(Jobs::laid($file))->throughClamp($vertex, Job::read($file)->site->clamps['c'])->run();
+    $run = RunDraft::of(Jobs::laid($file))->apply(new ThroughClamp($vertex, Job::read($file)->site->clamps['c']))->run();
     $after = clone $file;
     $after->runs = [$run];
 

@@ -2,10 +2,17 @@
 
 declare(strict_types=1);
 
+use Bowline\Editing\Edit\InsertCorner;
+use Bowline\Editing\Edit\MoveCorner;
+use Bowline\Editing\Edit\MoveStops;
+use Bowline\Editing\Edit\RemoveCorner;
+use Bowline\Editing\Edit\Reverse;
+use Bowline\Editing\Edit\SetCorner;
+use Bowline\Editing\Edit\SetLeg;
 use Bowline\Editing\EditError;
 use Bowline\Editing\Loosening;
-use Bowline\Editing\RunEdit;
-use Bowline\Editing\RunEditReader;
+use Bowline\Editing\RunDraft;
+use Bowline\Editing\RunEdits;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Routing\LaidRun;
@@ -43,7 +50,7 @@ function toldInEveryWay(): stdClass
 function verticesAfter(stdClass $file, callable $edit): array
 {
     $changed = json_decode(json_encode($file));
-    $changed->runs[0] = $edit(RunEdit::of(Jobs::laid($file)))->run();
+    $changed->runs[0] = $edit(RunDraft::of(Jobs::laid($file)))->run();
     unset($changed->runs[0]->fixed_length);
 
     return array_map(
@@ -58,11 +65,11 @@ $same = [
 ];
 
 it('starts where the run is', function () use ($same): void {
-    expect(verticesAfter(toldInEveryWay(), fn (RunEdit $edit): RunEdit => $edit))->toBe($same);
+    expect(verticesAfter(toldInEveryWay(), fn (RunDraft $edit): RunDraft => $edit))->toBe($same);
 });
 
 it('moves a corner and takes along what was told from it', function (int $vertex, array $by, array $changed) use ($same): void {
-    expect(verticesAfter(toldInEveryWay(), fn (RunEdit $edit): RunEdit => $edit->moveCorner($vertex, new Vector(...$by))))
+    expect(verticesAfter(toldInEveryWay(), fn (RunDraft $edit): RunDraft => $edit->apply(new MoveCorner($vertex, new Vector(...$by)))))
         ->toBe(array_replace($same, $changed));
 })->with([
     'a lead along its axis' => [1, [0, 0, 12], [1 => [0.0, 0.0, 92.0]]],
@@ -76,8 +83,8 @@ it('moves a corner and takes along what was told from it', function (int $vertex
 ]);
 
 it('keeps expressions, and adds to them', function (): void {
-    $run = RunEdit::of(Jobs::laid(toldInEveryWay()))->moveCorner(2, new Vector(0, 0, 12.5))->moveCorner(2, new Vector(0, 0, -2.5))
-        ->moveCorner(4, new Vector(0, -7, 0))->moveCorner(7, new Vector(0, 1, 0))->run();
+    $run = RunDraft::of(Jobs::laid(toldInEveryWay()))->apply(new MoveCorner(2, new Vector(0, 0, 12.5)))->apply(new MoveCorner(2, new Vector(0, 0, -2.5)))
+        ->apply(new MoveCorner(4, new Vector(0, -7, 0)))->apply(new MoveCorner(7, new Vector(0, 1, 0)))->run();
 
     expect($run->route->stops[0]->at)->toBe([0, 0, 'riser + 90'])
         ->and($run->route->stops[2]->length)->toBe('riser - 7')
@@ -85,7 +92,7 @@ it('keeps expressions, and adds to them', function (): void {
 });
 
 it('moves stops together and leaves every other corner', function () use ($same): void {
-    expect(verticesAfter(toldInEveryWay(), fn (RunEdit $edit): RunEdit => $edit->moveTogether(0, 1, new Vector(0, 0, 9))))
+    expect(verticesAfter(toldInEveryWay(), fn (RunDraft $edit): RunDraft => $edit->apply(new MoveStops(0, 1, new Vector(0, 0, 9)))))
         ->toBe(array_replace($same, [2 => [0.0, 0.0, 209.0], 3 => [100.0, 0.0, 209.0]]));
 });
 
@@ -94,46 +101,46 @@ it('puts a corner into a leg without moving the others, and takes it out again',
     $longer = $same;
     array_splice($longer, $vertex, 0, [$middle]);
     $file = toldInEveryWay();
-    expect(verticesAfter($file, fn (RunEdit $edit): RunEdit => $edit->insertCorner($vertex)))->toBe($longer);
+    expect(verticesAfter($file, fn (RunDraft $edit): RunDraft => $edit->apply(new InsertCorner($vertex))))->toBe($longer);
 
-    $file->runs[0] = RunEdit::of(Jobs::laid($file))->insertCorner($vertex)->run();
-    expect(verticesAfter($file, fn (RunEdit $edit): RunEdit => $edit->removeCorner($vertex)))->toBe($same)
+    $file->runs[0] = RunDraft::of(Jobs::laid($file))->apply(new InsertCorner($vertex))->run();
+    expect(verticesAfter($file, fn (RunDraft $edit): RunDraft => $edit->apply(new RemoveCorner($vertex))))->toBe($same)
         // The legs that may give are still the same ones.
         ->and($file->runs[0]->fixed_length->adjust->stops)->toBe(array_map(fn (int $stop): int => $stop + ($stop + 2 >= $vertex ? 1 : 0), [1, 3]));
 })->with([2, 3, 4, 5, 8]);
 
 it('forgets a stop that was to give when it is taken out', function (): void {
-    $run = RunEdit::of(Jobs::laid(toldInEveryWay()))->removeCorner(3)->run();
+    $run = RunDraft::of(Jobs::laid(toldInEveryWay()))->apply(new RemoveCorner(3))->run();
 
     expect($run->fixed_length->adjust->stops)->toBe([2]);
 });
 
 it('gives a leg another direction or length', function () use ($same): void {
-    expect(verticesAfter(toldInEveryWay(), fn (RunEdit $edit): RunEdit => $edit->setLeg(4, '-y', null)))
+    expect(verticesAfter(toldInEveryWay(), fn (RunDraft $edit): RunDraft => $edit->apply(new SetLeg(4, '-y', null))))
         ->toBe(array_replace($same, [4 => [100.0, -120.0, 200.0], 5 => [300.0, -120.0, 200.0]]))
-        ->and(verticesAfter(toldInEveryWay(), fn (RunEdit $edit): RunEdit => $edit->setLeg(3, null, 150)))
+        ->and(verticesAfter(toldInEveryWay(), fn (RunDraft $edit): RunDraft => $edit->apply(new SetLeg(3, null, 150))))
         ->toBe(array_replace($same, [3 => [150.0, 0.0, 200.0], 4 => [150.0, 120.0, 200.0]]))
-        ->and(verticesAfter(toldInEveryWay(), fn (RunEdit $edit): RunEdit => $edit->setLeg(1, null, 45))[1])->toBe([0.0, 0.0, 95.0])
-        ->and(verticesAfter(toldInEveryWay(), fn (RunEdit $edit): RunEdit => $edit->setLeg(3, '+x', null, 'filter.in'))[3])->toBe([300.0, 0.0, 200.0]);
+        ->and(verticesAfter(toldInEveryWay(), fn (RunDraft $edit): RunDraft => $edit->apply(new SetLeg(1, null, 45)))[1])->toBe([0.0, 0.0, 95.0])
+        ->and(verticesAfter(toldInEveryWay(), fn (RunDraft $edit): RunDraft => $edit->apply(new SetLeg(3, '+x', null, 'filter.in')))[3])->toBe([300.0, 0.0, 200.0]);
 });
 
 it('says why a corner stays', function (callable $edit, string $why): void {
-    expect(fn () => $edit(RunEdit::of(Jobs::laid(toldInEveryWay()))))->toThrow(EditError::class, $why);
+    expect(fn () => $edit(RunDraft::of(Jobs::laid(toldInEveryWay()))))->toThrow(EditError::class, $why);
 })->with([
-    [fn (RunEdit $edit) => $edit->moveCorner(8, new Vector(0, 0, 1)), 'move the fitting'],
-    [fn (RunEdit $edit) => $edit->moveCorner(1, new Vector(1, 0, 0)), 'along the axis of its port'],
-    [fn (RunEdit $edit) => $edit->moveCorner(6, new Vector(1, 0, 0)), 'axis of the clamp'],
-    [fn (RunEdit $edit) => $edit->insertCorner(7), 'straight through its clamp'],
-    [fn (RunEdit $edit) => $edit->insertCorner(1), 'lead stays straight'],
-    [fn (RunEdit $edit) => $edit->setLeg(8, null, 10), 'closes the run'],
-    [fn (RunEdit $edit) => $edit->removeCorner(0), 'cannot be taken out'],
+    [fn (RunDraft $edit) => $edit->apply(new MoveCorner(8, new Vector(0, 0, 1))), 'move the fitting'],
+    [fn (RunDraft $edit) => $edit->apply(new MoveCorner(1, new Vector(1, 0, 0))), 'along the axis of its port'],
+    [fn (RunDraft $edit) => $edit->apply(new MoveCorner(6, new Vector(1, 0, 0))), 'axis of the clamp'],
+    [fn (RunDraft $edit) => $edit->apply(new InsertCorner(7)), 'straight through its clamp'],
+    [fn (RunDraft $edit) => $edit->apply(new InsertCorner(1)), 'lead stays straight'],
+    [fn (RunDraft $edit) => $edit->apply(new SetLeg(8, null, 10)), 'closes the run'],
+    [fn (RunDraft $edit) => $edit->apply(new RemoveCorner(0)), 'cannot be taken out'],
 ]);
 
 it('sets a radius for one corner, and for all', function (): void {
-    $edit = RunEdit::of(Jobs::laid(toldInEveryWay()))->setRadius(4, 35);
+    $edit = RunDraft::of(Jobs::laid(toldInEveryWay()))->apply(SetCorner::radius(4, 35));
     expect($edit->run()->route->stops[2]->corner)->toEqual((object) ['radius' => 35]);
 
-    $all = $edit->setRadius(null, 50)->run();
+    $all = $edit->apply(SetCorner::radius(null, 50))->run();
     expect($all->route->corner)->toEqual((object) ['radius' => 50]);
     foreach ($all->route->stops as $stop) {
         expect(property_exists($stop, 'corner'))->toBeFalse();
@@ -147,7 +154,7 @@ it('leaves a run where it was when a fitting and a clamp are taken away', functi
     $after->clamps = [];
     $fitted = Loosening::of($before)->fit($after);
 
-    expect(verticesAfter($fitted, fn (RunEdit $edit): RunEdit => $edit))->toBe($same)
+    expect(verticesAfter($fitted, fn (RunDraft $edit): RunDraft => $edit))->toBe($same)
         ->and($fitted->runs[0]->from->axis)->toBe([0, 0, 1])
         ->and($fitted->runs[0]->route->stops)->toHaveCount(6)
         ->and(json_encode($fitted->runs[0]))->not->toContain('filter')->not->toContain('clamp');
@@ -155,12 +162,12 @@ it('leaves a run where it was when a fitting and a clamp are taken away', functi
 
 it('reverses a run told in every way, and back again', function () use ($same): void {
     $file = toldInEveryWay();
-    expect(verticesAfter($file, fn (RunEdit $edit): RunEdit => $edit->reverse()))->toBe(array_reverse($same));
+    expect(verticesAfter($file, fn (RunDraft $edit): RunDraft => $edit->apply(new Reverse)))->toBe(array_reverse($same));
 
     $there = clone $file;
-    $there->runs = [RunEdit::of(Jobs::laid($file))->reverse()->run()];
+    $there->runs = [RunDraft::of(Jobs::laid($file))->apply(new Reverse)->run()];
     expect($there->runs[0]->fixed_length->adjust->stops)->toBe([3, 1])
-        ->and(verticesAfter($there, fn (RunEdit $edit): RunEdit => $edit->reverse()))->toBe($same);
+        ->and(verticesAfter($there, fn (RunDraft $edit): RunDraft => $edit->apply(new Reverse)))->toBe($same);
 });
 
 it('turns a flexible run round and leaves its shape as it was', function (array $route): void {
@@ -169,7 +176,7 @@ it('turns a flexible run round and leaves its shape as it was', function (array 
     ]);
     $laid = Jobs::laid($file);
     $turned = clone $file;
-    $turned->runs = [RunEdit::of($laid)->reverse()->run()];
+    $turned->runs = [RunDraft::of($laid)->apply(new Reverse)->run()];
     $back = Jobs::laid($turned);
     expect($back->length())->toEqualWithDelta($laid->length(), 1e-6 * $laid->length());
     $at = static function (LaidRun $run, float $along): Vector {
@@ -200,7 +207,7 @@ it('turns a flexible run round and leaves its shape as it was', function (array 
 it('says in plain words that a curve has no legs', function (string $do, array $more): void {
     $file = Jobs::file([], ['at' => [400, 150, 200]], ['route' => ['kind' => 'spring', 'length' => 720]]);
     $job = Bowline\Job::read($file);
-    RunEditReader::apply(RunEdit::of(Jobs::laid($file)), new Node(Jobs::object(['do' => $do, ...$more])), $job->site);
+    RunEdits::apply(RunDraft::of(Jobs::laid($file)), new Node(Jobs::object(['do' => $do, ...$more])), $job->site);
 })->with([
     ['put-corners', ['vertex' => null, 'stops' => []]], ['add-leg', ['along' => '+x', 'length' => 40]], ['take-back', []], ['finish', ['port' => 'pump.out', 'stops' => []]],
 ])->throws(EditError::class, 'this one is a curve');

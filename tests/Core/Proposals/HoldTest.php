@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
+use Bowline\Editing\Edit\AddLeg;
+use Bowline\Editing\Edit\MoveLeg;
+use Bowline\Editing\Edit\TakeBack;
 use Bowline\Editing\EditError;
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\RunDraft;
 use Bowline\Job;
 use Bowline\Job\Node;
 use Bowline\Proposals\EditPreview;
@@ -68,7 +71,7 @@ it('moves a leg with both its corners, a lead with it, and nothing else', functi
         'from' => ['port' => 'pump.out', 'lead' => 60],
     ]);
     $after = static function (int $leg, array $by) use ($file): array {
-        $run = RunEdit::of(Jobs::laid($file))->moveLeg($leg, new Bowline\Geometry\Vector(...$by))->run();
+        $run = RunDraft::of(Jobs::laid($file))->apply(new MoveLeg($leg, new Bowline\Geometry\Vector(...$by)))->run();
         $changed = clone $file;
         $changed->runs = [$run];
 
@@ -83,14 +86,14 @@ it('moves a leg with both its corners, a lead with it, and nothing else', functi
 it('lays leg by leg and takes back', function (): void {
     $file = Jobs::file([['along' => '+z', 'length' => 100]], ['at' => [0, 0, 150]]);
     $site = Job::read($file)->site;
-    $run = RunEdit::of(Jobs::laid($file))->addLeg((object) ['along' => '+x', 'until' => [250, 9, 9]], $site)->run();
+    $run = RunDraft::of(Jobs::laid($file))->apply(new AddLeg((object) ['along' => '+x', 'until' => [250, 9, 9]], $site))->run();
     expect($run->to->at)->toBe([250, 0, 150])->and($run->route->stops)->toHaveCount(2);
 
     $file->runs = [$run];
-    $back = RunEdit::of(Jobs::laid($file))->takeBack()->run();
+    $back = RunDraft::of(Jobs::laid($file))->apply(new TakeBack)->run();
     expect($back->to->at)->toBe([0, 0, 150]);
     $file->runs = [$back];
-    expect(fn () => RunEdit::of(Jobs::laid($file))->takeBack())->toThrow(EditError::class);
+    expect(fn () => RunDraft::of(Jobs::laid($file))->apply(new TakeBack))->toThrow(EditError::class);
 });
 
 it('stops the point of a smooth run where it would be bent too tightly, and moves no other', function (): void {

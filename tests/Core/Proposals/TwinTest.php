@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\Edit\InsertCorner;
+use Bowline\Editing\Edit\MakeOwn;
+use Bowline\Editing\Edit\MakeSymmetric;
+use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Proposals\Twin;
@@ -56,11 +59,11 @@ it('follows the first when tied: a corner put into that is in both, and a copy o
     $first = Jobs::written($copied, 0)['vertices'];
     expect(Jobs::written($copied, 1)['vertices'])->toEqualWithDelta($moved(60, $first), 1e-9)
         ->and(Jobs::written($copied, 2)['vertices'])->toEqualWithDelta($moved(120, $first), 1e-9);
-    $copied->runs[0] = RunEdit::of(Jobs::laid($copied))->insertCorner(2, new Vector(150.0, 40.0, 200.0))->run();
+    $copied->runs[0] = RunDraft::of(Jobs::laid($copied))->apply(new InsertCorner(2, new Vector(150.0, 40.0, 200.0)))->run();
     $first = Jobs::written($copied, 0)['vertices'];
     expect($first)->toHaveCount(5)->and(Jobs::written($copied, 2)['vertices'])->toEqualWithDelta($moved(120, $first), 1e-9);
     // Let go of, it has the corners as its own.
-    $copied->runs[2] = RunEdit::of(Jobs::laid($copied, 2))->makeOwn()->run();
+    $copied->runs[2] = RunDraft::of(Jobs::laid($copied, 2))->apply(new MakeOwn)->run();
     expect(isset($copied->runs[2]->route->like))->toBeFalse()->and(count($copied->runs[2]->route->stops))->toBe(3)
         ->and(Jobs::written($copied, 2)['vertices'])->toEqualWithDelta($moved(120, $first), 1e-9);
 });
@@ -68,7 +71,7 @@ it('follows the first when tied: a corner put into that is in both, and a copy o
 it('makes half a run into a symmetric whole whose other half follows', function (): void {
     $file = Jobs::file([['at' => [0, 0, 200]], ['at' => [80, 40, 200]]], ['at' => [100, 0, 200]]);
     $whole = clone $file;
-    $whole->runs = [RunEdit::of(Jobs::laid($file))->makeSymmetric(Jobs::object(['at' => [100, 0, 0], 'normal' => '+x']))->run()];
+    $whole->runs = [RunDraft::of(Jobs::laid($file))->apply(new MakeSymmetric(Jobs::object(['at' => [100, 0, 0], 'normal' => '+x'])))->run()];
     $solved = Jobs::written($whole);
     $from = $solved['vertices'][0];
     expect($solved['vertices'])->toEqualWithDelta([

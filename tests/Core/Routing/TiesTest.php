@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use Bowline\Editing\Edit\MoveCorner;
+use Bowline\Editing\Edit\UntieCorner;
 use Bowline\Editing\EditError;
 use Bowline\Editing\Loosening;
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\JobError;
@@ -126,10 +128,10 @@ it('keeps a tie that cannot hold, says by how much it is missed, and offers to l
 
 it('moves a tied corner only where its ties let it, and stays when one is let go', function (): void {
     $file = tiedJob([['id' => 'a', 'route' => ['kind' => 'corners', 'stops' => [['at' => [210, 220, 230], 'ties' => [['level' => '+z', 'with' => 'pump.out']]]]]]]);
-    $file->runs[0] = RunEdit::of(Jobs::laid($file))->moveCorner(1, new Vector(5.0, 0.0, 80.0))->run();
+    $file->runs[0] = RunDraft::of(Jobs::laid($file))->apply(new MoveCorner(1, new Vector(5.0, 0.0, 80.0)))->run();
     expect(Jobs::written($file)['vertices'][1])->toEqualWithDelta([215, 220, 50], 1e-9);
-    expect(fn () => RunEdit::of(Jobs::laid($file))->moveCorner(1, new Vector(0.0, 0.0, 80.0)))->toThrow(EditError::class, 'level with pump.out');
-    $file->runs[0] = RunEdit::of(Jobs::laid($file))->untie(1, 0)->run();
+    expect(fn () => RunDraft::of(Jobs::laid($file))->apply(new MoveCorner(1, new Vector(0.0, 0.0, 80.0))))->toThrow(EditError::class, 'level with pump.out');
+    $file->runs[0] = RunDraft::of(Jobs::laid($file))->apply(new UntieCorner(1, 0))->run();
     expect(Jobs::written($file)['vertices'][1])->toEqualWithDelta([215, 220, 50], 1e-9)->and(isset($file->runs[0]->route->stops[0]->ties))->toBeFalse();
 });
 

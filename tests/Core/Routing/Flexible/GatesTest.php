@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
+use Bowline\Editing\Edit\AsPoints;
+use Bowline\Editing\Edit\Ease;
+use Bowline\Editing\Edit\ThroughClamp;
 use Bowline\Editing\Loosening;
-use Bowline\Editing\RunEdit;
+use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Routing\DrapeRoute;
@@ -120,7 +123,7 @@ it('is led through a clamp where it comes by, and hangs on when the clamp goes',
     $file = led(['kind' => 'hang', 'length' => 1100, 'through' => [['clamp' => 'far', 'reverse' => true]]]);
     $job = Job::read($file);
     $laid = $job->runs['r']->route->lay($job->runs['r']);
-    $edited = RunEdit::of($laid)->throughClamp(null, $job->site->clamps['near'])->run();
+    $edited = RunDraft::of($laid)->apply(new ThroughClamp(null, $job->site->clamps['near']))->run();
     expect(array_column($edited->route->through, 'clamp'))->toBe(['near', 'far'])->and($edited->route->through[0]->reverse ?? false)->toBeFalse();
 
     $file->runs = [$edited];
@@ -145,7 +148,7 @@ it('holds a direction at a point, with curvature going on through it', function 
 it('eases the tightest part by as much as is allowed', function (float $within): void {
     $file = led(['kind' => 'flow', 'points' => [[450, 40, 0], [500, -40, 0], [550, 40, 0]]]);
     $laid = Jobs::laid($file);
-    $eased = RunEdit::of($laid)->ease($within)->run();
+    $eased = RunDraft::of($laid)->apply(new Ease($within))->run();
     foreach ($eased->route->points as $i => $point) {
         expect((new Vector(...$point))->distanceTo(new Vector(...$file->runs[0]->route->points[$i])))->toBeLessThan($within + 0.01);
     }
@@ -157,7 +160,7 @@ it('eases the tightest part by as much as is allowed', function (float $within):
 it('is turned into points that run where it was', function (array $route): void {
     $laid = Jobs::laid(led($route, ['from' => ['at' => [0, 0, 0]], 'to' => ['at' => [1000, 0, 0]]]));
     $file = led($route);
-    $file->runs = [RunEdit::of($laid)->asPoints()->run()];
+    $file->runs = [RunDraft::of($laid)->apply(new AsPoints)->run()];
     $points = Jobs::laid($file)->path->segments[0]->points;
     $curve = $laid->path->segments[0];
     for ($along = 0.0; $along <= $curve->length(); $along += 20.0) {
@@ -177,8 +180,8 @@ it('is turned into points that run where it was', function (array $route): void 
 it('refuses what cannot be eased or led', function (): void {
     $hang = Jobs::laid($file = led(['kind' => 'hang', 'length' => 1100, 'through' => [['clamp' => 'near']]]));
     $near = Job::read($file)->site->clamps['near'];
-    expect(static fn () => RunEdit::of($hang)->ease(10))->toThrow(Bowline\Editing\EditError::class, 'Only a smooth run')
-        ->and(static fn () => RunEdit::of($hang)->throughClamp(null, $near))->toThrow(Bowline\Editing\EditError::class, 'goes through near already')
+    expect(static fn () => RunDraft::of($hang)->apply(new Ease(10)))->toThrow(Bowline\Editing\EditError::class, 'Only a smooth run')
+        ->and(static fn () => RunDraft::of($hang)->apply(new ThroughClamp(null, $near)))->toThrow(Bowline\Editing\EditError::class, 'goes through near already')
         ->and(static fn () => Jobs::laid(led(['kind' => 'flow', 'points' => [['at' => [1, 2, 3], 'pull' => 2]]])))->toThrow(Bowline\Job\JobError::class, 'a pull needs the direction')
         ->and(static fn () => Jobs::laid(led(['kind' => 'drape', 'length' => 1100, 'through' => [['clamp' => 'near']], 'nudges' => [['along' => 0.5, 'to' => [0, 0, 0]]]])))
         ->toThrow(Bowline\Job\JobError::class, 'nudged by moving those');

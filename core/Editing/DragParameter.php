@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace Bowline\Proposals;
+namespace Bowline\Editing;
 
-use Bowline\Editing\StopList;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
@@ -35,14 +34,9 @@ final readonly class DragParameter
      */
     public static function of(Node $change, LaidRun $laid, Values $values): ?self
     {
-        return match ($change->get('do')->text()) {
-            'move-corner', 'move-leg' => self::move($change, $values),
-            'set-corner' => self::radius($change, $laid, $values),
-            'hold-length' => self::number($change, 'length', $laid->run->fixedLength->length ?? $laid->length(), $values),
-            'add-leg' => self::leg($change, $laid, $values),
-            'set-route' => self::points($change, $laid, $values),
-            default => null,
-        };
+        $edit = RunEdits::of($change);
+
+        return is_a($edit, Draggable::class, true) ? $edit::drag($change, $laid, $values) : null;
     }
 
     public function at(float $amount): Node
@@ -50,7 +44,7 @@ final readonly class DragParameter
         return ($this->at)($amount);
     }
 
-    private static function move(Node $change, Values $values): self
+    public static function move(Node $change, Values $values): self
     {
         $by = $values->vector($change->get('by'));
         $wish = $by->length();
@@ -61,7 +55,7 @@ final readonly class DragParameter
     }
 
     /** How far the point of a smooth run that goes farthest has gone; null where none goes anywhere. */
-    private static function points(Node $change, LaidRun $laid, Values $values): ?self
+    public static function points(Node $change, LaidRun $laid, Values $values): ?self
     {
         $asked = $change->get('route')->list('points');
         $present = (new Node($laid->run->source))->find('route')?->list('points') ?? [];
@@ -91,7 +85,7 @@ final readonly class DragParameter
         });
     }
 
-    private static function radius(Node $change, LaidRun $laid, Values $values): ?self
+    public static function radius(Node $change, LaidRun $laid, Values $values): ?self
     {
         $vertex = $change->get('vertex')->value;
         $radius = $change->get('corner')->find('radius');
@@ -104,7 +98,7 @@ final readonly class DragParameter
         );
     }
 
-    private static function leg(Node $change, LaidRun $laid, Values $values): ?self
+    public static function leg(Node $change, LaidRun $laid, Values $values): ?self
     {
         $length = $change->find('length');
         if ($length === null) {
@@ -120,7 +114,7 @@ final readonly class DragParameter
         );
     }
 
-    private static function number(Node $change, string $key, float $rest, Values $values): self
+    public static function number(Node $change, string $key, float $rest, Values $values): self
     {
         return new self(
             $rest, $values->positive($change->get($key), 'the length to hold'), false,

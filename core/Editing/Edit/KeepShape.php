@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Editing\Edit;
+
+use Bowline\Editing\EditError;
+use Bowline\Editing\RunDraft;
+use Bowline\Editing\RunEdit;
+use Bowline\Geometry\Curve;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Node;
+use Bowline\Job\Site;
+use Bowline\Routing\DrapeRoute;
+
+/** Keeps the shape a draped run lies in, or lets it go again. */
+final readonly class KeepShape implements RunEdit
+{
+    public function __construct(
+        private bool $keep,
+    ) {
+    }
+
+    public static function word(): string
+    {
+        return 'keep-shape';
+    }
+
+    public static function label(): string
+    {
+        return 'Keep or let go the shape of %s';
+    }
+
+    public static function readsShape(): bool
+    {
+        return true;
+    }
+
+    public static function read(Node $body, RunDraft $draft, Site $site): self
+    {
+        return new self($body->get('keep')->value === true);
+    }
+
+    /** @throws EditError when it is no draped run */
+    public function apply(RunDraft $draft): void
+    {
+        if (! $draft->laid->run->route instanceof DrapeRoute) {
+            throw new EditError('Only a run that lies over what it meets can be kept as it lies.');
+        }
+        $points = [$draft->laid->run->from->at];
+        foreach ($draft->laid->path->segments as $segment) {
+            // A clamp between is straight, and two points tell it.
+            $told = match (true) {
+                ! $segment instanceof Curve => [$segment->start(), $segment->end()],
+                $segment->through === [] => $segment->points,
+                default => $segment->through,
+            };
+            array_push($points, ...array_slice($told, 1));
+        }
+
+        (new SetRoute((object) ['kept' => $this->keep ? array_map(
+            static fn (Vector $point): array => [round($point->x, 6), round($point->y, 6), round($point->z, 6)], $points,
+        ) : null]))->apply($draft);
+    }
+}

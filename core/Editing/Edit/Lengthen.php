@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Editing\Edit;
+
+use Bowline\Editing\RunChange;
+use Bowline\Editing\RunDraft;
+use Bowline\Editing\StopList;
+use stdClass;
+
+/** Makes a hanging or sprung run longer; one told by its slack gets a length. */
+final readonly class Lengthen implements RunChange
+{
+    public function __construct(
+        private float $by,
+    ) {
+    }
+
+    public function apply(RunDraft $draft): void
+    {
+        $route = $draft->run->route;
+        assert($route instanceof stdClass);
+        $length = $route->length ?? null;
+        unset($route->slack);
+        $route->length = match (true) {
+            is_int($length), is_float($length) => StopList::tidy($length + $this->by),
+            is_string($length) => sprintf('%s + %s', $length, (string) json_encode(StopList::tidy($this->by))),
+            default => StopList::tidy($draft->laid->length() + $this->by),
+        };
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Editing\Edit;
+
+use Bowline\Editing\RunDraft;
+use Bowline\Editing\RunEdit;
+use Bowline\Editing\StopList;
+use Bowline\Job\Node;
+use Bowline\Job\Site;
+use Bowline\Routing\VertexPlace;
+use stdClass;
+
+/** Makes a run that followed another, or its own first half, one with corners of its own. */
+final readonly class MakeOwn implements RunEdit
+{
+    public static function word(): string
+    {
+        return 'make-own';
+    }
+
+    public static function label(): string
+    {
+        return 'Make %s a run of its own';
+    }
+
+    public static function readsShape(): bool
+    {
+        return false;
+    }
+
+    public static function read(Node $body, RunDraft $draft, Site $site): self
+    {
+        return new self;
+    }
+
+    public function apply(RunDraft $draft): void
+    {
+        $route = $draft->run->route;
+        assert($route instanceof stdClass);
+        $isSymmetric = isset($route->symmetry);
+        $stops = $isSymmetric && is_array($route->stops) ? array_values($route->stops) : [];
+        foreach ($draft->laid->vertices as $vertex) {
+            if ($vertex->place === VertexPlace::Like) {
+                $stop = (object) ['at' => array_map(StopList::tidy(...), $vertex->at->toArray())];
+                if ($vertex->ownRadius || ! $isSymmetric) {
+                    $stop->corner = (object) ['radius' => StopList::tidy($vertex->radius)];
+                }
+                $stops[] = $stop;
+            }
+        }
+        unset($route->like, $route->symmetry);
+        $route->stops = $stops;
+        foreach (['from', 'to'] as $name) {
+            $this->ownEnd($draft, $name);
+        }
+    }
+
+    /** @param  'from'|'to'  $name */
+    private function ownEnd(RunDraft $draft, string $name): void
+    {
+        $end = $draft->end($name);
+        $laid = $name === 'from' ? $draft->laid->run->from : $draft->laid->run->to;
+        if (! isset($end->like)) {
+            return;
+        }
+        unset($end->like);
+        $end->at = array_map(StopList::tidy(...), $laid->at->toArray());
+        if ($laid->axis !== null) {
+            $end->axis = array_map(StopList::tidy(...), $laid->axis->toArray());
+        }
+        if ($laid->lead !== null) {
+            $end->lead ??= StopList::tidy($laid->lead);
+        }
+    }
+}

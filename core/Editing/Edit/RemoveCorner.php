@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Editing\Edit;
+
+use Bowline\Editing\EditError;
+use Bowline\Editing\RunDraft;
+use Bowline\Editing\RunEdit;
+use Bowline\Job\Node;
+use Bowline\Job\Site;
+use Bowline\Routing\VertexPlace;
+
+/** Takes out a stop with its corner (a clamp with both); the other corners stay where they are. */
+final readonly class RemoveCorner implements RunEdit
+{
+    use ReadsVertex;
+
+    public function __construct(
+        private int $vertex,
+    ) {
+    }
+
+    public static function word(): string
+    {
+        return 'remove-corner';
+    }
+
+    public static function label(): string
+    {
+        return 'Take a corner out of %s';
+    }
+
+    public static function readsShape(): bool
+    {
+        return false;
+    }
+
+    public static function read(Node $body, RunDraft $draft, Site $site): self
+    {
+        return new self(self::vertexOf($body));
+    }
+
+    /** @throws EditError when the corner belongs to a lead or an end */
+    public function apply(RunDraft $draft): void
+    {
+        $corner = $draft->vertex($this->vertex);
+        $draft->refuseFollowing($corner);
+        $stop = $corner->stop;
+        if ($stop === null) {
+            if (! in_array($corner->place, [VertexPlace::FromLead, VertexPlace::ToLead], true)) {
+                throw new EditError('An end of the run cannot be taken out.');
+            }
+            unset($draft->end($corner->place === VertexPlace::FromLead ? 'from' : 'to')->lead);
+
+            return;
+        }
+        $draft->stops->remove($stop);
+        $draft->renumberAdjusted(static fn (int $other): ?int => match (true) {
+            $other === $stop => null,
+            $other > $stop => $other - 1,
+            default => $other,
+        });
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Editing\Edit;
+
+use Bowline\Editing\RunChange;
+use Bowline\Editing\RunDraft;
+use Bowline\Editing\StopList;
+
+/** Sets how far a run goes straight out of, or into, its port. */
+final readonly class SetLead implements RunChange
+{
+    /**
+     * @param  'from'|'to'  $end
+     */
+    public function __construct(
+        private string $end,
+        private float $lead,
+    ) {
+    }
+
+    public function apply(RunDraft $draft): void
+    {
+        $draft->end($this->end)->lead = StopList::tidy($this->lead);
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Console\Command;
+
+use Bowline\Console\Command;
+use Bowline\Console\Input;
+use Bowline\Console\Option;
+use Bowline\Console\Outcome;
+use Bowline\Exchange\SolutionWriter;
+use Bowline\Solving\SolvedRun;
+
+final class Solve implements Command
+{
+    public static function name(): string
+    {
+        return 'solve';
+    }
+
+    public static function summary(): string
+    {
+        return 'the solution as JSON';
+    }
+
+    public static function options(): array
+    {
+        return [Option::run()];
+    }
+
+    public function run(Input $input): Outcome
+    {
+        $solved = $input->solved();
+        $written = SolutionWriter::write($solved);
+        if ($input->option('run') === null && $input->job->site->sets !== []) {
+            $written['sets'] = SolutionWriter::sets($input->job, array_combine(
+                array_map(static fn (SolvedRun $run): string => $run->laid->run->id, $solved),
+                array_map(static fn (SolvedRun $run): float => $run->laid->length(), $solved),
+            ));
+        }
+
+        return Outcome::json($written, $solved);
+    }
+}

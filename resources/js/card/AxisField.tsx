@@ -1,6 +1,6 @@
 import type { Vector } from '../api/types';
-import { direction } from '../ui/format';
-import { VectorField } from '../ui/VectorField';
+import { direction } from '../job/format';
+import { VectorField } from '../job/VectorField';
 
 const NAMED = ['+x', '-x', '+y', '-y', '+z', '-z'] as const;
 const VECTORS: Record<string, Vector> = {

@@ -1,7 +1,8 @@
 import type { Route, Run, SolvedRun } from '../api/types';
-import { length } from '../ui/format';
-import { tell } from '../workbench/tell';
-import { useJob } from '../workbench/useJob';
+import { length } from '../job/format';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
+import { Row, Section } from '../ui/Section';
 import { asKind, type Kind } from './behaviour/asKind';
 import { DrapeFields } from './behaviour/DrapeFields';
 import { FlowFields } from './behaviour/FlowFields';
@@ -9,7 +10,6 @@ import { HangFields } from './behaviour/HangFields';
 import { SpringFields } from './behaviour/SpringFields';
 import { ThroughFields } from './behaviour/ThroughFields';
 import { WrapFields } from './behaviour/WrapFields';
-import { Row, Section } from './Section';
 
 const KINDS: Record<Kind, string> = {
   corners: 'rigid, with bends at its corners',

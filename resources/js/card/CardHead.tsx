@@ -1,11 +1,11 @@
 import { Copy, Trash2 } from 'lucide-react';
 import type { List } from '../api/types';
+import { NameField } from '../job/NameField';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { freshId, type ItemOf, useJob } from '../job/useJob';
 import { IconButton } from '../ui/IconButton';
-import { NameField } from '../ui/NameField';
-import { useWorkbench } from '../workbench/store';
-import { tell } from '../workbench/tell';
-import { freshId, type ItemOf, useJob } from '../workbench/useJob';
-import { Row } from './Section';
+import { Row } from '../ui/Section';
 
 /** The head of every card: the name, renamed below it, copied and deleted beside it. */
 export function CardHead<L extends List>({ list, item, under }: { list: L; item: ItemOf<L>; under?: string }) {

@@ -1,15 +1,15 @@
 import { Vector3 } from 'three';
 import type { Clamp } from '../api/types';
-import { NumberField } from '../ui/NumberField';
-import { VectorField } from '../ui/VectorField';
-import { turnOf } from '../view/PlacedMesh';
-import { tell } from '../workbench/tell';
-import { useJob } from '../workbench/useJob';
+import { NumberField } from '../job/NumberField';
+import { tell } from '../job/tell';
+import { turnOf } from '../job/turnOf';
+import { useJob } from '../job/useJob';
+import { VectorField } from '../job/VectorField';
+import { Row, Section } from '../ui/Section';
 import { AxisField } from './AxisField';
 import { CardHead } from './CardHead';
 import { MountField } from './MountFields';
 import { inFrameOf } from './mounting';
-import { Row, Section } from './Section';
 
 /** A clamp: where it is and what it takes. */
 export function ClampCard({ id }: { id: string }) {

@@ -2,15 +2,15 @@ import { Link2, Unlink, X } from 'lucide-react';
 import { Dropdown } from 'react-bootstrap';
 import { Vector3 } from 'three';
 import type { Run, SolvedRun, Tie, Vector } from '../api/types';
-import { direction } from '../ui/format';
+import { direction } from '../job/format';
+import { Mark } from '../job/Mark';
+import { NumberField } from '../job/NumberField';
+import { type Target, type TargetKind, usePointing } from '../job/pointing';
+import { tell } from '../job/tell';
+import { told } from '../job/tracks';
+import { handStep } from '../job/units';
+import { useJob } from '../job/useJob';
 import { IconButton } from '../ui/IconButton';
-import { Mark } from '../ui/Mark';
-import { NumberField } from '../ui/NumberField';
-import { handStep } from '../ui/units';
-import { told } from '../view/drag/tracks';
-import { type Target, type TargetKind, usePointing } from '../view/pointing/store';
-import { tell } from '../workbench/tell';
-import { useJob } from '../workbench/useJob';
 
 interface Offer {
   name: string;

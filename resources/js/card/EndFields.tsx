@@ -1,11 +1,11 @@
 import type { Flange, Run, RunEnd } from '../api/types';
-import type { FreePort } from '../locker/newItems';
-import { NumberField } from '../ui/NumberField';
-import { VectorField } from '../ui/VectorField';
-import { tell } from '../workbench/tell';
-import { useJob } from '../workbench/useJob';
+import { NumberField } from '../job/NumberField';
+import type { FreePort } from '../job/newItems';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
+import { VectorField } from '../job/VectorField';
+import { Row, Section } from '../ui/Section';
 import { FlangeFields } from './FlangeFields';
-import { Row, Section } from './Section';
 
 interface Props {
   run: Run;

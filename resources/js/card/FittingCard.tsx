@@ -1,15 +1,16 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { api } from '../api/client';
 import type { Fitting, Port } from '../api/types';
+import { length } from '../job/format';
+import { NameField } from '../job/NameField';
+import { NumberField } from '../job/NumberField';
+import { usePointing } from '../job/pointing';
+import { tell } from '../job/tell';
+import { freshId, useJob } from '../job/useJob';
+import { VectorField } from '../job/VectorField';
 import { Button } from '../ui/Button';
-import { length } from '../ui/format';
 import { IconButton } from '../ui/IconButton';
-import { NameField } from '../ui/NameField';
-import { NumberField } from '../ui/NumberField';
-import { VectorField } from '../ui/VectorField';
-import { usePointing } from '../view/pointing/store';
-import { tell } from '../workbench/tell';
-import { freshId, useJob } from '../workbench/useJob';
+import { Row, Section } from '../ui/Section';
 import { AxisField } from './AxisField';
 import { CardHead } from './CardHead';
 import { MountField } from './MountFields';
@@ -17,7 +18,6 @@ import { MovementFields } from './MovementFields';
 import { poseIn } from './mounting';
 import { PartFields } from './PartFields';
 import { PoseFields } from './PoseFields';
-import { Row, Section } from './Section';
 import { ShapeFields } from './ShapeFields';
 
 /** A fitting: where it stands, its body, its ports. */

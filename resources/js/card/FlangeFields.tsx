@@ -1,6 +1,6 @@
 import type { Flange } from '../api/types';
-import { NumberField } from '../ui/NumberField';
-import { Row } from './Section';
+import { NumberField } from '../job/NumberField';
+import { Row } from '../ui/Section';
 
 interface Props {
   title: string;

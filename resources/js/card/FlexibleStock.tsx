@@ -1,7 +1,7 @@
 import type { Layer, Stock } from '../api/types';
-import { length } from '../ui/format';
-import { NumberField } from '../ui/NumberField';
-import { Row, Section } from './Section';
+import { length } from '../job/format';
+import { NumberField } from '../job/NumberField';
+import { Row, Section } from '../ui/Section';
 
 interface Props {
   stock: Stock;

@@ -1,11 +1,11 @@
 import type { FixedLength, Run, SolvedRun } from '../api/types';
-import { lengthWithUnit } from '../ui/format';
-import { NumberField } from '../ui/NumberField';
-import { tell } from '../workbench/tell';
-import { useJob } from '../workbench/useJob';
+import { atOf } from '../job/flowPoints';
+import { lengthWithUnit } from '../job/format';
+import { NumberField } from '../job/NumberField';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
+import { Row, Section } from '../ui/Section';
 import { AxisField } from './AxisField';
-import { atOf } from './behaviour/flowPoints';
-import { Row, Section } from './Section';
 
 interface Props {
   run: Run;

@@ -1,6 +1,6 @@
-import { tell } from '../workbench/tell';
-import { useJob } from '../workbench/useJob';
-import { Row } from './Section';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
+import { Row } from '../ui/Section';
 
 /** What a fitting or a clamp is mounted on, so that it goes along when that moves or swings. */
 export function MountField({

@@ -1,10 +1,10 @@
 import type { SweptRun } from '../api/types';
-import { placeOf } from '../strip/Film';
+import { lengthWithUnit, show } from '../job/format';
+import { placeOf } from '../job/placeOf';
+import { useWorkbench } from '../job/store';
+import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
-import { lengthWithUnit, show } from '../ui/format';
-import { useWorkbench } from '../workbench/store';
-import { useJob } from '../workbench/useJob';
-import { Row, Section } from './Section';
+import { Row, Section } from '../ui/Section';
 
 /** What becomes of a run over the whole movement of what it hangs on; each figure leads to where it is so. */
 export function MovementFacts({ movement }: { movement: SweptRun }) {

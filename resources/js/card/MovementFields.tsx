@@ -1,10 +1,10 @@
 import type { Fitting, Movement, Pose } from '../api/types';
+import { NumberField } from '../job/NumberField';
+import { tell } from '../job/tell';
+import { VectorField } from '../job/VectorField';
 import { Choice } from '../ui/Choice';
-import { NumberField } from '../ui/NumberField';
-import { VectorField } from '../ui/VectorField';
-import { tell } from '../workbench/tell';
+import { Row, Section } from '../ui/Section';
 import { AxisField } from './AxisField';
-import { Row, Section } from './Section';
 
 interface Props {
   fitting: Fitting;

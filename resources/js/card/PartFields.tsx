@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { api } from '../api/client';
 import type { Fitting, Part } from '../api/types';
-import { NumberField } from '../ui/NumberField';
-import { Row, Section } from './Section';
+import { NumberField } from '../job/NumberField';
+import { Row, Section } from '../ui/Section';
 
 /** The numbers that a fitting of the library is made by; its ports follow them. */
 export function PartFields({ part, onChange }: { part: Part; onChange: (part: Fitting['part']) => Promise<void> }) {

@@ -1,10 +1,10 @@
 import { Link2 } from 'lucide-react';
 import type { Leg, Run, SolvedRun } from '../api/types';
-import { direction, length, lengthEven } from '../ui/format';
-import { NumberField } from '../ui/NumberField';
-import { isSamePart, useWorkbench } from '../workbench/store';
-import { tell } from '../workbench/tell';
-import { useJob } from '../workbench/useJob';
+import { direction, length, lengthEven } from '../job/format';
+import { NumberField } from '../job/NumberField';
+import { isSamePart, useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
 
 const AXES = ['+x', '-x', '+y', '-y', '+z', '-z'] as const;
 

@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import type { Pose, Vector } from '../api/types';
-import { NumberField } from '../ui/NumberField';
-import { VectorField } from '../ui/VectorField';
-import { Row, Section } from './Section';
+import { NumberField } from '../job/NumberField';
+import { VectorField } from '../job/VectorField';
+import { Row, Section } from '../ui/Section';
 
 const AXES: Record<string, Vector> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
 

@@ -1,7 +1,7 @@
 import { api } from '../api/client';
 import type { SolvedRun, Stock } from '../api/types';
-import { tell } from '../workbench/tell';
-import { useJob } from '../workbench/useJob';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
 
 interface Props {
   run: string;

@@ -1,10 +1,10 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { api } from '../api/client';
 import type { Preview, SetRoute } from '../api/types';
-import { newest } from '../view/drag/newest';
-import { useWorkbench } from '../workbench/store';
-import { tell } from '../workbench/tell';
-import { useJob } from '../workbench/useJob';
+import { newest } from '../job/newest';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
 
 interface Props {
   run: string;

@@ -2,10 +2,10 @@ import { useQueryClient } from '@tanstack/react-query';
 import { ProgressBar } from 'react-bootstrap';
 import { api } from '../api/client';
 import type { SolvedRun } from '../api/types';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
+import { useSettling } from '../job/useSettling';
 import { Button } from '../ui/Button';
-import { tell } from '../workbench/tell';
-import { useJob } from '../workbench/useJob';
-import { useSettling } from '../workbench/useSettling';
 
 const SETTLES = {
   waiting: 'Waiting to settle…',

@@ -1,7 +1,7 @@
 import type { Body } from '../api/types';
-import { NumberField } from '../ui/NumberField';
-import { VectorField } from '../ui/VectorField';
-import { Row, Section } from './Section';
+import { NumberField } from '../job/NumberField';
+import { VectorField } from '../job/VectorField';
+import { Row, Section } from '../ui/Section';
 
 type Shaped = Pick<Body, 'shape' | 'size' | 'diameter' | 'height'>;
 

@@ -1,12 +1,12 @@
 import type { Stock } from '../api/types';
+import { NumberField } from '../job/NumberField';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
-import { NumberField } from '../ui/NumberField';
-import { useWorkbench } from '../workbench/store';
-import { tell } from '../workbench/tell';
-import { useJob } from '../workbench/useJob';
+import { Row, Section } from '../ui/Section';
 import { CardHead } from './CardHead';
 import { FlexibleStock } from './FlexibleStock';
-import { Row, Section } from './Section';
 
 const KINDS: readonly Stock['kind'][] = ['tube', 'pipe', 'hose', 'cable', 'wire', 'rod'];
 

@@ -1,14 +1,14 @@
 import type { Hinge, Surrounding } from '../api/types';
-import { show } from '../ui/format';
-import { NumberField } from '../ui/NumberField';
-import { VectorField } from '../ui/VectorField';
-import { useTriangles } from '../view/useTriangles';
-import { tell } from '../workbench/tell';
-import { useJob } from '../workbench/useJob';
+import { show } from '../job/format';
+import { NumberField } from '../job/NumberField';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
+import { useTriangles } from '../job/useTriangles';
+import { VectorField } from '../job/VectorField';
+import { Row, Section } from '../ui/Section';
 import { AxisField } from './AxisField';
 import { CardHead } from './CardHead';
 import { PoseFields } from './PoseFields';
-import { Row, Section } from './Section';
 import { ShapeFields } from './ShapeFields';
 
 /** Something that stands around: a block, a panel, a panel on its hinge, a mesh. */

@@ -3,15 +3,15 @@ import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { api } from '../api/client';
 import type { Run, Vector } from '../api/types';
+import { direction } from '../job/format';
+import { NumberField } from '../job/NumberField';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { freshId, useJob } from '../job/useJob';
+import { VectorField } from '../job/VectorField';
 import { Button } from '../ui/Button';
-import { direction } from '../ui/format';
 import { IconButton } from '../ui/IconButton';
-import { NumberField } from '../ui/NumberField';
-import { VectorField } from '../ui/VectorField';
-import { useWorkbench } from '../workbench/store';
-import { tell } from '../workbench/tell';
-import { freshId, useJob } from '../workbench/useJob';
-import { Row } from './Section';
+import { Row } from '../ui/Section';
 
 const PLANES = ['+x', '+y', '+z'] as const;
 

@@ -1,7 +1,7 @@
 import { MathUtils, Quaternion, Vector3 } from 'three';
 import type { Place, Pose, Vector } from '../api/types';
-import { told } from '../view/drag/tracks';
-import { turnOf } from '../view/PlacedMesh';
+import { told } from '../job/tracks';
+import { turnOf } from '../job/turnOf';
 
 const tidy = (vector: Vector3): Vector => vector.toArray().map((part) => Math.round(part * 1e6) / 1e6) as Vector;
 

@@ -1,5 +1,5 @@
-import { useJob } from '../workbench/useJob';
-import { FindingCard } from './FindingList';
+import { FindingCard } from '../card/FindingList';
+import { useJob } from '../job/useJob';
 
 /** All findings of the job, the worst first. */
 export function CheckPanel() {

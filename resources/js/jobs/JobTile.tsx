@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { files } from '../api/client';
 import type { JobList } from '../api/types';
+import { NameField } from '../job/NameField';
 import { IconButton } from '../ui/IconButton';
-import { NameField } from '../ui/NameField';
 
 interface Props {
   job: JobList[number];

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { Dropdown } from 'react-bootstrap';
 import type { List } from '../api/types';
 import { IconButton } from '../ui/IconButton';
-import { useAdding } from '../workbench/useAdding';
 import { NewRun } from './NewRun';
+import { useAdding } from './useAdding';
 
 /** The plus beside a list of the locker. */
 export function AddMenu({ list }: { list: List }) {

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import type { List } from '../api/types';
-import { fieldText, length } from '../ui/format';
-import { Mark, statusWord } from '../ui/Mark';
-import { type Stage, useWorkbench } from '../workbench/store';
-import { useJob } from '../workbench/useJob';
+import { fieldText, length } from '../job/format';
+import { Mark, statusWord } from '../job/Mark';
+import { type Stage, useWorkbench } from '../job/store';
+import { useJob } from '../job/useJob';
 import { AddMenu } from './AddMenu';
 import { LockerRow } from './LockerRow';
 

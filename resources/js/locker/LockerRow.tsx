@@ -1,8 +1,8 @@
 import { Eye, EyeOff } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { List } from '../api/types';
+import { useWorkbench } from '../job/store';
 import { IconButton } from '../ui/IconButton';
-import { useWorkbench } from '../workbench/store';
 
 interface Props {
   list: List;

@@ -3,12 +3,12 @@ import { Form, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import { api } from '../api/client';
 import type { Several } from '../api/types';
+import { useLaying } from '../job/laying';
+import { freePorts, newRun } from '../job/newItems';
+import { useWorkbench } from '../job/store';
+import { freshId, useJob } from '../job/useJob';
+import { usePreferredStock } from '../job/usePreferredStock';
 import { Button } from '../ui/Button';
-import { useLaying } from '../view/laying/store';
-import { useWorkbench } from '../workbench/store';
-import { freshId, useJob } from '../workbench/useJob';
-import { usePreferredStock } from '../workbench/usePreferredStock';
-import { freePorts, newRun } from './newItems';
 
 type Behaves = 'corners' | Several['behaves'];
 

@@ -1,5 +1,5 @@
 import type { SolvedRun } from '../api/types';
-import { lengthEven } from '../ui/format';
+import { lengthEven } from '../job/format';
 
 /** Where each bend starts on the raw tube, for bending by hand: marked from the one cut end, or from the other. */
 export function BendMarks({ solved }: { solved: SolvedRun }) {

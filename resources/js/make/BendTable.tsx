@@ -1,7 +1,7 @@
 import type { Run, SolvedRun } from '../api/types';
-import { lengthEven, showEven } from '../ui/format';
-import { units } from '../ui/units';
-import { useWorkbench } from '../workbench/store';
+import { lengthEven, showEven } from '../job/format';
+import { useWorkbench } from '../job/store';
+import { units } from '../job/units';
 
 /** What the shop bends from, in the order of the work. */
 export function BendTable({ run, solved }: { run: Run; solved: SolvedRun }) {

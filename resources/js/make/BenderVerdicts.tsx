@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { api } from '../api/client';
 import type { Benders, Run, SolvedRun } from '../api/types';
-import { Mark } from '../ui/Mark';
-import { useWorkbench } from '../workbench/store';
-import { useJob } from '../workbench/useJob';
+import { Mark } from '../job/Mark';
+import { useWorkbench } from '../job/store';
+import { useJob } from '../job/useJob';
 
 /** Which of the benders at hand can bend the run, from which end, and what stands in the way of the others. */
 export function BenderVerdicts({ run, solved }: { run: Run; solved: SolvedRun }) {

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { api } from '../api/client';
+import { tell } from '../job/tell';
 import { Button } from '../ui/Button';
-import { tell } from '../workbench/tell';
 
 /** Saves a file that the server may refuse to write; the reason is told in place of a broken download. */
 export function SaveButton({ address, children }: { address: string; children: ReactNode }) {

@@ -1,6 +1,6 @@
 import type { Run, SolvedRun } from '../api/types';
-import { lengthEven } from '../ui/format';
-import { useWorkbench } from '../workbench/store';
+import { lengthEven } from '../job/format';
+import { useWorkbench } from '../job/store';
 
 /** Corner by corner in space. */
 export function VertexTable({ run, solved }: { run: Run; solved: SolvedRun }) {

@@ -1,9 +1,9 @@
 import type { KeyboardEvent, PointerEvent } from 'react';
 import type { Curve, Run, SolvedRun } from '../api/types';
-import { length } from '../ui/format';
-import { units } from '../ui/units';
-import { useWorkbench } from '../workbench/store';
-import { pieces } from './layout';
+import { length } from '../job/format';
+import { pieces } from '../job/layout';
+import { useWorkbench } from '../job/store';
+import { units } from '../job/units';
 import type { useStripDrag } from './useStripDrag';
 
 const BASE = 104;

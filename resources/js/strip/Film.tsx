@@ -1,7 +1,8 @@
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { MovedPosition, Run, SweptRun } from '../api/types';
-import { length, show } from '../ui/format';
-import { useWorkbench } from '../workbench/store';
+import { length } from '../job/format';
+import { placeOf } from '../job/placeOf';
+import { useWorkbench } from '../job/store';
 import { flattened, frames } from './frames';
 
 /** Size of a picture of the film, px. */
@@ -19,9 +20,9 @@ export function Film({ run, movement }: { run: Run; movement: SweptRun }) {
     if (element === null) {
       return;
     }
-    const fit = (width: number) => setRoom(Math.max(3, Math.floor((width + 6) / (FRAME + 8))));
-    fit(element.clientWidth - 20);
-    const observer = new ResizeObserver(([entry]) => fit(entry?.contentRect.width ?? 0));
+    const makeRoom = (width: number) => setRoom(Math.max(3, Math.floor((width + 6) / (FRAME + 8))));
+    makeRoom(element.clientWidth - 20);
+    const observer = new ResizeObserver(([entry]) => makeRoom(entry?.contentRect.width ?? 0));
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
@@ -63,8 +64,5 @@ export function Film({ run, movement }: { run: Run; movement: SweptRun }) {
     </div>
   );
 }
-
-export const placeOf = ({ angle, part }: MovedPosition) =>
-  angle === null ? `${show(part * 100, 0)} %` : `${show(angle, 1)}°`;
 
 const radiusOf = ({ min_radius: radius }: MovedPosition) => (radius === null ? 'straight' : `R ${length(radius)}`);

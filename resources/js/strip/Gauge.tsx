@@ -1,6 +1,6 @@
 import type { KeyboardEvent, PointerEvent } from 'react';
 import type { Run, SolvedRun } from '../api/types';
-import { length, lengthWithUnit } from '../ui/format';
+import { length, lengthWithUnit } from '../job/format';
 import type { useStripDrag } from './useStripDrag';
 
 const TOP = 115;

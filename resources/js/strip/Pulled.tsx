@@ -1,9 +1,9 @@
 import type { Run, SolvedRun } from '../api/types';
-import { length, show } from '../ui/format';
-import { units } from '../ui/units';
-import { isSamePart, useWorkbench } from '../workbench/store';
-import { useJob } from '../workbench/useJob';
-import { type Piece, pieces } from './layout';
+import { length, show } from '../job/format';
+import { type Piece, pieces } from '../job/layout';
+import { isSamePart, useWorkbench } from '../job/store';
+import { units } from '../job/units';
+import { useJob } from '../job/useJob';
 
 const MIDDLE = 34;
 const HALF = 8;

@@ -1,12 +1,12 @@
 import { type PointerEvent as HandPointerEvent, useState } from 'react';
 import { api } from '../api/client';
 import type { Laying, Preview } from '../api/types';
-import { follow } from '../view/drag/follow';
-import { newest } from '../view/drag/newest';
-import { useWorkbench } from '../workbench/store';
-import { tell } from '../workbench/tell';
-import type { LayingEdit } from '../workbench/useJob';
-import { useJob } from '../workbench/useJob';
+import { follow } from '../job/follow';
+import { newest } from '../job/newest';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import type { LayingEdit } from '../job/useJob';
+import { useJob } from '../job/useJob';
 
 interface Scale {
   /** What the hand at this place of the screen asks for, mm. */

@@ -1,5 +1,5 @@
 import { type PointerEvent, type RefObject, useEffect, useState } from 'react';
-import { follow } from '../view/drag/follow';
+import { follow } from '../job/follow';
 
 export const MARGIN = 34;
 export const RIGHT = 94;

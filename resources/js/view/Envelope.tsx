@@ -1,10 +1,10 @@
 import { useEffect, useMemo } from 'react';
 import { BufferGeometry, CatmullRomCurve3, Line, LineBasicMaterial, TubeGeometry, Vector3 } from 'three';
 import type { Place, Run, SweptRun } from '../api/types';
-import { useWorkbench } from '../workbench/store';
-import { useJob } from '../workbench/useJob';
+import { useWorkbench } from '../job/store';
+import { turnOf } from '../job/turnOf';
+import { useJob } from '../job/useJob';
 import { PlacedBodyMesh } from './PlacedBodyMesh';
-import { turnOf } from './PlacedMesh';
 
 const GHOST = { colour: '#d9b566', edge: '#a8741a', opacity: 0.35 };
 

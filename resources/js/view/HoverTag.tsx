@@ -1,4 +1,4 @@
-import { useHover } from './hover';
+import { useHover } from '../job/hover';
 
 /** The small tag that rides by the pointer. */
 export function HoverTag() {

@@ -1,8 +1,8 @@
 import { Vector3 } from 'three';
 import { api } from '../api/client';
 import type { Curve, Run } from '../api/types';
-import { useJob } from '../workbench/useJob';
-import { axisTracks } from './drag/tracks';
+import { axisTracks } from '../job/tracks';
+import { useJob } from '../job/useJob';
 import { type Grip, useHandDrag } from './drag/useHandDrag';
 import { Pinned } from './Pinned';
 import { along } from './PointHandles';

@@ -3,9 +3,9 @@ import { useMemo } from 'react';
 import { DoubleSide } from 'three';
 import { acceleratedRaycast } from 'three-mesh-bvh';
 import type { PlacedBody } from '../api/types';
+import { turnOf } from '../job/turnOf';
+import { useTriangles } from '../job/useTriangles';
 import { BodyEdges } from './BodyEdges';
-import { turnOf } from './PlacedMesh';
-import { useTriangles } from './useTriangles';
 
 interface Props {
   body: PlacedBody;

@@ -1,13 +1,13 @@
 import type { ThreeEvent } from '@react-three/fiber';
 import { useMemo } from 'react';
-import { MathUtils, Quaternion, Vector3 } from 'three';
-import type { Place, PlacedPose } from '../api/types';
-import { type Stage, useWorkbench } from '../workbench/store';
-import { useHover } from './hover';
-import { useLaying } from './laying/store';
+import type { Place } from '../api/types';
+import { useHover } from '../job/hover';
+import { useLaying } from '../job/laying';
+import { usePointing } from '../job/pointing';
+import { type Stage, useWorkbench } from '../job/store';
+import { turnOf } from '../job/turnOf';
 import { PlacedBodyMesh } from './PlacedBodyMesh';
 import { PortMark } from './PortMark';
-import { usePointing } from './pointing/store';
 import { Stand } from './Stand';
 
 const LOOKS = {
@@ -15,9 +15,6 @@ const LOOKS = {
   surroundings: { colour: '#e3dcc9', edge: '#b5aa90', opacity: 0.28 },
   clamps: { colour: '#d0b98c', edge: '#7a5a1e', opacity: 0.75 },
 } as const;
-
-export const turnOf = ({ about, angle }: PlacedPose) =>
-  new Quaternion().setFromAxisAngle(new Vector3(...about).normalize(), MathUtils.degToRad(angle));
 
 /** A fitting, a clamp or something of the surroundings: simple bodies where it stands, with its ports. */
 export function PlacedMesh({ place, name, stage }: { place: Place; name: string; stage: Stage }) {

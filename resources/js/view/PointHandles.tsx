@@ -1,10 +1,10 @@
 import { Vector3 } from 'three';
 import { api } from '../api/client';
 import type { FlowPoint, Run, Vector } from '../api/types';
-import { atOf, putAt } from '../card/behaviour/flowPoints';
-import { tell } from '../workbench/tell';
-import { useJob } from '../workbench/useJob';
-import { axisTracks, type Track } from './drag/tracks';
+import { atOf, putAt } from '../job/flowPoints';
+import { tell } from '../job/tell';
+import { axisTracks, type Track } from '../job/tracks';
+import { useJob } from '../job/useJob';
 import { type Grip, useHandDrag } from './drag/useHandDrag';
 import { Pinned } from './Pinned';
 import { runRows } from './runRows';

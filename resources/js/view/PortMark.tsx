@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import { DoubleSide, Quaternion, Vector3 } from 'three';
 import type { PlacedPort } from '../api/types';
-import { lengthWithUnit } from '../ui/format';
-import { useJob } from '../workbench/useJob';
-import { useHover } from './hover';
+import { lengthWithUnit } from '../job/format';
+import { useHover } from '../job/hover';
+import { useJob } from '../job/useJob';
 
 const Z = new Vector3(0, 0, 1);
 

@@ -1,4 +1,4 @@
-import { lengthWithUnit } from '../ui/format';
+import { lengthWithUnit } from '../job/format';
 import { useCamera, VIEWS, type ViewName } from './camera';
 import { axisName, useUp } from './up';
 

@@ -1,11 +1,11 @@
 import { Vector3 } from 'three';
 import { api } from '../api/client';
 import type { Leg, Point, SolvedRun } from '../api/types';
-import { direction } from '../ui/format';
-import { isSamePart, useWorkbench } from '../workbench/store';
-import { useJob } from '../workbench/useJob';
+import { direction } from '../job/format';
+import { isSamePart, useWorkbench } from '../job/store';
+import { axisTracks, type Flat, type Project, type Track, told, withTrack } from '../job/tracks';
+import { useJob } from '../job/useJob';
 import { useCamera } from './camera';
-import { axisTracks, type Flat, type Project, type Track, told, withTrack } from './drag/tracks';
 import { type Grip, useHandDrag } from './drag/useHandDrag';
 import { useProjection } from './drag/useProjection';
 import { Pinned } from './Pinned';

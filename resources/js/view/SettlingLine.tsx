@@ -1,7 +1,7 @@
 import { useEffect, useMemo } from 'react';
 import type { Run, SolvedRun } from '../api/types';
-import { useJob } from '../workbench/useJob';
-import { useSettling } from '../workbench/useSettling';
+import { useJob } from '../job/useJob';
+import { useSettling } from '../job/useSettling';
 import { sweptTube } from './Envelope';
 
 /** How a draped run lies that is still settling, as often as the server tells. */

@@ -1,10 +1,10 @@
 import { Box, Focus, Maximize, PencilRuler, Spline, SquareDashed } from 'lucide-react';
+import { useLaying } from '../job/laying';
+import { usePieces } from '../job/pieces';
+import { type Stage, useWorkbench } from '../job/store';
+import { usePreferredStock } from '../job/usePreferredStock';
 import { IconButton } from '../ui/IconButton';
-import { type Stage, useWorkbench } from '../workbench/store';
-import { usePreferredStock } from '../workbench/usePreferredStock';
 import { useCamera } from './camera';
-import { useLaying } from './laying/store';
-import { usePieces } from './pieces/store';
 
 /** What is done to the view itself, and in Lay the way to begin a run by hand. */
 export function ViewTools({ stage }: { stage: Stage }) {

@@ -1,7 +1,7 @@
 import { Box3, MathUtils, Quaternion, Vector3 } from 'three';
 import { create } from 'zustand';
 import type { Place, SolvedRun } from '../api/types';
-import { INCH, units } from '../ui/units';
+import { INCH, units } from '../job/units';
 
 /** Standard views: where the eye stands, seen from the middle of things. */
 export const VIEWS = {
@@ -63,7 +63,7 @@ export const useCamera = create<CameraStore>()((set) => ({
 }));
 
 /** The least of 1, 2, 5, 10, 20, 50 … that is not less. */
-export function niceStep(least: number): number {
+function niceStep(least: number): number {
   const power = 10 ** Math.floor(Math.log10(least));
   return ([1, 2, 5, 10].find((factor) => factor * power >= least * 0.999) ?? 10) * power;
 }

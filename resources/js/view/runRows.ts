@@ -1,6 +1,6 @@
 import type { Run, SolvedRun } from '../api/types';
-import { length } from '../ui/format';
-import { units } from '../ui/units';
+import { length } from '../job/format';
+import { units } from '../job/units';
 
 /** Length so far against its target, and the tightest radius: what a tag says of a run that is being changed. */
 export function runRows(run: Run | undefined, solved: SolvedRun | undefined): [string, string][] {

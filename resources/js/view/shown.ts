@@ -1,6 +1,6 @@
 import type { List, Run } from '../api/types';
-import { useWorkbench } from '../workbench/store';
-import { useJob } from '../workbench/useJob';
+import { useWorkbench } from '../job/store';
+import { useJob } from '../job/useJob';
 
 /** Whether something is drawn: neither hidden, nor left out because something else is shown by itself. */
 export function useShown(): (list: List, id: string) => boolean {

@@ -1,6 +1,6 @@
 import { BufferGeometry, Color, Float32BufferAttribute, Vector3 } from 'three';
 import type { Curve, Point, SolvedRun } from '../api/types';
-import { type Piece, pieces } from '../strip/layout';
+import { type Piece, pieces } from '../job/layout';
 
 /** Where the section stands on the centre line, and which piece of the run it belongs to. */
 interface Station {

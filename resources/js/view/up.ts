@@ -1,5 +1,5 @@
 import { Quaternion, Vector3 } from 'three';
-import { useJob } from '../workbench/useJob';
+import { useJob } from '../job/useJob';
 
 export type Up = 'x' | 'y' | 'z';
 

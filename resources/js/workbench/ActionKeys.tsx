@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
-import { useLaying } from '../view/laying/store';
+import { useLaying } from '../job/laying';
+import { type Stage, useWorkbench } from '../job/store';
 import { isKey, isTyping } from './keys';
-import { type Stage, useWorkbench } from './store';
 import { useActions } from './useActions';
 
 /** Keys that do something anywhere on the workbench. */

@@ -1,5 +1,5 @@
 import { WifiOff } from 'lucide-react';
-import { useWorkbench } from './store';
+import { useWorkbench } from '../job/store';
 
 /** Says over everything that the server does not answer, and that nothing is lost by it. */
 export function Away() {

@@ -1,12 +1,12 @@
 import { type KeyboardEvent, useMemo, useState } from 'react';
 import { Form, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
-import { partAt } from '../strip/layout';
-import { show } from '../ui/format';
-import { statusWord } from '../ui/Mark';
-import { type Stage, useWorkbench } from './store';
+import { show } from '../job/format';
+import { partAt } from '../job/layout';
+import { statusWord } from '../job/Mark';
+import { type Stage, useWorkbench } from '../job/store';
+import { useJob } from '../job/useJob';
 import { useActions } from './useActions';
-import { useJob } from './useJob';
 
 interface Found {
   key: string;

@@ -1,8 +1,8 @@
 import { useNavigate } from 'react-router';
+import { useLaying } from '../job/laying';
+import { useJob } from '../job/useJob';
+import { useAdding } from '../locker/useAdding';
 import { Button } from '../ui/Button';
-import { useLaying } from '../view/laying/store';
-import { useAdding } from './useAdding';
-import { useJob } from './useJob';
 
 /** On an empty job: what to do first, in three steps, each done right from here. */
 export function FirstSteps() {

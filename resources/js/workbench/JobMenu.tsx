@@ -3,11 +3,11 @@ import { useRef, useState } from 'react';
 import { Dropdown, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import { api, files } from '../api/client';
+import { NameField } from '../job/NameField';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
-import { NameField } from '../ui/NameField';
-import { useWorkbench } from './store';
-import { tell } from './tell';
-import { useJob } from './useJob';
 
 /** The job: its name, its file, and the other jobs. */
 export function JobMenu() {

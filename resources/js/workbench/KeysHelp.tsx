@@ -1,5 +1,5 @@
 import { Modal } from 'react-bootstrap';
-import { type Stage, useWorkbench } from './store';
+import { type Stage, useWorkbench } from '../job/store';
 import { useActions } from './useActions';
 
 type Keys = readonly (readonly [string, string])[];

@@ -1,4 +1,4 @@
-import { useWorkbench } from './store';
+import { useWorkbench } from '../job/store';
 
 /** Something that was refused and has no field of its own to say so by. */
 export function Notice() {

@@ -1,9 +1,9 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import { Dropdown } from 'react-bootstrap';
-import { time } from '../ui/format';
-import { useWorkbench } from './store';
-import { tell } from './tell';
-import { useJob } from './useJob';
+import { time } from '../job/format';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
 
 /** Undo, redo, and the list of steps to go back along. */
 export function StepsMenu() {

@@ -1,10 +1,10 @@
 import { useNavigate } from 'react-router';
-import { time } from '../ui/format';
+import { time } from '../job/format';
+import { type Stage, stages, useWorkbench } from '../job/store';
+import { useJob } from '../job/useJob';
 import { JobMenu } from './JobMenu';
 import { StepsMenu } from './StepsMenu';
-import { type Stage, stages, useWorkbench } from './store';
 import { UnitsMenu } from './UnitsMenu';
-import { useJob } from './useJob';
 
 const NAMES: Record<Stage, string> = { place: 'Place', lay: 'Lay', check: 'Check', make: 'Make' };
 

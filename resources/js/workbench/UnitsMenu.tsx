@@ -1,7 +1,7 @@
 import { Dropdown } from 'react-bootstrap';
-import { units } from '../ui/units';
-import { tell } from './tell';
-import { useJob } from './useJob';
+import { tell } from '../job/tell';
+import { units } from '../job/units';
+import { useJob } from '../job/useJob';
 
 const CHOICES = [
   { name: 'Millimetres', show_units: 'mm', show_fraction: null },

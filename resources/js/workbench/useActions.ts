@@ -1,13 +1,13 @@
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { files } from '../api/client';
+import { useLaying } from '../job/laying';
+import { usePieces } from '../job/pieces';
+import { type Stage, stages, useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
+import { useAdding } from '../locker/useAdding';
 import { useCamera, VIEWS, type ViewName } from '../view/camera';
-import { useLaying } from '../view/laying/store';
-import { usePieces } from '../view/pieces/store';
-import { type Stage, stages, useWorkbench } from './store';
-import { tell } from './tell';
-import { useAdding } from './useAdding';
-import { useJob } from './useJob';
 
 /** Something that can be done, by its name, from the list of everything, and by its key. */
 export interface Action {

@@ -1,9 +1,9 @@
 import type { Route } from '../../api/types';
+import { tell } from '../../job/tell';
+import { useJob } from '../../job/useJob';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { tell } from '../../workbench/tell';
-import { useJob } from '../../workbench/useJob';
-import { Row } from '../Section';
+import { Row } from '../../ui/Section';
 import { GivenLengthFields } from './GivenLengthFields';
 import type { BehaviourProps } from './props';
 

@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import type { FlowPoint } from '../../api/types';
+import { travelAt, withPoint } from '../../job/flowPoints';
+import { NumberField } from '../../job/NumberField';
+import { tell } from '../../job/tell';
+import { handStep } from '../../job/units';
+import { useJob } from '../../job/useJob';
 import { Button } from '../../ui/Button';
-import { NumberField } from '../../ui/NumberField';
-import { handStep } from '../../ui/units';
-import { tell } from '../../workbench/tell';
-import { useJob } from '../../workbench/useJob';
-import { Row } from '../Section';
+import { Row } from '../../ui/Section';
 import { FlowPointFields } from './FlowPointFields';
-import { travelAt, withPoint } from './flowPoints';
 import type { BehaviourProps } from './props';
 
 /** The points a smooth run goes through, how strongly its ends pull, and easing. */

@@ -1,15 +1,15 @@
 import { Compass, MoveVertical, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { FlowPoint, Vector } from '../../api/types';
+import { atOf, putAt } from '../../job/flowPoints';
+import { NumberField } from '../../job/NumberField';
+import { usePointing } from '../../job/pointing';
+import { tell } from '../../job/tell';
+import { useJob } from '../../job/useJob';
+import { VectorField } from '../../job/VectorField';
 import { IconButton } from '../../ui/IconButton';
-import { NumberField } from '../../ui/NumberField';
-import { VectorField } from '../../ui/VectorField';
-import { usePointing } from '../../view/pointing/store';
-import { tell } from '../../workbench/tell';
-import { useJob } from '../../workbench/useJob';
+import { Row } from '../../ui/Section';
 import { AxisField } from '../AxisField';
-import { Row } from '../Section';
-import { atOf, putAt } from './flowPoints';
 import { WayThrough } from './ThroughFields';
 
 interface Props {

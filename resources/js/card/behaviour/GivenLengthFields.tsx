@@ -1,6 +1,6 @@
-import { NumberField } from '../../ui/NumberField';
-import { tell } from '../../workbench/tell';
-import { Row } from '../Section';
+import { NumberField } from '../../job/NumberField';
+import { tell } from '../../job/tell';
+import { Row } from '../../ui/Section';
 import { type BehaviourProps, tidy } from './props';
 
 /** How long it is: told by its length, or by its slack over the straight between its ends. */

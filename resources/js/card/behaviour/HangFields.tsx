@@ -1,6 +1,6 @@
-import { lengthWithUnit, show } from '../../ui/format';
+import { lengthWithUnit, show } from '../../job/format';
+import { Row } from '../../ui/Section';
 import { RouteSlider } from '../RouteSlider';
-import { Row } from '../Section';
 import { GivenLengthFields } from './GivenLengthFields';
 import { type BehaviourProps, byLength, spanOf } from './props';
 

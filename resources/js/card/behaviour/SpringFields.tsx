@@ -1,12 +1,12 @@
 import { Dices } from 'lucide-react';
+import { length, lengthWithUnit } from '../../job/format';
+import { NumberField } from '../../job/NumberField';
+import { tell } from '../../job/tell';
+import { useJob } from '../../job/useJob';
 import { Button } from '../../ui/Button';
-import { length, lengthWithUnit } from '../../ui/format';
 import { IconButton } from '../../ui/IconButton';
-import { NumberField } from '../../ui/NumberField';
-import { tell } from '../../workbench/tell';
-import { useJob } from '../../workbench/useJob';
+import { Row } from '../../ui/Section';
 import { RouteSlider } from '../RouteSlider';
-import { Row } from '../Section';
 import { type BehaviourProps, byLength, spanOf } from './props';
 
 /** A hose sprung between its ends: its length, the lengths that would do, and the shapes it may rest in. */

@@ -1,13 +1,13 @@
 import { Trash2 } from 'lucide-react';
 import type { Through } from '../../api/types';
+import { NumberField } from '../../job/NumberField';
+import { usePointing } from '../../job/pointing';
+import { tell } from '../../job/tell';
+import { useJob } from '../../job/useJob';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { IconButton } from '../../ui/IconButton';
-import { NumberField } from '../../ui/NumberField';
-import { usePointing } from '../../view/pointing/store';
-import { tell } from '../../workbench/tell';
-import { useJob } from '../../workbench/useJob';
-import { Row } from '../Section';
+import { Row } from '../../ui/Section';
 import type { BehaviourProps } from './props';
 
 /** The clamps and ties a flexible run is led through, and how its length is shared out between them. */

@@ -1,11 +1,11 @@
 import type { Run, RunEnd } from '../../api/types';
-import { allPorts } from '../../locker/newItems';
+import { NumberField } from '../../job/NumberField';
+import { allPorts } from '../../job/newItems';
+import { tell } from '../../job/tell';
+import { freshId, useJob } from '../../job/useJob';
 import { Button } from '../../ui/Button';
 import { Choice, named } from '../../ui/Choice';
-import { NumberField } from '../../ui/NumberField';
-import { tell } from '../../workbench/tell';
-import { freshId, useJob } from '../../workbench/useJob';
-import { Row } from '../Section';
+import { Row } from '../../ui/Section';
 import type { BehaviourProps } from './props';
 
 interface Props extends BehaviourProps {

@@ -1,13 +1,13 @@
 import type { PointerEvent as HandPointerEvent } from 'react';
 import type { Vector3 } from 'three';
 import type { Preview } from '../../api/types';
-import { lengthWithUnit } from '../../ui/format';
-import { handStep } from '../../ui/units';
-import { useWorkbench } from '../../workbench/store';
-import { useHover } from '../hover';
-import { followTrying } from './follow';
-import { newest } from './newest';
-import { type Flat, onTrack, screenScale, stepFor, type Track } from './tracks';
+import { followTrying } from '../../job/follow';
+import { lengthWithUnit } from '../../job/format';
+import { useHover } from '../../job/hover';
+import { newest } from '../../job/newest';
+import { useWorkbench } from '../../job/store';
+import { type Flat, onTrack, screenScale, stepFor, type Track } from '../../job/tracks';
+import { handStep } from '../../job/units';
 import { useProjection } from './useProjection';
 
 /** Pixels to move before a track is chosen. */

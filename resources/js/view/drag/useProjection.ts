@@ -2,7 +2,7 @@ import { useThree } from '@react-three/fiber';
 import { useMemo } from 'react';
 import { Raycaster, Vector2, type Vector3 } from 'three';
 import type { OrbitControls } from 'three-stdlib';
-import type { Flat, Project } from './tracks';
+import type { Flat, Project } from '../../job/tracks';
 
 /** From the scene to the screen and back: pixels of the view, from its upper left corner. */
 export function useProjection() {

@@ -1,11 +1,11 @@
 import type { PointerEvent as HandPointerEvent } from 'react';
 import { MathUtils, type Vector3 } from 'three';
 import type { Preview } from '../../api/types';
-import { show } from '../../ui/format';
-import { useWorkbench } from '../../workbench/store';
-import { useHover } from '../hover';
-import { followTrying } from './follow';
-import { newest } from './newest';
+import { followTrying } from '../../job/follow';
+import { show } from '../../job/format';
+import { useHover } from '../../job/hover';
+import { newest } from '../../job/newest';
+import { useWorkbench } from '../../job/store';
 import { useProjection } from './useProjection';
 
 interface TurnGrip {

@@ -1,11 +1,11 @@
 import { X } from 'lucide-react';
-import { allPorts } from '../../locker/newItems';
+import { useLaying } from '../../job/laying';
+import { NumberField } from '../../job/NumberField';
+import { allPorts } from '../../job/newItems';
+import { useJob } from '../../job/useJob';
+import { usePreferredStock } from '../../job/usePreferredStock';
 import { Choice, named } from '../../ui/Choice';
 import { IconButton } from '../../ui/IconButton';
-import { NumberField } from '../../ui/NumberField';
-import { useJob } from '../../workbench/useJob';
-import { usePreferredStock } from '../../workbench/usePreferredStock';
-import { useLaying } from './store';
 
 /** Says over the view what is being laid and which keys help. */
 export function LayingBar() {

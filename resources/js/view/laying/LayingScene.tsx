@@ -1,12 +1,12 @@
 import { Line } from '@react-three/drei';
 import { useMemo } from 'react';
 import type { Vector3 } from 'three';
-import { length } from '../../ui/format';
+import { length } from '../../job/format';
+import { type Aim, useLaying } from '../../job/laying';
 import { Pinned } from '../Pinned';
 import { RunMesh } from '../RunMesh';
 import { upright, useUp } from '../up';
 import { StartMarks } from './StartMarks';
-import { type Aim, useLaying } from './store';
 import { useAbeam } from './useFace';
 import { useLayingHand } from './useLayingHand';
 

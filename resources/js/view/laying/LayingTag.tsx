@@ -1,7 +1,7 @@
-import { lengthWithUnit } from '../../ui/format';
-import { useJob } from '../../workbench/useJob';
+import { lengthWithUnit } from '../../job/format';
+import { useLaying } from '../../job/laying';
+import { useJob } from '../../job/useJob';
 import { runRows } from '../runRows';
-import { useLaying } from './store';
 
 /** The tag that rides by the pointer while laying: direction, leg, length so far, tightest radius, what holds. */
 export function LayingTag() {

@@ -1,9 +1,9 @@
-import { allPorts, freePorts } from '../../locker/newItems';
-import { useWorkbench } from '../../workbench/store';
-import { useJob } from '../../workbench/useJob';
-import { usePreferredStock } from '../../workbench/usePreferredStock';
+import { useLaying } from '../../job/laying';
+import { allPorts, freePorts } from '../../job/newItems';
+import { useWorkbench } from '../../job/store';
+import { useJob } from '../../job/useJob';
+import { usePreferredStock } from '../../job/usePreferredStock';
 import { Pinned } from '../Pinned';
-import { useLaying } from './store';
 
 /** A mark on every free port, and on the open end of a run: click one to lay from there. */
 export function StartMarks() {

@@ -1,6 +1,6 @@
 import { MathUtils, Vector3 } from 'three';
-import { type Flat, onTrack, type Project, screenScale, stepFor, type Track } from '../drag/tracks';
-import type { Aim, Caught } from './store';
+import type { Aim, Caught } from '../../job/laying';
+import { type Flat, onTrack, type Project, screenScale, stepFor, type Track } from '../../job/tracks';
 
 /** Pixels by which another track must follow the hand better before it is taken instead. */
 const RELUCTANCE = 10;

@@ -1,7 +1,7 @@
 import { MathUtils, Quaternion, Vector3 } from 'three';
 import type { Place, PlacedBody, SolvedRun } from '../../api/types';
-import type { Flat, Project } from '../drag/tracks';
-import type { Caught } from './store';
+import type { Caught } from '../../job/laying';
+import type { Flat, Project } from '../../job/tracks';
 
 /** How near the pointer must come, pixels. */
 const REACH = 11;

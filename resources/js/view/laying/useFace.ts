@@ -1,6 +1,6 @@
 import { useCallback } from 'react';
 import { Vector3 } from 'three';
-import { type Flat, type Track, withTrack } from '../drag/tracks';
+import { type Flat, type Track, withTrack } from '../../job/tracks';
 import { useProjection } from '../drag/useProjection';
 import { upright, useUp } from '../up';
 

@@ -2,12 +2,12 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef } from 'react';
 import { api } from '../../api/client';
 import type { JobState, Preview, Run } from '../../api/types';
-import { allPorts, freePorts } from '../../locker/newItems';
-import { handStep, units } from '../../ui/units';
-import { useWorkbench } from '../../workbench/store';
-import { useJob } from '../../workbench/useJob';
-import type { Track } from '../drag/tracks';
-import { type Aim, useLaying } from './store';
+import { type Aim, useLaying } from '../../job/laying';
+import { allPorts, freePorts } from '../../job/newItems';
+import { useWorkbench } from '../../job/store';
+import type { Track } from '../../job/tracks';
+import { handStep, units } from '../../job/units';
+import { useJob } from '../../job/useJob';
 import { laidSoFar, legTo } from './useLeg';
 
 /** A leg that is meant: to where the pointer aims, or so long along a track. */

@@ -1,11 +1,11 @@
 import { useEffect, useRef } from 'react';
 import { Vector3 } from 'three';
-import { handStep } from '../../ui/units';
-import { useWorkbench } from '../../workbench/store';
-import type { Track } from '../drag/tracks';
-import type { Target } from '../pointing/store';
+import { type Held, useLaying } from '../../job/laying';
+import type { Target } from '../../job/pointing';
+import { useWorkbench } from '../../job/store';
+import type { Track } from '../../job/tracks';
+import { handStep } from '../../job/units';
 import { vectorOf } from './aiming';
-import { type Held, useLaying } from './store';
 import type { useFace } from './useFace';
 import type { Meant, useLayingActs } from './useLayingActs';
 import type { useLeg } from './useLeg';

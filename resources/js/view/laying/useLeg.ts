@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
 import { Vector3 } from 'three';
 import type { AddLeg, JobState, Run, ThroughClamp, Vector } from '../../api/types';
-import { cornerOf } from '../../locker/newItems';
-import { freshId, useJob } from '../../workbench/useJob';
-import { type Track, told } from '../drag/tracks';
+import { type Aim, type StandOff, type Start, useLaying } from '../../job/laying';
+import { cornerOf } from '../../job/newItems';
+import { type Track, told } from '../../job/tracks';
+import { freshId, useJob } from '../../job/useJob';
 import { vectorOf } from './aiming';
-import { type Aim, type StandOff, type Start, useLaying } from './store';
 
 /** Where the run being laid has come to, and what it is until it is kept. */
 export interface LaidSoFar {

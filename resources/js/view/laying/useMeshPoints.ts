@@ -1,8 +1,8 @@
 import { useCallback } from 'react';
 import { Vector3 } from 'three';
-import type { Flat } from '../drag/tracks';
+import type { Flat } from '../../job/tracks';
+import { edgeKey } from '../../job/useTriangles';
 import { useProjection } from '../drag/useProjection';
-import { edgeKey } from '../useTriangles';
 import type { Catchable } from './catching';
 
 /** The corners, and the sharp edges, of the triangle of a mesh under the hand. */

@@ -1,16 +1,16 @@
 import { Plus, Trash2 } from 'lucide-react';
 import type { Joint, Run, Vector } from '../../api/types';
-import { Row } from '../../card/Section';
+import { length, lengthWithUnit } from '../../job/format';
+import { Mark } from '../../job/Mark';
+import { type Piece, usePieces } from '../../job/pieces';
+import { useWorkbench } from '../../job/store';
+import { tell } from '../../job/tell';
+import { freshId, useJob } from '../../job/useJob';
+import { VectorField } from '../../job/VectorField';
 import { Button } from '../../ui/Button';
 import { Choice, named } from '../../ui/Choice';
-import { length, lengthWithUnit } from '../../ui/format';
 import { IconButton } from '../../ui/IconButton';
-import { Mark } from '../../ui/Mark';
-import { VectorField } from '../../ui/VectorField';
-import { useWorkbench } from '../../workbench/store';
-import { tell } from '../../workbench/tell';
-import { freshId, useJob } from '../../workbench/useJob';
-import { type Piece, usePieces } from './store';
+import { Row } from '../../ui/Section';
 
 /** The straight pieces in their order, each joint between them with its state, and the way to make them a run. */
 export function PiecesPanel() {

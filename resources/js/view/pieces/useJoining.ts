@@ -1,9 +1,9 @@
 import { useEffect, useMemo } from 'react';
 import { api } from '../../api/client';
 import type { JoinPieces } from '../../api/types';
-import { useJob } from '../../workbench/useJob';
-import { newest } from '../drag/newest';
-import { usePieces } from './store';
+import { newest } from '../../job/newest';
+import { usePieces } from '../../job/pieces';
+import { useJob } from '../../job/useJob';
 
 /** Asks, whenever a piece has changed, what joining them would come to. */
 export function useJoining(): void {

@@ -1,4 +1,4 @@
-import { usePointing } from './store';
+import { usePointing } from '../../job/pointing';
 
 /** Says over the view what is to be pointed at, and what is under the hand. */
 export function PointingBar() {

@@ -1,12 +1,12 @@
 import { useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useRef } from 'react';
-import { tell } from '../../workbench/tell';
-import { useJob } from '../../workbench/useJob';
-import type { Flat } from '../drag/tracks';
+import { type Pointing, usePointing } from '../../job/pointing';
+import { tell } from '../../job/tell';
+import type { Flat } from '../../job/tracks';
+import { useJob } from '../../job/useJob';
 import { useProjection } from '../drag/useProjection';
 import { Pinned } from '../Pinned';
 import { useShown } from '../shown';
-import { type Pointing, usePointing } from './store';
 import { legAt, pointTargets, targetAt } from './targets';
 import { useFaceTarget } from './useFaceTarget';
 

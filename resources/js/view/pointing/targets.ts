@@ -1,7 +1,7 @@
 import { Vector3 } from 'three';
 import type { Place, Run, SolvedRun } from '../../api/types';
-import type { Flat, Project } from '../drag/tracks';
-import type { Target, TargetKind } from './store';
+import type { Target, TargetKind } from '../../job/pointing';
+import type { Flat, Project } from '../../job/tracks';
 
 /** How near the pointer must come, pixels. */
 const REACH = 14;

@@ -1,11 +1,11 @@
 import { useCallback } from 'react';
 import { Vector3 } from 'three';
 import type { Anchor, Place, Vector } from '../../api/types';
-import { useJob } from '../../workbench/useJob';
-import type { Flat } from '../drag/tracks';
+import type { Target } from '../../job/pointing';
+import type { Flat } from '../../job/tracks';
+import { turnOf } from '../../job/turnOf';
+import { useJob } from '../../job/useJob';
 import { useProjection } from '../drag/useProjection';
-import { turnOf } from '../PlacedMesh';
-import type { Target } from './store';
 
 /** A point this near the plane of a named face is on it, mm. */
 const ON_FACE = 0.05;

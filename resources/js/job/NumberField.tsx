@@ -1,10 +1,10 @@
 import { createContext, useContext } from 'react';
 import { api } from '../api/client';
-import { useJob } from '../workbench/useJob';
 import { useEqual } from './equal';
 import { Field } from './Field';
 import { fieldText, length } from './format';
 import { handStep, INCH, units } from './units';
+import { useJob } from './useJob';
 
 interface Props {
   label: string;

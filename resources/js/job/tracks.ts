@@ -1,6 +1,6 @@
 import { Vector3 } from 'three';
-import { direction } from '../../ui/format';
-import { handStep, INCH, units } from '../../ui/units';
+import { direction } from './format';
+import { handStep, INCH, units } from './units';
 
 /** A point or a movement on the screen, in pixels, y downwards. */
 export interface Flat {

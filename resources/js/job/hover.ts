@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 
 /** What rides by the pointer; places in pixels of the view. */
-export interface Hover {
+interface Hover {
   title: string;
   /** What and how much. */
   rows: readonly (readonly [string, string])[];

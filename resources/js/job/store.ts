@@ -8,14 +8,14 @@ export const stages: readonly Stage[] = ['place', 'lay', 'check', 'make'];
 /** A part of a run: the leg that ends at a vertex, or a bend; both counted from 0. */
 export type Part = { leg: number } | { bend: number } | null;
 
-export interface Picked {
+interface Picked {
   list: List;
   id: string;
   part: Part;
 }
 
 /** What is being dragged or laid, before it is kept: it stands in place of what the server last said. */
-export interface Trying {
+interface Trying {
   solutions: readonly SolvedRun[];
   places: readonly Place[];
 }
@@ -27,7 +27,7 @@ export interface OpenClash {
   clash: Clash;
 }
 
-export type Panel =
+type Panel =
   | 'find'
   | 'keys'
   | 'steps'

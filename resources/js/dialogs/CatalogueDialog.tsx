@@ -3,13 +3,13 @@ import { useState } from 'react';
 import { Form, Modal } from 'react-bootstrap';
 import { api, files } from '../api/client';
 import type { CatalogueReport, CatalogueRow, Layer, Stock } from '../api/types';
+import { lengthEven } from '../job/format';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { units } from '../job/units';
+import { freshId, useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { FileButton } from '../ui/FileButton';
-import { lengthEven } from '../ui/format';
-import { units } from '../ui/units';
-import { useWorkbench } from './store';
-import { tell } from './tell';
-import { freshId, useJob } from './useJob';
 
 const KINDS = ['', 'tube', 'pipe', 'rod', 'wire', 'hose', 'cable'] as const;
 

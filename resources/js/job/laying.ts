@@ -1,7 +1,7 @@
 import type { Vector3 } from 'three';
 import { create } from 'zustand';
-import type { Anchor, Preview, Ways } from '../../api/types';
-import type { Track } from '../drag/tracks';
+import type { Anchor, Preview, Ways } from '../api/types';
+import type { Track } from './tracks';
 
 /** The port a run is laid from. */
 export interface Start {

@@ -1,13 +1,13 @@
-import { expect, test } from '@playwright/test';
+import { describe, expect, test } from 'vitest';
 import { Quaternion, Vector3 } from 'three';
 import type { FlowPoint, Place, Run, SolvedRun, Vector } from '../../resources/js/api/types';
 import { asKind } from '../../resources/js/card/behaviour/asKind';
-import { placeFor, putAt, travelAt, withPoint } from '../../resources/js/card/behaviour/flowPoints';
 import { poseIn } from '../../resources/js/card/mounting';
+import { placeFor, putAt, travelAt, withPoint } from '../../resources/js/job/flowPoints';
+import { direction, fieldText, length, lengthEven, show, showEven } from '../../resources/js/job/format';
+import { partAt, pieces } from '../../resources/js/job/layout';
+import { handStep, inFractions, showIn } from '../../resources/js/job/units';
 import { flattened, frames } from '../../resources/js/strip/frames';
-import { partAt, pieces } from '../../resources/js/strip/layout';
-import { direction, fieldText, length, lengthEven, show, showEven } from '../../resources/js/ui/format';
-import { handStep, inFractions, showIn } from '../../resources/js/ui/units';
 import { runRows } from '../../resources/js/view/runRows';
 import { endsOf, pieceAt, tubeGeometry } from '../../resources/js/view/tube';
 import { isKey } from '../../resources/js/workbench/keys';
@@ -62,7 +62,7 @@ const half = (pieces: number) => {
   };
 };
 
-test.describe('numbers as they are read', () => {
+describe('numbers as they are read', () => {
   test.afterEach(() => showIn({ word: 'mm', fraction: null }));
 
   test('are short, with a true minus, and never minus nothing', () => {
@@ -100,7 +100,7 @@ test.describe('numbers as they are read', () => {
   });
 });
 
-test.describe('a run laid straight', () => {
+describe('a run laid straight', () => {
   const bent = solved([line([0, 0, 0], [100, 0, 0]), quarter, line([150, 50, 0], [150, 110, 0])], {
     legs: [
       { vertex: 0, straight: 100, bend: 0 },
@@ -146,7 +146,7 @@ test.describe('a run laid straight', () => {
   });
 });
 
-test.describe('a run as a body on the screen', () => {
+describe('a run as a body on the screen', () => {
   const colours = { base: '#888888', broken: '#ff0000', picked: '#00ff00', bore: '#000000' };
   const run = solved([line([0, 0, 0], [100, 0, 0]), quarter, line([150, 50, 0], [150, 110, 0])], {
     legs: [
@@ -215,7 +215,7 @@ test.describe('a run as a body on the screen', () => {
   });
 });
 
-test.describe('points of a smooth run', () => {
+describe('points of a smooth run', () => {
   test('come where they make the way the least longer', () => {
     const points = [
       [0, 0, 0],
@@ -252,7 +252,7 @@ test.describe('points of a smooth run', () => {
   });
 });
 
-test.describe('a run that behaves in another way', () => {
+describe('a run that behaves in another way', () => {
   const run = {
     id: 'r',
     stock: 's',
@@ -293,7 +293,7 @@ test.describe('a run that behaves in another way', () => {
   });
 });
 
-test.describe('the film of a movement', () => {
+describe('the film of a movement', () => {
   const positions = Array.from({ length: 33 }, (_, i) => ({ part: i / 32 }));
 
   test('shows both ends, the tightest and the nearest, whatever the room, and others evenly', () => {

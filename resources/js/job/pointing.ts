@@ -1,6 +1,6 @@
 import type { Vector3 } from 'three';
 import { create } from 'zustand';
-import type { Anchor } from '../../api/types';
+import type { Anchor } from '../api/types';
 
 export type TargetKind = 'port' | 'clamp' | 'corner' | 'face' | 'leg';
 

@@ -1,4 +1,4 @@
-import type { FlowPoint, Run, SolvedRun, Vector } from '../../api/types';
+import type { FlowPoint, Run, SolvedRun, Vector } from '../api/types';
 
 /** Where a point of a smooth run is told to be; null where that is a clamp's to say. */
 export const atOf = (point: FlowPoint): Vector | null =>

@@ -1,17 +1,17 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { Modal } from 'react-bootstrap';
 import type { JobBender } from '../api/types';
-import { Row } from '../card/Section';
+import { Field } from '../job/Field';
+import { fieldText } from '../job/format';
+import { NameField } from '../job/NameField';
+import { FieldHome, NumberField } from '../job/NumberField';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { INCH, units } from '../job/units';
+import { freshId, useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
-import { Field } from '../ui/Field';
-import { fieldText } from '../ui/format';
 import { IconButton } from '../ui/IconButton';
-import { NameField } from '../ui/NameField';
-import { FieldHome, NumberField } from '../ui/NumberField';
-import { INCH, units } from '../ui/units';
-import { useWorkbench } from './store';
-import { tell } from './tell';
-import { freshId, useJob } from './useJob';
+import { Row } from '../ui/Section';
 
 const LENGTHS = [
   ['min_straight', 'Straight between bends'],

@@ -1,4 +1,4 @@
-import { Refused, Unreachable } from '../../api/client';
+import { Refused, Unreachable } from '../api/client';
 
 /**
  * Asks one question at a time and always the newest: what was wanted meanwhile and is not any more is

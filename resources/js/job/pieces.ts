@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Joined, Vector } from '../../api/types';
+import type { Joined, Vector } from '../api/types';
 
 export interface Piece {
   from: Vector;

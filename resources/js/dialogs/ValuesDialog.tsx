@@ -3,13 +3,13 @@ import { type FormEvent, useState } from 'react';
 import { Form, Modal } from 'react-bootstrap';
 import { Refused } from '../api/client';
 import type { Header, List } from '../api/types';
+import { show } from '../job/format';
+import { NameField } from '../job/NameField';
+import { FieldHome, NumberField } from '../job/NumberField';
+import { useWorkbench } from '../job/store';
+import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
-import { show } from '../ui/format';
 import { IconButton } from '../ui/IconButton';
-import { NameField } from '../ui/NameField';
-import { FieldHome, NumberField } from '../ui/NumberField';
-import { useWorkbench } from './store';
-import { useJob } from './useJob';
 
 type Values = NonNullable<Header['values']>;
 

@@ -1,14 +1,14 @@
+import { ClampCard } from '../card/ClampCard';
+import { FittingCard } from '../card/FittingCard';
+import { RunCard } from '../card/RunCard';
+import { StockCard } from '../card/StockCard';
+import { SurroundingCard } from '../card/SurroundingCard';
 import { CheckPanel } from '../check/CheckPanel';
+import { FieldHome } from '../job/NumberField';
+import { usePieces } from '../job/pieces';
+import { type Stage, useWorkbench } from '../job/store';
 import { MakePanel } from '../make/MakePanel';
-import { FieldHome } from '../ui/NumberField';
 import { PiecesPanel } from '../view/pieces/PiecesPanel';
-import { usePieces } from '../view/pieces/store';
-import { type Stage, useWorkbench } from '../workbench/store';
-import { ClampCard } from './ClampCard';
-import { FittingCard } from './FittingCard';
-import { RunCard } from './RunCard';
-import { StockCard } from './StockCard';
-import { SurroundingCard } from './SurroundingCard';
 
 const CARDS = {
   runs: RunCard,

@@ -1,8 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from 'vitest';
 import { Box3, OrthographicCamera, Vector3 } from 'three';
+import { newest } from '../../resources/js/job/newest';
+import { axisTracks, onTrack, type Project, stepFor, told, withTrack } from '../../resources/js/job/tracks';
 import { withRoom } from '../../resources/js/view/camera';
-import { newest } from '../../resources/js/view/drag/newest';
-import { axisTracks, onTrack, type Project, stepFor, told, withTrack } from '../../resources/js/view/drag/tracks';
 import { aimAt, forward } from '../../resources/js/view/laying/aiming';
 import { catchable, caughtAt } from '../../resources/js/view/laying/catching';
 

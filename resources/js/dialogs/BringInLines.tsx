@@ -2,12 +2,12 @@ import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { api } from '../api/client';
 import type { Edit, Lines } from '../api/types';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { freshId, useJob } from '../job/useJob';
+import { usePreferredStock } from '../job/usePreferredStock';
 import { Button } from '../ui/Button';
 import { FileButton } from '../ui/FileButton';
-import { useWorkbench } from './store';
-import { tell } from './tell';
-import { freshId, useJob } from './useJob';
-import { usePreferredStock } from './usePreferredStock';
 
 interface Read extends Lines {
   file: string;

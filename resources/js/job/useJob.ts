@@ -2,8 +2,8 @@ import { type UseQueryResult, useMutation, useQuery, useQueryClient } from '@tan
 import { createContext, useCallback, useContext, useEffect, useMemo } from 'react';
 import { api, Refused, Unreachable } from '../api/client';
 import type { Edit, Header, Job, JobChange, JobState, Laying, List, Place, SolvedRun } from '../api/types';
-import { showIn, unitsOf } from '../ui/units';
 import { useWorkbench } from './store';
+import { showIn, unitsOf } from './units';
 
 export type ItemOf<L extends List> = NonNullable<Job[L]>[number];
 

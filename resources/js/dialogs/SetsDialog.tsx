@@ -1,16 +1,16 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { Modal } from 'react-bootstrap';
 import type { FixedLength, Run, RunSet } from '../api/types';
-import { Row } from '../card/Section';
+import { lengthEven, lengthWithUnit } from '../job/format';
+import { Mark } from '../job/Mark';
+import { NameField } from '../job/NameField';
+import { FieldHome, NumberField } from '../job/NumberField';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { type BareEdit, freshId, useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
-import { lengthEven, lengthWithUnit } from '../ui/format';
 import { IconButton } from '../ui/IconButton';
-import { Mark } from '../ui/Mark';
-import { NameField } from '../ui/NameField';
-import { FieldHome, NumberField } from '../ui/NumberField';
-import { useWorkbench } from './store';
-import { tell } from './tell';
-import { type BareEdit, freshId, useJob } from './useJob';
+import { Row } from '../ui/Section';
 
 /** Runs looked at together: brought to the length of the longest, and kept within a budget of tube. */
 export function SetsDialog() {

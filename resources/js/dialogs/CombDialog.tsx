@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { Form, Modal } from 'react-bootstrap';
 import { api } from '../api/client';
-import { Row } from '../card/Section';
+import { FieldHome, NumberField } from '../job/NumberField';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { Choice, named } from '../ui/Choice';
-import { FieldHome, NumberField } from '../ui/NumberField';
-import { useWorkbench } from './store';
-import { tell } from './tell';
-import { useJob } from './useJob';
+import { Row } from '../ui/Section';
 
 /** Flexible runs that are there, combed into a bundle along another, side by side without touching. */
 export function CombDialog() {

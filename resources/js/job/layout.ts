@@ -1,5 +1,5 @@
 import type { SolvedRun } from '../api/types';
-import type { Part } from '../workbench/store';
+import type { Part } from './store';
 
 /** A piece of a run laid straight: a straight of a leg, a bend, or a curve; developed length from the start, mm. */
 export interface Piece {

@@ -1,10 +1,10 @@
 import type { Cure, Edit, Finding, SolvedRun } from '../api/types';
-import { partAt } from '../strip/layout';
+import { partAt } from '../job/layout';
+import { Mark } from '../job/Mark';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
-import { Mark } from '../ui/Mark';
-import { useWorkbench } from '../workbench/store';
-import { tell } from '../workbench/tell';
-import { useJob } from '../workbench/useJob';
 
 /** The findings of a run, each with its remedies at hand. */
 export function FindingList({ run }: { run: SolvedRun }) {

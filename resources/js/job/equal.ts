@@ -1,6 +1,6 @@
 import { create } from 'zustand';
-import { tell } from '../workbench/tell';
-import { useJob } from '../workbench/useJob';
+import { tell } from './tell';
+import { useJob } from './useJob';
 
 type Amount = number | string;
 
@@ -16,7 +16,7 @@ interface EqualStore {
 }
 
 /** A dimension that waits to be set equal to another one, which is pointed at next. */
-export const useEqualStore = create<EqualStore>()((set) => ({
+const useEqualStore = create<EqualStore>()((set) => ({
   waiting: null,
   wait: (waiting) => set({ waiting }),
 }));

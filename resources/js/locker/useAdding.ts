@@ -2,13 +2,13 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { api } from '../api/client';
 import type { List, Part } from '../api/types';
-import { newBox, newClamp, newCylinder, newFitting, newMesh, newPanel, newPart, newStock } from '../locker/newItems';
+import { newBox, newClamp, newCylinder, newFitting, newMesh, newPanel, newPart, newStock } from '../job/newItems';
+import { usePointing } from '../job/pointing';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { told } from '../job/tracks';
+import { freshId, type ItemOf, useJob } from '../job/useJob';
 import { useCamera } from '../view/camera';
-import { told } from '../view/drag/tracks';
-import { usePointing } from '../view/pointing/store';
-import { useWorkbench } from './store';
-import { tell } from './tell';
-import { freshId, type ItemOf, useJob } from './useJob';
 
 const FEW = 5;
 

@@ -1,9 +1,9 @@
 import { type KeyboardEvent, useId, useLayoutEffect, useRef, useState } from 'react';
 import { Form } from 'react-bootstrap';
+import { useEntry } from '../ui/useEntry';
+import { stepOf, useWheel } from '../ui/useWheel';
 import type { Equal } from './equal';
 import { NameChoice, namesFor } from './NameChoice';
-import { useEntry } from './useEntry';
-import { stepOf, useWheel } from './useWheel';
 
 export interface FieldProps {
   /** Read out by screen readers; what is seen beside the field is up to its row. */

@@ -1,6 +1,6 @@
-import { useWorkbench } from '../../workbench/store';
-import { tell } from '../../workbench/tell';
-import { useHover } from '../hover';
+import { useHover } from './hover';
+import { useWorkbench } from './store';
+import { tell } from './tell';
 
 interface Following {
   move: (event: PointerEvent) => void;

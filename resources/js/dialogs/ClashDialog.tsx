@@ -2,10 +2,10 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Modal } from 'react-bootstrap';
 import { api } from '../api/client';
 import type { Edit, Header } from '../api/types';
+import { type OpenClash, useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
-import { type OpenClash, useWorkbench } from './store';
-import { tell } from './tell';
-import { useJob } from './useJob';
 
 const WORDS: Record<string, string> = {
   od: 'outside diameter',

@@ -3,16 +3,16 @@ import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { api } from '../api/client';
 import type { PortPair, Several } from '../api/types';
-import { Row } from '../card/Section';
-import { allPorts, freePorts } from '../locker/newItems';
+import { FieldHome, NumberField } from '../job/NumberField';
+import { allPorts, freePorts } from '../job/newItems';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
+import { usePreferredStock } from '../job/usePreferredStock';
 import { Button } from '../ui/Button';
 import { Choice, named } from '../ui/Choice';
 import { IconButton } from '../ui/IconButton';
-import { FieldHome, NumberField } from '../ui/NumberField';
-import { useWorkbench } from './store';
-import { tell } from './tell';
-import { useJob } from './useJob';
-import { usePreferredStock } from './usePreferredStock';
+import { Row } from '../ui/Section';
 
 const BEHAVES: Record<Several['behaves'], string> = {
   hang: 'hang freely',

@@ -1,0 +1,36 @@
+// The folders of the browser's part in their order: each uses those before it and none after.
+// `ui` knows nobody; `api` ← `job` ← the panels, which may use one another but not in a circle ← `workbench`.
+const FOLDERS = ['ui', 'api', 'job', '(view|strip|card|check|make|locker|dialogs|jobs)', 'workbench'];
+
+const after = (index) => FOLDERS.slice(index + 1).join('|');
+
+module.exports = {
+  forbidden: [
+    {
+      name: 'no-circle',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    {
+      name: 'ui-knows-nobody',
+      severity: 'error',
+      from: { path: '^resources/js/ui/' },
+      to: { path: '^resources/js/(?!ui/)' },
+    },
+    ...FOLDERS.slice(1, -1).map((folder, index) => ({
+      name: `no-arrow-back-from-${index + 1}`,
+      severity: 'error',
+      from: { path: `^resources/js/${folder}/` },
+      to: { path: `^resources/js/(${after(index + 1)})/` },
+    })),
+    {
+      name: 'no-circle-of-panels',
+      comment: 'A panel that is used by another does not use it in turn.',
+      severity: 'error',
+      from: { path: '^resources/js/view/' },
+      to: { path: '^resources/js/(strip|card|check|make|locker|dialogs|jobs)/' },
+    },
+  ],
+  options: { doNotFollow: { path: 'node_modules' }, tsPreCompilationDeps: true, tsConfig: { fileName: 'tsconfig.json' } },
+};

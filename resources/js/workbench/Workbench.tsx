@@ -1,15 +1,7 @@
-import { useEffect } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { api, Refused } from '../api/client';
 import type { JobState } from '../api/types';
-import { BendersDialog } from '../dialogs/BendersDialog';
-import { BringInLines } from '../dialogs/BringInLines';
-import { CatalogueDialog } from '../dialogs/CatalogueDialog';
-import { ClashDialog } from '../dialogs/ClashDialog';
-import { CombDialog } from '../dialogs/CombDialog';
-import { SetsDialog } from '../dialogs/SetsDialog';
-import { SeveralDialog } from '../dialogs/SeveralDialog';
-import { ValuesDialog } from '../dialogs/ValuesDialog';
 import { useLaying } from '../job/laying';
 import { usePieces } from '../job/pieces';
 import { usePointing } from '../job/pointing';
@@ -20,15 +12,19 @@ import { Strip } from '../strip/Strip';
 import { Button } from '../ui/Button';
 import { FullState } from '../ui/FullState';
 import { regrid } from '../view/camera';
-import { View } from '../view/View';
 import { ActionKeys } from './ActionKeys';
 import { Away } from './Away';
 import { CardPanel } from './CardPanel';
+import { Dialogs } from './Dialogs';
 import { Find } from './Find';
 import { FirstSteps } from './FirstSteps';
 import { KeysHelp } from './KeysHelp';
 import { Notice } from './Notice';
 import { TopBar } from './TopBar';
+
+// Asked for at once, beside the job, but no part of the first script: it is more than half of all there is.
+const loading = import('../view/View');
+const View = lazy(async () => ({ default: (await loading).View }));
 
 /** The one screen on which a job is worked: stages above, locker, view, strip and card. */
 export function Workbench() {
@@ -99,7 +95,9 @@ function Opened({ state, stage }: { state: JobState; stage: Stage }) {
       <div className={`workbench${stage === 'make' ? ' wide-card' : ''}`}>
         <TopBar stage={stage} />
         <Locker stage={stage} />
-        <View stage={stage} />
+        <Suspense fallback={<section className="view" aria-label="View" aria-busy="true" />}>
+          <View stage={stage} />
+        </Suspense>
         <Strip />
         <CardPanel stage={stage} />
         <FirstSteps />
@@ -107,14 +105,7 @@ function Opened({ state, stage }: { state: JobState; stage: Stage }) {
         <Away />
         <Find stage={stage} />
         <KeysHelp stage={stage} />
-        <ValuesDialog />
-        <BringInLines />
-        <CatalogueDialog />
-        <BendersDialog />
-        <SetsDialog />
-        <SeveralDialog />
-        <CombDialog />
-        <ClashDialog />
+        <Dialogs />
         <ActionKeys stage={stage} />
       </div>
     </JobContext>

@@ -1,0 +1,24 @@
+import { BendersDialog } from '../dialogs/BendersDialog';
+import { BringInLines } from '../dialogs/BringInLines';
+import { CatalogueDialog } from '../dialogs/CatalogueDialog';
+import { ClashDialog } from '../dialogs/ClashDialog';
+import { CombDialog } from '../dialogs/CombDialog';
+import { SetsDialog } from '../dialogs/SetsDialog';
+import { SeveralDialog } from '../dialogs/SeveralDialog';
+import { ValuesDialog } from '../dialogs/ValuesDialog';
+
+/** Each shows itself when it is asked for. */
+export function AllDialogs() {
+  return (
+    <>
+      <BendersDialog />
+      <BringInLines />
+      <CatalogueDialog />
+      <ClashDialog />
+      <CombDialog />
+      <SetsDialog />
+      <SeveralDialog />
+      <ValuesDialog />
+    </>
+  );
+}

@@ -10,6 +10,7 @@ namespace App\Models;
  * @property int $stock_id
  * @property string|null $solved_from hash of all that the solution follows from
  * @property string|null $solution JSON (schema/solution.json, `solvedRun`)
+ * @property float|null $length of its centre line, mm
  */
 final class Run extends JobItem
 {

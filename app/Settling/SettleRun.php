@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Settling;
 
 use App\Jobs\JobFiles;
-use App\Jobs\JobState;
+use App\Jobs\KeptSolutions;
 use App\Models\Job;
 use App\Models\Settling;
 use Bowline\Job as CoreJob;
@@ -45,7 +45,7 @@ final class SettleRun implements ShouldQueue
         }
         $core = CoreJob::readOnly($files->around($job, [$settling->key]), static fn (stdClass $run): bool => ($run->id ?? null) === $settling->key);
         $run = $core->runs[$settling->key];
-        if (JobState::hash($run) !== $settling->from) {
+        if (KeptSolutions::hash($run) !== $settling->from) {
             // It has been changed meanwhile, and is on the queue again as it is now.
             return;
         }
@@ -55,7 +55,7 @@ final class SettleRun implements ShouldQueue
         } catch (SettlingStopped) {
             return;
         }
-        JobState::keep($job, $settling->key, $settling->from, $solved);
+        KeptSolutions::keep($job, $settling->key, $settling->from, $solved);
         $settling->delete();
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Settling;
 
-use App\Jobs\JobState;
+use App\Jobs\KeptSolutions;
 use App\Models\Job;
 use App\Models\Run as RunRow;
 use Bowline\Editing\EditError;
@@ -33,7 +33,7 @@ final class SettledShape
         if (! $run->route instanceof SettlingRoute || ! $run->route->takesLong($run)) {
             return $run;
         }
-        $row = RunRow::query()->where('job_id', $job->id)->where('key', $run->id)->where('solved_from', JobState::hash($run))->first(['solution']);
+        $row = RunRow::query()->where('job_id', $job->id)->where('key', $run->id)->where('solved_from', KeptSolutions::hash($run))->first(['solution']);
         $solution = json_decode($row->solution ?? '{}', true, 64, JSON_THROW_ON_ERROR);
         $points = [];
         foreach (is_array($solution) && is_array($solution['path'] ?? null) ? $solution['path'] : [] as $segment) {

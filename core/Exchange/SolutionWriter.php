@@ -46,11 +46,12 @@ final class SolutionWriter
      * length (schema/solution.json, `solvedSet`).
      *
      * @param  array<string, float>  $lengths  of the runs, mm, by id
+     * @param  list<string>  $waiting  ids of those that are not worked out yet, whose lengths are as said
      * @return list<array<string, mixed>>
      *
      * @throws JobError
      */
-    public static function sets(Job $job, array $lengths): array
+    public static function sets(Job $job, array $lengths, array $waiting = []): array
     {
         $sets = [];
         foreach ($job->site->sets as $set) {
@@ -63,7 +64,12 @@ final class SolutionWriter
                 $isSame = (new Node($job->runs[$id]->source))->find('fixed_length')?->find('same_as')?->value === $set->id;
                 $asked = $isSame ? $job->runs[$id]->fixedLength?->length : null;
                 $longest = $asked ?? $longest;
-                $members[] = ['run' => $id, 'length' => $lengths[$id], 'off' => $asked === null ? null : $lengths[$id] - $asked];
+                $off = $asked === null ? null : $lengths[$id] - $asked;
+                $tolerance = $job->runs[$id]->fixedLength->tolerance ?? 0.0;
+                $members[] = [
+                    'run' => $id, 'length' => $lengths[$id], 'off' => $off, 'kept' => $off === null ? null : abs($off) <= $tolerance + Tolerance::RULE_SLACK,
+                    ...(in_array($id, $waiting, true) ? ['waiting' => true] : []),
+                ];
             }
             $total = array_sum(array_column($members, 'length'));
             $sets[] = [

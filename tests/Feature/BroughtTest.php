@@ -163,7 +163,7 @@ it('answers the command line and the web alike for a changed run', function (): 
     [$code, $out] = Cases::bowline('change', database_path('demo/ternwake.json'), '--run', 'fuel-feed', '--change', '{"do":"reverse"}');
     expect($code)->toBe(0)->and(json_decode($out)->format)->toBe('bowline-job');
     [$code, , $err] = Cases::bowline('change', database_path('demo/ternwake.json'), '--run', 'fuel-feed', '--change', '{"do":"dance"}');
-    expect($code)->toBe(2)->and($err)->toContain('there is no such edit');
+    expect($code)->toBe(2)->and($err)->toContain('“dance” is no change that is known here');
 });
 
 it('refuses what is small and stands for too much, with the figure that is allowed', function (string $bytes, string $why): void {

@@ -159,6 +159,19 @@ function endless(): never
     }
 }
 
+it('says of a set which of its runs are not worked out', function (): void {
+    Queue::fake();
+    $job = manyHoses(2);
+    test()->postJson($job.'/edits', ['edits' => [], 'header' => ['sets' => [['id' => 's', 'runs' => ['h1', 'h2']]]]])->assertOk();
+    expect(test()->getJson($job)->json('sets.0.members'))->each->not->toHaveKey('waiting');
+    config(['bowline.solving_seconds' => 0.0]);
+    $run = item($job, 'runs', 'h2');
+    edit($job, 'runs', 'h2', [...$run, 'route' => [...$run['route'], 'length' => 800]])->assertOk();
+    $set = test()->getJson($job)->json('sets.0');
+    // h1 is as it was; h2 is as it was said: 300 along and 120 up, and down again.
+    expect(array_column($set['members'], 'waiting', 'run'))->toBe(['h2' => true])->and($set['total'])->toEqualWithDelta(760.0 + 2 * hypot(300, 120), 1e-3);
+});
+
 it('breaks off what takes longer than it may, whatever it is doing', function (): void {
     $started = microtime(true);
     WorkTime::limit(0.5, static function (WorkTime $time): void {

@@ -2470,6 +2470,14 @@ export interface SolvedSet {
      * How near it came to the one length, mm; null when it need not.
      */
     off: number | null;
+    /**
+     * Whether that is within its tolerance; null when it need not.
+     */
+    kept: boolean | null;
+    /**
+     * True while it is not worked out: its length is as it was said, or as it hangs.
+     */
+    waiting?: boolean;
   }[];
 }
 /**

@@ -132,7 +132,6 @@ function OneSet({
             const run = item('runs', id);
             const member = solved?.members.find((one) => one.run === id);
             const isSame = run?.fixed_length?.same_as === set.id;
-            const tolerance = Number(run?.fixed_length?.tolerance ?? 0);
             return run === undefined ? null : (
               <tr key={id}>
                 <td>
@@ -140,7 +139,10 @@ function OneSet({
                     {run.name ?? id}
                   </button>
                 </td>
-                <td>{member === undefined ? '' : lengthEven(member.length)}</td>
+                <td>
+                  {member === undefined ? '' : lengthEven(member.length)}
+                  {member?.waiting === true && <div className="text-body-secondary">not worked out yet</div>}
+                </td>
                 <td>
                   <input
                     type="checkbox"
@@ -155,8 +157,7 @@ function OneSet({
                     ''
                   ) : (
                     <>
-                      <Mark status={Math.abs(member.off) > tolerance + 1e-7 ? 'violation' : 'good'} />{' '}
-                      {lengthEven(member.off, 2)}
+                      <Mark status={member.kept === false ? 'violation' : 'good'} /> {lengthEven(member.off, 2)}
                     </>
                   )}
                 </td>
@@ -176,7 +177,12 @@ function OneSet({
         <tfoot>
           <tr>
             <td>Together</td>
-            <td>{lengthEven(solved?.total ?? 0)}</td>
+            <td>
+              {lengthEven(solved?.total ?? 0)}
+              {solved?.members.some(({ waiting }) => waiting === true) && (
+                <div className="text-body-secondary">not all worked out</div>
+              )}
+            </td>
             <td colSpan={3}>
               {solved?.longest === null || solved?.longest === undefined
                 ? ''

@@ -27,6 +27,9 @@ final readonly class DrapeRoute implements SettlingRoute
     /** What takes about so long to settle is not waited for, ms. */
     private const LONG = 900.0;
 
+    /** Outside diameters of a run that settles, at most: the time it takes grows with them, and these are a minute. */
+    public const LONGEST = 10_000;
+
     /**
      * @param  list<Vector>  $kept  points of the shape it has been kept in; none when it lies as it falls
      * @param  array{string, string}  $held  how its two ends are (DrapedEnd)
@@ -142,7 +145,7 @@ final readonly class DrapeRoute implements SettlingRoute
     /** By what it takes (bench/curves.php): 8 ms a link, 3 more a body, and 7 more a mesh. */
     public function takesLong(Run $run): bool
     {
-        if ($this->kept !== [] || (! $this->endsFree() && $this->length->shortage($run) !== null)) {
+        if ($this->kept !== [] || $this->isTooLong($run) || (! $this->endsFree() && $this->length->shortage($run) !== null)) {
             return false;
         }
         $spans = count($this->length->gates->gates) + 1;
@@ -165,7 +168,7 @@ final readonly class DrapeRoute implements SettlingRoute
         $stock = $run->stock;
         $curve = match (true) {
             ! $end->isFree && $length <= $start->at->distanceTo($end->at) + 1e-9 => Curve::straight($start->at, $end->at),
-            ! $this->isSettled => $end->isFree ? Curve::straight($start->at, $start->at->minus($this->up->times($length)))
+            ! $this->isSettled || $this->isTooLong($run) => $end->isFree ? Curve::straight($start->at, $start->at->minus($this->up->times($length)))
                 : Catenary::between($start->at, $end->at, $this->up, $length)->curve,
             default => Draping::between(
                 $start, $end, $this->up, $length, $stock->section->outsideDiameter / 2, $stock->bend->leastRadius, $stock->bendingLength(), $this->bodies, $this->nudges, $watch,
@@ -186,7 +189,7 @@ final readonly class DrapeRoute implements SettlingRoute
      */
     public function deepest(LaidRun $laid): ?array
     {
-        if ($this->kept !== [] || ! $this->isSettled || $this->shortage($laid) !== null) {
+        if ($this->kept !== [] || ! $this->isSettled || $this->isTooLong($laid->run) || $this->shortage($laid) !== null) {
             return null;
         }
         $half = $laid->run->stock->section->outsideDiameter / 2;
@@ -203,6 +206,12 @@ final readonly class DrapeRoute implements SettlingRoute
         }
 
         return $deepest;
+    }
+
+    /** Whether it is so long for its thickness that it is not let down onto what it meets, but drawn as it would hang. */
+    public function isTooLong(Run $run): bool
+    {
+        return $this->kept === [] && $this->length->of($run) > self::LONGEST * $run->stock->section->outsideDiameter;
     }
 
     /** @return list<string> names of what it is laid through, as its shape is not at hand */

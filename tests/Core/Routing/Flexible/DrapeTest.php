@@ -280,3 +280,19 @@ it('lies symmetrically over what is symmetric', function (float $diameter, float
         expect([$one->x, $one->z])->toEqualWithDelta([-$other->x, $other->z], 0.5);
     }
 })->with([[200, 900, 0], [150, 1400, 100], [300, 1100, -50]]);
+
+it('draws what is longer than ten thousand diameters as it would hang, and says so', function (float $length, bool $isLaid): void {
+    // A wire of 2 mm over a floor at 0, between ends 10 m apart and 300 above it: 20 m are ten thousand diameters.
+    $file = Jobs::decoded([
+        'format' => 'bowline-job', 'version' => 2,
+        'stock' => [['id' => 'w', 'kind' => 'wire', 'section' => ['shape' => 'round', 'od' => 2], 'bend' => ['radius' => 200, 'min_radius' => 200, 'min_straight' => 0], 'density' => 2000]],
+        'surroundings' => [['id' => 'far', 'shape' => 'box', 'size' => [100, 100, 100], 'pose' => ['at' => [0, 90000, 0]]]],
+        'runs' => [['id' => 'r', 'stock' => 'w', 'from' => ['at' => [0, 0, 300]], 'to' => ['at' => [10000, 0, 300]], 'route' => ['kind' => 'drape', 'length' => $length]]],
+    ]);
+    $started = hrtime(true);
+    $solved = Jobs::solve($file);
+    expect($solved->laid->length())->toEqualWithDelta($length, $length * 1e-3)
+        ->and(array_map(static fn ($one): string => $one->title, array_filter($solved->findings, static fn ($one): bool => $one->rule === 'unknown-shape')))
+        ->toBe($isLaid ? [] : ['It is too long to be laid over what it meets'])
+        ->and((hrtime(true) - $started) / 1e9)->toBeLessThan(60.0);
+})->with(['exactly so long' => [20000.0, true], 'a millimetre longer' => [20001.0, false], 'a million kilometres' => [1e12, false]]);

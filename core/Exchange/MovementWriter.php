@@ -23,7 +23,7 @@ final class MovementWriter
     /** @return array<string, mixed>|null null when it does not move */
     public static function write(LaidRun $laid): ?array
     {
-        $sweep = Sweep::of($laid);
+        $sweep = $laid->sweep();
         if ($sweep === null) {
             return null;
         }

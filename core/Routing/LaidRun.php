@@ -10,8 +10,12 @@ use Bowline\Job\Stop\ClampStop;
 use Bowline\Routing\Flexible\Gate;
 
 /** A run laid along its route: where it goes, before anything is judged. */
-final readonly class LaidRun
+final class LaidRun
 {
+    private ?Sweep $sweep = null;
+
+    private bool $isSwept = false;
+
     /**
      * @param  list<Vertex>  $vertices
      * @param  list<Bend>  $bends
@@ -23,17 +27,28 @@ final readonly class LaidRun
      * @param  bool  $jumped  whether the shape it was to follow from has stopped being stable
      */
     public function __construct(
-        public Run $run,
-        public array $vertices,
-        public Path $path,
-        public array $bends,
-        public array $legs,
-        public array $tied,
-        public float $adjustedBy = 0.0,
-        public ?float $nearestLength = null,
-        public array $gates = [],
-        public bool $jumped = false,
+        public readonly Run $run,
+        public readonly array $vertices,
+        public readonly Path $path,
+        public readonly array $bends,
+        public readonly array $legs,
+        public readonly array $tied,
+        public readonly float $adjustedBy = 0.0,
+        public readonly ?float $nearestLength = null,
+        public readonly array $gates = [],
+        public readonly bool $jumped = false,
     ) {
+    }
+
+    /** The run over the whole movement of what it hangs on, worked out once; null when it does not move, or is rigid. */
+    public function sweep(): ?Sweep
+    {
+        if (! $this->isSwept) {
+            $this->sweep = Sweep::of($this);
+            $this->isSwept = true;
+        }
+
+        return $this->sweep;
     }
 
     /** The same run, its shape not that which it followed from. */

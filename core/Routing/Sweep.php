@@ -8,7 +8,6 @@ use Bowline\Geometry\Curve;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
-use WeakMap;
 
 /**
  * A flexible run over the whole movement of what it hangs on. It starts where all stands as placed and goes from
@@ -47,23 +46,17 @@ final class Sweep
     /** What is farther off than this is not near, mm. */
     private const NEAR = 500.0;
 
-    /** @var WeakMap<LaidRun, self>|null what has been worked out: several rules ask for the same */
-    private static ?WeakMap $known = null;
-
     /** @param  non-empty-list<MovedPosition>  $positions  in order of the movement */
     private function __construct(public readonly array $positions)
     {
     }
 
-    /** Null when the run does not move, or is rigid. */
+    /** Null when the run does not move, or is rigid. It takes long: `LaidRun::sweep` keeps it. */
     public static function of(LaidRun $laid): ?self
     {
-        self::$known ??= new WeakMap;
-        if (! $laid->run->isMoving() || ! $laid->run->route instanceof FlexibleRoute) {
-            return null;
-        }
+        $route = $laid->run->route;
 
-        return self::$known[$laid] ??= new self(self::positions($laid, $laid->run->route));
+        return $laid->run->isMoving() && $route instanceof FlexibleRoute ? new self(self::positions($laid, $route)) : null;
     }
 
     public function tightest(): MovedPosition

@@ -6,7 +6,6 @@ namespace Bowline\Rules;
 
 use Bowline\Geometry\Tolerance;
 use Bowline\Routing\LaidRun;
-use Bowline\Routing\Sweep;
 
 /** `moving-touch`: over its movement a run does not go into what stands around. */
 final class MovingClear implements Rule
@@ -15,7 +14,7 @@ final class MovingClear implements Rule
 
     public function check(LaidRun $laid): array
     {
-        $position = Sweep::of($laid)?->nearest();
+        $position = $laid->sweep()?->nearest();
         if ($position?->nearest === null || $position->nearest[0] >= -Tolerance::COINCIDENT) {
             return [];
         }

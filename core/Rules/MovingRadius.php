@@ -8,7 +8,6 @@ use Bowline\Geometry\Curve;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\LaidRun;
-use Bowline\Routing\Sweep;
 
 /** `moving-radius`: over the whole movement a run that moves keeps the radius its stock stands when it moves. */
 final class MovingRadius implements Rule
@@ -17,7 +16,7 @@ final class MovingRadius implements Rule
 
     public function check(LaidRun $laid): array
     {
-        $tightest = Sweep::of($laid)?->tightest();
+        $tightest = $laid->sweep()?->tightest();
         $least = $laid->run->stock->movingRadius;
         if ($tightest === null || $tightest->leastRadius() >= $least * (1.0 - Tolerance::CURVE_ACCURACY) - Tolerance::RULE_SLACK) {
             return [];

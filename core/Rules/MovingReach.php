@@ -6,7 +6,6 @@ namespace Bowline\Rules;
 
 use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\LaidRun;
-use Bowline\Routing\Sweep;
 
 /** `moving-reach`: what hangs on a thing that moves can follow it, and is long enough wherever it goes. */
 final class MovingReach implements Rule
@@ -26,7 +25,7 @@ final class MovingReach implements Rule
                 ($laid->run->to->movement === null ? $laid->run->from : $laid->run->to)->at, [0.0, $laid->length()],
             )];
         }
-        $position = Sweep::of($laid)?->tautest();
+        $position = $laid->sweep()?->tautest();
         $shortage = $position === null ? null : $route->asCut($laid->run)->shortage($position->laid);
         if ($position === null || $shortage === null) {
             return [];

@@ -7,7 +7,6 @@ namespace Bowline\Rules;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
-use Bowline\Routing\Sweep;
 
 /**
  * `twist`: a movement that leaves the plane of the hose screws its ends against each other. Makers warn that a few
@@ -20,7 +19,7 @@ final class MovingTwist implements Rule
 
     public function check(LaidRun $laid): array
     {
-        $worst = Sweep::of($laid)?->mostTwisted();
+        $worst = $laid->sweep()?->mostTwisted();
         $degrees = rad2deg(abs($worst->twist ?? 0.0));
         if ($worst === null || $degrees <= self::MOST + Tolerance::RULE_SLACK) {
             return [];

@@ -6,7 +6,6 @@ namespace Bowline\Rules;
 
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\MovedPosition;
-use Bowline\Routing\Sweep;
 
 /** `snaps`: somewhere in the movement the shape of a hose stops being stable, and a real one would jump to another. */
 final class Snaps implements Rule
@@ -25,7 +24,7 @@ final class Snaps implements Rule
             ),
             $laid->run->to->at,
             [0.0, $laid->length()],
-        ), array_slice(Sweep::of($laid)?->jumps() ?? [], 0, 1));
+        ), array_slice($laid->sweep()?->jumps() ?? [], 0, 1));
     }
 
     public function remedies(Finding $finding, LaidRun $laid): iterable

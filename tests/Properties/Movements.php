@@ -6,7 +6,6 @@ namespace Tests\Properties;
 
 use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\FollowsShape;
-use Bowline\Routing\Sweep;
 use stdClass;
 use Tests\Jobs;
 
@@ -31,7 +30,7 @@ final class Movements implements Property
     public function differences(int $seed): array
     {
         $laid = Jobs::laid($this->job($seed));
-        $sweep = Sweep::of($laid);
+        $sweep = $laid->sweep();
         $route = $laid->run->route;
         assert($sweep !== null && $route instanceof FlexibleRoute && $laid->run->from->movement !== null);
         $cut = $laid->run->withRoute($route->asCut($laid->run));

@@ -1,3 +1,4 @@
+import { create } from 'zustand';
 import type { Job } from '../api/types';
 
 /** Millimetres to an inch, exact since 1959. */
@@ -11,24 +12,24 @@ export interface Units {
 
 const MILLIMETRES: Units = { word: 'mm', fraction: null };
 
-let current: Units = MILLIMETRES;
-
 /**
  * What lengths are shown in. It belongs to the job that is open, of which there is one to a window: set where the
  * job is given to the components, before any of them draws.
  */
-export const units = (): Units => current;
+const useUnits = create<{ units: Units }>()(() => ({ units: MILLIMETRES }));
+
+export const units = (): Units => useUnits.getState().units;
 
 export function unitsOf(job: Job): Units {
   return job.show_units === 'in' ? { word: 'in', fraction: job.show_fraction ?? null } : MILLIMETRES;
 }
 
 export function showIn(next: Units): void {
-  current = next;
+  useUnits.setState({ units: next });
 }
 
 /** The smallest step a hand moves by: a millimetre, or what a rule in inches is marked in. */
-export const handStep = (): number => (current.word === 'mm' ? 1 : INCH / (current.fraction ?? 20));
+export const handStep = (): number => (units().word === 'mm' ? 1 : INCH / (units().fraction ?? 20));
 
 /** A fraction as it is read off a rule, "1 3/8"; null where it would hide the number. */
 export function inFractions(inches: number, parts: number): string | null {

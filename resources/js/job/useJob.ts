@@ -1,5 +1,6 @@
 import { type UseQueryResult, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useEffect, useMemo } from 'react';
+import { create } from 'zustand';
 import { api, Refused, Unreachable } from '../api/client';
 import type { Edit, Header, Job, JobChange, JobState, Laying, List, Place, SolvedRun } from '../api/types';
 import { useWorkbench } from './store';
@@ -77,13 +78,13 @@ async function untilAnswered<Answer>(asking: () => Promise<Answer>): Promise<Ans
 /** Until what was answered is on the screen: what an edit came to must not be seen before it, nor after. */
 const shown = () => new Promise((resolve) => setTimeout(resolve));
 
-/** Revisions of jobs that this window has made itself: an edit made before them does not clash with them. */
-const own = new Map<number, Set<number>>();
+/** Revisions that this window has made itself, as "job revision": an edit made before them does not clash with them. */
+const useOwn = create<{ revisions: ReadonlySet<string> }>()(() => ({ revisions: new Set() }));
 
 /** A revision is this window's when the step in force is the one it has just made. */
 function remember(kept: JobState, token: string): void {
   if (kept.steps.find(({ number }) => number === kept.step)?.token === token) {
-    own.set(kept.id, (own.get(kept.id) ?? new Set()).add(kept.revision));
+    useOwn.setState(({ revisions }) => ({ revisions: new Set([...revisions, `${kept.id} ${kept.revision}`]) }));
   }
 }
 
@@ -93,7 +94,7 @@ const headerOf = (job: Job, header: Header): Header =>
 
 function isOwn(job: number, from: number, to: number): boolean {
   for (let revision = from + 1; revision <= to; revision++) {
-    if (own.get(job)?.has(revision) !== true) {
+    if (!useOwn.getState().revisions.has(`${job} ${revision}`)) {
       return false;
     }
   }

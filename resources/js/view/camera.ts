@@ -34,11 +34,11 @@ interface CameraStore {
   nudgeBy: (nudge: { turn?: [number, number]; pan?: [number, number]; zoom?: number }) => void;
 }
 
-/** How near things were seen last. */
-let nearness = 0.3;
+/** How near things were seen last: by itself, as it changes at every frame of a flight and nothing is drawn from it. */
+const useNearness = create<{ pixelsPerMm: number }>()(() => ({ pixelsPerMm: 0.3 }));
 
 /** The grid anew, when what lengths are shown in has changed. */
-export const regrid = () => useCamera.getState().seenAt(nearness);
+export const regrid = () => useCamera.getState().seenAt(useNearness.getState().pixelsPerMm);
 
 export const useCamera = create<CameraStore>()((set) => ({
   view: 'iso',
@@ -50,7 +50,7 @@ export const useCamera = create<CameraStore>()((set) => ({
   zoomTo: (what) => set(({ fit }) => ({ fit: { what, count: fit.count + 1 } })),
   seenAt: (pixelsPerMm) =>
     set((store) => {
-      nearness = pixelsPerMm;
+      useNearness.setState({ pixelsPerMm });
       const unit = units().word === 'mm' ? 1 : INCH;
       const gridStep = niceStep(GRID_GAP / pixelsPerMm / unit) * unit;
       return gridStep === store.gridStep ? store : { gridStep };

@@ -12,8 +12,13 @@ use Bowline\Routing\SpringRoute;
 /** What a sprung hose could be: the shapes it may rest in, and the lengths at which it keeps its least radius. */
 final readonly class RestingShapes
 {
-    /** Longer than this many times the way nobody orders a hose. */
+    /** Lengths up to so many times the way are looked at, and up to so many times its own. */
     private const LONGEST = 2.5;
+
+    private const BEYOND = 1.2;
+
+    /** Shorter than this many times the way it does not reach. */
+    private const JUST_LONGER = 1.0001;
 
     /** How many lengths are tried, and how finely a limit is found, mm. */
     private const LOOKS = 7;
@@ -42,34 +47,41 @@ final readonly class RestingShapes
         return new self($shapes, $shortest, $longest);
     }
 
-    /** @return array{float|null, float|null} */
+    /**
+     * The range of lengths that keep the least radius: the one it is in, or else the nearest.
+     *
+     * @return array{float|null, float|null}
+     */
     private static function lengths(Run $run, SpringRoute $route): array
     {
         $needed = $run->stock->bend->leastRadius;
         [$distance, $leads] = $route->spanned($run);
+        [, $own] = $route->span($run);
         $keeps = static fn (float $free): bool => ($route->withLength($free + $leads)->shapes($run, 1)[0] ?? null)?->curve->least >= $needed * (1.0 - Tolerance::CURVE_ACCURACY);
-        $good = $bad = $after = null;
+        $looks = [$own];
         for ($look = 1; $look <= self::LOOKS; $look++) {
             // Closer together where the hose is hardly longer than the way.
-            $free = $distance * (1.0 + (self::LONGEST - 1.0) * ($look / self::LOOKS) ** 2);
-            $isGood = $keeps($free);
-            if ($isGood) {
-                $good ??= $free;
-            } elseif ($good === null) {
-                $bad = $free;
-            } else {
-                $after = $free;
-                break;
-            }
-            $last = $isGood ? $free : ($last ?? null);
+            $looks[] = $distance * (1.0 + (max(self::LONGEST, self::BEYOND * $own / $distance) - 1.0) * ($look / self::LOOKS) ** 2);
         }
-        if ($good === null) {
+        $looks = array_values(array_filter($looks, static fn (float $free): bool => $free > $distance * self::JUST_LONGER));
+        sort($looks);
+        $isGood = array_map($keeps, $looks);
+        $good = array_keys(array_filter($isGood));
+        if ($good === []) {
             return [null, null];
+        }
+        usort($good, static fn (int $a, int $b): int => abs($looks[$a] - $own) <=> abs($looks[$b] - $own));
+        $first = $last = $good[0];
+        while ($isGood[$first - 1] ?? false) {
+            $first--;
+        }
+        while ($isGood[$last + 1] ?? false) {
+            $last++;
         }
 
         return [
-            self::limit($keeps, $bad ?? $distance * 1.0001, $good) + $leads,
-            $after === null ? null : self::limit($keeps, $after, $last ?? $good) + $leads,
+            self::limit($keeps, $looks[$first - 1] ?? $distance * self::JUST_LONGER, $looks[$first]) + $leads,
+            isset($looks[$last + 1]) ? self::limit($keeps, $looks[$last + 1], $looks[$last]) + $leads : null,
         ];
     }
 

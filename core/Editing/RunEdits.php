@@ -17,7 +17,7 @@ final class RunEdits
         Edit\SetCorner::class, Edit\HoldLength::class, Edit\AddLeg::class, Edit\TakeBack::class, Edit\Finish::class,
         Edit\PutCorners::class, Edit\Reverse::class, Edit\TieCorner::class, Edit\UntieCorner::class, Edit\ThroughClamp::class,
         Edit\MakeOwn::class, Edit\MakeSymmetric::class, Edit\SetRoute::class, Edit\KeepShape::class, Edit\Ease::class,
-        Edit\AsPoints::class,
+        Edit\AsPoints::class, Edit\Become::class,
     ];
 
     /**

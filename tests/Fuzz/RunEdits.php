@@ -18,7 +18,7 @@ final class RunEdits extends Fuzzer
 {
     private const EDITS = [
         'move-corner', 'move-leg', 'set-leg', 'insert-corner', 'remove-corner', 'set-corner', 'put-corners', 'reverse', 'tie', 'untie', 'through-clamp',
-        'keep-shape', 'as-points', 'ease', 'set-route', 'make-own', 'make-symmetric', 'hold-length', 'add-leg', 'take-back', 'finish',
+        'keep-shape', 'as-points', 'ease', 'set-route', 'make-own', 'make-symmetric', 'hold-length', 'add-leg', 'take-back', 'finish', 'become',
     ];
 
     private const ROUTES = [
@@ -78,7 +78,7 @@ final class RunEdits extends Fuzzer
             'corner' => $pick(['radius' => 40], ['ratio' => 3], ['radius' => -1], null, new stdClass), 'tie' => $pick(0, 7, ['away' => 40, 'from' => 'c'], ['parallel' => 'c'], ['level' => '+z', 'with' => 'nothing'], ['angle' => 30, 'to' => 'c']),
             'clamp' => $pick('c', 'nothing'), 'keep' => $pick(true, false), 'within' => $pick(5, 0, 1e9), 'across' => $pick(['at' => [200, 0, 0], 'normal' => [1, 0, 0]], ['at' => [0, 0, 0], 'normal' => [0, 0, 0]]),
             'port' => $pick('filter.in', 'pump.out', 'nothing', 'a.b.c'), 'lead' => $pick(20, -1, 'riser'), 'stops' => $pick([], [['at' => [100, 0, 300]]], [['along' => '+y', 'length' => 90]], [new stdClass], [['at' => [1, 2]]]),
-            'route' => $pick(...self::ROUTES),
+            'route' => $pick(...self::ROUTES), 'kind' => $pick('corners', 'hang', 'drape', 'spring', 'flow', 'wrap', 'knot'), 'host' => $pick('other', 'run', 'nothing'),
         ];
         foreach ($all as $key => $value) {
             if (mt_rand(0, 9) > 1) {

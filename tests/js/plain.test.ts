@@ -1,7 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { Quaternion, Vector3 } from 'three';
 import type { FlowPoint, Place, Run, SolvedRun, Vector } from '../../resources/js/api/types';
-import { asKind } from '../../resources/js/card/behaviour/asKind';
 import { poseIn } from '../../resources/js/card/mounting';
 import { placeFor, putAt, travelAt, withPoint } from '../../resources/js/job/flowPoints';
 import { direction, fieldText, length, lengthEven, show, showEven } from '../../resources/js/job/format';
@@ -249,47 +248,6 @@ describe('points of a smooth run', () => {
   test('say which way the run goes there', () => {
     // At the top of the half circle it goes along −x.
     expect(travelAt(solved([half(180)]), [0, 100, 0]).map((part) => Number(part) + 0)).toEqual([-1, 0, 0]);
-  });
-});
-
-describe('a run that behaves in another way', () => {
-  const run = {
-    id: 'r',
-    stock: 's',
-    from: { port: 'a.out' },
-    to: { at: [-100, 0, 0] },
-    route: { kind: 'hang', length: 1, through: [{ clamp: 'c' }] },
-    fixed_length: { length: 400 },
-  } as unknown as Run;
-
-  test('keeps its ends, its length and its clamps', () => {
-    for (const kind of ['hang', 'drape', 'spring'] as const) {
-      expect(asKind(run, solved([half(60)]), kind, undefined)).toEqual({
-        from: run.from,
-        to: run.to,
-        fixed_length: undefined,
-        // 100·π, to a tenth.
-        route: { kind, length: 314.2, through: [{ clamp: 'c' }] },
-      });
-    }
-  });
-
-  test('goes through points of where it was', () => {
-    const { route } = asKind(run, solved([half(60)]), 'flow', undefined);
-    const points = route?.points as number[][];
-    expect(points).toHaveLength(3);
-    for (const point of points) {
-      expect(Math.hypot(...point)).toBeCloseTo(100, 0);
-    }
-    // Corners stay corners.
-    const bent = solved([line([0, 0, 0], [10, 0, 0])], { vertices: [[0, 0, 0], [10, 0, 0], [10, 20, 0], [10, 20, 30]] }); // biome-ignore format: a row of points
-    expect(asKind(run, bent, 'corners', undefined).route?.stops).toEqual([{ at: [10, 0, 0] }, { at: [10, 20, 0] }]);
-  });
-
-  test('gets ends where it had none of its own', () => {
-    const wound = { id: 'w', stock: 's', route: { kind: 'wrap' } } as unknown as Run;
-    const changed = asKind(wound, solved([half(60)]), 'hang', undefined);
-    expect([changed.from, changed.to]).toEqual([{ at: [100, 0, 0] }, { at: [-100, 0, 0] }]);
   });
 });
 

@@ -26,7 +26,8 @@ export type Laying =
   | SetRoute
   | KeepShape
   | AsPoints
-  | Ease;
+  | Ease
+  | Become;
 /**
  * x, y, z.
  *
@@ -1150,6 +1151,29 @@ export interface Ease {
    * via the `definition` "number".
    */
   within: number | string;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
+ * Lets a run behave in another way, with its ends and as near as may be its length and place.
+ */
+export interface Become {
+  do: "become";
+  kind: "corners" | "hang" | "drape" | "spring" | "flow" | "wrap";
+  /**
+   * The run that it is wound round, where it is wound.
+   */
+  host?: string;
   /**
    * The run that the change was made from.
    */

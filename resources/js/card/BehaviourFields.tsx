@@ -3,7 +3,6 @@ import { length } from '../job/format';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
 import { Row, Section } from '../ui/Section';
-import { asKind, type Kind } from './behaviour/asKind';
 import { DrapeFields } from './behaviour/DrapeFields';
 import { FlowFields } from './behaviour/FlowFields';
 import { HangFields } from './behaviour/HangFields';
@@ -20,6 +19,8 @@ const KINDS: Record<Kind, string> = {
   wrap: 'winds round another run',
 };
 
+type Kind = Route['kind'];
+
 interface Props {
   run: Run;
   solved: SolvedRun;
@@ -33,11 +34,7 @@ export function BehaviourFields({ run, solved, onChange }: Props) {
   const { route } = run;
   const change = (changed: Partial<Route>) => onChange({ route: { ...route, ...changed } });
   const props = { run, route, solved, onChange: change };
-  const become = (kind: Kind) =>
-    // A curve that becomes points goes on lying where it is.
-    kind === 'flow' && route.kind !== 'corners'
-      ? lay(run.id, { do: 'as-points' })
-      : onChange(asKind(run, solved, kind, hosts[0]));
+  const become = (kind: Kind) => lay(run.id, { do: 'become', kind, host: hosts[0]?.id });
   return (
     <Section title="Behaves">
       <select

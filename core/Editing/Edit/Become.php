@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Editing\Edit;
+
+use Bowline\Editing\EditError;
+use Bowline\Editing\RunDraft;
+use Bowline\Editing\RunEdit;
+use Bowline\Editing\StopList;
+use Bowline\Geometry\Curve;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Node;
+use Bowline\Job\Site;
+use Bowline\Routing\FlexibleRoute;
+use Bowline\Routing\LaidRun;
+use stdClass;
+
+/** Lets the run behave in another way, with its ends, its stock and as near as may be its length and place. */
+final readonly class Become implements RunEdit
+{
+    /** Parts of a curve at which it gets corners. */
+    private const CORNERS_AT = [0.25, 0.5, 0.75];
+
+    /** How a run is wound that was not wound before, mm. */
+    private const WOUND = ['from_length' => 0, 'to_length' => 100, 'pitch' => 40, 'gap' => 0];
+
+    /**
+     * @param  string  $kind  of route, as the file calls it
+     * @param  string|null  $host  id of the run that it is wound round, where it is wound
+     */
+    public function __construct(
+        private string $kind,
+        private ?string $host = null,
+    ) {
+    }
+
+    public static function word(): string
+    {
+        return 'become';
+    }
+
+    public static function label(): string
+    {
+        return 'Change how %s behaves';
+    }
+
+    public static function readsShape(): bool
+    {
+        return false;
+    }
+
+    public static function read(Node $body, RunDraft $draft, Site $site): self
+    {
+        return new self($body->get('kind')->text(), $body->find('host')?->text());
+    }
+
+    /** @throws EditError when it is to be wound round nothing */
+    public function apply(RunDraft $draft): void
+    {
+        $route = $draft->routeObject();
+        if (($route->kind ?? null) === $this->kind) {
+            return;
+        }
+        if ($this->kind === 'wrap') {
+            $this->wind($draft);
+
+            return;
+        }
+        $laid = $draft->laid;
+        $draft->run->from ??= (object) ['at' => self::told($laid->path->segments[0]->start())];
+        $draft->run->to ??= (object) ['at' => self::told($laid->path->segments[count($laid->path->segments) - 1]->end())];
+        if ($this->kind === 'flow' && $laid->run->route instanceof FlexibleRoute) {
+            // A curve that becomes points goes on lying where it is.
+            (new AsPoints)->apply($draft);
+
+            return;
+        }
+        $draft->run->route = (object) ['kind' => $this->kind, ...match ($this->kind) {
+            'corners' => ['stops' => array_map(static fn (array $at): stdClass => (object) ['at' => $at], self::corners($laid))],
+            'flow' => ['points' => self::corners($laid)],
+            default => ['length' => StopList::tidy($laid->length()), ...(isset($route->through) ? ['through' => $route->through] : [])],
+        }];
+        if ($this->kind !== 'corners') {
+            unset($draft->run->fixed_length);
+        }
+    }
+
+    private function wind(RunDraft $draft): void
+    {
+        if ($this->host === null) {
+            throw new EditError('There is no other run to wind it round.');
+        }
+        unset($draft->run->from, $draft->run->to, $draft->run->fixed_length);
+        $draft->run->route = (object) ['kind' => 'wrap', 'host' => $this->host, ...self::WOUND];
+    }
+
+    /** @return list<list<float>> points that it goes through: its corners, or some along its curve */
+    private static function corners(LaidRun $laid): array
+    {
+        $vertices = array_slice($laid->vertices, 1, -1);
+        if ($vertices !== []) {
+            return array_map(static fn ($vertex): array => self::told($vertex->at), $vertices);
+        }
+        $curves = array_values(array_filter($laid->path->segments, static fn ($segment): bool => $segment instanceof Curve));
+
+        return $curves === [] ? [] : array_map(
+            static fn (float $part): array => self::told($curves[0]->pointAt($part * $curves[0]->length())), self::CORNERS_AT,
+        );
+    }
+
+    /** @return list<float> */
+    private static function told(Vector $at): array
+    {
+        return array_map(StopList::tidy(...), $at->toArray());
+    }
+}

@@ -9,12 +9,12 @@ use Bowline\Job;
 use Tests\Jobs;
 
 /** A riser of 250 and a level leg of 400 with a bend of R 30 between them: 650 − 2·30 + 15·π long. */
-function riser(array $more = []): stdClass
+function risingRun(array $more = []): stdClass
 {
     return Jobs::file([['at' => [0, 0, 300]]], ['at' => [400, 0, 300]], $more);
 }
 
-const RISER = 650 - 60 + 15 * M_PI;
+const RISING_LENGTH = 650 - 60 + 15 * M_PI;
 
 /** The job with its first run as it is now. */
 function became(stdClass $file, string $kind, ?string $host = null): stdClass
@@ -26,20 +26,20 @@ function became(stdClass $file, string $kind, ?string $host = null): stdClass
 }
 
 it('keeps its ends, its stock and its length when it lets go of its corners', function (string $kind): void {
-    $changed = became(riser(['fixed_length' => ['length' => 700, 'tolerance' => 1]]), $kind);
+    $changed = became(risingRun(['fixed_length' => ['length' => 700, 'tolerance' => 1]]), $kind);
     $run = $changed->runs[0];
     expect($run->from)->toEqual((object) ['port' => 'pump.out'])->and($run->to->at)->toBe([400, 0, 300])->and($run->stock)->toBe('t12')
         ->and($run)->not->toHaveProperty('fixed_length')->and(get_object_vars($run->route))->toHaveKeys(['kind', 'length'])
-        ->and(Jobs::laid($changed)->length())->toEqualWithDelta(RISER, RISER * 1e-3);
+        ->and(Jobs::laid($changed)->length())->toEqualWithDelta(RISING_LENGTH, RISING_LENGTH * 1e-3);
 })->with(['hang', 'spring', 'drape']);
 
 it('goes through where its corners were', function (): void {
-    expect(became(riser(), 'flow')->runs[0]->route)->toEqual((object) ['kind' => 'flow', 'points' => [[0, 0, 300]]]);
+    expect(became(risingRun(), 'flow')->runs[0]->route)->toEqual((object) ['kind' => 'flow', 'points' => [[0, 0, 300]]]);
 });
 
 it('keeps its clamps as long as it bends by itself', function (): void {
     $clamps = ['clamps' => [['id' => 'c', 'at' => [200, 0, 200], 'axis' => '+x', 'bore' => 12, 'width' => 20]]];
-    $hanging = riser($clamps);
+    $hanging = risingRun($clamps);
     $hanging->runs[0]->route = Jobs::object(['kind' => 'hang', 'length' => 700, 'through' => [['clamp' => 'c']]]);
     $sprung = became($hanging, 'spring')->runs[0];
     expect($sprung->route->through)->toEqual([(object) ['clamp' => 'c']])->and($sprung->route->length)->toEqualWithDelta(700.0, 0.1)
@@ -47,7 +47,7 @@ it('keeps its clamps as long as it bends by itself', function (): void {
 });
 
 it('gets corners on the curve that it was', function (): void {
-    $file = riser();
+    $file = risingRun();
     $file->runs[0]->from = (object) ['at' => [-200, 0, 0]];
     $file->runs[0]->to = (object) ['at' => [200, 0, 0]];
     $file->runs[0]->route = Jobs::object(['kind' => 'hang', 'length' => 500]);
@@ -67,7 +67,7 @@ it('gets corners on the curve that it was', function (): void {
 });
 
 it('is wound round another run, and has ends of its own when it no longer is', function (): void {
-    $file = riser();
+    $file = risingRun();
     $file->runs[] = Jobs::object(['id' => 'host', 'stock' => 't12', 'from' => ['at' => [0, 500, 0]], 'to' => ['at' => [300, 500, 0]], 'route' => ['kind' => 'corners', 'stops' => []]]);
     $wound = became($file, 'wrap', 'host');
     expect($wound->runs[0])->not->toHaveProperty('from')->not->toHaveProperty('to')->and($wound->runs[0]->route->host)->toBe('host');
@@ -80,6 +80,6 @@ it('is wound round another run, and has ends of its own when it no longer is', f
 });
 
 it('stays as it is when it behaves so already', function (): void {
-    $file = riser(['fixed_length' => ['length' => 640, 'tolerance' => 1]]);
+    $file = risingRun(['fixed_length' => ['length' => 640, 'tolerance' => 1]]);
     expect(became($file, 'corners')->runs[0])->toEqual($file->runs[0]);
 });

@@ -22,7 +22,9 @@ function firstLoad(): Plugin {
       };
       Object.values(bundle)
         .filter((chunk) => chunk.type === 'chunk' && chunk.isEntry)
-        .forEach(({ fileName }) => load(fileName));
+        .forEach(({ fileName }) => {
+          load(fileName);
+        });
       const bytes = [...loaded].reduce((sum, file) => {
         const chunk = bundle[file];
         return sum + (chunk?.type === 'chunk' ? gzipSync(chunk.code).length : 0);

@@ -20,7 +20,15 @@ test('looks from the sides of the rose, and turns, pans and zooms by keys', asyn
   }
   // The grid gets finer as the view comes nearer.
   const step = async () => Number(/grid (\d+)/.exec((await where.textContent()) ?? '')?.[1]);
-  const far = await step();
+  let far = 0;
+  // The words change before the eye is there.
+  await expect
+    .poll(async () => {
+      const before = far;
+      far = await step();
+      return far === before;
+    })
+    .toBe(true);
   await page.locator('.view').focus();
   for (let i = 0; i < 6; i++) {
     await page.keyboard.press('+');

@@ -9,6 +9,8 @@ use Bowline\Editing\RunEdits as Edits;
 use Bowline\Job;
 use Bowline\Job\JobFile;
 use Bowline\Job\Node;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Meanwhile;
 use Bowline\Routing\Run;
 use Bowline\Solving\Solver;
 use stdClass;
@@ -39,8 +41,16 @@ final class RunEdits extends Fuzzer
         $job = Job::read(JobFile::decode(json_encode($this->job(), JSON_THROW_ON_ERROR)));
         $run = $job->runs['run'];
         $change = $this->change(self::EDITS[$seed % count(self::EDITS)]);
-        $item = Edits::apply(RunDraft::of($run->route->lay($run)), new Node($change), $job->site)->run();
-        (new Solver($job))->preview(Run::read(new Node($item), $job->site));
+        $item = Edits::apply(RunDraft::of(self::laid($run)), new Node($change), $job->site)->run();
+        (new Solver($job))->preview(Meanwhile::of(Run::read(new Node($item), $job->site)));
+    }
+
+    /** As a request lays it: what takes long to settle hangs meanwhile. */
+    private static function laid(Run $run): LaidRun
+    {
+        $shown = Meanwhile::of($run);
+
+        return $shown->route->lay($shown);
     }
 
     /** @return array<string, mixed> */

@@ -25,6 +25,9 @@ it('refuses what it cannot take in plain words', function (Fuzzer $fuzzer, int $
     'job files' => fn () => [new JobFiles, 250], 'edits of runs' => fn () => [new RunEdits, 84], 'what is brought in' => fn () => [new BroughtInFiles, 1200],
 ]);
 
+/** Requests of one seed. */
+const REQUESTS = 150;
+
 /** A body of a request that may suit a route, and may not. */
 function oddBody(): string
 {
@@ -46,7 +49,7 @@ it('answers no request with an error of its own', function (int $seed): void {
     $job = (int) basename(demo());
     $routes = array_values(array_filter(Route::getRoutes()->getRoutes(), static fn ($route): bool => str_starts_with($route->uri(), 'api/')));
     $pick = static fn (mixed ...$of): mixed => $of[mt_rand(0, count($of) - 1)];
-    for ($i = 0; $i < 150; $i++) {
+    for ($i = 0; $i < REQUESTS; $i++) {
         $route = $routes[mt_rand(0, count($routes) - 1)];
         $method = mt_rand(0, 9) === 0 ? $pick('GET', 'POST', 'DELETE', 'PUT', 'PATCH', 'OPTIONS') : $route->methods()[0];
         $address = '/'.preg_replace_callback('/\{(\w+)\??\}/', static fn (array $match): string => rawurlencode((string) match ($match[1]) {
@@ -61,4 +64,9 @@ it('answers no request with an error of its own', function (int $seed): void {
             $this->postJson('/api/jobs/'.$job.'/restore', []);
         }
     }
-})->with(range(1, 12));
+})->with(static function (): array {
+    // bin/fuzz COUNT FIRST routes
+    [$first, $count] = array_map(static fn (string $name, int $usual): int => (int) (getenv($name) ?: $usual), ['FUZZ_FIRST', 'FUZZ_COUNT'], [1, 12]);
+
+    return range($first, $first + $count - 1);
+});

@@ -122,3 +122,11 @@ it('says before it serves that its disk is full or may not be written to', funct
     'full' => ['remount,size=64k', 'The disk of the server is full'],
     'read-only' => ['remount,ro', 'cannot be made; check who owns its folder and whether its disk is full or read-only'],
 ]);
+
+it('looks for its own processes without a word about one that ends meanwhile', function (): void {
+    // It ends when the first process is looked at, and is in the list all the same.
+    $script = '. bin/processes; sleep 60 & victim=$!; readlink() { kill -9 $victim; wait $victim; pwd -P; }; own_processes 1';
+    $process = new Process(['bash', '-c', $script], base_path(), null, null, 60);
+    $process->run();
+    expect($process->getErrorOutput())->not->toContain('No such file')->and($process->getOutput())->toBe('');
+});

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Bowline\Editing\Edit\MoveCorner;
+use Bowline\Editing\Edit\MoveLeg;
 use Bowline\Editing\Edit\UntieCorner;
 use Bowline\Editing\EditError;
 use Bowline\Editing\Loosening;
@@ -133,6 +134,20 @@ it('moves a tied corner only where its ties let it, and stays when one is let go
     expect(fn () => RunDraft::of(Jobs::laid($file))->apply(new MoveCorner(1, new Vector(0.0, 0.0, 80.0))))->toThrow(EditError::class, 'level with pump.out');
     $file->runs[0] = RunDraft::of(Jobs::laid($file))->apply(new UntieCorner(1, 0))->run();
     expect(Jobs::written($file)['vertices'][1])->toEqualWithDelta([215, 220, 50], 1e-9)->and(isset($file->runs[0]->route->stops[0]->ties))->toBeFalse();
+});
+
+it('moves a leg only where the ties of both its corners let it', function (): void {
+    // The one corner keeps its height, the other its place along x: of a move by 5, 7 and 80 only the 7 are left.
+    $file = tiedJob([['id' => 'a', 'route' => ['kind' => 'corners', 'stops' => [
+        ['at' => [210, 220, 230], 'ties' => [['level' => '+z', 'with' => 'pump.out']]], ['at' => [300, 220, 50], 'ties' => [['level' => '+x', 'with' => 'pump.out', 'distance' => 300]]],
+    ]]]]);
+    [, $first, $second] = Jobs::written($file)['vertices'];
+    $file->runs[0] = RunDraft::of(Jobs::laid($file))->apply(new MoveLeg(2, new Vector(5.0, 7.0, 80.0)))->run();
+    [, $firstNow, $secondNow] = Jobs::written($file)['vertices'];
+    expect($firstNow)->toEqualWithDelta([$first[0], $first[1] + 7, $first[2]], 1e-9)->and($secondNow)->toEqualWithDelta([$second[0], $second[1] + 7, $second[2]], 1e-9)
+        // And what was said is where it stands: the ties have nothing left to take back.
+        ->and($file->runs[0]->route->stops[0]->at)->toEqualWithDelta($firstNow, 1e-6)->and($file->runs[0]->route->stops[1]->at)->toEqualWithDelta($secondNow, 1e-6);
+    expect(fn () => RunDraft::of(Jobs::laid($file))->apply(new MoveLeg(2, new Vector(0.0, 0.0, 80.0))))->toThrow(EditError::class, 'level with pump.out');
 });
 
 it('leaves corners where they were when what they are tied to goes', function (): void {

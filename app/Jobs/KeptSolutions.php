@@ -12,8 +12,8 @@ use App\Support\WorkBrokenOff;
 use App\Support\WorkTime;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job as CoreJob;
+use Bowline\Routing\Meanwhile;
 use Bowline\Routing\Run;
-use Bowline\Routing\SettlingRoute;
 use Bowline\Solving\Outline;
 use Bowline\Solving\SolvedRun;
 use Bowline\Solving\Solver;
@@ -60,11 +60,9 @@ final readonly class KeptSolutions
      */
     private function solution(Job $job, Solver $solver, Run $run, string $from, WorkTime $time, ?string $waiting): KeptSolution
     {
-        if ($run->route instanceof SettlingRoute && $run->route->takesLong($run)) {
-            $route = $run->route;
-
-            return $this->queued($job, $run, $from)
-                ?? self::meanwhile($solver->preview($run->withRoute($route->unsettled())), 'settling');
+        $hanging = Meanwhile::of($run);
+        if ($hanging !== $run) {
+            return $this->queued($job, $run, $from) ?? self::meanwhile($solver->preview($hanging), 'settling');
         }
         try {
             $solved = $waiting === $from ? null : $time->run(static fn (): SolvedRun => $solver->run($run));

@@ -64,8 +64,10 @@ final readonly class Input
      */
     public function one(): SolvedRun
     {
-        $solved = $this->solved();
+        if ($this->option('run') === null && count($this->job->runs) !== 1) {
+            throw JobError::at('/runs', 'name one run with --run');
+        }
 
-        return count($solved) === 1 ? $solved[0] : throw JobError::at('/runs', 'name one run with --run');
+        return $this->solved()[0];
     }
 }

@@ -14,7 +14,7 @@ use Bowline\Routing\LaidRun;
 use Bowline\Routing\WrapRoute;
 use stdClass;
 
-/** What an edit of a flexible run comes to, as keys of its route in the shape of the file (RunDraft::setRoute). */
+/** What an edit of a flexible run comes to, as keys of its route in the shape of the file (Edit\SetRoute). */
 final readonly class FlexibleEdit
 {
     /** A curve that is turned into points runs within this of where it was, mm, in as few of them as will do. */

@@ -20,9 +20,6 @@ interface RunEdit extends RunChange
     /** What the step is called in the list of what can be undone; the run's name goes where the %s is. */
     public static function label(): string;
 
-    /** Whether it reads the shape in which the run lies, and not only what was said. */
-    public static function readsShape(): bool;
-
     /**
      * @param  Node  $body  its shape has been checked
      *

@@ -46,8 +46,9 @@ final readonly class EditPreview
     public static function ofRun(Job $job, Run $run, Node $change, ?float $step): self
     {
         $solver = new Solver($job, new WorkBudget);
+        $shown = Meanwhile::of($run);
         // What is only told other numbers need not be laid first as it was.
-        $laid = $change->get('do')->value === 'set-route' ? LaidRun::curve($run, new Path([])) : Meanwhile::of($run)->route->lay($run);
+        $laid = $change->get('do')->value === 'set-route' ? LaidRun::curve($run, new Path([])) : $shown->route->lay($shown);
         $edited = static fn (Node $change): stdClass => OpenEnds::followed(
             RunEdits::apply(RunDraft::of($laid), $change, $job->site)->run(), $job->site, $laid,
         );
@@ -61,8 +62,8 @@ final readonly class EditPreview
         }
         $at = static fn (float $amount): array => $solve($edited($scale->at($amount)));
         $hold = $scale->hasLeast
-            ? Hold::atLeast($at, [$solver->preview(Meanwhile::of($run))], $scale->rest, $scale->wish, $step)
-            : Hold::towards($at, [$solver->preview(Meanwhile::of($run))], $scale->rest, $scale->wish, $step);
+            ? Hold::atLeast($at, [$solver->preview($shown)], $scale->rest, $scale->wish, $step)
+            : Hold::towards($at, [$solver->preview($shown)], $scale->rest, $scale->wish, $step);
 
         return new self(['runs' => $edited($scale->at($hold->amount))], $hold);
     }

@@ -11,7 +11,7 @@ use Bowline\Job\Port;
 use Bowline\Job\Site;
 use stdClass;
 
-/** RunsBetweenPorts flexible runs at once, each between a pair of ports, all of one stock and with the same slack. */
+/** Several flexible runs at once, each between a pair of ports, all of one stock and with the same slack. */
 final class RunsBetweenPorts
 {
     /** A lead out of each port where a hose is sprung: its socket, as a multiple of its outside diameter. */

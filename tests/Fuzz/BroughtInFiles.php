@@ -6,10 +6,14 @@ namespace Tests\Fuzz;
 
 use Bowline\Exchange\BroughtIn;
 use Bowline\Exchange\CatalogueRows;
+use Bowline\Exchange\JobArchive;
 use Bowline\Exchange\Mesh\MeshReader;
+use Bowline\Exchange\Mesh\StlWriter;
 use Bowline\Exchange\PastedRows;
+use Bowline\Job;
 use Bowline\Job\Units;
 use Bowline\Job\Values;
+use ZipArchive;
 
 /** Drawings, tables, catalogues and meshes with something wrong in them. */
 final class BroughtInFiles extends Fuzzer
@@ -28,14 +32,34 @@ final class BroughtInFiles extends Fuzzer
     {
         $values = Values::read(null);
         $units = mt_rand(0, 1) === 0 ? Units::millimetres() : Units::inches(16);
-        match ($seed % 6) {
+        match ($seed % 7) {
             0 => BroughtIn::of(self::spoilt(self::DXF), $values, $units),
             1 => BroughtIn::of(self::spoilt(self::BENDS), $values, $units),
             2 => CatalogueRows::read(self::spoilt(self::CSV)),
             3 => PastedRows::read(self::spoilt("0\t0\t50\n+x\t200\n-y\t1/2 in\t30\n"), $values, $units),
             4 => MeshReader::read(self::spoilt(mt_rand(0, 1) === 0 ? self::OBJ : self::STL), 'a.'.(mt_rand(0, 1) === 0 ? 'obj' : 'stl')),
-            default => MeshReader::read(self::spoilt(self::glb()), 'a.glb'),
+            5 => MeshReader::read(self::spoilt(self::glb()), 'a.glb'),
+            default => self::openArchive(),
         };
+    }
+
+    /** A ZIP of a job and a mesh: the files in it spoilt, or the ZIP itself. */
+    private static function openArchive(): void
+    {
+        $job = '{"format": "bowline-job", "version": 2, "surroundings": [{"id": "a", "shape": "mesh", "mesh": "bed", "extent": [[-9, -9, -9], [9, 9, 9]]}]}';
+        $stl = StlWriter::write(pack('g9', 0, 0, 0, 1, 0, 0, 0, 1, 0));
+        $path = (string) tempnam(sys_get_temp_dir(), 'fuzz');
+        try {
+            $zip = new ZipArchive;
+            $zip->open($path, ZipArchive::CREATE | ZipArchive::OVERWRITE);
+            $zip->addFromString('job.json', mt_rand(0, 1) === 0 ? $job : self::spoilt($job));
+            $zip->addFromString('meshes/bed.stl', mt_rand(0, 1) === 0 ? $stl : self::spoilt($stl));
+            $zip->close();
+            file_put_contents($path, mt_rand(0, 1) === 0 ? (string) file_get_contents($path) : self::spoilt((string) file_get_contents($path)));
+            Job::read(JobArchive::open($path));
+        } finally {
+            unlink($path);
+        }
     }
 
     /** Bytes changed, taken out, doubled or put in; whole lines too, and a byte order mark. */

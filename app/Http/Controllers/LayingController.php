@@ -12,6 +12,7 @@ use App\Jobs\JobFiles;
 use App\Jobs\StepName;
 use App\Models\Job;
 use App\Settling\SettledShape;
+use Bowline\Editing\ReadsShape;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdits;
 use Bowline\Exchange\PastedRows;
@@ -40,13 +41,14 @@ final readonly class LayingController
         $body = Body::change($request);
         $was = $body->find('was')?->object();
         $core = $this->core($job, $run, $was, Hanging::thingsOfChange($body->object()));
-        $before = RunEdits::of($body)::readsShape() ? SettledShape::of($job, $core->runs[$run]) : SettledShape::shown($job, $core->runs[$run]);
+        $kind = RunEdits::of($body);
+        $before = is_a($kind, ReadsShape::class, true) ? SettledShape::of($job, $core->runs[$run]) : SettledShape::shown($job, $core->runs[$run]);
         $item = RunEdits::apply(RunDraft::of($before->route->lay($before)), $body, $core->site)->run();
         $edit = new Node((object) ['list' => 'runs', 'id' => $run, 'item' => $item, ...($was === null ? [] : ['was' => $was])]);
         $since = $body->find('since')?->value;
 
         return $response->kept($edits->apply($job, new Action(
-            [$edit], null, sprintf(RunEdits::of($body)::label(), StepName::name($item, $run)), $body->find('token')?->text(),
+            [$edit], null, sprintf($kind::label(), StepName::name($item, $run)), $body->find('token')?->text(),
         )), is_int($since) ? $since : null);
     }
 

@@ -16,7 +16,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use stdClass;
 
-/** RunsBetweenPorts runs at once: laid between pairs of ports, or combed into a bundle. As they would stand; not kept. */
+/** Several runs at once: laid between pairs of ports, or combed into a bundle. As they would stand; not kept. */
 final readonly class SeveralController
 {
     public function __construct(private JobFiles $files)

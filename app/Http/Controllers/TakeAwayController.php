@@ -58,7 +58,12 @@ final readonly class TakeAwayController
     public function archive(Job $job): BinaryFileResponse
     {
         $path = TemporaryFile::make();
-        JobArchive::write($this->files->file($job), $path);
+        try {
+            JobArchive::write($this->files->file($job), $path);
+        } catch (JobError $error) {
+            unlink($path);
+            throw $error;
+        }
 
         return response()->download($path, self::fileName($job->name, 'bowline'), ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
     }

@@ -40,11 +40,6 @@ final readonly class AddLeg implements Draggable, RunEdit
         return 'Lay a leg of %s';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function drag(Node $change, LaidRun $laid, Values $values): ?DragParameter
     {
         return DragParameter::leg($change, $laid, $values);

@@ -6,14 +6,14 @@ namespace Bowline\Editing\Edit;
 
 use Bowline\Editing\EditError;
 use Bowline\Editing\FlexibleEdit;
+use Bowline\Editing\ReadsShape;
 use Bowline\Editing\RunDraft;
-use Bowline\Editing\RunEdit;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Routing\FlexibleRoute;
 
 /** Makes a flexible run one through points, to be edited by hand, as near as may be to where it is. */
-final readonly class AsPoints implements RunEdit
+final readonly class AsPoints implements ReadsShape
 {
     public static function word(): string
     {
@@ -23,11 +23,6 @@ final readonly class AsPoints implements RunEdit
     public static function label(): string
     {
         return 'Turn %s into points';
-    }
-
-    public static function readsShape(): bool
-    {
-        return true;
     }
 
     public static function read(Node $body, RunDraft $draft, Site $site): self

@@ -45,11 +45,6 @@ final readonly class Become implements RunEdit
         return 'Change how %s behaves';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function read(Node $body, RunDraft $draft, Site $site): self
     {
         return new self($body->get('kind')->text(), $body->find('host')?->text());

@@ -6,14 +6,14 @@ namespace Bowline\Editing\Edit;
 
 use Bowline\Editing\Easing;
 use Bowline\Editing\EditError;
+use Bowline\Editing\ReadsShape;
 use Bowline\Editing\RunDraft;
-use Bowline\Editing\RunEdit;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 
 /** Relaxes the tightest part of a smooth run. */
-final readonly class Ease implements RunEdit
+final readonly class Ease implements ReadsShape
 {
     /**
      * @param  float  $within  how far each of its points may move, mm
@@ -31,11 +31,6 @@ final readonly class Ease implements RunEdit
     public static function label(): string
     {
         return 'Ease %s';
-    }
-
-    public static function readsShape(): bool
-    {
-        return true;
     }
 
     public static function read(Node $body, RunDraft $draft, Site $site): self

@@ -36,11 +36,6 @@ final readonly class Finish implements RunEdit
         return 'Finish %s at its port';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function read(Node $body, RunDraft $draft, Site $site): self
     {
         $site->port($body->get('port'));

@@ -40,11 +40,6 @@ final readonly class HoldLength implements Draggable, RunEdit
         return 'Hold length of %s';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function drag(Node $change, LaidRun $laid, Values $values): DragParameter
     {
         return DragParameter::number($change, 'length', $laid->run->fixedLength->length ?? $laid->length(), $values);

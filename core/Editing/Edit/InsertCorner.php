@@ -40,11 +40,6 @@ final readonly class InsertCorner implements RunEdit
         return 'Put a corner into %s';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function read(Node $body, RunDraft $draft, Site $site): self
     {
         return new self(self::vertexOf($body));

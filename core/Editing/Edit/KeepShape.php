@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Bowline\Editing\Edit;
 
 use Bowline\Editing\EditError;
+use Bowline\Editing\ReadsShape;
 use Bowline\Editing\RunDraft;
-use Bowline\Editing\RunEdit;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
@@ -14,7 +14,7 @@ use Bowline\Job\Site;
 use Bowline\Routing\DrapeRoute;
 
 /** Keeps the shape a draped run lies in, or lets it go again. */
-final readonly class KeepShape implements RunEdit
+final readonly class KeepShape implements ReadsShape
 {
     public function __construct(
         private bool $keep,
@@ -29,11 +29,6 @@ final readonly class KeepShape implements RunEdit
     public static function label(): string
     {
         return 'Keep or let go the shape of %s';
-    }
-
-    public static function readsShape(): bool
-    {
-        return true;
     }
 
     public static function read(Node $body, RunDraft $draft, Site $site): self

@@ -7,7 +7,6 @@ namespace Bowline\Editing\Edit;
 use Bowline\Editing\RunChange;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\StopList;
-use stdClass;
 
 /** Makes a hanging or sprung run longer; one told by its slack gets a length. */
 final readonly class Lengthen implements RunChange
@@ -19,8 +18,7 @@ final readonly class Lengthen implements RunChange
 
     public function apply(RunDraft $draft): void
     {
-        $route = $draft->run->route;
-        assert($route instanceof stdClass);
+        $route = $draft->routeObject();
         $length = $route->length ?? null;
         unset($route->slack);
         $route->length = match (true) {

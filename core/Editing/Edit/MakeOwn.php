@@ -10,7 +10,6 @@ use Bowline\Editing\StopList;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Routing\VertexPlace;
-use stdClass;
 
 /** Makes a run that followed another, or its own first half, one with corners of its own. */
 final readonly class MakeOwn implements RunEdit
@@ -25,11 +24,6 @@ final readonly class MakeOwn implements RunEdit
         return 'Make %s a run of its own';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function read(Node $body, RunDraft $draft, Site $site): self
     {
         return new self;
@@ -37,8 +31,7 @@ final readonly class MakeOwn implements RunEdit
 
     public function apply(RunDraft $draft): void
     {
-        $route = $draft->run->route;
-        assert($route instanceof stdClass);
+        $route = $draft->routeObject();
         $isSymmetric = isset($route->symmetry);
         $stops = $isSymmetric && is_array($route->stops) ? array_values($route->stops) : [];
         foreach ($draft->laid->vertices as $vertex) {

@@ -33,11 +33,6 @@ final readonly class MakeSymmetric implements RunEdit
         return 'Make %s symmetric';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function read(Node $body, RunDraft $draft, Site $site): self
     {
         Likeness::plane($body->get('across'), $site->values);
@@ -47,8 +42,7 @@ final readonly class MakeSymmetric implements RunEdit
 
     public function apply(RunDraft $draft): void
     {
-        $route = $draft->run->route;
-        assert($route instanceof stdClass);
+        $route = $draft->routeObject();
         if (isset($route->like) || isset($route->symmetry)) {
             throw new EditError('It follows something already; make it a run of its own first.');
         }

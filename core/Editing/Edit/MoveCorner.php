@@ -37,11 +37,6 @@ final readonly class MoveCorner implements Draggable, RunEdit
         return 'Move a corner of %s';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function drag(Node $change, LaidRun $laid, Values $values): DragParameter
     {
         return DragParameter::move($change, $values);

@@ -40,11 +40,6 @@ final readonly class MoveLeg implements Draggable, RunEdit
         return 'Move a leg of %s';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function drag(Node $change, LaidRun $laid, Values $values): DragParameter
     {
         return DragParameter::move($change, $values);

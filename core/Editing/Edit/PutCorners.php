@@ -35,11 +35,6 @@ final readonly class PutCorners implements RunEdit
         return 'Paste corners into %s';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function read(Node $body, RunDraft $draft, Site $site): self
     {
         return new self(array_map(static fn (Node $stop): stdClass => $stop->object(), $body->list('stops')), self::vertexOrNone($body));

@@ -31,11 +31,6 @@ final readonly class RemoveCorner implements RunEdit
         return 'Take a corner out of %s';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function read(Node $body, RunDraft $draft, Site $site): self
     {
         return new self(self::vertexOf($body));

@@ -8,11 +8,13 @@ use Bowline\Editing\RunChange;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\StopList;
 
-/** Sets one number of a clamp stop or of a flange, as the file calls it. */
+/** Sets how far from the middle of a clamp the corner before or after it stands. */
 final readonly class SetAtClamp implements RunChange
 {
     /**
-     * @param  'before'|'after'  $key
+     * @param  int  $stop  of the clamp, 0-based
+     * @param  'before'|'after'  $key  as the file calls it
+     * @param  float  $distance  mm
      */
     public function __construct(
         private int $stop,

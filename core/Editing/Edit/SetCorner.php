@@ -48,11 +48,6 @@ final readonly class SetCorner implements Draggable, RunEdit
         return 'Change radius on %s';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function drag(Node $change, LaidRun $laid, Values $values): ?DragParameter
     {
         return DragParameter::radius($change, $laid, $values);
@@ -71,8 +66,7 @@ final readonly class SetCorner implements Draggable, RunEdit
 
             return;
         }
-        $route = $draft->run->route;
-        assert($route instanceof stdClass);
+        $route = $draft->routeObject();
         RunDraft::set($route, 'corner', $this->corner);
         if ($this->vertex === null) {
             for ($index = 0; $index < $draft->stops->count(); $index++) {

@@ -42,11 +42,6 @@ final readonly class SetLeg implements RunEdit
         return 'Change a leg of %s';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function read(Node $body, RunDraft $draft, Site $site): self
     {
         $along = $body->find('along');

@@ -36,11 +36,6 @@ final readonly class SetRoute implements Draggable, RunEdit
         return 'Change how %s lies';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function drag(Node $change, LaidRun $laid, Values $values): ?DragParameter
     {
         return DragParameter::points($change, $laid, $values);
@@ -54,8 +49,7 @@ final readonly class SetRoute implements Draggable, RunEdit
     /** @throws EditError for what a run with corners is told by */
     public function apply(RunDraft $draft): void
     {
-        $route = $draft->run->route;
-        assert($route instanceof stdClass);
+        $route = $draft->routeObject();
         foreach (get_object_vars($this->changed) as $key => $value) {
             if (in_array($key, ['kind', 'stops', 'like', 'symmetry'], true)) {
                 throw new EditError('How a run behaves, and its corners, are changed otherwise.');

@@ -25,11 +25,6 @@ final readonly class TakeBack implements RunEdit
         return 'Take back a leg of %s';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function read(Node $body, RunDraft $draft, Site $site): self
     {
         return new self;

@@ -39,11 +39,6 @@ final readonly class ThroughClamp implements RunEdit
         return 'Put %s through a clamp';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function read(Node $body, RunDraft $draft, Site $site): self
     {
         return new self(self::vertexOrNone($body), $site->clamp($body->get('clamp')));

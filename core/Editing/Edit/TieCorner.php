@@ -36,11 +36,6 @@ final readonly class TieCorner implements RunEdit
         return 'Tie a corner of %s';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function read(Node $body, RunDraft $draft, Site $site): self
     {
         // The tie is read before it is kept: what it names is there, and nothing comes back to itself.

@@ -34,11 +34,6 @@ final readonly class UntieCorner implements RunEdit
         return 'Let go of a relation of %s';
     }
 
-    public static function readsShape(): bool
-    {
-        return false;
-    }
-
     public static function read(Node $body, RunDraft $draft, Site $site): self
     {
         $tie = $body->find('tie')?->value;

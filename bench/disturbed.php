@@ -13,9 +13,13 @@ use Tests\Disturbed;
 require __DIR__.'/../vendor/autoload.php';
 
 $rounds = (int) ($argv[1] ?? 3);
-$files = array_slice($argv, 2) ?: [...glob(__DIR__.'/../database/demo/*.json'), ...array_filter(
-    glob(__DIR__.'/../tests/cases/*.json'), static fn (string $file): bool => ! str_contains($file, '.expected.') && ! str_contains($file, 'bad-'),
-)];
+$files = array_slice($argv, 2) ?: [
+    ...glob(__DIR__.'/../database/demo/*.json'),
+    ...array_filter(
+        glob(__DIR__.'/../tests/cases/*.json'),
+        static fn (string $file): bool => ! str_contains($file, '.expected.') && ! str_contains($file, 'bad-'),
+    ),
+];
 foreach ($files as $file) {
     $json = (string) file_get_contents($file);
     $rest = Disturbed::solution($json, null);

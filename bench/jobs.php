@@ -37,10 +37,16 @@ function benchJob(int $runs, int $corners): array
 
     return [
         'format' => 'bowline-job', 'version' => 1, 'name' => "Bench: $runs runs of $corners corners",
-        'stock' => [[
-            'id' => 't12', 'kind' => 'tube', 'name' => 'Tube 12 × 1.5', 'section' => ['shape' => 'round', 'od' => 12, 'wall' => 1.5],
-            'bend' => ['radius' => 30, 'min_radius' => 24, 'min_straight' => 20], 'density' => 7850,
-        ]],
+        'stock' => [
+            [
+                'id' => 't12',
+                'kind' => 'tube',
+                'name' => 'Tube 12 × 1.5',
+                'section' => ['shape' => 'round', 'od' => 12, 'wall' => 1.5],
+                'bend' => ['radius' => 30, 'min_radius' => 24, 'min_straight' => 20],
+                'density' => 7850,
+            ],
+        ],
         'fittings' => $fittings, 'runs' => $items,
     ];
 }

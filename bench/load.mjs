@@ -33,7 +33,8 @@ const line = (name, times) => {
   const sorted = times.toSorted((a, b) => a - b);
   const shown = [0.5, 0.95, 1].map((part) => `${percentile(sorted, part).toFixed(0).padStart(6)} ms`);
   console.log(
-    `  ${name.padEnd(14)} ${String(sorted.length).padStart(5)} answers   median ${shown[0]}   95th ${shown[1]}   longest ${shown[2]}`,
+    `  ${name.padEnd(14)} ${String(sorted.length).padStart(5)} answers   ` +
+      `median ${shown[0]}   95th ${shown[1]}   longest ${shown[2]}`,
   );
 };
 

@@ -18,12 +18,19 @@ require __DIR__.'/../vendor/autoload.php';
 $count = (int) ($argv[1] ?? 500);
 $first = (int) ($argv[2] ?? 1);
 $failed = false;
-foreach ([
-    'stops on legs' => [new StraightOnStops, 1], 'smooth runs' => [new SmoothRuns, 1], 'one relation' => [new Relations(1), 1], 'two relations' => [new Relations(2), 1],
-    'three relations' => [new Relations(3), 1], 'sprung hoses' => [new SprungHoses, 1],
-    // A movement is hundreds of hoses: a tenth of the jobs.
-    'cables that move' => [new Movements(true), 10], 'hoses that move' => [new Movements(false), 10],
-] as $name => [$property, $share]) {
+foreach (
+    [
+        'stops on legs' => [new StraightOnStops, 1],
+        'smooth runs' => [new SmoothRuns, 1],
+        'one relation' => [new Relations(1), 1],
+        'two relations' => [new Relations(2), 1],
+        'three relations' => [new Relations(3), 1],
+        'sprung hoses' => [new SprungHoses, 1],
+        // A movement is hundreds of hoses: a tenth of the jobs.
+        'cables that move' => [new Movements(true), 10],
+        'hoses that move' => [new Movements(false), 10],
+    ] as $name => [$property, $share]
+) {
     $worst = [];
     for ($seed = $first; $seed < $first + intdiv($count, $share); $seed++) {
         foreach ($property->differences($seed) as $part => $difference) {
@@ -34,7 +41,14 @@ foreach ([
     foreach ($property->limits() as $part => $limit) {
         [$difference, $seed] = $worst[$part] ?? [0.0, 0];
         $failed = $failed || $difference > $limit;
-        printf("    %-36s %9.2e of %8.1e  (seed %d)%s\n", $part, $difference, $limit, $seed, $difference > $limit ? '  MISSED' : '');
+        printf(
+            "    %-36s %9.2e of %8.1e  (seed %d)%s\n",
+            $part,
+            $difference,
+            $limit,
+            $seed,
+            $difference > $limit ? '  MISSED' : '',
+        );
     }
 }
 exit($failed ? 1 : 0);

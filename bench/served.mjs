@@ -5,7 +5,10 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-/** @param {(asked: {id: number, post: Function, get: Function, state: object, address: string}) => Promise<void>} ask */
+/**
+ * @typedef {{id: number, post: Function, get: Function, state: object, address: string}} Served
+ * @param {(served: Served) => Promise<void>} ask
+ */
 export async function served(runs, corners, ask) {
   const folder = mkdtempSync(join(tmpdir(), 'bowline-bench-'));
   const database = join(folder, 'bench.sqlite');
@@ -39,7 +42,8 @@ export async function served(runs, corners, ask) {
     const opening = performance.now();
     const state = await (await fetch(`${address}jobs/open`, { method: 'POST', headers, body: job })).json();
     console.log(
-      `${runs} runs of ${corners} corners opened, checked and solved for the first time in ${(performance.now() - opening).toFixed(0)} ms`,
+      `${runs} runs of ${corners} corners opened, checked and solved for the first time ` +
+        `in ${(performance.now() - opening).toFixed(0)} ms`,
     );
     const get = (path) => fetch(`${address}${path}`);
     const post = (path, body) =>
@@ -72,7 +76,8 @@ export async function measure(rounds, asked) {
     empty ||= at(0.5);
     const share = (at(0.5) / empty).toFixed(2);
     console.log(
-      `${name.padEnd(38)} median ${at(0.5).toFixed(1).padStart(6)} ms (× ${share})   95th percentile ${at(0.95).toFixed(1).padStart(6)} ms`,
+      `${name.padEnd(38)} median ${at(0.5).toFixed(1).padStart(6)} ms (× ${share})   ` +
+        `95th percentile ${at(0.95).toFixed(1).padStart(6)} ms`,
     );
   }
 }

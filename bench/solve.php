@@ -15,10 +15,27 @@ foreach ([[1, 4, 0.1], [200, 20, 2.0], [500, 20, 1.2]] as [$runs, $corners, $lim
     $times = [];
     for ($i = 0; $i < 7; $i++) {
         $start = hrtime(true);
-        exec(sprintf('%s %s solve %s', PHP_BINARY, escapeshellarg(__DIR__.'/../bin/bowline'), escapeshellarg((string) $file)), $out, $exit);
+        exec(
+            sprintf(
+                '%s %s solve %s',
+                PHP_BINARY,
+                escapeshellarg(__DIR__.'/../bin/bowline'),
+                escapeshellarg((string) $file),
+            ),
+            $out,
+            $exit,
+        );
         $times[] = (hrtime(true) - $start) / 1e9;
     }
     unlink((string) $file);
     sort($times);
-    printf("%3d runs of %2d corners: median %.3f s, slowest %.3f s (asked for: under %.1f s), exit %d\n", $runs, $corners, $times[3], $times[6], $limit, $exit);
+    printf(
+        "%3d runs of %2d corners: median %.3f s, slowest %.3f s (asked for: under %.1f s), exit %d\n",
+        $runs,
+        $corners,
+        $times[3],
+        $times[6],
+        $limit,
+        $exit,
+    );
 }

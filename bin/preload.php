@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * Classes linked once when the server starts instead of at every request: Bowline's own, which are half of what a preview
- * costs beyond an empty call (bench/preview.mjs), and what an ordinary request takes of the framework.
+ * Classes linked once when the server starts instead of at every request: Bowline's own, which are half of what a
+ * preview costs beyond an empty call (bench/preview.mjs), and what an ordinary request takes of the framework.
  */
 
 use Illuminate\Contracts\Http\Kernel;

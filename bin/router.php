@@ -11,8 +11,18 @@ use App\Http\SafeHeaders;
 use App\Http\TrustedHosts;
 
 const TYPES = [
-    'js' => 'text/javascript', 'mjs' => 'text/javascript', 'css' => 'text/css', 'svg' => 'image/svg+xml', 'png' => 'image/png', 'json' => 'application/json',
-    'woff2' => 'font/woff2', 'woff' => 'font/woff', 'wasm' => 'application/wasm', 'txt' => 'text/plain', 'map' => 'application/json', 'ico' => 'image/x-icon',
+    'js' => 'text/javascript',
+    'mjs' => 'text/javascript',
+    'css' => 'text/css',
+    'svg' => 'image/svg+xml',
+    'png' => 'image/png',
+    'json' => 'application/json',
+    'woff2' => 'font/woff2',
+    'woff' => 'font/woff',
+    'wasm' => 'application/wasm',
+    'txt' => 'text/plain',
+    'map' => 'application/json',
+    'ico' => 'image/x-icon',
 ];
 
 header_remove('X-Powered-By');
@@ -28,7 +38,12 @@ $path = parse_url(is_string($_SERVER['REQUEST_URI'] ?? null) ? $_SERVER['REQUEST
 $path = urldecode(is_string($path) ? $path : '/');
 $public = (string) realpath(__DIR__.'/../public');
 $file = str_contains($path, "\0") ? false : realpath($public.$path);
-if ($file !== false && is_file($file) && str_starts_with($file, $public.'/') && isset(TYPES[pathinfo($file, PATHINFO_EXTENSION)])) {
+if (
+    $file !== false &&
+    is_file($file) &&
+    str_starts_with($file, $public.'/') &&
+    isset(TYPES[pathinfo($file, PATHINFO_EXTENSION)])
+) {
     foreach (SafeHeaders::ALL as $name => $value) {
         header($name.': '.$value);
     }
@@ -36,7 +51,10 @@ if ($file !== false && is_file($file) && str_starts_with($file, $public.'/') && 
     header('Content-Type: '.TYPES[pathinfo($file, PATHINFO_EXTENSION)]);
     header('ETag: '.$tag);
     // Vite names what it builds by its content.
-    header('Cache-Control: '.(str_contains($path, '/build/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache'));
+    header(
+        'Cache-Control: '.
+            (str_contains($path, '/build/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache'),
+    );
     if (($_SERVER['HTTP_IF_NONE_MATCH'] ?? null) === $tag) {
         http_response_code(304);
 

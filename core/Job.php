@@ -63,10 +63,15 @@ final readonly class Job
     {
         $node = new Node($source);
         $site = RouteBook::site($node);
-        $wanted = array_values(array_filter($node->list('runs'), static fn (Node $run): bool => $isWanted($run->object())));
+        $wanted = array_values(
+            array_filter($node->list('runs'), static fn (Node $run): bool => $isWanted($run->object())),
+        );
 
         return new self(
-            $node->find('name')?->text() ?? '', $site, Site::byId($wanted, static fn (Node $run): Run => Run::read($run, $site)), $source,
+            $node->find('name')?->text() ?? '',
+            $site,
+            Site::byId($wanted, static fn (Node $run): Run => Run::read($run, $site)),
+            $source,
         );
     }
 }

@@ -41,7 +41,12 @@ final class Cases
     /** @return array<string, mixed> */
     public static function expected(string $case): array
     {
-        $expected = json_decode((string) file_get_contents(self::FOLDER.$case.'.expected.json'), true, 512, JSON_THROW_ON_ERROR);
+        $expected = json_decode(
+            (string) file_get_contents(self::FOLDER.$case.'.expected.json'),
+            true,
+            512,
+            JSON_THROW_ON_ERROR,
+        );
         assert(is_array($expected));
 
         return $expected;
@@ -83,9 +88,13 @@ final class Cases
         if (is_numeric($expected) && is_numeric($actual)) {
             $allowed = max(self::ABSOLUTE, self::RELATIVE * abs((float) $expected));
 
-            return abs($expected - $actual) <= $allowed ? [] : [sprintf('%s: %.12g, expected %.12g', $at, $actual, $expected)];
+            return abs($expected - $actual) <= $allowed
+                ? []
+                : [sprintf('%s: %.12g, expected %.12g', $at, $actual, $expected)];
         }
 
-        return $expected === $actual ? [] : [sprintf('%s: %s, expected %s', $at, json_encode($actual), json_encode($expected))];
+        return $expected === $actual
+            ? []
+            : [sprintf('%s: %s, expected %s', $at, json_encode($actual), json_encode($expected))];
     }
 }

@@ -17,7 +17,25 @@ use stdClass;
 final class Disturbed
 {
     /** Keys whose numbers are places, directions and lengths; counts and versions are not disturbed. */
-    private const KEYS = ['at', 'axis', 'about', 'normal', 'by', 'to', 'along', 'length', 'slack', 'lead', 'pitch', 'from_length', 'to_length', 'size', 'radius', 'points', 'kept'];
+    private const KEYS = [
+        'at',
+        'axis',
+        'about',
+        'normal',
+        'by',
+        'to',
+        'along',
+        'length',
+        'slack',
+        'lead',
+        'pitch',
+        'from_length',
+        'to_length',
+        'size',
+        'radius',
+        'points',
+        'kept',
+    ];
 
     private const AMOUNT = 1e-12;
 
@@ -31,7 +49,12 @@ final class Disturbed
             self::disturb($file, false);
         }
         $solved = (new Solver(Job::read(JobFile::decode(json_encode($file, JSON_THROW_ON_ERROR)))))->all();
-        $solution = json_decode(json_encode(SolutionWriter::write($solved), JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR);
+        $solution = json_decode(
+            json_encode(SolutionWriter::write($solved), JSON_THROW_ON_ERROR),
+            true,
+            512,
+            JSON_THROW_ON_ERROR,
+        );
         assert(is_array($solution));
 
         return $solution;
@@ -57,7 +80,9 @@ final class Disturbed
         }
         if ((is_int($one) || is_float($one)) && (is_int($other) || is_float($other))) {
             // A rotation of half a turn is +180 or −180, and a direction free to move may be any of a plane.
-            return abs($one - $other) <= $tolerance * max(1.0, abs($one)) ? [] : [sprintf('%s: %.9g and %.9g', $pointer, $one, $other)];
+            return abs($one - $other) <= $tolerance * max(1.0, abs($one))
+                ? []
+                : [sprintf('%s: %.9g and %.9g', $pointer, $one, $other)];
         }
 
         return $one === $other ? [] : [sprintf('%s: %s and %s', $pointer, json_encode($one), json_encode($other))];

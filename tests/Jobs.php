@@ -22,7 +22,13 @@ final class Jobs
      */
     public static function file(array $stops, array $to, array $more = []): stdClass
     {
-        $run = ['id' => 'run', 'stock' => 't12', 'from' => ['port' => 'pump.out'], 'to' => $to, 'route' => ['kind' => 'corners', 'stops' => $stops]];
+        $run = [
+            'id' => 'run',
+            'stock' => 't12',
+            'from' => ['port' => 'pump.out'],
+            'to' => $to,
+            'route' => ['kind' => 'corners', 'stops' => $stops],
+        ];
         $bend = ['radius' => 30, 'min_radius' => 24, 'min_straight' => 20];
         $section = ['shape' => 'round', 'od' => 12, 'wall' => 1.5];
         foreach ($more as $key => $value) {
@@ -37,7 +43,13 @@ final class Jobs
         return self::decoded([
             'format' => 'bowline-job', 'version' => 1, 'values' => ['riser' => 120],
             'stock' => [['id' => 't12', 'kind' => 'tube', 'section' => $section, 'bend' => $bend, 'density' => 7980]],
-            'fittings' => [['id' => 'pump', 'pose' => ['at' => [0, 0, 0]], 'ports' => [['id' => 'out', 'at' => [0, 0, 50], 'axis' => [0, 0, 1]]]]],
+            'fittings' => [
+                [
+                    'id' => 'pump',
+                    'pose' => ['at' => [0, 0, 0]],
+                    'ports' => [['id' => 'out', 'at' => [0, 0, 50], 'axis' => [0, 0, 1]]],
+                ],
+            ],
             'clamps' => $more['clamps'] ?? [],
             'runs' => [$run],
         ]);
@@ -74,7 +86,12 @@ final class Jobs
     /** @return array<string, mixed> as the command line writes it */
     public static function written(stdClass $file, int $run = 0): array
     {
-        return json_decode(json_encode(SolutionWriter::run(self::solve($file, $run)), JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR);
+        return json_decode(
+            json_encode(SolutionWriter::run(self::solve($file, $run)), JSON_THROW_ON_ERROR),
+            true,
+            512,
+            JSON_THROW_ON_ERROR,
+        );
     }
 
     /** A run through random points, every leg long enough for its bends. */

@@ -25,14 +25,26 @@ final class Triangles
             foreach ([-1, 1] as $side) {
                 $corner = static function (int $i, int $j) use ($u, $v, $w, $side, $size, $pieces): array {
                     $at = [0, 0, 0];
-                    [$at[$u], $at[$v], $at[$w]] = [$size[$u] * ($i / $pieces - 0.5), $size[$v] * ($j / $pieces - 0.5), $size[$w] * $side / 2];
+                    [$at[$u], $at[$v], $at[$w]] = [
+                        $size[$u] * ($i / $pieces - 0.5),
+                        $size[$v] * ($j / $pieces - 0.5),
+                        ($size[$w] * $side) / 2,
+                    ];
 
                     return $at;
                 };
                 for ($i = 0; $i < $pieces; $i++) {
                     for ($j = 0; $j < $pieces; $j++) {
-                        [$a, $b, $c, $d] = [$corner($i, $j), $corner($i + 1, $j), $corner($i + 1, $j + 1), $corner($i, $j + 1)];
-                        array_push($triangles, ...($side > 0 ? [[$a, $b, $c], [$a, $c, $d]] : [[$a, $c, $b], [$a, $d, $c]]));
+                        [$a, $b, $c, $d] = [
+                            $corner($i, $j),
+                            $corner($i + 1, $j),
+                            $corner($i + 1, $j + 1),
+                            $corner($i, $j + 1),
+                        ];
+                        array_push(
+                            $triangles,
+                            ...$side > 0 ? [[$a, $b, $c], [$a, $c, $d]] : [[$a, $c, $b], [$a, $d, $c]],
+                        );
                     }
                 }
             }
@@ -45,7 +57,9 @@ final class Triangles
     public static function ball(float $radius, int $facets, bool $isInsideOut = false): string
     {
         $at = static fn (int $i, int $j): array => [
-            $radius * sin(2 * M_PI * $j / $facets) * cos(2 * M_PI * $i / $facets), $radius * sin(2 * M_PI * $j / $facets) * sin(2 * M_PI * $i / $facets), $radius * cos(2 * M_PI * $j / $facets),
+            $radius * sin((2 * M_PI * $j) / $facets) * cos((2 * M_PI * $i) / $facets),
+            $radius * sin((2 * M_PI * $j) / $facets) * sin((2 * M_PI * $i) / $facets),
+            $radius * cos((2 * M_PI * $j) / $facets),
         ];
         $triangles = [];
         for ($i = 0; $i < $facets; $i++) {

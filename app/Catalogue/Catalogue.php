@@ -27,7 +27,10 @@ final class Catalogue
         if ($kind !== null) {
             $query->where('kind', $kind);
         }
-        $typedWords = Str::of(self::plain($typed))->squish()->explode(' ')->filter(static fn (string $word): bool => $word !== '');
+        $typedWords = Str::of(self::plain($typed))
+            ->squish()
+            ->explode(' ')
+            ->filter(static fn (string $word): bool => $word !== '');
         foreach ($typedWords as $word) {
             // A number is the beginning of one: “2” finds 2 and 20, not 12.
             $query->where('words', 'like', (is_numeric($word[0]) ? '% ' : '%').addcslashes($word, '%_\\').'%');
@@ -61,10 +64,19 @@ final class Catalogue
         $number = $row['part_number'];
         $present = CatalogueRow::query()->where('part_number', $number)->first();
         if ($present !== null && ! $present->own) {
-            throw JobError::at('/part_number', sprintf('%s is in the catalogue already; give yours a part number of its own', is_string($number) ? $number : ''));
+            throw JobError::at(
+                '/part_number',
+                sprintf(
+                    '%s is in the catalogue already; give yours a part number of its own',
+                    is_string($number) ? $number : '',
+                ),
+            );
         }
 
-        return CatalogueRow::query()->updateOrCreate(['part_number' => $number], [...self::columns($row), 'own' => true]);
+        return CatalogueRow::query()->updateOrCreate(
+            ['part_number' => $number],
+            [...self::columns($row), 'own' => true],
+        );
     }
 
     /** @throws JobError when it ships with it */
@@ -86,14 +98,25 @@ final class Catalogue
     public function take(string $csv): array
     {
         $read = CatalogueRows::read($csv);
-        $shipped = array_flip(array_filter(
-            CatalogueRow::query()->where('own', false)->whereIn('part_number', array_column($read->rows, 'part_number'))->pluck('part_number')->all(), is_string(...),
-        ));
+        $shipped = array_flip(
+            array_filter(
+                CatalogueRow::query()
+                    ->where('own', false)
+                    ->whereIn('part_number', array_column($read->rows, 'part_number'))
+                    ->pluck('part_number')
+                    ->all(),
+                is_string(...),
+            ),
+        );
         $refused = $read->refused;
         $taken = [];
         foreach ($read->rows as $index => $row) {
             if (isset($shipped[(string) $row['part_number']])) {
-                $refused[] = ['line' => $read->lines[$index], 'text' => (string) $row['part_number'], 'why' => 'it ships with the catalogue already; give yours a part number of its own'];
+                $refused[] = [
+                    'line' => $read->lines[$index],
+                    'text' => (string) $row['part_number'],
+                    'why' => 'it ships with the catalogue already; give yours a part number of its own',
+                ];
             } else {
                 $taken[] = [...self::columns($row), 'own' => true];
             }
@@ -113,7 +136,9 @@ final class Catalogue
             $query->where('own', true);
         }
 
-        return CatalogueRows::write(array_map(static fn (CatalogueRow $row): array => $row->cells(), $query->get()->all()));
+        return CatalogueRows::write(
+            array_map(static fn (CatalogueRow $row): array => $row->cells(), $query->get()->all()),
+        );
     }
 
     /** Reads what ships with it; what is one's own stays. */
@@ -123,9 +148,12 @@ final class Catalogue
             if ($file->getExtension() !== 'csv') {
                 continue;
             }
-            $this->write(array_map(
-                static fn (array $row): array => [...self::columns($row), 'own' => false], CatalogueRows::read($file->getContents())->rows,
-            ));
+            $this->write(
+                array_map(
+                    static fn (array $row): array => [...self::columns($row), 'own' => false],
+                    CatalogueRows::read($file->getContents())->rows,
+                ),
+            );
         }
     }
 
@@ -143,22 +171,42 @@ final class Catalogue
      */
     private static function columns(array $row): array
     {
-        $names = array_filter(['part_number', 'kind', 'name', ...CatalogueRows::LENGTHS, 'density'], static fn (string $name): bool => array_key_exists($name, $row));
+        $names = array_filter(
+            ['part_number', 'kind', 'name', ...CatalogueRows::LENGTHS, 'density'],
+            static fn (string $name): bool => array_key_exists($name, $row),
+        );
         $columns = array_combine($names, array_map(static fn (string $name): mixed => $row[$name], $names));
         $text = static fn (string $key): string => is_string($row[$key] ?? null) ? $row[$key] : '';
 
         return [
-            ...$columns, 'standard' => $text('standard'), 'layers' => $text('layers'),
-            ...array_combine(CatalogueRows::FLEXIBLE, array_map(static fn (string $key): mixed => $row[$key] ?? null, CatalogueRows::FLEXIBLE)),
-            'words' => ' '.self::plain(implode(' ', [
-                $text('part_number'), $text('name'), str_replace([' x ', ' × '], 'x', $text('name')), $text('standard'), $text('kind'),
-            ])).' ',
+            ...$columns,
+            'standard' => $text('standard'),
+            'layers' => $text('layers'),
+            ...array_combine(
+                CatalogueRows::FLEXIBLE,
+                array_map(static fn (string $key): mixed => $row[$key] ?? null, CatalogueRows::FLEXIBLE),
+            ),
+            'words' => ' '.
+                self::plain(
+                    implode(' ', [
+                        $text('part_number'),
+                        $text('name'),
+                        str_replace([' x ', ' × '], 'x', $text('name')),
+                        $text('standard'),
+                        $text('kind'),
+                    ]),
+                ).
+                ' ',
         ];
     }
 
     /** Lower case, with a space wherever words or numbers part; a size like 12x1.5 stays one. */
     private static function plain(string $text): string
     {
-        return (string) preg_replace('/\s+/', ' ', (string) preg_replace('~[^\w.²/]+~u', ' ', str_replace('×', 'x', mb_strtolower($text))));
+        return (string) preg_replace(
+            '/\s+/',
+            ' ',
+            (string) preg_replace('~[^\w.²/]+~u', ' ', str_replace('×', 'x', mb_strtolower($text))),
+        );
     }
 }

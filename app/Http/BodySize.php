@@ -13,7 +13,8 @@ final class BodySize
     private const MOST = 64 * 1024 * 1024;
 
     /** What a body is told that is larger than the server takes (post_max_size of bin/serve). */
-    public const WORDS = 'This is larger than Bowline reads: 64 MB, and 256 MB of a .bowline file. Save a job with large bodies as .bowline.';
+    public const WORDS = 'This is larger than Bowline reads: 64 MB, and 256 MB of a .bowline file. Save a job '.
+        'with large bodies as .bowline.';
 
     public static function isTooLarge(Request $request): bool
     {

@@ -18,15 +18,23 @@ final class Health
     /** What SQLite says, and what that means for who reads it. */
     private const WORDS = [
         'disk is full' => 'The disk of the server is full: nothing was changed. Make room, and try again.',
-        'readonly database' => 'The database may not be written to: nothing was changed. Check who owns storage/ and whether its disk is read-only.',
-        'malformed' => 'The database is damaged. Stop Bowline and put a backup in its place (bin/bowline-admin restore FILE), or begin anew and keep it beside (bin/demo --aside).',
-        'not a database' => 'The file that should hold the jobs is not a database. Stop Bowline and put a backup in its place (bin/bowline-admin restore FILE), or begin anew and keep it beside (bin/demo --aside).',
+        'readonly database' => 'The database may not be written to: nothing was changed. Check who owns storage/ '.
+            'and whether its disk is read-only.',
+        'malformed' => 'The database is damaged. Stop Bowline and put a backup in its place (bin/bowline-admin '.
+            'restore FILE), or begin anew and keep it beside (bin/demo --aside).',
+        'not a database' => 'The file that should hold the jobs is not a database. Stop Bowline and put a backup '.
+            'in its place (bin/bowline-admin restore FILE), or begin anew and keep it beside '.
+            '(bin/demo --aside).',
         'unable to open database' => 'The database cannot be opened. Check who owns storage/ and whether it is there.',
-        'disk I/O error' => 'The disk of the server does not answer as it should: nothing was changed. Check it, and try again.',
+        'disk I/O error' => 'The disk of the server does not answer as it should: nothing was changed. Check it, '.
+            'and try again.',
         'database is locked' => 'The database is busy: nothing was changed. Try again in a moment.',
     ];
 
-    /** Plain words for an error that the disk or the database file causes; null for any other, which is a mistake of the program. */
+    /**
+     * Plain words for an error that the disk or the database file causes; null for any other, which is a mistake of the
+     * program.
+     */
     public static function wordsFor(string $error): ?string
     {
         foreach (self::WORDS as $part => $words) {
@@ -43,7 +51,9 @@ final class Health
     {
         $reasons = self::reasons();
 
-        return $reasons === [] ? response()->noContent() : response()->json(['message' => implode(' ', $reasons), 'reasons' => $reasons], 503);
+        return $reasons === []
+            ? response()->noContent()
+            : response()->json(['message' => implode(' ', $reasons), 'reasons' => $reasons], 503);
     }
 
     /** @return list<string> */

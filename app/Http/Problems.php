@@ -22,9 +22,20 @@ final class Problems
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([EditClash::class, EditRefused::class, JobError::class, EditError::class, WorkBrokenOff::class]);
+        $exceptions->dontReport([
+            EditClash::class,
+            EditRefused::class,
+            JobError::class,
+            EditError::class,
+            WorkBrokenOff::class,
+        ]);
         // Nobody reads the answer to a client that has gone.
-        $exceptions->render(static fn (WorkBrokenOff $broken): JsonResponse => response()->json(['message' => $broken->getMessage()], $broken->isClientGone ? 408 : 422));
+        $exceptions->render(
+            static fn (WorkBrokenOff $broken): JsonResponse => response()->json(
+                ['message' => $broken->getMessage()],
+                $broken->isClientGone ? 408 : 422,
+            ),
+        );
         $exceptions->render(static fn (EditClash $clash): JsonResponse => response()->json([
             'message' => $clash->getMessage(),
             'list' => $clash->list,
@@ -41,16 +52,30 @@ final class Problems
             'message' => $error->getMessage(),
             'pointer' => $error->pointer,
         ], 422));
-        $exceptions->render(static fn (StorageFailed $failed): JsonResponse => response()->json(['message' => $failed->getMessage()], 507));
+        $exceptions->render(
+            static fn (StorageFailed $failed): JsonResponse => response()->json(
+                ['message' => $failed->getMessage()],
+                507,
+            ),
+        );
         $exceptions->render(static function (QueryException $error, Request $request): ?JsonResponse {
             $message = Health::wordsFor($error->getMessage());
 
             return $message === null || ! $request->is('api/*') ? null : response()->json(['message' => $message], 503);
         });
-        $exceptions->render(static fn (PostTooLargeException $error): JsonResponse => response()->json(['message' => BodySize::WORDS], 413));
-        $exceptions->render(static fn (EditError $error): JsonResponse => response()->json(['message' => $error->getMessage()], 422));
-        $exceptions->render(static fn (NotFoundHttpException $error, Request $request): ?JsonResponse => $request->is('api/*')
-            ? response()->json(['message' => 'This is not there (any more).'], 404)
-            : null);
+        $exceptions->render(
+            static fn (PostTooLargeException $error): JsonResponse => response()->json(
+                ['message' => BodySize::WORDS],
+                413,
+            ),
+        );
+        $exceptions->render(
+            static fn (EditError $error): JsonResponse => response()->json(['message' => $error->getMessage()], 422),
+        );
+        $exceptions->render(
+            static fn (NotFoundHttpException $error, Request $request): ?JsonResponse => $request->is('api/*')
+                ? response()->json(['message' => 'This is not there (any more).'], 404)
+                : null,
+        );
     }
 }

@@ -25,9 +25,16 @@ final class TemporaryFile
         $path = self::make();
         try {
             $file = fopen($path, 'wb');
-            // How long the body of a request is, its stream does not say; all of it has been read when its end is reached.
+            // How long the body of a request is, its stream does not say; all of it has been read when its end is
+            // reached.
             $copied = $file === false ? false : stream_copy_to_stream($content, $file);
-            if ($file === false || $copied === false || ! fclose($file) || ! feof($content) || filesize($path) !== $copied) {
+            if (
+                $file === false ||
+                $copied === false ||
+                ! fclose($file) ||
+                ! feof($content) ||
+                filesize($path) !== $copied
+            ) {
                 throw StorageFailed::writing((int) $copied);
             }
 

@@ -23,9 +23,17 @@ final readonly class Change
     public static function read(stdClass $kept): self
     {
         $node = new Node($kept);
-        $side = static fn (string $key): ?stdClass => ($value = $node->get($key)->value) instanceof stdClass ? $value : null;
+        $side = static fn (string $key): ?stdClass => ($value = $node->get($key)->value) instanceof stdClass
+            ? $value
+            : null;
         $position = $node->get('position')->value;
 
-        return new self($node->get('list')->text(), $node->get('id')->text(), $side('before'), $side('after'), is_int($position) ? $position : 0);
+        return new self(
+            $node->get('list')->text(),
+            $node->get('id')->text(),
+            $side('before'),
+            $side('after'),
+            is_int($position) ? $position : 0,
+        );
     }
 }

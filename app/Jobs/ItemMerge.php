@@ -48,9 +48,16 @@ final class ItemMerge
         if ($was instanceof stdClass && $mine instanceof stdClass && $theirs instanceof stdClass) {
             return $this->mergedObject($was, $mine, $theirs, $pointer);
         }
-        if (is_array($was) && is_array($mine) && is_array($theirs) && count($was) === count($mine) && count($mine) === count($theirs)) {
+        if (
+            is_array($was) &&
+            is_array($mine) &&
+            is_array($theirs) &&
+            count($was) === count($mine) &&
+            count($mine) === count($theirs)
+        ) {
             return array_map(
-                fn (int $i): mixed => $this->merged($was[$i], $mine[$i], $theirs[$i], $pointer.'/'.$i), array_keys(array_values($mine)),
+                fn (int $i): mixed => $this->merged($was[$i], $mine[$i], $theirs[$i], $pointer.'/'.$i),
+                array_keys(array_values($mine)),
             );
         }
         $shown = static fn (mixed $value): mixed => $value === self::MISSING ? null : $value;
@@ -65,7 +72,10 @@ final class ItemMerge
         $keys = array_keys(get_object_vars($theirs) + get_object_vars($mine) + get_object_vars($was));
         foreach ($keys as $key) {
             $value = $this->merged(
-                $was->{$key} ?? self::MISSING, $mine->{$key} ?? self::MISSING, $theirs->{$key} ?? self::MISSING, $pointer.'/'.$key,
+                $was->{$key} ?? self::MISSING,
+                $mine->{$key} ?? self::MISSING,
+                $theirs->{$key} ?? self::MISSING,
+                $pointer.'/'.$key,
             );
             if ($value !== self::MISSING) {
                 $merged->{$key} = $value;
@@ -82,8 +92,12 @@ final class ItemMerge
             [$a, $b] = [get_object_vars($a), get_object_vars($b)];
         }
         if (is_array($a) && is_array($b)) {
-            return array_diff_key($a, $b) === [] && array_diff_key($b, $a) === []
-                && array_filter(array_keys($a), static fn (int|string $key): bool => ! self::isSame($a[$key], $b[$key])) === [];
+            return array_diff_key($a, $b) === [] &&
+                array_diff_key($b, $a) === [] &&
+                array_filter(
+                    array_keys($a),
+                    static fn (int|string $key): bool => ! self::isSame($a[$key], $b[$key]),
+                ) === [];
         }
 
         return (is_int($a) || is_float($a)) && (is_int($b) || is_float($b)) ? (float) $a === (float) $b : $a === $b;

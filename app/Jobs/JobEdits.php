@@ -20,7 +20,11 @@ final readonly class JobEdits
 {
     /** Lists of the job file, and what schema/job.json calls an item of each. */
     private const KINDS = [
-        'stock' => 'stock', 'fittings' => 'fitting', 'clamps' => 'clamp', 'surroundings' => 'surrounding', 'runs' => 'run',
+        'stock' => 'stock',
+        'fittings' => 'fitting',
+        'clamps' => 'clamp',
+        'surroundings' => 'surrounding',
+        'runs' => 'run',
     ];
 
     public function __construct(
@@ -40,7 +44,8 @@ final readonly class JobEdits
                 return new Kept($job, [], null);
             }
             $runs = $this->following($job, $action);
-            $before = $runs === null ? $this->files->file($job) : $this->files->around($job, $runs, [], self::named($action));
+            $before =
+                $runs === null ? $this->files->file($job) : $this->files->around($job, $runs, [], self::named($action));
             $after = $this->edited($before, $action, $action->after === $job->revision);
             $this->check($after);
             $changes = $this->write($job, $before, $after);
@@ -89,7 +94,14 @@ final readonly class JobEdits
             $item = $edit->get('item')->value;
             $things[] = $list.' '.$edit->get('id')->text();
             if ($item instanceof stdClass) {
-                array_push($things, ...($list === 'runs' ? Hanging::things($item) : (is_string($item->on ?? null) ? ['surroundings '.$item->on] : [])));
+                array_push(
+                    $things,
+                    ...$list === 'runs'
+                        ? Hanging::things($item)
+                        : (is_string($item->on ?? null)
+                            ? ['surroundings '.$item->on]
+                            : []),
+                );
             }
         }
 
@@ -153,7 +165,14 @@ final readonly class JobEdits
             $list = $edit->get('list')->text();
             $id = $edit->get('id')->text();
             $items = self::byId($after, $list);
-            $item = $this->merged($list, $id, $edit->find('was'), $edit->get('item')->value, $items[$id] ?? null, $ownOnly);
+            $item = $this->merged(
+                $list,
+                $id,
+                $edit->find('was'),
+                $edit->get('item')->value,
+                $items[$id] ?? null,
+                $ownOnly,
+            );
             if ($item instanceof stdClass) {
                 $item->id = $id;
                 $this->checkShape($list, $id, $item);
@@ -214,13 +233,28 @@ final readonly class JobEdits
     private function refuseWhenInUse(stdClass $after, string $list, string $id): void
     {
         [$use, $way] = match ($list) {
-            'stock' => [static fn (stdClass $run): mixed => $run->stock ?? null, 'It is used by %s. Give %s another stock first.'],
-            'runs' => [static fn (stdClass $run): mixed => (new Node($run))->find('route')?->find('host')?->value, '%s is wound round it. Wind %s round another run first, or take it away.'],
+            'stock' => [
+                static fn (stdClass $run): mixed => $run->stock ?? null,
+                'It is used by %s. Give %s another stock first.',
+            ],
+            'runs' => [
+                static fn (stdClass $run): mixed => (new Node($run))->find('route')?->find('host')?->value,
+                '%s is wound round it. Wind %s round another run first, or take it away.',
+            ],
             default => [static fn (): mixed => null, ''],
         };
         $users = array_filter(self::byId($after, 'runs'), static fn (stdClass $run): bool => $use($run) === $id);
         if ($users !== []) {
-            throw new EditRefused($list, $id, '', sprintf($way, implode(', ', array_map(StepName::name(...), $users, array_keys($users))), count($users) === 1 ? 'it' : 'them'));
+            throw new EditRefused(
+                $list,
+                $id,
+                '',
+                sprintf(
+                    $way,
+                    implode(', ', array_map(StepName::name(...), $users, array_keys($users))),
+                    count($users) === 1 ? 'it' : 'them',
+                ),
+            );
         }
     }
 
@@ -253,13 +287,22 @@ final readonly class JobEdits
             $old = self::byId($before, $list);
             foreach (self::byId($after, $list) as $id => $item) {
                 if (! isset($old[$id]) || ! ItemMerge::isSame($old[$id], $item)) {
-                    $changes[] = new Change($list, $id, $old[$id] ?? null, $item, $this->files->put($job, $list, $id, $item));
+                    $changes[] = new Change(
+                        $list,
+                        $id,
+                        $old[$id] ?? null,
+                        $item,
+                        $this->files->put($job, $list, $id, $item),
+                    );
                 }
             }
         }
         $header = static fn (stdClass $file): stdClass => (object) [
             'name' => $file->name, 'show_units' => $file->show_units, 'values' => $file->values,
-            ...array_combine(JobFiles::EXTRAS, array_map(static fn (string $key): mixed => $file->{$key} ?? null, JobFiles::EXTRAS)),
+            ...array_combine(
+                JobFiles::EXTRAS,
+                array_map(static fn (string $key): mixed => $file->{$key} ?? null, JobFiles::EXTRAS),
+            ),
         ];
         if (! ItemMerge::isSame($header($before), $header($after))) {
             $this->files->putHeader($job, new Node($header($after)));

@@ -60,23 +60,52 @@ final class JobFiles
             [$list, $id] = explode(' ', $thing, 2);
             $wanted[$list][] = $id;
         }
-        $file = $this->withLists($job, static fn (string $list): ?array => match ($list) {
-            'surroundings', 'fittings' => in_array('*', $wanted[$list] ?? [], true) ? null : array_values(array_unique($wanted[$list] ?? [])),
-            'clamps' => array_values(array_unique($wanted[$list] ?? [])),
-            'runs' => [],
-            default => null,
-        });
-        if (array_filter((new Node($file))->list('fittings'), static fn (Node $fitting): bool => $fitting->find('moves') !== null) !== []) {
+        $file = $this->withLists(
+            $job,
+            static fn (string $list): ?array => match ($list) {
+                'surroundings', 'fittings' => in_array('*', $wanted[$list] ?? [], true)
+                    ? null
+                    : array_values(array_unique($wanted[$list] ?? [])),
+                'clamps' => array_values(array_unique($wanted[$list] ?? [])),
+                'runs' => [],
+                default => null,
+            },
+        );
+        if (
+            array_filter(
+                (new Node($file))->list('fittings'),
+                static fn (Node $fitting): bool => $fitting->find('moves') !== null,
+            ) !== []
+        ) {
             // What hangs on a thing that moves has to stay clear of all that stands around.
             $all = $this->items($job, ['surroundings' => null, 'fittings' => null]);
             [$file->surroundings, $file->fittings] = [$all['surroundings'], $all['fittings']];
         }
-        $hosts = array_values(array_unique(array_filter(array_map(
-            static fn (Node $item): mixed => $item->find('on')?->value, [...(new Node($file))->list('fittings'), ...(new Node($file))->list('clamps')],
-        ), is_string(...))));
-        $missing = array_values(array_diff($hosts, array_map(static fn (Node $item): string => $item->get('id')->text(), (new Node($file))->list('surroundings'))));
+        $hosts = array_values(
+            array_unique(
+                array_filter(
+                    array_map(static fn (Node $item): mixed => $item->find('on')?->value, [
+                        ...(new Node($file))->list('fittings'),
+                        ...(new Node($file))->list('clamps'),
+                    ]),
+                    is_string(...),
+                ),
+            ),
+        );
+        $missing = array_values(
+            array_diff(
+                $hosts,
+                array_map(
+                    static fn (Node $item): string => $item->get('id')->text(),
+                    (new Node($file))->list('surroundings'),
+                ),
+            ),
+        );
         if ($missing !== []) {
-            $file->surroundings = [...(is_array($file->surroundings) ? $file->surroundings : []), ...$this->items($job, ['surroundings' => $missing])['surroundings']];
+            $file->surroundings = [
+                ...is_array($file->surroundings) ? $file->surroundings : [],
+                ...$this->items($job, ['surroundings' => $missing])['surroundings'],
+            ];
         }
         $file->runs = array_values($kept);
 
@@ -85,7 +114,9 @@ final class JobFiles
 
     private function withMeshes(stdClass $file): stdClass
     {
-        $meshes = $this->meshes->of(array_map(static fn (Node $body): stdClass => $body->object(), (new Node($file))->list('surroundings')));
+        $meshes = $this->meshes->of(
+            array_map(static fn (Node $body): stdClass => $body->object(), (new Node($file))->list('surroundings')),
+        );
         if ($meshes !== []) {
             $file->meshes = (object) $meshes;
         }
@@ -112,12 +143,26 @@ final class JobFiles
             foreach ($missing === [] ? [] : $this->items($job, ['runs' => $missing])['runs'] as $run) {
                 $runs[is_string($run->id ?? null) ? $run->id : ''] ??= $run;
             }
-            $followed = array_merge(...array_map(static fn (stdClass $run): array => self::runsAmong(Hanging::things($run)), array_values($runs)), ...[[]]);
-            if (array_filter($runs, static fn (stdClass $run): bool => (new Node($run))->find('fixed_length')?->find('same_as') !== null) !== []) {
+            $followed = array_merge(
+                ...array_map(
+                    static fn (stdClass $run): array => self::runsAmong(Hanging::things($run)),
+                    array_values($runs),
+                ),
+                ...[[]],
+            );
+            $ofSets = array_filter(
+                $runs,
+                static fn (stdClass $run): bool => (new Node($run))->find('fixed_length')?->find('same_as') !== null,
+            );
+            if ($ofSets !== []) {
                 // How long the longest of a set is, only all runs can tell.
-                $followed = array_merge($followed, array_map(
-                    static fn (stdClass $run): string => is_string($run->id ?? null) ? $run->id : '', $this->items($job, ['runs' => null])['runs'],
-                ));
+                $followed = array_merge(
+                    $followed,
+                    array_map(
+                        static fn (stdClass $run): string => is_string($run->id ?? null) ? $run->id : '',
+                        $this->items($job, ['runs' => null])['runs'],
+                    ),
+                );
             }
             $missing = array_values(array_diff(array_unique($followed), array_keys($runs), $tried));
             $tried = [...$tried, ...$missing];
@@ -132,9 +177,12 @@ final class JobFiles
      */
     private static function runsAmong(array $things): array
     {
-        return array_values(array_map(
-            static fn (string $thing): string => substr($thing, 5), array_filter($things, static fn (string $thing): bool => str_starts_with($thing, 'runs ')),
-        ));
+        return array_values(
+            array_map(
+                static fn (string $thing): string => substr($thing, 5),
+                array_filter($things, static fn (string $thing): bool => str_starts_with($thing, 'runs ')),
+            ),
+        );
     }
 
     /**
@@ -144,7 +192,10 @@ final class JobFiles
      */
     public function item(Job $job, string $list, string $id): stdClass
     {
-        return Job::LISTS[$list]::query()->where('job_id', $job->id)->where('key', $id)->firstOrFail(['definition'])->definition;
+        return Job::LISTS[$list]::query()
+            ->where('job_id', $job->id)
+            ->where('key', $id)
+            ->firstOrFail(['definition'])->definition;
     }
 
     public function has(Job $job, string $list, string $id): bool
@@ -157,9 +208,20 @@ final class JobFiles
     {
         $items = $list === 'surroundings' ? $this->items($job, ['fittings' => null, 'clamps' => null]) : [];
         $mounted = self::mounted($items);
-        $names = [$id, ...array_map(static fn (array $one): string => $one[1], array_filter($mounted, static fn (array $one): bool => in_array($one[2], [$id, Hanging::MOVES], true)))];
+        $names = [
+            $id,
+            ...array_map(
+                static fn (array $one): string => $one[1],
+                array_filter($mounted, static fn (array $one): bool => in_array($one[2], [$id, Hanging::MOVES], true)),
+            ),
+        ];
 
-        return Hanging::runsOn($this->items($job, ['runs' => $this->runsNaming($job, $names)])['runs'], $mounted, $list, $id);
+        return Hanging::runsOn(
+            $this->items($job, ['runs' => $this->runsNaming($job, $names)])['runs'],
+            $mounted,
+            $list,
+            $id,
+        );
     }
 
     /**
@@ -180,11 +242,18 @@ final class JobFiles
                 return null;
             }
             $asked = [...$asked, ...$texts];
-            $found = $job->getConnection()->table(Job::TABLES['runs'])->where('job_id', $job->id)->where(static function (Builder $query) use ($texts): void {
-                foreach ($texts as $text) {
-                    $query->orWhereRaw('instr(definition, ?) > 0', [$text]);
-                }
-            })->pluck('key')->filter(static fn (mixed $key): bool => is_string($key))->all();
+            $found = $job
+                ->getConnection()
+                ->table(Job::TABLES['runs'])
+                ->where('job_id', $job->id)
+                ->where(static function (Builder $query) use ($texts): void {
+                    foreach ($texts as $text) {
+                        $query->orWhereRaw('instr(definition, ?) > 0', [$text]);
+                    }
+                })
+                ->pluck('key')
+                ->filter(static fn (mixed $key): bool => is_string($key))
+                ->all();
             $keys = array_values(array_unique([...$keys, ...$found]));
             $texts = array_values(array_diff(array_map(self::asWritten(...), $keys), $asked));
         }
@@ -204,7 +273,8 @@ final class JobFiles
         $mounted = self::mounted($this->items($job, ['fittings' => null, 'clamps' => null]));
 
         return array_map(
-            static fn (array $one): string => $one[0].' '.$one[1], array_values(array_filter($mounted, static fn (array $one): bool => $one[2] === $id)),
+            static fn (array $one): string => $one[0].' '.$one[1],
+            array_values(array_filter($mounted, static fn (array $one): bool => $one[2] === $id)),
         );
     }
 
@@ -241,7 +311,8 @@ final class JobFiles
             'values' => $job->named_values,
             ...get_object_vars($job->extras),
         ];
-        foreach ($this->items($job, array_map($wanted, array_combine(array_keys(Job::LISTS), array_keys(Job::LISTS)))) as $list => $items) {
+        $lists = array_keys(Job::LISTS);
+        foreach ($this->items($job, array_map($wanted, array_combine($lists, $lists))) as $list => $items) {
             $file->{$list} = $items;
         }
 
@@ -260,7 +331,11 @@ final class JobFiles
     {
         $all = null;
         foreach (array_filter($wanted, static fn (?array $ids): bool => $ids !== []) as $list => $ids) {
-            $query = $job->getConnection()->table(Job::TABLES[$list])->where('job_id', $job->id)->selectRaw('? as list, position, definition', [$list]);
+            $query = $job
+                ->getConnection()
+                ->table(Job::TABLES[$list])
+                ->where('job_id', $job->id)
+                ->selectRaw('? as list, position, definition', [$list]);
             if ($ids !== null) {
                 $query->whereIn('key', $ids);
             }
@@ -269,9 +344,15 @@ final class JobFiles
         $rows = $all?->orderBy('position')->get() ?? new Collection;
         $items = [];
         foreach (array_keys($wanted) as $list) {
-            $json = $rows->where('list', $list)->pluck('definition')->filter(static fn (mixed $item): bool => is_string($item))->implode(',');
+            $json = $rows
+                ->where('list', $list)
+                ->pluck('definition')
+                ->filter(static fn (mixed $item): bool => is_string($item))
+                ->implode(',');
             $read = json_decode('['.$json.']', false, 64, JSON_THROW_ON_ERROR);
-            $items[$list] = is_array($read) ? array_values(array_filter($read, static fn (mixed $item): bool => $item instanceof stdClass)) : [];
+            $items[$list] = is_array($read)
+                ? array_values(array_filter($read, static fn (mixed $item): bool => $item instanceof stdClass))
+                : [];
         }
 
         return $items;
@@ -324,7 +405,10 @@ final class JobFiles
         }
         $row->definition = $definition;
         if ($row instanceof Run) {
-            $row->stock_id = Stock::query()->where('job_id', $job->id)->where('key', $definition->stock)->firstOrFail(['id'])->id;
+            $row->stock_id = Stock::query()
+                ->where('job_id', $job->id)
+                ->where('key', $definition->stock)
+                ->firstOrFail(['id'])->id;
         }
         $row->save();
 
@@ -350,7 +434,10 @@ final class JobFiles
     /** @param  class-string<JobItem>  $model */
     private function nextPosition(Job $job, string $model): int
     {
-        $last = $model::query()->where('job_id', $job->id)->get(['position'])->max('position');
+        $last = $model::query()
+            ->where('job_id', $job->id)
+            ->get(['position'])
+            ->max('position');
 
         return is_numeric($last) ? (int) $last + 1 : 0;
     }

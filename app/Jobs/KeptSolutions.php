@@ -30,7 +30,10 @@ final readonly class KeptSolutions
      */
     public function of(Job $job, CoreJob $core, ?float $seconds = null): array
     {
-        return WorkTime::limit($seconds ?? Config::float('bowline.solving_seconds'), fn (WorkTime $time): array => $this->within($time, $job, $core));
+        return WorkTime::limit(
+            $seconds ?? Config::float('bowline.solving_seconds'),
+            fn (WorkTime $time): array => $this->within($time, $job, $core),
+        );
     }
 
     /** @return array<string, KeptSolution> */
@@ -41,7 +44,11 @@ final readonly class KeptSolutions
         $wanted = $job->runs();
         $wanted->whereIn('key', array_map(strval(...), array_keys($core->runs)));
         $rows = $wanted->get(['id', 'key', 'position', 'solved_from', 'solution', 'length']);
-        $waiting = Settling::query()->where('job_id', $job->id)->get(['key', 'from'])->mapWithKeys(static fn (Settling $one): array => [$one->key => $one->from])->all();
+        $waiting = Settling::query()
+            ->where('job_id', $job->id)
+            ->get(['key', 'from'])
+            ->mapWithKeys(static fn (Settling $one): array => [$one->key => $one->from])
+            ->all();
         foreach ($rows->sortBy('position') as $row) {
             $run = $core->runs[$row->key];
             $from = self::hash($run);
@@ -58,8 +65,14 @@ final readonly class KeptSolutions
      *
      * @param  string|null  $waiting  what its solution on the queue will follow from, null when none is waited for
      */
-    private function solution(Job $job, Solver $solver, Run $run, string $from, WorkTime $time, ?string $waiting): KeptSolution
-    {
+    private function solution(
+        Job $job,
+        Solver $solver,
+        Run $run,
+        string $from,
+        WorkTime $time,
+        ?string $waiting,
+    ): KeptSolution {
         $hanging = Meanwhile::of($run);
         if ($hanging !== $run) {
             return $this->queued($job, $run, $from) ?? self::meanwhile($solver->preview($hanging), 'settling');
@@ -78,9 +91,16 @@ final readonly class KeptSolutions
     /** Keeps the solution of a run from now on. */
     public static function keep(Job $job, string $key, string $from, SolvedRun $solved): KeptSolution
     {
-        $solution = json_encode(SolutionWriter::run($solved), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        $solution = json_encode(
+            SolutionWriter::run($solved),
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        );
         $length = $solved->laid->length();
-        RunRow::query()->where('job_id', $job->id)->where('key', $key)->toBase()->update(['solved_from' => $from, 'solution' => $solution, 'length' => $length]);
+        RunRow::query()
+            ->where('job_id', $job->id)
+            ->where('key', $key)
+            ->toBase()
+            ->update(['solved_from' => $from, 'solution' => $solution, 'length' => $length]);
 
         return new KeptSolution($solution, $length);
     }
@@ -95,12 +115,22 @@ final readonly class KeptSolutions
         $new = ['from' => $from, 'state' => 'waiting', 'part' => 0, 'points' => []];
         // Several windows ask at once: the one that writes it puts it on the queue.
         $settling = Settling::query()->createOrFirst(['job_id' => $job->id, 'key' => $run->id], $new);
-        $isNew = $settling->wasRecentlyCreated || Settling::query()->whereKey($settling->id)->where('from', '!=', $from)->toBase()->update([...$new, 'points' => '[]']) > 0;
+        $isNew =
+            $settling->wasRecentlyCreated ||
+            Settling::query()
+                ->whereKey($settling->id)
+                ->where('from', '!=', $from)
+                ->toBase()
+                ->update([...$new, 'points' => '[]']) > 0;
         if ($isNew) {
             SettleRun::dispatch($settling->id);
         }
 
-        $row = RunRow::query()->where('job_id', $job->id)->where('key', $run->id)->where('solved_from', $from)->first(['solution', 'length']);
+        $row = RunRow::query()
+            ->where('job_id', $job->id)
+            ->where('key', $run->id)
+            ->where('solved_from', $from)
+            ->first(['solution', 'length']);
 
         return $row === null ? null : self::kept($row);
     }
@@ -111,7 +141,10 @@ final readonly class KeptSolutions
      */
     private static function meanwhile(SolvedRun $shown, string $why): KeptSolution
     {
-        $json = json_encode([...SolutionWriter::run($shown), 'status' => 'warning', $why => true], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        $json = json_encode(
+            [...SolutionWriter::run($shown), 'status' => 'warning', $why => true],
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        );
 
         return new KeptSolution($json, $shown->laid->length(), false);
     }

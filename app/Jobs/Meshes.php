@@ -48,9 +48,13 @@ final class Meshes
      */
     public function of(array $surroundings): array
     {
-        $keys = array_filter(array_map(
-            static fn (stdClass $body): mixed => ($body->shape ?? null) === 'mesh' ? $body->mesh ?? null : null, $surroundings,
-        ), is_string(...));
+        $keys = array_filter(
+            array_map(
+                static fn (stdClass $body): mixed => ($body->shape ?? null) === 'mesh' ? $body->mesh ?? null : null,
+                $surroundings,
+            ),
+            is_string(...),
+        );
         $meshes = [];
         foreach ($keys === [] ? [] : self::rows($keys) as $mesh) {
             if (self::isWhole($mesh)) {
@@ -73,9 +77,14 @@ final class Meshes
     /** How many triangles the meshes of a job file have in all, by what is kept of them. */
     public function count(stdClass $file): int
     {
-        $names = array_map(static fn (Node $body): mixed => $body->find('mesh')?->value, (new Node($file))->list('surroundings'));
+        $names = array_map(
+            static fn (Node $body): mixed => $body->find('mesh')?->value,
+            (new Node($file))->list('surroundings'),
+        );
 
-        return array_sum(array_map(static fn (Mesh $mesh): int => $mesh->triangles, self::rows(array_filter($names, is_string(...)))));
+        $meshes = self::rows(array_filter($names, is_string(...)));
+
+        return array_sum(array_map(static fn (Mesh $mesh): int => $mesh->triangles, $meshes));
     }
 
     /**
@@ -110,15 +119,21 @@ final class Meshes
     {
         self::write($key, $triangles->packed);
 
-        return Mesh::query()->updateOrCreate(['key' => $key], [
-            'name' => mb_substr($name, 0, 150), 'triangles' => $triangles->count(), 'extent' => [$triangles->least->toArray(), $triangles->most->toArray()],
-        ]);
+        return Mesh::query()->updateOrCreate(
+            ['key' => $key],
+            [
+                'name' => mb_substr($name, 0, 150),
+                'triangles' => $triangles->count(),
+                'extent' => [$triangles->least->toArray(), $triangles->most->toArray()],
+            ],
+        );
     }
 
     /** Whether all of its triangles are kept. */
     private static function isWhole(Mesh $mesh): bool
     {
-        return Storage::exists(Mesh::pathOf($mesh->key)) && Storage::size(Mesh::pathOf($mesh->key)) === $mesh->triangles * self::TRIANGLE;
+        return Storage::exists(Mesh::pathOf($mesh->key)) &&
+            Storage::size(Mesh::pathOf($mesh->key)) === $mesh->triangles * self::TRIANGLE;
     }
 
     /**
@@ -129,7 +144,10 @@ final class Meshes
     private static function write(string $key, string $packed): void
     {
         $beside = Mesh::pathOf($key).'.part';
-        $isWritten = Storage::put($beside, $packed) && Storage::size($beside) === strlen($packed) && Storage::move($beside, Mesh::pathOf($key));
+        $isWritten =
+            Storage::put($beside, $packed) &&
+            Storage::size($beside) === strlen($packed) &&
+            Storage::move($beside, Mesh::pathOf($key));
         if (! $isWritten) {
             Storage::delete($beside);
             throw StorageFailed::writing(strlen($packed));
@@ -151,6 +169,8 @@ final class Meshes
         $packed = Storage::get(Mesh::pathOf($key)) ?? throw new FileNotFoundException;
         $mesh = Mesh::query()->where('key', $key)->first();
 
-        return $mesh !== null && strlen($packed) !== $mesh->triangles * self::TRIANGLE ? throw new FileNotFoundException : $packed;
+        return $mesh !== null && strlen($packed) !== $mesh->triangles * self::TRIANGLE
+            ? throw new FileNotFoundException
+            : $packed;
     }
 }

@@ -13,8 +13,14 @@ final class StepName
     /** What to call a change of these keys of an item. */
     private const KEYS = [
         'name' => 'Rename', 'pose' => 'Move', 'at' => 'Move', 'axis' => 'Turn', 'stock' => 'Change stock of',
-        'fixed_length' => 'Change length of', 'route' => 'Change path of', 'from' => 'Change start of', 'to' => 'Change end of',
-        'section' => 'Change section of', 'bend' => 'Change bends of', 'ports' => 'Change ports of', 'body' => 'Change body of',
+        'fixed_length' => 'Change length of',
+        'route' => 'Change path of',
+        'from' => 'Change start of',
+        'to' => 'Change end of',
+        'section' => 'Change section of',
+        'bend' => 'Change bends of',
+        'ports' => 'Change ports of',
+        'body' => 'Change body of',
         'size' => 'Change size of', 'bore' => 'Change bore of', 'corner' => 'Change radius of',
     ];
 

@@ -41,16 +41,30 @@ final class CatalogueRow extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['own' => 'boolean', ...array_fill_keys([...CatalogueRows::LENGTHS, 'density', ...CatalogueRows::FLEXIBLE], 'float')];
+        return [
+            'own' => 'boolean',
+            ...array_fill_keys([...CatalogueRows::LENGTHS, 'density', ...CatalogueRows::FLEXIBLE], 'float'),
+        ];
     }
 
     /** @return array<string, string|float|null> by the columns of a catalogue as CSV */
     public function cells(): array
     {
         return [
-            'part_number' => $this->part_number, 'kind' => $this->kind, 'name' => $this->name, 'standard' => $this->standard, 'od' => $this->od, 'wall' => $this->wall,
-            'radius' => $this->radius, 'min_radius' => $this->min_radius, 'min_straight' => $this->min_straight, 'density' => $this->density,
-            'moving_radius' => $this->moving_radius, 'mass' => $this->mass, 'stiffness' => $this->stiffness, 'pressure_shortest' => $this->pressure_shortest,
+            'part_number' => $this->part_number,
+            'kind' => $this->kind,
+            'name' => $this->name,
+            'standard' => $this->standard,
+            'od' => $this->od,
+            'wall' => $this->wall,
+            'radius' => $this->radius,
+            'min_radius' => $this->min_radius,
+            'min_straight' => $this->min_straight,
+            'density' => $this->density,
+            'moving_radius' => $this->moving_radius,
+            'mass' => $this->mass,
+            'stiffness' => $this->stiffness,
+            'pressure_shortest' => $this->pressure_shortest,
             'pressure_longest' => $this->pressure_longest, 'layers' => $this->layers,
         ];
     }

@@ -120,6 +120,13 @@ final class Job extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['named_values' => 'object', 'extras' => 'object', 'remembered' => 'object', 'revision' => 'integer', 'step' => 'integer', 'opened_at' => 'datetime'];
+        return [
+            'named_values' => 'object',
+            'extras' => 'object',
+            'remembered' => 'object',
+            'revision' => 'integer',
+            'step' => 'integer',
+            'opened_at' => 'datetime',
+        ];
     }
 }

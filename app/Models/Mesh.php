@@ -33,7 +33,9 @@ final class Mesh extends Model
      */
     public function prunable(): Builder
     {
-        $isHeld = static fn (string $table, string $column): Closure => static fn (Query $query): Query => $query->from($table)->whereRaw("instr($column, meshes.key) > 0");
+        $isHeld = static fn (string $table, string $column): Closure => static fn (Query $query): Query => $query
+            ->from($table)
+            ->whereRaw("instr($column, meshes.key) > 0");
         $meshes = self::query()->where('updated_at', '<=', now()->subDays(Job::KEPT_DELETED));
         $meshes->whereNotExists($isHeld('surroundings', 'definition'))->whereNotExists($isHeld('steps', 'changes'));
 

@@ -17,8 +17,8 @@ use Illuminate\Foundation\Queue\Queueable;
 use stdClass;
 
 /**
- * Lets a draped run settle, or solves one for which no request had the time, on the queue, and keeps what it comes to as
- * its solution.
+ * Lets a draped run settle, or solves one for which no request had the time, on the queue, and keeps what it comes to
+ * as its solution.
  */
 final class SettleRun implements ShouldQueue
 {
@@ -40,16 +40,27 @@ final class SettleRun implements ShouldQueue
     {
         $settling = Settling::query()->find($this->settling);
         $job = $settling === null ? null : Job::query()->find($settling->job_id);
-        if ($settling === null || $job === null || in_array($settling->state, ['stopped', 'failed'], true) || ! $files->has($job, 'runs', $settling->key)) {
+        if (
+            $settling === null ||
+            $job === null ||
+            in_array($settling->state, ['stopped', 'failed'], true) ||
+            ! $files->has($job, 'runs', $settling->key)
+        ) {
             return;
         }
-        $core = CoreJob::readOnly($files->around($job, [$settling->key]), static fn (stdClass $run): bool => ($run->id ?? null) === $settling->key);
+        $core = CoreJob::readOnly(
+            $files->around($job, [$settling->key]),
+            static fn (stdClass $run): bool => ($run->id ?? null) === $settling->key,
+        );
         $run = $core->runs[$settling->key];
         if (KeptSolutions::hash($run) !== $settling->from) {
             // It has been changed meanwhile, and is on the queue again as it is now.
             return;
         }
-        $watched = $run->route instanceof SettlingRoute ? $run->withRoute($run->route->watchedBy(new SettlingWatch($settling))) : $run;
+        $watched =
+            $run->route instanceof SettlingRoute
+                ? $run->withRoute($run->route->watchedBy(new SettlingWatch($settling)))
+                : $run;
         try {
             $solved = (new Solver($core))->run($watched);
         } catch (SettlingStopped) {

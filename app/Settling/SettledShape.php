@@ -19,7 +19,8 @@ final class SettledShape
     /** @throws EditError when it has not come to lie yet */
     public static function of(Job $job, Run $run): Run
     {
-        return self::find($job, $run) ?? throw new EditError(sprintf('%s has not come to lie yet. Wait until it has, and try again.', $run->name));
+        return self::find($job, $run) ??
+            throw new EditError(sprintf('%s has not come to lie yet. Wait until it has, and try again.', $run->name));
     }
 
     /** As it lies, or as it hangs until it has come to lie. */
@@ -33,7 +34,11 @@ final class SettledShape
         if (! $run->route instanceof SettlingRoute || ! $run->route->takesLong($run)) {
             return $run;
         }
-        $row = RunRow::query()->where('job_id', $job->id)->where('key', $run->id)->where('solved_from', KeptSolutions::hash($run))->first(['solution']);
+        $row = RunRow::query()
+            ->where('job_id', $job->id)
+            ->where('key', $run->id)
+            ->where('solved_from', KeptSolutions::hash($run))
+            ->first(['solution']);
         $solution = json_decode($row->solution ?? '{}', true, 64, JSON_THROW_ON_ERROR);
         $points = [];
         foreach (is_array($solution) && is_array($solution['path'] ?? null) ? $solution['path'] : [] as $segment) {

@@ -27,12 +27,26 @@ final class SettlingWatch implements Watch
             return;
         }
         $this->told = microtime(true);
-        $rows = Settling::query()->whereKey($this->settling->id)->where('from', $this->settling->from)->where('state', '!=', 'stopped')->where('state', '!=', 'failed')->toBase()->update([
-            'state' => 'settling', 'part' => $part,
-            'points' => json_encode(array_map(
-                static fn (Vector $point): array => array_map(static fn (float $one): float => round($one, 1), $point->toArray()), $points(),
-            ), JSON_THROW_ON_ERROR),
-        ]);
+        $rows = Settling::query()
+            ->whereKey($this->settling->id)
+            ->where('from', $this->settling->from)
+            ->where('state', '!=', 'stopped')
+            ->where('state', '!=', 'failed')
+            ->toBase()
+            ->update([
+                'state' => 'settling',
+                'part' => $part,
+                'points' => json_encode(
+                    array_map(
+                        static fn (Vector $point): array => array_map(
+                            static fn (float $one): float => round($one, 1),
+                            $point->toArray(),
+                        ),
+                        $points(),
+                    ),
+                    JSON_THROW_ON_ERROR,
+                ),
+            ]);
         if ($rows === 0) {
             throw new SettlingStopped;
         }

@@ -16,7 +16,11 @@ final class WorkBrokenOff extends RuntimeException
 
     public static function timeUp(): self
     {
-        return new self('This takes longer than Bowline lets a question take. Ask for less at once, or wait until all runs are worked out.', false);
+        return new self(
+            'This takes longer than Bowline lets a question take. Ask for less at once, or wait until all runs '.
+            'are worked out.',
+            false,
+        );
     }
 
     public static function clientGone(): self

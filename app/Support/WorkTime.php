@@ -8,8 +8,8 @@ use Closure;
 
 /**
  * Limits how long a request computes. Once a second an alarm looks whether the time is up, or whether whoever asked has
- * gone; what is being computed then is broken off. Only what runs inside of `run` is broken off, so that nothing that is
- * being written is left half done.
+ * gone; what is being computed then is broken off. Only what runs inside of `run` is broken off, so that nothing that
+ * is being written is left half done.
  *
  * A process has one alarm. The queue worker uses it for its own time limit, so tasks of the queue must not use this.
  */

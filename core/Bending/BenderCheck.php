@@ -53,10 +53,20 @@ final readonly class BenderCheck
     {
         $od = $laid->run->stock->section->outsideDiameter;
 
-        return $od <= $bender->largestTube + Tolerance::RULE_SLACK ? [] : [new BenderObstacle(
-            null, sprintf('The %s is %s outside; this bender takes %s.', $laid->run->stock->kind->value, $laid->run->units->say($od), $laid->run->units->say($bender->largestTube)),
-            'Bend it on a larger bender, or in shorter pieces of another stock.',
-        )];
+        return $od <= $bender->largestTube + Tolerance::RULE_SLACK
+            ? []
+            : [
+                new BenderObstacle(
+                    null,
+                    sprintf(
+                        'The %s is %s outside; this bender takes %s.',
+                        $laid->run->stock->kind->value,
+                        $laid->run->units->say($od),
+                        $laid->run->units->say($bender->largestTube),
+                    ),
+                    'Bend it on a larger bender, or in shorter pieces of another stock.',
+                ),
+            ];
     }
 
     /** @return list<BenderObstacle> what is the same from either end */
@@ -68,21 +78,37 @@ final readonly class BenderCheck
             $die = $bender->nearestRadius($row->radius);
             if (abs($die - $row->radius) > self::SAME_RADIUS) {
                 $obstacles[] = new BenderObstacle(
-                    $index, sprintf('Bend %d has R %s; there is no die of it.', $number, $units->number($row->radius)), sprintf('Use R %s.', $units->number($die)),
+                    $index,
+                    sprintf('Bend %d has R %s; there is no die of it.', $number, $units->number($row->radius)),
+                    sprintf('Use R %s.', $units->number($die)),
                 );
             }
             if ($row->setAngle > $bender->largestAngle + 1e-9) {
                 $obstacles[] = new BenderObstacle(
                     $index,
-                    sprintf('Bend %d is set to %s°; this bender goes to %s°.', $number, Words::number(rad2deg($row->setAngle), 1), Words::number(rad2deg($bender->largestAngle), 1)),
+                    sprintf(
+                        'Bend %d is set to %s°; this bender goes to %s°.',
+                        $number,
+                        Words::number(rad2deg($row->setAngle), 1),
+                        Words::number(rad2deg($bender->largestAngle), 1),
+                    ),
                     'Lay it round in two bends.',
                 );
             }
             if ($index > 0 && $row->straight < $bender->leastStraight - Tolerance::RULE_SLACK) {
                 $obstacles[] = new BenderObstacle(
                     $index,
-                    sprintf('Between bends %d and %d there are %s straight; the clamp needs %s.', $index, $number, $units->say($row->straight), $units->say($bender->leastStraight)),
-                    sprintf('Make the leg between them %s longer.', $units->say(Words::roundedUp($bender->leastStraight - $row->straight))),
+                    sprintf(
+                        'Between bends %d and %d there are %s straight; the clamp needs %s.',
+                        $index,
+                        $number,
+                        $units->say($row->straight),
+                        $units->say($bender->leastStraight),
+                    ),
+                    sprintf(
+                        'Make the leg between them %s longer.',
+                        $units->say(Words::roundedUp($bender->leastStraight - $row->straight)),
+                    ),
                 );
             }
         }
@@ -101,8 +127,16 @@ final readonly class BenderCheck
             if ($straight < $needed - Tolerance::RULE_SLACK) {
                 $obstacles[] = new BenderObstacle(
                     $bend - 1,
-                    sprintf('There are %s straight %s and this bender grips %s.', $units->say($straight), sprintf($where, $bend), $units->say($needed)),
-                    sprintf('Leave %s more for trimming at that end.', $units->say(Words::roundedUp($needed - $straight))),
+                    sprintf(
+                        'There are %s straight %s and this bender grips %s.',
+                        $units->say($straight),
+                        sprintf($where, $bend),
+                        $units->say($needed),
+                    ),
+                    sprintf(
+                        'Leave %s more for trimming at that end.',
+                        $units->say(Words::roundedUp($needed - $straight)),
+                    ),
                 );
             }
         }

@@ -10,17 +10,27 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\Values;
 
-/** The benders at hand: those of the job, or two invented ones, a bench bender for small tube and a machine for pipe. */
+/**
+ * The benders at hand: those of the job, or two invented ones, a bench bender for small tube and a machine for pipe.
+ */
 final readonly class Benders
 {
     /** The two that ship with it, in the shape of the job file. */
     public const SHIPPED = [
         [
-            'id' => 'bench-22', 'name' => 'Cleat bench bender 22', 'min_straight' => 18, 'first_grip' => 40, 'last_grip' => 30,
+            'id' => 'bench-22',
+            'name' => 'Cleat bench bender 22',
+            'min_straight' => 18,
+            'first_grip' => 40,
+            'last_grip' => 30,
             'radii' => [20, 25, 30, 36, 45, 55, 65], 'max_angle' => 185, 'max_od' => 22,
         ],
         [
-            'id' => 'shop-60', 'name' => 'Windlass shop bender 60', 'min_straight' => 45, 'first_grip' => 110, 'last_grip' => 95,
+            'id' => 'shop-60',
+            'name' => 'Windlass shop bender 60',
+            'min_straight' => 45,
+            'first_grip' => 110,
+            'last_grip' => 95,
             'radii' => [50, 56, 70, 90, 115, 140, 180], 'max_angle' => 190, 'max_od' => 60.3,
         ],
     ];
@@ -41,7 +51,10 @@ final readonly class Benders
     /** @throws JobError */
     public static function read(Node $node, Values $values): Bender
     {
-        $radii = array_map(static fn (Node $radius): float => $values->positive($radius, 'the radius of a die'), $node->get('radii')->items());
+        $radii = array_map(
+            static fn (Node $radius): float => $values->positive($radius, 'the radius of a die'),
+            $node->get('radii')->items(),
+        );
         $angle = $values->positive($node->get('max_angle'), 'the largest angle');
 
         return new Bender(
@@ -51,7 +64,9 @@ final readonly class Benders
             $values->notNegative($node->get('first_grip'), 'the first grip'),
             $values->notNegative($node->get('last_grip'), 'the last grip'),
             $radii === [] ? throw $node->get('radii')->error('a bender needs at least one die') : $radii,
-            $angle <= 360.0 ? deg2rad($angle) : throw $node->get('max_angle')->error('a bender turns 360 degrees at most'),
+            $angle <= 360.0
+                ? deg2rad($angle)
+                : throw $node->get('max_angle')->error('a bender turns 360 degrees at most'),
             $values->positive($node->get('max_od'), 'the largest tube'),
         );
     }

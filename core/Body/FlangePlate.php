@@ -52,7 +52,10 @@ final readonly class FlangePlate
         for ($k = 0; $k < $this->holes; $k++) {
             $angle = $first + 2 * M_PI * $k / $this->holes;
             $drill = fn (Frame $side): array => $builder->ring(
-                $side->movedTo($side->polar($this->flange->boltCircle / 2, $angle)), $this->flange->holeDiameter / 2, $holeSides, $angle + M_PI,
+                $side->movedTo($side->polar($this->flange->boltCircle / 2, $angle)),
+                $this->flange->holeDiameter / 2,
+                $holeSides,
+                $angle + M_PI,
             );
             $holesBack[] = $holeBack = $drill($back);
             $holesFace[] = $holeFace = $drill($plate);
@@ -62,7 +65,12 @@ final readonly class FlangePlate
         $this->face($builder, $back, $outer, $rimBack, $holesBack, false);
         if ($bore === []) {
             // A solid section is seen end on at the face: a disc as large as the section.
-            $bore = array_map(static fn (int $vertex): int => $builder->vertex($builder->at($vertex)->plus($facing->along->times($depth))), $outer);
+            $bore = array_map(
+                static fn (int $vertex): int => $builder->vertex(
+                    $builder->at($vertex)->plus($facing->along->times($depth)),
+                ),
+                $outer,
+            );
             $builder->disc($bore, $facing->at);
         }
         $this->face($builder, $plate, $bore, $rimFace, $holesFace, true);
@@ -76,17 +84,27 @@ final readonly class FlangePlate
      * @param  list<list<int>>  $holes  each from its innermost vertex on
      * @param  bool  $forward  whether it looks along the frame's axis
      */
-    private function face(MeshBuilder $builder, Frame $frame, array $inner, array $rim, array $holes, bool $forward): void
-    {
+    private function face(
+        MeshBuilder $builder,
+        Frame $frame,
+        array $inner,
+        array $rim,
+        array $holes,
+        bool $forward,
+    ): void {
         $cuts = max(1, count($holes));
         $inner = self::from($builder, $frame, $inner, $cuts);
         for ($k = 0; $k < $cuts; $k++) {
             $next = ($k + 1) % $cuts;
             $outline = [
                 ...self::stretch($rim, intdiv($k * count($rim), $cuts), intdiv(($k + 1) * count($rim), $cuts)),
-                ...($holes === [] ? [] : array_reverse(array_slice($holes[$next], 0, intdiv(count($holes[$next]), 2) + 1))),
+                ...$holes === []
+                    ? []
+                    : array_reverse(array_slice($holes[$next], 0, intdiv(count($holes[$next]), 2) + 1)),
                 ...array_reverse(self::stretch($inner['ring'], $inner['cuts'][$k], $inner['cuts'][$k + 1])),
-                ...($holes === [] ? [] : [$holes[$k][0], ...array_reverse(array_slice($holes[$k], intdiv(count($holes[$k]), 2)))]),
+                ...$holes === []
+                    ? []
+                    : [$holes[$k][0], ...array_reverse(array_slice($holes[$k], intdiv(count($holes[$k]), 2)))],
             ];
             $flat = array_map(static function (int $vertex) use ($builder, $frame): array {
                 $offset = $builder->at($vertex)->minus($frame->at);

@@ -32,10 +32,8 @@ final readonly class RunBody
     /** How much of the straight at an end a flange or plug may take up at most. */
     private const MOST_OF_STRAIGHT = 0.999;
 
-    private function __construct(
-        private LaidRun $laid,
-        private Section $section,
-    ) {
+    private function __construct(private LaidRun $laid, private Section $section)
+    {
     }
 
     public static function of(LaidRun $laid): self
@@ -59,12 +57,29 @@ final readonly class RunBody
         $builder = new MeshBuilder;
         $tolerance = new Chord($chord);
         $sides = $tolerance->sides($this->section->outsideDiameter / 2);
-        $vertices = $sides * array_sum(array_map(fn (Segment $segment): float => $segment->countPlaces($tolerance, $this->section->outsideDiameter / 2), $this->laid->path->segments));
+        $vertices =
+            $sides *
+            array_sum(
+                array_map(
+                    fn (Segment $segment): float => $segment->countPlaces(
+                        $tolerance,
+                        $this->section->outsideDiameter / 2,
+                    ),
+                    $this->laid->path->segments,
+                ),
+            );
         if ($vertices > self::MOST_VERTICES) {
-            throw JobError::at('', sprintf(
-                'the body of %s would have about %s triangles, and %s are allowed: ask for a coarser chord than %s mm', $this->laid->run->name,
-                number_format(4.0 * $vertices), number_format(4.0 * self::MOST_VERTICES), Words::number($chord, 4),
-            ));
+            throw JobError::at(
+                '',
+                sprintf(
+                    'the body of %s would have about %s triangles, and %s are allowed: ask for a coarser chord '.
+                    'than %s mm',
+                    $this->laid->run->name,
+                    number_format(4.0 * $vertices),
+                    number_format(4.0 * self::MOST_VERTICES),
+                    Words::number($chord, 4),
+                ),
+            );
         }
         $frames = $this->frames($tolerance);
         if (count($frames) < 2) {
@@ -75,13 +90,23 @@ final readonly class RunBody
         $end = $this->finish($this->laid->run->to->end, $frames[$last], $frames[$last - 1], count($frames) === 2);
 
         $between = array_slice($frames, 1, -1);
-        $outer = $this->rings($builder, [$start->outer, ...$between, $end->outer], $this->section->outsideDiameter / 2, $sides);
+        $outer = $this->rings(
+            $builder,
+            [$start->outer, ...$between, $end->outer],
+            $this->section->outsideDiameter / 2,
+            $sides,
+        );
         foreach (array_slice($outer, 1) as $i => $ring) {
             $builder->wall($outer[$i], $ring);
         }
         $inner = [];
         if (! $this->section->isSolid()) {
-            $inner = $this->rings($builder, [$start->inner, ...$between, $end->inner], $this->section->insideDiameter() / 2, $sides);
+            $inner = $this->rings(
+                $builder,
+                [$start->inner, ...$between, $end->inner],
+                $this->section->insideDiameter() / 2,
+                $sides,
+            );
             foreach (array_slice($inner, 1) as $i => $ring) {
                 $builder->wall($ring, $inner[$i]);
             }
@@ -119,12 +144,20 @@ final readonly class RunBody
                     $direction = $segment->directionAt($along);
                     $cross = $frame->along->cross($direction);
                     $point = $segment->pointAt($along);
-                    $frame = $cross->length() > 1e-12 ? $frame->turned($point, $cross->unit(), $frame->along->angleTo($direction)) : $frame->movedTo($point);
+                    $frame =
+                        $cross->length() > 1e-12
+                            ? $frame->turned($point, $cross->unit(), $frame->along->angleTo($direction))
+                            : $frame->movedTo($point);
                     $frames[] = $frame;
                 }
-            } elseif ($next === null || $next instanceof Arc || $next instanceof Curve || ! self::straightOn($segment, $next)) {
+            } elseif (
+                $next === null ||
+                $next instanceof Arc ||
+                $next instanceof Curve ||
+                ! self::straightOn($segment, $next)
+            ) {
                 $frames[] = $frame = $frame->movedTo($segment->end());
-                if ($next !== null && ! $next instanceof Arc && ! $next instanceof Curve) {
+                if ($next !== null && ! ($next instanceof Arc) && ! ($next instanceof Curve)) {
                     // A bend without any room was drawn as a sharp corner.
                     $out = $next->directionAt(0.0);
                     $cross = $frame->along->cross($out);
@@ -148,16 +181,25 @@ final readonly class RunBody
         $onStraight = $frame->along->cross($neighbour->along)->length() < 1e-9;
         $room = $onStraight ? $straight * self::MOST_OF_STRAIGHT * ($shared ? 0.5 : 1.0) : 0.0;
         $inward = $neighbour->at->minus($frame->at)->unit();
-        $back = static fn (float $depth): Frame => $frame->movedTo($frame->at->plus($inward->times(min($depth, $room))));
+        $back = static fn (float $depth): Frame => $frame->movedTo(
+            $frame->at->plus($inward->times(min($depth, $room))),
+        );
         $facing = $inward->dot($frame->along) > 0.0 ? $frame->facingBack() : $frame;
 
         return match (true) {
             $room <= 0.0 => new Finish($frame, $frame, $facing),
             $end instanceof Flange && $end->outsideDiameter > $this->section->outsideDiameter => new Finish(
-                $back($end->thickness), $frame, $facing, new FlangePlate($end, $this->section),
+                $back($end->thickness),
+                $frame,
+                $facing,
+                new FlangePlate($end, $this->section),
             ),
             $end instanceof ClosedEnd && ! $this->section->isSolid() => new Finish(
-                $frame, $back($end->thickness ?? $this->section->wall), $facing, null, true,
+                $frame,
+                $back($end->thickness ?? $this->section->wall),
+                $facing,
+                null,
+                true,
             ),
             default => new Finish($frame, $frame, $facing),
         };

@@ -14,7 +14,12 @@ final class CommandLine
 {
     /** @var list<class-string<Command>> */
     public const COMMANDS = [
-        Command\Solve::class, Command\Bends::class, Command\Vertices::class, Command\Dxf::class, Command\Sheet::class, Command\Benders::class,
+        Command\Solve::class,
+        Command\Bends::class,
+        Command\Vertices::class,
+        Command\Dxf::class,
+        Command\Sheet::class,
+        Command\Benders::class,
         Command\Stl::class, Command\Change::class, Command\BringIn::class,
     ];
 
@@ -68,7 +73,9 @@ final class CommandLine
         if (array_intersect($arguments, ['--help', '-h']) === []) {
             return null;
         }
-        $words = array_values(array_filter($arguments, static fn (string $argument): bool => ! str_starts_with($argument, '-')));
+        $words = array_values(
+            array_filter($arguments, static fn (string $argument): bool => ! str_starts_with($argument, '-')),
+        );
         if ($words === []) {
             return self::usage();
         }
@@ -83,16 +90,27 @@ final class CommandLine
 
     private static function usage(): string
     {
-        $lines = array_map(static fn (string $command): string => self::line($command)."\n    ".$command::summary(), self::COMMANDS);
+        $lines = array_map(
+            static fn (string $command): string => self::line($command)."\n    ".$command::summary(),
+            self::COMMANDS,
+        );
 
-        return implode("\n", $lines)."\n\nFILE is a job file, or one with its bodies beside it (.bowline). bowline COMMAND --help says more of a command.\n"
-            ."Exit: 0 no violation, 1 violations, 2 the file or the command is wrong.\n";
+        return implode("\n", $lines).
+            "\n\n".
+            'FILE is a job file, or one with its bodies beside it (.bowline). '.
+            "bowline COMMAND --help says more of a command.\n".
+            "Exit: 0 no violation, 1 violations, 2 the file or the command is wrong.\n";
     }
 
     /** @param  class-string<Command>  $command */
     private static function line(string $command): string
     {
-        return implode(' ', ['bowline', $command::name(), 'FILE', ...array_map(static fn (Option $option): string => $option->usage(), $command::options())]);
+        return implode(' ', [
+            'bowline',
+            $command::name(),
+            'FILE',
+            ...array_map(static fn (Option $option): string => $option->usage(), $command::options()),
+        ]);
     }
 
     /**
@@ -112,7 +130,8 @@ final class CommandLine
 
     /**
      * @param  list<string>  $arguments
-     * @return array{class-string<Command>, string, array<string, string>} the command, the file, and the options by name
+     * @return array{class-string<Command>, string, array<string, string>} the command, the file, and the options by
+     *     name
      *
      * @throws UsageError
      */
@@ -130,23 +149,46 @@ final class CommandLine
 
                 continue;
             }
-            [$name, $value] = str_contains($argument, '=') ? explode('=', substr($argument, 2), 2) : [substr($argument, 2), null];
+            [$name, $value] = str_contains($argument, '=')
+                ? explode('=', substr($argument, 2), 2)
+                : [substr($argument, 2), null];
             $known = array_map(static fn (Option $option): string => $option->name, $command::options());
             if (! in_array($name, $known, true)) {
-                throw new UsageError(sprintf('bowline %s takes no --%s; it takes %s.', $command::name(), $name, implode(', ', array_map(static fn (string $one): string => '--'.$one, $known))));
+                throw new UsageError(
+                    sprintf(
+                        'bowline %s takes no --%s; it takes %s.',
+                        $command::name(),
+                        $name,
+                        implode(', ', array_map(static fn (string $one): string => '--'.$one, $known)),
+                    ),
+                );
             }
             if (isset($options[$name])) {
                 throw new UsageError(sprintf('--%s is given twice.', $name));
             }
-            $options[$name] = $value ?? array_shift($arguments) ?? throw new UsageError(sprintf('--%s needs a value.', $name));
+            $options[$name] =
+                $value ?? (array_shift($arguments) ?? throw new UsageError(sprintf('--%s needs a value.', $name)));
         }
         foreach ($command::options() as $option) {
             if ($option->isRequired && ! isset($options[$option->name])) {
-                throw new UsageError(sprintf('bowline %s needs %s: %s.', $command::name(), trim($option->usage(), '[]'), $option->summary));
+                throw new UsageError(
+                    sprintf(
+                        'bowline %s needs %s: %s.',
+                        $command::name(),
+                        trim($option->usage(), '[]'),
+                        $option->summary,
+                    ),
+                );
             }
         }
         if (count($files) !== 1) {
-            throw new UsageError(sprintf('bowline %s takes one job file, and %s.', $command::name(), $files === [] ? 'none is named' : count($files).' are named'));
+            throw new UsageError(
+                sprintf(
+                    'bowline %s takes one job file, and %s.',
+                    $command::name(),
+                    $files === [] ? 'none is named' : count($files).' are named',
+                ),
+            );
         }
 
         return [$command, $files[0], $options];

@@ -27,6 +27,9 @@ final readonly class Outcome
      */
     public static function json(array $data, array $solved): self
     {
-        return new self(json_encode($data, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n", $solved);
+        return new self(
+            json_encode($data, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n",
+            $solved,
+        );
     }
 }

@@ -36,10 +36,17 @@ final class ElasticChain
     /** Residual and gap of the constraint below which a chain is at rest. */
     private const AT_REST = 1e-10;
 
-    /** @var array{float, float, float} Lagrange multiplier of the way: the force at the end, as a derivative of ∫κ² ds */
+    /**
+     * Lagrange multiplier of the way: the force at the end, as a derivative of ∫κ² ds.
+     *
+     * @var array{float, float, float}
+     */
     public array $force = [0.0, 0.0, 0.0];
 
-    /** Distance by which Σ mᵢ tᵢ misses the way, and the largest gradient of the Lagrangian relative to the stiffness, both before the last step. */
+    /**
+     * Distance by which Σ mᵢ tᵢ misses the way, and the largest gradient of the Lagrangian relative to the stiffness,
+     * both before the last step.
+     */
     public float $gap = INF;
 
     public float $residual = INF;
@@ -50,7 +57,11 @@ final class ElasticChain
     /** @var list<float> length of each piece; they add up to 1 */
     public readonly array $pieces;
 
-    /** @var array<int, list<float>> two unit directions square to each inner tangent, by component, and what the last step moved along them */
+    /**
+     * Two unit directions square to each inner tangent, by component, and what the last step moved along them.
+     *
+     * @var array<int, list<float>>
+     */
     private array $frames = [];
 
     /** @var list<float> */
@@ -236,7 +247,11 @@ final class ElasticChain
     public function mapped(callable $map, bool $isBackwards): self
     {
         $tangents = array_map(static fn (array $tangent): array => $map(new Vector(...$tangent))->toArray(), $this->t);
-        $chain = new self($isBackwards ? array_reverse($tangents) : $tangents, $this->way, $isBackwards ? array_reverse($this->pieces) : $this->pieces);
+        $chain = new self(
+            $isBackwards ? array_reverse($tangents) : $tangents,
+            $this->way,
+            $isBackwards ? array_reverse($this->pieces) : $this->pieces,
+        );
         $chain->force = $map(new Vector(...$this->force))->toArray();
 
         return $chain;
@@ -324,8 +339,10 @@ final class ElasticChain
      * directions. Four right sides are eliminated together along the chain: the residual and the three columns of
      * the constraint.
      *
-     * @param  float|null  $shift  what is added to every eigenvalue of the second variation; null for a positive approximation of it
-     * @param  list<float>|null  $rightE  right side along the first direction of each tangent; with $rightG in place of minus the gradient
+     * @param  float|null  $shift  what  is added to every eigenvalue of the second variation; null for a positive
+     *     approximation of it
+     * @param  list<float>|null  $rightE  right  side along the first direction of each tangent; with $rightG in place
+     *     of minus the gradient
      * @param  list<float>|null  $rightG
      * @param  array{float, float, float}|null  $gap  excess of the way
      */
@@ -515,8 +532,14 @@ final class ElasticChain
             $n10 += $ez * $a2 + $gz * $b2;
             $n11 += $ez * $a3 + $gz * $b3;
         }
-        $this->negative = $negative + self::positiveEigenvalues($n1, $n6, $n11, ($n2 + $n5) / 2, ($n3 + $n9) / 2, ($n7 + $n10) / 2) - 3;
-        [$dx, $dy, $dz] = self::solve3([$n1, $n2, $n3, $n5, $n6, $n7, $n9, $n10, $n11], [$n0 + $rx, $n4 + $ry, $n8 + $rz]);
+        $this->negative =
+            $negative +
+            self::positiveEigenvalues($n1, $n6, $n11, ($n2 + $n5) / 2, ($n3 + $n9) / 2, ($n7 + $n10) / 2) -
+            3;
+        [$dx, $dy, $dz] = self::solve3(
+            [$n1, $n2, $n3, $n5, $n6, $n7, $n9, $n10, $n11],
+            [$n0 + $rx, $n4 + $ry, $n8 + $rz],
+        );
         $moveE = $moveG = [];
         for ($i = $n - 2; $i >= 0; $i--) {
             $moveE[] = $x0[$i] - $x1[$i] * $dx - $x2[$i] * $dy - $x3[$i] * $dz;
@@ -571,7 +594,10 @@ final class ElasticChain
         }
     }
 
-    /** How many eigenvalues of a symmetric 3 × 3 matrix are positive: the changes of sign in its characteristic polynomial (Descartes). */
+    /**
+     * How many eigenvalues of a symmetric 3 × 3 matrix are positive: the changes of sign in its characteristic
+     * polynomial (Descartes).
+     */
     private static function positiveEigenvalues(float $xx, float $yy, float $zz, float $xy, float $xz, float $yz): int
     {
         $trace = $xx + $yy + $zz;

@@ -31,17 +31,31 @@ final class ElasticRefinement
     /** The decay length of the bend at an end takes so many steps. */
     private const STEPS_A_DECAY = 16.0;
 
-    /** First and second differences of sixth order at the k-th of eight points (Fornberg, Math. Comp. 51, 1988), times 420 and 180. */
+    /**
+     * First and second differences of sixth order at the k-th of eight points (Fornberg, Math. Comp. 51, 1988), times
+     * 420 and 180.
+     */
     private const FIRST = [
-        [-1089, 2940, -4410, 4900, -3675, 1764, -490, 60], [-60, -609, 1260, -1050, 700, -315, 84, -10], [10, -140, -329, 700, -350, 140, -35, 4],
+        [-1089, 2940, -4410, 4900, -3675, 1764, -490, 60],
+        [-60, -609, 1260, -1050, 700, -315, 84, -10],
+        [10, -140, -329, 700, -350, 140, -35, 4],
     ];
 
     private const SECOND = [
-        [938, -4014, 7911, -9490, 7380, -3618, 1019, -126], [126, -70, -486, 855, -670, 324, -90, 11], [-11, 214, -378, 130, 85, -54, 16, -2],
+        [938, -4014, 7911, -9490, 7380, -3618, 1019, -126],
+        [126, -70, -486, 855, -670, 324, -90, 11],
+        [-11, 214, -378, 130, 85, -54, 16, -2],
     ];
 
-    /** The integral of the fifth-degree polynomial through six points over the first, second and third interval, times 1440. */
-    private const INTERVAL = [[475, 1427, -798, 482, -173, 27], [-27, 637, 1022, -258, 77, -11], [11, -93, 802, 802, -93, 11]];
+    /**
+     * The integral of the fifth-degree polynomial through six points over the first, second and third interval, times
+     * 1440.
+     */
+    private const INTERVAL = [
+        [475, 1427, -798, 482, -173, 27],
+        [-27, 637, 1022, -258, 77, -11],
+        [11, -93, 802, 802, -93, 11],
+    ];
 
     private readonly int $count;
 
@@ -108,7 +122,11 @@ final class ElasticRefinement
         return $shape;
     }
 
-    /** @return non-empty-list<array{float, float, float, float, float, float, float, float}> place, point, unit tangent and curvature at each node */
+    /**
+     * Place, point, unit tangent and curvature at each node.
+     *
+     * @return non-empty-list<array{float, float, float, float, float, float, float, float}>
+     */
     public function states(): array
     {
         [[$px, $py, $pz], [$tx, $ty, $tz]] = [$this->points, $this->tangents];
@@ -192,7 +210,11 @@ final class ElasticRefinement
     private function findShape(): void
     {
         $count = $this->count;
-        $tangents = [array_column($this->chain->t, 0), array_column($this->chain->t, 1), array_column($this->chain->t, 2)];
+        $tangents = [
+            array_column($this->chain->t, 0),
+            array_column($this->chain->t, 1),
+            array_column($this->chain->t, 2),
+        ];
         $this->tangents = $tangents;
         $this->derivatives = $this->points = [];
         foreach ($tangents as $one) {
@@ -205,7 +227,14 @@ final class ElasticRefinement
                     }
                     $derivative[] = $sum / 420 * $count / $this->stretch[$i];
                 } else {
-                    $derivative[] = ($one[$i + 3] - $one[$i - 3] - 9 * ($one[$i + 2] - $one[$i - 2]) + 45 * ($one[$i + 1] - $one[$i - 1])) / 60 * $count / $this->stretch[$i];
+                    $derivative[] =
+                        ((($one[$i + 3] -
+                            $one[$i - 3] -
+                            9 * ($one[$i + 2] - $one[$i - 2]) +
+                            45 * ($one[$i + 1] - $one[$i - 1])) /
+                            60) *
+                            $count) /
+                        $this->stretch[$i];
                 }
             }
             $this->derivatives[] = $derivative;
@@ -226,7 +255,11 @@ final class ElasticRefinement
     private function integrals(array $values): array
     {
         $count = $this->count;
-        $f = array_map(static fn (float $value, float $stretch): float => $value * $stretch / $count / 1440, $values, $this->stretch);
+        $f = array_map(
+            static fn (float $value, float $stretch): float => ($value * $stretch) / $count / 1440,
+            $values,
+            $this->stretch,
+        );
         $integrals = [];
         for ($i = 0; $i < $count; $i++) {
             if ($i < 2 || $i > $count - 3) {
@@ -236,14 +269,19 @@ final class ElasticRefinement
                 }
                 $integrals[] = $sum;
             } else {
-                $integrals[] = 802 * ($f[$i] + $f[$i + 1]) - 93 * ($f[$i - 1] + $f[$i + 2]) + 11 * ($f[$i - 2] + $f[$i + 3]);
+                $integrals[] =
+                    802 * ($f[$i] + $f[$i + 1]) - 93 * ($f[$i - 1] + $f[$i + 2]) + 11 * ($f[$i - 2] + $f[$i + 3]);
             }
         }
 
         return $integrals;
     }
 
-    /** @return array{list<array{float, float, float}>, array{float, float, float}} gradient at each inner tangent, and what the way is exceeded by */
+    /**
+     * Gradient at each inner tangent, and what the way is exceeded by.
+     *
+     * @return array{list<array{float, float, float}>, array{float, float, float}}
+     */
     private function residual(): array
     {
         $count = $this->count;
@@ -260,10 +298,17 @@ final class ElasticRefinement
                     }
                     $sum /= 180;
                 } else {
-                    $sum = (2 * ($one[$i + 3] + $one[$i - 3]) - 27 * ($one[$i + 2] + $one[$i - 2]) + 270 * ($one[$i + 1] + $one[$i - 1]) - 490 * $one[$i]) / 180;
+                    $sum =
+                        (2 * ($one[$i + 3] + $one[$i - 3]) -
+                            27 * ($one[$i + 2] + $one[$i - 2]) +
+                            270 * ($one[$i + 1] + $one[$i - 1]) -
+                            490 * $one[$i]) /
+                        180;
                 }
                 $stretch = $this->stretch[$i];
-                $bySecond = $sum * $count * $count / ($stretch * $stretch) - $this->bend[$i] / $stretch * $this->derivatives[$axis][$i];
+                $bySecond =
+                    ($sum * $count * $count) / ($stretch * $stretch) -
+                    ($this->bend[$i] / $stretch) * $this->derivatives[$axis][$i];
                 // As in the chain, over half of the pieces beside the tangent.
                 $own[] = ($force[$axis] - 2 * $bySecond) * ($this->places[$i + 1] - $this->places[$i - 1]) / 2;
             }
@@ -271,8 +316,15 @@ final class ElasticRefinement
         }
 
         return [
-            array_map(static fn (int $i): array => [$second[0][$i], $second[1][$i], $second[2][$i]], range(0, $count - 2)),
-            [$this->points[0][$count] - $this->way[0], $this->points[1][$count] - $this->way[1], $this->points[2][$count] - $this->way[2]],
+            array_map(
+                static fn (int $i): array => [$second[0][$i], $second[1][$i], $second[2][$i]],
+                range(0, $count - 2),
+            ),
+            [
+                $this->points[0][$count] - $this->way[0],
+                $this->points[1][$count] - $this->way[1],
+                $this->points[2][$count] - $this->way[2],
+            ],
         ];
     }
 }

@@ -62,8 +62,14 @@ final readonly class Elastica
      * @param  int  $most  how many shapes are wanted
      * @return non-empty-list<self> stable shapes, the least energy first; of mirror images one
      */
-    public static function between(Vector $from, Vector $to, Vector $along, Vector $into, float $length, int $most = 1): array
-    {
+    public static function between(
+        Vector $from,
+        Vector $to,
+        Vector $along,
+        Vector $into,
+        float $length,
+        int $most = 1,
+    ): array {
         $way = $to->minus($from)->times(1.0 / $length);
         $taut = TautElastica::between($along, $into, $way);
         if ($taut?->isExact() === true) {
@@ -83,9 +89,15 @@ final readonly class Elastica
             $refined[] = self::refined($images->preferred($chain), $from, $to, $way, $length);
         }
         // One that does not converge beside another of nearly its energy is the same shape in a flat valley.
-        $refined = array_filter($refined, static fn (self $one): bool => $one->isRefined || array_filter(
-            $refined, static fn (self $other): bool => $other->isRefined && abs($other->energy / $one->energy - 1.0) < self::FLAT_VALLEY,
-        ) === []);
+        $refined = array_filter(
+            $refined,
+            static fn (self $one): bool => $one->isRefined ||
+                array_filter(
+                    $refined,
+                    static fn (self $other): bool => $other->isRefined &&
+                        abs($other->energy / $one->energy - 1.0) < self::FLAT_VALLEY,
+                ) === [],
+        );
         usort($refined, static fn (self $a, self $b): int => $a->energy <=> $b->energy);
         $wanted = array_slice($refined, 0, max(1, $most));
         assert($wanted !== []);
@@ -97,8 +109,14 @@ final readonly class Elastica
      * The shape that another goes over into when its ends or its length change a little: the same minimum as long as
      * that is one; when it has stopped being stable, the minimum below it.
      */
-    public static function after(Curve $before, Vector $from, Vector $to, Vector $along, Vector $into, float $length): ?self
-    {
+    public static function after(
+        Curve $before,
+        Vector $from,
+        Vector $to,
+        Vector $along,
+        Vector $into,
+        float $length,
+    ): ?self {
         $way = $to->minus($from)->times(1.0 / $length);
         $taut = TautElastica::between($along, $into, $way);
         if ($taut?->isExact() === true) {
@@ -106,9 +124,14 @@ final readonly class Elastica
         }
         $grading = Grading::forDecay(self::PIECES, $taut->decay ?? 1.0, self::STEPS_A_DECAY);
         $tangents = array_map(
-            static fn (float $place): array => $before->directionAt($before->length() * $place)->toArray(), array_slice($grading->places(), 1, -1),
+            static fn (float $place): array => $before->directionAt($before->length() * $place)->toArray(),
+            array_slice($grading->places(), 1, -1),
         );
-        $chain = new ElasticChain([$along->toArray(), ...$tangents, $into->toArray()], $way->toArray(), $grading->pieces());
+        $chain = new ElasticChain(
+            [$along->toArray(), ...$tangents, $into->toArray()],
+            $way->toArray(),
+            $grading->pieces(),
+        );
         $chain->flow(2);
         if (! $chain->minimise(self::NEWTON_STEPS)) {
             return null;
@@ -153,7 +176,11 @@ final readonly class Elastica
         return $different === [] ? [$last] : $different;
     }
 
-    /** @return list<ElasticChain> the minima that a saddle rolls down to, the least energy first, the preferred of two mirror images */
+    /**
+     * The minima that a saddle rolls down to, the least energy first, the preferred of two mirror images.
+     *
+     * @return list<ElasticChain>
+     */
     private static function below(ElasticChain $saddle): array
     {
         $below = [];
@@ -197,10 +224,17 @@ final readonly class Elastica
 
     /**
      * @param  list<float>  $places
-     * @return list<array{float, float, float}> tangents that leave the way to one side and come back, about as long as they have to be
+     * @return list<array{float, float, float}> tangents that leave the way to one side and come back, about as long as
+     *     they have to be
      */
-    private static function arch(Vector $along, Vector $into, Vector $way, Vector $chord, Vector $side, array $places): array
-    {
+    private static function arch(
+        Vector $along,
+        Vector $into,
+        Vector $way,
+        Vector $chord,
+        Vector $side,
+        array $places,
+    ): array {
         $slack = 1.0 / max($way->length(), 0.05) - 1.0;
         $swing = min(2.3, 2.0 * sqrt($slack));
         $tangents = [];
@@ -225,7 +259,10 @@ final readonly class Elastica
     {
         $tangents = [];
         foreach ($places as $s) {
-            $tangent = $way->times(6 * $s * (1 - $s))->plus($along->times((1 - $s) * (1 - 3 * $s)))->plus($into->times($s * (3 * $s - 2)));
+            $tangent = $way
+                ->times(6 * $s * (1 - $s))
+                ->plus($along->times((1 - $s) * (1 - 3 * $s)))
+                ->plus($into->times($s * (3 * $s - 2)));
             $tangents[] = ($tangent->length() > 1e-6 ? $tangent->unit() : $along->anySquare())->toArray();
         }
 
@@ -234,13 +271,17 @@ final readonly class Elastica
 
     /**
      * @param  list<float>  $places
-     * @return list<array{float, float, float}> tangents that go right round about a normal on their way from the first to the last
+     * @return list<array{float, float, float}> tangents that go right round about a normal on their way from the first
+     *     to the last
      */
     private static function turning(Vector $along, Vector $into, Vector $normal, array $places): array
     {
         $tangents = [];
         foreach ($places as $s) {
-            $blend = $along->turnedAbout($normal, 2 * M_PI * $s)->times(1.0 - $s)->plus($into->turnedAbout($normal, 2 * M_PI * ($s - 1.0))->times($s));
+            $blend = $along
+                ->turnedAbout($normal, 2 * M_PI * $s)
+                ->times(1.0 - $s)
+                ->plus($into->turnedAbout($normal, 2 * M_PI * ($s - 1.0))->times($s));
             $tangents[] = ($blend->length() > 1e-6 ? $blend->unit() : $normal)->toArray();
         }
 
@@ -251,7 +292,8 @@ final readonly class Elastica
     {
         $refinement = ElasticRefinement::of($chain, $way->toArray());
         if ($refinement === null) {
-            // Beside a place where it stops being stable the corrections may not converge: a chain of many pieces stands in.
+            // Beside a place where it stops being stable the corrections may not converge: a chain of many pieces
+            // stands in.
             $fine = $chain->withPieces(10 * self::PIECES);
             $fine->minimise(20);
 
@@ -275,7 +317,10 @@ final readonly class Elastica
         $points = [$from, ...array_slice($points, 1, -1), $to];
         [$most, $place] = $taut->tightest();
 
-        return new self(new Curve($points, $directions, $along, $curvature, $most > 0.0 ? $length / $most : INF, $place * $length), $taut->energy() / $length);
+        return new self(
+            new Curve($points, $directions, $along, $curvature, $most > 0.0 ? $length / $most : INF, $place * $length),
+            $taut->energy() / $length,
+        );
     }
 
     /** What rounding and the last iteration left between the end and where it belongs; it is spread over the length. */
@@ -284,21 +329,33 @@ final readonly class Elastica
         return $to->minus($from)->times(1.0 / $length)->minus($end->minus($start));
     }
 
-    private static function drawn(ElasticRefinement $shape, Vector $from, Vector $to, float $length, bool $isRefined): self
-    {
+    private static function drawn(
+        ElasticRefinement $shape,
+        Vector $from,
+        Vector $to,
+        float $length,
+        bool $isRefined,
+    ): self {
         $states = $shape->states();
         $end = $states[count($states) - 1];
         $left = self::leftover(Vector::zero(), new Vector($end[1], $end[2], $end[3]), $from, $to, $length);
         $points = $directions = $along = $curvature = [];
         foreach ($states as $i => [$b, $bx, $by, $bz, $vx, $vy, $vz, $kb]) {
             if ($i === 0) {
-                [$points[], $directions[], $along[], $curvature[]] = [$from, new Vector($vx, $vy, $vz), 0.0, $kb / $length];
+                [$points[], $directions[], $along[], $curvature[]] = [
+                    $from,
+                    new Vector($vx, $vy, $vz),
+                    0.0,
+                    $kb / $length,
+                ];
 
                 continue;
             }
             [$a, $ax, $ay, $az, $tx, $ty, $tz, $ka] = $states[$i - 1];
             $h = $b - $a;
-            $pieces = Tolerance::pieces(2.0 * asin(min(1.0, sqrt(($tx - $vx) ** 2 + ($ty - $vy) ** 2 + ($tz - $vz) ** 2) / 2)) / self::TURN);
+            $pieces = Tolerance::pieces(
+                (2.0 * asin(min(1.0, sqrt(($tx - $vx) ** 2 + ($ty - $vy) ** 2 + ($tz - $vz) ** 2) / 2))) / self::TURN,
+            );
             for ($j = 1; $j <= $pieces; $j++) {
                 $s = $j / $pieces;
                 // Cubic between the two places and tangents.
@@ -322,6 +379,11 @@ final readonly class Elastica
         [$points, $along] = [[...array_slice($points, 0, -1), $to], [...array_slice($along, 0, -1), $length]];
         [$most, $place] = $shape->tightest();
 
-        return new self(new Curve($points, $directions, $along, $curvature, $most > 0.0 ? $length / $most : INF, $place * $length), $shape->energy() / $length, false, $isRefined);
+        return new self(
+            new Curve($points, $directions, $along, $curvature, $most > 0.0 ? $length / $most : INF, $place * $length),
+            $shape->energy() / $length,
+            false,
+            $isRefined,
+        );
     }
 }

@@ -40,7 +40,9 @@ final readonly class Grading
         $end = tanh($this->beta);
 
         return array_map(
-            fn (int $i): float => $this->beta === 0.0 ? $i / $this->count : 0.5 + tanh($this->beta * (2 * $i / $this->count - 1)) / (2 * $end),
+            fn (int $i): float => $this->beta === 0.0
+                ? $i / $this->count
+                : 0.5 + tanh($this->beta * ((2 * $i) / $this->count - 1)) / (2 * $end),
             range(0, $this->count),
         );
     }
@@ -59,7 +61,9 @@ final readonly class Grading
         $end = tanh($this->beta);
 
         return array_map(
-            fn (int $i): float => $this->beta === 0.0 ? 1.0 : $this->beta / ($end * cosh($this->beta * (2 * $i / $this->count - 1)) ** 2),
+            fn (int $i): float => $this->beta === 0.0
+                ? 1.0
+                : $this->beta / ($end * cosh($this->beta * ((2 * $i) / $this->count - 1)) ** 2),
             range(0, $this->count),
         );
     }
@@ -67,7 +71,10 @@ final readonly class Grading
     /** @return list<float> second derivative of each place by ξ, over the first */
     public function bend(): array
     {
-        return array_map(fn (int $i): float => -4 * $this->beta * tanh($this->beta * (2 * $i / $this->count - 1)), range(0, $this->count));
+        return array_map(
+            fn (int $i): float => -4 * $this->beta * tanh($this->beta * ((2 * $i) / $this->count - 1)),
+            range(0, $this->count),
+        );
     }
 
     /** β at which the steps at the ends are this share of an even step, 2β / sinh 2β, by bisection. */

@@ -52,7 +52,10 @@ final readonly class MirrorImages
             if ($across ** 2 + $upwards ** 2 > self::EQUAL ** 2) {
                 $angle = atan2($across, $upwards);
 
-                return $chain->mapped(static fn (Vector $tangent): Vector => $tangent->turnedAbout($axis, -$angle), false);
+                return $chain->mapped(
+                    static fn (Vector $tangent): Vector => $tangent->turnedAbout($axis, -$angle),
+                    false,
+                );
             }
         }
 
@@ -78,7 +81,10 @@ final readonly class MirrorImages
         $between = $this->along->minus($this->into);
         if (abs($between->dot($this->way)) < self::SYMMETRIC) {
             // Reflecting in the plane between the two directions exchanges them and leaves the way alone.
-            $exchanged = $between->length() < self::SYMMETRIC ? static fn (Vector $tangent): Vector => $tangent : self::reflection($between->unit());
+            $exchanged =
+                $between->length() < self::SYMMETRIC
+                    ? static fn (Vector $tangent): Vector => $tangent
+                    : self::reflection($between->unit());
             yield $chain->mapped($exchanged, true);
             if ($mirrored !== null) {
                 yield $mirrored->mapped($exchanged, true);

@@ -33,7 +33,10 @@ final readonly class TautElastica
     /** Shapes whose energies differ by less than this share are images of one another. */
     private const SAME_ENERGY = 1e-7;
 
-    /** Change of the pull and of λ from one iteration to the next that is small enough: shapes beside a circle of shapes converge slowly. */
+    /**
+     * Change of the pull and of λ from one iteration to the next that is small enough: shapes beside a circle of shapes
+     * converge slowly.
+     */
     private const CONVERGED = 1e-5;
 
     /** Iterations after which it is no shape of this kind; each gains a factor of about λ. */
@@ -69,7 +72,10 @@ final readonly class TautElastica
         foreach (self::sides($along, $way->unit(), 40.0) as $startSide) {
             foreach (self::sides($into, $way->unit(), 100.0) as $endSide) {
                 $found = self::solved($along, $into, $way, $startSide, $endSide);
-                if ($found !== null && ($best === null || $found->energy() < $best->energy() * (1.0 - self::SAME_ENERGY))) {
+                if (
+                    $found !== null &&
+                    ($best === null || $found->energy() < $best->energy() * (1.0 - self::SAME_ENERGY))
+                ) {
                     $best = $found;
                 }
             }
@@ -93,7 +99,11 @@ final readonly class TautElastica
         if ($tangent->dot($way) > self::AGAINST) {
             return [$side];
         }
-        $others = array_map(static fn (float $degrees): Vector => $side->turnedAbout($way, deg2rad($degrees)), [$first, $first + 120.0, $first + 240.0]);
+        $others = array_map(static fn (float $degrees): Vector => $side->turnedAbout($way, deg2rad($degrees)), [
+            $first,
+            $first + 120.0,
+            $first + 240.0,
+        ]);
 
         return $hasSide ? [$side, ...$others] : $others;
     }
@@ -107,7 +117,9 @@ final readonly class TautElastica
         for ($iteration = 0; $iteration < self::MOST_ITERATIONS && $change > 1e-14; $iteration++) {
             [$startAngle, $startSide] = self::aside($along, $pull, $startSide, $decay);
             [$endAngle, $endSide] = self::aside($into, $pull, $endSide, $decay);
-            $straight = $way->minus($startSide->times(2 * $decay * sin($startAngle / 2)))->minus($endSide->times(2 * $decay * sin($endAngle / 2)));
+            $straight = $way
+                ->minus($startSide->times(2 * $decay * sin($startAngle / 2)))
+                ->minus($endSide->times(2 * $decay * sin($endAngle / 2)));
             $shortening = 4.0 - 2.0 * cos($startAngle / 2) - 2.0 * cos($endAngle / 2);
             $next = $shortening > 1e-15 ? (1.0 - $straight->length()) / $shortening : INF;
             if (! ($next > 0.0 && $next < self::ROUGH_DECAY)) {
@@ -150,7 +162,8 @@ final readonly class TautElastica
      * Places along it at which its tangent has turned by no more than a step, with the straight between both ends.
      *
      * @param  float  $turn  radians
-     * @return list<array{float, Vector, Vector, float}> place from 0 to 1, point from the start, unit tangent, curvature
+     * @return list<array{float, Vector, Vector, float}> place from 0 to 1, point from the start, unit tangent,
+     *     curvature
      */
     public function points(float $turn): array
     {
@@ -193,7 +206,8 @@ final readonly class TautElastica
 
         return [
             $place, $this->pull->times($along)->plus($this->startSide->times($aside)),
-            $this->pull->times(cos($angle))->plus($this->startSide->times(sin($angle))), 2 * sin($angle / 2) / $this->decay,
+            $this->pull->times(cos($angle))->plus($this->startSide->times(sin($angle))),
+            (2 * sin($angle / 2)) / $this->decay,
         ];
     }
 
@@ -201,17 +215,23 @@ final readonly class TautElastica
     private function nearEnd(float $angle): array
     {
         [$place, $along, $aside] = $this->from($this->endAngle, $angle);
-        $way = $this->pull->times(1.0 - 2 * $this->decay * (2.0 - cos($this->startAngle / 2) - cos($this->endAngle / 2)))
+        $way = $this->pull
+            ->times(1.0 - 2 * $this->decay * (2.0 - cos($this->startAngle / 2) - cos($this->endAngle / 2)))
             ->plus($this->startSide->times(2 * $this->decay * sin($this->startAngle / 2)))
             ->plus($this->endSide->times(2 * $this->decay * sin($this->endAngle / 2)));
 
         return [
             1.0 - $place, $way->minus($this->pull->times($along))->minus($this->endSide->times($aside)),
-            $this->pull->times(cos($angle))->plus($this->endSide->times(sin($angle))), 2 * sin($angle / 2) / $this->decay,
+            $this->pull->times(cos($angle))->plus($this->endSide->times(sin($angle))),
+            (2 * sin($angle / 2)) / $this->decay,
         ];
     }
 
-    /** @return array{float, float, float} length from the end to where it has this angle, and how far that is along the pull and aside */
+    /**
+     * Length from the end to where it has this angle, and how far that is along the pull and aside.
+     *
+     * @return array{float, float, float}
+     */
     private function from(float $first, float $angle): array
     {
         if ($first < self::ALONG) {
@@ -220,7 +240,9 @@ final readonly class TautElastica
         $place = $this->decay * log(tan($first / 4) / tan($angle / 4));
 
         return [
-            $place, $place - 2 * $this->decay * (cos($angle / 2) - cos($first / 2)), 2 * $this->decay * (sin($first / 2) - sin($angle / 2)),
+            $place,
+            $place - 2 * $this->decay * (cos($angle / 2) - cos($first / 2)),
+            2 * $this->decay * (sin($first / 2) - sin($angle / 2)),
         ];
     }
 
@@ -229,7 +251,8 @@ final readonly class TautElastica
      * goes aside by up to 2λ on its way, which tilts the pull. So its side is kept from one iteration to the next
      * instead of being taken from the tangent alone.
      *
-     * @return array{float, Vector} the angle from the pull to the tangent, 0 to 2π, and the unit direction square to the pull in which it turns
+     * @return array{float, Vector} the angle from the pull to the tangent, 0 to 2π, and the unit direction square to
+     *     the pull in which it turns
      */
     private static function aside(Vector $tangent, Vector $pull, Vector $before, float $decay): array
     {

@@ -29,7 +29,10 @@ final class ClampLeg
         $radius = $laid->run->stock->bend->radius;
 
         return self::stop(
-            $clamp, self::room($last, $clamp->at, $travel, $clamp->width / 2, $radius), $clamp->width / 2 + ceil($radius), $reverse,
+            $clamp,
+            self::room($last, $clamp->at, $travel, $clamp->width / 2, $radius),
+            $clamp->width / 2 + ceil($radius),
+            $reverse,
         );
     }
 
@@ -55,11 +58,20 @@ final class ClampLeg
         $first = $takesStart ? (int) $start->stop : ($end->stop ?? count($stops));
         $stop = self::stop(
             $clamp,
-            self::reach($laid, $clamp, $travel->times(-1.0), $takesStart ? $vertex - 1 : null, $takesStart ? $vertex - 2 : $vertex - 1),
+            self::reach(
+                $laid,
+                $clamp,
+                $travel->times(-1.0),
+                $takesStart ? $vertex - 1 : null,
+                $takesStart ? $vertex - 2 : $vertex - 1,
+            ),
             self::reach($laid, $clamp, $travel, $takesEnd ? $vertex : null, $takesEnd ? $vertex + 1 : $vertex),
             $reverse,
         );
-        $corner = self::sharedCorner($takesStart ? $stops[$first] ?? null : null, $takesEnd ? $stops[(int) $end->stop] ?? null : null);
+        $corner = self::sharedCorner(
+            $takesStart ? $stops[$first] ?? null : null,
+            $takesEnd ? $stops[(int) $end->stop] ?? null : null,
+        );
         if ($corner !== null) {
             $stop->corner = $corner;
         }
@@ -146,7 +158,11 @@ final class ClampLeg
 
     private static function stop(Clamp $clamp, float $before, float $after, bool $reverse): stdClass
     {
-        $stop = (object) ['clamp' => $clamp->id, 'before' => StopList::tidy($before), 'after' => StopList::tidy($after)];
+        $stop = (object) [
+            'clamp' => $clamp->id,
+            'before' => StopList::tidy($before),
+            'after' => StopList::tidy($after),
+        ];
         if ($reverse) {
             $stop->reverse = true;
         }

@@ -70,19 +70,27 @@ final readonly class DragParameter
         }
         $wish = max(array_map(static fn (array $way): float => $way[1]->length(), $ways));
 
-        return $wish <= 0.0 ? null : new self(0.0, $wish, false, static function (float $amount) use ($change, $asked, $ways, $wish): Node {
-            $route = clone $change->get('route')->object();
-            $route->points = array_map(static function (Node $point, array $way) use ($amount, $wish): mixed {
-                if ($way[1]->length() === 0.0) {
-                    return $point->value;
-                }
-                $at = array_map(StopList::tidy(...), $way[0]->plus($way[1]->times($amount / $wish))->toArray());
+        return $wish <= 0.0
+            ? null
+            : new self(0.0, $wish, false, static function (float $amount) use ($change, $asked, $ways, $wish): Node {
+                $route = clone $change->get('route')->object();
+                $route->points = array_map(
+                    static function (Node $point, array $way) use ($amount, $wish): mixed {
+                        if ($way[1]->length() === 0.0) {
+                            return $point->value;
+                        }
+                        $at = array_map(StopList::tidy(...), $way[0]->plus($way[1]->times($amount / $wish))->toArray());
 
-                return is_array($point->value) ? $at : (object) [...get_object_vars($point->object()), 'at' => $at];
-            }, $asked, $ways);
+                        return is_array($point->value)
+                            ? $at
+                            : (object) [...get_object_vars($point->object()), 'at' => $at];
+                    },
+                    $asked,
+                    $ways,
+                );
 
-            return self::told($change, 'route', $route);
-        });
+                return self::told($change, 'route', $route);
+            });
     }
 
     public static function radius(Node $change, LaidRun $laid, Values $values): ?self
@@ -92,10 +100,18 @@ final readonly class DragParameter
         // All corners together rest at the run's own radius, which its ends carry.
         $now = $laid->vertices[is_int($vertex) ? $vertex : 0]->radius ?? null;
 
-        return $radius === null || $now === null ? null : new self(
-            $now, $values->positive($radius, 'the bend radius'), false,
-            static fn (float $amount): Node => self::told($change, 'corner', (object) ['radius' => StopList::tidy($amount)]),
-        );
+        return $radius === null || $now === null
+            ? null
+            : new self(
+                $now,
+                $values->positive($radius, 'the bend radius'),
+                false,
+                static fn (float $amount): Node => self::told(
+                    $change,
+                    'corner',
+                    (object) ['radius' => StopList::tidy($amount)],
+                ),
+            );
     }
 
     public static function leg(Node $change, LaidRun $laid, Values $values): ?self
@@ -106,7 +122,11 @@ final readonly class DragParameter
         }
         $wish = $values->number($length);
         $bend = $laid->run->stock->bend;
-        $widest = array_reduce($laid->vertices, static fn (float $most, $vertex): float => max($most, $vertex->radius), $bend->radius);
+        $widest = array_reduce(
+            $laid->vertices,
+            static fn (float $most, $vertex): float => max($most, $vertex->radius),
+            $bend->radius,
+        );
 
         return new self(
             $wish + 4 * $widest + $bend->leastStraight, $wish, true,

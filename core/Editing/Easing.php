@@ -51,7 +51,10 @@ final readonly class Easing
         $run = $laid->run;
         [$start, $end] = [$run->from->leadPoint() ?? $run->from->at, $run->to->leadPoint() ?? $run->to->at];
         $radius = static fn (Vector ...$points): float => Spline::roughRadius(
-            self::list($start, $points, $end), $run->from->axis?->times($route->pulls[0]), $run->to->axis?->times(-$route->pulls[1]), $held,
+            self::list($start, $points, $end),
+            $run->from->axis?->times($route->pulls[0]),
+            $run->to->axis?->times(-$route->pulls[1]),
+            $held,
         );
         $best = $told;
         $widest = $radius(...$best);
@@ -63,7 +66,8 @@ final readonly class Easing
                     $moved = $best[$index]->plus($by);
                     $off = $moved->minus($told[$index]);
                     $tried = $best;
-                    $tried[$index] = $off->length() > $within ? $told[$index]->plus($off->unit()->times($within)) : $moved;
+                    $tried[$index] =
+                        $off->length() > $within ? $told[$index]->plus($off->unit()->times($within)) : $moved;
                     $wide = $radius(...$tried);
                     if ($wide > $widest * (1.0 + self::GROWS)) {
                         [$best, $widest, $grew] = [$tried, $wide, true];
@@ -91,8 +95,13 @@ final readonly class Easing
     /** @return list<Vector> a step each way along each axis */
     private static function steps(float $step): array
     {
-        return array_map(
-            static fn (string $axis): Vector => (Vector::axis($axis) ?? Vector::zero())->times($step), ['+x', '-x', '+y', '-y', '+z', '-z'],
-        );
+        return array_map(static fn (string $axis): Vector => (Vector::axis($axis) ?? Vector::zero())->times($step), [
+            '+x',
+            '-x',
+            '+y',
+            '-y',
+            '+z',
+            '-z',
+        ]);
     }
 }

@@ -73,23 +73,39 @@ final readonly class FlexibleEdit
         }
         $said = (new Node($this->laid->run->source))->get('route');
         $value = static fn (string $key): mixed => $said->find($key)?->value;
-        $turned = ['start_pull' => $value('end_pull'), 'end_pull' => $value('start_pull'), 'start_held' => $value('end_held'), 'end_held' => $value('start_held')];
+        $turned = [
+            'start_pull' => $value('end_pull'),
+            'end_pull' => $value('start_pull'),
+            'start_held' => $value('end_held'),
+            'end_held' => $value('start_held'),
+        ];
         if ($said->find('points') !== null) {
             $turned['points'] = array_map(self::turnedPoint(...), array_reverse($said->list('points')));
         }
         if ($said->find('kept') !== null) {
-            $turned['kept'] = array_map(static fn (Node $point): mixed => $point->value, array_reverse($said->list('kept')));
+            $turned['kept'] = array_map(
+                static fn (Node $point): mixed => $point->value,
+                array_reverse($said->list('kept')),
+            );
         }
         if ($said->find('nudges') !== null) {
             $turned['nudges'] = array_map(static function (Node $nudge): stdClass {
                 $along = $nudge->get('along')->value;
 
-                return (object) ['along' => is_string($along) ? sprintf('1 - (%s)', $along) : 1 - (is_int($along) || is_float($along) ? $along : 0.5), 'to' => $nudge->get('to')->value];
+                return (object) [
+                    'along' => is_string($along)
+                        ? sprintf('1 - (%s)', $along)
+                        : 1 - (is_int($along) || is_float($along) ? $along : 0.5),
+                    'to' => $nudge->get('to')->value,
+                ];
             }, $said->list('nudges'));
         }
         if ($said->find('through') !== null) {
             // The length of a span stands with the clamp behind it, that of the last by itself.
-            $spans = array_reverse([...array_map(static fn (Node $gate): mixed => $gate->find('length')?->value, $said->list('through')), $value('last_span')]);
+            $spans = array_reverse([
+                ...array_map(static fn (Node $gate): mixed => $gate->find('length')?->value, $said->list('through')),
+                $value('last_span'),
+            ]);
             $turned['through'] = array_map(static function (Node $gate, mixed $span): stdClass {
                 $turned = self::turnedPoint($gate);
                 assert($turned instanceof stdClass);
@@ -117,7 +133,14 @@ final readonly class FlexibleEdit
         if (is_string($along)) {
             $turned->along = strtr($along, '+-', '-+');
         } elseif (is_array($along)) {
-            $turned->along = array_map(static fn (mixed $part): mixed => is_string($part) ? sprintf('-(%s)', $part) : (is_int($part) || is_float($part) ? 0 - $part : $part), $along);
+            $turned->along = array_map(
+                static fn (mixed $part): mixed => is_string($part)
+                    ? sprintf('-(%s)', $part)
+                    : (is_int($part) || is_float($part)
+                        ? 0 - $part
+                        : $part),
+                $along,
+            );
         }
 
         return $turned;
@@ -131,7 +154,11 @@ final readonly class FlexibleEdit
         for ($count = 1; $count <= self::MOST_POINTS; $count++) {
             $points = array_map(fn (int $i): Vector => $this->at($length * $i / ($count + 1)), range(1, $count));
             $route->points = array_map(
-                static fn (Vector $point): array => array_map(static fn (float $part): float => round($part, 1), $point->toArray()), $points,
+                static fn (Vector $point): array => array_map(
+                    static fn (float $part): float => round($part, 1),
+                    $point->toArray(),
+                ),
+                $points,
             );
             if ($count > 1 && $this->strays($points) < self::AS_IT_WAS) {
                 break;
@@ -161,7 +188,10 @@ final readonly class FlexibleEdit
         return $most;
     }
 
-    /** How far a point is off a curve, by the chords between its points; in plain numbers, since it is asked a thousand times. */
+    /**
+     * How far a point is off a curve, by the chords between its points; in plain numbers, since it is asked a thousand
+     * times.
+     */
     private static function off(Curve $curve, Vector $point): float
     {
         $least = INF;
@@ -184,7 +214,9 @@ final readonly class FlexibleEdit
     {
         $route = $this->laid->run->route;
 
-        return $route instanceof FlowRoute ? ($route->points[$index] ?? null)?->at : ($this->laid->gates[$index][0] ?? null)?->clamp->at;
+        return $route instanceof FlowRoute
+            ? ($route->points[$index] ?? null)?->at
+            : ($this->laid->gates[$index][0] ?? null)?->clamp->at;
     }
 
     private function at(float $along): Vector
@@ -200,14 +232,21 @@ final readonly class FlexibleEdit
         return $this->laid->run->to->at;
     }
 
-    /** @return array{float, Vector} developed length of the place of the run nearest to a point, and its travel there */
+    /**
+     * Developed length of the place of the run nearest to a point, and its travel there.
+     *
+     * @return array{float, Vector}
+     */
     private function nearest(Vector $point): array
     {
         $best = INF;
         $found = [0.0, new Vector(1.0, 0.0, 0.0)];
         $at = 0.0;
         foreach ($this->laid->path->segments as $segment) {
-            $alongs = $segment instanceof Curve ? $segment->along : array_map(static fn (int $i): float => $segment->length() * $i / 20, range(0, 20));
+            $alongs =
+                $segment instanceof Curve
+                    ? $segment->along
+                    : array_map(static fn (int $i): float => ($segment->length() * $i) / 20, range(0, 20));
             foreach ($alongs as $along) {
                 $distance = $segment->pointAt($along)->distanceTo($point);
                 if ($distance < $best) {

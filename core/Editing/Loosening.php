@@ -38,14 +38,22 @@ final readonly class Loosening
     public function fit(stdClass $after): stdClass
     {
         $node = new Node($after);
-        $ids = static fn (string $list): array => array_flip(array_map(static fn (Node $item): string => $item->find('id')?->text() ?? '', $node->list($list)));
+        $ids = static fn (string $list): array => array_flip(
+            array_map(static fn (Node $item): string => $item->find('id')?->text() ?? '', $node->list($list)),
+        );
         $lostRuns = array_diff_key(self::runs($this->site), $ids('runs'));
         $lostSurroundings = array_diff_key($this->site->surroundings, $ids('surroundings'));
         $lostClamps = array_diff_key($this->site->clamps, $ids('clamps'));
         $fitted = clone $after;
         if ($lostSurroundings !== []) {
-            $fitted->fittings = array_map(fn (Node $item): stdClass => $this->unmounted('fittings', $item, $lostSurroundings), $node->list('fittings'));
-            $fitted->clamps = array_map(fn (Node $item): stdClass => $this->unmounted('clamps', $item, $lostSurroundings), $node->list('clamps'));
+            $fitted->fittings = array_map(
+                fn (Node $item): stdClass => $this->unmounted('fittings', $item, $lostSurroundings),
+                $node->list('fittings'),
+            );
+            $fitted->clamps = array_map(
+                fn (Node $item): stdClass => $this->unmounted('clamps', $item, $lostSurroundings),
+                $node->list('clamps'),
+            );
         }
         try {
             $ports = RouteBook::site(new Node($fitted));
@@ -58,11 +66,15 @@ final readonly class Loosening
             return $after;
         }
         $lost = [
-            ...self::things('runs', $lostRuns), ...self::things('surroundings', $lostSurroundings), ...self::things('clamps', $lostClamps),
+            ...self::things('runs', $lostRuns),
+            ...self::things('surroundings', $lostSurroundings),
+            ...self::things('clamps', $lostClamps),
         ];
         $fitted->runs = array_map(
             fn (Node $run): stdClass => $this->loosened(
-                new Node($this->untied($run, $lost, array_keys($lostPorts))), array_keys($lostPorts), array_keys($lostClamps),
+                new Node($this->untied($run, $lost, array_keys($lostPorts))),
+                array_keys($lostPorts),
+                array_keys($lostClamps),
             ),
             (new Node($fitted))->list('runs'),
         );
@@ -77,13 +89,24 @@ final readonly class Loosening
      */
     private function untied(Node $run, array $lost, array $ports): stdClass
     {
-        $isLost = static fn (Node $tie): bool => array_intersect(Hanging::thingsOfTie($tie), $lost) !== []
-            || array_filter(Hanging::ANCHORS, static fn (string $key): bool => in_array($tie->find($key)?->value, $ports, true)) !== [];
-        $follows = array_intersect(array_map(
-            static fn (?Node $part): string => 'runs '.(string) $part?->find('like')?->find('run')?->text(),
-            [$run->find('from'), $run->find('to'), $run->find('route')],
-        ), $lost) !== [];
-        $hasLost = array_filter($run->find('route')?->list('stops') ?? [], static fn (Node $stop): bool => array_filter($stop->list('ties'), $isLost) !== []) !== [];
+        $isLost = static fn (Node $tie): bool => array_intersect(Hanging::thingsOfTie($tie), $lost) !== [] ||
+            array_filter(
+                Hanging::ANCHORS,
+                static fn (string $key): bool => in_array($tie->find($key)?->value, $ports, true),
+            ) !== [];
+        $follows =
+            array_intersect(
+                array_map(
+                    static fn (?Node $part): string => 'runs '.(string) $part?->find('like')?->find('run')?->text(),
+                    [$run->find('from'), $run->find('to'), $run->find('route')],
+                ),
+                $lost,
+            ) !== [];
+        $hasLost =
+            array_filter(
+                $run->find('route')?->list('stops') ?? [],
+                static fn (Node $stop): bool => array_filter($stop->list('ties'), $isLost) !== [],
+            ) !== [];
         if (! $follows && ! $hasLost) {
             return $run->object();
         }
@@ -99,7 +122,8 @@ final readonly class Loosening
             $edit->apply(new MakeOwn);
         }
         foreach ($laid->vertices as $index => $vertex) {
-            $ties = $vertex->stop === null ? [] : $run->find('route')?->list('stops')[$vertex->stop]->list('ties') ?? [];
+            $ties =
+                $vertex->stop === null ? [] : $run->find('route')?->list('stops')[$vertex->stop]->list('ties') ?? [];
             foreach (array_reverse(array_keys(array_filter($ties, $isLost))) as $number) {
                 $edit->apply(new UntieCorner($index, $number));
             }
@@ -194,10 +218,12 @@ final readonly class Loosening
         $route->stops = $stops;
         $adjust = (new Node($run))->find('fixed_length')?->find('adjust')?->value;
         if ($adjust instanceof stdClass && is_array($adjust->stops)) {
-            $adjust->stops = array_merge(...array_map(
-                static fn (mixed $number): array => is_int($number) ? $newNumbers[$number] ?? [] : [$number],
-                array_values($adjust->stops),
-            ));
+            $adjust->stops = array_merge(
+                ...array_map(
+                    static fn (mixed $number): array => is_int($number) ? $newNumbers[$number] ?? [] : [$number],
+                    array_values($adjust->stops),
+                ),
+            );
         }
     }
 
@@ -211,15 +237,22 @@ final readonly class Loosening
         $node = new Node($route);
         $isLost = static fn (Node $one): bool => in_array($one->find('clamp')?->value, $clamps, true);
         if (array_filter($node->list('through'), $isLost) !== []) {
-            $route->through = array_values(array_map(
-                static fn (Node $one): mixed => $one->value, array_filter($node->list('through'), static fn (Node $one): bool => ! $isLost($one)),
-            ));
+            $route->through = array_values(
+                array_map(
+                    static fn (Node $one): mixed => $one->value,
+                    array_filter($node->list('through'), static fn (Node $one): bool => ! $isLost($one)),
+                ),
+            );
             // How the slack lay was told for other spans.
             unset($route->last_span);
         }
         if (array_filter($node->list('points'), $isLost) !== []) {
-            $route->points = array_map(fn (Node $one): mixed => $isLost($one)
-                ? array_map(StopList::tidy(...), $this->site->clamp($one->get('clamp'))->at->toArray()) : $one->value, $node->list('points'));
+            $route->points = array_map(
+                fn (Node $one): mixed => $isLost($one)
+                    ? array_map(StopList::tidy(...), $this->site->clamp($one->get('clamp'))->at->toArray())
+                    : $one->value,
+                $node->list('points'),
+            );
         }
     }
 
@@ -235,6 +268,9 @@ final readonly class Loosening
      */
     private static function things(string $list, array $items): array
     {
-        return array_map(static fn (string $id): string => $list.' '.$id, array_map(strval(...), array_keys($items)));
+        return array_map(
+            static fn (string $id): string => $list.' '.$id,
+            array_map(strval(...), array_keys($items)),
+        );
     }
 }

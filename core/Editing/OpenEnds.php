@@ -28,7 +28,10 @@ final class OpenEnds
      */
     public static function fit(stdClass $before, stdClass $after): stdClass
     {
-        $open = array_filter((new Node($before))->list('runs'), static fn (Node $run): bool => self::isOpen($run->object()));
+        $open = array_filter(
+            (new Node($before))->list('runs'),
+            static fn (Node $run): bool => self::isOpen($run->object()),
+        );
         if ($open === []) {
             return $after;
         }
@@ -46,7 +49,9 @@ final class OpenEnds
             $old = $was->runs[$run->find('id')?->text() ?? ''] ?? null;
 
             // What has no corners has no last one, and may take long to lay.
-            return $old === null || ! self::isOpen($run->object()) || $old->route->stopCount() === 0 ? $run->object() : self::followed($run->object(), $site, $old->route->lay($old));
+            return $old === null || ! self::isOpen($run->object()) || $old->route->stopCount() === 0
+                ? $run->object()
+                : self::followed($run->object(), $site, $old->route->lay($old));
         }, (new Node($after))->list('runs'));
 
         return $fitted;
@@ -59,7 +64,11 @@ final class OpenEnds
     public static function followed(stdClass $run, Site $site, LaidRun $before): stdClass
     {
         $corner = self::lastCorner($before);
-        if (! self::isOpen($run) || $corner === null || $corner->distanceTo($before->run->to->at) > Tolerance::COINCIDENT) {
+        if (
+            ! self::isOpen($run) ||
+            $corner === null ||
+            $corner->distanceTo($before->run->to->at) > Tolerance::COINCIDENT
+        ) {
             return $run;
         }
         try {
@@ -74,7 +83,10 @@ final class OpenEnds
             return $run;
         }
         $copy = clone $run;
-        $copy->to = (object) [...get_object_vars((new Node($run))->get('to')->object()), 'at' => array_map(StopList::tidy(...), $now->toArray())];
+        $copy->to = (object) [
+            ...get_object_vars((new Node($run))->get('to')->object()),
+            'at' => array_map(StopList::tidy(...), $now->toArray()),
+        ];
 
         return $copy;
     }

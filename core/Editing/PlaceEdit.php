@@ -99,7 +99,10 @@ final readonly class PlaceEdit
         $isNegative = str_starts_with($pose->about->axisName() ?? '+', '-');
         $about = $isNegative ? $pose->about->times(-1.0) : $pose->about;
 
-        return (object) ['about' => self::numbers($about), 'by' => StopList::tidy(rad2deg($isNegative ? -$pose->angle : $pose->angle))];
+        return (object) [
+            'about' => self::numbers($about),
+            'by' => StopList::tidy(rad2deg($isNegative ? -$pose->angle : $pose->angle)),
+        ];
     }
 
     /** @return list<int|float> */

@@ -101,7 +101,10 @@ final class RunDraft
     {
         $said = [];
         foreach ($vertices as $vertex) {
-            $words = array_map(fn (Tie $tie): string => $tie->words($this->laid->run->units), $this->laid->tied[$vertex]->ties ?? []);
+            $words = array_map(
+                fn (Tie $tie): string => $tie->words($this->laid->run->units),
+                $this->laid->tied[$vertex]->ties ?? [],
+            );
             if ($words !== []) {
                 $said[] = sprintf('Corner %d is %s', $vertex, implode(' and ', $words));
             }
@@ -115,7 +118,10 @@ final class RunDraft
     {
         foreach ($corners as $corner) {
             if ($corner->place === VertexPlace::Like) {
-                throw new EditError('This corner follows its other half or another run; change it there, or make this a run of its own.');
+                throw new EditError(
+                    'This corner follows its other half or another run; change it there, or make this a run of '.
+                    'its own.',
+                );
             }
         }
     }
@@ -145,7 +151,9 @@ final class RunDraft
     {
         $end = $this->run->{$which} ?? null;
 
-        return $end instanceof stdClass ? $end : throw new EditError('It is wound round another run and has no end of its own there.');
+        return $end instanceof stdClass
+            ? $end
+            : throw new EditError('It is wound round another run and has no end of its own there.');
     }
 
     public function routeObject(): stdClass
@@ -166,7 +174,9 @@ final class RunDraft
         $route = $this->laid->run->route;
 
         return match (true) {
-            ! $route instanceof CornersRoute => throw new EditError('Only a rigid run has legs and corners; this one is a curve.'),
+            ! ($route instanceof CornersRoute) => throw new EditError(
+                'Only a rigid run has legs and corners; this one is a curve.',
+            ),
             $route->isLike() => throw new EditError('It goes as another run does; make it a run of its own first.'),
             default => $this->routeObject(),
         };

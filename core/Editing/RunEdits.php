@@ -13,9 +13,17 @@ final class RunEdits
 {
     /** @var list<class-string<RunEdit>> */
     public const ALL = [
-        Edit\MoveCorner::class, Edit\MoveLeg::class, Edit\SetLeg::class, Edit\InsertCorner::class, Edit\RemoveCorner::class,
+        Edit\MoveCorner::class,
+        Edit\MoveLeg::class,
+        Edit\SetLeg::class,
+        Edit\InsertCorner::class,
+        Edit\RemoveCorner::class,
         Edit\SetCorner::class, Edit\HoldLength::class, Edit\AddLeg::class, Edit\TakeBack::class, Edit\Finish::class,
-        Edit\PutCorners::class, Edit\Reverse::class, Edit\TieCorner::class, Edit\UntieCorner::class, Edit\ThroughClamp::class,
+        Edit\PutCorners::class,
+        Edit\Reverse::class,
+        Edit\TieCorner::class,
+        Edit\UntieCorner::class,
+        Edit\ThroughClamp::class,
         Edit\MakeOwn::class, Edit\MakeSymmetric::class, Edit\SetRoute::class, Edit\KeepShape::class, Edit\Ease::class,
         Edit\AsPoints::class, Edit\Become::class,
     ];

@@ -82,7 +82,8 @@ final class StopList
             return;
         }
         $at = $this->places[$stop][0];
-        $isNumbers = static fn (mixed $numbers): bool => is_array($numbers) && array_filter($numbers, is_string(...)) === [];
+        $isNumbers = static fn (mixed $numbers): bool => is_array($numbers) &&
+            array_filter($numbers, is_string(...)) === [];
         if (isset($object->at)) {
             $object->at = $isNumbers($object->at) ? self::components($at) : $object->at;
         } elseif (isset($object->by)) {
@@ -133,8 +134,13 @@ final class StopList
     }
 
     /** @param  string|list<mixed>|null  $along */
-    public function setLeg(int $stop, int $vertex, string|array|null $along, int|float|string|null $length, ?string $until): void
-    {
+    public function setLeg(
+        int $stop,
+        int $vertex,
+        string|array|null $along,
+        int|float|string|null $length,
+        ?string $until,
+    ): void {
         $object = $this->at($stop);
         if (isset($object->clamp)) {
             throw new EditError('The clamp says how the run goes here; set the distance before or after it.');
@@ -275,7 +281,9 @@ final class StopList
         $key = $isFirst ? 'before' : 'after';
         $change = $by->dot($travel) * ($isFirst ? -1.0 : 1.0);
         $value = $stop->{$key} ?? 0;
-        $stop->{$key} = is_string($value) ? self::sum($value, $change) : self::tidy((is_numeric($value) ? (float) $value : 0.0) + $change);
+        $stop->{$key} = is_string($value)
+            ? self::sum($value, $change)
+            : self::tidy((is_numeric($value) ? (float) $value : 0.0) + $change);
     }
 
     /** @return list<int|float> */
@@ -316,6 +324,11 @@ final class StopList
             return $expression;
         }
 
-        return sprintf('%s %s %s', $expression, $add < 0 ? '-' : '+', json_encode(self::tidy(abs($add)), JSON_THROW_ON_ERROR));
+        return sprintf(
+            '%s %s %s',
+            $expression,
+            $add < 0 ? '-' : '+',
+            json_encode(self::tidy(abs($add)), JSON_THROW_ON_ERROR),
+        );
     }
 }

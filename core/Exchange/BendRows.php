@@ -19,7 +19,12 @@ final readonly class BendRows
     private const MOST_ROWS = 500;
 
     /** Words of a heading, and the column each means. */
-    private const HEADINGS = ['straight' => 'straight', 'rotation' => 'rotation', 'angle' => 'angle', 'radius' => 'radius'];
+    private const HEADINGS = [
+        'straight' => 'straight',
+        'rotation' => 'rotation',
+        'angle' => 'angle',
+        'radius' => 'radius',
+    ];
 
     private const IN_ORDER = ['straight' => 0, 'rotation' => 1, 'angle' => 2, 'radius' => 3];
 
@@ -40,14 +45,22 @@ final readonly class BendRows
         $tail = 0.0;
         $factor = $units->isInch ? Units::INCH : 1.0;
         foreach (explode("\n", str_replace(["\r\n", "\r"], "\n", $text)) as $index => $line) {
-            $cells = array_map(trim(...), explode(str_contains($line, "\t") ? "\t" : (str_contains($line, ';') ? ';' : ','), $line));
+            $cells = array_map(
+                trim(...),
+                explode(str_contains($line, "\t") ? "\t" : (str_contains($line, ';') ? ';' : ','), $line),
+            );
             if (implode('', $cells) === '') {
                 continue;
             }
             $heading = $bends === [] ? self::heading($cells) : null;
             if ($heading !== null) {
                 $columns = $heading;
-                $factor = preg_match('/straight\W*_?\W*(mm|in)\b/i', $line, $unit) === 1 ? (strtolower($unit[1]) === 'in' ? Units::INCH : 1.0) : $factor;
+                $factor =
+                    preg_match('/straight\W*_?\W*(mm|in)\b/i', $line, $unit) === 1
+                        ? (strtolower($unit[1]) === 'in'
+                            ? Units::INCH
+                            : 1.0)
+                        : $factor;
                 $first = min($heading);
 
                 continue;
@@ -71,7 +84,11 @@ final readonly class BendRows
                 }
                 $bends[] = self::bend($cells, $columns, $straight, $factor);
             } catch (JobError $error) {
-                $refused[] = ['line' => $index + 1, 'text' => mb_substr(trim($line), 0, 80), 'why' => $error->getMessage()];
+                $refused[] = [
+                    'line' => $index + 1,
+                    'text' => mb_substr(trim($line), 0, 80),
+                    'why' => $error->getMessage(),
+                ];
             }
         }
 
@@ -96,7 +113,12 @@ final readonly class BendRows
             throw JobError::at('', 'the bend radius must be more than 0');
         }
 
-        return ['straight' => $straight, 'rotation' => deg2rad(self::number($cells, $columns['rotation'], 'rotation')), 'angle' => deg2rad($angle), 'radius' => $radius];
+        return [
+            'straight' => $straight,
+            'rotation' => deg2rad(self::number($cells, $columns['rotation'], 'rotation')),
+            'angle' => deg2rad($angle),
+            'radius' => $radius,
+        ];
     }
 
     /**
@@ -127,6 +149,8 @@ final readonly class BendRows
         $cell = str_replace(['−', ' ', '°'], ['-', '', ''], $cells[$column] ?? '');
         $cell = substr_count($cell, ',') === 1 ? str_replace(',', '.', $cell) : $cell;
 
-        return is_numeric($cell) && abs((float) $cell) < 1e7 ? (float) $cell : throw JobError::at('', sprintf('the %s is no number', $what));
+        return is_numeric($cell) && abs((float) $cell) < 1e7
+            ? (float) $cell
+            : throw JobError::at('', sprintf('the %s is no number', $what));
     }
 }

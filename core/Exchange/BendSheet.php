@@ -54,7 +54,9 @@ final class BendSheet
      */
     public static function pdf(Job $job, SolvedRun $solved, string $paper, string $date): string
     {
-        $size = self::PAPERS[strtolower($paper)] ?? throw JobError::at('', sprintf('there is no paper “%s”; a4 and letter are', $paper));
+        $size =
+            self::PAPERS[strtolower($paper)] ??
+            throw JobError::at('', sprintf('there is no paper “%s”; a4 and letter are', $paper));
         $sheet = new self($job, $solved, $size);
         $sheet->heading($date);
         $sheet->picture();
@@ -79,11 +81,22 @@ final class BendSheet
             ['Stock', $run->stock->name, 'Centreline length', $this->units->say($table->length)],
             ['Bends', (string) count($table->rows), 'Mass', Words::number($this->solved->mass(), 3).' kg'],
             ['Revision', is_string($revision) && $revision !== '' ? $revision : 'none', 'Date', $date],
-            ['Trim', sprintf('%s at the start, %s at the end', $this->units->say($run->from->trim), $this->units->say($run->to->trim)),
-                'State', ['good' => 'good', 'warning' => 'has warnings', 'violation' => 'NOT TO BE BENT: has violations'][$this->solved->status()]],
+            [
+                'Trim',
+                sprintf(
+                    '%s at the start, %s at the end',
+                    $this->units->say($run->from->trim),
+                    $this->units->say($run->to->trim),
+                ),
+                'State',
+                ['good' => 'good', 'warning' => 'has warnings', 'violation' => 'NOT TO BE BENT: has violations'][
+                    $this->solved->status()
+                ],
+            ],
         ];
         foreach ($rows as [$name, $value, $other, $more]) {
-            foreach ([[$name, 20.0, 'B'], [$value, 78.0, ''], [$other, 32.0, 'B'], [$more, 0.0, '']] as $index => [$said, $width, $style]) {
+            $cells = [[$name, 20.0, 'B'], [$value, 78.0, ''], [$other, 32.0, 'B'], [$more, 0.0, '']];
+            foreach ($cells as $index => [$said, $width, $style]) {
                 $this->pdf->setFont(self::FONT, $style, 9);
                 $this->pdf->Cell($width, 5, $said, 0, $index === 3 ? 1 : 0, '', false, '', 1);
             }
@@ -95,7 +108,13 @@ final class BendSheet
     {
         $width = $this->pdf->getPageWidth() - 2 * self::MARGIN;
         $height = 92.0;
-        $this->pdf->ImageSVG('@'.RunViews::svg($this->solved->laid, $width, $height), self::MARGIN, $this->pdf->GetY(), $width, $height);
+        $this->pdf->ImageSVG(
+            '@'.RunViews::svg($this->solved->laid, $width, $height),
+            self::MARGIN,
+            $this->pdf->GetY(),
+            $width,
+            $height,
+        );
         $this->pdf->setY($this->pdf->GetY() + $height + 3.0);
     }
 
@@ -106,14 +125,31 @@ final class BendSheet
         $rows = [];
         foreach ($table->rows as $index => $row) {
             $rows[] = [
-                (string) ($index + 1), $this->units->column($row->straight), Words::number(rad2deg($row->rotation)), Words::number(rad2deg($row->angle)),
-                Words::number(rad2deg($row->setAngle)), $this->units->column($row->radius), $this->units->column($row->mark), $this->units->column($row->markFromEnd),
+                (string) ($index + 1),
+                $this->units->column($row->straight),
+                Words::number(rad2deg($row->rotation)),
+                Words::number(rad2deg($row->angle)),
+                Words::number(rad2deg($row->setAngle)),
+                $this->units->column($row->radius),
+                $this->units->column($row->mark),
+                $this->units->column($row->markFromEnd),
             ];
         }
         $rows[] = ['tail', $this->units->column($table->tail), '', '', '', '', '', ''];
-        $this->table('Bend table', [
-            'Bend', "Straight, $unit", 'Rotation, °', 'Angle, °', 'Set to, °', "Radius, $unit", "Starts at, $unit", "From end, $unit",
-        ], $rows);
+        $this->table(
+            'Bend table',
+            [
+                'Bend',
+                "Straight, $unit",
+                'Rotation, °',
+                'Angle, °',
+                'Set to, °',
+                "Radius, $unit",
+                "Starts at, $unit",
+                "From end, $unit",
+            ],
+            $rows,
+        );
     }
 
     private function vertices(): void
@@ -125,9 +161,17 @@ final class BendSheet
         }
         $rows = [];
         foreach ($this->solved->laid->vertices as $index => $vertex) {
-            $rows[] = [(string) $index, ...array_map(fn (float $part): string => $this->units->column($part), $vertex->at->toArray()), $radius[$index] ?? ''];
+            $rows[] = [
+                (string) $index,
+                ...array_map(fn (float $part): string => $this->units->column($part), $vertex->at->toArray()),
+                $radius[$index] ?? '',
+            ];
         }
-        $this->table('Vertices, corner to corner', ['Vertex', "X, $unit", "Y, $unit", "Z, $unit", "Radius, $unit"], $rows);
+        $this->table(
+            'Vertices, corner to corner',
+            ['Vertex', "X, $unit", "Y, $unit", "Z, $unit", "Radius, $unit"],
+            $rows,
+        );
     }
 
     /**
@@ -142,12 +186,29 @@ final class BendSheet
         $this->pdf->setDrawColor(...self::LINE);
         $this->pdf->setFont(self::FONT, 'B', 8);
         foreach ($heads as $index => $head) {
-            $this->pdf->Cell($index === 0 ? 14.0 : $width, 5.5, $head, 'B', $index === count($heads) - 1 ? 1 : 0, $index === 0 ? 'L' : 'R', false, '', 1);
+            $this->pdf->Cell(
+                $index === 0 ? 14.0 : $width,
+                5.5,
+                $head,
+                'B',
+                $index === count($heads) - 1 ? 1 : 0,
+                $index === 0 ? 'L' : 'R',
+                false,
+                '',
+                1,
+            );
         }
         $this->pdf->setFont(self::FONT, '', 9);
         foreach ($rows as $row) {
             foreach ($row as $index => $cell) {
-                $this->pdf->Cell($index === 0 ? 14.0 : $width, 5.2, $cell, 'B', $index === count($row) - 1 ? 1 : 0, $index === 0 ? 'L' : 'R');
+                $this->pdf->Cell(
+                    $index === 0 ? 14.0 : $width,
+                    5.2,
+                    $cell,
+                    'B',
+                    $index === count($row) - 1 ? 1 : 0,
+                    $index === 0 ? 'L' : 'R',
+                );
             }
         }
         $this->pdf->Ln(3);

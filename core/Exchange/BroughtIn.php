@@ -30,7 +30,10 @@ final class BroughtIn
     {
         return match (true) {
             preg_match('/^\s*(999\s.*\R\s*)*0\s*\R\s*SECTION/', $text) === 1 => self::drawing($text, $units),
-            preg_match('/^[^\n]*straight[^\n]*rotation[^\n]*angle[^\n]*radius/i', ltrim($text)) === 1 => self::bends($text, $units),
+            preg_match('/^[^\n]*straight[^\n]*rotation[^\n]*angle[^\n]*radius/i', ltrim($text)) === 1 => self::bends(
+                $text,
+                $units,
+            ),
             default => self::vertices($text, $values, $units),
         };
     }
@@ -41,7 +44,11 @@ final class BroughtIn
         [$segments, $passedOver] = DxfReader::read($text);
         [$routes, $remarks] = LineChains::of($segments, $units);
         foreach ($passedOver as $kind => $count) {
-            $remarks[] = sprintf('%d × %s passed over: only lines, arcs and polylines are read.', $count, mb_substr((string) $kind, 0, 40));
+            $remarks[] = sprintf(
+                '%d × %s passed over: only lines, arcs and polylines are read.',
+                $count,
+                mb_substr((string) $kind, 0, 40),
+            );
         }
 
         return [array_map(self::members(...), $routes), $remarks];
@@ -54,7 +61,8 @@ final class BroughtIn
     }
 
     /**
-     * The tube lies along +x from the origin, and its first bend turns towards +y; it is moved to its place as any run is.
+     * The tube lies along +x from the origin, and its first bend turns towards +y; it is moved to its place as any run
+     * is.
      *
      * @return array{list<array<string, mixed>>, list<string>}
      */
@@ -65,7 +73,9 @@ final class BroughtIn
         $radii = array_column($rows->path->bends, 'radius');
 
         return [
-            $rows->path->bends === [] && $rows->path->tail === 0.0 ? [] : [self::run($vertices, [null, ...$radii, null])],
+            $rows->path->bends === [] && $rows->path->tail === 0.0
+                ? []
+                : [self::run($vertices, [null, ...$radii, null])],
             self::remarks($rows->refused),
         ];
     }
@@ -76,7 +86,11 @@ final class BroughtIn
         $rows = PastedRows::read($text, $values, $units);
         $points = array_values(array_filter($rows->stops, static fn (stdClass $stop): bool => isset($stop->at)));
         if (count($points) < 2) {
-            throw JobError::at('', 'this is neither a DXF drawing, nor the table of a run: two vertices at least, or a heading with straight, rotation, angle and radius');
+            throw JobError::at(
+                '',
+                'this is neither a DXF drawing, nor the table of a run: two vertices at least, or a heading with '.
+                'straight, rotation, angle and radius',
+            );
         }
 
         return [[[
@@ -96,7 +110,10 @@ final class BroughtIn
         $numbers = static fn (Vector $vector): array => array_map(StopList::tidy(...), $vector->toArray());
         $stops = [];
         foreach (array_slice($vertices, 1, -1, true) as $index => $vertex) {
-            $stops[] = (object) ['at' => $numbers($vertex), 'corner' => (object) ['radius' => StopList::tidy($radii[$index] ?? 0.0)]];
+            $stops[] = (object) [
+                'at' => $numbers($vertex),
+                'corner' => (object) ['radius' => StopList::tidy($radii[$index] ?? 0.0)],
+            ];
         }
 
         return [
@@ -112,6 +129,14 @@ final class BroughtIn
      */
     private static function remarks(array $refused): array
     {
-        return array_map(static fn (array $row): string => sprintf('Row %d was left out, %s: %s', $row['line'], $row['why'], $row['text']), $refused);
+        return array_map(
+            static fn (array $row): string => sprintf(
+                'Row %d was left out, %s: %s',
+                $row['line'],
+                $row['why'],
+                $row['text'],
+            ),
+            $refused,
+        );
     }
 }

@@ -25,8 +25,16 @@ final readonly class CatalogueRows
     private const TEXTS = ['part_number', 'kind', 'name', 'standard'];
 
     private const HEADS = [
-        'od' => 'od_mm', 'wall' => 'wall_mm', 'radius' => 'radius_mm', 'min_radius' => 'min_radius_mm', 'min_straight' => 'min_straight_mm', 'density' => 'density_kg_m3',
-        'moving_radius' => 'moving_radius_mm', 'mass' => 'mass_kg_m', 'stiffness' => 'stiffness_n_m2', 'pressure_shortest' => 'pressure_shortest_percent',
+        'od' => 'od_mm',
+        'wall' => 'wall_mm',
+        'radius' => 'radius_mm',
+        'min_radius' => 'min_radius_mm',
+        'min_straight' => 'min_straight_mm',
+        'density' => 'density_kg_m3',
+        'moving_radius' => 'moving_radius_mm',
+        'mass' => 'mass_kg_m',
+        'stiffness' => 'stiffness_n_m2',
+        'pressure_shortest' => 'pressure_shortest_percent',
         'pressure_longest' => 'pressure_longest_percent',
     ];
 
@@ -38,7 +46,10 @@ final readonly class CatalogueRows
     /** No length, density or mass of a stock is larger, in the units of the catalogue. */
     private const LARGEST = 1e6;
 
-    /** A cell that begins so is a formula to a spreadsheet; with apostrophes before it, it is told from one that had them itself. */
+    /**
+     * A cell that begins so is a formula to a spreadsheet; with apostrophes before it, it is told from one that had
+     * them itself.
+     */
     private const RUNS = "/^'*[=+\\-@\t\r]/";
 
     /** A cell that goes on over more lines than these has lost its closing quote. */
@@ -59,7 +70,9 @@ final readonly class CatalogueRows
     /** @throws JobError when there is no heading to go by */
     public static function read(string $text): self
     {
-        $records = self::records(str_replace(["\r\n", "\r"], "\n", preg_replace('/^\xEF\xBB\xBF/', '', $text) ?? $text));
+        $records = self::records(
+            str_replace(["\r\n", "\r"], "\n", preg_replace('/^\xEF\xBB\xBF/', '', $text) ?? $text),
+        );
         $heading = array_shift($records)[1] ?? '';
         $separator = str_contains($heading, ';') ? ';' : (str_contains($heading, "\t") ? "\t" : ',');
         $columns = self::columns(str_getcsv($heading, $separator, '"', ''));
@@ -82,9 +95,22 @@ final readonly class CatalogueRows
                 $lineOf[] = $number;
             } catch (JobError $error) {
                 if (count($refused) >= self::MOST_REFUSED) {
-                    throw JobError::at('', sprintf('line %d and %d before it cannot be taken (the first, line %d: %s); is this a catalogue?', $number, count($refused), $refused[0]['line'], $refused[0]['why']));
+                    throw JobError::at(
+                        '',
+                        sprintf(
+                            'line %d and %d before it cannot be taken (the first, line %d: %s); is this a catalogue?',
+                            $number,
+                            count($refused),
+                            $refused[0]['line'],
+                            $refused[0]['why'],
+                        ),
+                    );
                 }
-                $refused[] = ['line' => $number, 'text' => mb_substr(trim($record), 0, 80), 'why' => $error->getMessage()];
+                $refused[] = [
+                    'line' => $number,
+                    'text' => mb_substr(trim($record), 0, 80),
+                    'why' => $error->getMessage(),
+                ];
             }
         }
 
@@ -104,7 +130,11 @@ final readonly class CatalogueRows
         for ($i = 0; $i < count($lines); $i++) {
             $record = $lines[$i];
             $next = $i;
-            while (substr_count($record, '"') % 2 === 1 && $next + 1 < count($lines) && $next - $i < self::MOST_LINES_A_CELL) {
+            while (
+                substr_count($record, '"') % 2 === 1 &&
+                $next + 1 < count($lines) &&
+                $next - $i < self::MOST_LINES_A_CELL
+            ) {
                 $record .= "\n".$lines[++$next];
             }
             $isClosed = substr_count($record, '"') % 2 === 0;
@@ -132,7 +162,10 @@ final readonly class CatalogueRows
         return $csv;
     }
 
-    /** A text that a spreadsheet would run as a formula, with an apostrophe before it, which a spreadsheet does not show. */
+    /**
+     * A text that a spreadsheet would run as a formula, with an apostrophe before it, which a spreadsheet does not
+     * show.
+     */
     private static function harmless(string $text): string
     {
         return preg_match(self::RUNS, $text) === 1 ? "'".$text : $text;
@@ -155,21 +188,52 @@ final readonly class CatalogueRows
     {
         $number = static fn (string $key): float => is_numeric($row[$key] ?? null) ? (float) $row[$key] : 0.0;
         $wrong = match (true) {
-            trim(is_string($row['part_number'] ?? null) ? $row['part_number'] : '') === '' => ['part_number', 'the part number is missing'],
-            StockKind::tryFrom(is_string($row['kind'] ?? null) ? $row['kind'] : '') === null => ['kind', 'the kind is one of tube, pipe, hose, cable, wire, rod'],
+            trim(is_string($row['part_number'] ?? null) ? $row['part_number'] : '') === '' => [
+                'part_number',
+                'the part number is missing',
+            ],
+            StockKind::tryFrom(is_string($row['kind'] ?? null) ? $row['kind'] : '') === null => [
+                'kind',
+                'the kind is one of tube, pipe, hose, cable, wire, rod',
+            ],
             trim(is_string($row['name'] ?? null) ? $row['name'] : '') === '' => ['name', 'the name is missing'],
             $number('od') <= 0.0 => ['od', 'the outside diameter must be more than 0'],
-            $number('wall') < 0.0 || $number('wall') > $number('od') / 2 => ['wall', 'the wall must be from 0 to half of the outside diameter'],
+            $number('wall') < 0.0 || $number('wall') > $number('od') / 2 => [
+                'wall',
+                'the wall must be from 0 to half of the outside diameter',
+            ],
             $number('radius') <= 0.0 => ['radius', 'the bend radius must be more than 0'],
-            $number('min_radius') < 0.0 || $number('min_radius') > $number('radius') => ['min_radius', 'the least radius must be from 0 to the bend radius'],
+            $number('min_radius') < 0.0 || $number('min_radius') > $number('radius') => [
+                'min_radius',
+                'the least radius must be from 0 to the bend radius',
+            ],
             $number('min_straight') < 0.0 => ['min_straight', 'the straight between bends must not be negative'],
             $number('density') <= 0.0 => ['density', 'the density must be more than 0'],
-            isset($row['moving_radius']) && $number('moving_radius') < $number('min_radius') => ['moving_radius', 'where it moves the least radius must not be less than where it rests'],
+            isset($row['moving_radius']) && $number('moving_radius') < $number('min_radius') => [
+                'moving_radius',
+                'where it moves the least radius must not be less than where it rests',
+            ],
             isset($row['mass']) && $number('mass') <= 0.0 => ['mass', 'the mass of a metre must be more than 0'],
-            isset($row['stiffness']) && $number('stiffness') <= 0.0 => ['stiffness', 'the stiffness must be more than 0'],
-            isset($row['pressure_shortest']) !== isset($row['pressure_longest']) => ['pressure_shortest', 'how its length changes under pressure is told by both, the shortest and the longest'],
-            $number('pressure_shortest') <= -100.0 || $number('pressure_longest') < $number('pressure_shortest') => ['pressure_longest', 'under pressure it gets at most so much shorter (negative), and no more than that longer'],
-            self::readLayers(is_string($row[self::LAYERS] ?? null) ? $row[self::LAYERS] : '', $number('od')) === null => ['layers', 'layers are told as “name diameter”, from the bore outwards and no larger than the outside, with a semicolon between'],
+            isset($row['stiffness']) && $number('stiffness') <= 0.0 => [
+                'stiffness',
+                'the stiffness must be more than 0',
+            ],
+            isset($row['pressure_shortest']) !== isset($row['pressure_longest']) => [
+                'pressure_shortest',
+                'how its length changes under pressure is told by both, the shortest and the longest',
+            ],
+            $number('pressure_shortest') <= -100.0 || $number('pressure_longest') < $number('pressure_shortest') => [
+                'pressure_longest',
+                'under pressure it gets at most so much shorter (negative), and no more than that longer',
+            ],
+            self::readLayers(
+                is_string($row[self::LAYERS] ?? null) ? $row[self::LAYERS] : '',
+                $number('od'),
+            ) === null => [
+                'layers',
+                'layers are told as “name diameter”, from the bore outwards and no larger than the outside, with '.
+                'a semicolon between',
+            ],
             default => null,
         };
         if ($wrong !== null) {
@@ -186,8 +250,15 @@ final readonly class CatalogueRows
     {
         $layers = [];
         $last = 0.0;
-        foreach (array_filter(array_map(trim(...), explode(';', $cell)), static fn (string $one): bool => $one !== '') as $one) {
-            if (preg_match('/^(.+?)\s+(\d+(?:\.\d+)?)$/u', $one, $match) !== 1 || (float) $match[2] <= $last || (float) $match[2] > $outside + 1e-9) {
+        foreach (array_map(trim(...), explode(';', $cell)) as $one) {
+            if ($one === '') {
+                continue;
+            }
+            if (
+                preg_match('/^(.+?)\s+(\d+(?:\.\d+)?)$/u', $one, $match) !== 1 ||
+                (float) $match[2] <= $last ||
+                (float) $match[2] > $outside + 1e-9
+            ) {
                 return null;
             }
             $layers[] = ['name' => $match[1], 'od' => $last = (float) $match[2]];
@@ -243,11 +314,21 @@ final readonly class CatalogueRows
             }
             $plain = substr_count($said, ',') === 1 ? str_replace(',', '.', $said) : $said;
             if (! is_numeric($plain)) {
-                throw JobError::at('/'.$key, sprintf('the %s is no number: “%s”', str_replace('_', ' ', $key), mb_substr($said, 0, 20)));
+                throw JobError::at(
+                    '/'.$key,
+                    sprintf('the %s is no number: “%s”', str_replace('_', ' ', $key), mb_substr($said, 0, 20)),
+                );
             }
             $row[$key] = (float) $plain * $columns[$key][1];
             if (! is_finite($row[$key]) || abs($row[$key]) > self::LARGEST) {
-                throw JobError::at('/'.$key, sprintf('the %s is too large to be used: “%s”', str_replace('_', ' ', $key), mb_substr($said, 0, 20)));
+                throw JobError::at(
+                    '/'.$key,
+                    sprintf(
+                        'the %s is too large to be used: “%s”',
+                        str_replace('_', ' ', $key),
+                        mb_substr($said, 0, 20),
+                    ),
+                );
             }
         }
         self::check($row);

@@ -22,15 +22,31 @@ final class CsvTables
         $table = $solved->bendTable;
         $units = $solved->laid->run->units;
         $unit = $units->word();
-        $rows = [['bend', 'straight_'.$unit, 'rotation_deg', 'angle_deg', 'set_angle_deg', 'radius_'.$unit, 'arc_'.$unit]];
+        $rows = [
+            [
+                'bend',
+                'straight_'.$unit,
+                'rotation_deg',
+                'angle_deg',
+                'set_angle_deg',
+                'radius_'.$unit,
+                'arc_'.$unit,
+            ],
+        ];
         foreach ($table->rows as $index => $row) {
             $rows[] = [
                 (string) ($index + 1),
-                self::length($row->straight, $units), self::number(rad2deg($row->rotation)), self::number(rad2deg($row->angle)),
-                self::number(rad2deg($row->setAngle)), self::length($row->radius, $units), self::length($row->arc, $units),
+                self::length($row->straight, $units),
+                self::number(rad2deg($row->rotation)),
+                self::number(rad2deg($row->angle)),
+                self::number(rad2deg($row->setAngle)),
+                self::length($row->radius, $units),
+                self::length($row->arc, $units),
             ];
         }
-        foreach (['tail' => $table->tail, 'length' => $table->length, 'cut length' => $table->cutLength] as $name => $length) {
+        foreach (
+            ['tail' => $table->tail, 'length' => $table->length, 'cut length' => $table->cutLength] as $name => $length
+        ) {
             $rows[] = [$name, self::length($length, $units), '', '', '', '', ''];
         }
 
@@ -49,7 +65,9 @@ final class CsvTables
         }
         foreach ($solved->laid->vertices as $index => $vertex) {
             $rows[] = [
-                (string) $index, ...array_map(static fn (float $part): string => self::length($part, $units), $vertex->at->toArray()), $radius[$index] ?? '',
+                (string) $index,
+                ...array_map(static fn (float $part): string => self::length($part, $units), $vertex->at->toArray()),
+                $radius[$index] ?? '',
             ];
         }
 

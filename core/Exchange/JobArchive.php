@@ -14,8 +14,8 @@ use stdClass;
 use ZipArchive;
 
 /**
- * A job file with its meshes beside it (`.bowline`): a ZIP of `job.json`, a job file without `meshes`, and of one binary
- * STL, `meshes/NAME.stl`, for each mesh that it names.
+ * A job file with its meshes beside it (`.bowline`): a ZIP of `job.json`, a job file without `meshes`, and of one
+ * binary STL, `meshes/NAME.stl`, for each mesh that it names.
  */
 final class JobArchive
 {
@@ -53,8 +53,11 @@ final class JobArchive
         $meshes = $file->meshes ?? null;
         foreach ($meshes instanceof stdClass ? get_object_vars($meshes) : [] as $name => $mesh) {
             $entry = self::entryOf($name);
-            $isWritten = $isWritten && $mesh instanceof MeshTriangles && $zip->addFromString($entry, MeshWriter::write($mesh->packed()))
-                && $zip->setCompressionName($entry, ZipArchive::CM_DEFLATE, self::COMPRESSION);
+            $isWritten =
+                $isWritten &&
+                $mesh instanceof MeshTriangles &&
+                $zip->addFromString($entry, MeshWriter::write($mesh->packed())) &&
+                $zip->setCompressionName($entry, ZipArchive::CM_DEFLATE, self::COMPRESSION);
         }
         if (! $isWritten || ! $zip->close()) {
             throw JobError::at('', 'the job file cannot be written; is the disk full?');
@@ -79,7 +82,10 @@ final class JobArchive
             if ($zip->numFiles > self::MOST_ENTRIES) {
                 throw JobError::at('', sprintf('there are more than %d files in this ZIP', self::MOST_ENTRIES));
             }
-            $job = JobFile::decode(self::entry($zip, self::JOB, self::LARGEST_JOB) ?? throw JobError::at('', 'there is no job.json in this ZIP'));
+            $job = JobFile::decode(
+                self::entry($zip, self::JOB, self::LARGEST_JOB) ??
+                    throw JobError::at('', 'there is no job.json in this ZIP'),
+            );
             $meshes = [];
             $count = 0;
             foreach (self::names($job) as $name => $pointer) {
@@ -132,7 +138,12 @@ final class JobArchive
             throw JobError::at('', sprintf('%s is damaged in this ZIP', $name));
         }
 
-        return strlen($bytes) <= $most ? $bytes : throw JobError::at('', sprintf('%s is larger than %d MB, the most that is read', $name, intdiv($most, 1024 * 1024)));
+        return strlen($bytes) <= $most
+            ? $bytes
+            : throw JobError::at(
+                '',
+                sprintf('%s is larger than %d MB, the most that is read', $name, intdiv($most, 1024 * 1024)),
+            );
     }
 
     /** @return array<string, string> JSON pointer to where each mesh is first named, by its name */
@@ -148,7 +159,9 @@ final class JobArchive
         return $names;
     }
 
-    /** Where a mesh is kept in the archive: letters of its name that are none in every file system are written as `_`. */
+    /**
+     * Where a mesh is kept in the archive: letters of its name that are none in every file system are written as `_`.
+     */
     private static function entryOf(string $name): string
     {
         return 'meshes/'.preg_replace('/[^A-Za-z0-9_-]/', '_', $name).'.stl';

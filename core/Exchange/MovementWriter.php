@@ -29,7 +29,10 @@ final class MovementWriter
         }
         // Where it does not reach it is drawn straight, and longer than it is.
         $reaching = array_filter($sweep->positions, static fn (MovedPosition $one): bool => ($one->taut ?? 0.0) < 1.0);
-        $lengths = array_map(static fn (MovedPosition $one): float => $one->laid->length(), $reaching === [] ? $sweep->positions : $reaching);
+        $lengths = array_map(
+            static fn (MovedPosition $one): float => $one->laid->length(),
+            $reaching === [] ? $sweep->positions : $reaching,
+        );
         $written = self::written($sweep);
         $index = static fn (MovedPosition $one): int => (int) array_search($one, $written, true);
 
@@ -53,7 +56,12 @@ final class MovementWriter
         $written = [];
         $before = -INF;
         foreach ($sweep->positions as $index => $position) {
-            if ($index === 0 || $index === $last || in_array($position, $told, true) || $position->part - $before > self::APART) {
+            if (
+                $index === 0 ||
+                $index === $last ||
+                in_array($position, $told, true) ||
+                $position->part - $before > self::APART
+            ) {
                 $written[] = $position;
                 $before = $position->part;
             }
@@ -74,9 +82,23 @@ final class MovementWriter
             'min_radius' => is_finite($radius) ? $radius : null,
             'taut' => $one->taut,
             'twist' => $one->twist === null ? null : rad2deg($one->twist),
-            'nearest' => $one->nearest === null ? null : ['distance' => $one->nearest[0], 'id' => $one->nearest[1], 'at' => self::vector($one->nearest[2])],
+            'nearest' => $one->nearest === null
+                    ? null
+                    : [
+                        'distance' => $one->nearest[0],
+                        'id' => $one->nearest[1],
+                        'at' => self::vector($one->nearest[2]),
+                    ],
             'points' => array_map(self::vector(...), self::points($one->laid)),
-            'places' => array_values(array_filter([self::place($one->laid->run->from->port, $one, true), self::place($one->laid->run->to->port, $one, false)], static fn (?array $place): bool => $place !== null)),
+            'places' => array_values(
+                array_filter(
+                    [
+                        self::place($one->laid->run->from->port, $one, true),
+                        self::place($one->laid->run->to->port, $one, false),
+                    ],
+                    static fn (?array $place): bool => $place !== null,
+                ),
+            ),
         ];
     }
 
@@ -85,7 +107,9 @@ final class MovementWriter
     {
         $movement = ($isFrom ? $one->laid->run->from : $one->laid->run->to)->movement;
 
-        return $port === null || $movement === null ? null : ['id' => explode('.', $port)[0], 'pose' => PlaceWriter::pose($movement->at($one->part))];
+        return $port === null || $movement === null
+            ? null
+            : ['id' => explode('.', $port)[0], 'pose' => PlaceWriter::pose($movement->at($one->part))];
     }
 
     /** @return list<Vector> */

@@ -41,7 +41,12 @@ final readonly class PastedRows
                 continue;
             }
             if ($stops === [] && $refused === [] && self::isHeading($cells)) {
-                $units = preg_match('/_(mm|in)\b/', $line, $said) === 1 ? ($said[1] === 'in' ? Units::inches() : Units::millimetres()) : $units;
+                $units =
+                    preg_match('/_(mm|in)\b/', $line, $said) === 1
+                        ? ($said[1] === 'in'
+                            ? Units::inches()
+                            : Units::millimetres())
+                        : $units;
                 // The tables that Bowline writes number their rows.
                 $numbered = in_array(mb_strtolower($cells[0]), ['vertex', 'leg', 'corner', 'no', 'no.', '#'], true);
 
@@ -53,7 +58,11 @@ final readonly class PastedRows
                 }
                 $stops[] = self::stop($numbered ? array_slice($cells, 1) : $cells, $values, $units);
             } catch (JobError $error) {
-                $refused[] = ['line' => $index + 1, 'text' => mb_substr(trim($line), 0, 80), 'why' => $error->getMessage()];
+                $refused[] = [
+                    'line' => $index + 1,
+                    'text' => mb_substr(trim($line), 0, 80),
+                    'why' => $error->getMessage(),
+                ];
             }
         }
 

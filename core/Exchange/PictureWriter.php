@@ -41,11 +41,21 @@ final class PictureWriter
         $right = $away->cross(new Vector(0.0, 0.0, 1.0))->unit();
         $picture = new self($right, $right->cross($away), $away);
         foreach ($site->surroundings as $thing) {
-            $picture->box($thing->pose, $thing->shape->middle(), $thing->shape->halfExtent(), 'fill="#e3dcc9" fill-opacity=".35" stroke="#b5aa90"');
+            $picture->box(
+                $thing->pose,
+                $thing->shape->middle(),
+                $thing->shape->halfExtent(),
+                'fill="#e3dcc9" fill-opacity=".35" stroke="#b5aa90"',
+            );
         }
         foreach ($site->fittings as $fitting) {
             foreach ($fitting->solids as $solid) {
-                $picture->box($solid->pose->within($fitting->pose), Vector::zero(), $solid->shape->halfExtent(), 'fill="#ccd4cf" stroke="#5d6f70"');
+                $picture->box(
+                    $solid->pose->within($fitting->pose),
+                    Vector::zero(),
+                    $solid->shape->halfExtent(),
+                    'fill="#ccd4cf" stroke="#5d6f70"',
+                );
             }
         }
         foreach ($runs as $run) {
@@ -65,7 +75,10 @@ final class PictureWriter
                 }
                 $corners = [];
                 foreach ([[1, 1], [1, -1], [-1, -1], [-1, 1]] as [$i, $j]) {
-                    $own = self::scaled(self::along($n, $side)->plus(self::along($a, $i))->plus(self::along($b, $j)), $half);
+                    $own = self::scaled(
+                        self::along($n, $side)->plus(self::along($a, $i))->plus(self::along($b, $j)),
+                        $half,
+                    );
                     $corners[] = $pose->point($own->plus($middle));
                 }
                 $this->shape($corners, $style.' stroke-width=".6" stroke-linejoin="round"');
@@ -77,7 +90,11 @@ final class PictureWriter
     {
         $points = $run->path->points(new Chord(max(self::FINEST, $run->path->length * self::CHORD)));
         if ($points !== []) {
-            $this->shape($points, 'fill="none" stroke="#0e4254" stroke-width="1.6" stroke-linejoin="round" stroke-linecap="round"', -1e9);
+            $this->shape(
+                $points,
+                'fill="none" stroke="#0e4254" stroke-width="1.6" stroke-linejoin="round" stroke-linecap="round"',
+                -1e9,
+            );
         }
     }
 
@@ -85,7 +102,8 @@ final class PictureWriter
     private function shape(array $points, string $style, ?float $depth = null): void
     {
         $this->shapes[] = [
-            $depth ?? array_sum(array_map(fn (Vector $point): float => $point->dot($this->away), $points)) / count($points),
+            $depth ??
+            array_sum(array_map(fn (Vector $point): float => $point->dot($this->away), $points)) / count($points),
             array_map(fn (Vector $point): array => [$point->dot($this->right), -$point->dot($this->up)], $points),
             $style,
         ];
@@ -111,15 +129,27 @@ final class PictureWriter
         foreach ($this->shapes as [, $points, $style]) {
             $drawn .= sprintf(
                 '<%s points="%s" %s/>', str_contains($style, 'fill="none"') ? 'polyline' : 'polygon',
-                implode(' ', array_map(static fn (array $point): string => sprintf(
-                    '%.1f,%.1f',
-                    self::WIDTH / 2 + ($point[0] - $middleX) * $scale, self::HEIGHT / 2 + ($point[1] - $middleY) * $scale,
-                ), $points)),
+                implode(
+                    ' ',
+                    array_map(
+                        static fn (array $point): string => sprintf(
+                            '%.1f,%.1f',
+                            self::WIDTH / 2 + ($point[0] - $middleX) * $scale,
+                            self::HEIGHT / 2 + ($point[1] - $middleY) * $scale,
+                        ),
+                        $points,
+                    ),
+                ),
                 $style,
             );
         }
 
-        return sprintf('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %g %g">%s</svg>', self::WIDTH, self::HEIGHT, $drawn);
+        return sprintf(
+            '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %g %g">%s</svg>',
+            self::WIDTH,
+            self::HEIGHT,
+            $drawn,
+        );
     }
 
     private static function along(int $axis, float $amount): Vector

@@ -27,9 +27,18 @@ final class PlaceWriter
      */
     public static function only(Site $site, array $only): array
     {
-        return array_values(array_filter(self::write($site), static fn (array $place): bool => in_array(
-            (is_string($place['list']) ? $place['list'] : '').' '.(is_string($place['id']) ? $place['id'] : ''), $only, true,
-        )));
+        return array_values(
+            array_filter(
+                self::write($site),
+                static fn (array $place): bool => in_array(
+                    (is_string($place['list']) ? $place['list'] : '').
+                        ' '.
+                        (is_string($place['id']) ? $place['id'] : ''),
+                    $only,
+                    true,
+                ),
+            ),
+        );
     }
 
     /** @return list<array<string, mixed>> */
@@ -41,9 +50,13 @@ final class PlaceWriter
         }
         foreach ($site->surroundings as $surrounding) {
             $places[] = [
-                ...self::place('surroundings', $surrounding->id, $surrounding->pose, [
-                    new Solid($surrounding->shape, Pose::at($surrounding->shape->middle())),
-                ], []),
+                ...self::place(
+                    'surroundings',
+                    $surrounding->id,
+                    $surrounding->pose,
+                    [new Solid($surrounding->shape, Pose::at($surrounding->shape->middle()))],
+                    [],
+                ),
                 'faces' => self::faces($surrounding),
                 'hinge' => self::hinge($surrounding),
             ];
@@ -62,9 +75,13 @@ final class PlaceWriter
         $z = new Vector(0.0, 0.0, 1.0);
         $about = $z->cross($clamp->axis)->length() > 1e-9 ? $z->cross($clamp->axis) : new Vector(1.0, 0.0, 0.0);
 
-        return self::place('clamps', $clamp->id, Pose::turned($clamp->at, $about, $z->angleTo($clamp->axis)), [
-            new Solid(new Cylinder($clamp->bore, $clamp->width), Pose::at(Vector::zero())),
-        ], []);
+        return self::place(
+            'clamps',
+            $clamp->id,
+            Pose::turned($clamp->at, $about, $z->angleTo($clamp->axis)),
+            [new Solid(new Cylinder($clamp->bore, $clamp->width), Pose::at(Vector::zero()))],
+            [],
+        );
     }
 
     /**
@@ -79,9 +96,17 @@ final class PlaceWriter
             'id' => $id,
             'pose' => self::pose($pose),
             'bodies' => array_map(self::solid(...), $solids),
-            'ports' => array_map(static fn (string $id, Port $port): array => [
-                'id' => $id, 'name' => $port->name, 'at' => $port->at->toArray(), 'axis' => $port->axis->toArray(), 'size' => $port->size,
-            ], array_map(strval(...), array_keys($ports)), array_values($ports)),
+            'ports' => array_map(
+                static fn (string $id, Port $port): array => [
+                    'id' => $id,
+                    'name' => $port->name,
+                    'at' => $port->at->toArray(),
+                    'axis' => $port->axis->toArray(),
+                    'size' => $port->size,
+                ],
+                array_map(strval(...), array_keys($ports)),
+                array_values($ports),
+            ),
             'faces' => [],
             'foot' => null,
             'hinge' => null,
@@ -101,7 +126,7 @@ final class PlaceWriter
             },
             'pose' => self::pose($solid->pose),
             'size' => $shape->halfExtent()->times(2.0)->toArray(),
-            ...($shape instanceof MeshShape ? ['mesh' => $shape->mesh] : []),
+            ...$shape instanceof MeshShape ? ['mesh' => $shape->mesh] : [],
         ];
     }
 
@@ -114,7 +139,11 @@ final class PlaceWriter
     /** @return list<array<string, mixed>> */
     private static function faces(Surrounding $surrounding): array
     {
-        if (! $surrounding->shape instanceof Box && ! $surrounding->shape instanceof Panel && ! $surrounding->shape instanceof Cylinder) {
+        if (
+            ! ($surrounding->shape instanceof Box) &&
+            ! ($surrounding->shape instanceof Panel) &&
+            ! ($surrounding->shape instanceof Cylinder)
+        ) {
             return [];
         }
         $faces = [];
@@ -133,10 +162,12 @@ final class PlaceWriter
     {
         $hinge = $surrounding->hinge;
 
-        return $hinge === null ? null : [
-            'at' => $surrounding->pose->point($hinge->at)->toArray(),
-            'axis' => $surrounding->pose->direction($hinge->axis)->toArray(),
-            'angle' => rad2deg($hinge->angle),
-        ];
+        return $hinge === null
+            ? null
+            : [
+                'at' => $surrounding->pose->point($hinge->at)->toArray(),
+                'axis' => $surrounding->pose->direction($hinge->axis)->toArray(),
+                'angle' => rad2deg($hinge->angle),
+            ];
     }
 }

@@ -41,7 +41,10 @@ final class RunViews
         $scale = min(array_map(static fn (array $view): float => self::scale($view, $cell), $flat));
         $drawn = '';
         foreach ($views as $index => [$title, $right, $up]) {
-            $place = [self::LINE + ($index % 2) * ($cell[0] + self::GAP), self::LINE + intdiv($index, 2) * ($cell[1] + self::GAP)];
+            $place = [
+                self::LINE + ($index % 2) * ($cell[0] + self::GAP),
+                self::LINE + intdiv($index, 2) * ($cell[1] + self::GAP),
+            ];
             $drawn .= self::view($title, $laid, $flat[$index], $right, $up, $place, $cell, $scale);
         }
 
@@ -56,28 +59,50 @@ final class RunViews
      * @param  array{float, float}  $place
      * @param  array{float, float}  $cell
      */
-    private static function view(string $title, LaidRun $laid, array $flat, Vector $right, Vector $up, array $place, array $cell, float $scale): string
-    {
+    private static function view(
+        string $title,
+        LaidRun $laid,
+        array $flat,
+        Vector $right,
+        Vector $up,
+        array $place,
+        array $cell,
+        float $scale,
+    ): string {
         [$left, $top] = self::corner($flat);
         [$wide, $high] = self::extent($flat);
         $x = $place[0] + ($cell[0] - $wide * $scale) / 2;
         $y = $place[1] + 2.0 + ($cell[1] - $high * $scale) / 2;
         $origin = [$x - $left * $scale, $y - $top * $scale];
-        $path = implode(' ', array_map(static fn (array $point): string => implode(',', self::placed($point, $origin, $scale)), $flat));
+        $path = implode(
+            ' ',
+            array_map(static fn (array $point): string => implode(',', self::placed($point, $origin, $scale)), $flat),
+        );
         $od = max(0.5, $laid->run->stock->section->outsideDiameter * $scale);
         $drawn = sprintf(
-            '<rect x="%s" y="%s" width="%s" height="%s" fill="none" stroke="#b9ad8c" stroke-width="%s"/><text x="%s" y="%s" font-size="2.8" font-family="dejavusans, sans-serif" fill="#15242c">%s</text>',
-            self::number($place[0]), self::number($place[1]), self::number($cell[0]), self::number($cell[1]), self::number(self::LINE),
+            '<rect x="%s" y="%s" width="%s" height="%s" fill="none" stroke="#b9ad8c" stroke-width="%s"/><text '.
+            'x="%s" y="%s" font-size="2.8" font-family="dejavusans, sans-serif" fill="#15242c">%s</text>',
+            self::number($place[0]),
+            self::number($place[1]),
+            self::number($cell[0]),
+            self::number($cell[1]),
+            self::number(self::LINE),
             self::number($place[0] + 1.2), self::number($place[1] + 3.6), $title,
         );
-        $drawn .= sprintf('<polyline points="%s" fill="none" stroke="#c9d5d6" stroke-width="%s" stroke-linejoin="round"/>', $path, self::number($od));
+        $drawn .= sprintf(
+            '<polyline points="%s" fill="none" stroke="#c9d5d6" stroke-width="%s" stroke-linejoin="round"/>',
+            $path,
+            self::number($od),
+        );
         $drawn .= sprintf('<polyline points="%s" fill="none" stroke="#0e4254" stroke-width="0.25"/>', $path);
         [$startX, $startY] = self::placed($flat[0] ?? [0.0, 0.0], $origin, $scale);
         $drawn .= sprintf('<circle cx="%s" cy="%s" r="0.9" fill="#0e4254"/>', $startX, $startY);
         foreach ($laid->bends as $index => $bend) {
             [$bx, $by] = self::placed([$bend->corner->dot($right), -$bend->corner->dot($up)], $origin, $scale);
             $drawn .= sprintf(
-                '<circle cx="%1$s" cy="%2$s" r="1.9" fill="#fffdf7" stroke="#a8741a" stroke-width="0.2"/><text x="%1$s" y="%3$s" font-size="2.4" font-family="dejavusans, sans-serif" text-anchor="middle" fill="#15242c">%4$d</text>',
+                '<circle cx="%1$s" cy="%2$s" r="1.9" fill="#fffdf7" stroke="#a8741a" stroke-width="0.2"/><text '.
+                'x="%1$s" y="%3$s" font-size="2.4" font-family="dejavusans, sans-serif" text-anchor="middle" '.
+                'fill="#15242c">%4$d</text>',
                 $bx, $by, self::number($by + 0.85), $index + 1,
             );
         }
@@ -100,8 +125,14 @@ final class RunViews
     {
         $path = $laid->path;
         // How large it is, first: what is fine enough on paper goes by that.
-        $rough = array_map(static fn (Vector $point): array => $point->toArray(), $path->points(new Chord(max(1.0, $path->length / 100))));
-        $extent = max(1.0, ...array_map(static fn (int $axis): float => self::span(array_column($rough, $axis)), [0, 1, 2]));
+        $rough = array_map(
+            static fn (Vector $point): array => $point->toArray(),
+            $path->points(new Chord(max(1.0, $path->length / 100))),
+        );
+        $extent = max(
+            1.0,
+            ...array_map(static fn (int $axis): float => self::span(array_column($rough, $axis)), [0, 1, 2]),
+        );
 
         return [$laid->run->from->at, ...$path->points(new Chord($extent * self::CHORD))];
     }

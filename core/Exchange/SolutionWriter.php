@@ -61,20 +61,26 @@ final class SolutionWriter
                 if (! isset($lengths[$id], $job->runs[$id])) {
                     continue;
                 }
-                $isSame = (new Node($job->runs[$id]->source))->find('fixed_length')?->find('same_as')?->value === $set->id;
+                $isSame =
+                    (new Node($job->runs[$id]->source))->find('fixed_length')?->find('same_as')?->value === $set->id;
                 $asked = $isSame ? $job->runs[$id]->fixedLength?->length : null;
                 $longest = $asked ?? $longest;
                 $off = $asked === null ? null : $lengths[$id] - $asked;
                 $tolerance = $job->runs[$id]->fixedLength->tolerance ?? 0.0;
                 $members[] = [
-                    'run' => $id, 'length' => $lengths[$id], 'off' => $off, 'kept' => $off === null ? null : abs($off) <= $tolerance + Tolerance::RULE_SLACK,
+                    'run' => $id,
+                    'length' => $lengths[$id],
+                    'off' => $off,
+                    'kept' => $off === null ? null : abs($off) <= $tolerance + Tolerance::RULE_SLACK,
                     ...(in_array($id, $waiting, true) ? ['waiting' => true] : []),
                 ];
             }
             $total = array_sum(array_column($members, 'length'));
             $sets[] = [
                 'id' => $set->id, 'name' => $set->name, 'total' => (float) $total, 'budget' => $set->budget,
-                'left' => $set->budget === null ? null : $set->budget - $total, 'longest' => $longest, 'members' => $members,
+                'left' => $set->budget === null ? null : $set->budget - $total,
+                'longest' => $longest,
+                'members' => $members,
             ];
         }
 
@@ -99,7 +105,10 @@ final class SolutionWriter
     {
         $laid = $solved->laid;
         $table = $solved->bendTable;
-        $segments = array_map(static fn (Segment $one): Segment => $one instanceof Curve && $turn !== null ? $one->sparser($turn) : $one, $laid->path->segments);
+        $segments = array_map(
+            static fn (Segment $one): Segment => $one instanceof Curve && $turn !== null ? $one->sparser($turn) : $one,
+            $laid->path->segments,
+        );
 
         return [
             'id' => $laid->run->id,
@@ -116,7 +125,10 @@ final class SolutionWriter
             'corners' => self::corners($laid),
             'shape' => self::shape($solved),
             'movement' => $solved->isFull ? MovementWriter::write($laid) : null,
-            'clamps' => array_map(static fn (ClampPassage $passage): array => ['id' => $passage->clamp->id, 'span' => $passage->span], ClampPassage::of($laid)),
+            'clamps' => array_map(
+                static fn (ClampPassage $passage): array => ['id' => $passage->clamp->id, 'span' => $passage->span],
+                ClampPassage::of($laid),
+            ),
             'body' => ['volume' => $solved->volume(), 'mass' => $solved->mass()],
             'findings' => array_map(self::finding(...), $solved->findings),
         ];
@@ -134,10 +146,17 @@ final class SolutionWriter
         $ends = ['from' => self::vector($segment->start()), 'to' => self::vector($segment->end())];
 
         if ($segment instanceof Curve) {
-            return ['kind' => 'curve', ...$ends, 'points' => array_map(self::vector(...), $segment->points), 'length' => $segment->length(),
+            return [
+                'kind' => 'curve',
+                ...$ends,
+                'points' => array_map(self::vector(...), $segment->points),
+                'length' => $segment->length(),
                 'min_radius' => is_finite($segment->least) ? $segment->least : null,
                 'along' => $segment->along, 'curvature' => $segment->curvature,
-                ...($segment->through === [] ? [] : ['through' => array_map(static fn (Vector $at): array => $at->toArray(), $segment->through)])];
+                ...$segment->through === []
+                    ? []
+                    : ['through' => array_map(static fn (Vector $at): array => $at->toArray(), $segment->through)],
+            ];
         }
 
         return $segment instanceof Arc
@@ -226,7 +245,12 @@ final class SolutionWriter
         $run = $solved->laid->run;
         $resting = $solved->resting;
         if ($resting !== null) {
-            return ['kind' => 'spring', 'shapes' => $resting->shapes, 'shortest' => $resting->shortest, 'longest' => $resting->longest];
+            return [
+                'kind' => 'spring',
+                'shapes' => $resting->shapes,
+                'shortest' => $resting->shortest,
+                'longest' => $resting->longest,
+            ];
         }
         if (! $run->route instanceof HangRoute) {
             return null;
@@ -235,25 +259,37 @@ final class SolutionWriter
         if ($catenaries === []) {
             return null;
         }
-        $spans = array_map(fn (Catenary $one): array => self::hanging($one, $run->route->up, $run->stock->weight()), $catenaries);
+        $spans = array_map(
+            fn (Catenary $one): array => self::hanging($one, $run->route->up, $run->stock->weight()),
+            $catenaries,
+        );
         $last = $spans[count($spans) - 1];
         $height = array_map(static fn (Catenary $one): float => $one->lowest->dot($run->route->up), $catenaries);
 
         return [
-            'kind' => 'hang', 'sag' => max(array_column($spans, 'sag')), 'lowest' => $spans[(int) array_search(min($height), $height, true)]['lowest'],
-            'angles' => [$spans[0]['angles'][0], $last['angles'][1]], 'pull' => [$spans[0]['pull'][0], $last['pull'][1]],
+            'kind' => 'hang',
+            'sag' => max(array_column($spans, 'sag')),
+            'lowest' => $spans[(int) array_search(min($height), $height, true)]['lowest'],
+            'angles' => [$spans[0]['angles'][0], $last['angles'][1]],
+            'pull' => [$spans[0]['pull'][0], $last['pull'][1]],
             ...(count($spans) > 1 ? ['spans' => $spans] : []),
         ];
     }
 
-    /** @return array{length: float, sag: float, lowest: list<float>, angles: array{float, float}, pull: array{float, float}} */
+    /**
+     * @return array{
+     *     length: float, sag: float, lowest: list<float>, angles: array{float, float}, pull: array{float, float},
+     * }
+     */
     private static function hanging(Catenary $catenary, Vector $up, float $weight): array
     {
         $directions = $catenary->curve->directions;
         $slope = static fn (Vector $direction): float => rad2deg(asin(max(-1.0, min(1.0, $direction->dot($up)))));
 
         return [
-            'length' => $catenary->curve->length(), 'sag' => $catenary->sag, 'lowest' => self::vector($catenary->lowest),
+            'length' => $catenary->curve->length(),
+            'sag' => $catenary->sag,
+            'lowest' => self::vector($catenary->lowest),
             'angles' => [-$slope($directions[0]), $slope($directions[count($directions) - 1])],
             'pull' => [$catenary->pull($weight, $catenary->first), $catenary->pull($weight, $catenary->last)],
         ];
@@ -297,7 +333,10 @@ final class SolutionWriter
                 'nearest' => $finding->nearest,
             ], static fn (?float $number): bool => $number !== null),
             'remedies' => array_map(static fn (Remedy $remedy): string => $remedy->label, $finding->remedies),
-            'cures' => array_map(static fn (Remedy $remedy): array => ['list' => $remedy->list, 'item' => $remedy->item], $finding->remedies),
+            'cures' => array_map(
+                static fn (Remedy $remedy): array => ['list' => $remedy->list, 'item' => $remedy->item],
+                $finding->remedies,
+            ),
         ];
     }
 }

@@ -30,12 +30,33 @@ final class StlWriter
         foreach ($meshes as $mesh) {
             $count += count($mesh->triangles);
             if ($count > self::MOST) {
-                throw JobError::at('', sprintf('these bodies would have more than %s triangles in one file: take them one by one', number_format(self::MOST)));
+                throw JobError::at(
+                    '',
+                    sprintf(
+                        'these bodies would have more than %s triangles in one file: take them one by one',
+                        number_format(self::MOST),
+                    ),
+                );
             }
             foreach ($mesh->triangles as [$a, $b, $c]) {
                 [$a, $b, $c] = [$mesh->vertices[$a], $mesh->vertices[$b], $mesh->vertices[$c]];
                 $n = $b->minus($a)->cross($c->minus($a))->unit();
-                $stl .= pack('g12v', $n->x, $n->y, $n->z, $a->x, $a->y, $a->z, $b->x, $b->y, $b->z, $c->x, $c->y, $c->z, 0);
+                $stl .= pack(
+                    'g12v',
+                    $n->x,
+                    $n->y,
+                    $n->z,
+                    $a->x,
+                    $a->y,
+                    $a->z,
+                    $b->x,
+                    $b->y,
+                    $b->z,
+                    $c->x,
+                    $c->y,
+                    $c->z,
+                    0,
+                );
             }
         }
 

@@ -28,12 +28,17 @@ final class WritableBody
         }
         $why = '';
         foreach (self::FOLDING as $rule) {
-            $findings = array_values(array_filter($solved->findings, static fn (Finding $one): bool => $one->rule === $rule));
+            $findings = array_values(
+                array_filter($solved->findings, static fn (Finding $one): bool => $one->rule === $rule),
+            );
             if ($findings !== [] && $why === '') {
                 $why = sprintf(': %s. %s', lcfirst($findings[0]->title), $findings[0]->message);
             }
         }
 
-        throw JobError::at($pointer, sprintf('the body of %s folds over and is not written%s', $solved->laid->run->name, $why));
+        throw JobError::at(
+            $pointer,
+            sprintf('the body of %s folds over and is not written%s', $solved->laid->run->name, $why),
+        );
     }
 }

@@ -88,15 +88,21 @@ final readonly class Curve implements Segment
         $gap = $this->length() / self::SPARSE;
         $before = 0;
         for ($i = 1; $i < $last; $i++) {
-            if ($i === $tightest || $this->directions[$before]->dot($this->directions[$i + 1]) < $straight || $gap < $this->along[$i + 1] - $this->along[$before]) {
+            if (
+                $i === $tightest ||
+                $this->directions[$before]->dot($this->directions[$i + 1]) < $straight ||
+                $gap < $this->along[$i + 1] - $this->along[$before]
+            ) {
                 $kept[] = $before = $i;
             }
         }
         $kept[] = $last;
 
         return new self(
-            array_map(fn (int $i): Vector => $this->points[$i], $kept), array_map(fn (int $i): Vector => $this->directions[$i], $kept),
-            array_map(fn (int $i): float => $this->along[$i], $kept), array_map(fn (int $i): float => $this->curvature[$i], $kept),
+            array_map(fn (int $i): Vector => $this->points[$i], $kept),
+            array_map(fn (int $i): Vector => $this->directions[$i], $kept),
+            array_map(fn (int $i): float => $this->along[$i], $kept),
+            array_map(fn (int $i): float => $this->curvature[$i], $kept),
             $this->least, $this->leastAt, $this->through,
         );
     }
@@ -157,7 +163,10 @@ final readonly class Curve implements Segment
         for ($i = 1, $count = count($this->points); $i < $count; $i++) {
             $bend = ($this->curvature[$i - 1] + $this->curvature[$i]) / 2;
             $radius = $bend > 1e-12 ? 1.0 / $bend : 1e12;
-            $turn = max($this->directions[$i - 1]->angleTo($this->directions[$i]), ($this->along[$i] - $this->along[$i - 1]) / $radius);
+            $turn = max(
+                $this->directions[$i - 1]->angleTo($this->directions[$i]),
+                ($this->along[$i] - $this->along[$i - 1]) / $radius,
+            );
             $shares[] = $chord->share($radius + $offset, $turn);
         }
 

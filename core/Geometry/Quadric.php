@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Bowline\Geometry;
 
 /**
- * A sphere, a circular cylinder or a circular double cone: the points v with a|w|² + b(w·u)² + c = 0, where w = v − centre.
+ * A sphere, a circular cylinder or a circular double cone: the points v with a|w|² + b(w·u)² + c = 0, where w = v −
+ * centre.
  */
 final readonly class Quadric
 {
@@ -78,7 +79,9 @@ final readonly class Quadric
         if (! $this->isCone()) {
             return $this->centre->plus($this->axis->times($along))->plus($outward->times($this->radius));
         }
-        $line = $this->axis->times($along < 0.0 ? -cos($this->angle) : cos($this->angle))->plus($outward->times(sin($this->angle)));
+        $line = $this->axis
+            ->times($along < 0.0 ? -cos($this->angle) : cos($this->angle))
+            ->plus($outward->times(sin($this->angle)));
 
         return $this->centre->plus($line->times($from->dot($line)));
     }
@@ -152,7 +155,11 @@ final readonly class Quadric
     {
         [$a, $b, $c] = $this->along($from, $direction);
         $size = max($this->radius, $from->distanceTo($this->centre), 1.0);
-        [$isNoA, $isNoB, $isNoC] = [abs($a) < self::NOTHING * $size * $size, abs($b) < self::NOTHING * $size, abs($c) < self::NOTHING];
+        [$isNoA, $isNoB, $isNoC] = [
+            abs($a) < self::NOTHING * $size * $size,
+            abs($b) < self::NOTHING * $size,
+            abs($c) < self::NOTHING,
+        ];
         if ($isNoC) {
             return $isNoB ? ($isNoA ? null : []) : [-$a / $b];
         }

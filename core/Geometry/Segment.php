@@ -21,7 +21,8 @@ interface Segment
     public function directionAt(float $along): Vector;
 
     /**
-     * Developed lengths at which to divide it so that nothing that runs beside it stands off its chords by more than told.
+     * Developed lengths at which to divide it so that nothing that runs beside it stands off its chords by more than
+     * told.
      *
      * @param  float  $offset  how far beside it, mm: half a tube, or 0 for the centre line itself
      * @return non-empty-list<float> without the start; its length is the last

@@ -27,7 +27,10 @@ final class Surface
 
     private const WIDEST = 30.0;
 
-    /** Which triangles are nearest is kept for cells that are nearer to one than this, mm; farther off it is asked seldom. */
+    /**
+     * Which triangles are nearest is kept for cells that are nearer to one than this, mm; farther off it is asked
+     * seldom.
+     */
     private const KEPT = 100.0;
 
     /** Of a mesh of more triangles than this only those about where it is asked are taken. */
@@ -43,7 +46,11 @@ final class Surface
 
     private const ORDER_BITS = 10;
 
-    /** @var list<array{float, float, float, float, float, float, float, float, float, int, int, int}> first corner, ways to the two others, and the numbers of all three */
+    /**
+     * First corner, ways to the two others, and the numbers of all three.
+     *
+     * @var list<array{float, float, float, float, float, float, float, float, float, int, int, int}>
+     */
     private array $triangles = [];
 
     /** @var list<array{float, float, float}> of each triangle, unit */
@@ -65,13 +72,22 @@ final class Surface
 
     private float $cell = self::WIDEST;
 
-    /** @var array<int, array{float, float, float, float, float, float}> least and greatest corner of each branch of the tree; branch n divides into 2n and 2n + 1 */
+    /**
+     * Least and greatest corner of each branch of the tree; branch n divides into 2n and 2n + 1.
+     *
+     * @var array<int, array{float, float, float, float, float, float}>
+     */
     private array $boxes = [];
 
     /** Branches at the ends of the tree, 1 or a power of 2. */
     private int $leaves = 1;
 
-    /** @var array<int, array{float, bool, list<array{float, int}>|null}> of each cell: how far off its middle the nearest triangle is, whether the middle is within, and those that may be nearest to a place in it by how far off the middle they are; null where they are far */
+    /**
+     * Of each cell: how far off its middle the nearest triangle is, whether the middle is within, and those that may be
+     * nearest to a place in it by how far off the middle they are; null where they are far.
+     *
+     * @var array<int, array{float, bool, list<array{float, int}>|null}>
+     */
     private array $cells = [];
 
     private function __construct()
@@ -101,7 +117,8 @@ final class Surface
 
     /**
      * @param  float  $within  mm; farther off than this, how far is not told
-     * @return array{float, float, float, float} how far outside, less than 0 within, INF when it is farther off; and the unit way out
+     * @return array{float, float, float, float} how far outside, less than 0 within, INF when it is farther off; and
+     *     the unit way out
      */
     public function outside(float $x, float $y, float $z, float $within): array
     {
@@ -114,7 +131,10 @@ final class Surface
         if (! $isWithin && $middle - $off > max(0.0, $within)) {
             return [INF, 0.0, 0.0, 1.0];
         }
-        $nearest = $near === null ? $this->search($x, $y, $z, $isWithin ? INF : $within) : $this->nearest($x, $y, $z, $near, $off);
+        $nearest =
+            $near === null
+                ? $this->search($x, $y, $z, $isWithin ? INF : $within)
+                : $this->nearest($x, $y, $z, $near, $off);
 
         return $nearest === null ? [INF, 0.0, 0.0, 1.0] : $this->signed($x, $y, $z, $nearest);
     }
@@ -136,7 +156,17 @@ final class Surface
             /** @var list<float> $f */
             $f = array_values((array) unpack('g*', substr($packed, $at, $bytes)));
             for ($n = 0, $count = count($f) - self::FLOATS; $n <= $count; $n += self::FLOATS) {
-                [$ax, $ay, $az, $bx, $by, $bz, $cx, $cy, $cz] = [$f[$n], $f[$n + 1], $f[$n + 2], $f[$n + 3], $f[$n + 4], $f[$n + 5], $f[$n + 6], $f[$n + 7], $f[$n + 8]];
+                [$ax, $ay, $az, $bx, $by, $bz, $cx, $cy, $cz] = [
+                    $f[$n],
+                    $f[$n + 1],
+                    $f[$n + 2],
+                    $f[$n + 3],
+                    $f[$n + 4],
+                    $f[$n + 5],
+                    $f[$n + 6],
+                    $f[$n + 7],
+                    $f[$n + 8],
+                ];
                 [$ux, $uy, $uz, $vx, $vy, $vz] = [$bx - $ax, $by - $ay, $bz - $az, $cx - $ax, $cy - $ay, $cz - $az];
                 [$nx, $ny, $nz] = [$uy * $vz - $uz * $vy, $uz * $vx - $ux * $vz, $ux * $vy - $uy * $vx];
                 $size = sqrt($nx * $nx + $ny * $ny + $nz * $nz);
@@ -148,8 +178,15 @@ final class Surface
                 $sumZ += $nz;
                 $area += $size;
                 $volume += $ax * $nx + $ay * $ny + $az * $nz;
-                if (! $this->isWhole && (min($ax, $bx, $cx) > $most->x || max($ax, $bx, $cx) < $least->x || min($ay, $by, $cy) > $most->y
-                    || max($ay, $by, $cy) < $least->y || min($az, $bz, $cz) > $most->z || max($az, $bz, $cz) < $least->z)) {
+                if (
+                    ! $this->isWhole &&
+                    (min($ax, $bx, $cx) > $most->x ||
+                        max($ax, $bx, $cx) < $least->x ||
+                        min($ay, $by, $cy) > $most->y ||
+                        max($ay, $by, $cy) < $least->y ||
+                        min($az, $bz, $cz) > $most->z ||
+                        max($az, $bz, $cz) < $least->z)
+                ) {
                     continue;
                 }
                 $corners = [];
@@ -157,14 +194,30 @@ final class Surface
                     // 0 and −0 are one place.
                     $corners[] = $numbers[pack('g3', $x + 0.0, $y + 0.0, $z + 0.0)] ??= count($numbers);
                 }
-                $this->triangles[] = [$ax, $ay, $az, $ux, $uy, $uz, $vx, $vy, $vz, $corners[0], $corners[1], $corners[2]];
+                $this->triangles[] = [
+                    $ax,
+                    $ay,
+                    $az,
+                    $ux,
+                    $uy,
+                    $uz,
+                    $vx,
+                    $vy,
+                    $vz,
+                    $corners[0],
+                    $corners[1],
+                    $corners[2],
+                ];
                 $this->normals[] = [$nx / $size, $ny / $size, $nz / $size];
             }
         }
         $this->isOpen = sqrt($sumX * $sumX + $sumY * $sumY + $sumZ * $sumZ) > self::OPEN * $area;
         if (! $this->isOpen && $volume < 0.0) {
             // It has been turned inside out.
-            $this->normals = array_map(static fn (array $normal): array => [-$normal[0], -$normal[1], -$normal[2]], $this->normals);
+            $this->normals = array_map(
+                static fn (array $normal): array => [-$normal[0], -$normal[1], -$normal[2]],
+                $this->normals,
+            );
         }
     }
 
@@ -230,7 +283,10 @@ final class Surface
         if ($count === 0) {
             return;
         }
-        $this->cell = max(self::NARROWEST, min(self::WIDEST, array_sum(array_map(self::size(...), $this->triangles)) / $count));
+        $this->cell = max(
+            self::NARROWEST,
+            min(self::WIDEST, array_sum(array_map(self::size(...), $this->triangles)) / $count),
+        );
         $order = $this->order();
         asort($order);
         $kept = array_keys($order);
@@ -243,13 +299,24 @@ final class Surface
             $box = [INF, INF, INF, -INF, -INF, -INF];
             if ($branch < $this->leaves) {
                 [$one, $other] = [$this->boxes[2 * $branch], $this->boxes[2 * $branch + 1]];
-                $box = [min($one[0], $other[0]), min($one[1], $other[1]), min($one[2], $other[2]), max($one[3], $other[3]), max($one[4], $other[4]), max($one[5], $other[5])];
+                $box = [
+                    min($one[0], $other[0]),
+                    min($one[1], $other[1]),
+                    min($one[2], $other[2]),
+                    max($one[3], $other[3]),
+                    max($one[4], $other[4]),
+                    max($one[5], $other[5]),
+                ];
             }
             foreach ($branch < $this->leaves ? [] : $this->ofLeaf($branch) as $number) {
                 [$x, $y, $z, $ux, $uy, $uz, $vx, $vy, $vz] = $this->triangles[$number];
                 $box = [
-                    min($box[0], $x, $x + $ux, $x + $vx), min($box[1], $y, $y + $uy, $y + $vy), min($box[2], $z, $z + $uz, $z + $vz),
-                    max($box[3], $x, $x + $ux, $x + $vx), max($box[4], $y, $y + $uy, $y + $vy), max($box[5], $z, $z + $uz, $z + $vz),
+                    min($box[0], $x, $x + $ux, $x + $vx),
+                    min($box[1], $y, $y + $uy, $y + $vy),
+                    min($box[2], $z, $z + $uz, $z + $vz),
+                    max($box[3], $x, $x + $ux, $x + $vx),
+                    max($box[4], $y, $y + $uy, $y + $vy),
+                    max($box[5], $z, $z + $uz, $z + $vz),
                 ];
             }
             $this->boxes[$branch] = $box;
@@ -264,10 +331,22 @@ final class Surface
         return sqrt(sqrt(($uy * $vz - $uz * $vy) ** 2 + ($uz * $vx - $ux * $vz) ** 2 + ($ux * $vy - $uy * $vx) ** 2));
     }
 
-    /** @return list<int> of each triangle its number along a curve through all places (Morton's): the bits of its three coordinates in turn */
+    /**
+     * Of each triangle its number along a curve through all places (Morton's): the bits of its three coordinates in
+     * turn.
+     *
+     * @return list<int>
+     */
     private function order(): array
     {
-        $middles = array_map(static fn (array $one): array => [$one[0] + ($one[3] + $one[6]) / 3, $one[1] + ($one[4] + $one[7]) / 3, $one[2] + ($one[5] + $one[8]) / 3], $this->triangles);
+        $middles = array_map(
+            static fn (array $one): array => [
+                $one[0] + ($one[3] + $one[6]) / 3,
+                $one[1] + ($one[4] + $one[7]) / 3,
+                $one[2] + ($one[5] + $one[8]) / 3,
+            ],
+            $this->triangles,
+        );
         $least = $wide = [];
         foreach ([0, 1, 2] as $axis) {
             $part = array_column($middles, $axis);
@@ -316,13 +395,22 @@ final class Surface
         $near = $this->gathered($x, $y, $z, $off + sqrt(3.0) * $this->cell);
         asort($near);
 
-        return [$off, $isWithin, array_map(static fn (int $number, float $off): array => [$off, $number], array_keys($near), array_values($near))];
+        return [
+            $off,
+            $isWithin,
+            array_map(
+                static fn (int $number, float $off): array => [$off, $number],
+                array_keys($near),
+                array_values($near),
+            ),
+        ];
     }
 
     /**
      * The nearest of all triangles.
      *
-     * @return array{int, array{float, float, float, float, int}}|null which, and where on it (closest); null when none is within that
+     * @return array{int, array{float, float, float, float, int}}|null which, and where on it (closest); null when none
+     *     is within that
      */
     private function search(float $x, float $y, float $z, float $within): ?array
     {
@@ -434,7 +522,12 @@ final class Surface
             5 => $this->corners[$b] ?? null,
             default => $this->corners[$c] ?? null,
         };
-        $side = $normal === null || $this->isOpen || isset($this->isSheet[$number]) ? 1.0 : ($wx * $normal[0] + $wy * $normal[1] + $wz * $normal[2] < 0.0 ? -1.0 : 1.0);
+        $side =
+            $normal === null || $this->isOpen || isset($this->isSheet[$number])
+                ? 1.0
+                : ($wx * $normal[0] + $wy * $normal[1] + $wz * $normal[2] < 0.0
+                    ? -1.0
+                    : 1.0);
         if ($off < 1e-9) {
             return [0.0, $nx, $ny, $nz];
         }
@@ -446,7 +539,8 @@ final class Surface
      * The place of a triangle that is closest to another (Ericson, Real-Time Collision Detection, 5.1.5).
      *
      * @param  array{float, float, float, float, float, float, float, float, float, int, int, int}  $triangle
-     * @return array{float, float, float, float, int} the square of how far off, the place, and what it is on: 0 the face, 1 to 3 an edge, 4 to 6 a corner
+     * @return array{float, float, float, float, int} the square of how far off, the place, and what it is on: 0 the
+     *     face, 1 to 3 an edge, 4 to 6 a corner
      */
     private static function closest(array $triangle, float $x, float $y, float $z): array
     {
@@ -468,7 +562,11 @@ final class Surface
             $onC <= 0.0 && $d1 >= 0.0 && $d3 <= 0.0 => [$d1 / ($d1 - $d3), 0.0, 1],
             $d6 >= 0.0 && $d5 <= $d6 => [0.0, 1.0, 6],
             $onB <= 0.0 && $d2 >= 0.0 && $d6 <= 0.0 => [0.0, $d2 / ($d2 - $d6), 3],
-            $onA <= 0.0 && $d4 >= $d3 && $d5 >= $d6 => [1.0 - ($d4 - $d3) / ($d4 - $d3 + $d5 - $d6), ($d4 - $d3) / ($d4 - $d3 + $d5 - $d6), 2],
+            $onA <= 0.0 && $d4 >= $d3 && $d5 >= $d6 => [
+                1.0 - ($d4 - $d3) / ($d4 - $d3 + $d5 - $d6),
+                ($d4 - $d3) / ($d4 - $d3 + $d5 - $d6),
+                2,
+            ],
             default => [$onB / ($onA + $onB + $onC), $onC / ($onA + $onB + $onC), 0],
         };
         [$qx, $qy, $qz] = [$ax + $s * $ux + $t * $vx, $ay + $s * $uy + $t * $vy, $az + $s * $uz + $t * $vz];

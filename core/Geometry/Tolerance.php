@@ -15,10 +15,16 @@ final class Tolerance
     /** A turn smaller than this is no bend (0.01 degrees, job-file.md). */
     public const NO_TURN = 0.01 * M_PI / 180;
 
-    /** Components of a unit direction that differ by less than this are equal: a choice between them must not hang on rounding. */
+    /**
+     * Components of a unit direction that differ by less than this are equal: a choice between them must not hang on
+     * rounding.
+     */
     public const SAME_DIRECTION = 1e-7;
 
-    /** From this turn on the path comes back on itself (179.5 degrees, job-file.md, less what rounding takes from exactly that). */
+    /**
+     * From this turn on the path comes back on itself (179.5 degrees, job-file.md, less what rounding takes from
+     * exactly that).
+     */
     public const REVERSAL = 179.5 * M_PI / 180 - 1e-9;
 
     /** How far off the axis of a port or clamp a run may go, in degrees (job-file.md). */
@@ -42,7 +48,10 @@ final class Tolerance
     /** A count that rounding lifts over a whole number by less than this share of it is that number. */
     private const COUNT = 1e-9;
 
-    /** How many pieces it takes, at least one: an amount rounded up, except where rounding alone lifts it over a whole number. */
+    /**
+     * How many pieces it takes, at least one: an amount rounded up, except where rounding alone lifts it over a whole
+     * number.
+     */
     public static function pieces(float $amount): int
     {
         return max(1, (int) ceil($amount * (1.0 - self::COUNT)));

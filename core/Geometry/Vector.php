@@ -115,7 +115,8 @@ final readonly class Vector
     /** A unit vector square to this one; directions that differ by rounding alone get nearly the same. */
     public function anySquare(): self
     {
-        $nearlySmallest = min(abs($this->x), abs($this->y), abs($this->z)) + Tolerance::SAME_DIRECTION * $this->length();
+        $nearlySmallest =
+            min(abs($this->x), abs($this->y), abs($this->z)) + Tolerance::SAME_DIRECTION * $this->length();
         $helper = match (true) {
             abs($this->z) <= $nearlySmallest => new self(0.0, 0.0, 1.0),
             abs($this->y) <= $nearlySmallest => new self(0.0, 1.0, 0.0),

@@ -43,7 +43,9 @@ final readonly class Clamp
         $foot = null;
         $on = $node->find('on');
         if ($on !== null) {
-            $host = $surroundings[$on->text()] ?? throw $on->error(sprintf('nothing of the surroundings is called “%s”', $on->text()));
+            $host =
+                $surroundings[$on->text()] ??
+                throw $on->error(sprintf('nothing of the surroundings is called “%s”', $on->text()));
             $at = $host->pose->point($at);
             $axis = $host->pose->direction($axis);
             [$at, $foot] = self::standing($node, $host, $at, $values);
@@ -74,7 +76,8 @@ final readonly class Clamp
         }
         $face = $node->find('face');
         $name = $face?->text() ?? 'front';
-        [$point, $normal] = $host->face($name) ?? throw ($face ?? $standOff)->error(sprintf('%s has no face “%s”', $host->name, $name));
+        [$point, $normal] =
+            $host->face($name) ?? throw ($face ?? $standOff)->error(sprintf('%s has no face “%s”', $host->name, $name));
         $foot = $at->minus($normal->times($at->minus($point)->dot($normal)));
 
         return [$foot->plus($normal->times($values->notNegative($standOff, 'the stand-off'))), $foot];

@@ -18,7 +18,15 @@ namespace Bowline\Job;
 final class EntryParser
 {
     /** Millimetres to a unit; the inch is exact since 1959. */
-    private const UNITS = ['mm' => 1.0, 'cm' => 10.0, 'm' => 1000.0, 'in' => Units::INCH, '"' => Units::INCH, 'ft' => 12 * Units::INCH, "'" => 12 * Units::INCH];
+    private const UNITS = [
+        'mm' => 1.0,
+        'cm' => 10.0,
+        'm' => 1000.0,
+        'in' => Units::INCH,
+        '"' => Units::INCH,
+        'ft' => 12 * Units::INCH,
+        "'" => 12 * Units::INCH,
+    ];
 
     private const UNIT = '/\G\s*(?:(?<word>mm|cm|inches|inch|in|feet|foot|ft|m)(?![A-Za-z_(])\.?|(?<mark>"|\'))/';
 
@@ -35,12 +43,37 @@ final class EntryParser
 
     /** Signs that are written in several ways, in the one that is read. */
     private const SAME_SIGNS = [
-        '×' => '*', '·' => '*', '÷' => '/', '−' => '-', '–' => '-', '⁄' => '/', "\u{a0}" => ' ', "\u{202f}" => ' ', "\u{2009}" => ' ',
-        '’' => "'", '‘' => "'", '′' => "'", '”' => '"', '“' => '"', '„' => '"', '″' => '"', "''" => '"', '’’' => '"', '′′' => '"',
+        '×' => '*',
+        '·' => '*',
+        '÷' => '/',
+        '−' => '-',
+        '–' => '-',
+        '⁄' => '/',
+        "\u{a0}" => ' ',
+        "\u{202f}" => ' ',
+        "\u{2009}" => ' ',
+        '’' => "'",
+        '‘' => "'",
+        '′' => "'",
+        '”' => '"',
+        '“' => '"',
+        '„' => '"',
+        '″' => '"',
+        "''" => '"',
+        '’’' => '"',
+        '′′' => '"',
     ];
 
     private const VULGAR = [
-        '½' => '1/2', '⅓' => '1/3', '⅔' => '2/3', '¼' => '1/4', '¾' => '3/4', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8',
+        '½' => '1/2',
+        '⅓' => '1/3',
+        '⅔' => '2/3',
+        '¼' => '1/4',
+        '¾' => '3/4',
+        '⅛' => '1/8',
+        '⅜' => '3/8',
+        '⅝' => '5/8',
+        '⅞' => '7/8',
         '⅕' => '1/5', '⅖' => '2/5', '⅗' => '3/5', '⅘' => '4/5', '⅙' => '1/6', '⅚' => '5/6',
     ];
 
@@ -92,7 +125,11 @@ final class EntryParser
             }
             $this->refuseNamesBesideNumbers($left, $right);
             [$left, $right] = $this->alike([$left, $right]);
-            $left = self::part($left['text'].$match[0].$right['text'], $left['isLength'], $left['isName'] || $right['isName']);
+            $left = self::part(
+                $left['text'].$match[0].$right['text'],
+                $left['isLength'],
+                $left['isName'] || $right['isName'],
+            );
         }
 
         return $left;
@@ -113,7 +150,11 @@ final class EntryParser
             }
             // A length over a length is a plain number; named values may be either.
             $isRatio = $isDivided && $left['isLength'] && $right['isLength'] && ! $left['isName'] && ! $right['isName'];
-            $left = self::part($left['text'].$match[0].$right['text'], ! $isRatio && ($left['isLength'] || $right['isLength']), $left['isName'] || $right['isName']);
+            $left = self::part(
+                $left['text'].$match[0].$right['text'],
+                ! $isRatio && ($left['isLength'] || $right['isLength']),
+                $left['isName'] || $right['isName'],
+            );
         }
 
         return $left;
@@ -128,7 +169,9 @@ final class EntryParser
         $match = $this->take('/\G\s*[+-]\s*/');
         $part = $match === null ? $this->power($isDivisor) : $this->signed($isDivisor);
 
-        return $part === null || $match === null ? $part : self::part($match[0].$part['text'], $part['isLength'], $part['isName']);
+        return $part === null || $match === null
+            ? $part
+            : self::part($match[0].$part['text'], $part['isLength'], $part['isName']);
     }
 
     /** @return Part|null */
@@ -138,8 +181,15 @@ final class EntryParser
         $match = $base === null ? null : $this->take('/\G\s*\*\*\s*/');
         $exponent = $match === null ? null : $this->signed();
 
-        return $base === null || $match === null ? $base : ($exponent === null ? null
-            : self::part($base['text'].$match[0].$exponent['text'], $base['isLength'], $base['isName'] || $exponent['isName']));
+        return $base === null || $match === null
+            ? $base
+            : ($exponent === null
+                ? null
+                : self::part(
+                    $base['text'].$match[0].$exponent['text'],
+                    $base['isLength'],
+                    $base['isName'] || $exponent['isName'],
+                ));
     }
 
     /** @return Part|null */
@@ -152,11 +202,15 @@ final class EntryParser
             $this->depth--;
             $end = $this->take('/\G\s*\)/');
 
-            return $inside === null || $end === null ? null : self::part($space.'('.$inside['text'].$end[0], $inside['isLength'], $inside['isName']);
+            return $inside === null || $end === null
+                ? null
+                : self::part($space.'('.$inside['text'].$end[0], $inside['isLength'], $inside['isName']);
         }
         $name = $this->take(self::NAME)['name'] ?? null;
         if ($name !== null) {
-            return $this->peek('/\G\s*\(/') === null ? self::part($space.$name, true, true) : $this->call($space.$name, $name);
+            return $this->peek('/\G\s*\(/') === null
+                ? self::part($space.$name, true, true)
+                : $this->call($space.$name, $name);
         }
         $measure = $this->measure($isDivisor);
 
@@ -187,7 +241,11 @@ final class EntryParser
         }
         $isPlain = in_array($function, ['sin', 'cos', 'tan'], true);
 
-        return self::part($text.$end[0], ! $isPlain && $arguments[0]['isLength'], in_array(true, array_column($arguments, 'isName'), true));
+        return self::part(
+            $text.$end[0],
+            ! $isPlain && $arguments[0]['isLength'],
+            in_array(true, array_column($arguments, 'isName'), true),
+        );
     }
 
     /**
@@ -206,7 +264,9 @@ final class EntryParser
         }
         $unit = $this->unit();
         if ($unit === null) {
-            $text = $isMixed ? sprintf('(%s + %s/%s)', $mixed['whole'], $mixed['top'], $mixed['bottom']) : substr($this->text, $start, $this->at - $start);
+            $text = $isMixed
+                ? sprintf('(%s + %s/%s)', $mixed['whole'], $mixed['top'], $mixed['bottom'])
+                : substr($this->text, $start, $this->at - $start);
 
             return self::part($text, false, false);
         }
@@ -225,7 +285,10 @@ final class EntryParser
         $joint = $this->take('/\G(?:-|\s*(?=[\d.]))/');
         $inches = $joint === null ? null : $this->number();
         $unit = $inches === null ? null : $this->unit();
-        if ($inches !== null && ($unit === null ? $this->units?->isInch === true && $joint[0] !== '-' : self::UNITS[$unit] === Units::INCH)) {
+        if (
+            $inches !== null &&
+            ($unit === null ? $this->units?->isInch === true && $joint[0] !== '-' : self::UNITS[$unit] === Units::INCH)
+        ) {
             return $inches * Units::INCH;
         }
         if ($inches !== null && $unit === null && $joint[0] !== '-') {
@@ -234,7 +297,10 @@ final class EntryParser
             throw $this->ambiguous(sprintf('%s %s"', $feet, $number), sprintf('%s + %s mm', $feet, $number));
         }
         $this->at = $before;
-        $this->refuseOneSidedHyphen('/\G(?<joint>\s*-\s*)(?<number>\d[^-+*]*?(?:"|in\b))/', trim(substr($this->text, $start, $before - $start)));
+        $this->refuseOneSidedHyphen(
+            '/\G(?<joint>\s*-\s*)(?<number>\d[^-+*]*?(?:"|in\b))/',
+            trim(substr($this->text, $start, $before - $start)),
+        );
 
         return 0.0;
     }
@@ -311,7 +377,10 @@ final class EntryParser
 
     private function ambiguous(string $one, string $other): JobError
     {
-        return JobError::at('', sprintf('“%s” can be read as %s or as %s; write the one that is meant', trim($this->text), $one, $other));
+        return JobError::at(
+            '',
+            sprintf('“%s” can be read as %s or as %s; write the one that is meant', trim($this->text), $one, $other),
+        );
     }
 
     /** Whether a unit follows so many characters on. */
@@ -337,7 +406,9 @@ final class EntryParser
 
     private static function quotient(string $top, string $bottom): float
     {
-        return (float) $bottom === 0.0 ? throw JobError::at('', 'this divides by zero') : (float) $top / (float) $bottom;
+        return (float) $bottom === 0.0
+            ? throw JobError::at('', 'this divides by zero')
+            : (float) $top / (float) $bottom;
     }
 
     /**
@@ -348,7 +419,9 @@ final class EntryParser
      */
     private function alike(array $parts): array
     {
-        return in_array(true, array_column($parts, 'isLength'), true) ? array_map($this->asLength(...), $parts) : $parts;
+        return in_array(true, array_column($parts, 'isLength'), true)
+            ? array_map($this->asLength(...), $parts)
+            : $parts;
     }
 
     /**

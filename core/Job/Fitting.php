@@ -40,7 +40,10 @@ final readonly class Fitting
         $part = $node->find('part');
         [$kind, $by] = $part === null ? [null, []] : PartReader::read($part, $values);
         $movement = Movement::read(
-            $node->find('moves'), $pose, static fn (Pose $second): Pose => self::mounted($second, $node->find('on'), $surroundings), $values,
+            $node->find('moves'),
+            $pose,
+            static fn (Pose $second): Pose => self::mounted($second, $node->find('on'), $surroundings),
+            $values,
         );
         $ports = [];
         foreach ($kind?->ports($by) ?? [] as [$portId, $at, $axis, $size]) {
@@ -77,7 +80,9 @@ final readonly class Fitting
         if ($on === null) {
             return $pose;
         }
-        $host = $surroundings[$on->text()] ?? throw $on->error(sprintf('nothing of the surroundings is called “%s”', $on->text()));
+        $host =
+            $surroundings[$on->text()] ??
+            throw $on->error(sprintf('nothing of the surroundings is called “%s”', $on->text()));
 
         return $pose->within($host->pose);
     }

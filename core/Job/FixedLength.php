@@ -29,7 +29,9 @@ final readonly class FixedLength
         $set = $node->find('same_as');
 
         return new self(
-            $set === null ? $values->positive($node->get('length'), 'the length to hold') : self::longestOf($set, $site),
+            $set === null
+                ? $values->positive($node->get('length'), 'the length to hold')
+                : self::longestOf($set, $site),
             $values->notNegative($node->get('tolerance'), 'the tolerance'),
             $adjust === null ? null : Adjustment::read($adjust, $values, $stopCount),
         );

@@ -23,15 +23,22 @@ final class Hanging
      * on it, or on another run that does.
      *
      * @param  list<stdClass>  $runs  all of them, as they stand in the file
-     * @param  list<array{string, string, string}>  $mounted  list, id and host of each fitting and clamp that stands on something
+     * @param  list<array{string, string, string}>  $mounted  list,  id and host of each fitting and clamp that stands
+     *     on something
      * @param  string  $list  "fittings", "clamps", "surroundings" or "runs"
      * @return list<string> ids
      */
     public static function runsOn(array $runs, array $mounted, string $list, string $id): array
     {
-        $moving = [$list.' '.$id => true, ...(in_array($list.' *', self::ALL_AROUND, true) ? [$list.' *' => true] : [])];
+        $moving = [
+            $list.' '.$id => true,
+            ...in_array($list.' *', self::ALL_AROUND, true) ? [$list.' *' => true] : [],
+        ];
         foreach ($mounted as [$kind, $own, $host]) {
-            if (($list === 'surroundings' && $host === $id) || ($host === self::MOVES && in_array($list.' *', self::ALL_AROUND, true))) {
+            if (
+                ($list === 'surroundings' && $host === $id) ||
+                ($host === self::MOVES && in_array($list.' *', self::ALL_AROUND, true))
+            ) {
                 $moving[$kind.' '.$own] = true;
             }
         }
@@ -55,16 +62,21 @@ final class Hanging
             foreach ($sets as $members) {
                 // When one of them gets longer, all have to.
                 if (array_filter($members, static fn (string $own): bool => isset($moving['runs '.$own])) !== []) {
-                    $moving += array_fill_keys(array_map(static fn (string $own): string => 'runs '.$own, $members), true);
+                    $moving += array_fill_keys(
+                        array_map(static fn (string $own): string => 'runs '.$own, $members),
+                        true,
+                    );
                 }
             }
         } while (count($moving) > $before);
         unset($moving[$list.' '.$id]);
 
-        return array_values(array_filter(
-            array_map(strval(...), array_keys($named)),
-            static fn (string $own): bool => isset($moving['runs '.$own]) || ($list === 'runs' && $own === $id),
-        ));
+        return array_values(
+            array_filter(
+                array_map(strval(...), array_keys($named)),
+                static fn (string $own): bool => isset($moving['runs '.$own]) || ($list === 'runs' && $own === $id),
+            ),
+        );
     }
 
     /** @return list<string> "list id" of all that a run names: fittings, clamps, surroundings, other runs */
@@ -80,7 +92,11 @@ final class Hanging
                 array_push($things, ...self::thingsOfTie($tie));
             }
         }
-        $followed = array_map(static fn (?Node $part): ?Node => $part?->find('like')?->find('run'), [$node->find('from'), $node->find('to'), $node->find('route')]);
+        $followed = array_map(static fn (?Node $part): ?Node => $part?->find('like')?->find('run'), [
+            $node->find('from'),
+            $node->find('to'),
+            $node->find('route'),
+        ]);
         foreach (self::texts($node->find('route')?->find('host'), ...$followed) as $other) {
             $things[] = 'runs '.$other;
         }
@@ -107,9 +123,12 @@ final class Hanging
     /** @return list<string> that a flexible route is led through */
     private static function clampsOf(?Node $route): array
     {
-        return self::texts(...array_map(
-            static fn (Node $gate): ?Node => $gate->find('clamp'), [...$route?->list('through') ?? [], ...$route?->list('points') ?? []],
-        ));
+        return self::texts(
+            ...array_map(static fn (Node $gate): ?Node => $gate->find('clamp'), [
+                ...$route?->list('through') ?? [],
+                ...$route?->list('points') ?? [],
+            ]),
+        );
     }
 
     /**
@@ -120,9 +139,19 @@ final class Hanging
     {
         $node = new Node($change);
         $things = array_merge(
-            ...array_map(self::thingsOfTie(...), $node->list('ties')), ...array_map(self::thingsOfTie(...), array_filter([$node->find('tie')], static fn (?Node $tie): bool => $tie?->value instanceof stdClass)),
+            ...array_map(self::thingsOfTie(...), $node->list('ties')),
+            ...array_map(
+                self::thingsOfTie(...),
+                array_filter([$node->find('tie')], static fn (?Node $tie): bool => $tie?->value instanceof stdClass),
+            ),
         );
-        foreach ([...self::texts($node->find('until'), $node->find('port'), $node->find('clamp')), ...self::placesOfStops($node->list('stops')), ...self::clampsOf($node->find('route'))] as $place) {
+        foreach (
+            [
+                ...self::texts($node->find('until'), $node->find('port'), $node->find('clamp')),
+                ...self::placesOfStops($node->list('stops')),
+                ...self::clampsOf($node->find('route')),
+            ] as $place
+        ) {
             array_push($things, 'clamps '.$place, 'fittings '.explode('.', $place)[0]);
         }
 
@@ -155,9 +184,16 @@ final class Hanging
      */
     private static function placesOfStops(array $stops): array
     {
-        return array_merge(...array_map(static fn (Node $stop): array => [
-            ...self::texts($stop->find('until'), $stop->find('clamp')), ...self::placesOfTies($stop->list('ties')),
-        ], $stops), ...[[]]);
+        return array_merge(
+            ...array_map(
+                static fn (Node $stop): array => [
+                    ...self::texts($stop->find('until'), $stop->find('clamp')),
+                    ...self::placesOfTies($stop->list('ties')),
+                ],
+                $stops,
+            ),
+            ...[[]],
+        );
     }
 
     /**
@@ -177,6 +213,8 @@ final class Hanging
     /** @return list<string> */
     private static function texts(?Node ...$names): array
     {
-        return array_values(array_filter(array_map(static fn (?Node $name): mixed => $name?->value, $names), is_string(...)));
+        return array_values(
+            array_filter(array_map(static fn (?Node $name): mixed => $name?->value, $names), is_string(...)),
+        );
     }
 }

@@ -22,8 +22,34 @@ final class JobFile
 
     /** Keys that version 2 brought: a file without any of them is written as version 1, which older programs read. */
     private const OF_VERSION_2 = [
-        'show_fraction', 'revision', 'sets', 'benders', 'ties', 'like', 'symmetry', 'same_as', 'hinge', 'thickness', 'mesh', 'part', 'on', 'stand_off',
-        'part_number', 'standard', 'kept', 'moving_radius', 'mass', 'stiffness', 'pressure', 'lengths', 'layers', 'moves', 'through', 'last_span', 'start_pull', 'end_pull',
+        'show_fraction',
+        'revision',
+        'sets',
+        'benders',
+        'ties',
+        'like',
+        'symmetry',
+        'same_as',
+        'hinge',
+        'thickness',
+        'mesh',
+        'part',
+        'on',
+        'stand_off',
+        'part_number',
+        'standard',
+        'kept',
+        'moving_radius',
+        'mass',
+        'stiffness',
+        'pressure',
+        'lengths',
+        'layers',
+        'moves',
+        'through',
+        'last_span',
+        'start_pull',
+        'end_pull',
         'pull', 'start_held', 'end_held', 'nudges', 'strand', 'apart',
     ];
 
@@ -33,13 +59,21 @@ final class JobFile
         $written = clone $file;
         $written->version = self::usesVersion2($file) ? 2 : 1;
 
-        return json_encode($written, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
+        return json_encode(
+            $written,
+            JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        )."\n";
     }
 
     private static function usesVersion2(mixed $value): bool
     {
-        foreach ($value instanceof stdClass ? get_object_vars($value) : (is_array($value) ? $value : []) as $key => $one) {
-            if ((is_string($key) && in_array($key, self::OF_VERSION_2, true)) || ($key !== 'values' && self::usesVersion2($one))) {
+        foreach (
+            $value instanceof stdClass ? get_object_vars($value) : (is_array($value) ? $value : []) as $key => $one
+        ) {
+            if (
+                (is_string($key) && in_array($key, self::OF_VERSION_2, true)) ||
+                ($key !== 'values' && self::usesVersion2($one))
+            ) {
                 return true;
             }
         }
@@ -54,7 +88,12 @@ final class JobFile
     {
         try {
             // Some editors put a byte order mark before it.
-            $data = json_decode(str_starts_with($json, "\u{feff}") ? substr($json, 3) : $json, false, self::DEPTH, JSON_THROW_ON_ERROR);
+            $data = json_decode(
+                str_starts_with($json, "\u{feff}") ? substr($json, 3) : $json,
+                false,
+                self::DEPTH,
+                JSON_THROW_ON_ERROR,
+            );
         } catch (JsonException $exception) {
             throw JobError::at('', 'this is not JSON: '.$exception->getMessage());
         }

@@ -47,11 +47,15 @@ final readonly class Likeness
 
     public function point(Vector $point): Vector
     {
-        return $this->normal === null ? $point->plus($this->by) : $this->direction($point->minus($this->by))->plus($this->by);
+        return $this->normal === null
+            ? $point->plus($this->by)
+            : $this->direction($point->minus($this->by))->plus($this->by);
     }
 
     public function direction(Vector $direction): Vector
     {
-        return $this->normal === null ? $direction : $direction->minus($this->normal->times(2 * $direction->dot($this->normal)));
+        return $this->normal === null
+            ? $direction
+            : $direction->minus($this->normal->times(2 * $direction->dot($this->normal)));
     }
 }

@@ -15,7 +15,8 @@ final readonly class Movement
 {
     /**
      * @param  array{Hinge, float}|null  $swing  about which line and from which angle, and to which, radians; or
-     * @param  array{Vector, Vector, float}|null  $to  the second place, and the turn from the first: about what, and how far in radians
+     * @param  array{Vector, Vector, float}|null  $to  the  second place, and the turn from the first: about what, and
+     *     how far in radians
      */
     private function __construct(
         private Pose $rest,
@@ -47,7 +48,11 @@ final readonly class Movement
                 throw $swing->get('to')->error('it swings from one angle to another');
             }
 
-            return new self($rest, [new Hinge($values->vector($swing->get('at')), $values->direction($swing->get('axis')), $from), $to], null);
+            return new self(
+                $rest,
+                [new Hinge($values->vector($swing->get('at')), $values->direction($swing->get('axis')), $from), $to],
+                null,
+            );
         }
         $pose = $mounted(PoseReader::read($second, $values));
         // The turn that is left after going back from the first position.
@@ -72,7 +77,9 @@ final readonly class Movement
     /** The angle of a swing at a part of it, radians; null when it does not swing. */
     public function angle(float $part): ?float
     {
-        return $this->swing === null ? null : $this->swing[0]->angle + ($this->swing[1] - $this->swing[0]->angle) * $part;
+        return $this->swing === null
+            ? null
+            : $this->swing[0]->angle + ($this->swing[1] - $this->swing[0]->angle) * $part;
     }
 
     /** The part at which the fitting stands as placed; below 0 or above 1 where that is outside of its movement. */

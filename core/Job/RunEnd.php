@@ -91,10 +91,18 @@ final readonly class RunEnd
     /** Where it is at a part of the movement of what it is joined to. */
     public function moved(float $part): self
     {
-        return $this->movement === null ? $this : new self(
-            $this->movement->point($this->at, $part), $this->axis === null ? null : $this->movement->direction($this->axis, $part), $this->port, $this->lead,
-            $this->trim, $this->end, $this->isOwn, $this->movement,
-        );
+        return $this->movement === null
+            ? $this
+            : new self(
+                $this->movement->point($this->at, $part),
+                $this->axis === null ? null : $this->movement->direction($this->axis, $part),
+                $this->port,
+                $this->lead,
+                $this->trim,
+                $this->end,
+                $this->isOwn,
+                $this->movement,
+            );
     }
 
     /** Where the lead ends, null without one. */

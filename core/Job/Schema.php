@@ -9,9 +9,10 @@ use Closure;
 /**
  * Checks data against the JSON Schemas in schema/, and says in plain words where it does not fit. Each definition is
  * turned into closures once, when it is first asked for: `type`, `required`, `properties`, `additionalProperties`,
- * `items`, `anyOf`, `$ref`, `const`, `enum`, `pattern`, `minimum`, `exclusiveMinimum` and the limits of lengths, which is all that
- * these schemas use; any other keyword is an error of the schema. Beyond JSON Schema, a key that no alternative of an
- * object knows is refused, unless it begins with `x_`. Agrees with a validator of the standard (tests/Core/Job/SchemaTest.php).
+ * `items`, `anyOf`, `$ref`, `const`, `enum`, `pattern`, `minimum`, `exclusiveMinimum` and the limits of lengths, which
+ * is all that these schemas use; any other keyword is an error of the schema. Beyond JSON Schema, a key that no
+ * alternative of an object knows is refused, unless it begins with `x_`. Agrees with a validator of the standard
+ * (tests/Core/Job/SchemaTest.php).
  *
  * @phpstan-type Check Closure(mixed): (SchemaMisfit|null)
  * @phpstan-type Definition array<array-key, mixed>
@@ -60,7 +61,14 @@ final class Schema
     private static function schema(string $reference): array
     {
         [$file, $fragment] = [...explode('#', $reference), ''];
-        $json = self::$files[$file] ?? json_decode((string) file_get_contents(dirname(__DIR__, 2).'/schema/'.$file), true, 512, JSON_THROW_ON_ERROR);
+        $json =
+            self::$files[$file] ??
+            json_decode(
+                (string) file_get_contents(dirname(__DIR__, 2).'/schema/'.$file),
+                true,
+                512,
+                JSON_THROW_ON_ERROR,
+            );
         assert(is_array($json));
         self::$files[$file] = $json;
         $schema = $json;
@@ -96,7 +104,9 @@ final class Schema
             if (is_object($data)) {
                 foreach (array_keys(get_object_vars($data)) as $key) {
                     if (! isset($known[$key]) && ! str_starts_with((string) $key, self::OWN_KEYS)) {
-                        return SchemaMisfit::here(self::unknown((string) $key, array_keys($known)))->within((string) $key);
+                        return SchemaMisfit::here(self::unknown((string) $key, array_keys($known)))->within(
+                            (string) $key,
+                        );
                     }
                 }
             }
@@ -116,11 +126,22 @@ final class Schema
         if (isset($schema['additionalProperties'])) {
             return null;
         }
-        $known = array_fill_keys(array_map(strval(...), array_keys(is_array($schema['properties'] ?? null) ? $schema['properties'] : [])), true);
-        if ($known === [] && in_array('object', (array) ($schema['type'] ?? []), true) && ! isset($schema['anyOf']) && ! isset($schema['$ref'])) {
+        $known = array_fill_keys(
+            array_map(strval(...), array_keys(is_array($schema['properties'] ?? null) ? $schema['properties'] : [])),
+            true,
+        );
+        if (
+            $known === [] &&
+            in_array('object', (array) ($schema['type'] ?? []), true) &&
+            ! isset($schema['anyOf']) &&
+            ! isset($schema['$ref'])
+        ) {
             return null;
         }
-        $parts = array_map(static fn (mixed $one): array => [is_array($one) ? $one : [], $file], is_array($schema['anyOf'] ?? null) ? $schema['anyOf'] : []);
+        $parts = array_map(
+            static fn (mixed $one): array => [is_array($one) ? $one : [], $file],
+            is_array($schema['anyOf'] ?? null) ? $schema['anyOf'] : [],
+        );
         if (is_string($schema['$ref'] ?? null)) {
             $reference = self::resolved($schema['$ref'], $file);
             $parts[] = [self::schema($reference), explode('#', $reference)[0]];
@@ -147,10 +168,24 @@ final class Schema
             $check = match (true) {
                 in_array($keyword, self::ANNOTATIONS, true) => null,
                 $keyword === '$ref' && is_string($said) => self::checkInside(self::resolved($said, $file)),
-                $keyword === 'type' => self::ofType(is_array($said) ? array_values(array_filter($said, is_string(...))) : [is_string($said) ? $said : '']),
-                $keyword === 'const' => static fn (mixed $data): ?SchemaMisfit => $data === $said ? null : SchemaMisfit::here('this is none of the words that are known here'),
-                $keyword === 'enum' && is_array($said) => static fn (mixed $data): ?SchemaMisfit => in_array($data, $said, true) ? null : SchemaMisfit::here('this is none of the words that are known here'),
-                $keyword === 'required' && is_array($said) => self::required(array_values(array_filter($said, is_string(...)))),
+                $keyword === 'type' => self::ofType(
+                    is_array($said)
+                        ? array_values(array_filter($said, is_string(...)))
+                        : [is_string($said) ? $said : ''],
+                ),
+                $keyword === 'const' => static fn (mixed $data): ?SchemaMisfit => $data === $said
+                    ? null
+                    : SchemaMisfit::here('this is none of the words that are known here'),
+                $keyword === 'enum' && is_array($said) => static fn (mixed $data): ?SchemaMisfit => in_array(
+                    $data,
+                    $said,
+                    true,
+                )
+                    ? null
+                    : SchemaMisfit::here('this is none of the words that are known here'),
+                $keyword === 'required' && is_array($said) => self::required(
+                    array_values(array_filter($said, is_string(...))),
+                ),
                 $keyword === 'properties' && is_array($said) => self::properties($said, $file),
                 $keyword === 'additionalProperties' && is_array($said) => self::values($said, $file),
                 $keyword === 'items' && is_array($said) => self::items($said, $file),
@@ -198,8 +233,18 @@ final class Schema
      */
     private static function ofType(array $types): Closure
     {
-        $words = ['number' => 'a number', 'string' => 'a text', 'object' => 'an object', 'array' => 'a list', 'boolean' => 'true or false', 'integer' => 'a whole number', 'null' => 'nothing'];
-        $reason = 'this must be '.implode(' or ', array_map(static fn (string $type): string => $words[$type] ?? $type, $types));
+        $words = [
+            'number' => 'a number',
+            'string' => 'a text',
+            'object' => 'an object',
+            'array' => 'a list',
+            'boolean' => 'true or false',
+            'integer' => 'a whole number',
+            'null' => 'nothing',
+        ];
+        $reason =
+            'this must be '.
+            implode(' or ', array_map(static fn (string $type): string => $words[$type] ?? $type, $types));
         $allowed = array_fill_keys($types, true);
 
         return static function (mixed $data) use ($allowed, $reason): ?SchemaMisfit {
@@ -310,7 +355,10 @@ final class Schema
      */
     private static function anyOf(array $schemas, string $file): Closure
     {
-        $checks = array_map(static fn (mixed $schema): Closure => self::compiled(is_array($schema) ? $schema : [], $file), $schemas);
+        $checks = array_map(
+            static fn (mixed $schema): Closure => self::compiled(is_array($schema) ? $schema : [], $file),
+            $schemas,
+        );
 
         return static function (mixed $data) use ($checks): ?SchemaMisfit {
             $best = null;
@@ -322,7 +370,9 @@ final class Schema
                 $best = $best === null || count($misfit->path) > count($best->path) ? $misfit : $best;
             }
 
-            return $best === null || $best->path === [] ? SchemaMisfit::here('this has none of the shapes that are allowed here') : $best;
+            return $best === null || $best->path === []
+                ? SchemaMisfit::here('this has none of the shapes that are allowed here')
+                : $best;
         };
     }
 
@@ -331,27 +381,51 @@ final class Schema
     {
         $pattern = '~'.str_replace('~', '\~', $said).'~u';
 
-        return static fn (mixed $data): ?SchemaMisfit => ! is_string($data) || preg_match($pattern, $data) === 1 ? null
-            : SchemaMisfit::here('this has characters that are not allowed here: '.implode(' ', array_unique(preg_replace('/[\x00-\x1f]/', '␀', self::refused($pattern, $data)))));
+        return static fn (mixed $data): ?SchemaMisfit => ! is_string($data) || preg_match($pattern, $data) === 1
+            ? null
+            : SchemaMisfit::here('this has characters that are not allowed here: '.implode(
+                ' ',
+                array_unique(preg_replace('/[\x00-\x1f]/', '␀', self::refused($pattern, $data))),
+            ));
     }
 
     /** @return list<string> characters of a text that its pattern does not allow by themselves */
     private static function refused(string $pattern, string $data): array
     {
-        return array_values(array_filter(mb_str_split($data), static fn (string $character): bool => preg_match($pattern, $character) !== 1));
+        return array_values(
+            array_filter(
+                mb_str_split($data),
+                static fn (string $character): bool => preg_match($pattern, $character) !== 1,
+            ),
+        );
     }
 
     /** @return Check */
     private static function limit(string $keyword, int|float $limit): Closure
     {
         return match ($keyword) {
-            'maxLength' => static fn (mixed $data): ?SchemaMisfit => ! is_string($data) || strlen($data) <= $limit || mb_strlen($data) <= $limit ? null
+            'maxLength' => static fn (mixed $data): ?SchemaMisfit => ! is_string($data) ||
+            strlen($data) <= $limit ||
+            mb_strlen($data) <= $limit
+                ? null
                 : SchemaMisfit::here(sprintf('this is too long: %d characters, at most %s', mb_strlen($data), $limit)),
-            'minLength' => static fn (mixed $data): ?SchemaMisfit => ! is_string($data) || mb_strlen($data) >= $limit ? null : SchemaMisfit::here('this must not be empty'),
-            'minItems' => static fn (mixed $data): ?SchemaMisfit => ! is_array($data) || count($data) >= $limit ? null : SchemaMisfit::here(sprintf('at least %s are needed here', $limit)),
-            'maxItems' => static fn (mixed $data): ?SchemaMisfit => ! is_array($data) || count($data) <= $limit ? null : SchemaMisfit::here(sprintf('at most %s are allowed here', $limit)),
-            'minimum' => static fn (mixed $data): ?SchemaMisfit => (! is_int($data) && ! is_float($data)) || $data >= $limit ? null : SchemaMisfit::here(sprintf('this must be %s at least', $limit)),
-            'exclusiveMinimum' => static fn (mixed $data): ?SchemaMisfit => (! is_int($data) && ! is_float($data)) || $data > $limit ? null : SchemaMisfit::here(sprintf('this must be more than %s', $limit)),
+            'minLength' => static fn (mixed $data): ?SchemaMisfit => ! is_string($data) || mb_strlen($data) >= $limit
+                ? null
+                : SchemaMisfit::here('this must not be empty'),
+            'minItems' => static fn (mixed $data): ?SchemaMisfit => ! is_array($data) || count($data) >= $limit
+                ? null
+                : SchemaMisfit::here(sprintf('at least %s are needed here', $limit)),
+            'maxItems' => static fn (mixed $data): ?SchemaMisfit => ! is_array($data) || count($data) <= $limit
+                ? null
+                : SchemaMisfit::here(sprintf('at most %s are allowed here', $limit)),
+            'minimum' => static fn (mixed $data): ?SchemaMisfit => (! is_int($data) && ! is_float($data)) ||
+            $data >= $limit
+                ? null
+                : SchemaMisfit::here(sprintf('this must be %s at least', $limit)),
+            'exclusiveMinimum' => static fn (mixed $data): ?SchemaMisfit => (! is_int($data) && ! is_float($data)) ||
+            $data > $limit
+                ? null
+                : SchemaMisfit::here(sprintf('this must be more than %s', $limit)),
             default => throw new \LogicException("“{$keyword}” is a keyword that Schema does not know"),
         };
     }
@@ -368,6 +442,10 @@ final class Schema
             }
         }
 
-        return sprintf('“%s” is not known here%s; a key of one’s own begins with x_', mb_substr($key, 0, 60), $nearest === null ? '' : sprintf(', “%s” is', $nearest));
+        return sprintf(
+            '“%s” is not known here%s; a key of one’s own begins with x_',
+            mb_substr($key, 0, 60),
+            $nearest === null ? '' : sprintf(', “%s” is', $nearest),
+        );
     }
 }

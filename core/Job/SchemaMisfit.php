@@ -39,6 +39,9 @@ final readonly class SchemaMisfit
     {
         $path = [...array_reverse($this->path), ...$this->missing === null ? [] : [$this->missing]];
 
-        return implode('', array_map(static fn (string $key): string => '/'.str_replace(['~', '/'], ['~0', '~1'], $key), $path));
+        return implode(
+            '',
+            array_map(static fn (string $key): string => '/'.str_replace(['~', '/'], ['~0', '~1'], $key), $path),
+        );
     }
 }

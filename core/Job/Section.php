@@ -7,10 +7,8 @@ namespace Bowline\Job;
 /** The cross-section of a stock: round, hollow or solid. Millimetres. */
 final readonly class Section
 {
-    private function __construct(
-        public float $outsideDiameter,
-        public float $wall,
-    ) {
+    private function __construct(public float $outsideDiameter, public float $wall)
+    {
     }
 
     public static function tube(float $od, float $wall): self
@@ -33,9 +31,13 @@ final readonly class Section
         }
         $wall = $values->positive($wallNode, 'the wall');
         if ($wall > $od / 2) {
-            throw $wallNode->error(sprintf(
-                'a wall of %s mm is more than half of the outside diameter of %s mm', Words::number($wall), Words::number($od),
-            ));
+            throw $wallNode->error(
+                sprintf(
+                    'a wall of %s mm is more than half of the outside diameter of %s mm',
+                    Words::number($wall),
+                    Words::number($od),
+                ),
+            );
         }
 
         return self::tube($od, $wall);
@@ -54,7 +56,7 @@ final readonly class Section
     /** Area of the material in mm². */
     public function area(): float
     {
-        return M_PI / 4 * ($this->outsideDiameter ** 2 - max(0.0, $this->insideDiameter()) ** 2);
+        return (M_PI / 4) * ($this->outsideDiameter ** 2 - max(0.0, $this->insideDiameter()) ** 2);
     }
 
     /** Half the height of the section in the plane of a bend: a bend not larger than this folds into itself. */

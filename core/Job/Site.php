@@ -36,7 +36,14 @@ final readonly class Site
     public function reading(string $id, Node $run): self
     {
         return new self(
-            $this->values, $this->stock, $this->fittings, $this->clamps, $this->surroundings, $this->ports, $this->units, $this->sets,
+            $this->values,
+            $this->stock,
+            $this->fittings,
+            $this->clamps,
+            $this->surroundings,
+            $this->ports,
+            $this->units,
+            $this->sets,
             $this->routes->reading($id, $run), $this->up,
         );
     }
@@ -50,8 +57,14 @@ final readonly class Site
     {
         $values = Values::read($job->find('values'));
         $meshes = array_map(MeshTriangles::read(...), $job->find('meshes')?->members() ?? []);
-        $surroundings = self::byId($job->list('surroundings'), static fn (Node $node): Surrounding => Surrounding::read($node, $values, $meshes));
-        $fittings = self::byId($job->list('fittings'), static fn (Node $node): Fitting => Fitting::read($node, $values, $surroundings));
+        $surroundings = self::byId(
+            $job->list('surroundings'),
+            static fn (Node $node): Surrounding => Surrounding::read($node, $values, $meshes),
+        );
+        $fittings = self::byId(
+            $job->list('fittings'),
+            static fn (Node $node): Fitting => Fitting::read($node, $values, $surroundings),
+        );
         $ports = [];
         foreach ($fittings as $fitting) {
             foreach ($fitting->ports as $port) {
@@ -63,7 +76,10 @@ final readonly class Site
             $values,
             self::byId($job->list('stock'), static fn (Node $node): Stock => Stock::read($node, $values)),
             $fittings,
-            self::byId($job->list('clamps'), static fn (Node $node): Clamp => Clamp::read($node, $values, $surroundings)),
+            self::byId(
+                $job->list('clamps'),
+                static fn (Node $node): Clamp => Clamp::read($node, $values, $surroundings),
+            ),
             $surroundings,
             $ports,
             Units::read($job),

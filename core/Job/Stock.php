@@ -7,7 +7,10 @@ namespace Bowline\Job;
 /** What a run is made of. */
 final readonly class Stock
 {
-    /** What a hose or cable is thought to stand when it moves, where its maker gives no figure: so many times its least radius. */
+    /**
+     * What a hose or cable is thought to stand when it moves, where its maker gives no figure: so many times its least
+     * radius.
+     */
     private const MOVING = 1.5;
 
     /** The standard fall, m/s². */
@@ -17,7 +20,8 @@ final readonly class Stock
      * @param  float  $density  kg/m³
      * @param  float  $massPerMetre  kg
      * @param  float|null  $stiffness  against bending, N·mm²; null when no maker gives it
-     * @param  array{float, float}|null  $pressure  parts of its length by which it gets shorter (negative) and longer under pressure
+     * @param  array{float, float}|null  $pressure  parts  of its length by which it gets shorter (negative) and longer
+     *     under pressure
      * @param  list<float>  $lengths  that it is sold in, mm, the shortest first
      */
     private function __construct(
@@ -46,7 +50,10 @@ final readonly class Stock
         $mass = $node->find('mass');
         $stiffness = $node->find('stiffness');
         $moving = $node->get('bend')->find('moving_radius');
-        $lengths = array_map(static fn (Node $length): float => $values->positive($length, 'a length it is sold in'), $node->list('lengths'));
+        $lengths = array_map(
+            static fn (Node $length): float => $values->positive($length, 'a length it is sold in'),
+            $node->list('lengths'),
+        );
         sort($lengths);
 
         return new self(
@@ -58,7 +65,9 @@ final readonly class Stock
             $density,
             $mass === null ? $section->area() * $density * 1e-6 : $values->positive($mass, 'the mass of a metre'),
             $stiffness === null ? null : $values->positive($stiffness, 'the stiffness') * 1e6,
-            $moving === null ? $bend->leastRadius * self::MOVING : $values->notNegative($moving, 'the least radius where it moves'),
+            $moving === null
+                ? $bend->leastRadius * self::MOVING
+                : $values->notNegative($moving, 'the least radius where it moves'),
             self::underPressure($node->find('pressure'), $values),
             $lengths,
         );
@@ -76,7 +85,9 @@ final readonly class Stock
      */
     public function bendingLength(): float
     {
-        return $this->stiffness === null ? $this->bend->leastRadius / 2 : ($this->stiffness / $this->weight()) ** (1 / 3);
+        return $this->stiffness === null
+            ? $this->bend->leastRadius / 2
+            : ($this->stiffness / $this->weight()) ** (1 / 3);
     }
 
     /**
@@ -92,7 +103,9 @@ final readonly class Stock
         $shortest = $values->number($node->get('shortest')) / 100.0;
         $longest = $values->number($node->get('longest')) / 100.0;
         if ($shortest <= -1.0 || $longest < $shortest) {
-            throw $node->error('under pressure it gets at most so much shorter, and no more than that longer, in percent');
+            throw $node->error(
+                'under pressure it gets at most so much shorter, and no more than that longer, in percent',
+            );
         }
 
         return [$shortest, $longest];

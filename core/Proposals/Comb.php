@@ -30,7 +30,8 @@ final readonly class Comb
 
     /**
      * @param  list<string>  $ids  of the runs that are combed
-     * @param  float|null  $from  where the bundle begins, developed length of the run it goes along, mm; null leaves room to lead off
+     * @param  float|null  $from  where  the bundle begins, developed length of the run it goes along, mm; null leaves
+     *     room to lead off
      * @param  float|null  $to  where it ends
      * @param  float  $apart  between the outsides of two, mm
      * @return list<stdClass> the runs as they then stand in the file
@@ -39,15 +40,21 @@ final readonly class Comb
      */
     public static function runs(Job $job, string $along, array $ids, ?float $from, ?float $to, float $apart): array
     {
-        $host = ($job->runs[$along] ?? throw new EditError(sprintf('There is no run “%s” to comb them along.', $along)));
+        $host = $job->runs[$along] ?? throw new EditError(sprintf('There is no run “%s” to comb them along.', $along));
         $laid = $host->route->lay($host);
         // A bend or two at each end is room enough to lead off in.
         $room = min($laid->length() / 4, 3 * $host->stock->bend->radius);
         $comb = new self($laid, $from ?? $room, $to ?? $laid->length() - $room, $apart);
         if ($comb->from < 0.0 || $comb->to > $laid->length() + 1e-6 || $comb->to <= $comb->from) {
-            throw new EditError(sprintf('The bundle lies between 0 and the %s of %s.', $host->units->say($laid->length()), $host->name));
+            throw new EditError(
+                sprintf('The bundle lies between 0 and the %s of %s.', $host->units->say($laid->length()), $host->name),
+            );
         }
-        $runs = array_map(static fn (string $id): Run => $job->runs[$id] ?? throw new EditError(sprintf('There is no run “%s”.', $id)), $ids);
+        $runs = array_map(
+            static fn (string $id): Run => $job->runs[$id] ??
+                throw new EditError(sprintf('There is no run “%s”.', $id)),
+            $ids,
+        );
         foreach ($runs as $run) {
             if ($run->id === $along || ! $run->route instanceof FlexibleRoute) {
                 throw new EditError(sprintf('%s cannot be combed: only flexible runs lie beside another.', $run->name));
@@ -56,7 +63,11 @@ final readonly class Comb
                 throw new EditError(sprintf('%s itself lies along %s.', $host->name, $run->name));
             }
         }
-        usort($runs, static fn (Run $a, Run $b): int => $b->stock->section->outsideDiameter <=> $a->stock->section->outsideDiameter);
+        usort(
+            $runs,
+            static fn (Run $a, Run $b): int => $b->stock->section->outsideDiameter <=>
+                $a->stock->section->outsideDiameter,
+        );
 
         return $comb->beside($runs);
     }
@@ -91,7 +102,9 @@ final readonly class Comb
 
     private function radius(float $gap, Run $run): float
     {
-        return $this->along->run->stock->section->outsideDiameter / 2 + $gap + $run->stock->section->outsideDiameter / 2;
+        return $this->along->run->stock->section->outsideDiameter / 2 +
+            $gap +
+            $run->stock->section->outsideDiameter / 2;
     }
 
     /**
@@ -121,7 +134,11 @@ final readonly class Comb
             [$item->from, $item->to] = [$to, $from];
         }
         $item->route = (object) [
-            'kind' => 'wrap', 'host' => $this->along->run->id, 'from_length' => StopList::tidy($this->from), 'to_length' => StopList::tidy($this->to), 'turns' => 0,
+            'kind' => 'wrap',
+            'host' => $this->along->run->id,
+            'from_length' => StopList::tidy($this->from),
+            'to_length' => StopList::tidy($this->to),
+            'turns' => 0,
             'gap' => StopList::tidy($gap), 'start_angle' => StopList::tidy(rad2deg($angle)),
         ];
 

@@ -48,11 +48,14 @@ final readonly class EditPreview
         $solver = new Solver($job, new WorkBudget);
         $shown = Meanwhile::of($run);
         // What is only told other numbers need not be laid first as it was.
-        $laid = $change->get('do')->value === 'set-route' ? LaidRun::curve($run, new Path([])) : $shown->route->lay($shown);
+        $laid =
+            $change->get('do')->value === 'set-route' ? LaidRun::curve($run, new Path([])) : $shown->route->lay($shown);
         $edited = static fn (Node $change): stdClass => OpenEnds::followed(
             RunEdits::apply(RunDraft::of($laid), $change, $job->site)->run(), $job->site, $laid,
         );
-        $solve = static fn (stdClass $item): array => [$solver->preview(Meanwhile::of(Run::read(new Node($item), $job->site)))];
+        $solve = static fn (stdClass $item): array => [
+            $solver->preview(Meanwhile::of(Run::read(new Node($item), $job->site))),
+        ];
 
         $scale = DragParameter::of($change, $laid, $job->site->values);
         if ($scale === null || $step === null) {
@@ -77,8 +80,14 @@ final readonly class EditPreview
      * @throws EditError when it takes too much work (WorkBudget)
      * @throws JobError when it is wrong
      */
-    public static function ofPlace(stdClass $file, string $list, stdClass $item, array $hanging, Node $change, ?float $step): self
-    {
+    public static function ofPlace(
+        stdClass $file,
+        string $list,
+        stdClass $item,
+        array $hanging,
+        Node $change,
+        ?float $step,
+    ): self {
         $isHanging = static fn (stdClass $run): bool => in_array($run->id ?? null, $hanging, true);
         $job = Job::readOnly($file, $isHanging);
         $edit = PlaceEdit::of($item, $job->site->values);
@@ -89,12 +98,21 @@ final readonly class EditPreview
         $placed = static fn (float $amount): stdClass => $turns
             ? $edit->turned($about, deg2rad($amount))
             : $edit->moved($wish > 0.0 ? $by->times($amount / $wish) : $by);
-        $read = static fn (float $amount): Job => Job::readOnly(OpenEnds::fit($job->source, self::with($job->source, $list, $placed($amount))), $isHanging);
+        $read = static fn (float $amount): Job => Job::readOnly(
+            OpenEnds::fit($job->source, self::with($job->source, $list, $placed($amount))),
+            $isHanging,
+        );
         // What reads the same where the hand is has nothing to do with it: a cable that lies elsewhere.
         $there = $read($wish);
-        $touched = array_filter($job->runs, static fn (Run $run): bool => serialize($run) !== serialize($there->runs[$run->id] ?? null));
+        $touched = array_filter(
+            $job->runs,
+            static fn (Run $run): bool => serialize($run) !== serialize($there->runs[$run->id] ?? null),
+        );
         $budget = new WorkBudget;
-        $preview = static fn (Job $of): array => array_map(static fn (Run $run): SolvedRun => (new Solver($of, $budget))->preview(Meanwhile::of($run)), array_values(array_intersect_key($of->runs, $touched)));
+        $preview = static fn (Job $of): array => array_map(
+            static fn (Run $run): SolvedRun => (new Solver($of, $budget))->preview(Meanwhile::of($run)),
+            array_values(array_intersect_key($of->runs, $touched)),
+        );
         $solve = static fn (float $amount): array => $preview($amount === $wish ? $there : $read($amount));
         $before = $step === null ? [] : $preview($job);
         $hold = $step === null ? Hold::free($wish, $solve($wish)) : Hold::towards($solve, $before, 0.0, $wish, $step);

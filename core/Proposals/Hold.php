@@ -114,10 +114,22 @@ final readonly class Hold
      * @param  array<string, int>  $tally
      * @param  list<SolvedRun>  $best
      */
-    private static function onStep(callable $solve, array $tally, float $good, array $best, float $rest, float $step, string $heldBy): self
-    {
+    private static function onStep(
+        callable $solve,
+        array $tally,
+        float $good,
+        array $best,
+        float $rest,
+        float $step,
+        string $heldBy,
+    ): self {
         // Half a step is how far the search may have stopped short of a limit that is a whole number.
-        foreach ([round(($good - $rest) / $step), $good > $rest ? floor(($good - $rest) / $step) : ceil(($good - $rest) / $step)] as $steps) {
+        foreach (
+            [
+                round(($good - $rest) / $step),
+                $good > $rest ? floor(($good - $rest) / $step) : ceil(($good - $rest) / $step),
+            ] as $steps
+        ) {
             $whole = $rest + $steps * $step;
             $tried = $solve($whole);
             if (self::worse($tried, $tally) === null) {

@@ -55,7 +55,8 @@ final class LineChains
     /**
      * @param  list<Segment>  $segments
      * @param  Units|null  $units  of the remarks
-     * @return array{list<stdClass>, list<string>} `from`, `to` and `route` of each run in the shape of the file; remarks
+     * @return array{list<stdClass>, list<string>} `from`, `to` and `route` of each run in the shape of the file;
+     *     remarks
      */
     public static function of(array $segments, ?Units $units = null): array
     {
@@ -145,7 +146,14 @@ final class LineChains
     private static function turned(Segment $segment): Segment
     {
         return $segment instanceof Arc
-            ? new Arc($segment->to, $segment->from, $segment->centre, $segment->normal->times(-1.0), $segment->radius, $segment->angle)
+            ? new Arc(
+                $segment->to,
+                $segment->from,
+                $segment->centre,
+                $segment->normal->times(-1.0),
+                $segment->radius,
+                $segment->angle,
+            )
             : new Line($segment->end(), $segment->start());
     }
 
@@ -165,7 +173,10 @@ final class LineChains
                     'at' => self::numbers($segment->from->plus($segment->directionAt(0.0)->times($reach))),
                     'corner' => (object) ['radius' => StopList::tidy($segment->radius)],
                 ];
-            } elseif ($before instanceof Line && $segment->directionAt(0.0)->angleTo($before->directionAt(0.0)) >= Tolerance::NO_TURN) {
+            } elseif (
+                $before instanceof Line &&
+                $segment->directionAt(0.0)->angleTo($before->directionAt(0.0)) >= Tolerance::NO_TURN
+            ) {
                 $stops[] = (object) ['at' => self::numbers($segment->start())];
             }
         }
@@ -180,12 +191,24 @@ final class LineChains
     {
         $why = match (true) {
             $arc->angle >= Tolerance::REVERSAL => 'turns by half a circle or more',
-            $before !== null && $before->directionAt($before->length())->angleTo($arc->directionAt(0.0)) > self::TANGENT,
-            $after !== null && $after->directionAt(0.0)->angleTo($arc->directionAt($arc->length())) > self::TANGENT => 'is not tangent to what it joins',
+            $before !== null &&
+                $before->directionAt($before->length())->angleTo($arc->directionAt(0.0)) > self::TANGENT,
+            $after !== null &&
+                $after->directionAt(0.0)->angleTo($arc->directionAt($arc->length())) > self::TANGENT => 'is not '.
+                'tangent '.
+                'to '.
+                'what '.
+                'it '.
+                'joins',
             default => null,
         };
         if ($why !== null) {
-            $this->remarks[] = sprintf('The line with the arc of R %s at %s was left out: the arc %s.', $this->units->number($arc->radius), $this->place($arc->from), $why);
+            $this->remarks[] = sprintf(
+                'The line with the arc of R %s at %s was left out: the arc %s.',
+                $this->units->number($arc->radius),
+                $this->place($arc->from),
+                $why,
+            );
         }
 
         return $why === null;
@@ -193,7 +216,12 @@ final class LineChains
 
     private function place(Vector $at): string
     {
-        return sprintf('(%s, %s, %s)', $this->units->number($at->x), $this->units->number($at->y), $this->units->number($at->z));
+        return sprintf(
+            '(%s, %s, %s)',
+            $this->units->number($at->x),
+            $this->units->number($at->y),
+            $this->units->number($at->z),
+        );
     }
 
     /** @return list<int|float> */

@@ -55,7 +55,11 @@ final readonly class Pieces
             assert($near !== []);
             $short = self::shortest($near, self::corners($near), $index - $first, $radius, $least);
             $pull = $short > Tolerance::RULE_SLACK ? self::pull($near, $index - $first, $radius, $least) : null;
-            $joints[] = new Joint($joint, $short, $pull === null ? null : new Pull($pull->piece + $first, $pull->atEnd, $pull->by));
+            $joints[] = new Joint(
+                $joint,
+                $short,
+                $pull === null ? null : new Pull($pull->piece + $first, $pull->atEnd, $pull->by),
+            );
         }
 
         return new self(array_merge(...$corners), $joints);
@@ -64,7 +68,12 @@ final readonly class Pieces
     /** @return list<stdClass> stops in the shape of the file */
     public function stops(): array
     {
-        return array_map(static fn (Vector $corner): stdClass => (object) ['at' => array_map(StopList::tidy(...), $corner->toArray())], $this->corners);
+        return array_map(
+            static fn (Vector $corner): stdClass => (object) [
+                'at' => array_map(StopList::tidy(...), $corner->toArray()),
+            ],
+            $this->corners,
+        );
     }
 
     /**
@@ -89,7 +98,10 @@ final readonly class Pieces
         $w = $second->start()->minus($first->end());
         $across = $u->cross($v)->length();
         if ($across < 1e-6) {
-            $isOn = $w->minus($u->times($w->dot($u)))->length() < self::MEET && $w->dot($u) > -Tolerance::COINCIDENT && $u->dot($v) > 0.0;
+            $isOn =
+                $w->minus($u->times($w->dot($u)))->length() < self::MEET &&
+                $w->dot($u) > -Tolerance::COINCIDENT &&
+                $u->dot($v) > 0.0;
 
             return $isOn ? [] : [$first->end(), $second->start()];
         }
@@ -106,7 +118,8 @@ final readonly class Pieces
     }
 
     /**
-     * How much the legs that meet at a joint lack for its bends, the worst of them, mm; not more than 0 where all have room.
+     * How much the legs that meet at a joint lack for its bends, the worst of them, mm; not more than 0 where all have
+     * room.
      *
      * @param  non-empty-list<Line>  $pieces
      * @param  array<int, list<Vector>>  $corners
@@ -136,7 +149,10 @@ final readonly class Pieces
                 continue;
             }
             $between = $tangents[$i - 1] > 0.0 && $tangents[$i] > 0.0 ? $least : 0.0;
-            $short = max($short, $tangents[$i - 1] + $tangents[$i] + $between - $points[$i]->distanceTo($points[$i - 1]));
+            $short = max(
+                $short,
+                $tangents[$i - 1] + $tangents[$i] + $between - $points[$i]->distanceTo($points[$i - 1]),
+            );
         }
 
         return $short;
@@ -154,11 +170,25 @@ final readonly class Pieces
             $length = $pieces[$index]->length();
             foreach ([-1.0, 1.0] as $sign) {
                 $most = $sign < 0 ? $length - 1.0 : 4 * ($radius + $least) + $length;
-                $enough = static function (float $by) use ($pieces, $index, $atEnd, $sign, $joint, $radius, $least): bool {
+                $enough = static function (float $by) use (
+                    $pieces,
+                    $index,
+                    $atEnd,
+                    $sign,
+                    $joint,
+                    $radius,
+                    $least,
+                ): bool {
                     $tried = $pieces;
                     $tried[$index] = self::pulled($pieces[$index], $atEnd, $sign * $by);
 
-                    return self::shortest(array_values($tried), self::corners(array_values($tried)), $joint, $radius, $least) <= Tolerance::RULE_SLACK;
+                    return self::shortest(
+                        array_values($tried),
+                        self::corners(array_values($tried)),
+                        $joint,
+                        $radius,
+                        $least,
+                    ) <= Tolerance::RULE_SLACK;
                 };
                 $by = self::least($enough, $most);
                 if ($by !== null && ($best === null || $by < abs($best->by) - self::FINE)) {
@@ -201,7 +231,9 @@ final readonly class Pieces
     {
         $move = self::direction($piece)->times($by);
 
-        return $atEnd ? new Line($piece->start(), $piece->end()->plus($move)) : new Line($piece->start()->minus($move), $piece->end());
+        return $atEnd
+            ? new Line($piece->start(), $piece->end()->plus($move))
+            : new Line($piece->start()->minus($move), $piece->end());
     }
 
     private static function direction(Line $piece): Vector

@@ -18,7 +18,8 @@ final class RunsBetweenPorts
     private const SOCKET = 2.0;
 
     /**
-     * @param  Node  $body  `stock`, `behaves` ("hang", "drape", "spring" or "flow"), `slack` as a part, `pairs` with `from` and `to`
+     * @param  Node  $body  `stock`,  `behaves` ("hang", "drape", "spring" or "flow"), `slack` as a part, `pairs` with
+     *     `from` and `to`
      * @param  list<string>  $taken  ids that runs have already
      * @return list<stdClass> the runs as they then stand in the file
      *
@@ -38,7 +39,10 @@ final class RunsBetweenPorts
             $name = sprintf('%s to %s', self::name($from, $site), self::name($to, $site));
             $id = self::fresh($name, $taken);
             $taken[] = $id;
-            $lead = $behaves === 'spring' ? ['lead' => StopList::tidy(self::SOCKET * $stock->section->outsideDiameter)] : [];
+            $lead =
+                $behaves === 'spring'
+                    ? ['lead' => StopList::tidy(self::SOCKET * $stock->section->outsideDiameter)]
+                    : [];
             $runs[] = (object) [
                 'id' => $id, 'name' => $name, 'stock' => $stock->id,
                 'from' => (object) ['port' => $from->name, ...$lead], 'to' => (object) ['port' => $to->name, ...$lead],
@@ -59,7 +63,10 @@ final class RunsBetweenPorts
         }
         $between = $from->at->plus($from->axis->times($lead))->distanceTo($to->at->plus($to->axis->times($lead)));
 
-        return (object) ['kind' => 'spring', 'length' => StopList::tidy(round($between * (1.0 + $slack) + 2 * $lead, 1))];
+        return (object) [
+            'kind' => 'spring',
+            'length' => StopList::tidy(round($between * (1.0 + $slack) + 2 * $lead, 1)),
+        ];
     }
 
     private static function name(Port $port, Site $site): string

@@ -82,7 +82,9 @@ final readonly class Twin
     /** @param  'from'|'to'  $which */
     private function tiedEnd(LaidRun $laid, string $which): stdClass
     {
-        return (object) ['like' => (object) ['run' => $laid->run->id, 'end' => $which, ...get_object_vars($this->said)]];
+        return (object) [
+            'like' => (object) ['run' => $laid->run->id, 'end' => $which, ...get_object_vars($this->said)],
+        ];
     }
 
     private function end(RunEnd $end, mixed $source): stdClass

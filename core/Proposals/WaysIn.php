@@ -57,7 +57,8 @@ final readonly class WaysIn
 
     /**
      * @param  Run  $run  with an open end
-     * @return list<array{item: stdClass, solved: SolvedRun, bends: int}> fewest bends first, then along axes, then the shortest;
+     * @return list<array{item: stdClass, solved: SolvedRun, bends: int}> fewest bends first, then along axes, then the
+     *     shortest;
      *                                                                    only ways that break no rule anew
      *
      * @throws EditError when the run already ends at a port
@@ -89,7 +90,13 @@ final readonly class WaysIn
                 break;
             }
             if ($this->violations($solved) <= $before) {
-                $key = implode(' ', array_map(static fn ($vertex): string => sprintf('%.3f %.3f %.3f', ...$vertex->at->toArray()), $solved->laid->vertices));
+                $key = implode(
+                    ' ',
+                    array_map(
+                        static fn ($vertex): string => sprintf('%.3f %.3f %.3f', ...$vertex->at->toArray()),
+                        $solved->laid->vertices,
+                    ),
+                );
                 $ways[$key] ??= ['item' => $item, 'solved' => $solved, 'bends' => count($solved->laid->bends)];
             }
         }
@@ -108,15 +115,22 @@ final readonly class WaysIn
     private static function rank(array $way): array
     {
         $laid = $way['solved']->laid;
-        $slanting = count(array_filter($laid->legs, static fn (Leg $leg): bool => $leg->direction->axisName() === null));
+        $slanting = count(
+            array_filter($laid->legs, static fn (Leg $leg): bool => $leg->direction->axisName() === null),
+        );
 
         return [$way['bends'], $slanting, round($laid->length(), 6)];
     }
 
     private function violations(SolvedRun $solved): int
     {
-        return count(array_filter($solved->findings, static fn ($finding): bool => $finding->severity === Severity::Violation
-            && $finding->rule !== 'fixed-length'));
+        return count(
+            array_filter(
+                $solved->findings,
+                static fn ($finding): bool => $finding->severity === Severity::Violation &&
+                    $finding->rule !== 'fixed-length',
+            ),
+        );
     }
 
     /**
@@ -137,7 +151,11 @@ final readonly class WaysIn
                     yield [...$row, $into];
                 }
                 foreach ($directions as $direction) {
-                    if ($row === [] ? ! self::reverses($last, $direction) : self::turns($row[count($row) - 1], $direction)) {
+                    if (
+                        $row === []
+                            ? ! self::reverses($last, $direction)
+                            : self::turns($row[count($row) - 1], $direction)
+                    ) {
                         $longer[] = [...$row, $direction];
                     }
                 }
@@ -154,7 +172,14 @@ final readonly class WaysIn
     private function directions(): array
     {
         $directions = [];
-        $all = array_map(static fn (string $name): Vector => Vector::axis($name) ?? Vector::zero(), ['+x', '-x', '+y', '-y', '+z', '-z']);
+        $all = array_map(static fn (string $name): Vector => Vector::axis($name) ?? Vector::zero(), [
+            '+x',
+            '-x',
+            '+y',
+            '-y',
+            '+z',
+            '-z',
+        ]);
         array_push($all, $this->port->axis, $this->port->axis->times(-1.0));
         if ($this->travel !== null) {
             $all[] = $this->travel;
@@ -206,7 +231,9 @@ final readonly class WaysIn
         $count = count($row);
         $best = null;
         for ($set = 1; $set < 1 << $count; $set++) {
-            $free = array_values(array_filter(range(0, $count - 1), static fn (int $i): bool => (bool) ($set & (1 << $i))));
+            $free = array_values(
+                array_filter(range(0, $count - 1), static fn (int $i): bool => (bool) ($set & (1 << $i))),
+            );
             if (count($free) > 3) {
                 continue;
             }
@@ -222,7 +249,12 @@ final readonly class WaysIn
             foreach ($free as $k => $i) {
                 $lengths[$i] = $found[$k];
             }
-            $enough = array_filter($lengths, static fn (float $length, int $i): bool => $length < $least[$i] - 1e-7, ARRAY_FILTER_USE_BOTH) === [];
+            $enough =
+                array_filter(
+                    $lengths,
+                    static fn (float $length, int $i): bool => $length < $least[$i] - 1e-7,
+                    ARRAY_FILTER_USE_BOTH,
+                ) === [];
             if ($enough && ($best === null || array_sum($lengths) < array_sum($best))) {
                 $best = $lengths;
             }
@@ -281,7 +313,9 @@ final readonly class WaysIn
         }
         $lead = $legs === [] ? null : $lengths[count($row) - 1];
 
-        return RunDraft::of($this->run->route->lay($this->run))->apply(new Finish($this->port->name, $stops, $lead))->run();
+        return RunDraft::of($this->run->route->lay($this->run))
+            ->apply(new Finish($this->port->name, $stops, $lead))
+            ->run();
     }
 
     /** A corner level with the port is told so, and follows it when it moves. */
@@ -289,7 +323,9 @@ final readonly class WaysIn
     {
         $along = $direction->axisName() ?? array_map(StopList::tidy(...), $direction->toArray());
 
-        return (object) ($isLevel ? ['along' => $along, 'until' => $this->port->name] : ['along' => $along, 'length' => StopList::tidy($length)]);
+        return (object) ($isLevel
+            ? ['along' => $along, 'until' => $this->port->name]
+            : ['along' => $along, 'length' => StopList::tidy($length)]);
     }
 
     /** @param  list<Vector>  $row */

@@ -50,7 +50,16 @@ final readonly class ClampPassage
 
         foreach ($laid->gates as $index => [$gate, $from, $to]) {
             $passages[] = new self(
-                $gate->clamp, $index, $gate->travel ?? $gate->clamp->axis, 0.0, 0.0, 0.0, 0.0, 0.0, [$from, $to], $gate->travel === null,
+                $gate->clamp,
+                $index,
+                $gate->travel ?? $gate->clamp->axis,
+                0.0,
+                0.0,
+                0.0,
+                0.0,
+                0.0,
+                [$from, $to],
+                $gate->travel === null,
             );
         }
 
@@ -61,7 +70,9 @@ final readonly class ClampPassage
     {
         $clamp = $stop->clamp;
         $travel = $stop->travel();
-        $vertices = array_keys(array_filter($laid->vertices, static fn (Vertex $vertex): bool => $vertex->stop === $index));
+        $vertices = array_keys(
+            array_filter($laid->vertices, static fn (Vertex $vertex): bool => $vertex->stop === $index),
+        );
         $leg = $vertices === [] ? null : self::leg($laid, min($vertices), max($vertices));
         if ($leg === null) {
             return new self($clamp, $index, $travel, 0.0, 0.0, 0.0, 0.0, 0.0, [0.0, 0.0]);

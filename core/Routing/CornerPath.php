@@ -50,7 +50,14 @@ final class CornerPath
     public function lay(Run $run, array $tied, float $adjustedBy = 0.0, ?float $nearestLength = null): LaidRun
     {
         return new LaidRun(
-            $run, $this->vertices, new Path($this->segments), $this->bends, $this->legs, $tied, $adjustedBy, $nearestLength,
+            $run,
+            $this->vertices,
+            new Path($this->segments),
+            $this->bends,
+            $this->legs,
+            $tied,
+            $adjustedBy,
+            $nearestLength,
         );
     }
 
@@ -124,7 +131,15 @@ final class CornerPath
             $this->travelled,
         );
         if ($bend->arcLength() > Tolerance::NOTHING) {
-            $this->segments[] = Arc::rounding($bend->corner, $in, $out, $normal, $bend->tangent, $bend->radius, $bend->angle);
+            $this->segments[] = Arc::rounding(
+                $bend->corner,
+                $in,
+                $out,
+                $normal,
+                $bend->tangent,
+                $bend->radius,
+                $bend->angle,
+            );
             $this->travelled += $bend->arcLength();
         }
         $this->lastBendEnd = $this->travelled;

@@ -37,7 +37,8 @@ final readonly class CornersRoute implements Route
     {
         $run = RouteBook::of($site)->current();
         $stops = array_map(
-            static fn (Node $stop): Stop => StopReader::read($stop, $site, $run === '' ? null : $run), $node->get('stops')->items(),
+            static fn (Node $stop): Stop => StopReader::read($stop, $site, $run === '' ? null : $run),
+            $node->get('stops')->items(),
         );
         $symmetry = $node->find('symmetry');
         $like = $node->find('like');
@@ -87,7 +88,11 @@ final readonly class CornersRoute implements Route
 
         return $found->move === null
             ? CornerPath::through($vertices)->lay($run, $tied, 0.0, $found->nearestLength)
-            : CornerPath::through(self::moved($vertices, $fixed->adjustment, $found->move))->lay($run, $tied, $found->move);
+            : CornerPath::through(self::moved($vertices, $fixed->adjustment, $found->move))->lay(
+                $run,
+                $tied,
+                $found->move,
+            );
     }
 
     /** @return array{non-empty-list<Vertex>, array<int, TiedCorner>} */
@@ -107,7 +112,13 @@ final readonly class CornersRoute implements Route
                     $tied[count($vertices)] = new TiedCorner($stop->ties(), $held);
                     $at = $held->at;
                 }
-                $vertices[] = new Vertex($at, $own?->on($section) ?? $default, $own !== null, $index, VertexPlace::Stop);
+                $vertices[] = new Vertex(
+                    $at,
+                    $own?->on($section) ?? $default,
+                    $own !== null,
+                    $index,
+                    VertexPlace::Stop,
+                );
                 $last = $at;
             }
         }
@@ -115,9 +126,14 @@ final readonly class CornersRoute implements Route
             array_push($vertices, ...self::otherHalf(array_slice($vertices, $first), $this->symmetry));
         }
 
-        return [[
-            ...$vertices, ...$this->like ?? [], ...array_reverse(self::out($run->to, $default, VertexPlace::To, VertexPlace::ToLead)),
-        ], $tied];
+        return [
+            [
+                ...$vertices,
+                ...$this->like ?? [],
+                ...array_reverse(self::out($run->to, $default, VertexPlace::To, VertexPlace::ToLead)),
+            ],
+            $tied,
+        ];
     }
 
     /**

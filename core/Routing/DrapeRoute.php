@@ -34,7 +34,8 @@ final readonly class DrapeRoute implements SettlingRoute
      * @param  list<Vector>  $kept  points of the shape it has been kept in; none when it lies as it falls
      * @param  array{string, string}  $held  how its two ends are (DrapedEnd)
      * @param  list<Nudge>  $nudges
-     * @param  bool  $isSettled  false to have it hang as if nothing stood in its way, for as long as it has not come to lie
+     * @param  bool  $isSettled  false  to have it hang as if nothing stood in its way, for as long as it has not come
+     *     to lie
      */
     private function __construct(
         private GivenLength $length,
@@ -62,8 +63,12 @@ final readonly class DrapeRoute implements SettlingRoute
         }
 
         return new self(
-            $length, $kept, [DrapedEnd::read($node->find('start_held'), false), DrapedEnd::read($node->find('end_held'), true)],
-            array_map(static fn (Node $nudge): Nudge => Nudge::read($nudge, $site), $nudges), $site->up, $kept === [] ? new Bodies($site->surroundings, $site->fittings) : new Bodies([]),
+            $length,
+            $kept,
+            [DrapedEnd::read($node->find('start_held'), false), DrapedEnd::read($node->find('end_held'), true)],
+            array_map(static fn (Node $nudge): Nudge => Nudge::read($nudge, $site), $nudges),
+            $site->up,
+            $kept === [] ? new Bodies($site->surroundings, $site->fittings) : new Bodies([]),
         );
     }
 
@@ -89,7 +94,16 @@ final readonly class DrapeRoute implements SettlingRoute
 
     public function asCut(Run $run): self
     {
-        return new self($this->length->asCut($run), $this->kept, $this->held, $this->nudges, $this->up, $this->bodies, $this->watch, $this->isSettled);
+        return new self(
+            $this->length->asCut($run),
+            $this->kept,
+            $this->held,
+            $this->nudges,
+            $this->up,
+            $this->bodies,
+            $this->watch,
+            $this->isSettled,
+        );
     }
 
     public function span(Run $run): array
@@ -107,10 +121,17 @@ final readonly class DrapeRoute implements SettlingRoute
         $done = 0;
 
         return $this->length->lay($run, function (Run $span, GivenLength $length) use ($run, $last, &$done): Path {
-            $watch = $this->watch === null ? null : new PartWatched($this->watch, $done++, count($this->length->gates->gates) + 1);
+            $watch =
+                $this->watch === null
+                    ? null
+                    : new PartWatched($this->watch, $done++, count($this->length->gates->gates) + 1);
 
             return $this->draped(
-                $span, $length, $span->from === $run->from ? $this->held[0] : DrapedEnd::CLAMPED, $span->to === $last ? $this->held[1] : DrapedEnd::CLAMPED, $watch,
+                $span,
+                $length,
+                $span->from === $run->from ? $this->held[0] : DrapedEnd::CLAMPED,
+                $span->to === $last ? $this->held[1] : DrapedEnd::CLAMPED,
+                $watch,
             );
         });
     }
@@ -121,9 +142,21 @@ final readonly class DrapeRoute implements SettlingRoute
         $length = max($this->length->of($run), $this->length->distance($run));
         // A free end is only told where it is laid out towards.
         $ends = $this->endsFree() ? [$run->from->at, $run->from->at] : [$run->from->at, $run->to->at];
-        $bodies = $this->bodies->near([$ends], ($this->endsFree() ? 2 * $length : $length) + $run->stock->section->outsideDiameter);
+        $bodies = $this->bodies->near(
+            [$ends],
+            ($this->endsFree() ? 2 * $length : $length) + $run->stock->section->outsideDiameter,
+        );
 
-        return new self($this->length, $this->kept, $this->held, $this->nudges, $this->up, $bodies, $this->watch, $this->isSettled);
+        return new self(
+            $this->length,
+            $this->kept,
+            $this->held,
+            $this->nudges,
+            $this->up,
+            $bodies,
+            $this->watch,
+            $this->isSettled,
+        );
     }
 
     public function watchedBy(Watch $watch): self
@@ -145,13 +178,18 @@ final readonly class DrapeRoute implements SettlingRoute
     /** By what it takes (bench/curves.php): 8 ms a link, 3 more a body, and 7 more a mesh. */
     public function takesLong(Run $run): bool
     {
-        if ($this->kept !== [] || $this->isTooLong($run) || (! $this->endsFree() && $this->length->shortage($run) !== null)) {
+        if (
+            $this->kept !== [] ||
+            $this->isTooLong($run) ||
+            (! $this->endsFree() && $this->length->shortage($run) !== null)
+        ) {
             return false;
         }
         $spans = count($this->length->gates->gates) + 1;
         $links = $spans * Draping::linksFor($this->length->of($run) / $spans, max(1.0, $run->stock->bend->leastRadius));
 
-        return $run->isMoving() || $links * (8 + 3 * $this->bodies->count() + 7 * $this->bodies->countMeshes()) > self::LONG;
+        return $run->isMoving() ||
+            $links * (8 + 3 * $this->bodies->count() + 7 * $this->bodies->countMeshes()) > self::LONG;
     }
 
     /** Whether its far end lies where it falls. */
@@ -167,11 +205,24 @@ final readonly class DrapeRoute implements SettlingRoute
         $length = $given->of($run) - array_sum($leads);
         $stock = $run->stock;
         $curve = match (true) {
-            ! $end->isFree && $length <= $start->at->distanceTo($end->at) + 1e-9 => Curve::straight($start->at, $end->at),
-            ! $this->isSettled || $this->isTooLong($run) => $end->isFree ? Curve::straight($start->at, $start->at->minus($this->up->times($length)))
+            ! $end->isFree && $length <= $start->at->distanceTo($end->at) + 1e-9 => Curve::straight(
+                $start->at,
+                $end->at,
+            ),
+            ! $this->isSettled || $this->isTooLong($run) => $end->isFree
+                ? Curve::straight($start->at, $start->at->minus($this->up->times($length)))
                 : Catenary::between($start->at, $end->at, $this->up, $length)->curve,
             default => Draping::between(
-                $start, $end, $this->up, $length, $stock->section->outsideDiameter / 2, $stock->bend->leastRadius, $stock->bendingLength(), $this->bodies, $this->nudges, $watch,
+                $start,
+                $end,
+                $this->up,
+                $length,
+                $stock->section->outsideDiameter / 2,
+                $stock->bend->leastRadius,
+                $stock->bendingLength(),
+                $this->bodies,
+                $this->nudges,
+                $watch,
             ),
         };
 
@@ -185,11 +236,17 @@ final readonly class DrapeRoute implements SettlingRoute
     /**
      * Where it has come to lie in something all the same, deeper than it may.
      *
-     * @return array{float, float, Vector, string}|null how deep, mm; developed length and place there; name of what it is in
+     * @return array{float, float, Vector, string}|null how deep, mm; developed length and place there; name of what it
+     *     is in
      */
     public function deepest(LaidRun $laid): ?array
     {
-        if ($this->kept !== [] || ! $this->isSettled || $this->isTooLong($laid->run) || $this->shortage($laid) !== null) {
+        if (
+            $this->kept !== [] ||
+            ! $this->isSettled ||
+            $this->isTooLong($laid->run) ||
+            $this->shortage($laid) !== null
+        ) {
             return null;
         }
         $half = $laid->run->stock->section->outsideDiameter / 2;
@@ -198,9 +255,17 @@ final readonly class DrapeRoute implements SettlingRoute
         foreach ($laid->path->segments as $segment) {
             if ($segment instanceof Curve) {
                 $isLast = $segment === $laid->path->segments[count($laid->path->segments) - 1];
-                $clearance = new Clearance($this->bodies, $half, $segment->start(), $isLast && $this->endsFree() ? null : $segment->end());
+                $clearance = new Clearance(
+                    $this->bodies,
+                    $half,
+                    $segment->start(),
+                    $isLast && $this->endsFree() ? null : $segment->end(),
+                );
                 [$deep, $along, $body] = $clearance->deepest($segment);
-                $deepest = $deep > ($deepest[0] ?? Draping::DEEP) ? [$deep, $at + $along, $segment->pointAt($along), $this->bodies->name($body)] : $deepest;
+                $deepest =
+                    $deep > ($deepest[0] ?? Draping::DEEP)
+                        ? [$deep, $at + $along, $segment->pointAt($along), $this->bodies->name($body)]
+                        : $deepest;
             }
             $at += $segment->length();
         }
@@ -208,7 +273,9 @@ final readonly class DrapeRoute implements SettlingRoute
         return $deepest;
     }
 
-    /** Whether it is so long for its thickness that it is not let down onto what it meets, but drawn as it would hang. */
+    /**
+     * Whether it is so long for its thickness that it is not let down onto what it meets, but drawn as it would hang.
+     */
     public function isTooLong(Run $run): bool
     {
         return $this->kept === [] && $this->length->of($run) > self::LONGEST * $run->stock->section->outsideDiameter;
@@ -227,6 +294,7 @@ final readonly class DrapeRoute implements SettlingRoute
         }
         $length = $this->length->of($laid->run);
 
-        return $this->length->shortage($laid->run) ?? ($laid->length() >= $length * (1.0 + Draping::STRETCHED) ? [$length, $laid->length()] : null);
+        return $this->length->shortage($laid->run) ??
+            ($laid->length() >= $length * (1.0 + Draping::STRETCHED) ? [$length, $laid->length()] : null);
     }
 }

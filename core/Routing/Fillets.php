@@ -15,7 +15,8 @@ use Bowline\Geometry\Tolerance;
 final readonly class Fillets
 {
     /**
-     * @param  list<int>  $kept  both ends and the vertices at which it turns; those that coincide or go straight on are left out
+     * @param  list<int>  $kept  both  ends and the vertices at which it turns; those that coincide or go straight on
+     *     are left out
      * @param  list<int>  $asking  for each of them, the vertex of those that coincide whose radius holds
      * @param  list<float>  $turn  radians at each kept vertex, 0 at both ends
      * @param  list<float>  $asked  tangent length asked for at each kept vertex, mm
@@ -113,7 +114,15 @@ final readonly class Fillets
             $total += $radius[$i] * $turn[$i] - 2 * $tangent[$i];
         }
 
-        return new self($kept, array_values($asking), array_values($turn), array_values($asked), array_values($tangent), array_values($radius), $total);
+        return new self(
+            $kept,
+            array_values($asking),
+            array_values($turn),
+            array_values($asked),
+            array_values($tangent),
+            array_values($radius),
+            $total,
+        );
     }
 
     /** Angle between two unit directions, 0 to π. */

@@ -37,7 +37,10 @@ final readonly class FlowRoute implements FlexibleRoute
         $pull = static fn (?Node $said): float => $said === null ? 1.0 : $site->values->positive($said, 'the pull');
 
         return new self(
-            array_map(static fn (Node $point): FlowPoint => FlowPoint::read($point, $site), $node->get('points')->items()),
+            array_map(
+                static fn (Node $point): FlowPoint => FlowPoint::read($point, $site),
+                $node->get('points')->items(),
+            ),
             [$pull($node->find('start_pull')), $pull($node->find('end_pull'))],
         );
     }
@@ -84,18 +87,29 @@ final readonly class FlowRoute implements FlexibleRoute
             return $this->laid($run, $this->points);
         }
         $adjustment = $fixed->adjustment;
-        $found = FlowLength::find(fn (float $move): float => $this->measured($run, $this->moved($adjustment, $move)), $fixed->length);
+        $found = FlowLength::find(
+            fn (float $move): float => $this->measured($run, $this->moved($adjustment, $move)),
+            $fixed->length,
+        );
         $move = $found->move ?? 0.0;
         $laid = $this->laid($run, $this->moved($adjustment, $move));
 
-        return LaidRun::curve($run, $laid->path, $laid->gates, $move, $found->move === null ? $found->nearestLength : null);
+        return LaidRun::curve(
+            $run,
+            $laid->path,
+            $laid->gates,
+            $move,
+            $found->move === null ? $found->nearestLength : null,
+        );
     }
 
     /** @return list<FlowPoint> with those that give moved along; a clamp stays */
     private function moved(Adjustment $adjustment, float $move): array
     {
         return array_map(
-            static fn (FlowPoint $point, int $index): FlowPoint => in_array($index, $adjustment->stops, true) ? $point->movedBy($adjustment->along->times($move)) : $point,
+            static fn (FlowPoint $point, int $index): FlowPoint => in_array($index, $adjustment->stops, true)
+                ? $point->movedBy($adjustment->along->times($move))
+                : $point,
             $this->points, array_keys($this->points),
         );
     }
@@ -105,7 +119,9 @@ final readonly class FlowRoute implements FlexibleRoute
     {
         $length = ($run->from->lead ?? 0.0) + ($run->to->lead ?? 0.0);
         foreach ($this->stretches($run, $through) as [$points, $along, $into, $held, , $gate]) {
-            $length += Spline::measured($points, $along, $into, $held) + ($gate === null ? 0.0 : $gate->entry()->distanceTo($gate->exit()));
+            $length +=
+                Spline::measured($points, $along, $into, $held) +
+                ($gate === null ? 0.0 : $gate->entry()->distanceTo($gate->exit()));
         }
 
         return $length;
@@ -122,7 +138,17 @@ final readonly class FlowRoute implements FlexibleRoute
         foreach ($this->stretches($run, $through) as [$points, $along, $into, $held, $loose, $gate]) {
             $curve = Spline::through($points, $along, $into, $held);
             $segments[] = $curve;
-            array_push($gates, ...array_map(static fn (Gate $one): array => [$one, $length + self::place($curve, $one), $length + self::place($curve, $one)], $loose));
+            array_push(
+                $gates,
+                ...array_map(
+                    static fn (Gate $one): array => [
+                        $one,
+                        $length + self::place($curve, $one),
+                        $length + self::place($curve, $one),
+                    ],
+                    $loose,
+                ),
+            );
             $length += $curve->length();
             if ($gate !== null) {
                 $straight = new Line($gate->entry(), $gate->exit());
@@ -142,13 +168,20 @@ final readonly class FlowRoute implements FlexibleRoute
      * The curves it is made of, each up to a clamp or to the end.
      *
      * @param  list<FlowPoint>  $through
-     * @return list<array{non-empty-list<Vector>, Vector|null, Vector|null, array<int, Vector>, list<Gate>, Gate|null}> points, directions at both ends and between,
-     *                                                                                                             the ties on its way, and the clamp it comes to
+     * @return list<array{non-empty-list<Vector>, Vector|null, Vector|null, array<int, Vector>, list<Gate>, Gate|null}>
+     *     points, directions at both ends and between,
+     *                                                                                                             the
+     * ties on its way, and the clamp it comes to
      */
     private function stretches(Run $run, array $through): array
     {
         $stretches = [];
-        [$points, $held, $loose, $along] = [[$run->from->leadPoint() ?? $run->from->at], [], [], $run->from->axis?->times($this->pulls[0])];
+        [$points, $held, $loose, $along] = [
+            [$run->from->leadPoint() ?? $run->from->at],
+            [],
+            [],
+            $run->from->axis?->times($this->pulls[0]),
+        ];
         foreach ($through as $point) {
             $gate = $point->gate;
             if ($gate?->travel === null) {
@@ -163,7 +196,14 @@ final readonly class FlowRoute implements FlexibleRoute
             $stretches[] = [[...$points, $gate->entry()], $along, $gate->travel, $held, $loose, $gate];
             [$points, $held, $loose, $along] = [[$gate->exit()], [], [], $gate->travel];
         }
-        $stretches[] = [[...$points, $run->to->leadPoint() ?? $run->to->at], $along, $run->to->axis?->times(-$this->pulls[1]), $held, $loose, null];
+        $stretches[] = [
+            [...$points, $run->to->leadPoint() ?? $run->to->at],
+            $along,
+            $run->to->axis?->times(-$this->pulls[1]),
+            $held,
+            $loose,
+            null,
+        ];
 
         return $stretches;
     }

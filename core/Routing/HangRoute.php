@@ -69,9 +69,17 @@ final readonly class HangRoute implements FlexibleRoute
     /** @return list<Catenary> what it hangs in, one between each two clamps; none when it is too short to hang */
     public function catenaries(Run $run): array
     {
-        return $this->length->shortage($run) !== null ? [] : array_map(
-            fn (array $span): Catenary => Catenary::between($span[0]->from->at, $span[0]->to->at, $this->up, $span[1]), $this->length->spans($run),
-        );
+        return $this->length->shortage($run) !== null
+            ? []
+            : array_map(
+                fn (array $span): Catenary => Catenary::between(
+                    $span[0]->from->at,
+                    $span[0]->to->at,
+                    $this->up,
+                    $span[1],
+                ),
+                $this->length->spans($run),
+            );
     }
 
     public function shortage(LaidRun $laid): ?array

@@ -66,7 +66,11 @@ final readonly class Held
      */
     public static function allowed(Vector $move, array $free): Vector
     {
-        return array_reduce($free, static fn (Vector $sum, Vector $one): Vector => $sum->plus($one->times($one->dot($move))), Vector::zero());
+        return array_reduce(
+            $free,
+            static fn (Vector $sum, Vector $one): Vector => $sum->plus($one->times($one->dot($move))),
+            Vector::zero(),
+        );
     }
 
     /**

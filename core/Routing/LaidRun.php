@@ -22,7 +22,8 @@ final class LaidRun
      * @param  list<Leg>  $legs
      * @param  array<int, TiedCorner>  $tied  corners that are tied to something, by vertex
      * @param  float  $adjustedBy  how far stops moved to bring it to its fixed length, mm
-     * @param  list<array{Gate, float, float}>  $gates  clamps a flexible run is led through, and from where to where along it, mm
+     * @param  list<array{Gate, float, float}>  $gates  clamps  a flexible run is led through, and from where to where
+     *     along it, mm
      * @param  float|null  $nearestLength  when they cannot: the nearest length they can reach, mm
      * @param  bool  $jumped  whether the shape it was to follow from has stopped being stable
      */
@@ -40,7 +41,9 @@ final class LaidRun
     ) {
     }
 
-    /** The run over the whole movement of what it hangs on, worked out once; null when it does not move, or is rigid. */
+    /**
+     * The run over the whole movement of what it hangs on, worked out once; null when it does not move, or is rigid.
+     */
     public function sweep(): ?Sweep
     {
         if (! $this->isSwept) {
@@ -55,7 +58,16 @@ final class LaidRun
     public function afterJump(): self
     {
         return new self(
-            $this->run, $this->vertices, $this->path, $this->bends, $this->legs, $this->tied, $this->adjustedBy, $this->nearestLength, $this->gates, true,
+            $this->run,
+            $this->vertices,
+            $this->path,
+            $this->bends,
+            $this->legs,
+            $this->tied,
+            $this->adjustedBy,
+            $this->nearestLength,
+            $this->gates,
+            true,
         );
     }
 
@@ -64,8 +76,13 @@ final class LaidRun
      *
      * @param  list<array{Gate, float, float}>  $gates
      */
-    public static function curve(Run $run, Path $path, array $gates = [], float $adjustedBy = 0.0, ?float $nearestLength = null): self
-    {
+    public static function curve(
+        Run $run,
+        Path $path,
+        array $gates = [],
+        float $adjustedBy = 0.0,
+        ?float $nearestLength = null,
+    ): self {
         return new self($run, [], $path, [], [], [], $adjustedBy, $nearestLength, $gates);
     }
 

@@ -10,6 +10,8 @@ final class Meanwhile
     /** @return Run the same one when laying it takes no time that anybody notices */
     public static function of(Run $run): Run
     {
-        return $run->route instanceof SettlingRoute && $run->route->takesLong($run) ? $run->withRoute($run->route->unsettled()) : $run;
+        return $run->route instanceof SettlingRoute && $run->route->takesLong($run)
+            ? $run->withRoute($run->route->unsettled())
+            : $run;
     }
 }

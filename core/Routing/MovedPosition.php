@@ -13,10 +13,14 @@ final readonly class MovedPosition
     /**
      * @param  float  $part  of the movement, 0 to 1
      * @param  float|null  $angle  of the swing, radians; null when nothing swings
-     * @param  float|null  $taut  the way between its ends as a part of the length there is for it; null when its length follows its shape
-     * @param  float|null  $twist  by which its ends are screwed against each other, radians; null when its ends are free to turn
-     * @param  array{float, string, Vector}|null  $nearest  how far off the nearest of the surroundings is, mm; its id; where
-     * @param  bool  $jumped  whether its shape stopped being stable since the position before it, and it jumped to another
+     * @param  float|null  $taut  the  way between its ends as a part of the length there is for it; null when its
+     *     length follows its shape
+     * @param  float|null  $twist  by  which its ends are screwed against each other, radians; null when its ends are
+     *     free to turn
+     * @param  array{float, string, Vector}|null  $nearest  how  far off the nearest of the surroundings is, mm; its id;
+     *     where
+     * @param  bool  $jumped  whether  its shape stopped being stable since the position before it, and it jumped to
+     *     another
      */
     public function __construct(
         public float $part,
@@ -37,7 +41,9 @@ final readonly class MovedPosition
     /** Where in the movement, for people: its angle, or how far it has gone. */
     public function words(): string
     {
-        return $this->angle !== null ? Words::number(rad2deg($this->angle)).'°' : sprintf('%d %%', (int) round(100 * $this->part));
+        return $this->angle !== null
+            ? Words::number(rad2deg($this->angle)).'°'
+            : sprintf('%d %%', (int) round(100 * $this->part));
     }
 
     /** INF when it is straight. */

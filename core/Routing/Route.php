@@ -19,7 +19,8 @@ interface Route
     public function stopCount(): int;
 
     /**
-     * The points it was told to go through, in order, without its ends and as they were said: nothing is solved for them.
+     * The points it was told to go through, in order, without its ends and as they were said: nothing is solved for
+     * them.
      *
      * @param  Vector  $from  the end of the lead at the start, from which steps are counted
      * @return list<Vector>

@@ -48,7 +48,9 @@ final class RouteBook implements RunReferences
     /** The references between the runs of a site that was read by `site`. */
     public static function of(Site $site): self
     {
-        return $site->routes instanceof self ? $site->routes : throw new LogicException('the site was read without its runs');
+        return $site->routes instanceof self
+            ? $site->routes
+            : throw new LogicException('the site was read without its runs');
     }
 
     /** @param  array<string, Node>  $runs  by id */
@@ -100,7 +102,12 @@ final class RouteBook implements RunReferences
     {
         $key = $id.' '.$index.($id === $this->reading ? ' told' : '');
 
-        return $this->once($key, $this->words($id, $index), $asking, fn (): array => $this->findStop($site, $id, $index, $asking));
+        return $this->once(
+            $key,
+            $this->words($id, $index),
+            $asking,
+            fn (): array => $this->findStop($site, $id, $index, $asking),
+        );
     }
 
     /**
@@ -165,20 +172,25 @@ final class RouteBook implements RunReferences
      */
     public function longest(Site $site, string $set, Node $asking): ?float
     {
-        return $this->once('='.$set, 'the one length of '.($site->sets[$set]->name ?? $set), $asking, function () use ($site, $set): ?float {
-            $longest = null;
-            foreach ($this->runs as $node) {
-                if ($node->find('fixed_length')?->find('same_as')?->value !== $set) {
-                    continue;
+        return $this->once(
+            '='.$set,
+            'the one length of '.($site->sets[$set]->name ?? $set),
+            $asking,
+            function () use ($site, $set): ?float {
+                $longest = null;
+                foreach ($this->runs as $node) {
+                    if ($node->find('fixed_length')?->find('same_as')?->value !== $set) {
+                        continue;
+                    }
+                    $alone = clone $node->object();
+                    unset($alone->fixed_length);
+                    $run = Run::read(new Node($alone, $node->pointer), $site);
+                    $longest = max($longest ?? 0.0, $run->route->lay($run)->length());
                 }
-                $alone = clone $node->object();
-                unset($alone->fixed_length);
-                $run = Run::read(new Node($alone, $node->pointer), $site);
-                $longest = max($longest ?? 0.0, $run->route->lay($run)->length());
-            }
 
-            return $longest;
-        });
+                return $longest;
+            },
+        );
     }
 
     /** "corner 2 of Feed", counted as everybody sees them: the end of a lead is one, a clamp has two. */
@@ -208,7 +220,9 @@ final class RouteBook implements RunReferences
     private function findStop(Site $site, string $id, int $index, Node $asking): array
     {
         $run = $this->run($id, $asking);
-        $node = ($run->find('route')?->list('stops') ?? [])[$index] ?? throw $asking->error(sprintf('%s has no stop %d', $this->name($id), $index));
+        $node =
+            ($run->find('route')?->list('stops') ?? [])[$index] ??
+            throw $asking->error(sprintf('%s has no stop %d', $this->name($id), $index));
         if ($id !== $this->reading && $run->find('fixed_length')?->find('adjust') !== null) {
             $moved = array_map(static fn (Vertex $vertex): Vector => $vertex->at, array_values(array_filter(
                 $this->vertices($site, $id, $asking), static fn (Vertex $vertex): bool => $vertex->stop === $index,
@@ -221,7 +235,9 @@ final class RouteBook implements RunReferences
         if ($stop instanceof ClampStop) {
             return $stop->vertices(Vector::zero());
         }
-        $needsLast = $node->find('at') === null || array_filter($stop->ties(), static fn (Tie $tie): bool => $tie->kind->isOfLeg()) !== [];
+        $needsLast =
+            $node->find('at') === null ||
+            array_filter($stop->ties(), static fn (Tie $tie): bool => $tie->kind->isOfLeg()) !== [];
         $last = $needsLast ? $this->before($site, $id, $index, $run, $asking) : Vector::zero();
         $told = $stop->vertices($last);
 
@@ -256,7 +272,9 @@ final class RouteBook implements RunReferences
         }
         if (isset($this->trail[$key])) {
             $way = array_slice($this->trail, (int) array_search($key, array_keys($this->trail), true));
-            throw $asking->error('this relation comes back to itself: '.implode(' → ', [...array_values($way), $words]));
+            throw $asking->error(
+                'this relation comes back to itself: '.implode(' → ', [...array_values($way), $words]),
+            );
         }
         $this->trail[$key] = $words;
         try {

@@ -25,7 +25,9 @@ final class Routes
     public static function read(Node $node, Site $site): Route
     {
         $kind = $node->get('kind');
-        $class = self::KINDS[$kind->text()] ?? throw $kind->error(sprintf('“%s” is no kind of route that Bowline knows', $kind->text()));
+        $class =
+            self::KINDS[$kind->text()] ??
+            throw $kind->error(sprintf('“%s” is no kind of route that Bowline knows', $kind->text()));
 
         return $class::read($node, $site);
     }

@@ -64,17 +64,41 @@ final readonly class Run
         };
     }
 
-    /** With all that it may come near while it moves: what stands around, and fittings that neither move nor hold it. */
+    /**
+     * With all that it may come near while it moves: what stands around, and fittings that neither move nor hold it.
+     */
     private function amid(Site $site): self
     {
-        $holding = array_map(static fn (RunEnd $end): string => explode('.', $end->port ?? '')[0], [$this->from, $this->to]);
-        $fittings = array_filter($site->fittings, static fn (Fitting $one): bool => $one->movement === null && ! in_array($one->id, $holding, true));
-        $around = (new Bodies($site->surroundings, $fittings))->near(array_map(
-            fn (float $part): array => [$this->from->moved($part)->at, $this->to->moved($part)->at], [0.0, 0.25, 0.5, 0.75, 1.0],
-        ), $this->reach());
+        $holding = array_map(static fn (RunEnd $end): string => explode('.', $end->port ?? '')[0], [
+            $this->from,
+            $this->to,
+        ]);
+        $fittings = array_filter(
+            $site->fittings,
+            static fn (Fitting $one): bool => $one->movement === null && ! in_array($one->id, $holding, true),
+        );
+        $around = (new Bodies($site->surroundings, $fittings))->near(
+            array_map(fn (float $part): array => [$this->from->moved($part)->at, $this->to->moved($part)->at], [
+                0.0,
+                0.25,
+                0.5,
+                0.75,
+                1.0,
+            ]),
+            $this->reach(),
+        );
 
         return new self(
-            $this->id, $this->name, $this->stock, $this->from, $this->to, $this->route, $this->fixedLength, $this->units, $around, $this->source,
+            $this->id,
+            $this->name,
+            $this->stock,
+            $this->from,
+            $this->to,
+            $this->route,
+            $this->fixedLength,
+            $this->units,
+            $around,
+            $this->source,
         );
     }
 
@@ -95,14 +119,34 @@ final readonly class Run
     public function withRoute(Route $route): self
     {
         return new self(
-            $this->id, $this->name, $this->stock, $this->from, $this->to, $route, $this->fixedLength, $this->units, $this->around, $this->source,
+            $this->id,
+            $this->name,
+            $this->stock,
+            $this->from,
+            $this->to,
+            $route,
+            $this->fixedLength,
+            $this->units,
+            $this->around,
+            $this->source,
         );
     }
 
     /** A part of it, as a run between two other ends. */
     public function between(RunEnd $from, RunEnd $to): self
     {
-        return new self($this->id, $this->name, $this->stock, $from, $to, $this->route, null, $this->units, $this->around, $this->source);
+        return new self(
+            $this->id,
+            $this->name,
+            $this->stock,
+            $from,
+            $to,
+            $this->route,
+            null,
+            $this->units,
+            $this->around,
+            $this->source,
+        );
     }
 
     /** With its ends where they are at a part of the movement. */
@@ -121,6 +165,8 @@ final readonly class Run
         $own = $route instanceof FlexibleRoute ? $route->ownEnds() : null;
         $said = $node->find($which);
 
-        return $said === null && $own !== null ? $own[$which === 'from' ? 0 : 1] : RunEnd::read($said ?? $node->get($which), $site);
+        return $said === null && $own !== null
+            ? $own[$which === 'from' ? 0 : 1]
+            : RunEnd::read($said ?? $node->get($which), $site);
     }
 }

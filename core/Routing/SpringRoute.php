@@ -60,23 +60,37 @@ final readonly class SpringRoute implements FlexibleRoute, FollowsShape
         return $this->gates->lay($run, $this->length, function (Run $span, float $length): Path {
             $shapes = $this->withLength($length)->shapes($span, $this->shape + 1);
 
-            return $this->along($span, $shapes === [] ? null : ($shapes[$this->shape] ?? $shapes[count($shapes) - 1])->curve);
+            return $this->along(
+                $span,
+                $shapes === [] ? null : ($shapes[$this->shape] ?? $shapes[count($shapes) - 1])->curve,
+            );
         });
     }
 
     public function layAfter(Run $run, LaidRun $before): LaidRun
     {
-        $curves = array_values(array_filter($before->path->segments, static fn (Segment $segment): bool => $segment instanceof Curve));
+        $curves = array_values(
+            array_filter($before->path->segments, static fn (Segment $segment): bool => $segment instanceof Curve),
+        );
         $next = 0;
         $jumped = false;
-        $laid = $this->gates->lay($run, $this->length, function (Run $span, float $length) use ($curves, &$next, &$jumped): Path {
+        $laid = $this->gates->lay($run, $this->length, function (Run $span, float $length) use (
+            $curves,
+            &$next,
+            &$jumped,
+        ): Path {
             $own = $this->withLength($length);
             $curve = $curves[$next++] ?? null;
-            $after = $own->isShort($span) || $curve === null || count($curve->points) < 3 ? null : Elastica::after($curve, ...$own->held($span));
+            $after =
+                $own->isShort($span) || $curve === null || count($curve->points) < 3
+                    ? null
+                    : Elastica::after($curve, ...$own->held($span));
 
             $jumped = $jumped || $after?->jumped === true;
 
-            return $after === null ? (new self($length, $this->shape, Gates::none(true)))->lay($span)->path : $this->along($span, $after->curve);
+            return $after === null
+                ? (new self($length, $this->shape, Gates::none(true)))->lay($span)->path
+                : $this->along($span, $after->curve);
         });
 
         return $jumped ? $laid->afterJump() : $laid;
@@ -105,14 +119,24 @@ final readonly class SpringRoute implements FlexibleRoute, FollowsShape
         return $this->isShort($run) ? [] : Elastica::between(...[...$this->held($run), $most]);
     }
 
-    /** @return array{Vector, Vector, Vector, Vector, float} where the sockets are over, travel out of the one and into the other, and the length between them */
+    /**
+     * Where the sockets are over, travel out of the one and into the other, and the length between them.
+     *
+     * @return array{Vector, Vector, Vector, Vector, float}
+     */
     private function held(Run $run): array
     {
         [$start, $end] = [self::socket($run->from), self::socket($run->to)];
         $way = $end->minus($start);
         $straight = $way->length() > 1e-9 ? $way->unit() : new Vector(1.0, 0.0, 0.0);
 
-        return [$start, $end, $run->from->axis ?? $straight, $run->to->axis?->times(-1.0) ?? $straight, $this->free($run)];
+        return [
+            $start,
+            $end,
+            $run->from->axis ?? $straight,
+            $run->to->axis?->times(-1.0) ?? $straight,
+            $this->free($run),
+        ];
     }
 
     private function isShort(Run $run): bool
@@ -145,7 +169,11 @@ final readonly class SpringRoute implements FlexibleRoute, FollowsShape
         return new self($this->length + $this->free($run) * ($times - 1.0), $this->shape, $this->gates);
     }
 
-    /** @return array{float, float} how far apart the sockets end, through the clamps it is led through, and how long they are together, mm */
+    /**
+     * How far apart the sockets end, through the clamps it is led through, and how long they are together, mm.
+     *
+     * @return array{float, float}
+     */
     public function spanned(Run $run): array
     {
         $leads = ($run->from->lead ?? 0.0) + ($run->to->lead ?? 0.0);

@@ -23,7 +23,10 @@ final class Sweep
     /** No more positions than these are laid. */
     private const MOST = 140;
 
-    /** An extreme is found when the values beside it differ by less than this share, or are nearer in the movement than this. */
+    /**
+     * An extreme is found when the values beside it differ by less than this share, or are nearer in the movement than
+     * this.
+     */
     private const ENOUGH = 1e-3;
 
     private const FINEST = 1 / 4096;
@@ -34,7 +37,10 @@ final class Sweep
     /** Twists nearer than this are the same, radians. */
     private const SAME_TWIST = 0.0005;
 
-    /** A shape that turns by more than this between two positions, beyond what its ends turn, may be another one, radians. */
+    /**
+     * A shape that turns by more than this between two positions, beyond what its ends turn, may be another one,
+     * radians.
+     */
     private const SAME_SHAPE = 0.35;
 
     /** Steps are halved down to this part of the movement before a change of shape counts as a jump. */
@@ -56,7 +62,9 @@ final class Sweep
     {
         $route = $laid->run->route;
 
-        return $laid->run->isMoving() && $route instanceof FlexibleRoute ? new self(self::positions($laid, $route)) : null;
+        return $laid->run->isMoving() && $route instanceof FlexibleRoute
+            ? new self(self::positions($laid, $route))
+            : null;
     }
 
     public function tightest(): MovedPosition
@@ -128,7 +136,13 @@ final class Sweep
             $turns = $twist === null ? 0.0 : round((($from->twist ?? 0.0) - $twist) / (2 * M_PI));
 
             return new MovedPosition(
-                $part, $movement?->angle($part), $moved, self::taut($moved), $twist === null ? null : $twist + 2 * M_PI * $turns, self::near($moved), $jumped,
+                $part,
+                $movement?->angle($part),
+                $moved,
+                self::taut($moved),
+                $twist === null ? null : $twist + 2 * M_PI * $turns,
+                self::near($moved),
+                $jumped,
             );
         };
         $placed = $movement?->placedPart() ?? 0.0;
@@ -137,7 +151,9 @@ final class Sweep
         $first = $at($rest, new MovedPosition($placed, null, $laid, null, 0.0, null));
         [$before, $after] = [[], []];
         $last = $first;
-        foreach (array_reverse(array_filter($parts, static fn (float $part): bool => $part < $rest - self::FINEST)) as $part) {
+        foreach (
+            array_reverse(array_filter($parts, static fn (float $part): bool => $part < $rest - self::FINEST)) as $part
+        ) {
             array_unshift($before, $last = $at($part, $last));
         }
         $last = $first;
@@ -166,18 +182,30 @@ final class Sweep
             $distances = array_map(static fn (int $i): float => $distance($i / self::SCAN), range(0, self::SCAN));
             for ($i = 1; $i < self::SCAN; $i++) {
                 foreach ([1.0, -1.0] as $sign) {
-                    [$left, $middle, $right] = [$sign * $distances[$i - 1], $sign * $distances[$i], $sign * $distances[$i + 1]];
+                    [$left, $middle, $right] = [
+                        $sign * $distances[$i - 1],
+                        $sign * $distances[$i],
+                        $sign * $distances[$i + 1],
+                    ];
                     if ($middle < $left && $middle <= $right) {
-                        $parts[] = self::minimum(static fn (float $part): float => $sign * $distance($part), ($i - 1) / self::SCAN, ($i + 1) / self::SCAN);
+                        $parts[] = self::minimum(
+                            static fn (float $part): float => $sign * $distance($part),
+                            ($i - 1) / self::SCAN,
+                            ($i + 1) / self::SCAN,
+                        );
                     }
                 }
             }
         }
         sort($parts);
 
-        return array_values(array_filter(
-            $parts, static fn (float $part, int $i): bool => $i === 0 || $part - $parts[$i - 1] > 1e-6, ARRAY_FILTER_USE_BOTH,
-        ));
+        return array_values(
+            array_filter(
+                $parts,
+                static fn (float $part, int $i): bool => $i === 0 || $part - $parts[$i - 1] > 1e-6,
+                ARRAY_FILTER_USE_BOTH,
+            ),
+        );
     }
 
     /**
@@ -204,7 +232,7 @@ final class Sweep
     private static function followed(Run $cut, float $part, float $fromPart, LaidRun $from): array
     {
         $run = $cut->moved($part);
-        if (! $run->route instanceof FollowsShape) {
+        if (! ($run->route instanceof FollowsShape)) {
             return [$run->route->lay($run), false];
         }
         $laid = $run->route->layAfter($run, $from);
@@ -225,7 +253,10 @@ final class Sweep
     private static function isSameShape(LaidRun $one, LaidRun $other): bool
     {
         $turns = array_map(
-            static fn (int $i): float => $one->path->directionAt($one->length() * $i / 12)->angleTo($other->path->directionAt($other->length() * $i / 12)), range(0, 12),
+            static fn (int $i): float => $one->path
+                ->directionAt(($one->length() * $i) / 12)
+                ->angleTo($other->path->directionAt(($other->length() * $i) / 12)),
+            range(0, 12),
         );
 
         return max($turns) < self::SAME_SHAPE + 1.5 * max($turns[0], $turns[12]);
@@ -245,10 +276,15 @@ final class Sweep
         $start = count($positions);
         while (count($positions) < max(self::MOST, $start + 20)) {
             $gap = self::widestJump($positions, $rest);
-            foreach ($gap !== null ? [] : [self::radius(...), self::slackness(...), self::distance(...), self::untwist(...)] as $number => $of) {
+            $measures = [self::radius(...), self::slackness(...), self::distance(...), self::untwist(...)];
+            foreach ($gap !== null ? [] : $measures as $number => $of) {
                 $values = array_map($of, $positions);
                 $best = min($values);
-                if (! is_finite($best) || ($number === 0 && $best < $half) || ($number === 3 && $best > -self::SAME_TWIST)) {
+                if (
+                    ! is_finite($best) ||
+                    ($number === 0 && $best < $half) ||
+                    ($number === 3 && $best > -self::SAME_TWIST)
+                ) {
                     // What is kinked is as bad as can be, and what is not twisted has no most.
                     continue;
                 }
@@ -263,7 +299,10 @@ final class Sweep
                             continue;
                         }
                         $wide = $positions[$left + 1]->part - $positions[$left]->part;
-                        if ($wide > max($gap[1] ?? 0.0, self::FINEST) && self::lowerBound($positions, $values, $left) < $best - $same) {
+                        if (
+                            $wide > max($gap[1] ?? 0.0, self::FINEST) &&
+                            self::lowerBound($positions, $values, $left) < $best - $same
+                        ) {
                             $gap = [$left, $wide];
                         }
                     }
@@ -279,7 +318,9 @@ final class Sweep
             $beyond = $middle > $rest ? $gap[0] + 2 : $gap[0];
             if ($positions[$beyond]->jumped) {
                 // The jump is on this side of the new position or on the other.
-                $positions[$beyond] = $positions[$beyond]->withJump(! self::isSameShape($next->laid, $positions[$beyond]->laid));
+                $positions[$beyond] = $positions[$beyond]->withJump(
+                    ! self::isSameShape($next->laid, $positions[$beyond]->laid),
+                );
             }
         }
 
@@ -319,18 +360,31 @@ final class Sweep
         $lines = [];
         foreach ([[$left - 1, $left, $left], [$left + 1, $left + 2, $left + 1]] as [$one, $other, $through]) {
             if (isset($values[$one], $values[$other]) && is_finite($values[$one]) && is_finite($values[$other])) {
-                $lines[] = [$positions[$through]->part, $values[$through], ($values[$other] - $values[$one]) / ($positions[$other]->part - $positions[$one]->part)];
+                $lines[] = [
+                    $positions[$through]->part,
+                    $values[$through],
+                    ($values[$other] - $values[$one]) / ($positions[$other]->part - $positions[$one]->part),
+                ];
             }
         }
         $places = [$low, $high];
         if (count($lines) === 2 && $lines[0][2] !== $lines[1][2]) {
-            $crossing = ($lines[1][1] - $lines[1][2] * $lines[1][0] - $lines[0][1] + $lines[0][2] * $lines[0][0]) / ($lines[0][2] - $lines[1][2]);
+            $crossing =
+                ($lines[1][1] - $lines[1][2] * $lines[1][0] - $lines[0][1] + $lines[0][2] * $lines[0][0]) /
+                ($lines[0][2] - $lines[1][2]);
             $places[] = max($low, min($high, $crossing));
         }
 
-        return $lines === [] ? -INF : min(array_map(
-            static fn (float $place): float => max(array_map(static fn (array $line): float => $line[1] + $line[2] * ($place - $line[0]), $lines)), $places,
-        ));
+        return $lines === []
+            ? -INF
+            : min(
+                array_map(
+                    static fn (float $place): float => max(
+                        array_map(static fn (array $line): float => $line[1] + $line[2] * ($place - $line[0]), $lines),
+                    ),
+                    $places,
+                ),
+            );
     }
 
     private static function taut(LaidRun $laid): ?float
@@ -367,7 +421,9 @@ final class Sweep
         $last = null;
         foreach (self::travel($path) as $travel) {
             if ($last !== null) {
-                $side = $side->minus($last->plus($travel)->times($travel->dot($side) / max(1e-12, 1.0 + $last->dot($travel))));
+                $side = $side->minus(
+                    $last->plus($travel)->times($travel->dot($side) / max(1e-12, 1.0 + $last->dot($travel))),
+                );
             }
             $last = $travel;
         }
@@ -380,13 +436,22 @@ final class Sweep
     {
         $travel = [];
         foreach ($path->segments as $segment) {
-            array_push($travel, ...($segment instanceof Curve ? $segment->directions : [$segment->directionAt(0.0), $segment->directionAt($segment->length())]));
+            array_push(
+                $travel,
+                ...$segment instanceof Curve
+                    ? $segment->directions
+                    : [$segment->directionAt(0.0), $segment->directionAt($segment->length())],
+            );
         }
 
         return $travel === [] ? [new Vector(1.0, 0.0, 0.0)] : $travel;
     }
 
-    /** @return array{float, string, Vector}|null what of the surroundings the outside of it is nearest to, clear of its ends */
+    /**
+     * What of the surroundings the outside of it is nearest to, clear of its ends.
+     *
+     * @return array{float, string, Vector}|null
+     */
     private static function near(LaidRun $laid): ?array
     {
         $bodies = $laid->run->around;
@@ -399,13 +464,18 @@ final class Sweep
         foreach ($laid->path->segments as $segment) {
             $looks = max(2, Tolerance::pieces($segment->length() / max($half, 2.0)));
             for ($i = 0; $i <= $looks; $i++) {
-                $along = $segment->length() * $i / $looks;
+                $along = ($segment->length() * $i) / $looks;
                 // Fittings stand on things: by its ends it is as near to them as they are.
                 if (min($at + $along, $laid->length() - $at - $along) < 3 * $half) {
                     continue;
                 }
                 $point = $segment->pointAt($along);
-                $near = $bodies->nearest($point->x, $point->y, $point->z, ($nearest === null ? self::NEAR : $nearest[0] - Tolerance::COINCIDENT) + $half);
+                $near = $bodies->nearest(
+                    $point->x,
+                    $point->y,
+                    $point->z,
+                    ($nearest === null ? self::NEAR : $nearest[0] - Tolerance::COINCIDENT) + $half,
+                );
                 if ($near !== null) {
                     $nearest = [$near[0] - $half, $near[4], $point];
                 }

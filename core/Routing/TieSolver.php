@@ -58,7 +58,10 @@ final readonly class TieSolver
         foreach ($ties as $tie) {
             array_push($planes, ...$solver->planes($tie));
             $quadric = $solver->quadric($tie);
-            if ($quadric !== null && array_filter($quadrics, static fn (Quadric $one): bool => $one->isSame($quadric)) === []) {
+            if (
+                $quadric !== null &&
+                array_filter($quadrics, static fn (Quadric $one): bool => $one->isSame($quadric)) === []
+            ) {
                 $quadrics[] = $quadric;
             }
         }
@@ -81,10 +84,18 @@ final readonly class TieSolver
     /** How far a place is off a tie, mm. */
     public static function missed(Tie $tie, Vector $at, Vector $last): float
     {
-        return sqrt(array_sum(array_map(static fn (array $equation): float => $equation[0] ** 2, self::equations($tie, $at, $last))));
+        return sqrt(
+            array_sum(
+                array_map(static fn (array $equation): float => $equation[0] ** 2, self::equations($tie, $at, $last)),
+            ),
+        );
     }
 
-    /** @return list<array{float, Vector}> by how much each equation of a tie is off (mm), and how that changes with the corner */
+    /**
+     * By how much each equation of a tie is off (mm), and how that changes with the corner.
+     *
+     * @return list<array{float, Vector}>
+     */
     public static function equations(Tie $tie, Vector $at, Vector $last): array
     {
         $anchor = $tie->anchor;
@@ -96,9 +107,17 @@ final readonly class TieSolver
             TieKind::Level => [[$from->dot($tie->along ?? $direction) - $tie->amount, $tie->along ?? $direction]],
             TieKind::Away => $anchor->isFace
                 ? [[$from->dot($direction) - $tie->amount, $direction]]
-                : [self::distance($anchor->direction === null ? $from : $from->minus($direction->times($from->dot($direction))), $tie->amount, $direction)],
+                : [
+                    self::distance(
+                        $anchor->direction === null ? $from : $from->minus($direction->times($from->dot($direction))),
+                        $tie->amount,
+                        $direction,
+                    ),
+                ],
             TieKind::OnAxis => self::across($from, $direction),
-            TieKind::Parallel => $anchor->isFace ? [[$leg->dot($direction), $direction]] : self::across($leg, $direction),
+            TieKind::Parallel => $anchor->isFace
+                ? [[$leg->dot($direction), $direction]]
+                : self::across($leg, $direction),
             TieKind::Square => $anchor->isFace ? self::across($leg, $direction) : [[$leg->dot($direction), $direction]],
             TieKind::Angle => [self::slant($leg, $direction, $anchor->isFace ? sin($tie->amount) : cos($tie->amount))],
         };
@@ -114,7 +133,8 @@ final readonly class TieSolver
         if ($this->quadric($tie) !== null) {
             return [];
         }
-        // At distance 0 of an axis it is on that, and at an angle of 0 or 90 degrees its leg is along a line or a plane.
+        // At distance 0 of an axis it is on that, and at an angle of 0 or 90 degrees its leg is along a line or a
+        // plane.
         $direction = $tie->anchor->direction ?? new Vector(0.0, 0.0, 1.0);
         $normals = match (true) {
             $tie->kind === TieKind::Away && ! $tie->anchor->isFace => $tie->anchor->direction === null
@@ -125,7 +145,10 @@ final readonly class TieSolver
             default => null,
         };
         if ($normals === null) {
-            return array_map(static fn (array $equation): array => [$equation[1], -$equation[0]], self::equations($tie, Vector::zero(), $this->last));
+            return array_map(
+                static fn (array $equation): array => [$equation[1], -$equation[0]],
+                self::equations($tie, Vector::zero(), $this->last),
+            );
         }
         $through = $tie->kind === TieKind::Angle ? $this->last : $tie->anchor->at;
 
@@ -136,11 +159,15 @@ final readonly class TieSolver
     {
         $anchor = $tie->anchor;
         if ($tie->kind === TieKind::Away && ! $anchor->isFace && $tie->amount > self::HOLDS) {
-            return $anchor->direction === null ? Quadric::sphere($anchor->at, $tie->amount) : Quadric::cylinder($anchor->at, $anchor->direction, $tie->amount);
+            return $anchor->direction === null
+                ? Quadric::sphere($anchor->at, $tie->amount)
+                : Quadric::cylinder($anchor->at, $anchor->direction, $tie->amount);
         }
         $angle = $tie->kind === TieKind::Angle ? $this->coneAngle($tie) : 0.0;
 
-        return $angle > 1e-9 && $angle < M_PI / 2 - 1e-9 && $anchor->direction !== null ? Quadric::cone($this->last, $anchor->direction, $angle) : null;
+        return $angle > 1e-9 && $angle < M_PI / 2 - 1e-9 && $anchor->direction !== null
+            ? Quadric::cone($this->last, $anchor->direction, $angle)
+            : null;
     }
 
     /** Angle of the leg to the axis of the anchor, or to the normal of its face. */
@@ -156,7 +183,10 @@ final readonly class TieSolver
     {
         $best = null;
         foreach ($candidates as $candidate) {
-            if (($best === null || $candidate->distanceTo($this->told) < $best->distanceTo($this->told) - 1e-9) && $this->isKept($candidate)) {
+            if (
+                ($best === null || $candidate->distanceTo($this->told) < $best->distanceTo($this->told) - 1e-9) &&
+                $this->isKept($candidate)
+            ) {
                 $best = $candidate;
             }
         }
@@ -235,13 +265,19 @@ final readonly class TieSolver
         $nearest = $from->plus($direction->times($this->told->minus($from)->dot($direction)));
         $met = $quadrics === [] ? null : $quadrics[0]->meets($from, $direction);
         if ($met === null) {
-            return $quadrics === [] ? $this->awayFromLast($nearest, $direction) : $this->onLine($from, $direction, array_slice($quadrics, 1));
+            return $quadrics === []
+                ? $this->awayFromLast($nearest, $direction)
+                : $this->onLine($from, $direction, array_slice($quadrics, 1));
         }
 
         return array_map(static fn (float $along): Vector => $from->plus($direction->times($along)), $met);
     }
 
-    /** @return list<Vector> a place on a line, or where a leg would have no length there, those a little to both sides */
+    /**
+     * A place on a line, or where a leg would have no length there, those a little to both sides.
+     *
+     * @return list<Vector>
+     */
     private function awayFromLast(Vector $at, Vector $direction): array
     {
         return $at->distanceTo($this->last) > self::LEAST_LEG ? [$at]
@@ -258,15 +294,21 @@ final readonly class TieSolver
         $off = static fn (float $turn): float => $ruled->line($turn)[1]->dot($normal);
         $start = static fn (float $turn): float => $on->minus($ruled->line($turn)[0])->dot($normal);
         $isAlong = ! $ruled->isCone() && abs($off(0.0)) < self::SAYS_NOTHING;
-        $isThroughApex = $ruled->isCone() && abs($start(0.0)) < self::SAYS_NOTHING * max(1.0, $on->distanceTo($ruled->centre));
+        $isThroughApex =
+            $ruled->isCone() && abs($start(0.0)) < self::SAYS_NOTHING * max(1.0, $on->distanceTo($ruled->centre));
         if ($isAlong || $isThroughApex) {
             // The plane goes along lines of the surface, and through no more of each other line than a point.
             yield from $this->onLines($ruled, $isAlong ? $start : $off, $others);
 
             return;
         }
-        yield from $this->along($ruled, static fn (Vector $from, Vector $direction): array => abs($direction->dot($normal)) < 1e-14
-            ? [] : [$on->minus($from)->dot($normal) / $direction->dot($normal)], $others);
+        yield from $this->along(
+            $ruled,
+            static fn (Vector $from, Vector $direction): array => abs($direction->dot($normal)) < 1e-14
+                ? []
+                : [$on->minus($from)->dot($normal) / $direction->dot($normal)],
+            $others,
+        );
     }
 
     /**
@@ -276,15 +318,28 @@ final readonly class TieSolver
     private function whereSurfacesMeet(Quadric $ruled, Quadric $second, array $others): iterable
     {
         [$from, $direction] = $ruled->line(0.3);
-        $isOneApex = $ruled->isCone() && $second->isCone() && $ruled->centre->distanceTo($second->centre) < self::SAYS_NOTHING;
-        $isParallel = ! $ruled->isCone() && ! $second->isCone() && ! $second->isSphere() && abs($second->along($from, $direction)[2]) < 1e-12;
+        $isOneApex =
+            $ruled->isCone() && $second->isCone() && $ruled->centre->distanceTo($second->centre) < self::SAYS_NOTHING;
+        $isParallel =
+            ! $ruled->isCone() &&
+            ! $second->isCone() &&
+            ! $second->isSphere() &&
+            abs($second->along($from, $direction)[2]) < 1e-12;
         if ($isOneApex || $isParallel) {
             // They have whole lines in common.
-            yield from $this->onLines($ruled, static fn (float $turn): float => $second->along(...$ruled->line($turn))[$isOneApex ? 2 : 0], $others);
+            yield from $this->onLines(
+                $ruled,
+                static fn (float $turn): float => $second->along(...$ruled->line($turn))[$isOneApex ? 2 : 0],
+                $others,
+            );
 
             return;
         }
-        yield from $this->along($ruled, static fn (Vector $from, Vector $direction): array => $second->meets($from, $direction) ?? [], $others);
+        yield from $this->along(
+            $ruled,
+            static fn (Vector $from, Vector $direction): array => $second->meets($from, $direction) ?? [],
+            $others,
+        );
     }
 
     /**
@@ -303,7 +358,8 @@ final readonly class TieSolver
     /**
      * Goes along where the lines of a surface meet something, to where that is nearest, or lies on another surface too.
      *
-     * @param  callable(Vector, Vector): list<float>  $meets  where a line meets the other surface, at most two distances in order
+     * @param  callable(Vector, Vector): list<float>  $meets  where  a line meets the other surface, at most two
+     *     distances in order
      * @param  list<Quadric>  $others
      * @return iterable<Vector>
      */
@@ -348,13 +404,23 @@ final readonly class TieSolver
                 [[$from, $here], [$to, $next]] = [$stretch[$i], $stretch[$i + 1]];
                 if ($here * $next <= 0.0) {
                     $roots[] = self::root($of, $from, $to, $here);
-                } elseif ($i > 0 && $stretch[$i - 1][1] * $here > 0.0 && abs($here) <= abs($stretch[$i - 1][1]) && abs($here) <= abs($next)) {
+                } elseif (
+                    $i > 0 &&
+                    $stretch[$i - 1][1] * $here > 0.0 &&
+                    abs($here) <= abs($stretch[$i - 1][1]) &&
+                    abs($here) <= abs($next)
+                ) {
                     // It may come to nought and back between three places.
                     $sign = $here < 0.0 ? -1.0 : 1.0;
                     $low = $stretch[$i - 1][0];
                     $turn = self::least(static fn (float $turn): float => $sign * $of($turn), $low, $to);
                     $dip = $of($turn);
-                    array_push($roots, ...$dip * $sign < 0.0 ? [self::root($of, $low, $turn, $here), self::root($of, $turn, $to, $dip)] : [$turn]);
+                    array_push(
+                        $roots,
+                        ...$dip * $sign < 0.0
+                            ? [self::root($of, $low, $turn, $here), self::root($of, $turn, $to, $dip)]
+                            : [$turn],
+                    );
                 }
             }
         }
@@ -366,7 +432,8 @@ final readonly class TieSolver
      * The turns over which there is something, with their ends found, each as places close to one another.
      *
      * @param  callable(float): float  $of  NAN where there is nothing
-     * @return list<non-empty-list<array{float, float}>> turns and values; round once and a little farther where there is something everywhere
+     * @return list<non-empty-list<array{float, float}>> turns and values; round once and a little farther where there
+     *     is something everywhere
      */
     private function stretches(callable $of): array
     {

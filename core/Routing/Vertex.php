@@ -29,15 +29,24 @@ final readonly class Vertex
     /** Which way it moves when its run is brought to a length, null when it stays. */
     public function adjustedAlong(Adjustment $adjustment): ?Vector
     {
-        return match (true) {
-            $this->stop !== null && in_array($this->stop, $adjustment->stops, true) => $adjustment->along,
-            $this->mirrored !== null && in_array($this->mirrored->stop, $adjustment->stops, true) => $this->mirrored->direction($adjustment->along),
-            default => null,
-        };
+        if ($this->stop !== null && in_array($this->stop, $adjustment->stops, true)) {
+            return $adjustment->along;
+        }
+
+        return $this->mirrored !== null && in_array($this->mirrored->stop, $adjustment->stops, true)
+            ? $this->mirrored->direction($adjustment->along)
+            : null;
     }
 
     public function movedBy(Vector $move): self
     {
-        return new self($this->at->plus($move), $this->radius, $this->ownRadius, $this->stop, $this->place, $this->mirrored);
+        return new self(
+            $this->at->plus($move),
+            $this->radius,
+            $this->ownRadius,
+            $this->stop,
+            $this->place,
+            $this->mirrored,
+        );
     }
 }

@@ -36,7 +36,9 @@ final readonly class WrapRoute implements FlexibleRoute
         $host = RouteBook::of($site)->laid($site, $hostNode->text(), $hostNode);
         $depth = 1 + ($host->run->route instanceof self ? $host->run->route->depth : 0);
         if ($depth > self::MOST_DEEP) {
-            throw $hostNode->error(sprintf('%d runs are wound on one another there already, and no more may be', self::MOST_DEEP));
+            throw $hostNode->error(
+                sprintf('%d runs are wound on one another there already, and no more may be', self::MOST_DEEP),
+            );
         }
         $from = $values->notNegative($node->get('from_length'), 'where it begins');
         $to = $values->number($node->get('to_length'));
@@ -56,10 +58,19 @@ final readonly class WrapRoute implements FlexibleRoute
         $od = RouteBook::of($site)->stock($site)->section->outsideDiameter;
         $radius = $host->run->stock->section->outsideDiameter / 2 + $gap + $od / 2;
 
-        return new self(Winding::round(
-            $host->path, $from, min($to, $host->length()), $radius, $hand === 'left' ? -$pitch : $pitch,
-            ($angle === null ? 0.0 : deg2rad($values->number($angle))) + self::beside($node, $radius, $pitch, $od, $values) * ($hand === 'left' ? -1.0 : 1.0), $site->up,
-        ), $depth);
+        return new self(
+            Winding::round(
+                $host->path,
+                $from,
+                min($to, $host->length()),
+                $radius,
+                $hand === 'left' ? -$pitch : $pitch,
+                ($angle === null ? 0.0 : deg2rad($values->number($angle))) +
+                    self::beside($node, $radius, $pitch, $od, $values) * ($hand === 'left' ? -1.0 : 1.0),
+                $site->up,
+            ),
+            $depth,
+        );
     }
 
     /**
@@ -143,10 +154,21 @@ final readonly class WrapRoute implements FlexibleRoute
 
     public function lay(Run $run): LaidRun
     {
-        return LaidRun::curve($run, new Path([...self::leadingOff($run->from, $this->curve, true), $this->curve, ...self::leadingOff($run->to, $this->curve, false)]));
+        return LaidRun::curve(
+            $run,
+            new Path([
+                ...self::leadingOff($run->from, $this->curve, true),
+                $this->curve,
+                ...self::leadingOff($run->to, $this->curve, false),
+            ]),
+        );
     }
 
-    /** @return list<Segment> from the port of an end to the winding, or back from it; none where the end is that of the winding */
+    /**
+     * From the port of an end to the winding, or back from it; none where the end is that of the winding.
+     *
+     * @return list<Segment>
+     */
     private static function leadingOff(RunEnd $end, Curve $winding, bool $isStart): array
     {
         $there = $isStart ? $winding->start() : $winding->end();
@@ -156,8 +178,16 @@ final readonly class WrapRoute implements FlexibleRoute
         }
         $curve = $isStart
             ? LeadOff::between($socket, $end->axis, $there, $winding->directions[0])
-            : LeadOff::between($there, $winding->directions[count($winding->directions) - 1], $socket, $end->axis?->times(-1.0));
-        $lead = $socket->distanceTo($end->at) > 1e-9 ? [$isStart ? new Line($end->at, $socket) : new Line($socket, $end->at)] : [];
+            : LeadOff::between(
+                $there,
+                $winding->directions[count($winding->directions) - 1],
+                $socket,
+                $end->axis?->times(-1.0),
+            );
+        $lead =
+            $socket->distanceTo($end->at) > 1e-9
+                ? [$isStart ? new Line($end->at, $socket) : new Line($socket, $end->at)]
+                : [];
 
         return $isStart ? [...$lead, $curve] : [$curve, ...$lead];
     }

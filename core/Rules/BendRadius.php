@@ -29,7 +29,9 @@ final class BendRadius implements Rule
                 sprintf('Bend %d is too tight', $index + 1),
                 sprintf(
                     'R %s; this %s needs at least R %s.',
-                    $laid->run->units->number($bend->askedRadius), $laid->run->stock->kind->value, $laid->run->units->number($least),
+                    $laid->run->units->number($bend->askedRadius),
+                    $laid->run->stock->kind->value,
+                    $laid->run->units->number($least),
                 ),
                 $bend->corner,
                 [$bend->start, $bend->end()],
@@ -47,14 +49,19 @@ final class BendRadius implements Rule
         $findings = [];
         $at = 0.0;
         foreach ($laid->path->segments as $segment) {
-            if ($segment instanceof Curve && $segment->least < $least * (1.0 - Tolerance::CURVE_ACCURACY) - Tolerance::RULE_SLACK) {
+            if (
+                $segment instanceof Curve &&
+                $segment->least < $least * (1.0 - Tolerance::CURVE_ACCURACY) - Tolerance::RULE_SLACK
+            ) {
                 $findings[] = new Finding(
                     'bend-radius',
                     Severity::Violation,
                     'It is bent too tightly',
                     sprintf(
                         'Its tightest radius is R %s; this %s needs at least R %s.',
-                        $laid->run->units->number($segment->least), $laid->run->stock->kind->value, $laid->run->units->number($least),
+                        $laid->run->units->number($segment->least),
+                        $laid->run->stock->kind->value,
+                        $laid->run->units->number($least),
                     ),
                     $segment->pointAt($segment->leastAt),
                     $this->span($segment, $at, $least),
@@ -71,7 +78,9 @@ final class BendRadius implements Rule
     /** @return array{float, float} where it is too tight, about its tightest place */
     private function span(Curve $curve, float $start, float $least): array
     {
-        $tight = array_keys(array_filter($curve->curvature, static fn (float $bend): bool => $bend > 1.0 / max($least, 1e-9)));
+        $tight = array_keys(
+            array_filter($curve->curvature, static fn (float $bend): bool => $bend > 1.0 / max($least, 1e-9)),
+        );
 
         return $tight === []
             ? [$start + $curve->leastAt, $start + $curve->leastAt]

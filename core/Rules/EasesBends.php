@@ -38,7 +38,11 @@ trait EasesBends
     private function useRadius(LaidRun $laid, Bend $bend, float $radius): iterable
     {
         $number = $laid->run->units->number($radius);
-        yield new Remedy('Use R '.$number, 'runs', RunDraft::of($laid)->apply(SetCorner::radius($bend->vertex, $radius))->run());
+        yield new Remedy(
+            'Use R '.$number,
+            'runs',
+            RunDraft::of($laid)->apply(SetCorner::radius($bend->vertex, $radius))->run(),
+        );
         $more = Words::roundedUp($bend->askedTangent * ($radius / $bend->askedRadius - 1.0));
         $index = array_search($bend, $laid->bends, true);
         foreach ($laid->legs as $leg) {
@@ -55,14 +59,20 @@ trait EasesBends
                 );
             }
         }
-        yield new Remedy(sprintf('Use R %s at every corner', $number), 'runs', RunDraft::of($laid)->apply(SetCorner::radius(null, $radius))->run());
+        yield new Remedy(
+            sprintf('Use R %s at every corner', $number),
+            'runs',
+            RunDraft::of($laid)->apply(SetCorner::radius(null, $radius))->run(),
+        );
     }
 
     /** What the bends beside a leg and the bender ask of it, mm (job-file.md, `leg-room`). */
     private function needed(LaidRun $laid, Leg $leg): float
     {
-        $bends = array_filter([$leg->bendBefore, $leg->bendAfter], static fn (?int $bend): bool => $bend !== null
-            && $laid->bends[$bend]->angle < Tolerance::REVERSAL);
+        $bends = array_filter(
+            [$leg->bendBefore, $leg->bendAfter],
+            static fn (?int $bend): bool => $bend !== null && $laid->bends[$bend]->angle < Tolerance::REVERSAL,
+        );
         $tangents = array_sum(array_map(static fn (int $bend): float => $laid->bends[$bend]->askedTangent, $bends));
 
         return count($bends) === 2 ? $tangents + $laid->run->stock->bend->leastStraight : $tangents;
@@ -81,7 +91,12 @@ trait EasesBends
         }
         foreach ([[$leg->toVertex, 1], [$leg->fromVertex, -1]] as [$vertex, $side]) {
             foreach (self::MARGINS as $margin) {
-                yield from $this->pushed($laid, $vertex, $side, $leg->direction->times($side * Words::roundedUp($by * $margin)));
+                yield from $this->pushed(
+                    $laid,
+                    $vertex,
+                    $side,
+                    $leg->direction->times($side * Words::roundedUp($by * $margin)),
+                );
             }
         }
     }
@@ -95,18 +110,32 @@ trait EasesBends
         $corner = $laid->vertices[$vertex];
         $stop = $corner->stop;
         if ($stop === null) {
-            yield from $this->moved($laid, [$vertex], $move, static fn (RunDraft $edit): RunDraft => $edit->apply(new MoveCorner($vertex, $move)));
+            yield from $this->moved(
+                $laid,
+                [$vertex],
+                $move,
+                static fn (RunDraft $edit): RunDraft => $edit->apply(new MoveCorner($vertex, $move)),
+            );
 
             return;
         }
         $farthest = $side > 0 ? min($laid->run->route->stopCount(), $stop + 4) : max(-1, $stop - 4);
         for ($other = $stop; $other !== $farthest; $other += $side) {
             [$first, $last] = [min($stop, $other), max($stop, $other)];
-            $vertices = array_keys(array_filter(
-                $laid->vertices,
-                static fn (Vertex $vertex): bool => $vertex->stop !== null && $vertex->stop >= $first && $vertex->stop <= $last,
-            ));
-            yield from $this->moved($laid, $vertices, $move, static fn (RunDraft $edit): RunDraft => $edit->apply(new MoveStops($first, $last, $move)));
+            $vertices = array_keys(
+                array_filter(
+                    $laid->vertices,
+                    static fn (Vertex $vertex): bool => $vertex->stop !== null &&
+                        $vertex->stop >= $first &&
+                        $vertex->stop <= $last,
+                ),
+            );
+            yield from $this->moved(
+                $laid,
+                $vertices,
+                $move,
+                static fn (RunDraft $edit): RunDraft => $edit->apply(new MoveStops($first, $last, $move)),
+            );
         }
     }
 
@@ -121,11 +150,17 @@ trait EasesBends
             return;
         }
         try {
-            $corners = count($vertices) === 1
-                ? 'corner '.$vertices[0]
-                : sprintf('corners %d–%d', min($vertices), max($vertices));
+            $corners =
+                count($vertices) === 1
+                    ? 'corner '.$vertices[0]
+                    : sprintf('corners %d–%d', min($vertices), max($vertices));
             yield [
-                sprintf('Move %s %s along %s', $corners, $laid->run->units->say($move->length()), Words::direction($move)),
+                sprintf(
+                    'Move %s %s along %s',
+                    $corners,
+                    $laid->run->units->say($move->length()),
+                    Words::direction($move),
+                ),
                 $edit(RunDraft::of($laid)),
                 $corners.Words::direction($move),
             ];

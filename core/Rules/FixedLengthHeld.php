@@ -28,23 +28,30 @@ final class FixedLengthHeld implements Rule
         }
         $off = $length - $fixed->length;
 
-        return [new Finding(
-            'fixed-length',
-            Severity::Violation,
-            sprintf('%s too %s', $laid->run->units->say(abs($off)), $off > 0 ? 'long' : 'short'),
-            sprintf(
-                'It is %s; it must be %s ± %s.%s',
-                $laid->run->units->say($length), $laid->run->units->number($fixed->length), $laid->run->units->say($fixed->tolerance),
-                $laid->nearestLength === null ? '' : sprintf(
-                    ' The legs that may give cannot do it: the nearest they reach is %s.', $laid->run->units->say($laid->nearestLength),
+        return [
+            new Finding(
+                'fixed-length',
+                Severity::Violation,
+                sprintf('%s too %s', $laid->run->units->say(abs($off)), $off > 0 ? 'long' : 'short'),
+                sprintf(
+                    'It is %s; it must be %s ± %s.%s',
+                    $laid->run->units->say($length),
+                    $laid->run->units->number($fixed->length),
+                    $laid->run->units->say($fixed->tolerance),
+                    $laid->nearestLength === null
+                        ? ''
+                        : sprintf(
+                            ' The legs that may give cannot do it: the nearest they reach is %s.',
+                            $laid->run->units->say($laid->nearestLength),
+                        ),
                 ),
+                $laid->run->to->at,
+                [0.0, $length],
+                $length,
+                $fixed->length,
+                $laid->nearestLength,
             ),
-            $laid->run->to->at,
-            [0.0, $length],
-            $length,
-            $fixed->length,
-            $laid->nearestLength,
-        )];
+        ];
     }
 
     public function remedies(Finding $finding, LaidRun $laid): iterable
@@ -54,21 +61,32 @@ final class FixedLengthHeld implements Rule
             return;
         }
         if ($laid->run->route instanceof FlexibleRoute && $laid->run->route->span($laid->run) !== null) {
-            yield new Remedy(sprintf('Make it %s', $laid->run->units->say($fixed->length)), 'runs', RunDraft::of($laid)->apply(new HoldLength($fixed->length))->run());
+            yield new Remedy(
+                sprintf('Make it %s', $laid->run->units->say($fixed->length)),
+                'runs',
+                RunDraft::of($laid)->apply(new HoldLength($fixed->length))->run(),
+            );
 
             return;
         }
         if ($laid->nearestLength !== null) {
-            $nearest = $laid->nearestLength > $fixed->length
-                ? Words::roundedUp($laid->nearestLength)
-                : Words::roundedDown($laid->nearestLength);
+            $nearest =
+                $laid->nearestLength > $fixed->length
+                    ? Words::roundedUp($laid->nearestLength)
+                    : Words::roundedDown($laid->nearestLength);
             yield new Remedy(
-                sprintf('Hold %s, the nearest in reach', $laid->run->units->say($nearest)), 'runs', RunDraft::of($laid)->apply(new HoldLength($nearest))->run(),
+                sprintf('Hold %s, the nearest in reach', $laid->run->units->say($nearest)),
+                'runs',
+                RunDraft::of($laid)->apply(new HoldLength($nearest))->run(),
             );
         }
         yield from $this->letGive($laid, $fixed->length);
         $present = round($laid->length(), 1);
-        yield new Remedy(sprintf('Hold %s, as it is now', $laid->run->units->say($present)), 'runs', RunDraft::of($laid)->apply(new HoldLength($present))->run());
+        yield new Remedy(
+            sprintf('Hold %s, as it is now', $laid->run->units->say($present)),
+            'runs',
+            RunDraft::of($laid)->apply(new HoldLength($present))->run(),
+        );
     }
 
     /** @return iterable<Remedy> neighbouring corners that could give, along the legs beside them */
@@ -79,10 +97,21 @@ final class FixedLengthHeld implements Rule
             foreach ($laid->vertices as $index => $vertex) {
                 $last = $laid->vertices[$index + $more] ?? null;
                 $beyond = $laid->vertices[$index + $more + 1] ?? null;
-                if ($vertex->place !== VertexPlace::Stop || $vertex->stop === null || $last === null || $last->stop === null || $beyond === null) {
+                if (
+                    $vertex->place !== VertexPlace::Stop ||
+                    $vertex->stop === null ||
+                    $last === null ||
+                    $last->stop === null ||
+                    $beyond === null
+                ) {
                     continue;
                 }
-                foreach ($this->directions($vertex->at->minus($laid->vertices[$index - 1]->at), $beyond->at->minus($last->at)) as $along) {
+                foreach (
+                    $this->directions(
+                        $vertex->at->minus($laid->vertices[$index - 1]->at),
+                        $beyond->at->minus($last->at),
+                    ) as $along
+                ) {
                     if (++$ways > self::MOST_WAYS) {
                         return;
                     }
@@ -93,7 +122,15 @@ final class FixedLengthHeld implements Rule
                             Words::direction($along),
                         ),
                         'runs',
-                        RunDraft::of($laid)->apply(new HoldLength($length, array_values(array_unique([$vertex->stop, $last->stop])), $along))->run(),
+                        RunDraft::of($laid)
+                            ->apply(
+                                new HoldLength(
+                                    $length,
+                                    array_values(array_unique([$vertex->stop, $last->stop])),
+                                    $along,
+                                ),
+                            )
+                            ->run(),
                     );
                 }
             }

@@ -19,8 +19,8 @@ final readonly class Judge
     private const MOST_REMEDIES = 4;
 
     /**
-     * Corners that are laid at most to try remedies for one run, each try counting for some: a run that breaks a rule at
-     * every one of hundreds of corners gets remedies for its worst, and for the others once these are cured.
+     * Corners that are laid at most to try remedies for one run, each try counting for some: a run that breaks a rule
+     * at every one of hundreds of corners gets remedies for its worst, and for the others once these are cured.
      */
     private const MOST_WORK = 13_000;
 
@@ -137,7 +137,9 @@ final readonly class Judge
         $job = clone $this->job->source;
         $items = $job->{$remedy->list} ?? [];
         $job->{$remedy->list} = array_map(
-            static fn (mixed $item): mixed => $item instanceof stdClass && $item->id === $remedy->item->id ? $remedy->item : $item,
+            static fn (mixed $item): mixed => $item instanceof stdClass && $item->id === $remedy->item->id
+                ? $remedy->item
+                : $item,
             is_array($items) ? array_values($items) : [],
         );
 

@@ -47,6 +47,10 @@ final class KeptInPlace implements Rule
 
     public function remedies(Finding $finding, LaidRun $laid): iterable
     {
-        yield new Remedy('Let it go, to lie as it falls', 'runs', RunDraft::of($laid)->apply(new KeepShape(false))->run());
+        yield new Remedy(
+            'Let it go, to lie as it falls',
+            'runs',
+            RunDraft::of($laid)->apply(new KeepShape(false))->run(),
+        );
     }
 }

@@ -9,7 +9,9 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Routing\HangRoute;
 use Bowline\Routing\LaidRun;
 
-/** `kink`: a hanging cable, which has no stiffness, comes out of a clamp at an angle that a real one would be bent by. */
+/**
+ * `kink`: a hanging cable, which has no stiffness, comes out of a clamp at an angle that a real one would be bent by.
+ */
 final class KinksAtClamps implements Rule
 {
     /** Degrees that the give of a clamp takes up. */
@@ -29,13 +31,22 @@ final class KinksAtClamps implements Rule
             }
             $into = $in->directionAt($in->length());
             $onwards = $out->directionAt(0.0);
-            $kink = rad2deg($gate->travel === null ? $into->angleTo($onwards) : max($into->angleTo($gate->travel), $gate->travel->angleTo($onwards)));
+            $kink = rad2deg(
+                $gate->travel === null
+                    ? $into->angleTo($onwards)
+                    : max($into->angleTo($gate->travel), $gate->travel->angleTo($onwards)),
+            );
             if ($kink > self::ENOUGH + Tolerance::RULE_SLACK) {
                 $findings[] = new Finding(
                     'kink',
                     Severity::Warning,
                     sprintf('It kinks at %s', $gate->clamp->name),
-                    sprintf('It hangs there %.0f° off %s. With less slack it kinks less; one that lies over what it meets keeps its radius.', $kink, $gate->travel === null ? 'the way it came' : 'the axis'),
+                    sprintf(
+                        'It hangs there %.0f° off %s. With less slack it kinks less; one that lies over what it '.
+                        'meets keeps its radius.',
+                        $kink,
+                        $gate->travel === null ? 'the way it came' : 'the axis',
+                    ),
                     $gate->clamp->at,
                     [$from, $to],
                     $kink,

@@ -64,7 +64,12 @@ final class LegRoom implements Rule
             $radius = $this->eased($laid->bends[$index], $short);
             if ($radius > 0.0) {
                 yield new Remedy(
-                    sprintf('Ease bend %d by %s to R %s', $index + 1, $laid->run->units->say($laid->bends[$index]->askedRadius - $radius), $laid->run->units->number($radius)),
+                    sprintf(
+                        'Ease bend %d by %s to R %s',
+                        $index + 1,
+                        $laid->run->units->say($laid->bends[$index]->askedRadius - $radius),
+                        $laid->run->units->number($radius),
+                    ),
                     'runs',
                     RunDraft::of($laid)->apply(SetCorner::radius($laid->bends[$index]->vertex, $radius))->run(),
                 );
@@ -92,7 +97,9 @@ final class LegRoom implements Rule
     /** @return list<int> */
     private function bendsOf(Leg $leg): array
     {
-        return array_values(array_filter([$leg->bendBefore, $leg->bendAfter], static fn (?int $bend): bool => $bend !== null));
+        return array_values(
+            array_filter([$leg->bendBefore, $leg->bendAfter], static fn (?int $bend): bool => $bend !== null),
+        );
     }
 
     /** The radius whose tangent is shorter by $short mm, rounded down so that it does not fall short again. */
@@ -104,7 +111,11 @@ final class LegRoom implements Rule
     private function title(Leg $leg): string
     {
         return match (true) {
-            $leg->bendBefore !== null && $leg->bendAfter !== null => sprintf('No room between bends %d and %d', $leg->bendBefore + 1, $leg->bendAfter + 1),
+            $leg->bendBefore !== null && $leg->bendAfter !== null => sprintf(
+                'No room between bends %d and %d',
+                $leg->bendBefore + 1,
+                $leg->bendAfter + 1,
+            ),
             $leg->bendAfter !== null => sprintf('No room before bend %d', $leg->bendAfter + 1),
             default => sprintf('No room after bend %d', ($leg->bendBefore ?? 0) + 1),
         };
@@ -117,6 +128,8 @@ final class LegRoom implements Rule
             return 'its bend alone needs';
         }
 
-        return $straight > 0.0 ? sprintf('its two bends, with %s straight between them, need', $laid->run->units->say($straight)) : 'its two bends need';
+        return $straight > 0.0
+            ? sprintf('its two bends, with %s straight between them, need', $laid->run->units->say($straight))
+            : 'its two bends need';
     }
 }

@@ -20,12 +20,19 @@ trait LengthensHoses
             return;
         }
         $sold = $laid->run->stock->lengths;
-        $lengths = $sold !== [] ? $sold : array_map(
-            static fn (float $part): float => $laid->length() + Words::roundedUp($laid->length() * $part, 0), [0.02, 0.05, 0.1, 0.2, 0.35, 0.6],
-        );
+        $lengths =
+            $sold !== []
+                ? $sold
+                : array_map(
+                    static fn (float $part): float => $laid->length() + Words::roundedUp($laid->length() * $part, 0),
+                    [0.02, 0.05, 0.1, 0.2, 0.35, 0.6],
+                );
         foreach (array_filter($lengths, static fn (float $length): bool => $length > $laid->length()) as $length) {
             yield new Remedy(
-                sprintf('Use a hose of %s', $laid->run->units->say($length)), 'runs', RunDraft::of($laid)->apply(new Lengthen($length - $laid->length()))->run(), 'longer',
+                sprintf('Use a hose of %s', $laid->run->units->say($length)),
+                'runs',
+                RunDraft::of($laid)->apply(new Lengthen($length - $laid->length()))->run(),
+                'longer',
             );
         }
     }

@@ -19,16 +19,21 @@ final class LiesOutside implements Rule
         }
         [$deep, $along, $at, $name] = $deepest;
 
-        return [new Finding(
-            'lies-in',
-            Severity::Violation,
-            sprintf('It lies in %s', $name),
-            sprintf('It is %s inside there. A shorter length, or a nudge to where it should lie, gets it out.', $laid->run->units->say($deep)),
-            $at,
-            [$along, $along],
-            $deep,
-            Draping::DEEP,
-        )];
+        return [
+            new Finding(
+                'lies-in',
+                Severity::Violation,
+                sprintf('It lies in %s', $name),
+                sprintf(
+                    'It is %s inside there. A shorter length, or a nudge to where it should lie, gets it out.',
+                    $laid->run->units->say($deep),
+                ),
+                $at,
+                [$along, $along],
+                $deep,
+                Draping::DEEP,
+            ),
+        ];
     }
 
     public function remedies(Finding $finding, LaidRun $laid): iterable

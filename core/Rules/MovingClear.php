@@ -20,16 +20,22 @@ final class MovingClear implements Rule
         }
         [$distance, $body, $at] = $position->nearest;
 
-        return [new Finding(
-            'moving-touch',
-            Severity::Violation,
-            sprintf('It goes into %s while it moves', $laid->run->around->name($body)),
-            sprintf('At %s of the movement it is %s inside of it.', $position->words(), $laid->run->units->say(-$distance)),
-            $at,
-            [0.0, $laid->length()],
-            $distance,
-            0.0,
-        )];
+        return [
+            new Finding(
+                'moving-touch',
+                Severity::Violation,
+                sprintf('It goes into %s while it moves', $laid->run->around->name($body)),
+                sprintf(
+                    'At %s of the movement it is %s inside of it.',
+                    $position->words(),
+                    $laid->run->units->say(-$distance),
+                ),
+                $at,
+                [0.0, $laid->length()],
+                $distance,
+                0.0,
+            ),
+        ];
     }
 
     public function remedies(Finding $finding, LaidRun $laid): iterable

@@ -18,25 +18,33 @@ final class MovingRadius implements Rule
     {
         $tightest = $laid->sweep()?->tightest();
         $least = $laid->run->stock->movingRadius;
-        if ($tightest === null || $tightest->leastRadius() >= $least * (1.0 - Tolerance::CURVE_ACCURACY) - Tolerance::RULE_SLACK) {
+        if (
+            $tightest === null ||
+            $tightest->leastRadius() >= $least * (1.0 - Tolerance::CURVE_ACCURACY) - Tolerance::RULE_SLACK
+        ) {
             return [];
         }
         $units = $laid->run->units;
         [$along, $at] = self::tightestPlace($tightest->laid);
 
-        return [new Finding(
-            'moving-radius',
-            Severity::Violation,
-            'It is bent too tightly while it moves',
-            sprintf(
-                'At %s of the movement its radius is %s; a %s that moves needs at least R %s.',
-                $tightest->words(), $units->say($tightest->leastRadius()), $laid->run->stock->kind->value, $units->number($least),
+        return [
+            new Finding(
+                'moving-radius',
+                Severity::Violation,
+                'It is bent too tightly while it moves',
+                sprintf(
+                    'At %s of the movement its radius is %s; a %s that moves needs at least R %s.',
+                    $tightest->words(),
+                    $units->say($tightest->leastRadius()),
+                    $laid->run->stock->kind->value,
+                    $units->number($least),
+                ),
+                $at,
+                [$along, $along],
+                $tightest->leastRadius(),
+                $least,
             ),
-            $at,
-            [$along, $along],
-            $tightest->leastRadius(),
-            $least,
-        )];
+        ];
     }
 
     public function remedies(Finding $finding, LaidRun $laid): iterable

@@ -18,12 +18,17 @@ final class MovingReach implements Rule
             return [];
         }
         $route = $laid->run->route;
-        if (! $route instanceof FlexibleRoute) {
-            return [new Finding(
-                'moving-reach', Severity::Violation, 'It is rigid, and what it is joined to moves',
-                'Only a hose or a cable follows a movement: let it hang or spring, or take the movement away.',
-                ($laid->run->to->movement === null ? $laid->run->from : $laid->run->to)->at, [0.0, $laid->length()],
-            )];
+        if (! ($route instanceof FlexibleRoute)) {
+            return [
+                new Finding(
+                    'moving-reach',
+                    Severity::Violation,
+                    'It is rigid, and what it is joined to moves',
+                    'Only a hose or a cable follows a movement: let it hang or spring, or take the movement away.',
+                    ($laid->run->to->movement === null ? $laid->run->from : $laid->run->to)->at,
+                    [0.0, $laid->length()],
+                ),
+            ];
         }
         $position = $laid->sweep()?->tautest();
         $shortage = $position === null ? null : $route->asCut($laid->run)->shortage($position->laid);
@@ -32,16 +37,23 @@ final class MovingReach implements Rule
         }
         $units = $laid->run->units;
 
-        return [new Finding(
-            'moving-reach',
-            Severity::Violation,
-            'It does not reach over the whole movement',
-            sprintf('At %s of the movement there are %s to span %s.', $position->words(), $units->say($shortage[0]), $units->say($shortage[1])),
-            $laid->run->to->at,
-            [0.0, $laid->length()],
-            $shortage[0],
-            $shortage[1],
-        )];
+        return [
+            new Finding(
+                'moving-reach',
+                Severity::Violation,
+                'It does not reach over the whole movement',
+                sprintf(
+                    'At %s of the movement there are %s to span %s.',
+                    $position->words(),
+                    $units->say($shortage[0]),
+                    $units->say($shortage[1]),
+                ),
+                $laid->run->to->at,
+                [0.0, $laid->length()],
+                $shortage[0],
+                $shortage[1],
+            ),
+        ];
     }
 
     public function remedies(Finding $finding, LaidRun $laid): iterable

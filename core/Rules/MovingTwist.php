@@ -25,16 +25,22 @@ final class MovingTwist implements Rule
             return [];
         }
 
-        return [new Finding(
-            'twist',
-            Severity::Warning,
-            sprintf('The movement twists it by %s°', Words::number($degrees)),
-            sprintf('At %s it leaves the plane the hose bends in. Turn the fittings so that all moves in one plane, or give one end a swivel.', $worst->words()),
-            $laid->run->to->at,
-            [0.0, $laid->length()],
-            $degrees,
-            self::MOST,
-        )];
+        return [
+            new Finding(
+                'twist',
+                Severity::Warning,
+                sprintf('The movement twists it by %s°', Words::number($degrees)),
+                sprintf(
+                    'At %s it leaves the plane the hose bends in. Turn the fittings so that all moves in one '.
+                    'plane, or give one end a swivel.',
+                    $worst->words(),
+                ),
+                $laid->run->to->at,
+                [0.0, $laid->length()],
+                $degrees,
+                self::MOST,
+            ),
+        ];
     }
 
     public function remedies(Finding $finding, LaidRun $laid): iterable

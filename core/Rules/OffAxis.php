@@ -30,11 +30,16 @@ final class OffAxis implements Rule
         $last = $laid->legs[count($laid->legs) - 1]->direction->times(-1.0);
         $length = $laid->length();
 
-        return array_values(array_filter([
-            $this->atPort($laid->run->from, $first, 'leaves', [0.0, $laid->legs[0]->straight]),
-            ...array_map($this->inClamp(...), ClampPassage::of($laid)),
-            $this->atPort($laid->run->to, $last, 'enters', [$length - $laid->legs[count($laid->legs) - 1]->straight, $length]),
-        ]));
+        return array_values(
+            array_filter([
+                $this->atPort($laid->run->from, $first, 'leaves', [0.0, $laid->legs[0]->straight]),
+                ...array_map($this->inClamp(...), ClampPassage::of($laid)),
+                $this->atPort($laid->run->to, $last, 'enters', [
+                    $length - $laid->legs[count($laid->legs) - 1]->straight,
+                    $length,
+                ]),
+            ]),
+        );
     }
 
     public function remedies(Finding $finding, LaidRun $laid): iterable
@@ -53,11 +58,14 @@ final class OffAxis implements Rule
     /** @return iterable<Remedy> the corners beside a clamp set farther from it, a little at a time */
     private function clearOf(ClampPassage $passage, LaidRun $laid): iterable
     {
-        [$first, $second] = array_values(array_filter($laid->vertices, static fn (Vertex $vertex): bool => $vertex->stop === $passage->stop));
+        [$first, $second] = array_values(
+            array_filter($laid->vertices, static fn (Vertex $vertex): bool => $vertex->stop === $passage->stop),
+        );
         foreach ([1.0, 1.5, 2.0, 3.0] as $margin) {
             $edit = RunDraft::of($laid);
             $said = [];
-            foreach ([['before', $first, $passage->lacksBefore], ['after', $second, $passage->lacksAfter]] as [$side, $vertex, $lacks]) {
+            $sides = [['before', $first, $passage->lacksBefore], ['after', $second, $passage->lacksAfter]];
+            foreach ($sides as [$side, $vertex, $lacks]) {
                 if ($lacks > 0.0) {
                     $distance = Words::roundedUp($passage->clamp->at->distanceTo($vertex->at) + $margin * $lacks);
                     $edit->apply(new SetAtClamp($passage->stop, $side, $distance));
@@ -65,7 +73,12 @@ final class OffAxis implements Rule
                 }
             }
             if ($said !== []) {
-                yield new Remedy(sprintf('Corner %s %s', implode(' and ', $said), $passage->clamp->name), 'runs', $edit->run(), 'clear of the clamp');
+                yield new Remedy(
+                    sprintf('Corner %s %s', implode(' and ', $said), $passage->clamp->name),
+                    'runs',
+                    $edit->run(),
+                    'clear of the clamp',
+                );
             }
         }
     }
@@ -124,7 +137,12 @@ final class OffAxis implements Rule
             $move = $onAxis->minus($corner->at);
             try {
                 yield new Remedy(
-                    sprintf('Move corner %d %s along %s', $vertex, $laid->run->units->say($move->length()), Words::direction($move)),
+                    sprintf(
+                        'Move corner %d %s along %s',
+                        $vertex,
+                        $laid->run->units->say($move->length()),
+                        Words::direction($move),
+                    ),
                     'runs',
                     RunDraft::of($laid)->apply(new MoveStops($corner->stop, $corner->stop, $move))->run(),
                 );
@@ -135,7 +153,12 @@ final class OffAxis implements Rule
         foreach ([1.0, 1.5, 2.0, 3.0] as $radii) {
             $lead = Words::roundedUp($radii * $laid->run->stock->bend->radius, 0);
             yield new Remedy(
-                sprintf('Lead %s straight %s %s', $laid->run->units->say($lead), $name === 'from' ? 'out of' : 'into', $end->port),
+                sprintf(
+                    'Lead %s straight %s %s',
+                    $laid->run->units->say($lead),
+                    $name === 'from' ? 'out of' : 'into',
+                    $end->port,
+                ),
                 'runs',
                 RunDraft::of($laid)->apply(new SetLead($name, $lead))->run(),
                 'lead',

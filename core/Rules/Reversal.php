@@ -52,7 +52,11 @@ final class Reversal implements Rule
         }
         yield from $this->inTwo($laid, $bend);
         try {
-            yield new Remedy('Take out corner '.$bend->vertex, 'runs', RunDraft::of($laid)->apply(new RemoveCorner($bend->vertex))->run());
+            yield new Remedy(
+                'Take out corner '.$bend->vertex,
+                'runs',
+                RunDraft::of($laid)->apply(new RemoveCorner($bend->vertex))->run(),
+            );
         } catch (EditError) {
             // An end of a lead: nothing to take out.
         }
@@ -63,14 +67,20 @@ final class Reversal implements Rule
     {
         $next = $laid->vertices[$bend->vertex + 1]->at;
         $across = $next->plus($bend->in->times($bend->corner->minus($next)->dot($bend->in)));
-        $radii = [$bend->askedRadius, Words::roundedDown($across->distanceTo($bend->corner) / 2 - $laid->run->stock->bend->leastStraight / 2)];
+        $radii = [
+            $bend->askedRadius,
+            Words::roundedDown($across->distanceTo($bend->corner) / 2 - $laid->run->stock->bend->leastStraight / 2),
+        ];
         foreach ($radii as $radius) {
             if ($radius > 0.0) {
                 try {
                     yield new Remedy(
                         sprintf('Turn in two corners, R %s', $laid->run->units->number($radius)),
                         'runs',
-                        RunDraft::of($laid)->apply(SetCorner::radius($bend->vertex, $radius))->apply(new InsertCorner($bend->vertex + 1, $across, $radius))->run(),
+                        RunDraft::of($laid)
+                            ->apply(SetCorner::radius($bend->vertex, $radius))
+                            ->apply(new InsertCorner($bend->vertex + 1, $across, $radius))
+                            ->run(),
                     );
                 } catch (EditError) {
                     // The next leg is a lead or a clamp's: no corner can go there.

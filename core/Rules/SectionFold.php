@@ -28,9 +28,12 @@ final class SectionFold implements Rule
                 Severity::Violation,
                 sprintf('Bend %d folds into itself', $index + 1),
                 sprintf(
-                    'R %s on a %s of %s outside diameter: the inside of the bend has no room; it must be more than R %s.',
-                    $laid->run->units->number($bend->askedRadius), $laid->run->stock->kind->value,
-                    $laid->run->units->say($laid->run->stock->section->outsideDiameter), $laid->run->units->number($halfHeight),
+                    'R %s on a %s of %s outside diameter: the inside of the bend has no room; it must be more '.
+                    'than R %s.',
+                    $laid->run->units->number($bend->askedRadius),
+                    $laid->run->stock->kind->value,
+                    $laid->run->units->say($laid->run->stock->section->outsideDiameter),
+                    $laid->run->units->number($halfHeight),
                 ),
                 $bend->corner,
                 [$bend->start, $bend->end()],
@@ -55,8 +58,10 @@ final class SectionFold implements Rule
                     'It folds into itself',
                     sprintf(
                         'Its tightest radius is R %s; a %s of %s outside diameter folds at R %s and below.',
-                        $laid->run->units->number($segment->least), $laid->run->stock->kind->value,
-                        $laid->run->units->say($laid->run->stock->section->outsideDiameter), $laid->run->units->number($halfHeight),
+                        $laid->run->units->number($segment->least),
+                        $laid->run->stock->kind->value,
+                        $laid->run->units->say($laid->run->stock->section->outsideDiameter),
+                        $laid->run->units->number($halfHeight),
                     ),
                     $segment->pointAt($segment->leastAt),
                     [$start + $segment->leastAt, $start + $segment->leastAt],

@@ -11,10 +11,13 @@ use Bowline\Routing\LaidRun;
 /** `set-angle`: what a bend is overbent by for its springback is an angle that some metal springs back by. */
 final class SetAngle implements Rule
 {
-    /** More than this share of its angle and this constant, radians, no tube springs back: titanium comes to about a fifth. */
+    /**
+     * More than this share of its angle and this constant, radians, no tube springs back: titanium comes to about a
+     * fifth.
+     */
     private const MOST_RATIO = 0.35;
 
-    private const MOST_OFFSET = 15 * M_PI / 180;
+    private const MOST_OFFSET = (15 * M_PI) / 180;
 
     public function check(LaidRun $laid): array
     {
@@ -26,14 +29,23 @@ final class SetAngle implements Rule
                 continue;
             }
 
-            return [new Finding(
-                'set-angle', Severity::Violation, sprintf('Bend %d is set to an angle that no tube springs back from', $index + 1),
-                sprintf(
-                    'With the springback of its stock, the bend of %s° is set to %s°. Correct the springback of the stock.',
-                    Words::number(rad2deg($bend->angle)), Words::number(rad2deg($set)),
+            return [
+                new Finding(
+                    'set-angle',
+                    Severity::Violation,
+                    sprintf('Bend %d is set to an angle that no tube springs back from', $index + 1),
+                    sprintf(
+                        'With the springback of its stock, the bend of %s° is set to %s°. Correct the springback '.
+                        'of the stock.',
+                        Words::number(rad2deg($bend->angle)),
+                        Words::number(rad2deg($set)),
+                    ),
+                    $bend->corner,
+                    [$bend->start, $bend->end()],
+                    rad2deg($set),
+                    rad2deg($set > $most ? $most : $least),
                 ),
-                $bend->corner, [$bend->start, $bend->end()], rad2deg($set), rad2deg($set > $most ? $most : $least),
-            )];
+            ];
         }
 
         return [];

@@ -14,17 +14,21 @@ final class Snaps implements Rule
 
     public function check(LaidRun $laid): array
     {
-        return array_map(static fn (MovedPosition $position): Finding => new Finding(
-            'snaps',
-            Severity::Warning,
-            'It snaps over while it moves',
-            sprintf(
-                'At %s of the movement the shape it is in stops being stable: a real hose would jump to another there, and on the way back at another place.',
-                $position->words(),
+        return array_map(
+            static fn (MovedPosition $position): Finding => new Finding(
+                'snaps',
+                Severity::Warning,
+                'It snaps over while it moves',
+                sprintf(
+                    'At %s of the movement the shape it is in stops being stable: a real hose would jump to '.
+                    'another there, and on the way back at another place.',
+                    $position->words(),
+                ),
+                $laid->run->to->at,
+                [0.0, $laid->length()],
             ),
-            $laid->run->to->at,
-            [0.0, $laid->length()],
-        ), array_slice($laid->sweep()?->jumps() ?? [], 0, 1));
+            array_slice($laid->sweep()?->jumps() ?? [], 0, 1),
+        );
     }
 
     public function remedies(Finding $finding, LaidRun $laid): iterable

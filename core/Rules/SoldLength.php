@@ -43,7 +43,9 @@ final class SoldLength implements Rule
     {
         foreach (array_slice($this->nearestFirst($laid), 0, self::MOST) as $length) {
             yield new Remedy(
-                sprintf('Use the hose of %s', $laid->run->units->say($length)), 'runs', RunDraft::of($laid)->apply(new Lengthen($length - $laid->length()))->run(),
+                sprintf('Use the hose of %s', $laid->run->units->say($length)),
+                'runs',
+                RunDraft::of($laid)->apply(new Lengthen($length - $laid->length()))->run(),
             );
         }
     }

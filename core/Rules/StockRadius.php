@@ -18,14 +18,24 @@ final class StockRadius implements Rule
         }
         $units = $laid->run->units;
 
-        return [new Finding(
-            'stock-radius', Severity::Warning, 'Its stock asks for a bend that it does not stand',
-            sprintf(
-                '%s is bent to R %s where nothing else is said, and stands R %s at least. Correct one of the two in the stock.',
-                $laid->run->stock->name, $units->number($bend->radius), $units->number($bend->leastRadius),
+        return [
+            new Finding(
+                'stock-radius',
+                Severity::Warning,
+                'Its stock asks for a bend that it does not stand',
+                sprintf(
+                    '%s is bent to R %s where nothing else is said, and stands R %s at least. Correct one of the '.
+                    'two in the stock.',
+                    $laid->run->stock->name,
+                    $units->number($bend->radius),
+                    $units->number($bend->leastRadius),
+                ),
+                $laid->run->from->at,
+                [0.0, $laid->length()],
+                $bend->radius,
+                $bend->leastRadius,
             ),
-            $laid->run->from->at, [0.0, $laid->length()], $bend->radius, $bend->leastRadius,
-        )];
+        ];
     }
 
     public function remedies(Finding $finding, LaidRun $laid): iterable

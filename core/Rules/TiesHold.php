@@ -31,7 +31,9 @@ final class TiesHold implements Rule
             foreach ($tied->held->broken as $number) {
                 if ($this->finding($laid, $vertex, $tied, $number)->message === $finding->message) {
                     yield new Remedy(
-                        sprintf('Let go of “%s”', $tied->ties[$number]->words($laid->run->units)), 'runs', RunDraft::of($laid)->apply(new UntieCorner($vertex, $number))->run(),
+                        sprintf('Let go of “%s”', $tied->ties[$number]->words($laid->run->units)),
+                        'runs',
+                        RunDraft::of($laid)->apply(new UntieCorner($vertex, $number))->run(),
                     );
                 }
             }
@@ -40,7 +42,9 @@ final class TiesHold implements Rule
             foreach ($tied->ties as $other => $tie) {
                 if ($tied->held->broken !== [] && ! in_array($other, $tied->held->broken, true)) {
                     yield new Remedy(
-                        sprintf('Let go of “%s”', $tie->words($laid->run->units)), 'runs', RunDraft::of($laid)->apply(new UntieCorner($vertex, $other))->run(),
+                        sprintf('Let go of “%s”', $tie->words($laid->run->units)),
+                        'runs',
+                        RunDraft::of($laid)->apply(new UntieCorner($vertex, $other))->run(),
                     );
                 }
             }
@@ -58,8 +62,15 @@ final class TiesHold implements Rule
             Severity::Violation,
             sprintf('A relation of corner %d does not hold', $vertex),
             sprintf(
-                'It should be %s and misses that by %s.%s', $tied->ties[$number]->words($units), $units->say($missed),
-                $kept === [] ? '' : sprintf(' It is held by being %s.', implode(' and ', array_map(static fn (Tie $tie): string => $tie->words($units), $kept))),
+                'It should be %s and misses that by %s.%s',
+                $tied->ties[$number]->words($units),
+                $units->say($missed),
+                $kept === []
+                    ? ''
+                    : sprintf(
+                        ' It is held by being %s.',
+                        implode(' and ', array_map(static fn (Tie $tie): string => $tie->words($units), $kept)),
+                    ),
             ),
             $laid->vertices[$vertex]->at,
             self::span($laid, $vertex),

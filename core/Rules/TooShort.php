@@ -46,7 +46,12 @@ final class TooShort implements Rule
             $more = Words::roundedUp($short + ($finding->required ?? 0.0) * ($longer - 1.0), 0);
             $edit = RunDraft::of($laid)->apply(new Lengthen($more));
             // A draped run takes its time to be tried: one length that does is enough.
-            yield new Remedy(sprintf('Make it %s longer', $laid->run->units->say($more)), 'runs', $edit->run(), $laid->run->route instanceof DrapeRoute ? 'longer' : null);
+            yield new Remedy(
+                sprintf('Make it %s longer', $laid->run->units->say($more)),
+                'runs',
+                $edit->run(),
+                $laid->run->route instanceof DrapeRoute ? 'longer' : null,
+            );
         }
     }
 }

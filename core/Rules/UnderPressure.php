@@ -9,7 +9,10 @@ use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\SpringRoute;
 
-/** `pressure`: a hose gets shorter and longer under pressure; at both ends of that it still reaches and keeps its radius. */
+/**
+ * `pressure`: a hose gets shorter and longer under pressure; at both ends of that it still reaches and keeps its
+ * radius.
+ */
 final class UnderPressure implements Rule
 {
     use LengthensHoses;
@@ -19,7 +22,12 @@ final class UnderPressure implements Rule
         $route = $laid->run->route;
         $pressure = $laid->run->stock->pressure;
         // What is wrong without pressure is said by its own rule.
-        if ($pressure === null || ! $route instanceof SpringRoute || $route->shortage($laid) !== null || $this->isTight($laid)) {
+        if (
+            $pressure === null ||
+            ! ($route instanceof SpringRoute) ||
+            $route->shortage($laid) !== null ||
+            $this->isTight($laid)
+        ) {
             return [];
         }
         $units = $laid->run->units;
@@ -29,16 +37,32 @@ final class UnderPressure implements Rule
             $percent = Words::number(abs($part) * 100.0);
             $shortage = $run->route instanceof SpringRoute ? $run->route->shortage($pressed) : null;
             if ($shortage !== null) {
-                return [$this->finding($laid, sprintf('Under pressure it is %s %% %s, and does not reach', $percent, $way), sprintf(
-                    'There are then %s to span %s.', $units->say($shortage[0]), $units->say($shortage[1]),
-                ), $shortage[0], $shortage[1])];
+                return [
+                    $this->finding(
+                        $laid,
+                        sprintf('Under pressure it is %s %% %s, and does not reach', $percent, $way),
+                        sprintf('There are then %s to span %s.', $units->say($shortage[0]), $units->say($shortage[1])),
+                        $shortage[0],
+                        $shortage[1],
+                    ),
+                ];
             }
             if ($this->isTight($pressed)) {
                 $least = $laid->run->stock->bend->leastRadius;
 
-                return [$this->finding($laid, sprintf('Under pressure it is %s %% %s, and bent too tightly', $percent, $way), sprintf(
-                    'Its tightest radius is then R %s; it needs at least R %s.', $units->number($pressed->path->leastRadius() ?? 0.0), $units->number($least),
-                ), $pressed->path->leastRadius() ?? 0.0, $least)];
+                return [
+                    $this->finding(
+                        $laid,
+                        sprintf('Under pressure it is %s %% %s, and bent too tightly', $percent, $way),
+                        sprintf(
+                            'Its tightest radius is then R %s; it needs at least R %s.',
+                            $units->number($pressed->path->leastRadius() ?? 0.0),
+                            $units->number($least),
+                        ),
+                        $pressed->path->leastRadius() ?? 0.0,
+                        $least,
+                    ),
+                ];
             }
         }
 
@@ -52,11 +76,21 @@ final class UnderPressure implements Rule
 
     private function isTight(LaidRun $laid): bool
     {
-        return ($laid->path->leastRadius() ?? INF) < $laid->run->stock->bend->leastRadius * (1.0 - Tolerance::CURVE_ACCURACY) - Tolerance::RULE_SLACK;
+        return ($laid->path->leastRadius() ?? INF) <
+            $laid->run->stock->bend->leastRadius * (1.0 - Tolerance::CURVE_ACCURACY) - Tolerance::RULE_SLACK;
     }
 
     private function finding(LaidRun $laid, string $title, string $message, float $measured, float $required): Finding
     {
-        return new Finding('pressure', Severity::Violation, $title, $message, $laid->run->to->at, [0.0, $laid->length()], $measured, $required);
+        return new Finding(
+            'pressure',
+            Severity::Violation,
+            $title,
+            $message,
+            $laid->run->to->at,
+            [0.0, $laid->length()],
+            $measured,
+            $required,
+        );
     }
 }

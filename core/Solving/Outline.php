@@ -29,14 +29,17 @@ final class Outline
         }
         $laid = LaidRun::curve($run, new Path($lines === [] ? [new Line($run->from->at, $run->to->at)] : $lines));
 
-        return new SolvedRun($laid, BendTable::of($laid), [new Finding(
-            'unsolved',
-            Severity::Warning,
-            'Not worked out yet',
-            'It takes a while and is worked out in the background. Until then it is drawn straight from point to point, and neither its length nor what is wrong with it is known.',
-            $run->from->at,
-            [0.0, $laid->length()],
-        )]);
+        return new SolvedRun($laid, BendTable::of($laid), [
+            new Finding(
+                'unsolved',
+                Severity::Warning,
+                'Not worked out yet',
+                'It takes a while and is worked out in the background. Until then it is drawn straight from point'.
+                ' to point, and neither its length nor what is wrong with it is known.',
+                $run->from->at,
+                [0.0, $laid->length()],
+            ),
+        ]);
     }
 
     /** @return non-empty-list<Vector> */
@@ -46,8 +49,11 @@ final class Outline
         $toLead = $run->to->leadPoint();
 
         return [
-            $run->from->at, ...($fromLead === null ? [] : [$fromLead]), ...$run->route->saidPoints($fromLead ?? $run->from->at),
-            ...($toLead === null ? [] : [$toLead]), $run->to->at,
+            $run->from->at,
+            ...$fromLead === null ? [] : [$fromLead],
+            ...$run->route->saidPoints($fromLead ?? $run->from->at),
+            ...$toLead === null ? [] : [$toLead],
+            $run->to->at,
         ];
     }
 }

@@ -39,7 +39,10 @@ final readonly class Solver
 
         return new SolvedRun(
             $laid, BendTable::of($laid), $this->judge->findingsWithRemedies($laid),
-            $run->route instanceof SpringRoute && $run->route->gates->isNone() ? RestingShapes::of($run, $run->route) : null, true,
+            $run->route instanceof SpringRoute && $run->route->gates->isNone()
+                ? RestingShapes::of($run, $run->route)
+                : null,
+            true,
         );
     }
 

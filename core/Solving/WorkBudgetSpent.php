@@ -11,6 +11,8 @@ final class WorkBudgetSpent extends EditError
 {
     public function __construct()
     {
-        parent::__construct('So much hangs on this that it is not worked out while it is dragged. Type where it is to be.');
+        parent::__construct(
+            'So much hangs on this that it is not worked out while it is dragged. Type where it is to be.',
+        );
     }
 }

@@ -29,7 +29,10 @@ return new class extends Migration
                 $table->json('definition')->comment('the item as it stands in the job file');
                 if ($list === 'runs') {
                     $table->foreignId('stock_id')->constrained()->restrictOnDelete();
-                    $table->string('solved_from', 32)->nullable()->comment('hash of all that the solution follows from');
+                    $table
+                        ->string('solved_from', 32)
+                        ->nullable()
+                        ->comment('hash of all that the solution follows from');
                     $table->json('solution')->nullable();
                 }
                 $table->unique(['job_id', 'key']);

@@ -11,7 +11,10 @@ return new class extends Migration
     public function up(): void
     {
         Schema::table('jobs', function (Blueprint $table): void {
-            $table->unsignedInteger('step')->default(0)->comment('number of the last step in force; those after it are undone');
+            $table
+                ->unsignedInteger('step')
+                ->default(0)
+                ->comment('number of the last step in force; those after it are undone');
             $table->timestamp('opened_at')->nullable();
             $table->softDeletes();
         });

@@ -11,7 +11,10 @@ return new class extends Migration
     public function up(): void
     {
         Schema::table('jobs', function (Blueprint $table): void {
-            $table->json('extras')->default('{}')->comment('of the header of the job file: show_fraction, revision, sets, benders');
+            $table
+                ->json('extras')
+                ->default('{}')
+                ->comment('of the header of the job file: show_fraction, revision, sets, benders');
             $table->json('remembered')->default('{}')->comment('the stock and the bend radius chosen last');
         });
         Schema::create('meshes', function (Blueprint $table): void {

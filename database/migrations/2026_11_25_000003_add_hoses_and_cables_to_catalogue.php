@@ -25,7 +25,14 @@ return new class extends Migration
     public function down(): void
     {
         Schema::table('catalogue_rows', function (Blueprint $table): void {
-            $table->dropColumn(['moving_radius', 'mass', 'stiffness', 'pressure_shortest', 'pressure_longest', 'layers']);
+            $table->dropColumn([
+                'moving_radius',
+                'mass',
+                'stiffness',
+                'pressure_shortest',
+                'pressure_longest',
+                'layers',
+            ]);
         });
     }
 };

@@ -11,7 +11,10 @@ use Bowline\Job\JobFile;
 use Illuminate\Database\Seeder;
 use RuntimeException;
 
-/** Puts the demo jobs into an empty database: the engine space of the pilot boat "Ternwake", a skid for it and its hoses and cables, all invented. */
+/**
+ * Puts the demo jobs into an empty database: the engine space of the pilot boat "Ternwake", a skid for it and its hoses
+ * and cables, all invented.
+ */
 final class DatabaseSeeder extends Seeder
 {
     /** The last one is the one that opens. */
@@ -27,7 +30,9 @@ final class DatabaseSeeder extends Seeder
         }
         foreach (self::JOBS as $name) {
             $json = file_get_contents(database_path('demo/'.$name));
-            $job = $files->keep(JobFile::decode($json === false ? throw new RuntimeException('A demo job cannot be read.') : $json));
+            $job = $files->keep(
+                JobFile::decode($json === false ? throw new RuntimeException('A demo job cannot be read.') : $json),
+            );
             $state->solve($job, self::LONGEST);
         }
     }

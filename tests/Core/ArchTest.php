@@ -15,32 +15,83 @@ arch('strict types everywhere')->expect(['Bowline', 'App'])->toUseStrictTypes();
 
 arch('values of the core do not change')
     ->expect(['Bowline\Geometry', 'Bowline\Job\Stop', 'Bowline\Job\End', 'Bowline\Bending'])
-    ->classes()->toBeReadonly()->ignoring(['Bowline\Geometry\Tolerance', 'Bowline\Geometry\Surface'])->ignoring('Bowline\Job\Stop\StopReader')->ignoring('Bowline\Job\End\EndReader');
+    ->classes()
+    ->toBeReadonly()
+    ->ignoring(['Bowline\Geometry\Tolerance', 'Bowline\Geometry\Surface'])
+    ->ignoring('Bowline\Job\Stop\StopReader')
+    ->ignoring('Bowline\Job\End\EndReader');
 
 arch('controllers leave rows to the services')
     ->expect('App\Http\Controllers')
     ->not->toUse(['Illuminate\Support\Facades\DB', 'App\Models\Run', 'App\Models\Stock']);
 
 /*
- * The folders of the core in their order: each uses those above it and none below. The class Bowline\Job, a whole job with
- * its runs, stands between Routing and what is below that.
+ * The folders of the core in their order: each uses those above it and none below. The class Bowline\Job, a whole job
+ * with its runs, stands between Routing and what is below that.
  */
-const LAYERS = ['Geometry', 'Curves', 'Job', 'Routing', 'Bending', 'Body', 'Editing', 'Rules', 'Solving', 'Proposals', 'Exchange', 'Console'];
+const LAYERS = [
+    'Geometry',
+    'Curves',
+    'Job',
+    'Routing',
+    'Bending',
+    'Body',
+    'Editing',
+    'Rules',
+    'Solving',
+    'Proposals',
+    'Exchange',
+    'Console',
+];
 
 arch('each folder of the core uses only those above it', function (string $folder, array $below): void {
     $files = glob(dirname(__DIR__, 2).'/core/'.$folder.'/{,*/,*/*/}*.php', GLOB_BRACE) ?: [];
     expect($files)->not->toBe([]);
     foreach ($files as $file) {
-        preg_match_all('/\\\\?Bowline\\\\(\w+)(\\\\)?/', (string) preg_replace('/^namespace .*$/m', '', (string) file_get_contents($file)), $used, PREG_SET_ORDER);
+        preg_match_all(
+            '/\\\\?Bowline\\\\(\w+)(\\\\)?/',
+            (string) preg_replace('/^namespace .*$/m', '', (string) file_get_contents($file)),
+            $used,
+            PREG_SET_ORDER,
+        );
         foreach ($used as $use) {
             // The whole of a job is a class, what the designer said of it a folder.
             $name = $use[1] === 'Job' && ! isset($use[2]) ? 'Routing' : $use[1];
-            expect(in_array($name, $below, true))->toBeFalse(sprintf('%s is above %s and must not use it', basename($file), $name));
+            expect(in_array($name, $below, true))->toBeFalse(
+                sprintf('%s is above %s and must not use it', basename($file), $name),
+            );
         }
     }
-})->with(array_map(static fn (string $folder, int $at): array => [$folder, array_slice(LAYERS, $at + 1)], LAYERS, array_keys(LAYERS)));
+})->with(
+    array_map(
+        static fn (string $folder, int $at): array => [$folder, array_slice(LAYERS, $at + 1)],
+        LAYERS,
+        array_keys(LAYERS),
+    ),
+);
 
 it('knows the place of every folder of the core', function (): void {
     $folders = array_map(basename(...), glob(dirname(__DIR__, 2).'/core/*', GLOB_ONLYDIR) ?: []);
     expect($folders)->toEqualCanonicalizing(LAYERS);
+});
+
+it('has no line over 120 characters', function (): void {
+    $root = dirname(__DIR__, 2);
+    $folders = ['app', 'bench', 'core', 'database', 'resources/js', 'resources/scss', 'routes', 'tests'];
+    $long = [];
+    foreach (array_filter($folders, static fn (string $folder): bool => is_dir("$root/$folder")) as $folder) {
+        /** @var SplFileInfo $file */
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("$root/$folder")) as $file) {
+            $isCode = in_array($file->getExtension(), ['php', 'ts', 'tsx', 'mjs', 'scss'], true);
+            if (! $isCode || str_ends_with($file->getPathname(), 'js/api/types.ts')) {
+                continue;
+            }
+            foreach (file($file->getPathname(), FILE_IGNORE_NEW_LINES) ?: [] as $index => $line) {
+                if (mb_strlen($line) > 120) {
+                    $long[] = substr($file->getPathname(), strlen($root) + 1).':'.($index + 1);
+                }
+            }
+        }
+    }
+    expect($long)->toBe([]);
 });

@@ -32,19 +32,59 @@ it('says what is wrong with the command', function (array $arguments, string $wo
     'nothing' => [[], 'bowline solve FILE'],
     'no such file' => [['solve', '/nowhere.json'], 'cannot be read'],
     'no such run' => [['solve', Cases::file('corners-straight'), '--run', 'x'], 'no run “x”'],
-    'an option of another command' => [['solve', Cases::file('corners-straight'), '--lines', 'x.dxf'], 'bowline solve takes no --lines; it takes --run.'],
-    'an option of no command' => [['stl', Cases::file('corners-straight'), '--fine=1'], 'bowline stl takes no --fine; it takes --run, --chord.'],
+    'an option of another command' => [
+        ['solve', Cases::file('corners-straight'), '--lines', 'x.dxf'],
+        'bowline solve takes no --lines; it takes --run.',
+    ],
+    'an option of no command' => [
+        ['stl', Cases::file('corners-straight'), '--fine=1'],
+        'bowline stl takes no --fine; it takes --run, --chord.',
+    ],
     'an option without its value' => [['bends', Cases::file('corners-straight'), '--run'], '--run needs a value.'],
-    'an option twice' => [['bends', Cases::file('corners-straight'), '--run', 'feed', '--run=feed'], '--run is given twice.'],
+    'an option twice' => [
+        ['bends', Cases::file('corners-straight'), '--run', 'feed', '--run=feed'],
+        '--run is given twice.',
+    ],
     'no file' => [['bends', '--run', 'feed'], 'takes one job file, and none is named'],
-    'two files' => [['solve', Cases::file('corners-straight'), Cases::file('corners-solid')], 'takes one job file, and 2 are named'],
-    'nothing to change' => [['change', Cases::file('corners-straight'), '--run', 'feed'], 'bowline change needs --change JSON'],
-    'a change that is none' => [['change', Cases::file('corners-straight'), '--run', 'feed', '--change', '{"do": "weld"}'], '/do: “weld” is no change'],
-    'a change of the wrong shape' => [['change', Cases::file('corners-straight'), '--run', 'feed', '--change', '{"do": "move-corner", "vertex": 1, "by": 5}'], '/by'],
+    'two files' => [
+        ['solve', Cases::file('corners-straight'), Cases::file('corners-solid')],
+        'takes one job file, and 2 are named',
+    ],
+    'nothing to change' => [
+        ['change', Cases::file('corners-straight'), '--run', 'feed'],
+        'bowline change needs --change JSON',
+    ],
+    'a change that is none' => [
+        ['change', Cases::file('corners-straight'), '--run', 'feed', '--change', '{"do": "weld"}'],
+        '/do: “weld” is no change',
+    ],
+    'a change of the wrong shape' => [
+        [
+            'change',
+            Cases::file('corners-straight'),
+            '--run',
+            'feed',
+            '--change',
+            '{"do": "move-corner", "vertex": 1, "by": 5}',
+        ],
+        '/by',
+    ],
     'no such command' => [['weld', Cases::file('corners-straight')], 'no command “weld”'],
-    ...array_map(static fn (string $chord): array => [['stl', Cases::file('corners-straight'), '--chord', $chord], '--chord is a number from 0.0001 to 1000 mm'], [
-        'a chord of nothing' => '0', 'a chord too fine' => '0.00009', 'finer than floats' => '1e-300', 'too coarse' => '1001', 'infinite' => '1e999', 'no number' => 'fine', 'a unit' => '0.1mm',
-    ]),
+    ...array_map(
+        static fn (string $chord): array => [
+            ['stl', Cases::file('corners-straight'), '--chord', $chord],
+            '--chord is a number from 0.0001 to 1000 mm',
+        ],
+        [
+            'a chord of nothing' => '0',
+            'a chord too fine' => '0.00009',
+            'finer than floats' => '1e-300',
+            'too coarse' => '1001',
+            'infinite' => '1e999',
+            'no number' => 'fine',
+            'a unit' => '0.1mm',
+        ],
+    ),
 ]);
 
 it('does not write a body that folds over, and says why', function (): void {
@@ -54,7 +94,13 @@ it('does not write a body that folds over, and says why', function (): void {
 
 it('says of every command what it takes', function (string $command): void {
     [$exit, $out, $err] = Cases::bowline($command::name(), '--help');
-    expect($exit)->toBe(0)->and($err)->toBe('')->and($out)->toStartWith('bowline '.$command::name().' FILE')->toContain($command::summary() === '' ? '-' : ucfirst($command::summary()));
+    expect($exit)
+        ->toBe(0)
+        ->and($err)
+        ->toBe('')
+        ->and($out)
+        ->toStartWith('bowline '.$command::name().' FILE')
+        ->toContain($command::summary() === '' ? '-' : ucfirst($command::summary()));
     foreach ($command::options() as $option) {
         expect($out)->toContain('--'.$option->name.' '.$option->value)->toContain($option->summary);
     }

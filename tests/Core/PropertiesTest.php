@@ -11,7 +11,8 @@ use Tests\Properties\SprungHoses;
 use Tests\Properties\StraightOnStops;
 
 /*
- * Laws that hold of any job, over random ones with fixed seeds; bench/properties.php takes any seeds and tells the worst.
+ * Laws that hold of any job, over random ones with fixed seeds; bench/properties.php takes any seeds and tells the
+ * worst.
  */
 
 it('holds of random jobs', function (Property $property, int $from, int $to): void {

@@ -11,7 +11,11 @@ use Symfony\Component\Process\Process;
 /** @return array{int, string} exit code and all that was said; what has to be built before comes first */
 function admin(string $database, string ...$arguments): array
 {
-    $process = new Process([base_path('bin/bowline-admin'), ...$arguments], base_path(), ['DB_DATABASE' => $database, 'APP_ENV' => 'local', 'DB_CONNECTION' => 'sqlite']);
+    $process = new Process([base_path('bin/bowline-admin'), ...$arguments], base_path(), [
+        'DB_DATABASE' => $database,
+        'APP_ENV' => 'local',
+        'DB_CONNECTION' => 'sqlite',
+    ]);
     $process->setTimeout(120);
     $process->run();
 
@@ -23,7 +27,11 @@ it('backs up, restores and checks', function (): void {
     mkdir($folder);
     $database = $folder.'/jobs.sqlite';
     touch($database);
-    $migrate = new Process([PHP_BINARY, 'artisan', 'migrate', '--force', '--seed', '--quiet'], base_path(), ['DB_DATABASE' => $database, 'APP_ENV' => 'local', 'DB_CONNECTION' => 'sqlite']);
+    $migrate = new Process([PHP_BINARY, 'artisan', 'migrate', '--force', '--seed', '--quiet'], base_path(), [
+        'DB_DATABASE' => $database,
+        'APP_ENV' => 'local',
+        'DB_CONNECTION' => 'sqlite',
+    ]);
     $migrate->mustRun();
     // It is done with the meshes of this checkout, of which there may be some already.
     $meshes = count(glob(storage_path('app/meshes/*')) ?: []);
@@ -37,7 +45,12 @@ it('backs up, restores and checks', function (): void {
         $pdo->exec('DELETE FROM runs; DELETE FROM jobs WHERE id = 2');
         unset($pdo);
         [$exit, $said] = admin($database, 'restore', $folder.'/b.tar');
-        expect($exit)->toBe(0)->and($said)->toContain('Restored 3 jobs.')->and(glob($database.'.before-*'))->toHaveCount(1);
+        expect($exit)
+            ->toBe(0)
+            ->and($said)
+            ->toContain('Restored 3 jobs.')
+            ->and(glob($database.'.before-*'))
+            ->toHaveCount(1);
         [$exit, $said] = admin($database, 'check');
         expect($exit)->toBe(0)->and($said)->toContain('0 wrong');
 
@@ -65,11 +78,24 @@ it('says what is wrong with a database before it serves, and begins anew beside 
     $port = substr((string) strrchr(stream_socket_get_name($socket, false), ':'), 1);
     fclose($socket);
     $demo = static fn (string ...$options): Process => new Process(
-        ['bin/demo', '--port', $port, ...$options], base_path(), ['DB_DATABASE' => $database, 'APP_ENV' => 'local', 'DB_CONNECTION' => 'sqlite', 'QUEUE_CONNECTION' => 'database'], null, 120,
+        ['bin/demo', '--port', $port, ...$options],
+        base_path(),
+        [
+            'DB_DATABASE' => $database,
+            'APP_ENV' => 'local',
+            'DB_CONNECTION' => 'sqlite',
+            'QUEUE_CONNECTION' => 'database',
+        ],
+        null,
+        120,
     );
     $refused = static function () use ($demo): string {
         $process = $demo();
-        expect($process->run())->toBe(1)->and($process->getErrorOutput())->toContain('bin/demo --aside')->not->toMatch('~: line \d|Stack trace~');
+        expect($process->run())
+            ->toBe(1)
+            ->and($process->getErrorOutput())
+            ->toContain('bin/demo --aside')
+            ->not->toMatch('~: line \d|Stack trace~');
 
         return $process->getErrorOutput();
     };
@@ -81,7 +107,9 @@ it('says what is wrong with a database before it serves, and begins anew beside 
 
         $running = $demo('--aside');
         $running->start();
-        expect($running->waitUntil(static fn (string $type, string $said): bool => str_contains($said, 'Bowline is at')))->toBeTrue();
+        expect(
+            $running->waitUntil(static fn (string $type, string $said): bool => str_contains($said, 'Bowline is at')),
+        )->toBeTrue();
         expect(json_decode((string) file_get_contents("http://127.0.0.1:$port/api/jobs"), true))->toHaveCount(3)
             ->and(file_get_contents(glob($database.'.aside-*')[0]))->toBe($bytes);
         $running->stop(10);
@@ -98,7 +126,10 @@ it('says what is wrong with a database before it serves, and begins anew beside 
     }
 });
 
-it('says before it serves that its disk is full or may not be written to', function (string $options, string $words): void {
+it('says before it serves that its disk is full or may not be written to', function (
+    string $options,
+    string $words,
+): void {
     $folder = sys_get_temp_dir().'/bowline-disk-'.bin2hex(random_bytes(4));
     mkdir($folder);
     // 64 kB hold the beginning of a database, and no demo.
@@ -111,21 +142,36 @@ it('says before it serves that its disk is full or may not be written to', funct
         exec('mount -o '.$options.' '.escapeshellarg($folder));
         $process = new Process(
             ['bin/demo', '--port', (string) random_int(20000, 29000)], base_path(),
-            ['DB_DATABASE' => $folder.'/jobs.sqlite', 'APP_ENV' => 'local', 'DB_CONNECTION' => 'sqlite', 'QUEUE_CONNECTION' => 'database'], null, 120,
+            [
+                'DB_DATABASE' => $folder.'/jobs.sqlite',
+                'APP_ENV' => 'local',
+                'DB_CONNECTION' => 'sqlite',
+                'QUEUE_CONNECTION' => 'database',
+            ],
+            null,
+            120,
         );
-        expect($process->run())->toBe(1)->and($process->getErrorOutput())->toContain($words)->not->toMatch('~: line \d|Stack trace|SQLSTATE~');
+        expect($process->run())
+            ->toBe(1)
+            ->and($process->getErrorOutput())
+            ->toContain($words)
+            ->not->toMatch('~: line \d|Stack trace|SQLSTATE~');
     } finally {
         exec('umount '.escapeshellarg($folder));
         rmdir($folder);
     }
 })->with([
     'full' => ['remount,size=64k', 'The disk of the server is full'],
-    'read-only' => ['remount,ro', 'cannot be made; check who owns its folder and whether its disk is full or read-only'],
+    'read-only' => [
+        'remount,ro',
+        'cannot be made; check who owns its folder and whether its disk is full or read-only',
+    ],
 ]);
 
 it('looks for its own processes without a word about one that ends meanwhile', function (): void {
     // It ends when the first process is looked at, and is in the list all the same.
-    $script = '. bin/processes; sleep 60 & victim=$!; readlink() { kill -9 $victim; wait $victim; pwd -P; }; own_processes 1';
+    $script =
+        '. bin/processes; sleep 60 & victim=$!; readlink() { kill -9 $victim; wait $victim; pwd -P; }; own_processes 1';
     $process = new Process(['bash', '-c', $script], base_path(), null, null, 60);
     $process->run();
     expect($process->getErrorOutput())->not->toContain('No such file')->and($process->getOutput())->toBe('');

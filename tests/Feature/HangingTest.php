@@ -12,7 +12,11 @@ function hangingByAll(stdClass $file, string $list, string $id): array
     $mounted = [];
     foreach ($list === 'surroundings' ? ['fittings', 'clamps'] : [] as $kind) {
         foreach ($file->{$kind} ?? [] as $item) {
-            array_push($mounted, ...(isset($item->on) ? [[$kind, $item->id, $item->on]] : []), ...(isset($item->moves) ? [[$kind, $item->id, Hanging::MOVES]] : []));
+            array_push(
+                $mounted,
+                ...isset($item->on) ? [[$kind, $item->id, $item->on]] : [],
+                ...isset($item->moves) ? [[$kind, $item->id, Hanging::MOVES]] : [],
+            );
         }
     }
 
@@ -21,7 +25,9 @@ function hangingByAll(stdClass $file, string $list, string $id): array
 
 it('finds the runs that hang on a thing without reading all others', function (string $demo): void {
     $files = app(JobFiles::class);
-    $job = Job::query()->findOrFail((int) basename(opened((string) file_get_contents(database_path("demo/$demo.json")))));
+    $job = Job::query()->findOrFail(
+        (int) basename(opened((string) file_get_contents(database_path("demo/$demo.json")))),
+    );
     $file = $files->file($job);
     $some = 0;
     foreach (['fittings', 'clamps', 'surroundings', 'runs'] as $list) {
@@ -36,22 +42,71 @@ it('finds the runs that hang on a thing without reading all others', function (s
 })->with(['ternwake', 'skid', 'hoses']);
 
 it('finds them through names that JSON writes in another way, through many runs, and by their set', function (): void {
-    $run = static fn (string $id, array $from, array $more = []): array => ['id' => $id, 'stock' => 't', 'from' => $from, 'to' => ['at' => [900, 0, 0]], 'route' => ['kind' => 'corners', 'stops' => []], ...$more];
-    $job = Job::query()->findOrFail((int) basename(opened(json_encode([
-        'format' => 'bowline-job', 'version' => 2,
-        'stock' => [['id' => 't', 'kind' => 'tube', 'section' => ['shape' => 'round', 'od' => 12, 'wall' => 1], 'bend' => ['radius' => 30, 'min_radius' => 24, 'min_straight' => 0], 'density' => 7850]],
-        'fittings' => [['id' => 'Öl "A"', 'ports' => [['id' => 'p', 'at' => [0, 0, 0], 'axis' => '+x']]]],
-        'runs' => [
-            $run('Füllung', ['port' => 'Öl "A".p']),
-            $run('same', ['at' => [0, 100, 0]], ['fixed_length' => ['same_as' => 's', 'tolerance' => 1]]),
-            $run('set', ['at' => [0, 200, 0]], ['fixed_length' => ['same_as' => 's', 'tolerance' => 1]]),
-            $run('alone', ['at' => [0, 300, 0]]),
-            // Each goes as the one before it does: more names than are looked for at once.
-            ...array_map(static fn (int $i): array => ['id' => "like$i", 'stock' => 't', 'from' => ['like' => ['run' => $i === 1 ? 'Füllung' : 'like'.($i - 1), 'end' => 'from', 'offset' => [0, 50, 0]]],
-                'to' => ['at' => [900, 50 * $i, 0]], 'route' => ['kind' => 'corners', 'stops' => []]], range(1, 60)),
-        ],
-        'sets' => [['id' => 's', 'runs' => ['same', 'set']]],
-    ], JSON_THROW_ON_ERROR))));
+    $run = static fn (string $id, array $from, array $more = []): array => [
+        'id' => $id,
+        'stock' => 't',
+        'from' => $from,
+        'to' => ['at' => [900, 0, 0]],
+        'route' => ['kind' => 'corners', 'stops' => []],
+        ...$more,
+    ];
+    $job = Job::query()->findOrFail(
+        (int) basename(
+            opened(
+                json_encode(
+                    [
+                        'format' => 'bowline-job',
+                        'version' => 2,
+                        'stock' => [
+                            [
+                                'id' => 't',
+                                'kind' => 'tube',
+                                'section' => ['shape' => 'round', 'od' => 12, 'wall' => 1],
+                                'bend' => ['radius' => 30, 'min_radius' => 24, 'min_straight' => 0],
+                                'density' => 7850,
+                            ],
+                        ],
+                        'fittings' => [
+                            ['id' => 'Öl "A"', 'ports' => [['id' => 'p', 'at' => [0, 0, 0], 'axis' => '+x']]],
+                        ],
+                        'runs' => [
+                            $run('Füllung', ['port' => 'Öl "A".p']),
+                            $run(
+                                'same',
+                                ['at' => [0, 100, 0]],
+                                ['fixed_length' => ['same_as' => 's', 'tolerance' => 1]],
+                            ),
+                            $run(
+                                'set',
+                                ['at' => [0, 200, 0]],
+                                ['fixed_length' => ['same_as' => 's', 'tolerance' => 1]],
+                            ),
+                            $run('alone', ['at' => [0, 300, 0]]),
+                            // Each goes as the one before it does: more names than are looked for at once.
+                            ...array_map(
+                                static fn (int $i): array => [
+                                    'id' => "like$i",
+                                    'stock' => 't',
+                                    'from' => [
+                                        'like' => [
+                                            'run' => $i === 1 ? 'Füllung' : 'like'.($i - 1),
+                                            'end' => 'from',
+                                            'offset' => [0, 50, 0],
+                                        ],
+                                    ],
+                                    'to' => ['at' => [900, 50 * $i, 0]],
+                                    'route' => ['kind' => 'corners', 'stops' => []],
+                                ],
+                                range(1, 60),
+                            ),
+                        ],
+                        'sets' => [['id' => 's', 'runs' => ['same', 'set']]],
+                    ],
+                    JSON_THROW_ON_ERROR,
+                ),
+            ),
+        ),
+    );
     $files = app(JobFiles::class);
     $likes = array_map(static fn (int $i): string => "like$i", range(1, 60));
     expect($files->hangingOn($job, 'fittings', 'Öl "A"'))->toBe(['Füllung', ...$likes])

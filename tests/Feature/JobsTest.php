@@ -12,7 +12,9 @@ it('keeps a job file and gives it back as it was', function (): void {
         $job = opened(Cases::json($case));
         $back = test()->get($job.'/file')->assertOk()->assertHeader('content-disposition');
 
-        expect(Cases::differences(json_decode(Cases::json($case), true), json_decode($back->content(), true)))->toBe([]);
+        expect(Cases::differences(json_decode(Cases::json($case), true), json_decode($back->content(), true)))->toBe(
+            [],
+        );
     }
 });
 
@@ -25,9 +27,20 @@ it('answers in the shape of its schema, with the same solution as the command li
 });
 
 it('refuses a wrong file with its pointer and keeps nothing of it', function (): void {
-    test()->call('POST', '/api/jobs/open', [], [], [], ['CONTENT_TYPE' => 'application/json'], Cases::json('bad-negative-od'))
+    test()
+        ->call(
+            'POST',
+            '/api/jobs/open',
+            [],
+            [],
+            [],
+            ['CONTENT_TYPE' => 'application/json'],
+            Cases::json('bad-negative-od'),
+        )
         ->assertUnprocessable()->assertJson(['pointer' => '/stock/0/section/od']);
-    test()->call('POST', '/api/jobs/open', [], [], [], ['CONTENT_TYPE' => 'application/json'], 'no json')->assertUnprocessable();
+    test()
+        ->call('POST', '/api/jobs/open', [], [], [], ['CONTENT_TYPE' => 'application/json'], 'no json')
+        ->assertUnprocessable();
 
     expect(Job::query()->count())->toBe(0);
 });
@@ -66,14 +79,25 @@ it('solves again only what depends on an edit', function (): void {
     $pump['pose']['at'][2] += 20;
     edit($job, 'fittings', 'pump', $pump)->assertOk();
 
-    expect(DB::table('runs')->where('solution', '!=', $mark)->orderBy('key')->pluck('key')->all())->toBe(['feed', 'to-cooler']);
+    expect(DB::table('runs')->where('solution', '!=', $mark)->orderBy('key')->pluck('key')->all())->toBe([
+        'feed',
+        'to-cooler',
+    ]);
 });
 
-it('refuses what would make the job wrong, names the field, and keeps the last good one', function (string $list, string $id, array $at, mixed $wrong, string $pointer): void {
+it('refuses what would make the job wrong, names the field, and keeps the last good one', function (
+    string $list,
+    string $id,
+    array $at,
+    mixed $wrong,
+    string $pointer,
+): void {
     $job = demo();
     $item = $before = item($job, $list, $id);
     data_set($item, implode('.', $at), $wrong);
-    edit($job, $list, $id, $item)->assertUnprocessable()->assertJson(['list' => $list, 'id' => $id, 'pointer' => $pointer]);
+    edit($job, $list, $id, $item)
+        ->assertUnprocessable()
+        ->assertJson(['list' => $list, 'id' => $id, 'pointer' => $pointer]);
 
     expect(item($job, $list, $id))->toEqual($before)->and(test()->getJson($job)->json('revision'))->toBe(1);
 })->with([
@@ -90,30 +114,54 @@ it('keeps all changes of one action or none', function (): void {
     $job = demo();
     $pump = item($job, 'fittings', 'pump');
     $pump['name'] = 'Renamed';
-    test()->postJson($job.'/edits', ['edits' => [
-        ['list' => 'fittings', 'id' => 'pump', 'item' => $pump],
-        ['list' => 'clamps', 'id' => 'beam-clamp', 'item' => ['id' => 'beam-clamp', 'at' => [0, 0, 0], 'axis' => '+x', 'bore' => -1, 'width' => 1]],
-    ]])->assertUnprocessable();
+    test()
+        ->postJson($job.'/edits', [
+            'edits' => [
+                ['list' => 'fittings', 'id' => 'pump', 'item' => $pump],
+                [
+                    'list' => 'clamps',
+                    'id' => 'beam-clamp',
+                    'item' => ['id' => 'beam-clamp', 'at' => [0, 0, 0], 'axis' => '+x', 'bore' => -1, 'width' => 1],
+                ],
+            ],
+        ])
+        ->assertUnprocessable();
 
     expect(item($job, 'fittings', 'pump')['name'])->toBe('Sea-water pump');
 });
 
-it('leaves runs where they were when their fitting is deleted, and refuses to delete a stock in use', function (): void {
-    $job = demo();
-    $before = collect(test()->getJson($job)->json('solutions'))->firstWhere('id', 'to-cooler')['vertices'];
-    $after = collect(edit($job, 'fittings', 'cooler', null)->assertOk()->json('solutions'))->firstWhere('id', 'to-cooler')['vertices'];
-    expect($after)->toEqual($before);
+it(
+    'leaves runs where they were when their fitting is deleted, and refuses to delete a stock in use',
+    function (): void {
+        $job = demo();
+        $before = collect(test()->getJson($job)->json('solutions'))->firstWhere('id', 'to-cooler')['vertices'];
+        $after = collect(edit($job, 'fittings', 'cooler', null)->assertOk()->json('solutions'))->firstWhere(
+            'id',
+            'to-cooler',
+        )['vertices'];
+        expect($after)->toEqual($before);
 
-    edit($job, 'stock', 't28', null)->assertUnprocessable()->assertJson(['list' => 'stock', 'id' => 't28']);
-    edit($job, 'runs', 'feed', null)->assertOk();
-    expect(test()->getJson($job)->json('job.runs.*.id'))->not->toContain('feed');
-});
+        edit($job, 'stock', 't28', null)
+            ->assertUnprocessable()
+            ->assertJson(['list' => 'stock', 'id' => 't28']);
+        edit($job, 'runs', 'feed', null)->assertOk();
+        expect(test()->getJson($job)->json('job.runs.*.id'))->not->toContain('feed');
+    },
+);
 
 it('changes names and values of the job itself', function (): void {
     $job = demo();
     $values = ['riser' => 540, 'over' => 'riser + 420'];
-    $state = test()->postJson($job.'/edits', ['edits' => [], 'header' => ['name' => '<img src=x onerror=alert(1)>', 'values' => $values]])->assertOk();
-    expect($state->json('job.name'))->toBe('<img src=x onerror=alert(1)>')->and($state->json('values.over'))->toEqual(960);
+    $state = test()
+        ->postJson($job.'/edits', [
+            'edits' => [],
+            'header' => ['name' => '<img src=x onerror=alert(1)>', 'values' => $values],
+        ])
+        ->assertOk();
+    expect($state->json('job.name'))
+        ->toBe('<img src=x onerror=alert(1)>')
+        ->and($state->json('values.over'))
+        ->toEqual(960);
 
     test()->postJson($job.'/edits', ['edits' => [], 'header' => ['values' => ['riser' => 540]]])
         ->assertUnprocessable()->assertJson(['list' => 'clamps', 'id' => 'beam-clamp', 'pointer' => '/at/2']);
@@ -133,18 +181,29 @@ it('previews a corner being moved without keeping it, and keeps it when told', f
     $move = ['do' => 'move-corner', 'vertex' => 2, 'by' => [0, 0, 15]];
     $preview = test()->postJson($job.'/preview/run', ['run' => 'to-cooler', 'change' => $move])->assertOk();
     Schema::check(json_decode($preview->content()), 'api.json#/$defs/preview');
-    expect($preview->json('solutions.0.vertices.2.2'))->toEqual(605)->and(test()->getJson($job)->json('revision'))->toBe(1);
+    expect($preview->json('solutions.0.vertices.2.2'))
+        ->toEqual(605)
+        ->and(test()->getJson($job)->json('revision'))
+        ->toBe(1);
 
     test()->postJson($job.'/runs/to-cooler/laying', $move)->assertOk();
     expect(item($job, 'runs', 'to-cooler')['route']['stops'][1]['length'])->toBe(275);
-    test()->postJson($job.'/runs/to-cooler/laying', ['do' => 'move-corner', 'vertex' => 0, 'by' => [0, 0, 1]])->assertUnprocessable();
+    test()
+        ->postJson($job.'/runs/to-cooler/laying', ['do' => 'move-corner', 'vertex' => 0, 'by' => [0, 0, 1]])
+        ->assertUnprocessable();
     test()->postJson($job.'/runs/nothing/laying', $move)->assertNotFound();
     test()->postJson($job.'/runs/to-cooler/laying', ['do' => 'weld'])->assertUnprocessable();
 });
 
 it('lays a run leg by leg', function (): void {
     $job = demo();
-    edit($job, 'runs', 'new', ['id' => 'new', 'stock' => 't12', 'from' => ['port' => 'sea-chest.top'], 'to' => ['port' => 'tank.feed'], 'route' => ['kind' => 'corners', 'stops' => []]])->assertOk();
+    edit($job, 'runs', 'new', [
+        'id' => 'new',
+        'stock' => 't12',
+        'from' => ['port' => 'sea-chest.top'],
+        'to' => ['port' => 'tank.feed'],
+        'route' => ['kind' => 'corners', 'stops' => []],
+    ])->assertOk();
     foreach ([
         ['do' => 'insert-corner', 'vertex' => 1],
         ['do' => 'set-leg', 'vertex' => 1, 'along' => '+z', 'length' => 'riser'],
@@ -153,20 +212,34 @@ it('lays a run leg by leg', function (): void {
         test()->postJson($job.'/runs/new/laying', $laying)->assertOk();
     }
 
-    expect(item($job, 'runs', 'new')['route']['stops'])->toEqual([['corner' => ['radius' => 45], 'along' => '+z', 'length' => 'riser']]);
+    expect(item($job, 'runs', 'new')['route']['stops'])->toEqual([
+        ['corner' => ['radius' => 45], 'along' => '+z', 'length' => 'riser'],
+    ]);
 });
 
 it('reads what is typed into a number field', function (): void {
     $job = demo();
-    test()->postJson($job.'/entry', ['text' => '2 * riser + 1/2 in'])->assertOk()->assertJson(['number' => '2 * riser + 12.7', 'value' => 1072.7]);
-    test()->postJson($job.'/entry', ['text' => 'abc'])->assertUnprocessable()->assertJson(['message' => 'there is no value named “abc”']);
+    test()
+        ->postJson($job.'/entry', ['text' => '2 * riser + 1/2 in'])
+        ->assertOk()
+        ->assertJson(['number' => '2 * riser + 12.7', 'value' => 1072.7]);
+    test()
+        ->postJson($job.'/entry', ['text' => 'abc'])
+        ->assertUnprocessable()
+        ->assertJson(['message' => 'there is no value named “abc”']);
 });
 
 it('hands out CSV and STL', function (): void {
     $job = demo();
     [, $csv] = Cases::bowline('bends', database_path('demo/ternwake.json'), '--run', 'feed');
     expect(test()->get($job.'/runs/feed/bends.csv')->assertOk()->content())->toBe($csv)
-        ->and(test()->get($job.'/runs/feed/vertices.csv')->assertOk()->headers->get('content-disposition'))->toContain('sea-water-feed.vertices.csv');
+        ->and(
+            test()
+                ->get($job.'/runs/feed/vertices.csv')
+                ->assertOk()
+                ->headers->get('content-disposition'),
+        )
+        ->toContain('sea-water-feed.vertices.csv');
     $one = test()->get($job.'/runs/feed/body.stl')->assertOk()->content();
     $all = test()->get($job.'/bodies.stl')->assertOk()->content();
 
@@ -183,7 +256,11 @@ it('hands out centrelines as DXF and makes the same runs of them again', functio
 
     $one = test()->get($job.'/runs/fuel-feed/centreline.dxf')->assertOk()->content();
     $route = test()->postJson(demo().'/lines', ['text' => $one])->json('routes.0');
-    $solutions = collect(edit($job, 'runs', 'again', [...$route, 'stock' => 'c10'])->assertOk()->json('solutions'))->keyBy('id');
+    $solutions = collect(
+        edit($job, 'runs', 'again', [...$route, 'stock' => 'c10'])
+            ->assertOk()
+            ->json('solutions'),
+    )->keyBy('id');
     expect($solutions['again']['length'])->toEqualWithDelta($solutions['fuel-feed']['length'], 1e-6)
         ->and(Cases::differences($solutions['fuel-feed']['bends'], $solutions['again']['bends']))->toBe([]);
     test()->postJson(demo().'/lines', ['text' => 'no drawing'])->assertUnprocessable()->assertSee('neither a DXF');
@@ -193,7 +270,12 @@ it('asks the benders at hand', function (): void {
     $answer = test()->getJson(demo().'/runs/fuel-feed/benders')->assertOk();
     Schema::check(json_decode($answer->content()), 'api.json#/$defs/benders');
     // Copper 10 × 1 at R 25 is bench work; the shop bender has no die of it.
-    expect($answer->json('0.can'))->toBeTrue()->and($answer->json('1.can'))->toBeFalse()->and($answer->json('1.obstacles.0.fix'))->toBe('Use R 50.');
+    expect($answer->json('0.can'))
+        ->toBeTrue()
+        ->and($answer->json('1.can'))
+        ->toBeFalse()
+        ->and($answer->json('1.obstacles.0.fix'))
+        ->toBe('Use R 50.');
     [, $out] = Cases::bowline('benders', database_path('demo/ternwake.json'), '--run', 'fuel-feed');
     expect(json_decode($out, true))->toEqual($answer->json());
 });
@@ -206,7 +288,8 @@ it('takes only JSON, and serves the application to every page', function (): voi
 it('guards its rows with foreign keys', function (): void {
     demo();
     expect(DB::select('pragma foreign_keys')[0]->foreign_keys)->toBe(1)
-        ->and(fn () => DB::table('stocks')->where('key', 't28')->delete())->toThrow(Illuminate\Database\QueryException::class);
+        ->and(fn () => DB::table('stocks')->where('key', 't28')->delete())
+        ->toThrow(Illuminate\Database\QueryException::class);
 });
 
 it('tells the limits that a hand is held to, as the rules have them', function (): void {

@@ -37,7 +37,11 @@ it('undoes and redoes every edit, to the file as it was', function (): void {
         expect(stepTo($job, $step)->json('step'))->toBe($step)->and(fileOf($job))->toBe($files[$step]);
     }
     expect(test()->getJson($job)->json('steps.*.name'))->toBe([
-        'Move Sea-water pump', 'Put a corner into Sea-water feed', 'Rename the job', 'Delete Sea-water pump', 'Delete Sea-water feed',
+        'Move Sea-water pump',
+        'Put a corner into Sea-water feed',
+        'Rename the job',
+        'Delete Sea-water pump',
+        'Delete Sea-water feed',
     ]);
 });
 
@@ -67,7 +71,9 @@ it('does an action that is sent twice only once, and records nothing when nothin
 it('brings together what two windows change, and asks where both change the same', function (): void {
     $job = demo();
     $was = item($job, 'stock', 't28');
-    $send = fn (array $item) => test()->postJson($job.'/edits', ['edits' => [['list' => 'stock', 'id' => 't28', 'item' => $item, 'was' => $was]]]);
+    $send = fn (array $item) => test()->postJson($job.'/edits', [
+        'edits' => [['list' => 'stock', 'id' => 't28', 'item' => $item, 'was' => $was]],
+    ]);
 
     $send([...$was, 'name' => 'Theirs', 'density' => 7900])->assertOk();
     // Another field: both hold.
@@ -81,31 +87,59 @@ it('brings together what two windows change, and asks where both change the same
     $clash = $send([...$was, 'name' => 'Ours', 'density' => 7900])->assertConflict();
     expect($clash->json('clash.places'))->toBe([['pointer' => '/name', 'yours' => 'Ours', 'theirs' => 'Theirs']])
         ->and(item($job, 'stock', 't28')['name'])->toBe('Theirs');
-    test()->postJson($job.'/edits', ['edits' => [[
-        'list' => 'stock', 'id' => 't28', 'item' => $clash->json('clash.with_yours'), 'was' => $clash->json('clash.now'),
-    ]]])->assertOk();
-    expect(item($job, 'stock', 't28')['name'])->toBe('Ours')->and(item($job, 'stock', 't28')['bend']['radius'])->toBe(84);
+    test()
+        ->postJson($job.'/edits', [
+            'edits' => [
+                [
+                    'list' => 'stock',
+                    'id' => 't28',
+                    'item' => $clash->json('clash.with_yours'),
+                    'was' => $clash->json('clash.now'),
+                ],
+            ],
+        ])
+        ->assertOk();
+    expect(item($job, 'stock', 't28')['name'])
+        ->toBe('Ours')
+        ->and(item($job, 'stock', 't28')['bend']['radius'])
+        ->toBe(84);
 });
 
-it('tells when the other window has deleted what is changed, and merges a corner moved with a name changed', function (): void {
-    $job = demo();
-    $was = item($job, 'runs', 'feed');
-    edit($job, 'runs', 'feed', [...$was, 'name' => 'Renamed'])->assertOk();
-    test()->postJson($job.'/runs/feed/laying', ['do' => 'set-corner', 'vertex' => 1, 'corner' => ['radius' => 120], 'was' => $was])->assertOk();
-    expect(item($job, 'runs', 'feed')['name'])->toBe('Renamed');
+it(
+    'tells when the other window has deleted what is changed, and merges a corner moved with a name changed',
+    function (): void {
+        $job = demo();
+        $was = item($job, 'runs', 'feed');
+        edit($job, 'runs', 'feed', [...$was, 'name' => 'Renamed'])->assertOk();
+        test()
+            ->postJson($job.'/runs/feed/laying', [
+                'do' => 'set-corner',
+                'vertex' => 1,
+                'corner' => ['radius' => 120],
+                'was' => $was,
+            ])
+            ->assertOk();
+        expect(item($job, 'runs', 'feed')['name'])->toBe('Renamed');
 
-    $seen = item($job, 'runs', 'feed');
-    edit($job, 'runs', 'feed', null)->assertOk();
-    $clash = test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => 'feed', 'item' => [...$seen, 'name' => 'Late'], 'was' => $seen]]]);
-    expect($clash->assertConflict()->json('clash.places.0.theirs'))->toBeNull();
-});
+        $seen = item($job, 'runs', 'feed');
+        edit($job, 'runs', 'feed', null)->assertOk();
+        $clash = test()->postJson($job.'/edits', [
+            'edits' => [['list' => 'runs', 'id' => 'feed', 'item' => [...$seen, 'name' => 'Late'], 'was' => $seen]],
+        ]);
+        expect($clash->assertConflict()->json('clash.places.0.theirs'))->toBeNull();
+    },
+);
 
 it('does not let a window clash with its own last edit, nor hide another windowâ€™s', function (): void {
     $job = demo();
     $was = item($job, 'fittings', 'pump');
-    $turned = static fn (int $by): array => [...$was, 'pose' => [...$was['pose'], 'turn' => ['about' => [0, 0, 1], 'by' => $by]]];
+    $turned = static fn (int $by): array => [
+        ...$was,
+        'pose' => [...$was['pose'], 'turn' => ['about' => [0, 0, 1], 'by' => $by]],
+    ];
     $send = fn (int $by, ?int $after) => test()->postJson($job.'/edits', [
-        'edits' => [['list' => 'fittings', 'id' => 'pump', 'item' => $turned($by), 'was' => $was]], ...($after === null ? [] : ['after' => $after]),
+        'edits' => [['list' => 'fittings', 'id' => 'pump', 'item' => $turned($by), 'was' => $was]],
+        ...$after === null ? [] : ['after' => $after],
     ]);
     $revision = $send(10, null)->assertOk()->json('revision');
     // Made from before its own first edit, which it knows of: it holds.
@@ -120,11 +154,17 @@ it('does not let a window clash with its own last edit, nor hide another windowâ
 it('loses no named value that another window added, and asks where both changed one', function (): void {
     $job = demo();
     $send = fn (array $values) => test()->postJson($job.'/edits', [
-        'edits' => [], 'header' => ['values' => $values], 'header_was' => ['values' => ['riser' => 530, 'over' => 'riser + 420']],
+        'edits' => [],
+        'header' => ['values' => $values],
+        'header_was' => ['values' => ['riser' => 530, 'over' => 'riser + 420']],
     ]);
     $send(['riser' => 530, 'over' => 'riser + 420', 'theirs' => 1])->assertOk();
     $send(['riser' => 540, 'over' => 'riser + 420'])->assertOk();
-    expect(test()->getJson($job)->json('job.values'))->toEqual(['riser' => 540, 'over' => 'riser + 420', 'theirs' => 1]);
+    expect(test()->getJson($job)->json('job.values'))->toEqual([
+        'riser' => 540,
+        'over' => 'riser + 420',
+        'theirs' => 1,
+    ]);
     $clash = $send(['riser' => 550, 'over' => 'riser + 420'])->assertConflict();
     expect($clash->json('clash.places'))->toBe([['pointer' => '/values/riser', 'yours' => 550, 'theirs' => 540]])
         ->and($clash->json('clash.with_yours.values.theirs'))->toBe(1);

@@ -11,7 +11,13 @@ it('lets nobody write between reading a job and keeping what became of it', func
     config(['database.connections.shared' => ['database' => $file] + config('database.connections.sqlite')]);
     $this->artisan('migrate', ['--database' => 'shared']);
     config(['database.default' => 'shared']);
-    $job = Job::query()->create(['name' => 'Shared', 'show_units' => 'mm', 'up' => 'z', 'named_values' => new stdClass, 'revision' => 1]);
+    $job = Job::query()->create([
+        'name' => 'Shared',
+        'show_units' => 'mm',
+        'up' => 'z',
+        'named_values' => new stdClass,
+        'revision' => 1,
+    ]);
     $other = new PDO('sqlite:'.$file, options: [PDO::ATTR_TIMEOUT => 0]);
     $write = fn () => $other->exec("update jobs set opened_at = '2026-01-01 00:00:00', revision = revision + 1");
     $write();

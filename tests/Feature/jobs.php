@@ -7,7 +7,11 @@ use Illuminate\Testing\TestResponse;
 /** Opens a job file over HTTP and gives the address of the job. */
 function opened(string $json): string
 {
-    return '/api/jobs/'.test()->call('POST', '/api/jobs/open', [], [], [], ['CONTENT_TYPE' => 'application/json'], $json)->assertCreated()->json('id');
+    return '/api/jobs/'.
+        test()
+            ->call('POST', '/api/jobs/open', [], [], [], ['CONTENT_TYPE' => 'application/json'], $json)
+            ->assertCreated()
+            ->json('id');
 }
 
 function demo(): string

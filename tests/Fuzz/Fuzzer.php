@@ -40,12 +40,19 @@ abstract class Fuzzer
                 return sprintf('refused without plain words: “%s”', $words);
             }
         } catch (Throwable $error) {
-            return sprintf('%s: %s at %s:%d', $error::class, $error->getMessage(), basename($error->getFile()), $error->getLine());
+            return sprintf(
+                '%s: %s at %s:%d',
+                $error::class,
+                $error->getMessage(),
+                basename($error->getFile()),
+                $error->getLine(),
+            );
         } finally {
             restore_error_handler();
         }
         $end = getrusage() ?: [];
-        $seconds = static fn (array $usage): float => ($usage['ru_utime.tv_sec'] ?? 0) + ($usage['ru_utime.tv_usec'] ?? 0) / 1e6;
+        $seconds = static fn (array $usage): float => ($usage['ru_utime.tv_sec'] ?? 0) +
+            ($usage['ru_utime.tv_usec'] ?? 0) / 1e6;
         $took = $seconds($end) - $seconds($start);
         $memory = memory_get_peak_usage() - $before;
 
@@ -64,7 +71,11 @@ abstract class Fuzzer
             return self::strange($data);
         }
         // What everything else hangs on is mostly left alone.
-        $keys = mt_rand(0, 19) === 0 ? $keys : (array_values(array_diff($keys, ['format', 'version', 'id', 'kind', 'stock'])) ?: $keys);
+        $keys =
+            mt_rand(0, 19) === 0
+                ? $keys
+                : (array_values(array_diff($keys, ['format', 'version', 'id', 'kind', 'stock'])) ?:
+                $keys);
         $key = $keys[mt_rand(0, count($keys) - 1)];
         if (is_object($data)) {
             $data = clone $data;
@@ -88,13 +99,66 @@ abstract class Fuzzer
 
     private static function strange(mixed $data): mixed
     {
-        $numbers = [0, -1, 1, 1e-9, 1e-300, 1e9, -1e12, 1e300, 0.5, 3.7, 359.99, '1/0', '2 ** 9999', 'x', '', 'sqrt(-1)', '-1', 1e6, -0.0];
-        $others = [null, true, false, [], new \stdClass, 'text', "a\u{0}b", str_repeat('ä', 300), [0, 0, 0], [1e12, 0, 0], ['+x'], '+x', '-z', [[1, 2, 3]], 'pump.out', 7];
+        $numbers = [
+            0,
+            -1,
+            1,
+            1e-9,
+            1e-300,
+            1e9,
+            -1e12,
+            1e300,
+            0.5,
+            3.7,
+            359.99,
+            '1/0',
+            '2 ** 9999',
+            'x',
+            '',
+            'sqrt(-1)',
+            '-1',
+            1e6,
+            -0.0,
+        ];
+        $others = [
+            null,
+            true,
+            false,
+            [],
+            new \stdClass(),
+            'text',
+            "a\u{0}b",
+            str_repeat('ä', 300),
+            [0, 0, 0],
+            [1e12, 0, 0],
+            ['+x'],
+            '+x',
+            '-z',
+            [[1, 2, 3]],
+            'pump.out',
+            7,
+        ];
 
         if (is_string($data) && mt_rand(0, 3) > 0) {
-            return ['+x', '-z', 'pump.out', 'c1', 'open', 'corners', 'riser', '1/2', 'loose', 'x', 'feed', 'right', 'front'][mt_rand(0, 12)];
+            return [
+                '+x',
+                '-z',
+                'pump.out',
+                'c1',
+                'open',
+                'corners',
+                'riser',
+                '1/2',
+                'loose',
+                'x',
+                'feed',
+                'right',
+                'front',
+            ][mt_rand(0, 12)];
         }
 
-        return (is_int($data) || is_float($data)) && mt_rand(0, 9) > 0 ? $numbers[mt_rand(0, count($numbers) - 1)] : $others[mt_rand(0, count($others) - 1)];
+        return (is_int($data) || is_float($data)) && mt_rand(0, 9) > 0
+            ? $numbers[mt_rand(0, count($numbers) - 1)]
+            : $others[mt_rand(0, count($others) - 1)];
     }
 }

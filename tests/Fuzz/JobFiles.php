@@ -22,10 +22,16 @@ final class JobFiles extends Fuzzer
     {
         $root = dirname(__DIR__, 2);
         $files = [...glob($root.'/tests/cases/*.json') ?: [], ...glob($root.'/database/demo/*.json') ?: []];
-        $this->jobs = array_values(array_map(
-            static fn (string $file): mixed => json_decode((string) file_get_contents($file)),
-            array_filter($files, static fn (string $file): bool => ! str_contains($file, '.expected.') && ! str_contains($file, 'not-json')),
-        ));
+        $this->jobs = array_values(
+            array_map(
+                static fn (string $file): mixed => json_decode((string) file_get_contents($file)),
+                array_filter(
+                    $files,
+                    static fn (string $file): bool => ! str_contains($file, '.expected.') &&
+                        ! str_contains($file, 'not-json'),
+                ),
+            ),
+        );
     }
 
     public function attempt(int $seed): void

@@ -16,7 +16,8 @@ require __DIR__.'/../../vendor/autoload.php';
 $count = (int) ($argv[1] ?? 1000);
 $first = (int) ($argv[2] ?? 1);
 $failed = 0;
-foreach (['job-files' => JobFiles::class, 'run-edits' => RunEdits::class, 'brought-in' => BroughtInFiles::class] as $name => $class) {
+$fuzzers = ['job-files' => JobFiles::class, 'run-edits' => RunEdits::class, 'brought-in' => BroughtInFiles::class];
+foreach ($fuzzers as $name => $class) {
     if (isset($argv[3]) && $argv[3] !== $name) {
         continue;
     }
@@ -29,7 +30,13 @@ foreach (['job-files' => JobFiles::class, 'run-edits' => RunEdits::class, 'broug
             $seen[$failure][] = $seed;
         }
     }
-    printf("%-12s %d tries in %.0f s, %d failed\n", $name, $count, (hrtime(true) - $start) / 1e9, array_sum(array_map(count(...), $seen)));
+    printf(
+        "%-12s %d tries in %.0f s, %d failed\n",
+        $name,
+        $count,
+        (hrtime(true) - $start) / 1e9,
+        array_sum(array_map(count(...), $seen)),
+    );
     foreach ($seen as $failure => $seeds) {
         $failed += count($seeds);
         printf("    %s  (%d times, seed %d)\n", mb_substr($failure, 0, 200), count($seeds), $seeds[0]);

@@ -12,7 +12,10 @@ use Bowline\Routing\RouteBook;
 use Bowline\Routing\TieSolver;
 use Tests\Jobs;
 
-/** Corners with one to three relations that can be kept: they are, and at no place farther off than a search from many finds. */
+/**
+ * Corners with one to three relations that can be kept: they are, and at no place farther off than a search from many
+ * finds.
+ */
 final class Relations implements Property
 {
     public function __construct(private readonly int $count)
@@ -32,7 +35,10 @@ final class Relations implements Property
 
         return [
             'said to be broken' => (float) count($held->broken),
-            'missed, mm' => max([0.0, ...array_map(static fn (Tie $tie): float => TieSolver::missed($tie, $held->at, $last), $ties)]),
+            'missed, mm' => max([
+                0.0,
+                ...array_map(static fn (Tie $tie): float => TieSolver::missed($tie, $held->at, $last), $ties),
+            ]),
             'farther than the nearest, mm' => max(0.0, $held->at->distanceTo($told) - $nearest),
         ];
     }
@@ -40,19 +46,39 @@ final class Relations implements Property
     /**
      * Ties that a corner somewhere keeps: it is put there first, and what it keeps is measured.
      *
-     * @return array{list<Tie>, Vector, Vector, Vector} ties, where the corner is told, the corner before it, and a place that keeps all
+     * @return array{list<Tie>, Vector, Vector, Vector} ties, where the corner is told, the corner before it, and a
+     *     place that keeps all
      */
     private function keptTies(int $seed): array
     {
         mt_srand($seed);
-        $v = static fn (float $size = 200.0): Vector => new Vector($size * Jobs::random(), $size * Jobs::random(), $size * Jobs::random());
+        $v = static fn (float $size = 200.0): Vector => new Vector(
+            $size * Jobs::random(),
+            $size * Jobs::random(),
+            $size * Jobs::random(),
+        );
         // Every third scene is square to the axes, as most of a job is.
-        $axis = static fn (): Vector => $seed % 3 === 0 ? new Vector(...[[1.0, 0.0, 0.0], [0.0, 1.0, 0.0], [0.0, 0.0, 1.0]][mt_rand(0, 2)]) : $v()->unit();
+        $axis = static fn (): Vector => $seed % 3 === 0
+            ? new Vector(...[[1.0, 0.0, 0.0], [0.0, 1.0, 0.0], [0.0, 0.0, 1.0]][mt_rand(0, 2)])
+            : $v()->unit();
         [$keeps, $last, $told] = [$v(), $v(), $v()];
         $anchors = [['c', $v(), $axis()], ['d', $v(), $axis()], ['e', $v(), $axis()]];
-        $file = Jobs::file([], ['at' => [0, 0, 0]], ['clamps' => array_map(
-            static fn (array $one): array => ['id' => $one[0], 'at' => $one[1]->toArray(), 'axis' => $one[2]->toArray(), 'bore' => 12, 'width' => 10], $anchors,
-        )]);
+        $file = Jobs::file(
+            [],
+            ['at' => [0, 0, 0]],
+            [
+                'clamps' => array_map(
+                    static fn (array $one): array => [
+                        'id' => $one[0],
+                        'at' => $one[1]->toArray(),
+                        'axis' => $one[2]->toArray(),
+                        'bore' => 12,
+                        'width' => 10,
+                    ],
+                    $anchors,
+                ),
+            ],
+        );
         $site = RouteBook::site(new Node($file));
         $ties = [];
         for ($i = 0; $i < $this->count; $i++) {
@@ -72,7 +98,8 @@ final class Relations implements Property
     }
 
     /**
-     * The least distance that projecting on the ties from some places comes to: Gauss and Newton, then back towards the told place.
+     * The least distance that projecting on the ties from some places comes to: Gauss and Newton, then back towards the
+     * told place.
      *
      * @param  list<Tie>  $ties
      */
@@ -90,7 +117,9 @@ final class Relations implements Property
                         foreach (TieSolver::equations($tie, $at, $last) as [$off, $slope]) {
                             $along = $slope->minus(Held::allowed($slope, $bound));
                             if ($along->length() > 1e-6) {
-                                $move = $move->plus($along->unit()->times((-$off - $slope->dot($move)) / $along->length()));
+                                $move = $move->plus(
+                                    $along->unit()->times((-$off - $slope->dot($move)) / $along->length()),
+                                );
                                 $bound[] = $along->unit();
                             }
                         }

@@ -8,12 +8,21 @@ use Bowline\Geometry\Vector;
 use Bowline\Routing\Flexible\Spline;
 use Tests\Jobs;
 
-/** Smooth curves through random points: no point tighter than the tightest, half a degree from one to the next, the length of their chords. */
+/**
+ * Smooth curves through random points: no point tighter than the tightest, half a degree from one to the next, the
+ * length of their chords.
+ */
 final class SmoothRuns implements Property
 {
     public function limits(): array
     {
-        return ['tighter than the tightest, share' => 1e-12, 'tightest than any point, share' => 0.02, 'turn, degrees' => 0.5 + 1e-9, 'length by chords, share' => 1e-6, 'length measured, share' => 1e-8];
+        return [
+            'tighter than the tightest, share' => 1e-12,
+            'tightest than any point, share' => 0.02,
+            'turn, degrees' => 0.5 + 1e-9,
+            'length by chords, share' => 1e-6,
+            'length measured, share' => 1e-8,
+        ];
     }
 
     public function differences(int $seed): array
@@ -27,8 +36,11 @@ final class SmoothRuns implements Property
         $most = max($curve->curvature) * $curve->least;
 
         return [
-            'tighter than the tightest, share' => max(0.0, $most - 1.0), 'tightest than any point, share' => max(0.0, 1.0 - $most), 'turn, degrees' => rad2deg($turn),
-            'length by chords, share' => abs(SprungHoses::arcLength($curve) / $curve->length() - 1.0), 'length measured, share' => abs(Spline::measured(...$told) / $curve->length() - 1.0),
+            'tighter than the tightest, share' => max(0.0, $most - 1.0),
+            'tightest than any point, share' => max(0.0, 1.0 - $most),
+            'turn, degrees' => rad2deg($turn),
+            'length by chords, share' => abs(SprungHoses::arcLength($curve) / $curve->length() - 1.0),
+            'length measured, share' => abs(Spline::measured(...$told) / $curve->length() - 1.0),
         ];
     }
 
@@ -36,7 +48,11 @@ final class SmoothRuns implements Property
     private function told(int $seed): array
     {
         mt_srand($seed);
-        $v = static fn (float $size): Vector => new Vector($size * Jobs::random(), $size * Jobs::random(), $size * Jobs::random());
+        $v = static fn (float $size): Vector => new Vector(
+            $size * Jobs::random(),
+            $size * Jobs::random(),
+            $size * Jobs::random(),
+        );
         $points = [Vector::zero()];
         for ($i = 0, $count = mt_rand(2, 6); $i < $count; $i++) {
             $points[] = $points[$i]->plus(new Vector(mt_rand(20, 150), 0, 0))->plus($v(90));

@@ -8,7 +8,10 @@ use Bowline\Body\RunBody;
 use Bowline\Geometry\Vector;
 use Tests\Jobs;
 
-/** Rigid runs with stops on their legs, wherever these lie: lengths from the vertices alone, no gap, no corner, the right volume. */
+/**
+ * Rigid runs with stops on their legs, wherever these lie: lengths from the vertices alone, no gap, no corner, the
+ * right volume.
+ */
 final class StraightOnStops implements Property
 {
     private const RADIUS = 30.0;
@@ -18,14 +21,22 @@ final class StraightOnStops implements Property
 
     public function limits(): array
     {
-        return ['length, mm' => 1e-6, 'sum of the bend table, mm' => 1e-6, 'gap, mm' => 1e-6, 'corner, radians' => 1e-6, 'volume, share' => 0.01, 'missing leg-room' => 0.0];
+        return [
+            'length, mm' => 1e-6,
+            'sum of the bend table, mm' => 1e-6,
+            'gap, mm' => 1e-6,
+            'corner, radians' => 1e-6,
+            'volume, share' => 0.01,
+            'missing leg-room' => 0.0,
+        ];
     }
 
     public function differences(int $seed): array
     {
         $points = $this->vertices($seed);
         $file = Jobs::file(
-            array_map(static fn (Vector $stop): array => ['at' => $stop->toArray()], array_slice($points, 1, -1)), ['at' => $points[count($points) - 1]->toArray()],
+            array_map(static fn (Vector $stop): array => ['at' => $stop->toArray()], array_slice($points, 1, -1)),
+            ['at' => $points[count($points) - 1]->toArray()],
             ['stock.min_straight' => 0],
         );
         $solved = Jobs::solve($file);
@@ -38,10 +49,17 @@ final class StraightOnStops implements Property
             $gap = max($gap, $last->end()->distanceTo($segment->start()));
             $corner = max($corner, $last->directionAt($last->length())->angleTo($segment->directionAt(0.0)));
         }
-        $added = array_sum(array_map(static fn ($row): float => $row->straight + $row->arc, $table->rows)) + $table->tail;
-        $found = ['sum of the bend table, mm' => abs($added - $laid->length()), 'gap, mm' => $gap, 'corner, radians' => $corner];
+        $added =
+            array_sum(array_map(static fn ($row): float => $row->straight + $row->arc, $table->rows)) + $table->tail;
+        $found = [
+            'sum of the bend table, mm' => abs($added - $laid->length()),
+            'gap, mm' => $gap,
+            'corner, radians' => $corner,
+        ];
         if (! $hasRoom) {
-            return $found + ['missing leg-room' => in_array('leg-room', array_column($solved->findings, 'rule'), true) ? 0.0 : 1.0];
+            return $found + [
+                'missing leg-room' => in_array('leg-room', array_column($solved->findings, 'rule'), true) ? 0.0 : 1.0,
+            ];
         }
         $found['length, mm'] = abs($laid->length() - $length);
         if ($seed % 20 === 0) {
@@ -54,7 +72,10 @@ final class StraightOnStops implements Property
     /** @return non-empty-list<Vector> of 2 to 9 legs, with places on them: in their middle, or just beside a corner */
     private function vertices(int $seed): array
     {
-        $stops = array_map(static fn ($stop): Vector => new Vector(...$stop->at), Jobs::wandering($seed, 2 + $seed % 8, 110.0)->runs[0]->route->stops);
+        $stops = array_map(
+            static fn ($stop): Vector => new Vector(...$stop->at),
+            Jobs::wandering($seed, 2 + ($seed % 8), 110.0)->runs[0]->route->stops,
+        );
         $all = [$last = new Vector(0, 0, 50)];
         foreach ($stops as $stop) {
             for ($i = mt_rand(0, 2); $i > 0; $i--) {

@@ -267,7 +267,8 @@ test('lays a smooth hose by its points: dragged to the limit, levelled, led thro
 /** A box as binary STL: twelve triangles about the origin. */
 function boxStl([x, y, z]: [number, number, number]): Buffer {
   const corner = (i: number) => [(i & 1 ? x : -x) / 2, (i & 2 ? y : -y) / 2, (i & 4 ? z : -z) / 2];
-  const quads = [[0, 2, 3, 1], [4, 5, 7, 6], [0, 1, 5, 4], [2, 6, 7, 3], [0, 4, 6, 2], [1, 3, 7, 5]]; // biome-ignore format: a row of faces
+  // biome-ignore format: a row of faces
+  const quads = [[0, 2, 3, 1], [4, 5, 7, 6], [0, 1, 5, 4], [2, 6, 7, 3], [0, 4, 6, 2], [1, 3, 7, 5]];
   const triangles = quads.flatMap(([a = 0, b = 0, c = 0, d = 0]) => [
     [a, b, c],
     [a, c, d],

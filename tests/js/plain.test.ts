@@ -270,7 +270,8 @@ describe('the film of a movement', () => {
 
   test('draws all positions to one scale, upright, within the frame', () => {
     // A line 1000 high that swings out by 300 in the plane of x and z.
-    const swung = [0, 300].map((x) => ({ points: [[0, 0, 1000], [x, 0, 0]] as [number, number, number][] })); // biome-ignore format: a row of points
+    // biome-ignore format: a row of points
+    const swung = [0, 300].map((x) => ({ points: [[0, 0, 1000], [x, 0, 0]] as [number, number, number][] }));
     const drawn = flattened(swung, 104, 84).map((text) => text.split(' ').map((pair) => pair.split(',').map(Number)));
     const [top, bottom] = drawn[0] ?? [];
     // 84 less 6 at both edges is 72 for 1000: the higher end is higher on the screen, at 6.

@@ -47,13 +47,22 @@ final class Backup extends Command
             }
         } catch (Throwable $error) {
             @unlink($beside);
-            $this->error(sprintf('The backup was not written: %s. Nothing of it was left.', rtrim($error->getMessage(), '.')));
+            $this->error(
+                sprintf('The backup was not written: %s. Nothing of it was left.', rtrim($error->getMessage(), '.')),
+            );
 
             return self::FAILURE;
         } finally {
             @unlink($copy);
         }
-        $this->info(sprintf('%s holds %d jobs and %d meshes.', $file, DB::table('jobs')->count(), count(Storage::files('meshes'))));
+        $this->info(
+            sprintf(
+                '%s holds %d jobs and %d meshes.',
+                $file,
+                DB::table('jobs')->count(),
+                count(Storage::files('meshes')),
+            ),
+        );
 
         return self::SUCCESS;
     }

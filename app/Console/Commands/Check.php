@@ -51,9 +51,14 @@ final class Check extends Command
                 $runs++;
                 $now = SolutionWriter::run($solver->run($run));
                 $length = is_numeric($before['length'] ?? null) ? (float) $before['length'] : 0.0;
-                if (abs($length - $solver->preview($run)->laid->length()) > self::SAME * max(1.0, $length) || $before['status'] !== $now['status']) {
+                if (
+                    abs($length - $solver->preview($run)->laid->length()) > self::SAME * max(1.0, $length) ||
+                    $before['status'] !== $now['status']
+                ) {
                     $wrong++;
-                    $this->error(sprintf('%s, %s: the solution that is kept is not that of the run', $job->name, $run->name));
+                    $this->error(
+                        sprintf('%s, %s: the solution that is kept is not that of the run', $job->name, $run->name),
+                    );
                 }
             }
         }

@@ -42,7 +42,9 @@ final class Restore extends Command
                 }
             }
             if (! copy($unpacked.'/bowline.sqlite', $database)) {
-                throw new \RuntimeException(sprintf('it could not be copied to its place; what was there is %s', $before));
+                throw new \RuntimeException(
+                    sprintf('it could not be copied to its place; what was there is %s', $before),
+                );
             }
             $meshes = glob($unpacked.'/meshes/*');
             foreach ($meshes === false ? [] : $meshes as $mesh) {
@@ -55,7 +57,13 @@ final class Restore extends Command
         } finally {
             $files->deleteDirectory($unpacked);
         }
-        $this->info(sprintf('Restored %d jobs. What was there before is kept as %s.', DB::table('jobs')->count(), basename($before)));
+        $this->info(
+            sprintf(
+                'Restored %d jobs. What was there before is kept as %s.',
+                DB::table('jobs')->count(),
+                basename($before),
+            ),
+        );
 
         return self::SUCCESS;
     }

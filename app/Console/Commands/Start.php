@@ -29,7 +29,10 @@ final class Start extends Command
             }
             Artisan::call('migrate', ['--force' => true, '--seed' => true]);
         } catch (PDOException $error) {
-            $this->line(Health::wordsFor($error->getMessage()) ?? 'The database cannot be brought up to date: '.$error->getMessage());
+            $this->line(
+                Health::wordsFor($error->getMessage()) ??
+                    'The database cannot be brought up to date: '.$error->getMessage(),
+            );
 
             return self::FAILURE;
         }

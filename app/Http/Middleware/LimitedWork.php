@@ -11,14 +11,17 @@ use Illuminate\Support\Facades\Config;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * For questions that change nothing: they are answered in BOWLINE_REQUEST_SECONDS or refused in plain words, and given up
- * when whoever asked has gone.
+ * For questions that change nothing: they are answered in BOWLINE_REQUEST_SECONDS or refused in plain words, and given
+ * up when whoever asked has gone.
  */
 final class LimitedWork
 {
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
-        return WorkTime::limit(Config::float('bowline.request_seconds'), static fn (WorkTime $time): Response => $time->run(static fn (): Response => $next($request)));
+        return WorkTime::limit(
+            Config::float('bowline.request_seconds'),
+            static fn (WorkTime $time): Response => $time->run(static fn (): Response => $next($request)),
+        );
     }
 }

@@ -8,7 +8,10 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** What an address asks for behind its question mark is text, once each and without control characters; lists are refused. */
+/**
+ * What an address asks for behind its question mark is text, once each and without control characters; lists are
+ * refused.
+ */
 final class PlainQuery
 {
     /** @param  Closure(Request): Response  $next */
@@ -19,8 +22,18 @@ final class PlainQuery
                 // Laravel makes nothing of an empty text.
                 continue;
             }
-            if (! is_string($value) || preg_match('/[\x00-\x08]/', $value) === 1 || ! mb_check_encoding($value, 'UTF-8')) {
-                return response()->json(['message' => sprintf('“%s” must be a text', mb_substr($name, 0, 40)), 'pointer' => '/'.mb_substr($name, 0, 40)], 422);
+            if (
+                ! is_string($value) ||
+                preg_match('/[\x00-\x08]/', $value) === 1 ||
+                ! mb_check_encoding($value, 'UTF-8')
+            ) {
+                return response()->json(
+                    [
+                        'message' => sprintf('“%s” must be a text', mb_substr($name, 0, 40)),
+                        'pointer' => '/'.mb_substr($name, 0, 40),
+                    ],
+                    422,
+                );
             }
         }
 

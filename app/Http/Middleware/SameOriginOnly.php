@@ -33,7 +33,10 @@ final class SameOriginOnly
     {
         $host = $request->headers->get('Host');
         if (! TrustedHosts::trusts($host)) {
-            return response()->json(['message' => 'Bowline does not answer to this name. Use 127.0.0.1 or localhost.'], 421);
+            return response()->json(
+                ['message' => 'Bowline does not answer to this name. Use 127.0.0.1 or localhost.'],
+                421,
+            );
         }
         if ($request->getMethod() !== $request->getRealMethod()) {
             return response()->json(['message' => 'A request is what its method says, and no other.'], 405);

@@ -39,11 +39,18 @@ final class BringIn implements Command
     public function run(Input $input): Outcome
     {
         $job = $input->job;
-        $stock = $input->option('stock') ?? array_key_first($job->site->stock) ?? throw JobError::at('/stock', 'the job has no stock to make runs of');
+        $stock =
+            $input->option('stock') ??
+            (array_key_first($job->site->stock) ??
+                throw JobError::at('/stock', 'the job has no stock to make runs of'));
         if (! isset($job->site->stock[$stock])) {
             throw JobError::at('/stock', sprintf('there is no stock “%s”', $stock));
         }
-        [$routes, $remarks] = BroughtIn::of(FileText::of($input->required('lines')), $job->site->values, $job->site->units);
+        [$routes, $remarks] = BroughtIn::of(
+            FileText::of($input->required('lines')),
+            $job->site->values,
+            $job->site->units,
+        );
         $after = clone $job->source;
         $taken = array_flip(array_map(strval(...), array_keys($job->runs)));
         $runs = array_map(static fn (Node $run): stdClass => $run->object(), (new Node($after))->list('runs'));

@@ -33,6 +33,9 @@ final class Dxf implements Command
     {
         $solved = $input->solved();
 
-        return new Outcome(DxfWriter::write(array_map(static fn (SolvedRun $run): LaidRun => $run->laid, $solved)), $solved);
+        return new Outcome(
+            DxfWriter::write(array_map(static fn (SolvedRun $run): LaidRun => $run->laid, $solved)),
+            $solved,
+        );
     }
 }

@@ -31,6 +31,8 @@ final class Sheet implements Command
     {
         $solved = $input->one();
 
-        return new Outcome(BendSheet::pdf($input->job, $solved, $input->option('paper') ?? 'a4', date('Y-m-d')), [$solved]);
+        return new Outcome(BendSheet::pdf($input->job, $solved, $input->option('paper') ?? 'a4', date('Y-m-d')), [
+            $solved,
+        ]);
     }
 }

@@ -33,7 +33,10 @@ final class Stl implements Command
 
     public static function options(): array
     {
-        return [Option::run(), new Option('chord', 'MM', 'farthest that a facet stands off the true surface; 0.1 when it is left out')];
+        return [
+            Option::run(),
+            new Option('chord', 'MM', 'farthest that a facet stands off the true surface; 0.1 when it is left out'),
+        ];
     }
 
     public function run(Input $input): Outcome

@@ -64,18 +64,31 @@ final readonly class Become implements RunEdit
         }
         $laid = $draft->laid;
         $draft->run->from ??= (object) ['at' => self::told($laid->path->segments[0]->start())];
-        $draft->run->to ??= (object) ['at' => self::told($laid->path->segments[count($laid->path->segments) - 1]->end())];
+        $draft->run->to ??= (object) [
+            'at' => self::told($laid->path->segments[count($laid->path->segments) - 1]->end()),
+        ];
         if ($this->kind === 'flow' && $laid->run->route instanceof FlexibleRoute) {
             // A curve that becomes points goes on lying where it is.
             (new AsPoints)->apply($draft);
 
             return;
         }
-        $draft->run->route = (object) ['kind' => $this->kind, ...match ($this->kind) {
-            'corners' => ['stops' => array_map(static fn (array $at): stdClass => (object) ['at' => $at], self::corners($laid))],
-            'flow' => ['points' => self::corners($laid)],
-            default => ['length' => StopList::tidy($laid->length()), ...(isset($route->through) ? ['through' => $route->through] : [])],
-        }];
+        $draft->run->route = (object) [
+            'kind' => $this->kind,
+            ...match ($this->kind) {
+                'corners' => [
+                    'stops' => array_map(
+                        static fn (array $at): stdClass => (object) ['at' => $at],
+                        self::corners($laid),
+                    ),
+                ],
+                'flow' => ['points' => self::corners($laid)],
+                default => [
+                    'length' => StopList::tidy($laid->length()),
+                    ...isset($route->through) ? ['through' => $route->through] : [],
+                ],
+            },
+        ];
         if ($this->kind !== 'corners') {
             unset($draft->run->fixed_length);
         }
@@ -97,11 +110,16 @@ final readonly class Become implements RunEdit
         if ($vertices !== []) {
             return array_map(static fn ($vertex): array => self::told($vertex->at), $vertices);
         }
-        $curves = array_values(array_filter($laid->path->segments, static fn ($segment): bool => $segment instanceof Curve));
-
-        return $curves === [] ? [] : array_map(
-            static fn (float $part): array => self::told($curves[0]->pointAt($part * $curves[0]->length())), self::CORNERS_AT,
+        $curves = array_values(
+            array_filter($laid->path->segments, static fn ($segment): bool => $segment instanceof Curve),
         );
+
+        return $curves === []
+            ? []
+            : array_map(
+                static fn (float $part): array => self::told($curves[0]->pointAt($part * $curves[0]->length())),
+                self::CORNERS_AT,
+            );
     }
 
     /** @return list<float> */

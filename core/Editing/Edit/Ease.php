@@ -42,7 +42,13 @@ final readonly class Ease implements ReadsShape
     public function apply(RunDraft $draft): void
     {
         $said = (new Node($draft->laid->run->source))->get('route')->list('points');
-        $eased = array_map(static fn (Vector $point): array => array_map(static fn (float $part): float => round($part, 2), $point->toArray()), Easing::points($draft->laid, $this->within));
+        $eased = array_map(
+            static fn (Vector $point): array => array_map(
+                static fn (float $part): float => round($part, 2),
+                $point->toArray(),
+            ),
+            Easing::points($draft->laid, $this->within),
+        );
 
         (new SetRoute((object) ['points' => array_map(static fn (Node $point, array $at): mixed => match (true) {
             is_array($point->value) => $at,

@@ -54,7 +54,10 @@ final readonly class Finish implements RunEdit
         $route = $draft->rigidRoute();
         $draft->openEnd();
         $route->stops = [...(is_array($route->stops ?? null) ? array_values($route->stops) : []), ...$this->stops];
-        $to = (object) ['port' => $this->port, ...array_diff_key(get_object_vars($draft->end('to')), ['at' => 0, 'axis' => 0])];
+        $to = (object) [
+            'port' => $this->port,
+            ...array_diff_key(get_object_vars($draft->end('to')), ['at' => 0, 'axis' => 0]),
+        ];
         if ($this->lead !== null) {
             $to->lead = StopList::tidy($this->lead);
         }

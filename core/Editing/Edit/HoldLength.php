@@ -66,7 +66,10 @@ final readonly class HoldLength implements Draggable, RunEdit
             $fixed->length = StopList::tidy($this->length);
         }
         if ($this->stops !== null && $this->along !== null) {
-            $fixed->adjust = (object) ['stops' => $this->stops, 'along' => $this->along->axisName() ?? $this->along->toArray()];
+            $fixed->adjust = (object) [
+                'stops' => $this->stops,
+                'along' => $this->along->axisName() ?? $this->along->toArray(),
+            ];
         }
         $draft->run->fixed_length = $fixed;
     }

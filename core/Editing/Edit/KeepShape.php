@@ -53,8 +53,19 @@ final readonly class KeepShape implements ReadsShape
             array_push($points, ...array_slice($told, 1));
         }
 
-        (new SetRoute((object) ['kept' => $this->keep ? array_map(
-            static fn (Vector $point): array => [round($point->x, 6), round($point->y, 6), round($point->z, 6)], $points,
-        ) : null]))->apply($draft);
+        (new SetRoute(
+            (object) [
+                'kept' => $this->keep
+                    ? array_map(
+                        static fn (Vector $point): array => [
+                            round($point->x, 6),
+                            round($point->y, 6),
+                            round($point->z, 6),
+                        ],
+                        $points,
+                    )
+                    : null,
+            ],
+        ))->apply($draft);
     }
 }

@@ -48,6 +48,9 @@ final readonly class MakeSymmetric implements RunEdit
         }
         $route->symmetry = $this->plane;
         $end = $draft->end('from')->end ?? null;
-        $draft->run->to = (object) ['like' => (object) ['run' => $draft->laid->run->id, 'end' => 'from', 'across' => $this->plane], ...($end === null ? [] : ['end' => $end])];
+        $draft->run->to = (object) [
+            'like' => (object) ['run' => $draft->laid->run->id, 'end' => 'from', 'across' => $this->plane],
+            ...$end === null ? [] : ['end' => $end],
+        ];
     }
 }

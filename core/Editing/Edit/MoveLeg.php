@@ -67,7 +67,12 @@ final readonly class MoveLeg implements Draggable, RunEdit
         $stops = array_values(array_filter([$start->stop, $end->stop], static fn (?int $stop): bool => $stop !== null));
         if ($stops !== []) {
             // Behind a lead that moves, a corner told from it moves by itself.
-            $draft->stops->moveTogether($stops[0], $stops[count($stops) - 1], $by, $start->place === VertexPlace::FromLead);
+            $draft->stops->moveTogether(
+                $stops[0],
+                $stops[count($stops) - 1],
+                $by,
+                $start->place === VertexPlace::FromLead,
+            );
         }
     }
 }

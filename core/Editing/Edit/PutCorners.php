@@ -37,7 +37,10 @@ final readonly class PutCorners implements RunEdit
 
     public static function read(Node $body, RunDraft $draft, Site $site): self
     {
-        return new self(array_map(static fn (Node $stop): stdClass => $stop->object(), $body->list('stops')), self::vertexOrNone($body));
+        return new self(
+            array_map(static fn (Node $stop): stdClass => $stop->object(), $body->list('stops')),
+            self::vertexOrNone($body),
+        );
     }
 
     public function apply(RunDraft $draft): void

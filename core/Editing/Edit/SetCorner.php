@@ -55,7 +55,10 @@ final readonly class SetCorner implements Draggable, RunEdit
 
     public static function read(Node $body, RunDraft $draft, Site $site): self
     {
-        return new self(self::vertexOrNone($body), $body->get('corner')->value === null ? null : $body->get('corner')->object());
+        return new self(
+            self::vertexOrNone($body),
+            $body->get('corner')->value === null ? null : $body->get('corner')->object(),
+        );
     }
 
     public function apply(RunDraft $draft): void

@@ -57,7 +57,11 @@ final readonly class SetLeg implements RunEdit
 
         return new self(
             self::vertexOf($body),
-            is_string($direction) || is_array($direction) ? (is_array($direction) ? array_values($direction) : $direction) : null,
+            is_string($direction) || is_array($direction)
+                ? (is_array($direction)
+                    ? array_values($direction)
+                    : $direction)
+                : null,
             is_int($amount) || is_float($amount) || is_string($amount) ? $amount : null,
             $body->find('until')?->text(),
         );
@@ -99,13 +103,22 @@ final readonly class SetLeg implements RunEdit
         if ($tied === null) {
             return;
         }
-        $leg = $draft->vertex($this->vertex)->at->minus($draft->vertex($this->vertex - 1)->at)->unit();
+        $leg = $draft
+            ->vertex($this->vertex)
+            ->at->minus($draft->vertex($this->vertex - 1)->at)
+            ->unit();
         $isOpen = $leg->minus(Held::allowed($leg, $tied->held->free))->length() < 1e-6;
         if ($this->along !== null || $this->until !== null || ! $isOpen) {
-            throw new EditError(sprintf(
-                'Corner %d is %s, which says where this leg ends. Let go of that first.', $this->vertex,
-                implode(' and ', array_map(static fn (Tie $tie): string => $tie->words($draft->laid->run->units), $tied->ties)),
-            ));
+            throw new EditError(
+                sprintf(
+                    'Corner %d is %s, which says where this leg ends. Let go of that first.',
+                    $this->vertex,
+                    implode(
+                        ' and ',
+                        array_map(static fn (Tie $tie): string => $tie->words($draft->laid->run->units), $tied->ties),
+                    ),
+                ),
+            );
         }
     }
 }

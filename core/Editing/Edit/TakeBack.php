@@ -35,7 +35,9 @@ final readonly class TakeBack implements RunEdit
     {
         $draft->rigidRoute();
         $draft->openEnd();
-        $stops = array_values(array_filter($draft->laid->vertices, static fn (Vertex $vertex): bool => $vertex->stop !== null));
+        $stops = array_values(
+            array_filter($draft->laid->vertices, static fn (Vertex $vertex): bool => $vertex->stop !== null),
+        );
         $before = $draft->stops->count() > 1 ? $stops[count($stops) - 1]->stop : null;
         $kept = array_values(array_filter($stops, static fn (Vertex $vertex): bool => $vertex->stop !== $before));
         if ($before === null || $kept === []) {

@@ -15,7 +15,10 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Routing\FlexibleRoute;
 
-/** Puts a leg on the axis of a clamp, with its corners where the bends have room; a leg that goes through it already stays as it is. */
+/**
+ * Puts a leg on the axis of a clamp, with its corners where the bends have room; a leg that goes through it already
+ * stays as it is.
+ */
 final readonly class ThroughClamp implements RunEdit
 {
     use ReadsVertex;
@@ -59,7 +62,12 @@ final readonly class ThroughClamp implements RunEdit
             $stop = ClampLeg::from($draft->laid, $this->clamp, $last);
             $route->stops = [...$present, $stop];
             $travel = $this->clamp->axis->times(($stop->reverse ?? false) === true ? -1.0 : 1.0);
-            $draft->end('to')->at = array_map(StopList::tidy(...), $this->clamp->at->plus($travel->times(is_numeric($stop->after) ? (float) $stop->after : 0.0))->toArray());
+            $draft->end('to')->at = array_map(
+                StopList::tidy(...),
+                $this->clamp->at
+                    ->plus($travel->times(is_numeric($stop->after) ? (float) $stop->after : 0.0))
+                    ->toArray(),
+            );
 
             return;
         }

@@ -52,7 +52,9 @@ final readonly class TieCorner implements RunEdit
         $draft->refuseFollowing($corner);
         $stop = $corner->stop === null ? null : $draft->stops->at($corner->stop);
         if ($stop === null || isset($stop->clamp)) {
-            throw new EditError('Only a corner of its own can be tied; a port, a lead and a clamp hold theirs already.');
+            throw new EditError(
+                'Only a corner of its own can be tied; a port, a lead and a clamp hold theirs already.',
+            );
         }
         $ties = is_array($stop->ties ?? null) ? array_values($stop->ties) : [];
         $stop->ties = [...$ties, $this->tie];

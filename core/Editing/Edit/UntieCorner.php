@@ -50,7 +50,9 @@ final readonly class UntieCorner implements RunEdit
         }
         $ties = array_values($stop->ties);
         if ($this->number !== null && ! isset($ties[$this->number])) {
-            throw new EditError(sprintf('This corner has %d relations, and none with the number %d.', count($ties), $this->number));
+            throw new EditError(
+                sprintf('This corner has %d relations, and none with the number %d.', count($ties), $this->number),
+            );
         }
         $draft->stops->settle($corner->stop ?? 0);
         if ($this->number !== null) {

@@ -14,7 +14,18 @@ use Bowline\Job\JobError;
 final class DxfReader
 {
     /** Millimetres to a unit, by what INSUNITS calls it; without units, millimetres. */
-    private const UNITS = [1 => 25.4, 2 => 304.8, 4 => 1.0, 5 => 10.0, 6 => 1000.0, 8 => 2.54e-5, 9 => 0.0254, 10 => 914.4, 13 => 1e-3, 14 => 100.0];
+    private const UNITS = [
+        1 => 25.4,
+        2 => 304.8,
+        4 => 1.0,
+        5 => 10.0,
+        6 => 1000.0,
+        8 => 2.54e-5,
+        9 => 0.0254,
+        10 => 914.4,
+        13 => 1e-3,
+        14 => 100.0,
+    ];
 
     /** More entities than these are no centrelines. */
     private const MOST = 20000;
@@ -111,8 +122,17 @@ final class DxfReader
             'ARC' => $this->arc($groups),
             'LWPOLYLINE' => $this->flatPolyline($groups->repeatedPoints(), $groups),
             'POLYLINE' => ($groups->integer(70) & 8) !== 0
-                ? $this->spacePolyline(array_map(static fn (Groups $vertex): Vector => $vertex->point(10), $vertices), $groups)
-                : $this->flatPolyline(array_map(static fn (Groups $vertex): array => [$vertex->point(10), $vertex->number(42)], $vertices), $groups),
+                ? $this->spacePolyline(
+                    array_map(static fn (Groups $vertex): Vector => $vertex->point(10), $vertices),
+                    $groups,
+                )
+                : $this->flatPolyline(
+                    array_map(
+                        static fn (Groups $vertex): array => [$vertex->point(10), $vertex->number(42)],
+                        $vertices,
+                    ),
+                    $groups,
+                ),
             'SEQEND' => null,
             default => $this->passedOver[$kind] = ($this->passedOver[$kind] ?? 0) + 1,
         };
@@ -136,9 +156,18 @@ final class DxfReader
     /** An arc about a centre of the flat frame, from an angle through a turn; a negative turn goes clockwise. */
     private function turn(Ocs $ocs, Vector $centre, float $radius, float $start, float $sweep): void
     {
-        $at = static fn (float $angle): Vector => $ocs->toWorld($centre->plus(new Vector($radius * cos($angle), $radius * sin($angle), 0.0)));
+        $at = static fn (float $angle): Vector => $ocs->toWorld(
+            $centre->plus(new Vector($radius * cos($angle), $radius * sin($angle), 0.0)),
+        );
         if ($radius * abs($sweep) > self::NOTHING) {
-            $this->segments[] = new Arc($at($start), $at($start + $sweep), $ocs->toWorld($centre), $ocs->z->times($sweep < 0 ? -1.0 : 1.0), $radius, abs($sweep));
+            $this->segments[] = new Arc(
+                $at($start),
+                $at($start + $sweep),
+                $ocs->toWorld($centre),
+                $ocs->z->times($sweep < 0 ? -1.0 : 1.0),
+                $radius,
+                abs($sweep),
+            );
         }
     }
 

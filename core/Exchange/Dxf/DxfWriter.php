@@ -21,13 +21,25 @@ final class DxfWriter
     /** What INSUNITS calls millimetres. */
     private const MILLIMETRES = 4;
 
-    /** A piece of a spline turns by no more than this, radians: a cubic then follows an arc within 2e-8 of its radius. */
+    /**
+     * A piece of a spline turns by no more than this, radians: a cubic then follows an arc within 2e-8 of its radius.
+     */
     private const SPLINE_TURN = 3 * M_PI / 180;
 
     /** @param  list<LaidRun>  $runs */
     public static function write(array $runs): string
     {
-        $pairs = [[0, 'SECTION'], [2, 'HEADER'], [9, '$ACADVER'], [1, 'AC1015'], [9, '$INSUNITS'], [70, (string) self::MILLIMETRES], [0, 'ENDSEC'], [0, 'SECTION'], [2, 'ENTITIES']];
+        $pairs = [
+            [0, 'SECTION'],
+            [2, 'HEADER'],
+            [9, '$ACADVER'],
+            [1, 'AC1015'],
+            [9, '$INSUNITS'],
+            [70, (string) self::MILLIMETRES],
+            [0, 'ENDSEC'],
+            [0, 'SECTION'],
+            [2, 'ENTITIES'],
+        ];
         foreach ($runs as $run) {
             foreach ($run->path->segments as $segment) {
                 array_push($pairs, ...self::entity($segment, self::layer($run->run->name)));
@@ -35,7 +47,10 @@ final class DxfWriter
         }
         array_push($pairs, [0, 'ENDSEC'], [0, 'EOF']);
 
-        return implode('', array_map(static fn (array $pair): string => sprintf("%3d\r\n%s\r\n", $pair[0], $pair[1]), $pairs));
+        return implode(
+            '',
+            array_map(static fn (array $pair): string => sprintf("%3d\r\n%s\r\n", $pair[0], $pair[1]), $pairs),
+        );
     }
 
     /** @return list<array{int, string}> */
@@ -45,7 +60,14 @@ final class DxfWriter
             return self::spline($segment, $layer);
         }
         if (! $segment instanceof Arc) {
-            return [[0, 'LINE'], [100, 'AcDbEntity'], [8, $layer], [100, 'AcDbLine'], ...self::point(10, $segment->start()), ...self::point(11, $segment->end())];
+            return [
+                [0, 'LINE'],
+                [100, 'AcDbEntity'],
+                [8, $layer],
+                [100, 'AcDbLine'],
+                ...self::point(10, $segment->start()),
+                ...self::point(11, $segment->end()),
+            ];
         }
         $ocs = new Ocs($segment->normal);
         $angle = static fn (Vector $at): string => self::number(fmod(rad2deg(atan2(
@@ -53,7 +75,11 @@ final class DxfWriter
         )) + 360.0, 360.0));
 
         return [
-            [0, 'ARC'], [100, 'AcDbEntity'], [8, $layer], [100, 'AcDbCircle'], ...self::point(10, $ocs->toOwn($segment->centre)),
+            [0, 'ARC'],
+            [100, 'AcDbEntity'],
+            [8, $layer],
+            [100, 'AcDbCircle'],
+            ...self::point(10, $ocs->toOwn($segment->centre)),
             [40, self::number($segment->radius)], ...self::point(210, $segment->normal),
             [100, 'AcDbArc'], [50, $angle($segment->from)], [51, $angle($segment->to)],
         ];
@@ -117,7 +143,11 @@ final class DxfWriter
     /** @return list<array{int, string}> */
     private static function point(int $code, Vector $point): array
     {
-        return [[$code, self::number($point->x)], [$code + 10, self::number($point->y)], [$code + 20, self::number($point->z)]];
+        return [
+            [$code, self::number($point->x)],
+            [$code + 10, self::number($point->y)],
+            [$code + 20, self::number($point->z)],
+        ];
     }
 
     private static function number(float $number): string

@@ -78,8 +78,12 @@ final readonly class Groups
 
     private static function read(string $value): float
     {
-        $number = is_numeric($value) ? (float) $value : throw JobError::at('', sprintf('this is no DXF text: “%s” is no number', mb_substr($value, 0, 40)));
+        $number = is_numeric($value)
+            ? (float) $value
+            : throw JobError::at('', sprintf('this is no DXF text: “%s” is no number', mb_substr($value, 0, 40)));
 
-        return is_finite($number) && abs($number) < 1e9 ? $number : throw JobError::at('', 'a number in this DXF is too large to be used');
+        return is_finite($number) && abs($number) < 1e9
+            ? $number
+            : throw JobError::at('', 'a number in this DXF is too large to be used');
     }
 }

@@ -60,7 +60,12 @@ final class GlbReader
         $nodes = $reader->scene->list('nodes');
         $roots = $reader->scene->list('scenes')[self::int($reader->scene->find('scene')) ?? 0] ?? null;
         foreach ($roots?->list('nodes') ?? [] as $root) {
-            $reader->node($nodes, self::int($root) ?? -1, [1.0, 0.0, 0.0, 0.0, 0.0, 1.0, 0.0, 0.0, 0.0, 0.0, 1.0, 0.0, 0.0, 0.0, 0.0, 1.0], 0);
+            $reader->node(
+                $nodes,
+                self::int($root) ?? -1,
+                [1.0, 0.0, 0.0, 0.0, 0.0, 1.0, 0.0, 0.0, 0.0, 0.0, 1.0, 0.0, 0.0, 0.0, 0.0, 1.0],
+                0,
+            );
         }
 
         return Triangles::of($reader->packed);
@@ -80,13 +85,26 @@ final class GlbReader
         }
         $matrix = self::product($parent, self::matrix($node));
         $mesh = self::int($node->find('mesh'));
-        foreach ($mesh === null ? [] : ($this->scene->list('meshes')[$mesh] ?? throw JobError::at('', 'the GLB file names a mesh that is not there'))->list('primitives') as $primitive) {
+        foreach (
+            $mesh === null
+                ? []
+                : (
+                    $this->scene->list('meshes')[$mesh] ??
+                    throw JobError::at('', 'the GLB file names a mesh that is not there')
+                )->list('primitives') as $primitive
+        ) {
             if ((self::int($primitive->find('mode')) ?? self::TRIANGLES) === self::TRIANGLES) {
                 $this->primitive($primitive, $matrix);
             }
         }
         if (++$this->visited > self::MOST_NODES) {
-            throw JobError::at('', sprintf('the nodes of the GLB file stand in more than %s places, the most that is read', number_format(self::MOST_NODES)));
+            throw JobError::at(
+                '',
+                sprintf(
+                    'the nodes of the GLB file stand in more than %s places, the most that is read',
+                    number_format(self::MOST_NODES),
+                ),
+            );
         }
         foreach ($node->list('children') as $child) {
             $this->node($nodes, self::int($child) ?? -1, $matrix, $depth + 1);
@@ -115,7 +133,8 @@ final class GlbReader
         $whole = count($order) - count($order) % 3;
         Triangles::refuseMore(strlen($this->packed) + 12 * $whole);
         for ($i = 0; $i < $whole; $i++) {
-            $this->packed .= $points[(int) $order[$i]] ?? throw JobError::at('', 'the GLB file names a corner that is not there');
+            $this->packed .=
+                $points[(int) $order[$i]] ?? throw JobError::at('', 'the GLB file names a corner that is not there');
         }
     }
 
@@ -127,7 +146,10 @@ final class GlbReader
     private function accessor(?int $index, bool $isPosition): array
     {
         $accessor = $index === null ? null : $this->scene->list('accessors')[$index] ?? null;
-        $view = $accessor === null ? null : $this->scene->list('bufferViews')[self::int($accessor->find('bufferView')) ?? -1] ?? null;
+        $view =
+            $accessor === null
+                ? null
+                : $this->scene->list('bufferViews')[self::int($accessor->find('bufferView')) ?? -1] ?? null;
         if ($accessor === null || $view === null) {
             throw JobError::at('', 'the GLB file has triangles without corners; compressed ones cannot be read');
         }
@@ -136,10 +158,17 @@ final class GlbReader
         if ($isPosition && $kind !== self::FLOAT) {
             throw JobError::at('', 'the corners of the GLB file are compressed; save it without compression');
         }
-        [$size, $unpack] = $isPosition ? [12, 'g*'] : (self::INDEX[$kind] ?? throw JobError::at('', 'the GLB file counts its corners in a way that is not known'));
+        [$size, $unpack] = $isPosition
+            ? [12, 'g*']
+            : self::INDEX[$kind] ??
+                throw JobError::at('', 'the GLB file counts its corners in a way that is not known');
         $start = (self::int($view->find('byteOffset')) ?? 0) + (self::int($accessor->find('byteOffset')) ?? 0);
         $stride = self::int($view->find('byteStride')) ?? $size;
-        if ($count < 0 || $stride < $size || $start + ($count === 0 ? 0 : ($count - 1) * $stride + $size) > strlen($this->buffer)) {
+        if (
+            $count < 0 ||
+            $stride < $size ||
+            $start + ($count === 0 ? 0 : ($count - 1) * $stride + $size) > strlen($this->buffer)
+        ) {
             throw JobError::at('', 'the GLB file breaks off in the middle');
         }
         $bytes = $stride === $size ? substr($this->buffer, $start, $size * $count) : '';
@@ -167,7 +196,12 @@ final class GlbReader
     private static function matrix(Node $node): array
     {
         $numbers = static function (string $key, float ...$default) use ($node): array {
-            $said = array_map(static fn (Node $one): float => is_int($one->value) || is_float($one->value) ? (float) $one->value : 0.0, $node->list($key));
+            $said = array_map(
+                static fn (Node $one): float => is_int($one->value) || is_float($one->value)
+                    ? (float) $one->value
+                    : 0.0,
+                $node->list($key),
+            );
 
             return count($said) === count($default) ? $said : array_values($default);
         };

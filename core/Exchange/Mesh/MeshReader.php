@@ -13,6 +13,9 @@ final class MeshReader
     /** Bytes of the largest file that is read. */
     public const LARGEST = 50 * 1024 * 1024;
 
+    /** A vertex after nothing but comments, materials and names of objects, groups and smoothing. */
+    private const OBJ_START = '/^\s*(#.*\R|mtllib.*\R|o .*\R|g .*\R|s .*\R|\s*\R)*v\s/';
+
     /**
      * @throws JobError saying why it cannot be taken
      */
@@ -30,7 +33,7 @@ final class MeshReader
             str_starts_with($bytes, 'glTF') => GlbReader::read($bytes),
             StlReader::isBinary($bytes) => StlReader::binary($bytes),
             preg_match('/^\s*solid\b/', substr($bytes, 0, 200)) === 1 => StlReader::text($bytes),
-            preg_match('/^\s*(#.*\R|mtllib.*\R|o .*\R|g .*\R|s .*\R|\s*\R)*v\s/', substr($bytes, 0, 20000)) === 1 => ObjReader::read($bytes),
+            preg_match(self::OBJ_START, substr($bytes, 0, 20000)) === 1 => ObjReader::read($bytes),
             default => throw JobError::at('', sprintf('%s is neither an STL, an OBJ nor a GLB file', $name)),
         };
         if ($triangles->count() === 0) {

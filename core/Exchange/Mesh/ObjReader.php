@@ -21,11 +21,18 @@ final class ObjReader
             if (str_starts_with($text, 'v ')) {
                 $parts = preg_split('/\s+/', trim(substr($text, 2)));
                 $parts = $parts === false ? [] : $parts;
-                if (! is_numeric($parts[0] ?? null) || ! is_numeric($parts[1] ?? null) || ! is_numeric($parts[2] ?? null)) {
+                if (
+                    ! is_numeric($parts[0] ?? null) ||
+                    ! is_numeric($parts[1] ?? null) ||
+                    ! is_numeric($parts[2] ?? null)
+                ) {
                     throw JobError::at('', sprintf('line %d of the OBJ file is no vertex', $line));
                 }
                 if (count($vertices) >= 3 * Triangles::MOST) {
-                    throw JobError::at('', 'the OBJ file has more vertices than the triangles of a body may have; bring in a coarser one');
+                    throw JobError::at(
+                        '',
+                        'the OBJ file has more vertices than the triangles of a body may have; bring in a coarser one',
+                    );
                 }
                 $vertices[] = pack('g3', (float) $parts[0], (float) $parts[1], (float) $parts[2]);
             } elseif (str_starts_with($text, 'f ')) {
@@ -49,7 +56,9 @@ final class ObjReader
         foreach ($parts === false ? [] : $parts as $part) {
             $number = (int) $part;
             $index = $number < 0 ? count($vertices) + $number : $number - 1;
-            $corners[] = $vertices[$index] ?? throw JobError::at('', sprintf('line %d of the OBJ file names a vertex that is not there', $line));
+            $corners[] =
+                $vertices[$index] ??
+                throw JobError::at('', sprintf('line %d of the OBJ file names a vertex that is not there', $line));
         }
         $packed = '';
         for ($i = 2, $count = count($corners); $i < $count; $i++) {

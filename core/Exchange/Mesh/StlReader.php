@@ -41,11 +41,23 @@ final class StlReader
         while (($at = stripos($bytes, 'vertex', $offset)) !== false) {
             $offset = $at + 6;
             if (preg_match('/\Gvertex\s+(\S+)\s+(\S+)\s+(\S+)/i', $bytes, $match, 0, $at) !== 1) {
-                throw JobError::at('', stripos($bytes, 'endsolid', $at) === false ? 'the STL file breaks off in the middle' : sprintf('corner %d of the STL file is no place', $corners + 1));
+                throw JobError::at(
+                    '',
+                    stripos($bytes, 'endsolid', $at) === false
+                        ? 'the STL file breaks off in the middle'
+                        : sprintf('corner %d of the STL file is no place', $corners + 1),
+                );
             }
             Triangles::refuseMore(strlen($packed));
             if (! is_numeric($match[1]) || ! is_numeric($match[2]) || ! is_numeric($match[3])) {
-                throw JobError::at('', sprintf('corner %d of the STL file is no place: “%s”', $corners + 1, substr(trim($match[1].' '.$match[2].' '.$match[3]), 0, 60)));
+                throw JobError::at(
+                    '',
+                    sprintf(
+                        'corner %d of the STL file is no place: “%s”',
+                        $corners + 1,
+                        substr(trim($match[1].' '.$match[2].' '.$match[3]), 0, 60),
+                    ),
+                );
             }
             $packed .= pack('g3', (float) $match[1], (float) $match[2], (float) $match[3]);
             $corners++;

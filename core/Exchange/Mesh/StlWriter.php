@@ -16,7 +16,15 @@ final class StlWriter
     {
         $count = intdiv(strlen($packed), Triangles::SIZE);
         // After each triangle come two spare bytes, and the normal of the next one.
-        $records = $count === 0 ? '' : self::NO_NORMAL.substr(chunk_split($packed, Triangles::SIZE, "\0\0".self::NO_NORMAL), 0, -strlen(self::NO_NORMAL));
+        $records =
+            $count === 0
+                ? ''
+                : self::NO_NORMAL.
+                    substr(
+                        chunk_split($packed, Triangles::SIZE, "\0\0".self::NO_NORMAL),
+                        0,
+                        -strlen(self::NO_NORMAL),
+                    );
 
         return str_pad('Bowline STL, mm', 80).pack('V', $count).$records;
     }

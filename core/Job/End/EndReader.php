@@ -23,7 +23,9 @@ final class EndReader
             'open' => new OpenEnd,
             'closed' => self::closed($node->find('thickness'), $values),
             'flange' => self::flange($node, $values),
-            default => throw $type->error(sprintf('“%s” is no kind of end; open, closed and flange are', $type->text())),
+            default => throw $type->error(
+                sprintf('“%s” is no kind of end; open, closed and flange are', $type->text()),
+            ),
         };
     }
 
@@ -46,7 +48,9 @@ final class EndReader
             $values->positive($node->get('bore'), 'the bore of the flange'),
             $holes === null || $count === 0 ? 0.0 : $values->positive($holes->get('circle'), 'the bolt circle'),
             $count,
-            $holes === null || $count === 0 ? 0.0 : $values->positive($holes->get('diameter'), 'the diameter of the bolt holes'),
+            $holes === null || $count === 0
+                ? 0.0
+                : $values->positive($holes->get('diameter'), 'the diameter of the bolt holes'),
         );
     }
 }

@@ -50,15 +50,35 @@ enum PartKind: string
                 new Parameter('size', 'Inlet for tube of', 28.0), new Parameter('outlet', 'Outlet for tube of', 28.0),
                 new Parameter('outlet_angle', 'Outlet turned by', 0.0, '°', -360.0, 360.0),
             ],
-            self::Filter => [new Parameter('height', 'Bowl height', 140.0), new Parameter('diameter', 'Bowl diameter', 80.0), $size],
-            self::Valve => [new Parameter('length', 'Face to face', 70.0), new Parameter('lever', 'Lever', 90.0), $size],
+            self::Filter => [
+                new Parameter('height', 'Bowl height', 140.0),
+                new Parameter('diameter', 'Bowl diameter', 80.0),
+                $size,
+            ],
+            self::Valve => [
+                new Parameter('length', 'Face to face', 70.0),
+                new Parameter('lever', 'Lever', 90.0),
+                $size,
+            ],
             self::TankConnection => [
                 new Parameter('flange', 'Flange diameter', 80.0), new Parameter('thickness', 'Flange thickness', 8.0),
                 new Parameter('length', 'Reach from the wall', 40.0), $size,
             ],
-            self::BulkheadUnion => [new Parameter('wall', 'Wall between', 20.0, 'mm', 0.1), new Parameter('length', 'Reach each side', 30.0), $size],
-            self::Elbow => [new Parameter('leg', 'Centre to face', 35.0), new Parameter('angle', 'Turns by', 90.0, '°', 1.0, 179.0), $size],
-            self::Tee => [new Parameter('leg', 'Centre to face', 35.0), new Parameter('branch', 'Centre to branch face', 35.0), $size],
+            self::BulkheadUnion => [
+                new Parameter('wall', 'Wall between', 20.0, 'mm', 0.1),
+                new Parameter('length', 'Reach each side', 30.0),
+                $size,
+            ],
+            self::Elbow => [
+                new Parameter('leg', 'Centre to face', 35.0),
+                new Parameter('angle', 'Turns by', 90.0, '°', 1.0, 179.0),
+                $size,
+            ],
+            self::Tee => [
+                new Parameter('leg', 'Centre to face', 35.0),
+                new Parameter('branch', 'Centre to branch face', 35.0),
+                $size,
+            ],
             self::Manifold => [
                 new Parameter('ports', 'Outlets', 4.0, '', 1.0, 48.0), new Parameter('pitch', 'Pitch', 60.0),
                 new Parameter('bore', 'Inlet for tube of', 35.0), new Parameter('size', 'Outlets for tube of', 15.0),
@@ -82,7 +102,12 @@ enum PartKind: string
                 Solid::round($o, self::x(self::head($by)), $by['diameter'] * 0.8),
                 Solid::round(self::x(self::head($by)), self::x(self::head($by) + 18.0), $s + 10.0),
                 Solid::round(self::x(self::head($by) / 2), self::outlet($by), $by['outlet'] + 10.0),
-                Solid::box(new Vector(-$by['length'] / 2, 0.0, -$by['diameter'] / 2 - 6.0), $by['length'] * 0.6, $by['diameter'] * 0.9, 12.0),
+                Solid::box(
+                    new Vector(-$by['length'] / 2, 0.0, -$by['diameter'] / 2 - 6.0),
+                    $by['length'] * 0.6,
+                    $by['diameter'] * 0.9,
+                    12.0,
+                ),
             ],
             self::Filter => [
                 Solid::round(self::z(-$by['height']), self::z(-0.15 * $by['height']), $by['diameter']),
@@ -99,7 +124,11 @@ enum PartKind: string
                 Solid::round(self::z($by['thickness']), self::z(max($by['length'], $by['thickness'] + 1.0)), $s + 10.0),
             ],
             self::BulkheadUnion => [
-                Solid::round(self::x(-$by['wall'] / 2 - $by['length']), self::x($by['wall'] / 2 + $by['length']), $s + 6.0),
+                Solid::round(
+                    self::x(-$by['wall'] / 2 - $by['length']),
+                    self::x($by['wall'] / 2 + $by['length']),
+                    $s + 6.0,
+                ),
                 Solid::round(self::x($by['wall'] / 2), self::x($by['wall'] / 2 + 12.0), $s * 1.7),
                 Solid::round(self::x(-$by['wall'] / 2 - 12.0), self::x(-$by['wall'] / 2), $s * 1.7),
             ],
@@ -115,7 +144,8 @@ enum PartKind: string
             self::Manifold => [
                 Solid::round(self::x(-self::half($by)), self::x(self::half($by)), $by['bore'] + 16.0),
                 ...array_map(
-                    fn (float $x): Solid => Solid::round(self::x($x), new Vector($x, 0.0, self::stub($by)), $s + 8.0), self::outlets($by),
+                    fn (float $x): Solid => Solid::round(self::x($x), new Vector($x, 0.0, self::stub($by)), $s + 8.0),
+                    self::outlets($by),
                 ),
             ],
             self::BarePort => [Solid::round(self::x(-6.0), $o, $s + 4.0)],
@@ -134,22 +164,44 @@ enum PartKind: string
         return match ($this) {
             self::Pump => [
                 ['in', self::x(self::head($by) + 18.0), $x, $s],
-                ['out', self::outlet($by), self::outlet($by)->minus(self::x(self::head($by) / 2))->unit(), $by['outlet']],
+                [
+                    'out',
+                    self::outlet($by),
+                    self::outlet($by)->minus(self::x(self::head($by) / 2))->unit(),
+                    $by['outlet'],
+                ],
             ],
-            self::Filter => [['in', self::x(-self::filterReach($by)), $x->times(-1.0), $s], ['out', self::x(self::filterReach($by)), $x, $s]],
-            self::Valve => [['a', self::x(-$by['length'] / 2), $x->times(-1.0), $s], ['b', self::x($by['length'] / 2), $x, $s]],
+            self::Filter => [
+                ['in', self::x(-self::filterReach($by)), $x->times(-1.0), $s],
+                ['out', self::x(self::filterReach($by)), $x, $s],
+            ],
+            self::Valve => [
+                ['a', self::x(-$by['length'] / 2), $x->times(-1.0), $s],
+                ['b', self::x($by['length'] / 2), $x, $s],
+            ],
             self::TankConnection => [['out', self::z(max($by['length'], $by['thickness'] + 1.0)), $z, $s]],
             self::BulkheadUnion => [
-                ['a', self::x(-$by['wall'] / 2 - $by['length']), $x->times(-1.0), $s], ['b', self::x($by['wall'] / 2 + $by['length']), $x, $s],
+                ['a', self::x(-$by['wall'] / 2 - $by['length']), $x->times(-1.0), $s],
+                ['b', self::x($by['wall'] / 2 + $by['length']), $x, $s],
             ],
-            self::Elbow => [['a', self::x(-$by['leg']), $x->times(-1.0), $s], ['b', self::turned($by), self::turned($by)->unit(), $s]],
+            self::Elbow => [
+                ['a', self::x(-$by['leg']), $x->times(-1.0), $s],
+                ['b', self::turned($by), self::turned($by)->unit(), $s],
+            ],
             self::Tee => [
-                ['a', self::x(-$by['leg']), $x->times(-1.0), $s], ['b', self::x($by['leg']), $x, $s], ['branch', self::z($by['branch']), $z, $s],
+                ['a', self::x(-$by['leg']), $x->times(-1.0), $s],
+                ['b', self::x($by['leg']), $x, $s],
+                ['branch', self::z($by['branch']), $z, $s],
             ],
             self::Manifold => [
                 ['in', self::x(-self::half($by)), $x->times(-1.0), $by['bore']],
                 ...array_map(
-                    static fn (int $index, float $at): array => [(string) ($index + 1), new Vector($at, 0.0, self::stub($by)), $z, $s],
+                    static fn (int $index, float $at): array => [
+                        (string) ($index + 1),
+                        new Vector($at, 0.0, self::stub($by)),
+                        $z,
+                        $s,
+                    ],
                     array_keys(self::outlets($by)), self::outlets($by),
                 ),
             ],
@@ -219,6 +271,9 @@ enum PartKind: string
     {
         $count = (int) $by['ports'];
 
-        return array_map(static fn (int $index): float => ($index - ($count - 1) / 2) * $by['pitch'], range(0, $count - 1));
+        return array_map(
+            static fn (int $index): float => ($index - ($count - 1) / 2) * $by['pitch'],
+            range(0, $count - 1),
+        );
     }
 }

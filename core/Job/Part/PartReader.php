@@ -19,7 +19,9 @@ final class PartReader
     public static function read(Node $node, Values $values): array
     {
         $kindNode = $node->get('kind');
-        $kind = PartKind::tryFrom($kindNode->text()) ?? throw $kindNode->error(sprintf('“%s” is no part that Bowline knows', $kindNode->text()));
+        $kind =
+            PartKind::tryFrom($kindNode->text()) ??
+            throw $kindNode->error(sprintf('“%s” is no part that Bowline knows', $kindNode->text()));
         $by = [];
         foreach ($kind->parameters() as $parameter) {
             $said = $node->find($parameter->key);
@@ -36,7 +38,10 @@ final class PartReader
 
     private static function number(Node $said, Parameter $parameter, Values $values): float
     {
-        $number = $parameter->unit === '' ? (float) $values->count($said, $parameter->label, (int) $parameter->least) : $values->number($said);
+        $number =
+            $parameter->unit === ''
+                ? (float) $values->count($said, $parameter->label, (int) $parameter->least)
+                : $values->number($said);
 
         return $number >= $parameter->least && $number <= $parameter->most ? $number : throw $said->error(sprintf(
             '“%s” must be from %s to %s', $parameter->label, (string) $parameter->least, (string) $parameter->most,

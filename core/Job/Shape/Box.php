@@ -29,7 +29,9 @@ final readonly class Box implements Shape
         $normal = Vector::axis($name);
         $half = $this->halfExtent();
 
-        return $normal === null ? null : [new Vector($normal->x * $half->x, $normal->y * $half->y, $normal->z * $half->z), $normal];
+        return $normal === null
+            ? null
+            : [new Vector($normal->x * $half->x, $normal->y * $half->y, $normal->z * $half->z), $normal];
     }
 
     public function outside(float $x, float $y, float $z, float $within): array
@@ -44,7 +46,12 @@ final readonly class Box implements Shape
         [$sx, $sy, $sz] = [$x < 0.0 ? -1.0 : 1.0, $y < 0.0 ? -1.0 : 1.0, $z < 0.0 ? -1.0 : 1.0];
         $most = max($dx, $dy, $dz);
         if ($most <= 0.0) {
-            return [$most, $dx === $most ? $sx : 0.0, $dx !== $most && $dy === $most ? $sy : 0.0, $dx !== $most && $dy !== $most ? $sz : 0.0];
+            return [
+                $most,
+                $dx === $most ? $sx : 0.0,
+                $dx !== $most && $dy === $most ? $sy : 0.0,
+                $dx !== $most && $dy !== $most ? $sz : 0.0,
+            ];
         }
         [$dx, $dy, $dz] = [max($dx, 0.0), max($dy, 0.0), max($dz, 0.0)];
         $distance = sqrt($dx * $dx + $dy * $dy + $dz * $dz);

@@ -33,7 +33,10 @@ final readonly class MeshShape implements Shape
     {
         $corner = new Vector($radius, $radius, $radius);
 
-        return new self($this->mesh, $this->least, $this->most, $this->triangles, [$middle->minus($corner), $middle->plus($corner)]);
+        return new self($this->mesh, $this->least, $this->most, $this->triangles, [
+            $middle->minus($corner),
+            $middle->plus($corner),
+        ]);
     }
 
     public function halfExtent(): Vector
@@ -53,6 +56,8 @@ final readonly class MeshShape implements Shape
 
     public function outside(float $x, float $y, float $z, float $within): array
     {
-        return $this->triangles?->surface(...$this->about ?? [$this->least, $this->most])->outside($x, $y, $z, $within) ?? [INF, 0.0, 0.0, 1.0];
+        return $this->triangles
+            ?->surface(...$this->about ?? [$this->least, $this->most])
+            ->outside($x, $y, $z, $within) ?? [INF, 0.0, 0.0, 1.0];
     }
 }

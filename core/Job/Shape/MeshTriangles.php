@@ -52,12 +52,18 @@ final class MeshTriangles implements JsonSerializable
         return new self(static fn (): string => $packed, $read);
     }
 
-    /** Whether they are all within an extent, as far as they have been read: what is told of them is all that is looked at first. */
+    /**
+     * Whether they are all within an extent, as far as they have been read: what is told of them is all that is looked
+     * at first.
+     */
     public function isWithin(Vector $least, Vector $most): bool
     {
         $parts = $this->read === null ? [] : [$this->read->least->minus($least), $most->minus($this->read->most)];
 
-        return min([0.0, ...array_merge(...array_map(static fn (Vector $part): array => $part->toArray(), $parts), ...[[]])]) > -self::ROUNDED;
+        return min([
+            0.0,
+            ...array_merge(...array_map(static fn (Vector $part): array => $part->toArray(), $parts), ...[[]]),
+        ]) > -self::ROUNDED;
     }
 
     public function packed(): string

@@ -40,6 +40,13 @@ final readonly class Panel implements Shape
 
     public function outside(float $x, float $y, float $z, float $within): array
     {
-        return Box::outsideOf($this->width / 2, $this->height / 2, $this->thickness / 2, $x, $y, $z + $this->thickness / 2);
+        return Box::outsideOf(
+            $this->width / 2,
+            $this->height / 2,
+            $this->thickness / 2,
+            $x,
+            $y,
+            $z + $this->thickness / 2,
+        );
     }
 }

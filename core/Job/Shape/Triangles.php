@@ -55,7 +55,10 @@ final readonly class Triangles
                 $low = $part === [] ? 0.0 : min($part);
                 $high = $part === [] ? 0.0 : max($part);
                 if (! is_finite((float) array_sum($part)) || abs($low) > 1e7 || abs($high) > 1e7) {
-                    throw JobError::at('', 'a corner of a triangle is no place: a number is missing, or larger than ten kilometres');
+                    throw JobError::at(
+                        '',
+                        'a corner of a triangle is no place: a number is missing, or larger than ten kilometres',
+                    );
                 }
                 $least[$axis] = min($least[$axis], $low);
                 $most[$axis] = max($most[$axis], $high);
@@ -75,7 +78,13 @@ final readonly class Triangles
     public static function refuseMore(int $bytes): void
     {
         if ($bytes > self::MOST * self::SIZE) {
-            throw JobError::at('', sprintf('this has more than %s triangles, the most that a body may have; bring in a coarser one', number_format(self::MOST)));
+            throw JobError::at(
+                '',
+                sprintf(
+                    'this has more than %s triangles, the most that a body may have; bring in a coarser one',
+                    number_format(self::MOST),
+                ),
+            );
         }
     }
 
@@ -87,7 +96,15 @@ final readonly class Triangles
     public static function refuseMoreInAll(int $count): void
     {
         if ($count > self::MOST_IN_ALL) {
-            throw JobError::at('', sprintf('the bodies of this job would have %s triangles; %s is the most that a job may have. Bring in coarser ones', number_format($count), number_format(self::MOST_IN_ALL)));
+            throw JobError::at(
+                '',
+                sprintf(
+                    'the bodies of this job would have %s triangles; %s is the most that a job may have. Bring in'.
+                    ' coarser ones',
+                    number_format($count),
+                    number_format(self::MOST_IN_ALL),
+                ),
+            );
         }
     }
 

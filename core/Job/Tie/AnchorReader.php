@@ -29,10 +29,14 @@ final class AnchorReader
             return self::stop($node, $stop, $site, $run);
         }
         $of = $node->get('of');
-        $body = $site->surroundings[$of->text()] ?? throw $of->error(sprintf('nothing of the surroundings is called “%s”', $of->text()));
+        $body =
+            $site->surroundings[$of->text()] ??
+            throw $of->error(sprintf('nothing of the surroundings is called “%s”', $of->text()));
         $face = $node->find('face');
         if ($face !== null) {
-            [$at, $normal] = $body->face($face->text()) ?? throw $face->error(sprintf('%s has no face “%s”', $body->name, $face->text()));
+            [$at, $normal] =
+                $body->face($face->text()) ??
+                throw $face->error(sprintf('%s has no face “%s”', $body->name, $face->text()));
             $side = $body->faceWords($face->text());
 
             return Anchor::face($side === '' ? $body->name : sprintf('%s, %s', $body->name, $side), $at, $normal);
@@ -51,7 +55,9 @@ final class AnchorReader
         if ($port !== null) {
             return Anchor::axis($port->name, $port->at, $port->axis);
         }
-        $clamp = $site->clamps[$node->text()] ?? throw $node->error(sprintf('there is no port or clamp “%s”', $node->text()));
+        $clamp =
+            $site->clamps[$node->text()] ??
+            throw $node->error(sprintf('there is no port or clamp “%s”', $node->text()));
 
         return Anchor::axis($clamp->name, $clamp->at, $clamp->axis);
     }

@@ -33,7 +33,9 @@ final readonly class Tie
     /** @throws JobError */
     public static function read(Node $node, Site $site, ?string $run): self
     {
-        $kinds = array_values(array_filter(TieKind::cases(), static fn (TieKind $kind): bool => $node->find($kind->value) !== null));
+        $kinds = array_values(
+            array_filter(TieKind::cases(), static fn (TieKind $kind): bool => $node->find($kind->value) !== null),
+        );
         if (count($kinds) !== 1) {
             throw $node->error('a tie is told by one of “level”, “away”, “on_axis”, “parallel”, “square” or “angle”');
         }
@@ -66,7 +68,10 @@ final readonly class Tie
         $what = $this->anchor->words;
 
         return match ($this->kind) {
-            TieKind::Level => ($this->amount === 0.0 ? 'level with ' : $units->say($this->amount).' from ').$what.' along '.Words::direction($this->along ?? Vector::zero()),
+            TieKind::Level => ($this->amount === 0.0 ? 'level with ' : $units->say($this->amount).' from ').
+                $what.
+                ' along '.
+                Words::direction($this->along ?? Vector::zero()),
             TieKind::Away => $units->say($this->amount).($this->anchor->isFace ? ' off ' : ' from ').$what,
             TieKind::OnAxis => 'on the axis of '.$what,
             TieKind::Parallel => 'its leg along '.$what,
@@ -77,6 +82,8 @@ final readonly class Tie
 
     private static function angle(float $degrees, Node $node): float
     {
-        return $degrees >= 0.0 && $degrees <= 90.0 ? $degrees : throw $node->error('an angle to a face or an axis is from 0 to 90 degrees');
+        return $degrees >= 0.0 && $degrees <= 90.0
+            ? $degrees
+            : throw $node->error('an angle to a face or an axis is from 0 to 90 degrees');
     }
 }

@@ -15,7 +15,11 @@ use Bowline\Job\Surrounding;
 /** What stands around as something to lie on: how far off the nearest of it is, and which way out of it. */
 final readonly class Bodies
 {
-    /** @var list<array{Vector, float, Vector, Vector, Vector, Vector, Shape, string, string}> middle in space, radius of a ball round it, origin and axes of its frame, its shape, id and name */
+    /**
+     * Middle in space, radius of a ball round it, origin and axes of its frame, its shape, id and name.
+     *
+     * @var list<array{Vector, float, Vector, Vector, Vector, Vector, Shape, string, string}>
+     */
     private array $bodies;
 
     /**
@@ -26,11 +30,17 @@ final readonly class Bodies
     public function __construct(array $surroundings, array $fittings = [], array $others = [])
     {
         $bodies = array_map(
-            static fn (Surrounding $body): array => self::body($body->shape, $body->pose, $body->id, $body->name), array_values($surroundings),
+            static fn (Surrounding $body): array => self::body($body->shape, $body->pose, $body->id, $body->name),
+            array_values($surroundings),
         );
         foreach ($fittings as $fitting) {
             foreach ($fitting->solids as $solid) {
-                $bodies[] = self::body($solid->shape, $solid->pose->within($fitting->pose), $fitting->id, $fitting->name);
+                $bodies[] = self::body(
+                    $solid->shape,
+                    $solid->pose->within($fitting->pose),
+                    $fitting->id,
+                    $fitting->name,
+                );
             }
         }
         $this->bodies = [...$bodies, ...$others];
@@ -40,8 +50,15 @@ final readonly class Bodies
     private static function body(Shape $shape, Pose $pose, string $id, string $name): array
     {
         return [
-            $pose->point($shape->middle()), $shape->halfExtent()->length(), $pose->point(Vector::zero()),
-            $pose->direction(new Vector(1.0, 0.0, 0.0)), $pose->direction(new Vector(0.0, 1.0, 0.0)), $pose->direction(new Vector(0.0, 0.0, 1.0)), $shape, $id, $name,
+            $pose->point($shape->middle()),
+            $shape->halfExtent()->length(),
+            $pose->point(Vector::zero()),
+            $pose->direction(new Vector(1.0, 0.0, 0.0)),
+            $pose->direction(new Vector(0.0, 1.0, 0.0)),
+            $pose->direction(new Vector(0.0, 0.0, 1.0)),
+            $shape,
+            $id,
+            $name,
         ];
     }
 
@@ -50,7 +67,8 @@ final readonly class Bodies
      *
      * @param  float  $within  mm; what is farther off is not looked at
      * @return array{float, float, float, float, string}|null how far outside of the nearest body (less than 0
-     *                                                        within it), the unit direction out of it, and its id; null when none is near
+     *                                                        within it), the unit direction out of it, and its id; null
+     * when none is near
      */
     public function nearest(float $x, float $y, float $z, float $within): ?array
     {
@@ -63,12 +81,21 @@ final readonly class Bodies
             }
             [$dx, $dy, $dz] = [$x - $origin->x, $y - $origin->y, $z - $origin->z];
             [$distance, $a, $b, $c] = $shape->outside(
-                $dx * $u->x + $dy * $u->y + $dz * $u->z, $dx * $v->x + $dy * $v->y + $dz * $v->z, $dx * $w->x + $dy * $w->y + $dz * $w->z, $within,
+                $dx * $u->x + $dy * $u->y + $dz * $u->z,
+                $dx * $v->x + $dy * $v->y + $dz * $v->z,
+                $dx * $w->x + $dy * $w->y + $dz * $w->z,
+                $within,
             );
             // Of two that are equally near the first is told: rounding must not choose.
             if ($distance <= ($nearest === null ? $within : $within - Tolerance::NOTHING)) {
                 $within = $distance;
-                $nearest = [$distance, $a * $u->x + $b * $v->x + $c * $w->x, $a * $u->y + $b * $v->y + $c * $w->y, $a * $u->z + $b * $v->z + $c * $w->z, $id];
+                $nearest = [
+                    $distance,
+                    $a * $u->x + $b * $v->x + $c * $w->x,
+                    $a * $u->y + $b * $v->y + $c * $w->y,
+                    $a * $u->z + $b * $v->z + $c * $w->z,
+                    $id,
+                ];
             }
         }
 
@@ -99,7 +126,11 @@ final readonly class Bodies
         $middle = $places[0];
         $radius = $length + max(array_map($middle->distanceTo(...), $places));
 
-        return new self([], [], array_map(static fn (array $body): array => self::about($body, $middle, $radius), array_values($near)));
+        return new self(
+            [],
+            [],
+            array_map(static fn (array $body): array => self::about($body, $middle, $radius), array_values($near)),
+        );
     }
 
     /**
@@ -112,7 +143,10 @@ final readonly class Bodies
     {
         if ($body[6] instanceof MeshShape) {
             $way = $middle->minus($body[2]);
-            $body[6] = $body[6]->about(new Vector($way->dot($body[3]), $way->dot($body[4]), $way->dot($body[5])), $radius);
+            $body[6] = $body[6]->about(
+                new Vector($way->dot($body[3]), $way->dot($body[4]), $way->dot($body[5])),
+                $radius,
+            );
         }
 
         return $body;
@@ -133,10 +167,17 @@ final readonly class Bodies
     /** @return list<string> names of meshes whose triangles are not at hand */
     public function unknown(): array
     {
-        return array_values(array_unique(array_map(
-            static fn (array $body): string => $body[8],
-            array_filter($this->bodies, static fn (array $body): bool => $body[6] instanceof MeshShape && $body[6]->triangles === null),
-        )));
+        return array_values(
+            array_unique(
+                array_map(
+                    static fn (array $body): string => $body[8],
+                    array_filter(
+                        $this->bodies,
+                        static fn (array $body): bool => $body[6] instanceof MeshShape && $body[6]->triangles === null,
+                    ),
+                ),
+            ),
+        );
     }
 
     public function countMeshes(): int

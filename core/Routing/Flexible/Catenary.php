@@ -15,7 +15,10 @@ use Bowline\Geometry\Vector;
  */
 final readonly class Catenary
 {
-    /** Turn from one point of the drawing to the next at most, radians: directions are then within a quarter of a degree. */
+    /**
+     * Turn from one point of the drawing to the next at most, radians: directions are then within a quarter of a
+     * degree.
+     */
     private const TURN = 0.5 * M_PI / 180;
 
     private const MOST_POINTS = 2000;
@@ -109,7 +112,11 @@ final readonly class Catenary
         return max($x, 1e-12);
     }
 
-    /** @param  callable(float): array{Vector, Vector, float}  $at  point, direction and curvature at a length from the lowest point */
+    /**
+     * Point, direction and curvature at a length from the lowest point.
+     *
+     * @param  callable(float): array{Vector, Vector, float}  $at
+     */
     private static function drawn(float $a, float $first, float $last, callable $at): Curve
     {
         // The direction is atan(s/a): even steps of it are even turns.
@@ -125,6 +132,13 @@ final readonly class Catenary
         }
         $tightest = $first > 0.0 ? $first : ($last < 0.0 ? $last : 0.0);
 
-        return new Curve($points, $directions, $along, $curvature, ($a * $a + $tightest * $tightest) / $a, $tightest - $first);
+        return new Curve(
+            $points,
+            $directions,
+            $along,
+            $curvature,
+            ($a * $a + $tightest * $tightest) / $a,
+            $tightest - $first,
+        );
     }
 }

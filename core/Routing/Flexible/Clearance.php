@@ -8,7 +8,9 @@ use Bowline\Geometry\Curve;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
-/** How far a line of some thickness has to be off what it lies on: half of that, but no farther than its own ends are. */
+/**
+ * How far a line of some thickness has to be off what it lies on: half of that, but no farther than its own ends are.
+ */
 final readonly class Clearance
 {
     /** At so many places of a curve at most it is looked whether it is clear. */
@@ -59,7 +61,10 @@ final readonly class Clearance
         $steps = min(self::MOST_LOOKS, max(50, Tolerance::pieces($length / max($this->half, 1.0) * 2)));
         for ($i = 1; $i < $steps && $deepest[0] <= $enough; $i++) {
             $along = $length * $i / $steps;
-            if (($this->fromOff < $this->half && $along < self::BESIDE * $this->half) || ($this->toOff < $this->half && $length - $along < self::BESIDE * $this->half)) {
+            if (
+                ($this->fromOff < $this->half && $along < self::BESIDE * $this->half) ||
+                ($this->toOff < $this->half && $length - $along < self::BESIDE * $this->half)
+            ) {
                 continue;
             }
             $point = $curve->pointAt($along);

@@ -58,7 +58,9 @@ final readonly class DrapedEnd
         return match (true) {
             $node->value === self::PINNED, $node->value === self::CLAMPED => $node->value,
             $node->value === self::FREE && $mayBeFree => $node->value,
-            default => throw $node->error($mayBeFree ? 'an end is “pinned”, “clamped” or “free”' : 'a start is “pinned” or “clamped”'),
+            default => throw $node->error(
+                $mayBeFree ? 'an end is “pinned”, “clamped” or “free”' : 'a start is “pinned” or “clamped”',
+            ),
         };
     }
 

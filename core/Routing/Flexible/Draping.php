@@ -70,7 +70,10 @@ final class Draping
     /** How much less it falls from step to step while it is brought to rest. */
     private const EASE = 0.97;
 
-    /** Rounds of putting right once the true length has been measured, at most where bends are at their limit; how often in each, and pushed out once more. */
+    /**
+     * Rounds of putting right once the true length has been measured, at most where bends are at their limit; how often
+     * in each, and pushed out once more.
+     */
     private const ROUNDS = 6;
 
     private const MOST_ROUNDS = 12;
@@ -160,9 +163,28 @@ final class Draping
      * @param  list<Nudge>  $nudges  what hands do to it before it comes to rest, one after another
      */
     public static function between(
-        DrapedEnd $start, DrapedEnd $end, Vector $up, float $length, float $half, float $least, float $bending, Bodies $bodies, array $nudges = [], ?Watch $watch = null,
+        DrapedEnd $start,
+        DrapedEnd $end,
+        Vector $up,
+        float $length,
+        float $half,
+        float $least,
+        float $bending,
+        Bodies $bodies,
+        array $nudges = [],
+        ?Watch $watch = null,
     ): Curve {
-        $draping = new self($start, $end, $up, $length, $half, max($least, $half), max($bending, $half / 2), $bodies, $watch);
+        $draping = new self(
+            $start,
+            $end,
+            $up,
+            $length,
+            $half,
+            max($least, $half),
+            max($bending, $half / 2),
+            $bodies,
+            $watch,
+        );
         if ($start->isPinned() && $end->isPinned() && $nudges === []) {
             $hanging = Catenary::between($start->at, $end->at, $up, $length)->curve;
             if ($hanging->least >= $least && $draping->clearance->isClear($hanging) && $draping->comesDownClear()) {
@@ -173,13 +195,20 @@ final class Draping
         return $draping->settled($nudges);
     }
 
-    /** Let down from above it meets nothing on its way: what stands between its ends and where it hangs would catch it. */
+    /**
+     * Let down from above it meets nothing on its way: what stands between its ends and where it hangs would catch it.
+     */
     private function comesDownClear(): bool
     {
         $distance = $this->start->at->distanceTo($this->end->at);
         for ($part = 1; $part < self::LOOKS_DOWN; $part++) {
             $length = $distance + ($this->length - $distance) * ($part / self::LOOKS_DOWN) ** 2;
-            if ($length > $distance + 1e-9 && ! $this->clearance->isClear(Catenary::between($this->start->at, $this->end->at, $this->up, $length)->curve)) {
+            if (
+                $length > $distance + 1e-9 &&
+                ! $this->clearance->isClear(
+                    Catenary::between($this->start->at, $this->end->at, $this->up, $length)->curve,
+                )
+            ) {
                 return false;
             }
         }
@@ -199,8 +228,10 @@ final class Draping
         foreach (self::ATTEMPTS as [$coarser, $aside]) {
             $curve = $this->settledIn($coarser, $aside, $nudges);
             $tooLong = $curve->length() / $this->length - 1.0;
-            $fault = max(0.0, $this->clearance->deepest($curve)[0] / self::DEEP - 1.0) + max(0.0, $this->least / $curve->least - 1.0)
-                + max(0.0, $tooLong / self::STRETCHED - 1.0);
+            $fault =
+                max(0.0, $this->clearance->deepest($curve)[0] / self::DEEP - 1.0) +
+                max(0.0, $this->least / $curve->least - 1.0) +
+                max(0.0, $tooLong / self::STRETCHED - 1.0);
             if ($fault < $least) {
                 [$best, $least] = [$curve, $fault];
             }
@@ -223,8 +254,9 @@ final class Draping
         $links = self::linksFor($this->length, $this->least);
         $rough = max(self::FEWEST, intdiv($links, $coarser));
         $this->wider = self::WIDER;
-        $this->toDo += $rough * (self::SUNK + self::BROUGHT + count($nudges) * (self::TAKEN + self::HELD + self::SETTLED_AGAIN))
-            + $links * (self::REFINED + self::MOST_ROUNDS * self::PUTTING_RIGHT);
+        $this->toDo +=
+            $rough * (self::SUNK + self::BROUGHT + count($nudges) * (self::TAKEN + self::HELD + self::SETTLED_AGAIN)) +
+            $links * (self::REFINED + self::MOST_ROUNDS * self::PUTTING_RIGHT);
         // First in few links, which sink sooner; then in as many as its bends need.
         $this->part($this->lowestClear(), $rough);
         $this->bow($aside);
@@ -238,14 +270,26 @@ final class Draping
         if ($curve->length() > $this->length * (1.0 + 20.0 * self::STRETCHED)) {
             return $this->pulledTight($curve);
         }
-        for ($round = 0; $round < self::ROUNDS || ($round < self::MOST_ROUNDS && $curve->least < $this->least); $round++) {
+        for (
+            $round = 0;
+            $round < self::ROUNDS || ($round < self::MOST_ROUNDS && $curve->least < $this->least);
+            $round++
+        ) {
             $this->linked($this->link * max(0.99, $this->length / $curve->length()));
             // Where an edge pushes it back into a bend, more is asked of it.
             $this->wider = $round >= self::ROUNDS ? min(self::WIDEST, $this->wider * 1.01) : $this->wider;
             for ($i = 0; $i < self::PUTTING_RIGHT; $i++) {
                 [$x, $y, $z] = [$this->x, $this->y, $this->z];
                 $this->told();
-                [$this->x, $this->y, $this->z] = Evening::of($this->x, $this->y, $this->z, $this->free, $this->link, $this->least, $this->least * $this->wider);
+                [$this->x, $this->y, $this->z] = Evening::of(
+                    $this->x,
+                    $this->y,
+                    $this->z,
+                    $this->free,
+                    $this->link,
+                    $this->least,
+                    $this->least * $this->wider,
+                );
                 $this->leaveBodies($x, $y, $z, false);
             }
             // What the last of that has pushed into an edge again.
@@ -337,7 +381,9 @@ final class Draping
         $speed = [$still = array_fill(0, $this->links + 1, 0.0), $still, $still];
         $fall = 0.02 * $this->link;
         for ($step = 1; $step <= self::TAKEN + self::HELD; $step++) {
-            [$this->x[$node], $this->y[$node], $this->z[$node]] = $from->plus($way->times(min(1.0, $step / self::TAKEN)))->toArray();
+            [$this->x[$node], $this->y[$node], $this->z[$node]] = $from
+                ->plus($way->times(min(1.0, $step / self::TAKEN)))
+                ->toArray();
             $this->step($speed, $fall);
         }
         $this->free[$node] = 1.0;
@@ -358,7 +404,9 @@ final class Draping
         $side = $across->length() > 1e-6 ? $across->unit() : $this->up->anySquare();
         $isPlumb = $across->length() <= $this->least && ! $this->end->isFree;
         for ($i = 1; $i < $this->links; $i++) {
-            $by = $this->least * ($aside * sin(2 * M_PI * $i / $this->links) + ($isPlumb ? sin(M_PI * $i / $this->links) : 0.0));
+            $by =
+                $this->least *
+                ($aside * sin((2 * M_PI * $i) / $this->links) + ($isPlumb ? sin((M_PI * $i) / $this->links) : 0.0));
             $this->move($i, $by * $this->free[$i], $side->x, $side->y, $side->z);
         }
     }
@@ -368,7 +416,11 @@ final class Draping
         $points = [$this->start->at];
         $weights = self::places(1)[0];
         for ($i = 1; $i < $this->links; $i++) {
-            $points[] = new Vector(self::within($this->x, $i, $weights), self::within($this->y, $i, $weights), self::within($this->z, $i, $weights));
+            $points[] = new Vector(
+                self::within($this->x, $i, $weights),
+                self::within($this->y, $i, $weights),
+                self::within($this->z, $i, $weights),
+            );
         }
         $points[] = new Vector($this->x[$this->links], $this->y[$this->links], $this->z[$this->links]);
 
@@ -401,7 +453,11 @@ final class Draping
         [$from, $to] = [$this->start->at, $this->laidOutTo()];
         $distance = $from->distanceTo($to);
         $arch = Curve::straight($from, $to);
-        for ($part = 0.04; ! $this->clearance->isClear($arch) && $arch->length() < self::LONGEST * $this->length; $part += 0.04) {
+        for (
+            $part = 0.04;
+            ! $this->clearance->isClear($arch) && $arch->length() < self::LONGEST * $this->length;
+            $part += 0.04
+        ) {
             $length = $part < 1.0 ? $distance + ($this->length - $distance) * $part * $part : $this->length * $part;
             $arch = Catenary::between($from, $to, $this->up->times(-1.0), $length)->curve;
         }
@@ -417,7 +473,9 @@ final class Draping
         }
         $way = $this->end->at->minus($this->start->at);
 
-        return $this->start->at->plus(($way->length() > 1e-6 ? $way->unit() : $this->up->anySquare())->times(0.98 * $this->length));
+        return $this->start->at->plus(
+            ($way->length() > 1e-6 ? $way->unit() : $this->up->anySquare())->times(0.98 * $this->length),
+        );
     }
 
     /** @param  array{array<int, float>, array<int, float>, array<int, float>}  $speed  mm a step, of each node */
@@ -460,7 +518,10 @@ final class Draping
         $stiff = min(0.05, $fall / $this->link * ($this->bending / $this->link) ** 3);
         $stiffened = $part;
         for ($i = 2; $i < $this->links - 1; $i++) {
-            $stiffened[$i] -= $this->free[$i] * $stiff * ($part[$i - 2] - 4 * $part[$i - 1] + 6 * $part[$i] - 4 * $part[$i + 1] + $part[$i + 2]);
+            $stiffened[$i] -=
+                $this->free[$i] *
+                $stiff *
+                ($part[$i - 2] - 4 * $part[$i - 1] + 6 * $part[$i] - 4 * $part[$i + 1] + $part[$i + 2]);
         }
 
         return $stiffened;
@@ -499,7 +560,11 @@ final class Draping
         }
     }
 
-    /** @return array{float, float, float}|null half of what a node whose bend is too tight moves by; null where it is not */
+    /**
+     * Half of what a node whose bend is too tight moves by; null where it is not.
+     *
+     * @return array{float, float, float}|null
+     */
     private function opened(int $i): ?array
     {
         $x = $this->x[$i - 1] + $this->x[$i + 1] - 2 * $this->x[$i];
@@ -546,7 +611,11 @@ final class Draping
                 $pivot -= $before * $upper[$i - 1];
                 $force -= $before * $right[$i - 1];
             }
-            $upper[$i] = $i < $last ? -$this->free[$i + 1] * ($x[$i] * $x[$i + 1] + $y[$i] * $y[$i + 1] + $z[$i] * $z[$i + 1]) / $pivot : 0.0;
+            $upper[$i] =
+                $i < $last
+                    ? (-$this->free[$i + 1] * ($x[$i] * $x[$i + 1] + $y[$i] * $y[$i + 1] + $z[$i] * $z[$i + 1])) /
+                        $pivot
+                    : 0.0;
             $right[$i] = $force / $pivot;
         }
         for ($i = $last - 1; $i >= 0; $i--) {
@@ -578,7 +647,9 @@ final class Draping
         if ($this->bodies->isEmpty()) {
             return;
         }
-        $count = $isSinking ? max(self::ROUGHLY, min(self::CLOSELY, Tolerance::pieces($this->link / (self::APART * $this->half)))) : self::CLOSELY;
+        $count = $isSinking
+            ? max(self::ROUGHLY, min(self::CLOSELY, Tolerance::pieces($this->link / (self::APART * $this->half))))
+            : self::CLOSELY;
         $all = self::places($count);
         $fromStart = array_slice($all, 0, -1, true);
         $fromEnd = array_reverse(array_slice($all, 1, null, true), true);
@@ -589,7 +660,8 @@ final class Draping
                 $pushes = [$this->pushOut($i, array_slice($all, 0, 1, true), $i, $count, $wasX, $wasY, $wasZ)];
             } else {
                 $pushes = [
-                    $this->pushOut($i, $fromStart, $i, $count, $wasX, $wasY, $wasZ), $this->pushOut($other, $fromEnd, $other + 1, $count, $wasX, $wasY, $wasZ),
+                    $this->pushOut($i, $fromStart, $i, $count, $wasX, $wasY, $wasZ),
+                    $this->pushOut($other, $fromEnd, $other + 1, $count, $wasX, $wasY, $wasZ),
                 ];
             }
             $share = $other === $i ? 0.5 : 1.0;
@@ -608,17 +680,31 @@ final class Draping
     /**
      * What takes the deepest place of a link out of what it is in, less what friction holds of its way along it.
      *
-     * @param  array<int, array{float, float, float, float}>  $places  weights of the four nodes about each, by its number in the link
+     * @param  array<int, array{float, float, float, float}>  $places  weights  of the four nodes about each, by its
+     *     number in the link
      * @param  int  $node  the node of the link that lies nearer to its end of the line
      * @param  int  $count  places to a link
      * @param  array<int, float>  $wasX
      * @param  array<int, float>  $wasY
      * @param  array<int, float>  $wasZ
-     * @return array{int, array{float, float, float, float}, float, float, float}|null the link, the place, and how far it goes
+     * @return array{int, array{float, float, float, float}, float, float, float}|null the link, the place, and how far
+     *     it goes
      */
-    private function pushOut(int $link, array $places, int $node, int $count, array $wasX, array $wasY, array $wasZ): ?array
-    {
-        $about = $this->bodies->nearest($this->x[$node], $this->y[$node], $this->z[$node], $this->half + self::OFF + $this->link);
+    private function pushOut(
+        int $link,
+        array $places,
+        int $node,
+        int $count,
+        array $wasX,
+        array $wasY,
+        array $wasZ,
+    ): ?array {
+        $about = $this->bodies->nearest(
+            $this->x[$node],
+            $this->y[$node],
+            $this->z[$node],
+            $this->half + self::OFF + $this->link,
+        );
         if ($about === null) {
             return null;
         }
@@ -632,11 +718,24 @@ final class Draping
             $x = self::within($this->x, $link, $weights);
             $y = self::within($this->y, $link, $weights);
             $z = self::within($this->z, $link, $weights);
-            if (! $isQuick && $wanted < $about[0] - sqrt(($x - $this->x[$node]) ** 2 + ($y - $this->y[$node]) ** 2 + ($z - $this->z[$node]) ** 2)) {
+            if (
+                ! $isQuick &&
+                $wanted <
+                    $about[0] -
+                        sqrt(($x - $this->x[$node]) ** 2 + ($y - $this->y[$node]) ** 2 + ($z - $this->z[$node]) ** 2)
+            ) {
                 continue;
             }
             $near = $isQuick
-                ? $this->met([self::within($wasX, $link, $weights), self::within($wasY, $link, $weights), self::within($wasZ, $link, $weights)], [$x, $y, $z], $wanted)
+                ? $this->met(
+                    [
+                        self::within($wasX, $link, $weights),
+                        self::within($wasY, $link, $weights),
+                        self::within($wasZ, $link, $weights),
+                    ],
+                    [$x, $y, $z],
+                    $wanted,
+                )
                 : $this->in($x, $y, $z, $wanted);
             if ($near !== null && $near[0] > $deepest) {
                 [$deepest, $out, $at] = [$near[0], $near, $weights];
@@ -664,12 +763,19 @@ final class Draping
      */
     private function hasMoved(int $node, array $wasX, array $wasY, array $wasZ): bool
     {
-        $square = ($this->x[$node] - $wasX[$node]) ** 2 + ($this->y[$node] - $wasY[$node]) ** 2 + ($this->z[$node] - $wasZ[$node]) ** 2;
+        $square =
+            ($this->x[$node] - $wasX[$node]) ** 2 +
+            ($this->y[$node] - $wasY[$node]) ** 2 +
+            ($this->z[$node] - $wasZ[$node]) ** 2;
 
         return $square > (self::QUICK * $this->half) ** 2;
     }
 
-    /** @return array{float, float, float, float}|null how far a place has to go to be out of what it is in, and which way */
+    /**
+     * How far a place has to go to be out of what it is in, and which way.
+     *
+     * @return array{float, float, float, float}|null
+     */
     private function in(float $x, float $y, float $z, float $wanted): ?array
     {
         $near = $this->bodies->nearest($x, $y, $z, $wanted);
@@ -678,11 +784,13 @@ final class Draping
     }
 
     /**
-     * What a place of it has met on its way: thin things too, which would let it through if only looked for where it is now.
+     * What a place of it has met on its way: thin things too, which would let it through if only looked for where it is
+     * now.
      *
      * @param  array{float, float, float}  $was
      * @param  array{float, float, float}  $is
-     * @return array{float, float, float, float}|null how far it has to go back, and which way; null when nothing is in its way
+     * @return array{float, float, float, float}|null how far it has to go back, and which way; null when nothing is in
+     *     its way
      */
     private function met(array $was, array $is, float $wanted): ?array
     {
@@ -723,7 +831,12 @@ final class Draping
         return array_map(static function (int $place) use ($count): array {
             $s = $place / $count;
 
-            return [(1 - $s) ** 3 / 6, (3 * $s ** 3 - 6 * $s ** 2 + 4) / 6, (-3 * $s ** 3 + 3 * $s ** 2 + 3 * $s + 1) / 6, $s ** 3 / 6];
+            return [
+                (1 - $s) ** 3 / 6,
+                (3 * $s ** 3 - 6 * $s ** 2 + 4) / 6,
+                (-3 * $s ** 3 + 3 * $s ** 2 + 3 * $s + 1) / 6,
+                $s ** 3 / 6,
+            ];
         }, range(0, $count));
     }
 
@@ -733,7 +846,10 @@ final class Draping
      */
     private static function within(array $part, int $link, array $weights): float
     {
-        return $part[$link - 1] * $weights[0] + $part[$link] * $weights[1] + $part[$link + 1] * $weights[2] + ($part[$link + 2] ?? 0.0) * $weights[3];
+        return $part[$link - 1] * $weights[0] +
+            $part[$link] * $weights[1] +
+            $part[$link + 1] * $weights[2] +
+            ($part[$link + 2] ?? 0.0) * $weights[3];
     }
 
     /** @param  array{float, float, float, float}  $weights */

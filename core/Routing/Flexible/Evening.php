@@ -57,8 +57,15 @@ final class Evening
      * @param  float  $radius  to which bends are opened, a little more than that, mm
      * @return array{array<int, float>, array<int, float>, array<int, float>} where they are then
      */
-    public static function of(array $x, array $y, array $z, array $free, float $link, float $least, float $radius): array
-    {
+    public static function of(
+        array $x,
+        array $y,
+        array $z,
+        array $free,
+        float $link,
+        float $least,
+        float $radius,
+    ): array {
         $evening = new self($x, $y, $z, $free, $link, $least, $radius);
         $evening->evened();
 
@@ -81,7 +88,11 @@ final class Evening
         $most = $this->link * $this->link / $this->radius;
         $first = $slopes = $right = [];
         for ($i = 0; $i < $this->links; $i++) {
-            [$x, $y, $z] = [$this->x[$i + 1] - $this->x[$i], $this->y[$i + 1] - $this->y[$i], $this->z[$i + 1] - $this->z[$i]];
+            [$x, $y, $z] = [
+                $this->x[$i + 1] - $this->x[$i],
+                $this->y[$i + 1] - $this->y[$i],
+                $this->z[$i + 1] - $this->z[$i],
+            ];
             $size = max(1e-9, sqrt($x * $x + $y * $y + $z * $z));
             [$x, $y, $z] = [$x / $size, $y / $size, $z / $size];
             if ($this->free[$i] + $this->free[$i + 1] > 0.0) {
@@ -109,7 +120,13 @@ final class Evening
         foreach ($this->smallest($first, $slopes, $moves, $right) as $a => $by) {
             foreach ([0, 1, 2] as $k) {
                 if ($this->links >= $first[$a] + $k) {
-                    $this->move($first[$a] + $k, -$by, $moves[$a][3 * $k], $moves[$a][3 * $k + 1], $moves[$a][3 * $k + 2]);
+                    $this->move(
+                        $first[$a] + $k,
+                        -$by,
+                        $moves[$a][3 * $k],
+                        $moves[$a][3 * $k + 1],
+                        $moves[$a][3 * $k + 2],
+                    );
                 }
             }
         }
@@ -146,7 +163,8 @@ final class Evening
     }
 
     /**
-     * Square to the plane in which it bends about a node, where it bends much: unit, taken over some nodes to both sides.
+     * Square to the plane in which it bends about a node, where it bends much: unit, taken over some nodes to both
+     * sides.
      *
      * @return array<int, array{float, float, float}>
      */
@@ -154,8 +172,16 @@ final class Evening
     {
         $normals = [[0.0, 0.0, 0.0]];
         for ($i = 1; $i < $this->links; $i++) {
-            [$ux, $uy, $uz] = [$this->x[$i] - $this->x[$i - 1], $this->y[$i] - $this->y[$i - 1], $this->z[$i] - $this->z[$i - 1]];
-            [$vx, $vy, $vz] = [$this->x[$i + 1] - $this->x[$i], $this->y[$i + 1] - $this->y[$i], $this->z[$i + 1] - $this->z[$i]];
+            [$ux, $uy, $uz] = [
+                $this->x[$i] - $this->x[$i - 1],
+                $this->y[$i] - $this->y[$i - 1],
+                $this->z[$i] - $this->z[$i - 1],
+            ];
+            [$vx, $vy, $vz] = [
+                $this->x[$i + 1] - $this->x[$i],
+                $this->y[$i + 1] - $this->y[$i],
+                $this->z[$i + 1] - $this->z[$i],
+            ];
             $normals[] = [$uy * $vz - $uz * $vy, $uz * $vx - $ux * $vz, $ux * $vy - $uy * $vx];
         }
         $much = self::MUCH * (2 * self::ABOUT + 1) * $this->link ** 3 / $this->least;
@@ -197,9 +223,22 @@ final class Evening
             for ($b = $a; $b < $count && $first[$b] <= $first[$a] + 2; $b++) {
                 $slope = $slopes[$b];
                 $row[$b] = match ($first[$b] - $first[$a]) {
-                    0 => $m[0] * $slope[0] + $m[1] * $slope[1] + $m[2] * $slope[2] + $m[3] * $slope[3] + $m[4] * $slope[4] + $m[5] * $slope[5]
-                        + $m[6] * $slope[6] + $m[7] * $slope[7] + $m[8] * $slope[8] + ($a === $b ? self::GIVE : 0.0),
-                    1 => $m[3] * $slope[0] + $m[4] * $slope[1] + $m[5] * $slope[2] + $m[6] * $slope[3] + $m[7] * $slope[4] + $m[8] * $slope[5],
+                    0 => $m[0] * $slope[0] +
+                        $m[1] * $slope[1] +
+                        $m[2] * $slope[2] +
+                        $m[3] * $slope[3] +
+                        $m[4] * $slope[4] +
+                        $m[5] * $slope[5] +
+                        $m[6] * $slope[6] +
+                        $m[7] * $slope[7] +
+                        $m[8] * $slope[8] +
+                        ($a === $b ? self::GIVE : 0.0),
+                    1 => $m[3] * $slope[0] +
+                        $m[4] * $slope[1] +
+                        $m[5] * $slope[2] +
+                        $m[6] * $slope[3] +
+                        $m[7] * $slope[4] +
+                        $m[8] * $slope[5],
                     default => $m[6] * $slope[0] + $m[7] * $slope[1] + $m[8] * $slope[2],
                 };
             }

@@ -6,7 +6,10 @@ namespace Bowline\Routing\Flexible;
 
 use Bowline\Routing\LengthFound;
 
-/** Looks for the smallest move of some points of a smooth run that brings it to a length; it has no kinks, so few looks do. */
+/**
+ * Looks for the smallest move of some points of a smooth run that brings it to a length; it has no kinks, so few looks
+ * do.
+ */
 final class FlowLength
 {
     private const FIRST = 1.0;
@@ -43,7 +46,9 @@ final class FlowLength
         $nearest = self::nearest($excess, $nearest);
 
         // A dip between two looks may go through the length all the same.
-        return $nearest[1] * $rest <= 0.0 ? new LengthFound(self::root($excess, [0.0, $rest], $nearest), $target) : new LengthFound(null, $target + $nearest[1]);
+        return $nearest[1] * $rest <= 0.0
+            ? new LengthFound(self::root($excess, [0.0, $rest], $nearest), $target)
+            : new LengthFound(null, $target + $nearest[1]);
     }
 
     /**

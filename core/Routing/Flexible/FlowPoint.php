@@ -49,7 +49,11 @@ final readonly class FlowPoint
 
         return new self(
             $site->values->vector($at ?? $node),
-            $along === null ? null : $site->values->direction($along)->times($pull === null ? 1.0 : $site->values->positive($pull, 'the pull')),
+            $along === null
+                ? null
+                : $site->values
+                    ->direction($along)
+                    ->times($pull === null ? 1.0 : $site->values->positive($pull, 'the pull')),
             null,
         );
     }

@@ -62,7 +62,9 @@ final readonly class Gate
 
     private function face(float $side): Vector
     {
-        return $this->travel === null ? $this->clamp->at : $this->clamp->at->plus($this->travel->times($side * $this->clamp->width));
+        return $this->travel === null
+            ? $this->clamp->at
+            : $this->clamp->at->plus($this->travel->times($side * $this->clamp->width));
     }
 
     private function end(Vector $at, ?Vector $axis): RunEnd

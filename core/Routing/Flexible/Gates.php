@@ -22,7 +22,8 @@ final readonly class Gates
 {
     /**
      * @param  list<Gate>  $gates
-     * @param  non-empty-list<float|null>  $spans  length of each span, one more than there are gates; null where it is shared out
+     * @param  non-empty-list<float|null>  $spans  length  of each span, one more than there are gates; null where it is
+     *     shared out
      * @param  bool  $withLeads  whether it leaves its ports along their axes
      */
     private function __construct(
@@ -45,12 +46,17 @@ final readonly class Gates
      */
     public static function read(Node $route, Site $site, bool $withLeads): self
     {
-        $length = static fn (?Node $said): ?float => $said === null ? null : $site->values->positive($said, 'the length of a span');
+        $length = static fn (?Node $said): ?float => $said === null
+            ? null
+            : $site->values->positive($said, 'the length of a span');
         $through = $route->list('through');
 
         return new self(
             array_map(static fn (Node $gate): Gate => Gate::read($gate, $site), $through),
-            [...array_map(static fn (Node $gate): ?float => $length($gate->find('length')), $through), $length($route->find('last_span'))],
+            [
+                ...array_map(static fn (Node $gate): ?float => $length($gate->find('length')), $through),
+                $length($route->find('last_span')),
+            ],
             $withLeads,
         );
     }
@@ -109,7 +115,9 @@ final readonly class Gates
     public function spans(Run $run, float $length): array
     {
         return array_map(
-            fn (int $index, float $span): array => [$run->between(...$this->ends($run, $index)), $span], array_keys($this->spans), $this->shared($run, $length),
+            fn (int $index, float $span): array => [$run->between(...$this->ends($run, $index)), $span],
+            array_keys($this->spans),
+            $this->shared($run, $length),
         );
     }
 
@@ -124,7 +132,9 @@ final readonly class Gates
         $distances = $this->distances($run);
         foreach ($this->shared($run, $length) as $index => $span) {
             if ($span <= $distances[$index] + 1e-9) {
-                return $this->spans[$index] === null ? [$length, $length - $span + $distances[$index]] : [$span, $distances[$index]];
+                return $this->spans[$index] === null
+                    ? [$length, $length - $span + $distances[$index]]
+                    : [$span, $distances[$index]];
             }
         }
 
@@ -139,11 +149,19 @@ final readonly class Gates
     private function shared(Run $run, float $length): array
     {
         $distances = $this->distances($run);
-        $free = $length - $this->inside() - array_sum(array_filter($this->spans, static fn (?float $span): bool => $span !== null));
-        $sharing = array_sum(array_filter($distances, fn (int $index): bool => $this->spans[$index] === null, ARRAY_FILTER_USE_KEY));
+        $free =
+            $length -
+            $this->inside() -
+            array_sum(array_filter($this->spans, static fn (?float $span): bool => $span !== null));
+        $sharing = array_sum(
+            array_filter($distances, fn (int $index): bool => $this->spans[$index] === null, ARRAY_FILTER_USE_KEY),
+        );
 
         return array_map(
-            static fn (?float $said, float $distance): float => $said ?? ($sharing > 1e-9 ? $free * $distance / $sharing : $free), $this->spans, $distances,
+            static fn (?float $said, float $distance): float => $said ??
+                ($sharing > 1e-9 ? ($free * $distance) / $sharing : $free),
+            $this->spans,
+            $distances,
         );
     }
 
@@ -154,7 +172,9 @@ final readonly class Gates
         for ($index = 0, $count = count($this->gates); $index <= $count; $index++) {
             [$from, $to] = $this->ends($run, $index);
             $distances[] = $this->withLeads
-                ? ($from->leadPoint() ?? $from->at)->distanceTo($to->leadPoint() ?? $to->at) + ($from->lead ?? 0.0) + ($to->lead ?? 0.0)
+                ? ($from->leadPoint() ?? $from->at)->distanceTo($to->leadPoint() ?? $to->at) +
+                    ($from->lead ?? 0.0) +
+                    ($to->lead ?? 0.0)
                 : $from->at->distanceTo($to->at);
         }
 
@@ -163,7 +183,9 @@ final readonly class Gates
 
     private function inside(): float
     {
-        return array_sum(array_map(static fn (Gate $gate): float => $gate->entry()->distanceTo($gate->exit()), $this->gates));
+        return array_sum(
+            array_map(static fn (Gate $gate): float => $gate->entry()->distanceTo($gate->exit()), $this->gates),
+        );
     }
 
     /** @return array{RunEnd, RunEnd} between which a span lies */
@@ -171,7 +193,9 @@ final readonly class Gates
     {
         return [
             $index <= 0 ? $run->from : $this->loosely($this->gates[$index - 1]->startAfter(), $run, $index - 1, 1.0),
-            $index >= count($this->gates) || $index < 0 ? $run->to : $this->loosely($this->gates[$index]->endBefore(), $run, $index, -1.0),
+            $index >= count($this->gates) || $index < 0
+                ? $run->to
+                : $this->loosely($this->gates[$index]->endBefore(), $run, $index, -1.0),
         ];
     }
 
@@ -183,7 +207,9 @@ final readonly class Gates
         }
         $way = $this->centre($run, $gate + 1)->minus($this->centre($run, $gate - 1));
 
-        return $way->length() < 1e-9 ? $end : new RunEnd($end->at, $way->unit()->times($side), null, null, 0.0, $end->end, false);
+        return $way->length() < 1e-9
+            ? $end
+            : new RunEnd($end->at, $way->unit()->times($side), null, null, 0.0, $end->end, false);
     }
 
     private function centre(Run $run, int $gate): Vector

@@ -68,7 +68,11 @@ final readonly class GivenLength
         return $this->gates->shortage($run, $this->of($run));
     }
 
-    /** @return non-empty-list<array{Run, float}> each span between two clamps as a run of its own, and how long it is */
+    /**
+     * Each span between two clamps as a run of its own, and how long it is.
+     *
+     * @return non-empty-list<array{Run, float}>
+     */
     public function spans(Run $run): array
     {
         return $this->gates->spans($run, $this->of($run));
@@ -81,6 +85,10 @@ final readonly class GivenLength
      */
     public function lay(Run $run, callable $lay): LaidRun
     {
-        return $this->gates->lay($run, $this->of($run), static fn (Run $span, float $length): Path => $lay($span, new self($length, 0.0, Gates::none(false))));
+        return $this->gates->lay(
+            $run,
+            $this->of($run),
+            static fn (Run $span, float $length): Path => $lay($span, new self($length, 0.0, Gates::none(false))),
+        );
     }
 }

@@ -7,7 +7,10 @@ namespace Bowline\Routing\Flexible;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Vector;
 
-/** From a port to where a winding or a bundle begins: the plainest curve between two places and directions, as wide as it can be. */
+/**
+ * From a port to where a winding or a bundle begins: the plainest curve between two places and directions, as wide as
+ * it can be.
+ */
 final class LeadOff
 {
     /** How strongly the directions pull, as tried. */

@@ -24,7 +24,9 @@ final readonly class Nudge
     {
         $along = $site->values->number($node->get('along'));
         if ($along <= 0.0 || $along >= 1.0) {
-            throw $node->get('along')->error('a point between the ends is taken, by its part of the length between 0 and 1');
+            throw $node
+                ->get('along')
+                ->error('a point between the ends is taken, by its part of the length between 0 and 1');
         }
 
         return new self($along, $site->values->vector($node->get('to')));

@@ -26,7 +26,8 @@ final readonly class RestingShapes
     private const FINE = 0.2;
 
     /**
-     * @param  list<array{energy: float, least: float}>  $shapes  ∫κ² ds in 1/mm, tightest radius in mm; the one it comes to by itself first
+     * @param  list<array{energy: float, least: float}>  $shapes  ∫κ²  ds in 1/mm, tightest radius in mm; the one it
+     *     comes to by itself first
      * @param  float|null  $shortest  mm, leads included; null where no length keeps the radius
      * @param  float|null  $longest  mm; null where it still keeps it at the longest that is looked at
      */
@@ -40,7 +41,8 @@ final readonly class RestingShapes
     public static function of(Run $run, SpringRoute $route): self
     {
         $shapes = array_map(
-            static fn (Elastica $one): array => ['energy' => $one->energy, 'least' => $one->curve->least], $route->shapes($run, SpringRoute::MOST_SHAPES),
+            static fn (Elastica $one): array => ['energy' => $one->energy, 'least' => $one->curve->least],
+            $route->shapes($run, SpringRoute::MOST_SHAPES),
         );
         [$shortest, $longest] = self::lengths($run, $route);
 
@@ -57,13 +59,19 @@ final readonly class RestingShapes
         $needed = $run->stock->bend->leastRadius;
         [$distance, $leads] = $route->spanned($run);
         [, $own] = $route->span($run);
-        $keeps = static fn (float $free): bool => ($route->withLength($free + $leads)->shapes($run, 1)[0] ?? null)?->curve->least >= $needed * (1.0 - Tolerance::CURVE_ACCURACY);
+        $keeps = static fn (float $free): bool => ($route->withLength($free + $leads)->shapes($run, 1)[0] ?? null)
+            ?->curve->least >=
+            $needed * (1.0 - Tolerance::CURVE_ACCURACY);
         $looks = [$own];
         for ($look = 1; $look <= self::LOOKS; $look++) {
             // Closer together where the hose is hardly longer than the way.
-            $looks[] = $distance * (1.0 + (max(self::LONGEST, self::BEYOND * $own / $distance) - 1.0) * ($look / self::LOOKS) ** 2);
+            $looks[] =
+                $distance *
+                (1.0 + (max(self::LONGEST, (self::BEYOND * $own) / $distance) - 1.0) * ($look / self::LOOKS) ** 2);
         }
-        $looks = array_values(array_filter($looks, static fn (float $free): bool => $free > $distance * self::JUST_LONGER));
+        $looks = array_values(
+            array_filter($looks, static fn (float $free): bool => $free > $distance * self::JUST_LONGER),
+        );
         sort($looks);
         $isGood = array_map($keeps, $looks);
         $good = array_keys(array_filter($isGood));

@@ -36,7 +36,10 @@ final class Spline
     /** Where in a span the smallest radius is looked for roughly. */
     private const ROUGHLY = 12;
 
-    /** Parts of a span that are measured at first, how often each is halved at most, and the difference that halving may make. */
+    /**
+     * Parts of a span that are measured at first, how often each is halved at most, and the difference that halving may
+     * make.
+     */
     private const MEASURED_PARTS = 4;
 
     private const MOST_HALVINGS = 12;
@@ -129,7 +132,8 @@ final class Spline
             return $left + $right;
         }
 
-        return $this->exactLength($span, $from, $middle, $left, $depth + 1) + $this->exactLength($span, $middle, $to, $right, $depth + 1);
+        return $this->exactLength($span, $from, $middle, $left, $depth + 1) +
+            $this->exactLength($span, $middle, $to, $right, $depth + 1);
     }
 
     /**
@@ -202,7 +206,10 @@ final class Spline
         $slopes[$last] = $into;
         // Unknowns: the slopes that are not given, then the places of the knots.
         $slopeAt = array_flip(array_keys(array_filter($slopes, static fn (?Vector $slope): bool => $slope === null)));
-        $placeAt = array_map(static fn (int $n): int => $n + count($slopeAt), array_flip(array_keys(array_filter($places, static fn (?Vector $place): bool => $place === null))));
+        $placeAt = array_map(
+            static fn (int $n): int => $n + count($slopeAt),
+            array_flip(array_keys(array_filter($places, static fn (?Vector $place): bool => $place === null))),
+        );
         $size = count($slopeAt) + count($placeAt);
         $matrix = $rights = [];
         for ($i = 0; $i <= $last; $i++) {
@@ -246,9 +253,19 @@ final class Spline
             }
         }
         $solved = array_map(static fn (array $right): array => LinearSystem::solved($matrix, $right), $rights);
-        $found = static fn (int $n): Vector => new Vector($solved[0][$n] ?? 0.0, $solved[1][$n] ?? 0.0, $solved[2][$n] ?? 0.0);
-        $this->points = array_map(static fn (int $k): Vector => $places[$k] ?? $found($placeAt[$k]), array_keys($places));
-        $this->slopes = array_map(static fn (int $k): Vector => $slopes[$k] ?? $found($slopeAt[$k]), array_keys($slopes));
+        $found = static fn (int $n): Vector => new Vector(
+            $solved[0][$n] ?? 0.0,
+            $solved[1][$n] ?? 0.0,
+            $solved[2][$n] ?? 0.0,
+        );
+        $this->points = array_map(
+            static fn (int $k): Vector => $places[$k] ?? $found($placeAt[$k]),
+            array_keys($places),
+        );
+        $this->slopes = array_map(
+            static fn (int $k): Vector => $slopes[$k] ?? $found($slopeAt[$k]),
+            array_keys($slopes),
+        );
         $this->spans = $spans;
     }
 
@@ -263,7 +280,12 @@ final class Spline
                 $chord = $i === 0 ? 0 : $n - 1;
                 $mean = $this->points[$chord + 1]->minus($this->points[$chord])->times(1.0 / $this->spans[$chord]);
                 // Held: the derivative itself. Free: no curvature there.
-                [$a, $b, $c, $r] = $held !== null ? [0.0, 1.0, 0.0, $held] : ($i === 0 ? [0.0, 2.0, 1.0, $mean->times(3.0)] : [1.0, 2.0, 0.0, $mean->times(3.0)]);
+                [$a, $b, $c, $r] =
+                    $held !== null
+                        ? [0.0, 1.0, 0.0, $held]
+                        : ($i === 0
+                            ? [0.0, 2.0, 1.0, $mean->times(3.0)]
+                            : [1.0, 2.0, 0.0, $mean->times(3.0)]);
             } else {
                 [$before, $after] = [$this->spans[$i - 1], $this->spans[$i]];
                 $a = $after;
@@ -319,7 +341,15 @@ final class Spline
         }
         [$most, $place] = $this->tightest($looks, max([0.0, ...$curvature]));
 
-        return new Curve($points, $directions, $along, $curvature, $most > 0.0 ? 1.0 / $most : INF, $place, $this->told);
+        return new Curve(
+            $points,
+            $directions,
+            $along,
+            $curvature,
+            $most > 0.0 ? 1.0 / $most : INF,
+            $place,
+            $this->told,
+        );
     }
 
     /** @return list<float> places in a span, 0 to 1, between which it turns by about TURN at most */
@@ -330,7 +360,10 @@ final class Spline
         $turned = [];
         for ($i = 1; $i <= self::PARTS * self::LOOKS; $i++) {
             [, , , $u, $v, $w] = $this->at($span, $i / (self::PARTS * self::LOOKS));
-            $turned[] = atan2(sqrt(($y * $w - $z * $v) ** 2 + ($z * $u - $x * $w) ** 2 + ($x * $v - $y * $u) ** 2), $x * $u + $y * $v + $z * $w);
+            $turned[] = atan2(
+                sqrt(($y * $w - $z * $v) ** 2 + ($z * $u - $x * $w) ** 2 + ($x * $v - $y * $u) ** 2),
+                $x * $u + $y * $v + $z * $w,
+            );
             [$x, $y, $z] = [$u, $v, $w];
         }
         foreach (array_chunk($turned, self::LOOKS) as $part => $turns) {
@@ -348,7 +381,8 @@ final class Spline
      * The largest curvature. At a told point it is continuous but may turn down sharply, so it is looked for within
      * each span by itself, by golden section about every point that has nearly as much as the largest.
      *
-     * @param  array<int, list<array{float, float, float}>>  $looks  of each span: place in it, curvature and developed length of each point
+     * @param  array<int, list<array{float, float, float}>>  $looks  of  each span: place in it, curvature and developed
+     *     length of each point
      * @param  float  $most  the largest at any of them
      * @return array{float, float} the largest curvature, and the developed length where it is
      */
@@ -360,19 +394,29 @@ final class Spline
                 if ($bend === $most) {
                     $best = $best[0] > $most ? $best : [$most, $length];
                 }
-                if ($bend < self::RIVALS * $most || $bend < ($own[$i - 1][1] ?? 0.0) || $bend < ($own[$i + 1][1] ?? 0.0)) {
+                if (
+                    $bend < self::RIVALS * $most ||
+                    $bend < ($own[$i - 1][1] ?? 0.0) ||
+                    $bend < ($own[$i + 1][1] ?? 0.0)
+                ) {
                     continue;
                 }
                 [$low, $high] = [$own[$i - 1][0] ?? $s, $own[$i + 1][0] ?? $s];
                 [$from, $to] = [$low, $high];
                 for ($round = 0; $round < 40 && $high - $low > 1e-10; $round++) {
                     [$one, $other] = [$high - self::GOLDEN * ($high - $low), $low + self::GOLDEN * ($high - $low)];
-                    [$low, $high] = self::bend($this->at($span, $one))[0] > self::bend($this->at($span, $other))[0] ? [$low, $other] : [$one, $high];
+                    [$low, $high] =
+                        self::bend($this->at($span, $one))[0] > self::bend($this->at($span, $other))[0]
+                            ? [$low, $other]
+                            : [$one, $high];
                 }
                 $middle = ($low + $high) / 2;
                 $found = self::bend($this->at($span, $middle))[0];
                 if ($found > $best[0]) {
-                    $place = $middle <= $s || ! isset($own[$i + 1]) ? $length - $this->length($span, $middle, $s) : $length + $this->length($span, $s, $middle);
+                    $place =
+                        $middle <= $s || ! isset($own[$i + 1])
+                            ? $length - $this->length($span, $middle, $s)
+                            : $length + $this->length($span, $s, $middle);
                     $best = $from < $to ? [$found, $place] : $best;
                 }
             }
@@ -385,13 +429,22 @@ final class Spline
     private function length(int $span, float $from, float $to): float
     {
         $h = $this->spans[$span];
-        [$p, $q, $m, $n] = [$this->points[$span], $this->points[$span + 1], $this->slopes[$span], $this->slopes[$span + 1]];
+        [$p, $q, $m, $n] = [
+            $this->points[$span],
+            $this->points[$span + 1],
+            $this->slopes[$span],
+            $this->slopes[$span + 1],
+        ];
         [$x, $y, $z] = [($q->x - $p->x) / $h, ($q->y - $p->y) / $h, ($q->z - $p->z) / $h];
         $sum = 0.0;
         foreach (self::GAUSS as [$at, $weight]) {
             $s = $from + ($to - $from) * $at;
             [$a, $b, $c] = [6 * $s * (1 - $s), (1 - $s) * (1 - 3 * $s), $s * (3 * $s - 2)];
-            [$dx, $dy, $dz] = [$x * $a + $m->x * $b + $n->x * $c, $y * $a + $m->y * $b + $n->y * $c, $z * $a + $m->z * $b + $n->z * $c];
+            [$dx, $dy, $dz] = [
+                $x * $a + $m->x * $b + $n->x * $c,
+                $y * $a + $m->y * $b + $n->y * $c,
+                $z * $a + $m->z * $b + $n->z * $c,
+            ];
             $sum += $weight * sqrt($dx * $dx + $dy * $dy + $dz * $dz);
         }
 
@@ -406,7 +459,12 @@ final class Spline
     private function at(int $span, float $s): array
     {
         $h = $this->spans[$span];
-        [$p, $q, $m, $n] = [$this->points[$span], $this->points[$span + 1], $this->slopes[$span], $this->slopes[$span + 1]];
+        [$p, $q, $m, $n] = [
+            $this->points[$span],
+            $this->points[$span + 1],
+            $this->slopes[$span],
+            $this->slopes[$span + 1],
+        ];
         $t = 1.0 - $s;
         $chord = $s * $s * (3.0 - 2.0 * $s);
         $out = $h * $s * $t * $t;
@@ -422,9 +480,15 @@ final class Spline
         $z = $q->z - $p->z;
 
         return [
-            $p->x + $x * $chord + $m->x * $out + $n->x * $in, $p->y + $y * $chord + $m->y * $out + $n->y * $in, $p->z + $z * $chord + $m->z * $out + $n->z * $in,
-            $x * $chord1 + $m->x * $out1 + $n->x * $in1, $y * $chord1 + $m->y * $out1 + $n->y * $in1, $z * $chord1 + $m->z * $out1 + $n->z * $in1,
-            $x * $chord2 + $m->x * $out2 + $n->x * $in2, $y * $chord2 + $m->y * $out2 + $n->y * $in2, $z * $chord2 + $m->z * $out2 + $n->z * $in2,
+            $p->x + $x * $chord + $m->x * $out + $n->x * $in,
+            $p->y + $y * $chord + $m->y * $out + $n->y * $in,
+            $p->z + $z * $chord + $m->z * $out + $n->z * $in,
+            $x * $chord1 + $m->x * $out1 + $n->x * $in1,
+            $y * $chord1 + $m->y * $out1 + $n->y * $in1,
+            $z * $chord1 + $m->z * $out1 + $n->z * $in1,
+            $x * $chord2 + $m->x * $out2 + $n->x * $in2,
+            $y * $chord2 + $m->y * $out2 + $n->y * $in2,
+            $z * $chord2 + $m->z * $out2 + $n->z * $in2,
         ];
     }
 
@@ -437,6 +501,10 @@ final class Spline
         [, , , $x, $y, $z, $u, $v, $w] = $at;
         $size = max(1e-12, sqrt($x * $x + $y * $y + $z * $z));
 
-        return [sqrt(($y * $w - $z * $v) ** 2 + ($z * $u - $x * $w) ** 2 + ($x * $v - $y * $u) ** 2) / ($size * $size * $size), $size];
+        return [
+            sqrt(($y * $w - $z * $v) ** 2 + ($z * $u - $x * $w) ** 2 + ($x * $v - $y * $u) ** 2) /
+            ($size * $size * $size),
+            $size,
+        ];
     }
 }

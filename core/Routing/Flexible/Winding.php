@@ -46,8 +46,15 @@ final class Winding
      * @param  float  $from  developed length along the path, mm
      * @param  Vector  $up  unit: what the start angle is measured from, made square to the path
      */
-    public static function round(Path $path, float $from, float $to, float $radius, float $pitch, float $start, Vector $up): Curve
-    {
+    public static function round(
+        Path $path,
+        float $from,
+        float $to,
+        float $radius,
+        float $pitch,
+        float $start,
+        Vector $up,
+    ): Curve {
         $winding = new self($from, $radius, $pitch, $start);
         $winding->carry($path, $up);
 
@@ -69,7 +76,13 @@ final class Winding
             $least = INF;
             for ($i = 0; $i <= 200; $i++) {
                 $along = is_finite($pitch) ? $turn * $i / 200 : 0.0;
-                $least = min($least, hypot(2 * $radius * sin(($turn - $along) / 2), is_finite($pitch) ? $pitch * $along / (2 * M_PI) : 0.0));
+                $least = min(
+                    $least,
+                    hypot(
+                        2 * $radius * sin(($turn - $along) / 2),
+                        is_finite($pitch) ? ($pitch * $along) / (2 * M_PI) : 0.0,
+                    ),
+                );
             }
 
             return $least;
@@ -115,7 +128,9 @@ final class Winding
 
     private static function turning(Segment $segment): float
     {
-        return $segment instanceof Curve ? $segment->turning() : $segment->directionAt(0.0)->angleTo($segment->directionAt($segment->length()));
+        return $segment instanceof Curve
+            ? $segment->turning()
+            : $segment->directionAt(0.0)->angleTo($segment->directionAt($segment->length()));
     }
 
     private static function carried(Segment $segment, Vector $direction, float $along): Vector
@@ -162,7 +177,11 @@ final class Winding
         return self::square($this->frames[$piece][$low], $curve->directionAt($along));
     }
 
-    /** @return array{Vector, Vector, Vector, Segment} point of the path, its direction, the upright carried there, and which piece it is on */
+    /**
+     * Point of the path, its direction, the upright carried there, and which piece it is on.
+     *
+     * @return array{Vector, Vector, Vector, Segment}
+     */
     private function place(float $u): array
     {
         $found = 0;
@@ -177,7 +196,9 @@ final class Winding
 
         return [
             $segment->pointAt($own), $segment->directionAt($own),
-            $segment instanceof Curve ? $this->carriedOn($found, $segment, $upright, $own) : self::carried($segment, $upright, $own),
+            $segment instanceof Curve
+                ? $this->carriedOn($found, $segment, $upright, $own)
+                : self::carried($segment, $upright, $own),
             $segment,
         ];
     }
@@ -210,7 +231,10 @@ final class Winding
 
         return [
             $travel->times($nearer)->plus($aside->times($this->radius * $turn)),
-            $travel->times(-2.0 * $this->radius * $bend * $turn * $aside->dot($inward))->plus($inward->times($nearer * $bend))->plus($outward->times(-$this->radius * $turn ** 2)),
+            $travel
+                ->times(-2.0 * $this->radius * $bend * $turn * $aside->dot($inward))
+                ->plus($inward->times($nearer * $bend))
+                ->plus($outward->times(-$this->radius * $turn ** 2)),
         ];
     }
 
@@ -247,7 +271,11 @@ final class Winding
                 $second = $after->plus($before)->minus($on->times(2.0))->times(1.0 / $step ** 2);
                 $first = $after->minus($before)->times(0.5 / $step)->plus($second->times($step * ($i - $middle)));
             }
-            $bend = $isStraight ? (is_finite($helixRadius) ? 1.0 / $helixRadius : 0.0) : $first->cross($second)->length() / $first->length() ** 3;
+            $bend = $isStraight
+                ? (is_finite($helixRadius)
+                    ? 1.0 / $helixRadius
+                    : 0.0)
+                : $first->cross($second)->length() / $first->length() ** 3;
             if ($i > 0) {
                 $chord = $here->distanceTo($points[$i - 1]);
                 // The chord of a curve of this radius, and the arc over it.

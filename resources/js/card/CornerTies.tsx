@@ -211,11 +211,14 @@ function freeWords(free: readonly Vector[] | readonly (readonly number[])[], pla
   if (place === 'like') {
     return 'follows another';
   }
-  return free.length === 0
-    ? 'nothing free, it is bound'
-    : free.length === 3
-      ? 'free every way'
-      : `free along ${free.map((along) => direction(told(vector(along as readonly number[])) as never).replace('+', '')).join(' and ')}`;
+  if (free.length === 0) {
+    return 'nothing free, it is bound';
+  }
+  if (free.length === 3) {
+    return 'free every way';
+  }
+  const ways = free.map((along) => direction(told(vector(along as readonly number[])) as never).replace('+', ''));
+  return `free along ${ways.join(' and ')}`;
 }
 
 const vector = (point: readonly number[] | undefined) => new Vector3(point?.[0], point?.[1], point?.[2]);

@@ -1,3 +1,4 @@
+import classNames from 'classnames';
 import { type KeyboardEvent, useId, useLayoutEffect, useRef, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useEntry } from '../ui/useEntry';
@@ -116,7 +117,13 @@ export function Field(props: FieldProps) {
           props.equal.take();
         }
       }}
-      className={`field ${kind}${props.equal?.isOffered === true ? ' offered' : ''}${props.equal?.isWaiting === true ? ' waiting' : ''}${unit === undefined ? '' : unit === '°' ? ' with-degree' : unit.length > 3 ? ' with-long-unit' : ' with-unit'}`}
+      className={classNames(
+        'field',
+        kind,
+        props.equal?.isOffered === true && 'offered',
+        props.equal?.isWaiting === true && 'waiting',
+        unit !== undefined && (unit === '°' ? 'with-degree' : unit.length > 3 ? 'with-long-unit' : 'with-unit'),
+      )}
     >
       <Form.Control
         ref={input}

@@ -54,7 +54,7 @@ interface WorkbenchStore {
   away: boolean;
   clash: OpenClash | null;
   panel: Panel;
-  /** Whether the movement of the picked run is shown, frame by frame, and which position of it; null is the tightest. */
+  /** Whether the movement of the picked run is shown, and which position of it; null is the tightest. */
   film: boolean;
   moment: number | null;
   pick: (list: List, id: string, part?: Part) => void;

@@ -41,7 +41,10 @@ export function Strip() {
 }
 
 const factsOf = (run: Run, solved: SolvedRun) =>
-  `${run.name ?? run.id} · ${solved.unsolved === true ? 'not worked out yet' : `centre line ${lengthWithUnit(solved.length)}`}`;
+  [
+    run.name ?? run.id,
+    solved.unsolved === true ? 'not worked out yet' : `centre line ${lengthWithUnit(solved.length)}`,
+  ].join(' · ');
 
 interface HeadProps {
   facts: string;

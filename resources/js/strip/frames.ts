@@ -7,7 +7,10 @@ interface Swept extends Pick<SweptRun, 'tightest' | 'nearest' | 'tautest'> {
   positions: readonly Pick<MovedPosition, 'part'>[];
 }
 
-/** As many positions as there is room for: both ends, the tightest, the nearest and the tautest, and others evenly between. */
+/**
+ * As many positions as there is room for: both ends, the tightest, the nearest and the tautest, and others evenly
+ * between.
+ */
 export function frames({ positions, tightest, nearest, tautest }: Swept, room: number): number[] {
   const first = new Set([0, positions.length - 1, tightest, nearest ?? 0, tautest ?? 0]);
   const wanted = new Set([...first].slice(0, room));

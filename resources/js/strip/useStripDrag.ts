@@ -29,9 +29,8 @@ export function useStripDrag(run: string) {
       (answer) => {
         last = answer;
         setTrying({ solutions: answer.solutions, places: [] });
-        setSaid(
-          `${word} ${Math.round(answer.amount * 10) / 10}${answer.held === null ? '' : ` · held: ${answer.held}. Alt goes past.`}`,
-        );
+        const held = answer.held === null ? '' : ` · held: ${answer.held}. Alt goes past.`;
+        setSaid(`${word} ${Math.round(answer.amount * 10) / 10}${held}`);
       },
       setSaid,
     );

@@ -1,3 +1,4 @@
+import classNames from 'classnames';
 import { Vector3 } from 'three';
 import { api } from '../api/client';
 import type { Leg, Point, SolvedRun } from '../api/types';
@@ -76,7 +77,11 @@ export function RunHandles({ run }: { run: string }) {
           <Pinned key={leg.vertex} at={solved.vertices[leg.vertex] ?? [0, 0, 0]} rank={3}>
             <button
               type="button"
-              className={`corner-handle${isPicked({ leg: leg.vertex }) ? ' picked' : ''}${(solved.corners[leg.vertex]?.ties.length ?? 0) > 0 ? ' tied' : ''}`}
+              className={classNames(
+                'corner-handle',
+                isPicked({ leg: leg.vertex }) && 'picked',
+                (solved.corners[leg.vertex]?.ties.length ?? 0) > 0 && 'tied',
+              )}
               aria-label={`Corner ${leg.vertex}`}
               title={handleTitle(solved, leg.vertex)}
               onPointerDown={(event) => {

@@ -11,7 +11,11 @@ use Tests\Jobs;
 /** Degrees that each bend of a run through these corners is rotated by. */
 $rotations = fn (array ...$corners): array => array_map(
     fn (array $bend): float => round($bend['rotation'], 6),
-    Jobs::written(Jobs::file(array_map(fn (array $at): array => ['at' => $at], array_slice($corners, 0, -1)), ['at' => $corners[count($corners) - 1]]))['bends'],
+    Jobs::written(
+        Jobs::file(array_map(fn (array $at): array => ['at' => $at], array_slice($corners, 0, -1)), [
+            'at' => $corners[count($corners) - 1],
+        ]),
+    )['bends'],
 );
 
 it('rotates by 90 degrees between bends in planes square to each other', function () use ($rotations): void {
@@ -64,7 +68,10 @@ it('does not change when the whole job is moved and turned', function (int $seed
         $stop->at = $moved($stop->at);
     }
     $file->runs[0]->to->at = $moved($file->runs[0]->to->at);
-    $file->fittings[0]->pose = (object) ['at' => $shift->toArray(), 'turn' => (object) ['about' => $axis->toArray(), 'by' => rad2deg(1.1)]];
+    $file->fittings[0]->pose = (object) [
+        'at' => $shift->toArray(),
+        'turn' => (object) ['about' => $axis->toArray(), 'by' => rad2deg(1.1)],
+    ];
     $after = Jobs::solve($file);
 
     expect($after->laid->length())->toEqualWithDelta($before->laid->length(), 1e-8);
@@ -112,10 +119,16 @@ it('marks from one end what is marked from the other when the run is reversed', 
     $back = Jobs::solve($file)->bendTable;
 
     $count = count($forth->rows);
-    expect($back->cutLength)->toEqualWithDelta($forth->cutLength, 1e-9)->and($back->length)->toEqualWithDelta($forth->length, 1e-9);
+    expect($back->cutLength)
+        ->toEqualWithDelta($forth->cutLength, 1e-9)
+        ->and($back->length)
+        ->toEqualWithDelta($forth->length, 1e-9);
     foreach ($forth->rows as $i => $row) {
         $same = $back->rows[$count - 1 - $i];
-        expect($same->markFromEnd)->toEqualWithDelta($row->mark, 1e-8)->and($same->mark)->toEqualWithDelta($row->markFromEnd, 1e-8)
+        expect($same->markFromEnd)
+            ->toEqualWithDelta($row->mark, 1e-8)
+            ->and($same->mark)
+            ->toEqualWithDelta($row->markFromEnd, 1e-8)
             ->and($same->angle)->toEqualWithDelta($row->angle, 1e-9);
     }
     // The plane turns by as much, and the same way round, whichever way one travels.

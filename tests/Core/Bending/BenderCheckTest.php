@@ -12,16 +12,36 @@ use Tests\Jobs;
 /** Dies of 24, 30 and 40; 20 between bends, 60 ahead of the first, 35 behind the last. */
 function bender(array $more = []): Bender
 {
-    return new Bender(...[...['id' => 'b', 'name' => 'B', 'leastStraight' => 20.0, 'firstGrip' => 60.0, 'lastGrip' => 35.0,
-        'radii' => [24.0, 30.0, 40.0], 'largestAngle' => deg2rad(120), 'largestTube' => 16.0], ...$more]);
+    return new Bender(
+        ...[
+            ...[
+                'id' => 'b',
+                'name' => 'B',
+                'leastStraight' => 20.0,
+                'firstGrip' => 60.0,
+                'lastGrip' => 35.0,
+                'radii' => [24.0, 30.0, 40.0],
+                'largestAngle' => deg2rad(120),
+                'largestTube' => 16.0,
+            ],
+            ...$more,
+        ],
+    );
 }
 
 /** Up, over and down with bends of R 30: straights of $up − 30, 300 − 60 and $down − 30. */
 function check(float $up, float $down, array $more = [], ?Bender $bender = null): BenderCheck
 {
-    return BenderCheck::of($bender ?? bender(), Jobs::laid(Jobs::file(
-        [['at' => [0, 0, 50 + $up]], ['at' => [300, 0, 50 + $up]]], ['at' => [300, 0, 50 + $up - $down], ...$more['to'] ?? []], array_diff_key($more, ['to' => 0]),
-    )));
+    return BenderCheck::of(
+        $bender ?? bender(),
+        Jobs::laid(
+            Jobs::file(
+                [['at' => [0, 0, 50 + $up]], ['at' => [300, 0, 50 + $up]]],
+                ['at' => [300, 0, 50 + $up - $down], ...$more['to'] ?? []],
+                array_diff_key($more, ['to' => 0]),
+            ),
+        ),
+    );
 }
 
 it('bends what it can grip', function (): void {
@@ -36,32 +56,71 @@ it('says to start from the other end where that does it', function (): void {
 
 it('says which grip is short by how much where neither end does it', function (): void {
     $check = check(89, 60);
-    expect($check->canBend())->toBeFalse()->and($check->fromOtherEnd)->toBeFalse()
-        ->and(array_map(fn (BenderObstacle $one): ?int => $one->bend, $check->obstacles))->toBe([0, 1])
-        ->and($check->obstacles[0]->fix)->toBe('Leave 1 mm more for trimming at that end.')
-        ->and($check->obstacles[1]->fix)->toBe('Leave 5 mm more for trimming at that end.');
+    expect($check->canBend())
+        ->toBeFalse()
+        ->and($check->fromOtherEnd)
+        ->toBeFalse()
+        ->and(array_map(fn (BenderObstacle $one): ?int => $one->bend, $check->obstacles))
+        ->toBe([0, 1])
+        ->and($check->obstacles[0]->fix)
+        ->toBe('Leave 1 mm more for trimming at that end.')
+        ->and($check->obstacles[1]->fix)
+        ->toBe('Leave 5 mm more for trimming at that end.');
     // What is left on for trimming is gripped, too.
-    expect(check(89, 60, ['from' => ['port' => 'pump.out', 'trim' => 1], 'to' => ['trim' => 5]])->canBend())->toBeTrue();
+    expect(
+        check(89, 60, ['from' => ['port' => 'pump.out', 'trim' => 1], 'to' => ['trim' => 5]])->canBend(),
+    )->toBeTrue();
 });
 
-it('says what about a bend stands in the way, whichever end comes first', function (array $more, ?Bender $bender, ?int $bend, string $words, string $fix): void {
+it('says what about a bend stands in the way, whichever end comes first', function (
+    array $more,
+    ?Bender $bender,
+    ?int $bend,
+    string $words,
+    string $fix,
+): void {
     $check = check(200, 200, $more, $bender);
-    expect($check->obstacles)->toHaveCount(1)->and($check->obstacles[0]->bend)->toBe($bend)
-        ->and($check->obstacles[0]->message)->toContain($words)->and($check->obstacles[0]->fix)->toContain($fix);
+    expect($check->obstacles)
+        ->toHaveCount(1)
+        ->and($check->obstacles[0]->bend)
+        ->toBe($bend)
+        ->and($check->obstacles[0]->message)
+        ->toContain($words)
+        ->and($check->obstacles[0]->fix)
+        ->toContain($fix);
 })->with([
-    'a tube too large' => [['section' => ['shape' => 'round', 'od' => 17, 'wall' => 1]], null, null, '17 mm outside; this bender takes 16 mm', 'larger bender'],
-    'too little between' => [[], bender(['leastStraight' => 250.0]), 1, '240 mm straight; the clamp needs 250 mm', '10 mm longer'],
+    'a tube too large' => [
+        ['section' => ['shape' => 'round', 'od' => 17, 'wall' => 1]],
+        null,
+        null,
+        '17 mm outside; this bender takes 16 mm',
+        'larger bender',
+    ],
+    'too little between' => [
+        [],
+        bender(['leastStraight' => 250.0]),
+        1,
+        '240 mm straight; the clamp needs 250 mm',
+        '10 mm longer',
+    ],
 ]);
 
 it('has the right die, or says the nearest, and turns as far as it goes', function (): void {
     $die = check(200, 200, [], bender(['radii' => [24.0, 40.0]]));
     expect(array_map(fn (BenderObstacle $one): string => $one->fix, $die->obstacles))->toBe(['Use R 24.', 'Use R 24.']);
     // 90° with 0.5° of springback more is set to 90.5°.
-    $angle = check(200, 200, ['stock.springback' => ['ratio' => 0, 'offset' => 0.5]], bender(['largestAngle' => deg2rad(90)]));
+    $angle = check(
+        200,
+        200,
+        ['stock.springback' => ['ratio' => 0, 'offset' => 0.5]],
+        bender(['largestAngle' => deg2rad(90)]),
+    );
     expect($angle->obstacles[1]->message)->toBe('Bend 2 is set to 90.5°; this bender goes to 90°.');
 });
 
 it('has nothing to say about a straight, and ships two benders', function (): void {
-    expect(BenderCheck::of(bender(), Jobs::laid(Jobs::file([], ['at' => [0, 0, 500]])))->canBend())->toBeTrue()
-        ->and(Benders::of(Job::read(Jobs::file([], ['at' => [0, 0, 500]]))))->toHaveCount(2);
+    expect(BenderCheck::of(bender(), Jobs::laid(Jobs::file([], ['at' => [0, 0, 500]])))->canBend())
+        ->toBeTrue()
+        ->and(Benders::of(Job::read(Jobs::file([], ['at' => [0, 0, 500]]))))
+        ->toHaveCount(2);
 });

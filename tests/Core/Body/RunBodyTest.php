@@ -11,7 +11,13 @@ use Tests\Jobs;
 
 const OPEN = ['type' => 'open'];
 const PLUG = ['type' => 'closed', 'thickness' => 2];
-const FLANGE = ['type' => 'flange', 'od' => 60, 'thickness' => 8, 'bore' => 13, 'holes' => ['count' => 4, 'circle' => 42, 'diameter' => 9]];
+const FLANGE = [
+    'type' => 'flange',
+    'od' => 60,
+    'thickness' => 8,
+    'bore' => 13,
+    'holes' => ['count' => 4, 'circle' => 42, 'diameter' => 9],
+];
 
 function bodyMesh(array $from, array $to, float $chord, array $more = []): Mesh
 {
@@ -27,7 +33,8 @@ function badEdges(Mesh $mesh): int
     $walked = [];
     foreach ($mesh->triangles as $triangle) {
         foreach ([0, 1, 2] as $i) {
-            $walked[$triangle[$i].' '.$triangle[($i + 1) % 3]] = ($walked[$triangle[$i].' '.$triangle[($i + 1) % 3]] ?? 0) + 1;
+            $walked[$triangle[$i].' '.$triangle[($i + 1) % 3]] =
+                ($walked[$triangle[$i].' '.$triangle[($i + 1) % 3]] ?? 0) + 1;
         }
     }
     $bad = 0;
@@ -43,11 +50,17 @@ function badEdges(Mesh $mesh): int
  * Euler's V − E + F is 2 − 2g for a closed surface of genus g. A tube open through the bore has one hole,
  * as a ring has; each bolt hole of a flange adds one; a plug at one end fills the bore's.
  */
-it('is closed, right way out, and has as many holes as it should', function (array $from, array $to, int $genus, array $more = []): void {
+it('is closed, right way out, and has as many holes as it should', function (
+    array $from,
+    array $to,
+    int $genus,
+    array $more = [],
+): void {
     foreach ([0.5, 0.02] as $chord) {
         $mesh = bodyMesh($from, $to, $chord, $more);
         expect(badEdges($mesh))->toBe(0)
-            ->and(count($mesh->vertices) - count($mesh->triangles) * 3 / 2 + count($mesh->triangles))->toEqual(2 - 2 * $genus)
+            ->and(count($mesh->vertices) - (count($mesh->triangles) * 3) / 2 + count($mesh->triangles))
+            ->toEqual(2 - 2 * $genus)
             ->and($mesh->volume())->toBeGreaterThan(0.0);
     }
 })->with([
@@ -60,7 +73,17 @@ it('is closed, right way out, and has as many holes as it should', function (arr
     'a plug' => [PLUG, OPEN, 0],
     'a solid rod' => [OPEN, OPEN, 0, ['section' => ['shape' => 'round', 'od' => 12]]],
     'a solid rod with a flange' => [OPEN, FLANGE, 4, ['section' => ['shape' => 'round', 'od' => 12]]],
-    'bends without room' => [OPEN, OPEN, 1, ['route' => ['kind' => 'corners', 'stops' => [['at' => [0, 0, 90]], ['at' => [30, 0, 90]], ['at' => [30, 40, 90]]]]]],
+    'bends without room' => [
+        OPEN,
+        OPEN,
+        1,
+        [
+            'route' => [
+                'kind' => 'corners',
+                'stops' => [['at' => [0, 0, 90]], ['at' => [30, 0, 90]], ['at' => [30, 40, 90]]],
+            ],
+        ],
+    ],
     'a flange thicker than its straight' => [OPEN, [...FLANGE, 'thickness' => 500], 5],
 ]);
 
@@ -86,7 +109,10 @@ it('adds the plate of a flange less its holes', function (): void {
 
 it('has its flange face at the end of the run, square to it', function (): void {
     $mesh = bodyMesh(OPEN, FLANGE, 0.1);
-    $rim = array_filter($mesh->vertices, fn (Vector $at): bool => $at->x > 350 && hypot($at->y - 180, $at->z - 120) > 29.9);
+    $rim = array_filter(
+        $mesh->vertices,
+        fn (Vector $at): bool => $at->x > 350 && hypot($at->y - 180, $at->z - 120) > 29.9,
+    );
     $xs = array_unique(array_map(fn (Vector $at): float => round($at->x, 6), $rim));
     sort($xs);
 
@@ -95,8 +121,13 @@ it('has its flange face at the end of the run, square to it', function (): void 
 });
 
 it('does not cut up straights, and divides bends as finely as asked', function (): void {
-    $file = Jobs::file([['at' => [0, 0, 200]], ['at' => [0, 0, 400]], ['at' => [300, 0, 400]]], ['at' => [900, 0, 400]]);
-    $sides = fn (Mesh $mesh): int => count(array_filter($mesh->vertices, fn (Vector $at): bool => abs($at->z - 50) < 1e-9)) / 2;
+    $file = Jobs::file(
+        [['at' => [0, 0, 200]], ['at' => [0, 0, 400]], ['at' => [300, 0, 400]]],
+        ['at' => [900, 0, 400]],
+    );
+    $sides = fn (Mesh $mesh): int => count(
+        array_filter($mesh->vertices, fn (Vector $at): bool => abs($at->z - 50) < 1e-9),
+    ) / 2;
     $mesh = RunBody::of(Jobs::laid($file))->mesh(0.1);
 
     // A bend of 90° at R 30 + 6: a chord of tolerance c spans 2·acos(1 − c/36); two straights add two rings.
@@ -123,15 +154,33 @@ it('writes binary STL: 84 bytes and 50 a triangle, normals outward', function ()
         ->and(str_starts_with($stl, 'solid'))->toBeFalse();
     $first = array_values((array) unpack('g12', substr($stl, 84, 48)));
     [$a, $b, $c] = array_map(fn (int $i): Vector => new Vector(...array_slice($first, $i, 3)), [3, 6, 9]);
-    expect((new Vector(...array_slice($first, 0, 3)))->dot($b->minus($a)->cross($c->minus($a))->unit()))->toEqualWithDelta(1, 1e-4);
+    expect(
+        (new Vector(...array_slice($first, 0, 3)))->dot($b->minus($a)->cross($c->minus($a))->unit()),
+    )->toEqualWithDelta(1, 1e-4);
 });
 
 it('is closed round a curve too, and comes to area times length', function (array $route): void {
     // A hose of 20 with a bore of 12, straight in its sockets and curved between.
     $file = Jobs::decoded([
         'format' => 'bowline-job', 'version' => 2,
-        'stock' => [['id' => 'h', 'kind' => 'hose', 'section' => ['shape' => 'round', 'od' => 20, 'wall' => 4], 'bend' => ['radius' => 120, 'min_radius' => 60, 'min_straight' => 0], 'density' => 1500]],
-        'runs' => [['id' => 'r', 'stock' => 'h', 'from' => ['at' => [0, 0, 0], 'axis' => '+x', 'lead' => 30], 'to' => ['at' => [400, 120, 60], 'axis' => '-x', 'lead' => 30], 'route' => $route]],
+        'stock' => [
+            [
+                'id' => 'h',
+                'kind' => 'hose',
+                'section' => ['shape' => 'round', 'od' => 20, 'wall' => 4],
+                'bend' => ['radius' => 120, 'min_radius' => 60, 'min_straight' => 0],
+                'density' => 1500,
+            ],
+        ],
+        'runs' => [
+            [
+                'id' => 'r',
+                'stock' => 'h',
+                'from' => ['at' => [0, 0, 0], 'axis' => '+x', 'lead' => 30],
+                'to' => ['at' => [400, 120, 60], 'axis' => '-x', 'lead' => 30],
+                'route' => $route,
+            ],
+        ],
     ]);
     $laid = Jobs::laid($file);
     $volume = M_PI * (10 ** 2 - 6 ** 2) * $laid->length();
@@ -161,19 +210,34 @@ it('refuses a body of too many triangles before it is made', function (array $ro
 })->with([
     'a hose of a thousand kilometres' => [['kind' => 'spring', 'length' => 1e9], [500, 100, 200]],
     'a cable that hangs for ten thousand' => [['kind' => 'hang', 'slack' => 1e7], [500, 100, 200]],
-    'a bend of a radius of a hundred' => [['kind' => 'corners', 'corner' => ['radius' => 1e8], 'stops' => [['at' => [0, 0, 1e9]]]], [1e9, 0, 1e9]],
+    'a bend of a radius of a hundred' => [
+        ['kind' => 'corners', 'corner' => ['radius' => 1e8], 'stops' => [['at' => [0, 0, 1e9]]]],
+        [1e9, 0, 1e9],
+    ],
 ]);
 
 it('has as many triangles as its chord asks for, on a curve as on bends', function (): void {
     // Rings and sides both go with the root of the chord: a hundredth of it makes a hundred times as many triangles.
-    $file = Jobs::file([], ['at' => [500, 100, 200], 'axis' => [-1, 0, 0]], ['route' => ['kind' => 'spring', 'length' => 800]]);
+    $file = Jobs::file(
+        [],
+        ['at' => [500, 100, 200], 'axis' => [-1, 0, 0]],
+        ['route' => ['kind' => 'spring', 'length' => 800]],
+    );
     $count = static fn (float $chord): int => count(RunBody::of(Jobs::laid($file))->mesh($chord)->triangles);
     expect($count(0.01) / $count(0.1))->toBeGreaterThan(8.0)->toBeLessThan(12.0)->and($count(0.1))->toBeLessThan(6000);
 });
 
 it('stands no facet off the true surface by more than its chord', function (float $chord): void {
-    $laid = Jobs::laid(Jobs::file([], ['at' => [300, 120, 200], 'axis' => [-1, 0, 0]], ['route' => ['kind' => 'spring', 'length' => 620]]));
-    $curve = array_values(array_filter($laid->path->segments, static fn ($one): bool => $one instanceof Bowline\Geometry\Curve))[0];
+    $laid = Jobs::laid(
+        Jobs::file(
+            [],
+            ['at' => [300, 120, 200], 'axis' => [-1, 0, 0]],
+            ['route' => ['kind' => 'spring', 'length' => 620]],
+        ),
+    );
+    $curve = array_values(
+        array_filter($laid->path->segments, static fn ($one): bool => $one instanceof Bowline\Geometry\Curve),
+    )[0];
     $mesh = RunBody::of($laid)->mesh($chord);
     // Places so close together that the nearest is as good as the curve.
     $places = array_map(static fn (int $i): Vector => $curve->pointAt($curve->length() * $i / 4000), range(0, 4000));

@@ -20,7 +20,10 @@ const RISING_LENGTH = 650 - 60 + 15 * M_PI;
 function became(stdClass $file, string $kind, ?string $host = null): stdClass
 {
     $changed = clone $file;
-    $changed->runs = [RunDraft::of(Jobs::laid($file))->apply(new Become($kind, $host))->run(), ...array_slice($file->runs, 1)];
+    $changed->runs = [
+        RunDraft::of(Jobs::laid($file))->apply(new Become($kind, $host))->run(),
+        ...array_slice($file->runs, 1),
+    ];
 
     return $changed;
 }
@@ -28,13 +31,23 @@ function became(stdClass $file, string $kind, ?string $host = null): stdClass
 it('keeps its ends, its stock and its length when it lets go of its corners', function (string $kind): void {
     $changed = became(risingRun(['fixed_length' => ['length' => 700, 'tolerance' => 1]]), $kind);
     $run = $changed->runs[0];
-    expect($run->from)->toEqual((object) ['port' => 'pump.out'])->and($run->to->at)->toBe([400, 0, 300])->and($run->stock)->toBe('t12')
-        ->and($run)->not->toHaveProperty('fixed_length')->and(get_object_vars($run->route))->toHaveKeys(['kind', 'length'])
+    expect($run->from)
+        ->toEqual((object) ['port' => 'pump.out'])
+        ->and($run->to->at)
+        ->toBe([400, 0, 300])
+        ->and($run->stock)
+        ->toBe('t12')
+        ->and($run)
+        ->not->toHaveProperty('fixed_length')
+        ->and(get_object_vars($run->route))
+        ->toHaveKeys(['kind', 'length'])
         ->and(Jobs::laid($changed)->length())->toEqualWithDelta(RISING_LENGTH, RISING_LENGTH * 1e-3);
 })->with(['hang', 'spring', 'drape']);
 
 it('goes through where its corners were', function (): void {
-    expect(became(risingRun(), 'flow')->runs[0]->route)->toEqual((object) ['kind' => 'flow', 'points' => [[0, 0, 300]]]);
+    expect(became(risingRun(), 'flow')->runs[0]->route)->toEqual(
+        (object) ['kind' => 'flow', 'points' => [[0, 0, 300]]],
+    );
 });
 
 it('keeps its clamps as long as it bends by itself', function (): void {
@@ -42,7 +55,10 @@ it('keeps its clamps as long as it bends by itself', function (): void {
     $hanging = risingRun($clamps);
     $hanging->runs[0]->route = Jobs::object(['kind' => 'hang', 'length' => 700, 'through' => [['clamp' => 'c']]]);
     $sprung = became($hanging, 'spring')->runs[0];
-    expect($sprung->route->through)->toEqual([(object) ['clamp' => 'c']])->and($sprung->route->length)->toEqualWithDelta(700.0, 0.1)
+    expect($sprung->route->through)
+        ->toEqual([(object) ['clamp' => 'c']])
+        ->and($sprung->route->length)
+        ->toEqualWithDelta(700.0, 0.1)
         ->and(became($hanging, 'corners')->runs[0]->route)->not->toHaveProperty('through');
 });
 
@@ -68,9 +84,19 @@ it('gets corners on the curve that it was', function (): void {
 
 it('is wound round another run, and has ends of its own when it no longer is', function (): void {
     $file = risingRun();
-    $file->runs[] = Jobs::object(['id' => 'host', 'stock' => 't12', 'from' => ['at' => [0, 500, 0]], 'to' => ['at' => [300, 500, 0]], 'route' => ['kind' => 'corners', 'stops' => []]]);
+    $file->runs[] = Jobs::object([
+        'id' => 'host',
+        'stock' => 't12',
+        'from' => ['at' => [0, 500, 0]],
+        'to' => ['at' => [300, 500, 0]],
+        'route' => ['kind' => 'corners', 'stops' => []],
+    ]);
     $wound = became($file, 'wrap', 'host');
-    expect($wound->runs[0])->not->toHaveProperty('from')->not->toHaveProperty('to')->and($wound->runs[0]->route->host)->toBe('host');
+    expect($wound->runs[0])
+        ->not->toHaveProperty('from')
+        ->not->toHaveProperty('to')
+        ->and($wound->runs[0]->route->host)
+        ->toBe('host');
     $laid = Job::read($wound)->runs['run'];
     $path = $laid->route->lay($laid)->path;
     $again = became($wound, 'hang')->runs[0];

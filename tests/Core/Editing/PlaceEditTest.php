@@ -35,14 +35,17 @@ it('moves and turns a clamp by its own place and axis', function (): void {
     $clamp = ['id' => 'c', 'at' => [0, 0, 50], 'axis' => '+x', 'bore' => 12, 'width' => 10];
     expect(placing($clamp)->moved(new Vector(0, 0, 10))->at)->toBe([0, 0, 60])
         ->and(placing($clamp)->turned(new Vector(0, 0, 1), M_PI / 2)->axis)->toBe('+y')
-        ->and(placing($clamp)->turned(new Vector(0, 0, 1), M_PI / 6)->axis)->toEqualWithDelta([cos(M_PI / 6), 0.5, 0], 1e-9);
+        ->and(placing($clamp)->turned(new Vector(0, 0, 1), M_PI / 6)->axis)
+        ->toEqualWithDelta([cos(M_PI / 6), 0.5, 0], 1e-9);
 });
 
 it('tells a turn as people do, and forgets one that has come round', function (): void {
     $fitting = ['id' => 'pump', 'pose' => ['at' => [0, 0, 0], 'turn' => ['about' => [0, 0, 1], 'by' => 90]]];
     $z = new Vector(0, 0, 1);
-    expect(placing($fitting)->turned($z, deg2rad(-120))->pose->turn)->toEqual((object) ['about' => [0, 0, 1], 'by' => -30])
-        ->and(placing($fitting)->turned($z->times(-1.0), deg2rad(30))->pose->turn)->toEqual((object) ['about' => [0, 0, 1], 'by' => 60])
+    expect(placing($fitting)->turned($z, deg2rad(-120))->pose->turn)
+        ->toEqual((object) ['about' => [0, 0, 1], 'by' => -30])
+        ->and(placing($fitting)->turned($z->times(-1.0), deg2rad(30))->pose->turn)
+        ->toEqual((object) ['about' => [0, 0, 1], 'by' => 60])
         ->and(isset(placing($fitting)->turned($z, deg2rad(-90))->pose->turn))->toBeFalse()
         // A quarter about z, then one about x: a third of a turn about the diagonal, as every die shows.
         ->and(placing($fitting)->turned(new Vector(1, 0, 0), M_PI / 2)->pose->turn)
@@ -68,7 +71,10 @@ it('reads back what it tells', function (): void {
     for ($i = 0; $i < 50; $i++) {
         [$about, $further] = [randomUnit(), randomUnit()];
         $angle = M_PI * Jobs::random();
-        $pose = placing(['id' => 'x', 'pose' => ['at' => [1, 2, 3], 'turn' => ['about' => $about->toArray(), 'by' => 40]]])->turned($further, $angle)->pose;
+        $pose = placing([
+            'id' => 'x',
+            'pose' => ['at' => [1, 2, 3], 'turn' => ['about' => $about->toArray(), 'by' => 40]],
+        ])->turned($further, $angle)->pose;
         $read = PoseReader::read(new Node($pose), Values::read(null));
         $point = new Vector(Jobs::random(), Jobs::random(), Jobs::random());
         $meant = $point->turnedAbout($about, deg2rad(40))->turnedAbout($further, $angle)->plus(new Vector(1, 2, 3));

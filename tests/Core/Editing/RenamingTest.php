@@ -9,11 +9,17 @@ use Tests\Jobs;
 
 function withValues(): stdClass
 {
-    $file = Jobs::file([['at' => ['rise', 'rise2 + rise', 'max(rise, 3)']], ['along' => '+x', 'length' => '2 * rise']], ['at' => [900, 0, 'rise']]);
+    $file = Jobs::file(
+        [['at' => ['rise', 'rise2 + rise', 'max(rise, 3)']], ['along' => '+x', 'length' => '2 * rise']],
+        ['at' => [900, 0, 'rise']],
+    );
     $file->values = Jobs::object(['rise' => 120, 'rise2' => 'rise / 2', 'max_rise' => 'rise']);
     $file->stock[0]->name = 'rise';
     $file->runs[0]->name = 'The rise';
-    $file->fittings[] = Jobs::object(['id' => 'rise', 'ports' => [['id' => 'in', 'at' => [0, 0, 'rise'], 'axis' => '+z']]]);
+    $file->fittings[] = Jobs::object([
+        'id' => 'rise',
+        'ports' => [['id' => 'in', 'at' => [0, 0, 'rise'], 'axis' => '+z']],
+    ]);
 
     return $file;
 }
@@ -26,7 +32,12 @@ it('renames a value wherever it is used, and nothing that only looks like it', f
         ->and($renamed->runs[0]->route->stops[1]->length)->toBe('2 * height')
         ->and($renamed->fittings[1]->ports[0]->at[2])->toBe('height')
         // Names of things are words.
-        ->and($renamed->stock[0]->name)->toBe('rise')->and($renamed->runs[0]->name)->toBe('The rise')->and($renamed->fittings[1]->id)->toBe('rise')
+        ->and($renamed->stock[0]->name)
+        ->toBe('rise')
+        ->and($renamed->runs[0]->name)
+        ->toBe('The rise')
+        ->and($renamed->fittings[1]->id)
+        ->toBe('rise')
         ->and(Jobs::written($renamed)['vertices'])->toEqual(Jobs::written($file)['vertices'])
         // What it was made from stands as it stood.
         ->and($file->values->rise)->toBe(120);
@@ -35,4 +46,9 @@ it('renames a value wherever it is used, and nothing that only looks like it', f
 
 it('refuses a name that is taken or none', function (string $from, string $to, string $why): void {
     expect(fn () => Renaming::of(withValues(), $from, $to))->toThrow(EditError::class, $why);
-})->with([['rise', 'rise2', 'already'], ['rise', '2nd', 'letters'], ['rise', '', 'letters'], ['none', 'x', 'no value']]);
+})->with([
+    ['rise', 'rise2', 'already'],
+    ['rise', '2nd', 'letters'],
+    ['rise', '', 'letters'],
+    ['none', 'x', 'no value'],
+]);

@@ -22,14 +22,39 @@ function coil(string $name = 'Coil', string $job = 'Coils'): Job
     $section = ['shape' => 'round', 'od' => 12, 'wall' => 2];
     $bend = ['radius' => 30, 'min_radius' => 20, 'min_straight' => 0];
 
-    return Job::read(Jobs::decoded([
-        'format' => 'bowline-job', 'version' => 2, 'name' => $job,
-        'stock' => [['id' => 't', 'kind' => 'tube', 'section' => $section, 'bend' => $bend, 'density' => 7850], ['id' => 'h', 'kind' => 'hose', 'section' => $section, 'bend' => $bend, 'density' => 1200]],
-        'runs' => [
-            ['id' => 'host', 'stock' => 't', 'from' => ['at' => [0, 0, 0]], 'to' => ['at' => [800, 0, 0]], 'route' => ['kind' => 'corners', 'stops' => []]],
-            ['id' => 'coil', 'name' => $name, 'stock' => 'h', 'route' => ['kind' => 'wrap', 'host' => 'host', 'turns' => 10, 'gap' => 20, 'from_length' => 50, 'to_length' => 650]],
-        ],
-    ]));
+    return Job::read(
+        Jobs::decoded([
+            'format' => 'bowline-job',
+            'version' => 2,
+            'name' => $job,
+            'stock' => [
+                ['id' => 't', 'kind' => 'tube', 'section' => $section, 'bend' => $bend, 'density' => 7850],
+                ['id' => 'h', 'kind' => 'hose', 'section' => $section, 'bend' => $bend, 'density' => 1200],
+            ],
+            'runs' => [
+                [
+                    'id' => 'host',
+                    'stock' => 't',
+                    'from' => ['at' => [0, 0, 0]],
+                    'to' => ['at' => [800, 0, 0]],
+                    'route' => ['kind' => 'corners', 'stops' => []],
+                ],
+                [
+                    'id' => 'coil',
+                    'name' => $name,
+                    'stock' => 'h',
+                    'route' => [
+                        'kind' => 'wrap',
+                        'host' => 'host',
+                        'turns' => 10,
+                        'gap' => 20,
+                        'from_length' => 50,
+                        'to_length' => 650,
+                    ],
+                ],
+            ],
+        ]),
+    );
 }
 
 function laidCoil(): LaidRun
@@ -42,7 +67,10 @@ function laidCoil(): LaidRun
 /** @return list<array{float, float}> the points of a polyline */
 function polyline(SimpleXMLElement $line): array
 {
-    return array_map(static fn (string $pair): array => array_map(floatval(...), explode(',', $pair)), explode(' ', (string) $line['points']));
+    return array_map(
+        static fn (string $pair): array => array_map(floatval(...), explode(',', $pair)),
+        explode(' ', (string) $line['points']),
+    );
 }
 
 it('draws a winding as round on paper as it is', function (): void {
@@ -67,7 +95,9 @@ it('draws a winding as round on paper as it is', function (): void {
     $scale = $radius / 32;
     // From above it is a sine of amplitude 32 and period 60; the length of one by Simpson's rule.
     $sine = static fn (float $x): float => sqrt(1 + (32 * 2 * M_PI / 60 * cos(2 * M_PI * $x / 60)) ** 2);
-    $simpson = array_sum(array_map(static fn (int $i): float => ($sine($i) + 4 * $sine($i + 0.5) + $sine($i + 1)) / 6, range(0, 59)));
+    $simpson = array_sum(
+        array_map(static fn (int $i): float => ($sine($i) + 4 * $sine($i + 0.5) + $sine($i + 1)) / 6, range(0, 59)),
+    );
     expect($length)->toEqualWithDelta(10 * $simpson * $scale, 0.005 * 10 * $simpson * $scale);
 });
 
@@ -75,9 +105,18 @@ it('draws the frames of its views with all of their line', function (float $widt
     $svg = new SimpleXMLElement(RunViews::svg(laidCoil(), $width, $height));
     expect($svg->rect)->toHaveCount(4);
     foreach ($svg->rect as $rect) {
-        [$x, $y, $wide, $high, $half] = array_map(floatval(...), [$rect['x'], $rect['y'], $rect['width'], $rect['height'], (float) $rect['stroke-width'] / 2]);
+        [$x, $y, $wide, $high, $half] = array_map(floatval(...), [
+            $rect['x'],
+            $rect['y'],
+            $rect['width'],
+            $rect['height'],
+            (float) $rect['stroke-width'] / 2,
+        ]);
         expect($x - $half)->toBeGreaterThanOrEqual(0.0)->and($y - $half)->toBeGreaterThanOrEqual(0.0)
-            ->and($x + $wide + $half)->toBeLessThanOrEqual($width)->and($y + $high + $half)->toBeLessThanOrEqual($height);
+            ->and($x + $wide + $half)
+            ->toBeLessThanOrEqual($width)
+            ->and($y + $high + $half)
+            ->toBeLessThanOrEqual($height);
     }
 })->with(['on the sheet' => [186.0, 92.0], 'on the screen' => [190.0, 110.0]]);
 
@@ -101,7 +140,9 @@ it('writes names in any European script, with the letters in the file', function
     expect($pdf)->toContain('/FontFile2')->and(str_contains($content, $escaped))->toBeTrue();
 })->with(['Łódź przewód', 'Ψαράς σωλήνας', 'Катер шланг', 'Ökad lättolja ½″', 'minus −5 →']);
 
-/** Farthest that what is offset from a segment, towards the outside of its bends, stands off the chords of its places. */
+/**
+ * Farthest that what is offset from a segment, towards the outside of its bends, stands off the chords of its places.
+ */
 function farthestOff(Segment $segment, Chord $chord): float
 {
     $farthest = 0.0;
@@ -110,7 +151,10 @@ function farthestOff(Segment $segment, Chord $chord): float
         [$a, $b] = [$segment->pointAt($start), $segment->pointAt($end)];
         foreach ([0.25, 0.5, 0.75] as $part) {
             $point = $segment->pointAt($start + $part * ($end - $start));
-            $along = max(0.0, min(1.0, $point->minus($a)->dot($b->minus($a)) / max(1e-300, $b->minus($a)->dot($b->minus($a)))));
+            $along = max(
+                0.0,
+                min(1.0, $point->minus($a)->dot($b->minus($a)) / max(1e-300, $b->minus($a)->dot($b->minus($a)))),
+            );
             $farthest = max($farthest, $point->distanceTo($a->plus($b->minus($a)->times($along))));
         }
         $start = $end;
@@ -119,15 +163,57 @@ function farthestOff(Segment $segment, Chord $chord): float
     return $farthest;
 }
 
-it('divides segments so that no chord stands off by more than told, and not much finer', function (Segment $segment, float $chord, int $fewest, int $most): void {
+it('divides segments so that no chord stands off by more than told, and not much finer', function (
+    Segment $segment,
+    float $chord,
+    int $fewest,
+    int $most,
+): void {
     $places = $segment->places(new Chord($chord));
-    expect(farthestOff($segment, new Chord($chord)))->toBeLessThanOrEqual($chord * 1.02)->and(end($places))->toEqualWithDelta($segment->length(), 1e-9)
-        ->and(count($places))->toBeGreaterThanOrEqual($fewest)->toBeLessThanOrEqual($most)->toEqual($segment->countPlaces(new Chord($chord)));
+    expect(farthestOff($segment, new Chord($chord)))
+        ->toBeLessThanOrEqual($chord * 1.02)
+        ->and(end($places))
+        ->toEqualWithDelta($segment->length(), 1e-9)
+        ->and(count($places))
+        ->toBeGreaterThanOrEqual($fewest)
+        ->toBeLessThanOrEqual($most)
+        ->toEqual($segment->countPlaces(new Chord($chord)));
 })->with([
     'a straight' => [new Line(Vector::zero(), new Vector(500.0, 0.0, 0.0)), 0.1, 1, 1],
     // π/2 / (2·acos(1 − 0.1/100)) = 17.56; and of 0.001 mm 175.6.
-    'a quarter of R 100' => [new Arc(new Vector(100.0, 0.0, 0.0), new Vector(0.0, 100.0, 0.0), Vector::zero(), new Vector(0.0, 0.0, 1.0), 100.0, M_PI / 2), 0.1, 18, 18],
-    'finer' => [new Arc(new Vector(100.0, 0.0, 0.0), new Vector(0.0, 100.0, 0.0), Vector::zero(), new Vector(0.0, 0.0, 1.0), 100.0, M_PI / 2), 0.001, 176, 176],
+    'a quarter of R 100' => [
+        new Arc(
+            new Vector(100.0, 0.0, 0.0),
+            new Vector(0.0, 100.0, 0.0),
+            Vector::zero(),
+            new Vector(0.0, 0.0, 1.0),
+            100.0,
+            M_PI / 2,
+        ),
+        0.1,
+        18,
+        18,
+    ],
+    'finer' => [
+        new Arc(
+            new Vector(100.0, 0.0, 0.0),
+            new Vector(0.0, 100.0, 0.0),
+            Vector::zero(),
+            new Vector(0.0, 0.0, 1.0),
+            100.0,
+            M_PI / 2,
+        ),
+        0.001,
+        176,
+        176,
+    ],
     // Its radius of curvature is 32·(1 + (60/2π/32)²) = 34.85: ten turns of length 209.8 by 2·√(2·0.1·34.85) = 5.28.
-    'a winding' => [array_values(array_filter(laidCoil()->path->segments, static fn (Segment $one): bool => $one instanceof Curve))[0], 0.1, 390, 410],
+    'a winding' => [
+        array_values(
+            array_filter(laidCoil()->path->segments, static fn (Segment $one): bool => $one instanceof Curve),
+        )[0],
+        0.1,
+        390,
+        410,
+    ],
 ]);

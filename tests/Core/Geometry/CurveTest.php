@@ -23,14 +23,24 @@ it('goes on smoothly between the points it has', function (): void {
     foreach ([3.0, 50.0, 78.5, 111.1, 157.0] as $along) {
         [$x, $y] = $curve->pointAt($along)->toArray();
         expect(hypot($x, $y))->toEqualWithDelta(100.0, 1e-4)->and(atan2($y, $x))->toEqualWithDelta($along / 100, 1e-5);
-        expect($curve->directionAt($along)->toArray())->toEqualWithDelta([-sin($along / 100), cos($along / 100), 0], 1e-3);
+        expect($curve->directionAt($along)->toArray())->toEqualWithDelta(
+            [-sin($along / 100), cos($along / 100), 0],
+            1e-3,
+        );
     }
     expect($curve->turning())->toEqualWithDelta(M_PI / 2, 1e-12);
 });
 
 it('keeps its ends, its length and its tightest place with fewer points', function (): void {
     $fine = quarter(180);
-    $tight = new Curve($fine->points, $fine->directions, $fine->along, array_replace($fine->curvature, [77 => 0.0123]), 1 / 0.0123, $fine->along[77]);
+    $tight = new Curve(
+        $fine->points,
+        $fine->directions,
+        $fine->along,
+        array_replace($fine->curvature, [77 => 0.0123]),
+        1 / 0.0123,
+        $fine->along[77],
+    );
     $sparse = $tight->sparser(2.5 * M_PI / 180);
     // 36 pieces of 2.5°, or 45 of 2°, or what is no longer than a fortieth of it; and one more about the tightest.
     expect(count($sparse->points))->toBeLessThanOrEqual(47)->toBeGreaterThan(36)
@@ -45,7 +55,10 @@ it('stays near where it was with fewer points, though it hardly turns', function
     // An arc of 20 m radius over 2 m turns by 5.7°: in 40 pieces it is off by 50²/(8·20000) = 0.016; in two, by 6.25.
     $at = array_map(static fn (int $i): float => 0.1 * $i / 400, range(0, 400));
     $arc = new Curve(
-        array_map(static fn (float $angle): Vector => new Vector(20000 * sin($angle), 20000 * (1 - cos($angle)), 0), $at),
+        array_map(
+            static fn (float $angle): Vector => new Vector(20000 * sin($angle), 20000 * (1 - cos($angle)), 0),
+            $at,
+        ),
         array_map(static fn (float $angle): Vector => new Vector(cos($angle), sin($angle), 0), $at),
         array_map(static fn (float $angle): float => 20000 * $angle, $at), array_fill(0, 401, 1 / 20000), 20000.0, 0.0,
     );

@@ -11,7 +11,9 @@ function surface(string $packed): Surface
     return Surface::of($packed, new Vector(-1e4, -1e4, -1e4), new Vector(1e4, 1e4, 1e4));
 }
 
-it('is as far off as the box it is made of, within and without, and pushes out the same way', function (int $pieces): void {
+it('is as far off as the box it is made of, within and without, and pushes out the same way', function (
+    int $pieces,
+): void {
     [$a, $b, $c] = [150.0, 300.0, 100.0];
     $box = surface(Triangles::box([2 * $a, 2 * $b, 2 * $c], $pieces));
     mt_srand(17);
@@ -54,7 +56,10 @@ it('is outside on both sides of a sheet, and of one that has been written twice'
 
 it('does not say how far off what is farther than asked for', function (): void {
     $box = surface(Triangles::box([100, 100, 100], 1));
-    expect($box->outside(0, 0, 400, 20.0)[0])->toBe(INF)->and($box->outside(0, 0, 60, 20.0)[0])->toEqualWithDelta(10.0, 1e-9)
+    expect($box->outside(0, 0, 400, 20.0)[0])
+        ->toBe(INF)
+        ->and($box->outside(0, 0, 60, 20.0)[0])
+        ->toEqualWithDelta(10.0, 1e-9)
         ->and($box->outside(0, 0, 10, 1.0)[0])->toEqualWithDelta(-40.0, 1e-9)
         ->and(surface('')->outside(0, 0, 0, 1e9)[0])->toBe(INF);
 });

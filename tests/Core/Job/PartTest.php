@@ -16,12 +16,21 @@ function fittingOf(array $part, array $more = []): Bowline\Job\Fitting
     return Job::read($file)->site->fittings['f'];
 }
 
-it('makes every part of the library with ports that point out of it and away from each other', function (PartKind $kind): void {
+it('makes every part of the library with ports that point out of it and away from each other', function (
+    PartKind $kind,
+): void {
     $fitting = fittingOf(['kind' => $kind->value]);
     expect($fitting->ports)->not->toBe([])->and($fitting->solids)->not->toBe([]);
-    $middle = array_reduce($fitting->ports, fn ($sum, $port) => $sum->plus($port->at->times(1 / count($fitting->ports))), Bowline\Geometry\Vector::zero());
+    $middle = array_reduce(
+        $fitting->ports,
+        fn ($sum, $port) => $sum->plus($port->at->times(1 / count($fitting->ports))),
+        Bowline\Geometry\Vector::zero(),
+    );
     foreach ($fitting->ports as $port) {
-        expect($port->axis->length())->toEqualWithDelta(1, 1e-12)->and($port->at->minus($middle)->dot($port->axis))->toBeGreaterThanOrEqual(-1e-9);
+        expect($port->axis->length())
+            ->toEqualWithDelta(1, 1e-12)
+            ->and($port->at->minus($middle)->dot($port->axis))
+            ->toBeGreaterThanOrEqual(-1e-9);
     }
 })->with(PartKind::cases());
 
@@ -32,7 +41,9 @@ it('lets ports follow their numbers', function (): void {
     $elbow = fittingOf(['kind' => 'elbow', 'leg' => 40, 'angle' => 45], ['pose' => ['at' => [10, 0, 0]]]);
     expect($elbow->ports['b']->at->toArray())->toEqualWithDelta([10 + 40 * sqrt(0.5), 0, 40 * sqrt(0.5)], 1e-9)
         ->and($elbow->ports['b']->axis->toArray())->toEqualWithDelta([sqrt(0.5), 0, sqrt(0.5)], 1e-9);
-    expect(fittingOf(['kind' => 'tee', 'leg' => 30, 'branch' => 50, 'size' => 22])->ports['branch']->at->toArray())->toEqual([0.0, 0.0, 50.0]);
+    expect(
+        fittingOf(['kind' => 'tee', 'leg' => 30, 'branch' => 50, 'size' => 22])->ports['branch']->at->toArray(),
+    )->toEqual([0.0, 0.0, 50.0]);
 });
 
 it('refuses what a part has not', function (array $part, string $why): void {

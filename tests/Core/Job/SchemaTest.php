@@ -16,7 +16,24 @@ function isValid(Validator $validator, mixed $data): bool
 /** Something in it replaced, taken out or doubled, by chance. */
 function mutated(mixed $data): mixed
 {
-    $strange = [null, true, false, 0, -1, 1.5, 1e300, '', 'a text', str_repeat('x', 3000), [], new stdClass, [1, 2], [1, 2, 3], '+x', (object) ['at' => [0, 0, 0]]];
+    $strange = [
+        null,
+        true,
+        false,
+        0,
+        -1,
+        1.5,
+        1e300,
+        '',
+        'a text',
+        str_repeat('x', 3000),
+        [],
+        new stdClass,
+        [1, 2],
+        [1, 2, 3],
+        '+x',
+        (object) ['at' => [0, 0, 0]],
+    ];
     if (mt_rand(0, 5) === 0) {
         return $strange[mt_rand(0, count($strange) - 1)];
     }
@@ -62,4 +79,15 @@ it('agrees with a validator of the standard about broken files', function (strin
             expect($why === '')->toBe(isValid($validator, $broken), json_encode($broken).' '.$why);
         }
     }
-})->with(fn () => [...glob(__DIR__.'/../../../database/demo/*.json'), ...array_map(Cases::file(...), ['corners-clamps', 'wrap-right', 'hang-slack', 'fixed-two-stops', 'rule-off-axis'])]);
+})->with(
+    fn () => [
+        ...glob(__DIR__.'/../../../database/demo/*.json'),
+        ...array_map(Cases::file(...), [
+            'corners-clamps',
+            'wrap-right',
+            'hang-slack',
+            'fixed-two-stops',
+            'rule-off-axis',
+        ]),
+    ],
+);

@@ -27,7 +27,11 @@ function overCylinder(): array
             $places[] = new Vector(50 * cos($angle), 50 * sin($angle), $z);
         }
         for ($radius = 0.0; $radius < 50.0; $radius += 3.0) {
-            array_push($places, new Vector($radius * cos($angle), $radius * sin($angle), 80), new Vector($radius * cos($angle), $radius * sin($angle), -80));
+            array_push(
+                $places,
+                new Vector($radius * cos($angle), $radius * sin($angle), 80),
+                new Vector($radius * cos($angle), $radius * sin($angle), -80),
+            );
         }
     }
 
@@ -53,12 +57,18 @@ it('leads out of every body by the shortest way', function (Shape $shape): void 
         [$x, $y, $z] = [200 * Jobs::random(), 200 * Jobs::random(), 200 * Jobs::random()];
         [$distance, $nx, $ny, $nz] = $shape->outside($x, $y, $z, INF);
         expect(sqrt($nx ** 2 + $ny ** 2 + $nz ** 2))->toEqualWithDelta(1.0, 1e-9)
-            ->and($shape->outside($x - $distance * $nx, $y - $distance * $ny, $z - $distance * $nz, INF)[0])->toEqualWithDelta(0.0, 1e-9);
+            ->and($shape->outside($x - $distance * $nx, $y - $distance * $ny, $z - $distance * $nz, INF)[0])
+            ->toEqualWithDelta(0.0, 1e-9);
         // One step away from it is one step farther off, wherever it is.
-        expect($shape->outside($x + 0.5 * $nx, $y + 0.5 * $ny, $z + 0.5 * $nz, INF)[0])->toEqualWithDelta($distance + 0.5, 1e-9);
+        expect($shape->outside($x + 0.5 * $nx, $y + 0.5 * $ny, $z + 0.5 * $nz, INF)[0])->toEqualWithDelta(
+            $distance + 0.5,
+            1e-9,
+        );
     }
 })->with([
-    'a box' => [new Box(new Vector(120, 80, 60))], 'a cylinder' => [new Cylinder(100, 160)], 'a panel' => [new Panel(150, 90, 3)],
+    'a box' => [new Box(new Vector(120, 80, 60))],
+    'a cylinder' => [new Cylinder(100, 160)],
+    'a panel' => [new Panel(150, 90, 3)],
 ]);
 
 it('has faces to stand things on, by their names', function (): void {
@@ -67,13 +77,23 @@ it('has faces to stand things on, by their names', function (): void {
     [$at, $normal] = (new Panel(150, 90, 3))->face('back') ?? [];
     expect($at->toArray())->toEqual([0, 0, -3])->and($normal->toArray())->toEqual([0, 0, -1]);
     [$at] = (new Cylinder(100, 160))->face('+z') ?? [];
-    expect($at->toArray())->toEqual([0, 0, 80])->and((new Cylinder(100, 160))->face('+x'))->toBeNull()->and((new Box(new Vector(1, 1, 1)))->face('front'))->toBeNull();
+    expect($at->toArray())
+        ->toEqual([0, 0, 80])
+        ->and((new Cylinder(100, 160))->face('+x'))
+        ->toBeNull()
+        ->and((new Box(new Vector(1, 1, 1)))->face('front'))
+        ->toBeNull();
 });
 
 it('reads a large mesh only about where it is asked, with the same answer there', function (): void {
     // 120,000 triangles of a box of 300 × 600 × 200; what is asked about is one corner of it.
     $packed = Triangles::box([300, 600, 200], 100);
-    $whole = static fn (float $x, float $y, float $z): float => (new Box(new Vector(300, 600, 200)))->outside($x, $y, $z, INF)[0];
+    $whole = static fn (float $x, float $y, float $z): float => (new Box(new Vector(300, 600, 200)))->outside(
+        $x,
+        $y,
+        $z,
+        INF,
+    )[0];
     $corner = Surface::of($packed, new Vector(100, 250, 50), new Vector(200, 350, 150));
     expect($corner->isWhole())->toBeFalse()->and(strlen($packed) / 36)->toEqual(120000);
     foreach ([[155, 290, 95], [140, 280, 99], [149, 310, 60], [170, 320, 120]] as [$x, $y, $z]) {

@@ -41,10 +41,29 @@ it('takes a number without a unit as inches in a job of inches', function (strin
     $values = Values::read(new Node(Jobs::object(['riser' => 100, 'n' => 2])));
     expect(Entry::read($typed, $values, Units::inches())->value)->toEqualWithDelta($value, 1e-6);
 })->with([
-    ['12', 304.8], ['1.5', 38.1], ['3/8', 9.525], ['1 3/8', 34.925], ['1-3/8', 34.925], ['-2', -50.8], ['2 * 3', 152.4], ['(1 + 2) / 4', 19.05],
-    ['30 mm', 30.0], ['1 ft', 304.8], ['riser', 100.0], ['2 * riser', 200.0], ['riser + 1', 125.4], ['2 * riser + 1/2 in', 212.7],
+    ['12', 304.8],
+    ['1.5', 38.1],
+    ['3/8', 9.525],
+    ['1 3/8', 34.925],
+    ['1-3/8', 34.925],
+    ['-2', -50.8],
+    ['2 * 3', 152.4],
+    ['(1 + 2) / 4', 19.05],
+    ['30 mm', 30.0],
+    ['1 ft', 304.8],
+    ['riser', 100.0],
+    ['2 * riser', 200.0],
+    ['riser + 1', 125.4],
+    ['2 * riser + 1/2 in', 212.7],
     ['riser - 1/4', 93.65], ['30 mm + 1', 55.4], ['1 + riser * 2', 225.4], ['max(riser, 3 in)', 100.0],
-    ['min(1, 2 in)', 25.4], ['1 3/8 + 1/2', 47.625], ['10 - 3/8', 244.475], ['1-3/8 + 1/2', 47.625], ['2\' 6', 762.0], ['½', 12.7], ['2 * 1 3/8', 69.85], ['1/2-3/8', 3.175],
+    ['min(1, 2 in)', 25.4],
+    ['1 3/8 + 1/2', 47.625],
+    ['10 - 3/8', 244.475],
+    ['1-3/8 + 1/2', 47.625],
+    ['2\' 6', 762.0],
+    ['½', 12.7],
+    ['2 * 1 3/8', 69.85],
+    ['1/2-3/8', 3.175],
 ]);
 
 it('asks for the unit where it cannot be told', function (): void {
@@ -58,5 +77,10 @@ it('says findings and tables in inches and leaves the numbers of the solution in
     $finding = Jobs::written($file)['findings'][0];
     // Two bends of R 30 and 20 straight between need 80 mm, 3 1/8 in to the nearest sixteenth; there are 40, 1 9/16.
     expect($finding['rule'])->toBe('leg-room')->and($finding['measured'])->toEqualWithDelta(40, 1e-9)
-        ->and($finding['message'])->toContain('1 9/16 in')->and($finding['message'])->toContain('3 1/8 in')->and($finding['message'])->not->toContain('mm');
+        ->and($finding['message'])
+        ->toContain('1 9/16 in')
+        ->and($finding['message'])
+        ->toContain('3 1/8 in')
+        ->and($finding['message'])
+        ->not->toContain('mm');
 });

@@ -14,9 +14,16 @@ use Tests\Jobs;
 /** A panel of ports at x = 0 and one at x = 2000, and cables of 8 and 12 mm. */
 function twoPanels(array $runs = []): stdClass
 {
-    $ports = static fn (string $axis): array => array_map(static fn (int $i): array => ['id' => 'p'.$i, 'at' => [0, 60 * $i, 0], 'axis' => $axis], range(1, 14));
+    $ports = static fn (string $axis): array => array_map(
+        static fn (int $i): array => ['id' => 'p'.$i, 'at' => [0, 60 * $i, 0], 'axis' => $axis],
+        range(1, 14),
+    );
     $cable = static fn (string $id, float $od): array => [
-        'id' => $id, 'kind' => 'cable', 'section' => ['shape' => 'round', 'od' => $od], 'bend' => ['radius' => 60, 'min_radius' => 40, 'min_straight' => 0], 'density' => 2000,
+        'id' => $id,
+        'kind' => 'cable',
+        'section' => ['shape' => 'round', 'od' => $od],
+        'bend' => ['radius' => 60, 'min_radius' => 40, 'min_straight' => 0],
+        'density' => 2000,
     ];
 
     return Jobs::decoded([
@@ -35,15 +42,30 @@ function laidSeveral(string $behaves, string $stock, array $numbers, float $slac
     $file = twoPanels();
     $job = Job::read($file);
 
-    return RunsBetweenPorts::runs(new Node(Jobs::object([
-        'stock' => $stock, 'behaves' => $behaves, 'slack' => $slack, 'pairs' => array_map(static fn (int $i): array => ['from' => 'left.p'.$i, 'to' => 'right.p'.$i], $numbers),
-    ])), $job->site, []);
+    return RunsBetweenPorts::runs(
+        new Node(
+            Jobs::object([
+                'stock' => $stock,
+                'behaves' => $behaves,
+                'slack' => $slack,
+                'pairs' => array_map(
+                    static fn (int $i): array => ['from' => 'left.p'.$i, 'to' => 'right.p'.$i],
+                    $numbers,
+                ),
+            ]),
+        ),
+        $job->site,
+        [],
+    );
 }
 
 it('lays a run between each pair of ports, all with the same slack', function (): void {
     $file = twoPanels();
     $file->runs = laidSeveral('hang', 'thin', range(1, 5));
-    expect(array_unique(array_column($file->runs, 'id')))->toHaveCount(5)->and($file->runs[0]->name)->toBe('Left panel p1 to Right panel p1');
+    expect(array_unique(array_column($file->runs, 'id')))
+        ->toHaveCount(5)
+        ->and($file->runs[0]->name)
+        ->toBe('Left panel p1 to Right panel p1');
     foreach ((new Solver(Job::read($file)))->all() as $solved) {
         expect($solved->laid->length())->toEqualWithDelta(2000 * 1.05, 1e-6)->and($solved->findings)->toBe([]);
     }
@@ -53,14 +75,23 @@ it('lays a run between each pair of ports, all with the same slack', function ()
 
 it('combs runs into a bundle in which no two touch', function (): void {
     $file = twoPanels();
-    $file->runs = [...laidSeveral('flow', 'thick', [7]), ...laidSeveral('hang', 'thin', [1, 2, 3, 4, 5, 6, 8, 9, 10]), ...laidSeveral('hang', 'thick', [11, 12, 13])];
+    $file->runs = [
+        ...laidSeveral('flow', 'thick', [7]),
+        ...laidSeveral('hang', 'thin', [1, 2, 3, 4, 5, 6, 8, 9, 10]),
+        ...laidSeveral('hang', 'thick', [11, 12, 13]),
+    ];
     $file->runs[0]->route->points = [[600, 420, 650], [1200, 500, 420]];
     $ids = array_column($file->runs, 'id');
     $combed = Comb::runs(Job::read($file), $ids[0], array_slice($ids, 1), 400.0, 1500.0, 1.5);
     $file->runs = [$file->runs[0], ...$combed];
     $solved = (new Solver(Job::read($file)))->all();
     $bundle = array_map(static function ($one): array {
-        $curves = array_values(array_filter($one->laid->path->segments, static fn ($segment): bool => $segment instanceof Bowline\Geometry\Curve));
+        $curves = array_values(
+            array_filter(
+                $one->laid->path->segments,
+                static fn ($segment): bool => $segment instanceof Bowline\Geometry\Curve,
+            ),
+        );
 
         return [$one->laid->run->stock->section->outsideDiameter, count($curves) === 1 ? $curves[0] : $curves[1]];
     }, $solved);
@@ -70,13 +101,19 @@ it('combs runs into a bundle in which no two touch', function (): void {
             $nearest = INF;
             foreach (range(1, 30) as $step) {
                 $point = $curve->pointAt($curve->length() * $step / 31);
-                $nearest = min($nearest, min(array_map(static fn (Vector $one): float => $one->distanceTo($point), $other->points)));
+                $nearest = min(
+                    $nearest,
+                    min(array_map(static fn (Vector $one): float => $one->distanceTo($point), $other->points)),
+                );
             }
             expect($nearest)->toBeGreaterThan(($od + $otherOd) / 2 + 1.0);
         }
     }
     // They still begin and end at their ports.
-    expect($solved[1]->laid->path->segments[0]->start()->x)->toEqualWithDelta(0.0, 1e-6)->and($solved[1]->laid->run->from->port)->toStartWith('left.');
+    expect($solved[1]->laid->path->segments[0]->start()->x)
+        ->toEqualWithDelta(0.0, 1e-6)
+        ->and($solved[1]->laid->run->from->port)
+        ->toStartWith('left.');
 });
 
 it('turns round what runs the other way, and refuses what cannot be combed', function (): void {
@@ -86,6 +123,8 @@ it('turns round what runs the other way, and refuses what cannot be combed', fun
     $job = Job::read($file);
     [$one, $other] = array_column($file->runs, 'id');
     expect(Comb::runs($job, $one, [$other], null, null, 1.0)[0]->from->port)->toBe('left.p2')
-        ->and(static fn () => Comb::runs($job, $one, [$one], null, null, 1.0))->toThrow(EditError::class, 'cannot be combed')
-        ->and(static fn () => Comb::runs($job, $one, [$other], 100.0, 5000.0, 1.0))->toThrow(EditError::class, 'lies between 0 and');
+        ->and(static fn () => Comb::runs($job, $one, [$one], null, null, 1.0))
+        ->toThrow(EditError::class, 'cannot be combed')
+        ->and(static fn () => Comb::runs($job, $one, [$other], 100.0, 5000.0, 1.0))
+        ->toThrow(EditError::class, 'lies between 0 and');
 });

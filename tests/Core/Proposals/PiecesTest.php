@@ -12,7 +12,10 @@ use Tests\Jobs;
 function pieces(array $ends, float $radius = 30.0): Pieces
 {
     return Pieces::join(
-        array_map(static fn (array $piece): Line => new Line(new Vector(...$piece[0]), new Vector(...$piece[1])), $ends),
+        array_map(
+            static fn (array $piece): Line => new Line(new Vector(...$piece[0]), new Vector(...$piece[1])),
+            $ends,
+        ),
         $radius, Jobs::laid(Jobs::file([], ['at' => [0, 0, 500]]))->run->stock,
     );
 }
@@ -28,7 +31,10 @@ it('joins pieces with the fewest corners', function (array $ends, array $expecte
     'skew lines: two' => [[[[0, 0, 0], [100, 0, 0]], [[200, 50, 80], [200, 300, 80]]], [[100, 0, 0], [200, 50, 80]]],
     'side by side: two' => [[[[0, 0, 0], [100, 0, 0]], [[200, 70, 0], [300, 70, 0]]], [[100, 0, 0], [200, 70, 0]]],
     // They would meet behind the start of the first: going there would be going back.
-    'lines that meet behind it: two' => [[[[0, 0, 0], [100, 0, 0]], [[-50, 50, 0], [-50, 200, 0]]], [[100, 0, 0], [-50, 50, 0]]],
+    'lines that meet behind it: two' => [
+        [[[0, 0, 0], [100, 0, 0]], [[-50, 50, 0], [-50, 200, 0]]],
+        [[100, 0, 0], [-50, 50, 0]],
+    ],
 ]);
 
 it('says which joints lack room and how far to pull a piece', function (): void {
@@ -36,7 +42,14 @@ it('says which joints lack room and how far to pull a piece', function (): void 
     $joint = pieces([[[0, 0, 0], [100, 0, 0]], [[200, 50, 0], [200, 18, 0]]])->joints[0];
     expect($joint->short)->toBeGreaterThan(0);
     $short = pieces([[[0, 0, 0], [100, 0, 0]], [[200, 0, 0], [200, 18, 0]]])->joints[0];
-    expect($short->short)->toEqualWithDelta(12, 1e-9)->and($short->pull?->piece)->toBe(1)->and($short->pull?->atEnd)->toBeTrue()->and($short->pull?->by)->toEqualWithDelta(12, 0.11);
+    expect($short->short)
+        ->toEqualWithDelta(12, 1e-9)
+        ->and($short->pull?->piece)
+        ->toBe(1)
+        ->and($short->pull?->atEnd)
+        ->toBeTrue()
+        ->and($short->pull?->by)
+        ->toEqualWithDelta(12, 0.11);
     $fits = pieces([[[0, 0, 0], [100, 0, 0]], [[200, 0, 0], [200, 30, 0]]])->joints[0];
     expect($fits->short)->toBe(0.0)->and($fits->pull)->toBeNull();
 });
@@ -54,11 +67,17 @@ it('gives skew pieces at random a run with room once the pull it names is made',
         $from = new Vector(...$ends[$piece][0]);
         $to = new Vector(...$ends[$piece][1]);
         $move = $to->minus($from)->unit()->times($by);
-        $ends[$piece] = $joint->pull->atEnd ? [$from->toArray(), $to->plus($move)->toArray()] : [$from->minus($move)->toArray(), $to->toArray()];
+        $ends[$piece] = $joint->pull->atEnd
+            ? [$from->toArray(), $to->plus($move)->toArray()]
+            : [$from->minus($move)->toArray(), $to->toArray()];
     }
     $pulled = pieces($ends);
     expect($pulled->joints[0]->short)->toBeLessThan(1e-6);
     // The solver, which knows nothing of pieces, says so too.
-    $file = Jobs::file(array_map(static fn (stdClass $stop): array => ['at' => $stop->at], $pulled->stops()), ['at' => $ends[1][1]], ['from' => ['at' => $ends[0][0]]]);
+    $file = Jobs::file(
+        array_map(static fn (stdClass $stop): array => ['at' => $stop->at], $pulled->stops()),
+        ['at' => $ends[1][1]],
+        ['from' => ['at' => $ends[0][0]]],
+    );
     expect(Jobs::broken($file))->toBe([]);
 })->with(range(1, 12));

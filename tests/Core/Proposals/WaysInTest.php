@@ -13,7 +13,11 @@ use Tests\Jobs;
 function towards(array $at, array $axis): array
 {
     $file = Jobs::file([['along' => '+z', 'length' => 150]], ['at' => [0, 0, 200]]);
-    $file->fittings[] = (object) ['id' => 'filter', 'pose' => (object) ['at' => $at], 'ports' => [(object) ['id' => 'in', 'at' => [0, 0, 0], 'axis' => $axis]]];
+    $file->fittings[] = (object) [
+        'id' => 'filter',
+        'pose' => (object) ['at' => $at],
+        'ports' => [(object) ['id' => 'in', 'at' => [0, 0, 0], 'axis' => $axis]],
+    ];
     $job = Job::read($file);
 
     return WaysIn::of($job, $job->runs['run'], $job->site->ports['filter.in']);
@@ -42,7 +46,9 @@ it('comes in with one corner square to the axis', function (): void {
 it('offers a way along the axes before a slanting one with as many bends', function (): void {
     // Into a port that looks down at (300, 250, 500): over x and then y, or slanting straight across.
     $ways = towards([300, 250, 0], [0, 0, 1]);
-    $slanting = fn (array $way): int => count(array_filter($way['solved']->laid->legs, fn ($leg): bool => $leg->direction->axisName() === null));
+    $slanting = fn (array $way): int => count(
+        array_filter($way['solved']->laid->legs, fn ($leg): bool => $leg->direction->axisName() === null),
+    );
     foreach ($ways as $i => $way) {
         $next = $ways[$i + 1] ?? null;
         expect($next === null || [$way['bends'], $slanting($way)] <= [$next['bends'], $slanting($next)])->toBeTrue();
@@ -79,7 +85,11 @@ it('brings every way in on the axis with room for every bend, fewest bends first
 
 it('follows its port: corners level with it are told so', function (): void {
     $file = Jobs::file([['along' => '+z', 'length' => 150]], ['at' => [0, 0, 200]]);
-    $file->fittings[] = (object) ['id' => 'filter', 'pose' => (object) ['at' => [300, 250, 380]], 'ports' => [(object) ['id' => 'in', 'at' => [0, 0, 0], 'axis' => [-1, 0, 0]]]];
+    $file->fittings[] = (object) [
+        'id' => 'filter',
+        'pose' => (object) ['at' => [300, 250, 380]],
+        'ports' => [(object) ['id' => 'in', 'at' => [0, 0, 0], 'axis' => [-1, 0, 0]]],
+    ];
     $job = Job::read($file);
     $way = WaysIn::of($job, $job->runs['run'], $job->site->ports['filter.in'])[0];
     $file->runs = [$way['item']];

@@ -34,7 +34,10 @@ it('takes stops of every kind', function (array $stop, array $vertex): void {
     // Plane through (100,0,170) square to (1,1,0)/√2: x + y = 100, from 30 on: 35 along each.
     'until level with a point, slantwise' => [['along' => [1, 1, 0], 'until' => [100, 0, 170]], [45.0, 55.0, 170.0]],
     'through a clamp' => [['clamp' => 'c', 'before' => 60, 'after' => 40], [140.0, 20.0, 170.0]],
-    'through it the other way' => [['clamp' => 'c', 'before' => 60, 'after' => 40, 'reverse' => true], [260.0, 20.0, 170.0]],
+    'through it the other way' => [
+        ['clamp' => 'c', 'before' => 60, 'after' => 40, 'reverse' => true],
+        [260.0, 20.0, 170.0],
+    ],
 ]);
 
 it('lets one bend that has no room leave its neighbour alone', function (): void {
@@ -83,25 +86,46 @@ it('survives a path that comes straight back, and one that goes nowhere', functi
 
     // The bend eats the spur whole, as it nearly does at 179.9 degrees: what is left is from end to end.
     expect($back->laid->length())->toEqualWithDelta(50, 1e-6)
-        ->and(array_map(fn ($finding) => $finding->rule, $back->findings))->toContain('reversal')->not->toContain('leg-room')
+        ->and(array_map(fn ($finding) => $finding->rule, $back->findings))
+        ->toContain('reversal')
+        ->not->toContain('leg-room')
         ->and($nowhere->laid->length())->toBe(0.0);
 });
 
 it('tells where along the run a clamp is', function (): void {
     // Up 150 with a bend of R 30, then along +x: the clamp at x = 200 is 200 beyond the corner.
-    $file = Jobs::file([['at' => [0, 0, 200]], ['clamp' => 'c', 'before' => 60, 'after' => 60]], ['at' => [400, 0, 200]], [
-        'clamps' => [['id' => 'c', 'at' => [200, 0, 200], 'axis' => [1, 0, 0], 'bore' => 12, 'width' => 10]],
-    ]);
+    $file = Jobs::file(
+        [['at' => [0, 0, 200]], ['clamp' => 'c', 'before' => 60, 'after' => 60]],
+        ['at' => [400, 0, 200]],
+        [
+            'clamps' => [['id' => 'c', 'at' => [200, 0, 200], 'axis' => [1, 0, 0], 'bore' => 12, 'width' => 10]],
+        ],
+    );
     $middle = 150 - 30 + 30 * M_PI / 2 + 200 - 30;
-    expect(Jobs::written($file)['clamps'])->toEqualWithDelta([['id' => 'c', 'span' => [$middle - 5, $middle + 5]]], 1e-9);
+    expect(Jobs::written($file)['clamps'])->toEqualWithDelta(
+        [['id' => 'c', 'span' => [$middle - 5, $middle + 5]]],
+        1e-9,
+    );
 });
 
 it('goes straight on through a stop within a bend’s reach', function (): void {
     // A lead of 40 and 10 more the same way, then a right angle of R 30 to (50, 100, 0): 20 + a quarter circle + 70.
-    $file = Jobs::file([['along' => '+x', 'length' => 10]], ['at' => [50, 100, 0]], ['from' => ['port' => 'pump.out', 'lead' => 40]]);
+    $file = Jobs::file(
+        [['along' => '+x', 'length' => 10]],
+        ['at' => [50, 100, 0]],
+        ['from' => ['port' => 'pump.out', 'lead' => 40]],
+    );
     $file->fittings[0]->ports[0] = (object) ['id' => 'out', 'at' => [0, 0, 0], 'axis' => [1, 0, 0]];
     $solved = Jobs::solve($file);
     $length = 20 + 30 * M_PI / 2 + 70;
-    expect($solved->laid->length())->toEqualWithDelta($length, 1e-9)->and($solved->bendTable->cutLength)->toEqualWithDelta($length, 1e-9)
-        ->and($solved->bendTable->rows[0]->straight)->toEqualWithDelta(20, 1e-9)->and($solved->bendTable->tail)->toEqualWithDelta(70, 1e-9)->and($solved->findings)->toBe([]);
+    expect($solved->laid->length())
+        ->toEqualWithDelta($length, 1e-9)
+        ->and($solved->bendTable->cutLength)
+        ->toEqualWithDelta($length, 1e-9)
+        ->and($solved->bendTable->rows[0]->straight)
+        ->toEqualWithDelta(20, 1e-9)
+        ->and($solved->bendTable->tail)
+        ->toEqualWithDelta(70, 1e-9)
+        ->and($solved->findings)
+        ->toBe([]);
 });

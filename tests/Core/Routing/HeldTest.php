@@ -14,18 +14,40 @@ function randomTies(int $seed, array $which): array
 {
     mt_srand($seed);
     $v = fn (): array => [100 * Jobs::random(), 100 * Jobs::random(), 100 * Jobs::random()];
-    $file = Jobs::file([], ['at' => [0, 0, 0]], ['clamps' => [
-        ['id' => 'c', 'at' => $v(), 'axis' => $v(), 'bore' => 12, 'width' => 10], ['id' => 'd', 'at' => $v(), 'axis' => $v(), 'bore' => 12, 'width' => 10],
-    ]]);
-    $file->surroundings = [Jobs::object(['id' => 'wall', 'shape' => 'panel', 'width' => 100, 'height' => 100, 'pose' => ['at' => $v(), 'turn' => ['about' => $v(), 'by' => 77]]])];
+    $file = Jobs::file(
+        [],
+        ['at' => [0, 0, 0]],
+        [
+            'clamps' => [
+                ['id' => 'c', 'at' => $v(), 'axis' => $v(), 'bore' => 12, 'width' => 10],
+                ['id' => 'd', 'at' => $v(), 'axis' => $v(), 'bore' => 12, 'width' => 10],
+            ],
+        ],
+    );
+    $file->surroundings = [
+        Jobs::object([
+            'id' => 'wall',
+            'shape' => 'panel',
+            'width' => 100,
+            'height' => 100,
+            'pose' => ['at' => $v(), 'turn' => ['about' => $v(), 'by' => 77]],
+        ]),
+    ];
     $site = RouteBook::site(new Node($file));
     $all = [
-        'level' => ['level' => $v(), 'with' => 'c', 'distance' => 30 * Jobs::random()], 'off' => ['away' => 20, 'from' => ['face' => 'front', 'of' => 'wall']],
-        'axis' => ['on_axis' => 'd'], 'far' => ['away' => 400 + 50 * abs(Jobs::random()), 'from' => 'c'], 'along' => ['parallel' => 'c'],
+        'level' => ['level' => $v(), 'with' => 'c', 'distance' => 30 * Jobs::random()],
+        'off' => ['away' => 20, 'from' => ['face' => 'front', 'of' => 'wall']],
+        'axis' => ['on_axis' => 'd'],
+        'far' => ['away' => 400 + 50 * abs(Jobs::random()), 'from' => 'c'],
+        'along' => ['parallel' => 'c'],
         'slant' => ['angle' => 20 + 50 * abs(Jobs::random()), 'to' => 'd'], 'square' => ['square' => 'c'],
     ];
 
-    return [array_map(fn (string $one): Tie => Tie::read(new Node(Jobs::object($all[$one])), $site, null), $which), new Vector(...$v()), new Vector(...$v())];
+    return [
+        array_map(fn (string $one): Tie => Tie::read(new Node(Jobs::object($all[$one])), $site, null), $which),
+        new Vector(...$v()),
+        new Vector(...$v()),
+    ];
 }
 
 it('keeps what it says it keeps, and leaves free only what changes nothing', function (int $seed, array $which): void {
@@ -46,18 +68,40 @@ it('keeps what it says it keeps, and leaves free only what changes nothing', fun
     foreach ($held->free as $free) {
         expect(abs($told->minus($held->at)->dot($free)))->toBeLessThan(1e-4 * max(1.0, $told->distanceTo($held->at)));
     }
-})->with(range(1, 4))->with([
-    [['level']], [['off']], [['axis']], [['far']], [['along']], [['square']], [['slant']], [['level', 'off']], [['off', 'far']], [['level', 'square']], [['level', 'off', 'square']],
-]);
+})
+    ->with(range(1, 4))
+    ->with([
+        [['level']],
+        [['off']],
+        [['axis']],
+        [['far']],
+        [['along']],
+        [['square']],
+        [['slant']],
+        [['level', 'off']],
+        [['off', 'far']],
+        [['level', 'square']],
+        [['level', 'off', 'square']],
+    ]);
 
 it('keeps the first of two that cannot both hold', function (int $seed): void {
     [$ties, $told, $last] = randomTies($seed, ['axis', 'along']);
     $held = Held::by($ties, $told, $last);
     // Two skew lines have no point in common.
-    expect($held->broken)->toBe([1])->and($held->missed[0])->toBe(0.0)->and($held->missed[1])->toBeGreaterThan(0.0)->and(count($held->free))->toBe(1);
+    expect($held->broken)
+        ->toBe([1])
+        ->and($held->missed[0])
+        ->toBe(0.0)
+        ->and($held->missed[1])
+        ->toBeGreaterThan(0.0)
+        ->and(count($held->free))
+        ->toBe(1);
 })->with(range(1, 5));
 
 it('lets through of a move what the ties leave open', function (): void {
     $free = [new Vector(1, 0, 0), new Vector(0, 0.6, 0.8)];
-    expect(Held::allowed(new Vector(3, 5, 0), $free)->toArray())->toEqualWithDelta([3, 1.8, 2.4], 1e-12)->and(Held::allowed(new Vector(3, 5, 0), [])->length())->toBe(0.0);
+    expect(Held::allowed(new Vector(3, 5, 0), $free)->toArray())
+        ->toEqualWithDelta([3, 1.8, 2.4], 1e-12)
+        ->and(Held::allowed(new Vector(3, 5, 0), [])->length())
+        ->toBe(0.0);
 });

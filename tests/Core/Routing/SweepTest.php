@@ -16,16 +16,35 @@ function movingHose(array $moves, array $route, array $more = [], array $arm = [
 {
     return Jobs::decoded([
         'format' => 'bowline-job', 'version' => 2,
-        'stock' => [[
-            'id' => 'h', 'kind' => 'hose', 'section' => ['shape' => 'round', 'od' => 20, 'wall' => 5], 'bend' => ['radius' => 60, 'min_radius' => 40, 'min_straight' => 0],
-            'density' => 1500, ...$more,
-        ]],
+        'stock' => [
+            [
+                'id' => 'h',
+                'kind' => 'hose',
+                'section' => ['shape' => 'round', 'od' => 20, 'wall' => 5],
+                'bend' => ['radius' => 60, 'min_radius' => 40, 'min_straight' => 0],
+                'density' => 1500,
+                ...$more,
+            ],
+        ],
         'fittings' => [
-            ['id' => 'arm', 'ports' => [['id' => 'a', 'at' => [200, 0, 0], 'axis' => [0, 1, 0]]], 'moves' => $moves, ...$arm],
+            [
+                'id' => 'arm',
+                'ports' => [['id' => 'a', 'at' => [200, 0, 0], 'axis' => [0, 1, 0]]],
+                'moves' => $moves,
+                ...$arm,
+            ],
             ['id' => 'block', 'ports' => [['id' => 'p', 'at' => [0, 500, 0], 'axis' => [1, 0, 0]]]],
         ],
         'surroundings' => $surroundings,
-        'runs' => [['id' => 'r', 'stock' => 'h', 'from' => ['port' => 'arm.a'], 'to' => ['port' => 'block.p'], 'route' => $route]],
+        'runs' => [
+            [
+                'id' => 'r',
+                'stock' => 'h',
+                'from' => ['port' => 'arm.a'],
+                'to' => ['port' => 'block.p'],
+                'route' => $route,
+            ],
+        ],
     ]);
 }
 
@@ -47,24 +66,40 @@ it('swings a port about its axis, in the plane of the hose without a twist', fun
         expect($position['points'][0])->toEqualWithDelta([200 * cos($angle), 200 * sin($angle), 0], 0.006)
             ->and($position['twist'])->toEqualWithDelta(0.0, 1e-6)
             // How far the ends are apart, by the cosine rule, of 700.
-            ->and($position['taut'])->toEqualWithDelta(sqrt(200 ** 2 + 500 ** 2 - 2 * 200 * 500 * sin($angle)) / 700, 1e-9);
+            ->and($position['taut'])
+            ->toEqualWithDelta(sqrt(200 ** 2 + 500 ** 2 - 2 * 200 * 500 * sin($angle)) / 700, 1e-9);
     }
-    expect($movement['positions'][0]['angle'])->toBe(-20)->and(end($movement['positions'])['angle'])->toEqualWithDelta(30, 1e-9)->and($movement['tautest'])->toBe(0);
+    expect($movement['positions'][0]['angle'])
+        ->toBe(-20)
+        ->and(end($movement['positions'])['angle'])
+        ->toEqualWithDelta(30, 1e-9)
+        ->and($movement['tautest'])
+        ->toBe(0);
 });
 
 it('is at each end of its movement as it is when the thing stands there', function (): void {
     $second = ['at' => [60, -40, 30], 'turn' => ['about' => [1, 2, 3], 'by' => 25]];
     $movement = Jobs::written(movingHose(['to' => $second], ['kind' => 'spring', 'length' => 760]))['movement'];
     $there = Jobs::written(stillHose(['kind' => 'spring', 'length' => 760], [], ['pose' => $second]));
-    expect(end($movement['positions'])['min_radius'])->toEqualWithDelta($there['min_radius'], 1e-4 * $there['min_radius'])
-        ->and($movement['positions'][0]['min_radius'])->toEqualWithDelta(Jobs::written(stillHose(['kind' => 'spring', 'length' => 760]))['min_radius'], 1e-6);
+    expect(end($movement['positions'])['min_radius'])
+        ->toEqualWithDelta($there['min_radius'], 1e-4 * $there['min_radius'])
+        ->and($movement['positions'][0]['min_radius'])
+        ->toEqualWithDelta(Jobs::written(stillHose(['kind' => 'spring', 'length' => 760]))['min_radius'], 1e-6);
 });
 
 it('is twisted by as much as its end is turned about its own axis', function (float $by): void {
-    $written = Jobs::written(movingHose(['swing' => ['at' => [200, 0, 0], 'axis' => [0, 1, 0], 'from' => 0, 'to' => $by]], ['kind' => 'spring', 'length' => 700]));
+    $written = Jobs::written(
+        movingHose(
+            ['swing' => ['at' => [200, 0, 0], 'axis' => [0, 1, 0], 'from' => 0, 'to' => $by]],
+            ['kind' => 'spring', 'length' => 700],
+        ),
+    );
     $movement = $written['movement'];
     $twists = array_map(static fn (array $one): float => abs($one['twist']), $movement['positions']);
-    expect(max($twists))->toEqualWithDelta(abs($by), 1e-4)->and($movement['positions'][0]['min_radius'])->toEqualWithDelta(end($movement['positions'])['min_radius'], 1e-4)
+    expect(max($twists))
+        ->toEqualWithDelta(abs($by), 1e-4)
+        ->and($movement['positions'][0]['min_radius'])
+        ->toEqualWithDelta(end($movement['positions'])['min_radius'], 1e-4)
         ->and(in_array('twist', array_column($written['findings'], 'rule'), true))->toBe(abs($by) > 2.0);
 })->with([1.0, 12.0, -40.0]);
 
@@ -78,36 +113,61 @@ it('keeps the length of a cable that hangs with a slack, wherever its end goes',
         ->and(array_column($written['findings'], 'rule'))->toContain('moving-reach');
 });
 
-it('finds the tightest radius of the whole movement, and asks for the radius a hose needs where it moves', function () use ($swing): void {
-    $file = movingHose($swing, ['kind' => 'spring', 'length' => 620], ['bend' => ['radius' => 60, 'min_radius' => 40, 'min_straight' => 0, 'moving_radius' => 400]]);
-    $written = Jobs::written($file);
-    $radii = array_column($written['movement']['positions'], 'min_radius');
-    $finding = $written['findings'][array_search('moving-radius', array_column($written['findings'], 'rule'), true)];
-    expect($finding['measured'])->toBe(min($radii))->and($finding['required'])->toBe(400);
-    // No position between those looked at is tighter: each angle by itself, as a job of its own.
-    foreach (range(-20, 30, 5) as $angle) {
-        $still = stillHose(['kind' => 'spring', 'length' => 620], [], ['pose' => ['turn' => ['about' => [0, 0, 1], 'by' => $angle]]]);
-        expect(Jobs::written($still)['min_radius'])->toBeGreaterThan(min($radii) * 0.995);
-    }
-});
+it(
+    'finds the tightest radius of the whole movement, and asks for the radius a hose needs where it moves',
+    function () use ($swing): void {
+        $file = movingHose(
+            $swing,
+            ['kind' => 'spring', 'length' => 620],
+            ['bend' => ['radius' => 60, 'min_radius' => 40, 'min_straight' => 0, 'moving_radius' => 400]],
+        );
+        $written = Jobs::written($file);
+        $radii = array_column($written['movement']['positions'], 'min_radius');
+        $finding =
+            $written['findings'][array_search('moving-radius', array_column($written['findings'], 'rule'), true)];
+        expect($finding['measured'])->toBe(min($radii))->and($finding['required'])->toBe(400);
+        // No position between those looked at is tighter: each angle by itself, as a job of its own.
+        foreach (range(-20, 30, 5) as $angle) {
+            $still = stillHose(
+                ['kind' => 'spring', 'length' => 620],
+                [],
+                ['pose' => ['turn' => ['about' => [0, 0, 1], 'by' => $angle]]],
+            );
+            expect(Jobs::written($still)['min_radius'])->toBeGreaterThan(min($radii) * 0.995);
+        }
+    },
+);
 
 it('tells how near it comes to what stands around', function (): void {
     // A floor 300 under the ends of a cable that hangs, one of them carried farther away.
     $wall = ['id' => 'sole', 'shape' => 'box', 'size' => [2000, 2000, 20], 'pose' => ['at' => [0, 0, -310]]];
-    $movement = Jobs::written(movingHose(['to' => ['at' => [100, 0, 0]]], ['kind' => 'hang', 'length' => 600], [], [], [$wall]))['movement'];
+    $movement = Jobs::written(
+        movingHose(['to' => ['at' => [100, 0, 0]]], ['kind' => 'hang', 'length' => 600], [], [], [$wall]),
+    )['movement'];
     $nearest = $movement['positions'][$movement['nearest']]['nearest'];
     // Lowest when its ends are nearest: as placed. By the closed form of the catenary, half a diameter off.
     $solved = Jobs::written(movingHose(['to' => ['at' => [100, 0, 0]]], ['kind' => 'hang', 'length' => 600]));
-    expect($nearest['id'])->toBe('sole')->and($nearest['distance'])->toEqualWithDelta(300 - $solved['shape']['sag'] - 10, 0.1);
+    expect($nearest['id'])
+        ->toBe('sole')
+        ->and($nearest['distance'])
+        ->toEqualWithDelta(300 - $solved['shape']['sag'] - 10, 0.1);
 });
 
 it('lets only what is flexible hang on a thing that moves', function () use ($swing): void {
     expect(Jobs::broken(movingHose($swing, ['kind' => 'corners', 'stops' => []])))->toContain('moving-reach');
 });
 
-it('looks at both ends of what pressure does to the length of a hose', function (array $pressure, float $length, array $rules): void {
+it('looks at both ends of what pressure does to the length of a hose', function (
+    array $pressure,
+    float $length,
+    array $rules,
+): void {
     // Straight across: 500 between two ports that look at each other.
-    $file = stillHose(['kind' => 'spring', 'length' => $length], ['pressure' => $pressure], ['ports' => [['id' => 'a', 'at' => [0, 0, 0], 'axis' => [0, 1, 0]]]]);
+    $file = stillHose(
+        ['kind' => 'spring', 'length' => $length],
+        ['pressure' => $pressure],
+        ['ports' => [['id' => 'a', 'at' => [0, 0, 0], 'axis' => [0, 1, 0]]]],
+    );
     $file->fittings[1]->ports[0]->axis = [0, -1, 0];
     expect(Jobs::broken($file))->toBe($rules);
 })->with([
@@ -119,17 +179,29 @@ it('looks at both ends of what pressure does to the length of a hose', function 
 it('offers the lengths a hose is sold in, the nearest first', function (): void {
     $file = stillHose(['kind' => 'spring', 'length' => 730], ['lengths' => [1000, 600, 800]]);
     $finding = Jobs::written($file)['findings'][0];
-    expect($finding['rule'])->toBe('sold-length')->and($finding['measured'])->toBe(730)->and($finding['nearest'])->toBe(800)
-        ->and($finding['remedies'][0])->toBe('Use the hose of 800 mm')->and($finding['cures'][0]['item']['route']['length'])->toBe(800);
+    expect($finding['rule'])
+        ->toBe('sold-length')
+        ->and($finding['measured'])
+        ->toBe(730)
+        ->and($finding['nearest'])
+        ->toBe(800)
+        ->and($finding['remedies'][0])
+        ->toBe('Use the hose of 800 mm')
+        ->and($finding['cures'][0]['item']['route']['length'])
+        ->toBe(800);
 });
 
 it('refuses what is no movement', function (array $moves): void {
     movingHose($moves, ['kind' => 'spring', 'length' => 700]);
     Jobs::written(movingHose($moves, ['kind' => 'spring', 'length' => 700]));
-})->with([
-    'none' => [['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => 20, 'to' => 20]]],
-    'both' => [['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => 0, 'to' => 20], 'to' => ['at' => [0, 0, 0]]]],
-])->throws(JobError::class);
+})
+    ->with([
+        'none' => [['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => 20, 'to' => 20]]],
+        'both' => [
+            ['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => 0, 'to' => 20], 'to' => ['at' => [0, 0, 0]]],
+        ],
+    ])
+    ->throws(JobError::class);
 
 it('keeps clear of fittings too, but for those that hold it or move with it', function () use ($swing): void {
     $near = static function (array $more) use ($swing): ?array {
@@ -139,7 +211,11 @@ it('keeps clear of fittings too, but for those that hold it or move with it', fu
 
         return $movement['nearest'] === null ? null : $movement['positions'][$movement['nearest']]['nearest'];
     };
-    $tank = ['id' => 'tank', 'pose' => ['at' => [600, 300, 0]], 'body' => ['shape' => 'box', 'size' => [200, 200, 200]]];
+    $tank = [
+        'id' => 'tank',
+        'pose' => ['at' => [600, 300, 0]],
+        'body' => ['shape' => 'box', 'size' => [200, 200, 200]],
+    ];
     expect($near([]))->toBeNull()->and($near([$tank])['id'])->toBe('tank')
         ->and($near([[...$tank, 'moves' => ['to' => ['at' => [700, 300, 0]]]]]))->toBeNull();
 });
@@ -155,8 +231,18 @@ it('is drawn straight between its sockets where it does not reach, and nowhere e
         return Jobs::written($file);
     };
     [$short, $long] = [$hose(490), $hose(515)];
-    expect($short['min_radius'])->toBeNull()->and($short['findings'][0]['rule'])->toBe('too-short')->and($short['findings'][0]['measured'])->toBe(390)
-        ->and($short['findings'][0]['required'])->toEqualWithDelta(400, 1e-9)->and(count($long['path'][1]['points']))->toBeGreaterThan(20)->and($long['length'])->toEqualWithDelta(515, 1e-6);
+    expect($short['min_radius'])
+        ->toBeNull()
+        ->and($short['findings'][0]['rule'])
+        ->toBe('too-short')
+        ->and($short['findings'][0]['measured'])
+        ->toBe(390)
+        ->and($short['findings'][0]['required'])
+        ->toEqualWithDelta(400, 1e-9)
+        ->and(count($long['path'][1]['points']))
+        ->toBeGreaterThan(20)
+        ->and($long['length'])
+        ->toEqualWithDelta(515, 1e-6);
 });
 
 it('offers a hose that is sold in lengths no other, and names none while it does not reach', function (): void {
@@ -165,26 +251,51 @@ it('offers a hose that is sold in lengths no other, and names none while it does
     ]))['findings'];
     // R 300 is more than any hose keeps here: from 1100 there is none longer to be had, from 600 there is one.
     $offered = static fn (array $findings): array => array_merge(...array_column($findings, 'remedies'), ...[[]]);
-    expect(array_filter($offered($broken(1100)), static fn (string $one): bool => ! in_array($one, ['Use the hose of 1000 mm', 'Use the hose of 600 mm'], true)))->toBe([])
+    expect(
+        array_filter(
+            $offered($broken(1100)),
+            static fn (string $one): bool => ! in_array(
+                $one,
+                ['Use the hose of 1000 mm', 'Use the hose of 600 mm'],
+                true,
+            ),
+        ),
+    )
+        ->toBe([])
         ->and(array_column($broken(500), 'rule'))->toBe(['too-short']);
 });
 
 it('finds the one place of a wide swing where a cable does not reach', function (): void {
-    // The port goes round (400, 0, 0) at 200.000, farthest from the origin straight behind it: 600.000, with 597 mm to span it.
-    $file = movingHose(['swing' => ['at' => [400, 0, 0], 'axis' => [0, 1, 0], 'from' => -160, 'to' => 160]], ['kind' => 'hang', 'length' => 597], [], [
-        'ports' => [['id' => 'a', 'at' => [587.939, 0, 68.404], 'axis' => [0, 1, 0]]],
-    ]);
+    // The port goes round (400, 0, 0) at 200.000, farthest from the origin straight behind it: 600.000, with 597 mm to
+    // span it.
+    $file = movingHose(
+        ['swing' => ['at' => [400, 0, 0], 'axis' => [0, 1, 0], 'from' => -160, 'to' => 160]],
+        ['kind' => 'hang', 'length' => 597],
+        [],
+        [
+            'ports' => [['id' => 'a', 'at' => [587.939, 0, 68.404], 'axis' => [0, 1, 0]]],
+        ],
+    );
     $file->fittings[1]->ports[0]->at = [0, 0, 0];
     $written = Jobs::written($file);
     $taut = $written['movement']['positions'][$written['movement']['tautest']];
-    expect(array_column($written['findings'], 'rule'))->toContain('moving-reach')->and($taut['taut'])->toEqualWithDelta((400 + hypot(187.939, 68.404)) / 597, 1e-7);
+    expect(array_column($written['findings'], 'rule'))
+        ->toContain('moving-reach')
+        ->and($taut['taut'])
+        ->toEqualWithDelta((400 + hypot(187.939, 68.404)) / 597, 1e-7);
 });
 
 it('is not moved by a trillionth', function (): void {
     $told = static function (float $by): array {
-        $file = movingHose(['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => -25, 'to' => 25]], ['kind' => 'spring', 'length' => 900], [], [
-            'pose' => ['at' => [630 + $by, 780, 0]], 'ports' => [['id' => 'a', 'at' => [0, -240 + $by, 0], 'axis' => [$by, -1, -$by]]],
-        ]);
+        $file = movingHose(
+            ['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => -25, 'to' => 25]],
+            ['kind' => 'spring', 'length' => 900],
+            [],
+            [
+                'pose' => ['at' => [630 + $by, 780, 0]],
+                'ports' => [['id' => 'a', 'at' => [0, -240 + $by, 0], 'axis' => [$by, -1, -$by]]],
+            ],
+        );
         $file->fittings[1]->ports[0] = Jobs::object(['id' => 'p', 'at' => [0, $by, 0], 'axis' => [1, -$by, $by]]);
         foreach (['from', 'to'] as $end) {
             $file->runs[0]->{$end}->lead = 45;
@@ -194,7 +305,14 @@ it('is not moved by a trillionth', function (): void {
 
         return [
             array_column($written['findings'], 'rule'), $movement['tightest'], $movement['tautest'], $movement['snaps'],
-            array_map(static fn (array $one): array => [round($one['min_radius'] ?? 0.0, 4), round($one['taut'], 6), round($one['twist'], 4) + 0.0], $movement['positions']),
+            array_map(
+                static fn (array $one): array => [
+                    round($one['min_radius'] ?? 0.0, 4),
+                    round($one['taut'], 6),
+                    round($one['twist'], 4) + 0.0,
+                ],
+                $movement['positions'],
+            ),
         ];
     };
     // Nearly taut, where its plane shape was lost by rounding before: it stays in its plane, and is not twisted.
@@ -205,17 +323,28 @@ it('is not moved by a trillionth', function (): void {
     expect(array_unique(array_column($rest[4], 2)))->toBe([0.0]);
 });
 
-it('says where it snaps over to another shape, on the way from where it was to where that had become unstable', function (): void {
-    $file = movingHose(['to' => ['at' => [-211.6, 271.16, 206.07], 'turn' => ['about' => [0.44, -0.75, 0.36], 'by' => 155]]], ['kind' => 'spring', 'length' => 1200], [], [
-        'ports' => [['id' => 'a', 'at' => [180, -240, 60], 'axis' => [-0.8, 0.5, 0.2]]],
-    ]);
-    $found = null;
-    for ($length = 900; $length <= 1700 && $found === null; $length += 50) {
-        $file->runs[0]->route->length = $length;
-        $written = Jobs::written($file);
-        $found = $written['movement']['snaps'] === [] ? null : $written;
-    }
-    expect($found)->not->toBeNull();
-    $position = $found['movement']['positions'][$found['movement']['snaps'][0]];
-    expect(array_column($found['findings'], 'rule'))->toContain('snaps')->and($position['part'])->toBeGreaterThan(0.0);
-});
+it(
+    'says where it snaps over to another shape, on the way from where it was to where that had become unstable',
+    function (): void {
+        $file = movingHose(
+            ['to' => ['at' => [-211.6, 271.16, 206.07], 'turn' => ['about' => [0.44, -0.75, 0.36], 'by' => 155]]],
+            ['kind' => 'spring', 'length' => 1200],
+            [],
+            [
+                'ports' => [['id' => 'a', 'at' => [180, -240, 60], 'axis' => [-0.8, 0.5, 0.2]]],
+            ],
+        );
+        $found = null;
+        for ($length = 900; $length <= 1700 && $found === null; $length += 50) {
+            $file->runs[0]->route->length = $length;
+            $written = Jobs::written($file);
+            $found = $written['movement']['snaps'] === [] ? null : $written;
+        }
+        expect($found)->not->toBeNull();
+        $position = $found['movement']['positions'][$found['movement']['snaps'][0]];
+        expect(array_column($found['findings'], 'rule'))
+            ->toContain('snaps')
+            ->and($position['part'])
+            ->toBeGreaterThan(0.0);
+    },
+);

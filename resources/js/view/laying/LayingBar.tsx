@@ -56,7 +56,8 @@ export function LayingBar() {
       {start !== null && (
         <div className="hints">
           <kbd>x</kbd> <kbd>y</kbd> <kbd>z</kbd> axis · <kbd>a</kbd> port axis · <kbd>f</kbd> face · <kbd>o</kbd> keep
-          off a face · digits: length · <kbd>Enter</kbd> place · <kbd>⌫</kbd> take back · <kbd>e</kbd> end at a port ·{' '}
+          off a face · digits: length · <kbd>Enter</kbd> place · <kbd>⌫</kbd> take back · <kbd>e</kbd> end at a port
+          {' · '}
           <kbd>Esc</kbd> stop
         </div>
       )}

@@ -26,7 +26,9 @@ const isElsewhere = (target: EventTarget | null) =>
   useWorkbench.getState().panel !== null ||
   (target instanceof Element && target.closest('input, select, textarea, [role="dialog"], [role="menu"]') !== null);
 
-/** The keys of laying: x y z a f hold a track, o keeps off a face, digits are a length, Enter, Backspace, Space, Escape. */
+/**
+ * The keys of laying: x y z a f hold a track, o keeps off a face, digits are a length; Enter, Backspace, Space, Escape.
+ */
 export function useLayingKeys(given: Given): void {
   const now = useRef(given);
   now.current = given;

@@ -123,7 +123,8 @@ function JointState({ joint, onPull }: { joint: Joint | undefined; onPull: (pull
       </span>
       {joint.short > 1e-6 && pull !== null && (
         <Button onClick={() => onPull(pull)}>
-          {`${pull.by > 0 ? 'Lengthen' : 'Shorten'} piece ${pull.piece + 1} at its ${pull.at_end ? 'end' : 'start'} by ${length(Math.abs(pull.by))}`}
+          {pull.by > 0 ? 'Lengthen' : 'Shorten'} piece {pull.piece + 1} at its {pull.at_end ? 'end' : 'start'} by{' '}
+          {length(Math.abs(pull.by))}
         </Button>
       )}
       {joint.short > 1e-6 && pull === null && <span className="quiet">no pull of one piece makes room</span>}

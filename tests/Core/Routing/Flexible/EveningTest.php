@@ -15,14 +15,27 @@ function chain(array $nodes, array $held): array
     ];
 }
 
-/** @return array{float, float} by how much a link is off at most, mm, and the least radius of three nodes in a row: link²/|p₋ − 2p + p₊| */
+/**
+ * By how much a link is off at most, mm, and the least radius of three nodes in a row: link²/|p₋ − 2p + p₊|.
+ *
+ * @return array{float, float}
+ */
 function evenness(array $x, array $y, array $z, float $link): array
 {
     $at = static fn (int $i): Vector => new Vector($x[$i], $y[$i], $z[$i]);
     $off = $most = 0.0;
     for ($i = 1; $i < count($x); $i++) {
         $off = max($off, abs($at($i)->distanceTo($at($i - 1)) - $link));
-        $most = $i + 1 < count($x) ? max($most, $at($i - 1)->plus($at($i + 1))->minus($at($i)->times(2.0))->length()) : $most;
+        $most =
+            $i + 1 < count($x)
+                ? max(
+                    $most,
+                    $at($i - 1)
+                        ->plus($at($i + 1))
+                        ->minus($at($i)->times(2.0))
+                        ->length(),
+                )
+                : $most;
     }
 
     return [$off, $most > 0.0 ? $link ** 2 / $most : INF];
@@ -35,7 +48,11 @@ it('brings links to their length and bends to their radius together', function (
     for ($i = 0; $i <= 30; $i++) {
         $angle = min(M_PI / 2, 15 * $i / 45);
         $straight = max(0.0, 15 * $i - 45 * M_PI / 2);
-        $nodes[] = [45 * sin($angle) + Jobs::random(), 45 * (1 - cos($angle)) + $straight + Jobs::random(), Jobs::random()];
+        $nodes[] = [
+            45 * sin($angle) + Jobs::random(),
+            45 * (1 - cos($angle)) + $straight + Jobs::random(),
+            Jobs::random(),
+        ];
     }
     [$x, $y, $z, $free] = chain($nodes, [0, 30]);
     $link = 15.6;

@@ -33,7 +33,10 @@ it('agrees with cases worked out elsewhere', function (string $case): void {
     expect($exit)->toBe($expected['exit']);
     foreach ($expected['runs'] as $i => $run) {
         $own = $runs[$i];
-        expect($own['status'])->toBe($run['status'])->and(array_column($own['findings'], 'rule'))->toBe(array_column($run['findings'], 'rule'));
+        expect($own['status'])
+            ->toBe($run['status'])
+            ->and(array_column($own['findings'], 'rule'))
+            ->toBe(array_column($run['findings'], 'rule'));
         foreach (['length', 'cut_length', 'min_radius'] as $key) {
             if (is_numeric($run[$key] ?? null)) {
                 expect($own[$key])->toEqualWithDelta($run[$key], 1e-4 * $run[$key]);
@@ -43,8 +46,12 @@ it('agrees with cases worked out elsewhere', function (string $case): void {
         $solved = (new Bowline\Solving\Solver(Job::fromJson(Cases::json($case))))->all()[$i]->laid->path;
         if (isset($check['start'])) {
             $last = $solved->segments[count($solved->segments) - 1];
-            expect($solved->segments[0]->start()->toArray())->toEqualWithDelta($check['start'], 1e-6)->and($last->end()->toArray())->toEqualWithDelta($check['end'], 1e-5)
-                ->and($solved->segments[0]->directionAt(0.0)->toArray())->toEqualWithDelta($check['start_direction'], 1e-4)
+            expect($solved->segments[0]->start()->toArray())
+                ->toEqualWithDelta($check['start'], 1e-6)
+                ->and($last->end()->toArray())
+                ->toEqualWithDelta($check['end'], 1e-5)
+                ->and($solved->segments[0]->directionAt(0.0)->toArray())
+                ->toEqualWithDelta($check['start_direction'], 1e-4)
                 ->and($last->directionAt($last->length())->toArray())->toEqualWithDelta($check['end_direction'], 1e-4);
         }
         if (isset($check['catenary'])) {
@@ -73,12 +80,17 @@ it('hangs by the closed form: level, twice as deep as Huygens would have it', fu
         ->and(facets($hung->curve)[0])->toEqualWithDelta(200 * sinh(1), 0.0005 * 200);
 });
 
-it('hangs anything that reaches, level or not, and its points are on one catenary', function (int $seed) use ($z): void {
+it('hangs anything that reaches, level or not, and its points are on one catenary', function (int $seed) use (
+    $z,
+): void {
     mt_srand($seed);
     $to = new Vector(900 * Jobs::random(), 900 * Jobs::random(), 900 * Jobs::random());
     $length = $to->length() * (1.0005 + abs(Jobs::random()) ** 3 * 5);
     $hung = Catenary::between(Vector::zero(), $to, $z, $length);
-    expect($hung->curve->start()->distanceTo(Vector::zero()))->toBeLessThan(1e-6 * $length)->and($hung->curve->end()->distanceTo($to))->toBeLessThan(1e-6 * $length)
+    expect($hung->curve->start()->distanceTo(Vector::zero()))
+        ->toBeLessThan(1e-6 * $length)
+        ->and($hung->curve->end()->distanceTo($to))
+        ->toBeLessThan(1e-6 * $length)
         ->and(facets($hung->curve)[0])->toEqualWithDelta($length, 5e-4 * $length);
     foreach ($hung->curve->directions as $i => $direction) {
         // The pull across is the same everywhere: a over the root of a² + s².
@@ -90,28 +102,55 @@ it('hangs anything that reaches, level or not, and its points are on one catenar
 it('springs into an arc of a circle where that fits', function (float $degrees): void {
     $angle = deg2rad($degrees);
     $end = new Vector(sin($angle), 0, 1 - cos($angle));
-    $sprung = Elastica::between(Vector::zero(), $end->times(150), new Vector(1, 0, 0), new Vector(cos($angle), 0, sin($angle)), 150 * $angle)[0];
-    expect($sprung->curve->least)->toEqualWithDelta(150, 0.015)->and($sprung->energy)->toEqualWithDelta($angle / 150, 1e-4 * $angle / 150)
-        ->and($sprung->curve->pointAt(75 * $angle)->toArray())->toEqualWithDelta([150 * sin($angle / 2), 0, 150 * (1 - cos($angle / 2))], 0.02);
+    $sprung = Elastica::between(
+        Vector::zero(),
+        $end->times(150),
+        new Vector(1, 0, 0),
+        new Vector(cos($angle), 0, sin($angle)),
+        150 * $angle,
+    )[0];
+    expect($sprung->curve->least)
+        ->toEqualWithDelta(150, 0.015)
+        ->and($sprung->energy)
+        ->toEqualWithDelta($angle / 150, (1e-4 * $angle) / 150)
+        ->and($sprung->curve->pointAt(75 * $angle)->toArray())
+        ->toEqualWithDelta([150 * sin($angle / 2), 0, 150 * (1 - cos($angle / 2))], 0.02);
 })->with([30.0, 90.0, 135.0, 180.0]);
 
 it('buckles between clamped ends as beam theory has it', function (): void {
     // y = A/2·(1 − cos 2πx/L), slack σ = π²A²/4L²: the least radius is L/(4π√σ).
     foreach ([1e-4, 4e-4] as $slack) {
-        $sprung = Elastica::between(Vector::zero(), new Vector(1000 * (1 - $slack), 0, 0), new Vector(1, 0, 0), new Vector(1, 0, 0), 1000)[0];
-        expect($sprung->curve->least)->toEqualWithDelta(1000 / (4 * M_PI * sqrt($slack)), 1000 / (4 * M_PI * sqrt($slack)) * 3 * $slack + 0.5);
+        $sprung = Elastica::between(
+            Vector::zero(),
+            new Vector(1000 * (1 - $slack), 0, 0),
+            new Vector(1, 0, 0),
+            new Vector(1, 0, 0),
+            1000,
+        )[0];
+        expect($sprung->curve->least)->toEqualWithDelta(
+            1000 / (4 * M_PI * sqrt($slack)),
+            (1000 / (4 * M_PI * sqrt($slack))) * 3 * $slack + 0.5,
+        );
     }
 });
 
-it('springs between any two ends: held in place and direction, as long as it is, and the same when turned', function (int $seed): void {
+it('springs between any two ends: held in place and direction, as long as it is, and the same when turned', function (
+    int $seed,
+): void {
     mt_srand($seed);
     $unit = fn (): Vector => (new Vector(Jobs::random(), Jobs::random(), Jobs::random()))->unit();
     [$to, $along, $into] = [$unit()->times(400), $unit(), $unit()];
     $length = 400 * (1.15 + abs(Jobs::random()));
     $sprung = Elastica::between(Vector::zero(), $to, $along, $into, $length)[0];
     $curve = $sprung->curve;
-    expect($curve->end()->distanceTo($to))->toBeLessThan(1e-3)->and($curve->directions[0]->angleTo($along))->toBeLessThan(1e-6)
-        ->and($curve->directions[count($curve->points) - 1]->angleTo($into))->toBeLessThan(1e-4)->and(facets($curve)[0])->toEqualWithDelta($length, 5e-4 * $length);
+    expect($curve->end()->distanceTo($to))
+        ->toBeLessThan(1e-3)
+        ->and($curve->directions[0]->angleTo($along))
+        ->toBeLessThan(1e-6)
+        ->and($curve->directions[count($curve->points) - 1]->angleTo($into))
+        ->toBeLessThan(1e-4)
+        ->and(facets($curve)[0])
+        ->toEqualWithDelta($length, 5e-4 * $length);
     $axis = $unit();
     $turn = fn (Vector $vector): Vector => $vector->turnedAbout($axis, 1.1);
     $turned = Elastica::between(Vector::zero(), $turn($to), $turn($along), $turn($into), $length)[0];
@@ -122,17 +161,23 @@ it('flows through its points with tangent and curvature going on', function (int
     mt_srand($seed);
     $points = [Vector::zero()];
     for ($i = 1; $i < 6; $i++) {
-        $points[] = $points[$i - 1]->plus((new Vector(1 + Jobs::random() / 2, Jobs::random(), Jobs::random()))->times(150));
+        $points[] = $points[$i - 1]->plus(
+            (new Vector(1 + Jobs::random() / 2, Jobs::random(), Jobs::random()))->times(150),
+        );
     }
     $along = (new Vector(1, 0.3, 0))->unit();
     $curve = Spline::through($points, $along, new Vector(1, 0, 0));
-    expect($curve->directions[0]->angleTo($along))->toBeLessThan(1e-9)->and($curve->directions[count($curve->points) - 1]->angleTo(new Vector(1, 0, 0)))->toBeLessThan(1e-9);
+    expect($curve->directions[0]->angleTo($along))
+        ->toBeLessThan(1e-9)
+        ->and($curve->directions[count($curve->points) - 1]->angleTo(new Vector(1, 0, 0)))
+        ->toBeLessThan(1e-9);
     foreach ($points as $point) {
         expect(min(array_map(fn (Vector $own): float => $own->distanceTo($point), $curve->points)))->toBeLessThan(1e-9);
     }
     foreach (array_slice($curve->points, 1, -1, true) as $i => $here) {
         // Nowhere does the curvature jump by more than it does over a piece of the drawing.
-        expect(abs($curve->curvature[$i] - $curve->curvature[$i - 1]))->toBeLessThan(0.2 * max($curve->curvature) + 1e-6)
+        expect(abs($curve->curvature[$i] - $curve->curvature[$i - 1]))
+            ->toBeLessThan(0.2 * max($curve->curvature) + 1e-6)
             ->and($curve->directions[$i]->angleTo($curve->directions[$i - 1]))->toBeLessThan(0.03);
     }
     expect(facets($curve)[0])->toEqualWithDelta($curve->length(), 5e-4 * $curve->length());
@@ -142,10 +187,28 @@ it('flows through its points with tangent and curvature going on', function (int
 function wound(array $route, array $stops = [], array $to = [600, 0, 0], array $ends = []): array
 {
     $file = Jobs::file([], ['at' => [0, 0, 0]]);
-    $file->stock[] = Jobs::object(['id' => 'host', 'kind' => 'tube', 'section' => ['shape' => 'round', 'od' => 30, 'wall' => 2], 'bend' => ['radius' => 90, 'min_radius' => 60, 'min_straight' => 0], 'density' => 7850]);
-    $file->stock[] = Jobs::object(['id' => 'wire', 'kind' => 'wire', 'section' => ['shape' => 'round', 'od' => 6], 'bend' => ['radius' => 20, 'min_radius' => 5, 'min_straight' => 0], 'density' => 8900]);
+    $file->stock[] = Jobs::object([
+        'id' => 'host',
+        'kind' => 'tube',
+        'section' => ['shape' => 'round', 'od' => 30, 'wall' => 2],
+        'bend' => ['radius' => 90, 'min_radius' => 60, 'min_straight' => 0],
+        'density' => 7850,
+    ]);
+    $file->stock[] = Jobs::object([
+        'id' => 'wire',
+        'kind' => 'wire',
+        'section' => ['shape' => 'round', 'od' => 6],
+        'bend' => ['radius' => 20, 'min_radius' => 5, 'min_straight' => 0],
+        'density' => 8900,
+    ]);
     $file->runs = array_map(Jobs::object(...), [
-        ['id' => 'pipe', 'stock' => 'host', 'from' => ['at' => [0, 0, 0]], 'to' => ['at' => $to], 'route' => ['kind' => 'corners', 'stops' => $stops]],
+        [
+            'id' => 'pipe',
+            'stock' => 'host',
+            'from' => ['at' => [0, 0, 0]],
+            'to' => ['at' => $to],
+            'route' => ['kind' => 'corners', 'stops' => $stops],
+        ],
         ['id' => 'trace', 'stock' => 'wire', 'route' => ['kind' => 'wrap', 'host' => 'pipe', ...$route], ...$ends],
     ]);
 
@@ -160,7 +223,9 @@ it('winds a helix of the radius and length of its formula, either hand', functio
         // 90° right-handed about +x from z up is −y; a quarter of a turn on it is −z.
         ->and($right['path'][0]['from'])->toEqualWithDelta([50, -$r, 0], 1e-9);
     $left = wound(['from_length' => 50, 'to_length' => 550, 'turns' => 10, 'gap' => 2, 'hand' => 'left']);
-    $quarter = array_values(array_filter($left['path'][0]['points'], fn (array $p): bool => abs($p[0] - 62.5) < 0.06))[0];
+    $quarter = array_values(
+        array_filter($left['path'][0]['points'], fn (array $p): bool => abs($p[0] - 62.5) < 0.06),
+    )[0];
     expect($left['length'])->toEqualWithDelta($right['length'], 1e-6)->and($quarter[1])->toEqualWithDelta($r, 0.2);
 });
 
@@ -177,24 +242,50 @@ it('follows the bends of its host at its distance', function (): void {
     $points = array_map(static fn (array $point): Vector => new Vector(...$point), $trace['path'][0]['points']);
     for ($i = 5; $i < count($points) - 5; $i += 37) {
         [$a, $b, $c] = array_slice($points, $i - 1, 3);
-        $circle = 2 * $b->minus($a)->cross($c->minus($b))->length() / ($b->distanceTo($a) * $c->distanceTo($b) * $c->distanceTo($a));
+        $circle =
+            (2 * $b->minus($a)->cross($c->minus($b))->length()) /
+            ($b->distanceTo($a) * $c->distanceTo($b) * $c->distanceTo($a));
         // Where the bend begins and ends the bending of the host leaps, and the circle is of both sides.
         $isAtTangent = abs($b->x - 310) < 1.5 || abs($b->y - 90) < 1.5;
-        expect($trace['path'][0]['curvature'][$i])->toEqualWithDelta($circle, $isAtTangent ? 0.3 * $circle : 2e-3 * $circle);
+        expect($trace['path'][0]['curvature'][$i])->toEqualWithDelta(
+            $circle,
+            $isAtTangent ? 0.3 * $circle : 2e-3 * $circle,
+        );
     }
-    expect(fn () => wound(['from_length' => 20, 'to_length' => 900, 'pitch' => 40]))->toThrow(JobError::class, 'only 600.0 mm long');
+    expect(fn () => wound(['from_length' => 20, 'to_length' => 900, 'pitch' => 40]))->toThrow(
+        JobError::class,
+        'only 600.0 mm long',
+    );
 });
 
 it('lays strands side by side, as far apart as they are told and no more', function (array $turns, float $apart): void {
-    $strands = array_map(static fn (int $strand): array => wound(['from_length' => 50, 'to_length' => 550, 'gap' => 2, 'strand' => $strand, 'apart' => $apart, ...$turns])['path'][0]['points'], [0, 1]);
+    $strands = array_map(
+        static fn (int $strand): array => wound([
+            'from_length' => 50,
+            'to_length' => 550,
+            'gap' => 2,
+            'strand' => $strand,
+            'apart' => $apart,
+            ...$turns,
+        ])['path'][0]['points'],
+        [0, 1],
+    );
     $nearest = INF;
     foreach (array_slice($strands[0], 300, 200) as $one) {
         foreach ($strands[1] as $other) {
-            $nearest = min($nearest, sqrt(($one[0] - $other[0]) ** 2 + ($one[1] - $other[1]) ** 2 + ($one[2] - $other[2]) ** 2));
+            $nearest = min(
+                $nearest,
+                sqrt(($one[0] - $other[0]) ** 2 + ($one[1] - $other[1]) ** 2 + ($one[2] - $other[2]) ** 2),
+            );
         }
     }
     expect($nearest)->toEqualWithDelta(6 + $apart, 0.02);
-})->with([[['pitch' => 90], 0.0], [['pitch' => 90], 4.0], [['turns' => 2], 1.0], [['pitch' => 90, 'hand' => 'left'], 1.0]]);
+})->with([
+    [['pitch' => 90], 0.0],
+    [['pitch' => 90], 4.0],
+    [['turns' => 2], 1.0],
+    [['pitch' => 90, 'hand' => 'left'], 1.0],
+]);
 
 it('lies beside its host with no turn at all, and refuses more strands than there is room for', function (): void {
     // On a circle of 20 about the host, 6 and 1 between: 2·asin(7/40) is 20.2°, so 17 have room.
@@ -203,28 +294,91 @@ it('lies beside its host with no turn at all, and refuses more strands than ther
     foreach ($beside['path'][0]['points'] as [, $y, $z]) {
         expect(hypot($y, $z))->toEqualWithDelta(20, 1e-9);
     }
-    expect(fn () => wound(['from_length' => 50, 'to_length' => 550, 'turns' => 0, 'gap' => 2, 'strand' => 17, 'apart' => 1]))->toThrow(JobError::class, 'room for 17 strands');
+    expect(
+        fn () => wound([
+            'from_length' => 50,
+            'to_length' => 550,
+            'turns' => 0,
+            'gap' => 2,
+            'strand' => 17,
+            'apart' => 1,
+        ]),
+    )->toThrow(JobError::class, 'room for 17 strands');
 });
 
-it('bends beside a curve as that does, nearer to its middle by what it is off it', function (float $angle, float $off): void {
+it('bends beside a curve as that does, nearer to its middle by what it is off it', function (
+    float $angle,
+    float $off,
+): void {
     // A cable that hangs with a = 500 at its lowest, its strand 20 above it or below.
     $file = Jobs::file([], ['at' => [0, 0, 0]]);
-    $file->stock[] = Jobs::object(['id' => 'host', 'kind' => 'cable', 'section' => ['shape' => 'round', 'od' => 30], 'bend' => ['radius' => 90, 'min_radius' => 60, 'min_straight' => 0], 'density' => 2000]);
-    $file->stock[] = Jobs::object(['id' => 'wire', 'kind' => 'wire', 'section' => ['shape' => 'round', 'od' => 6], 'bend' => ['radius' => 20, 'min_radius' => 5, 'min_straight' => 0], 'density' => 8900]);
+    $file->stock[] = Jobs::object([
+        'id' => 'host',
+        'kind' => 'cable',
+        'section' => ['shape' => 'round', 'od' => 30],
+        'bend' => ['radius' => 90, 'min_radius' => 60, 'min_straight' => 0],
+        'density' => 2000,
+    ]);
+    $file->stock[] = Jobs::object([
+        'id' => 'wire',
+        'kind' => 'wire',
+        'section' => ['shape' => 'round', 'od' => 6],
+        'bend' => ['radius' => 20, 'min_radius' => 5, 'min_straight' => 0],
+        'density' => 8900,
+    ]);
     $file->runs = array_map(Jobs::object(...), [
-        ['id' => 'pipe', 'stock' => 'host', 'from' => ['at' => [-500, 0, 0]], 'to' => ['at' => [500, 0, 0]], 'route' => ['kind' => 'hang', 'length' => 1000 * sinh(1.0)]],
-        ['id' => 'trace', 'stock' => 'wire', 'route' => ['kind' => 'wrap', 'host' => 'pipe', 'from_length' => 100, 'to_length' => 1000, 'turns' => 0, 'gap' => 2, 'start_angle' => $angle]],
+        [
+            'id' => 'pipe',
+            'stock' => 'host',
+            'from' => ['at' => [-500, 0, 0]],
+            'to' => ['at' => [500, 0, 0]],
+            'route' => ['kind' => 'hang', 'length' => 1000 * sinh(1.0)],
+        ],
+        [
+            'id' => 'trace',
+            'stock' => 'wire',
+            'route' => [
+                'kind' => 'wrap',
+                'host' => 'pipe',
+                'from_length' => 100,
+                'to_length' => 1000,
+                'turns' => 0,
+                'gap' => 2,
+                'start_angle' => $angle,
+            ],
+        ],
     ]);
     expect(Jobs::written($file, 1)['min_radius'])->toEqualWithDelta(500 + $off, 0.5);
 })->with([[0.0, -20.0], [180.0, 20.0]]);
 
 it('leads off from a winding to its ports, smoothly and along their axes', function (): void {
-    $trace = wound(['from_length' => 150, 'to_length' => 450, 'pitch' => 60, 'gap' => 2], [], [600, 0, 0], ['from' => ['at' => [-50, 120, 40], 'axis' => [1, 0, 0], 'lead' => 20], 'to' => ['at' => [600, -100, 90], 'axis' => [0, 0, 1]]]);
+    $trace = wound(
+        ['from_length' => 150, 'to_length' => 450, 'pitch' => 60, 'gap' => 2],
+        [],
+        [600, 0, 0],
+        [
+            'from' => ['at' => [-50, 120, 40], 'axis' => [1, 0, 0], 'lead' => 20],
+            'to' => ['at' => [600, -100, 90], 'axis' => [0, 0, 1]],
+        ],
+    );
     [$lead, $off, $helix, $back] = $trace['path'];
-    expect($trace['path'])->toHaveCount(4)->and($lead['length'])->toEqualWithDelta(20, 1e-9)->and($helix['length'])->toEqualWithDelta(5 * hypot(2 * M_PI * 20, 60), 1e-6)
-        ->and($off['to'])->toEqualWithDelta($helix['from'], 1e-6)->and($back['to'])->toEqualWithDelta([600, -100, 90], 1e-9);
-    $way = static fn (array $points, int $i): Vector => (new Vector(...$points[$i + 1]))->minus(new Vector(...$points[$i]))->unit();
-    expect($way($off['points'], 0)->x)->toBeGreaterThan(0.999)->and($way($back['points'], count($back['points']) - 2)->z)->toBeLessThan(-0.999)
+    expect($trace['path'])
+        ->toHaveCount(4)
+        ->and($lead['length'])
+        ->toEqualWithDelta(20, 1e-9)
+        ->and($helix['length'])
+        ->toEqualWithDelta(5 * hypot(2 * M_PI * 20, 60), 1e-6)
+        ->and($off['to'])
+        ->toEqualWithDelta($helix['from'], 1e-6)
+        ->and($back['to'])
+        ->toEqualWithDelta([600, -100, 90], 1e-9);
+    $way = static fn (array $points, int $i): Vector => (new Vector(...$points[$i + 1]))
+        ->minus(new Vector(...$points[$i]))
+        ->unit();
+    expect($way($off['points'], 0)->x)
+        ->toBeGreaterThan(0.999)
+        ->and($way($back['points'], count($back['points']) - 2)->z)
+        ->toBeLessThan(-0.999)
         ->and($way($off['points'], count($off['points']) - 2)->angleTo($way($helix['points'], 0)))->toBeLessThan(0.05);
 });
 
@@ -251,7 +405,12 @@ it('finds sprung curves along which bending and one constant force keep their ba
     // follow from four places; every other place must agree.
     $count = count($curve->points);
     $row = static fn (int $i): array => [[...$curve->directions[$i]->toArray(), -1.0], -$curve->curvature[$i] ** 2 / 2];
-    $rows = array_map(static fn (float $part): array => $row((int) round($part * ($count - 1))), [0.05, 0.35, 0.62, 0.9]);
+    $rows = array_map(static fn (float $part): array => $row((int) round($part * ($count - 1))), [
+        0.05,
+        0.35,
+        0.62,
+        0.9,
+    ]);
     $solved = Bowline\Geometry\LinearSystem::solved(array_column($rows, 0), array_column($rows, 1));
     $most = max($curve->curvature) ** 2 / 2;
     foreach (range(1, 40) as $step) {
@@ -259,8 +418,14 @@ it('finds sprung curves along which bending and one constant force keep their ba
         $sum = array_sum(array_map(static fn (float $a, float $b): float => $a * $b, $left, $solved));
         expect(abs($sum - $right))->toBeLessThan(3e-3 * $most + 1e-9);
     }
-    expect($curve->points[0]->distanceTo($from))->toBeLessThan(1e-6)->and($curve->points[$count - 1]->distanceTo($to))->toBeLessThan(1e-5)
-        ->and($curve->directions[0]->angleTo($along))->toBeLessThan(1e-6)->and($curve->directions[$count - 1]->angleTo($into))->toBeLessThan(1e-5)
+    expect($curve->points[0]->distanceTo($from))
+        ->toBeLessThan(1e-6)
+        ->and($curve->points[$count - 1]->distanceTo($to))
+        ->toBeLessThan(1e-5)
+        ->and($curve->directions[0]->angleTo($along))
+        ->toBeLessThan(1e-6)
+        ->and($curve->directions[$count - 1]->angleTo($into))
+        ->toBeLessThan(1e-5)
         ->and($curve->length())->toEqualWithDelta($length, 1e-9);
 })->with(range(1, 8));
 
@@ -274,17 +439,32 @@ it('is as tight at a told point as its curvature there says', function (): void 
 
 it('comes to the length it is to have within a millionth', function (int $seed): void {
     $points = [[80, 60, 20], [200, -40, 60], [300, 50, 10]];
-    $file = Jobs::file([], ['at' => [400, 0, 100], 'axis' => [1, 0, 0]], [
-        'route' => ['kind' => 'flow', 'points' => $points], 'fixed_length' => ['length' => 560 + 17 * $seed, 'tolerance' => 0.5, 'adjust' => ['stops' => [1], 'along' => [0, 1, 0.3]]],
-    ]);
+    $file = Jobs::file(
+        [],
+        ['at' => [400, 0, 100], 'axis' => [1, 0, 0]],
+        [
+            'route' => ['kind' => 'flow', 'points' => $points],
+            'fixed_length' => [
+                'length' => 560 + 17 * $seed,
+                'tolerance' => 0.5,
+                'adjust' => ['stops' => [1], 'along' => [0, 1, 0.3]],
+            ],
+        ],
+    );
     $laid = Jobs::laid($file);
     expect($laid->nearestLength)->toBeNull()->and($laid->length())->toEqualWithDelta(560 + 17 * $seed, 1e-6 * 560);
 })->with(range(1, 6));
 
 it('says that a hose folds into itself, which its stock would let it do', function (): void {
     // 500 outside, sprung to R 133 or so by its ends: half of it is 250.
-    $file = Jobs::file([], ['at' => [300, 0, 300], 'axis' => [1, 0, 0]], [
-        'route' => ['kind' => 'spring', 'length' => 700], 'section' => ['shape' => 'round', 'od' => 500, 'wall' => 20], 'stock.min_radius' => 5,
-    ]);
+    $file = Jobs::file(
+        [],
+        ['at' => [300, 0, 300], 'axis' => [1, 0, 0]],
+        [
+            'route' => ['kind' => 'spring', 'length' => 700],
+            'section' => ['shape' => 'round', 'od' => 500, 'wall' => 20],
+            'stock.min_radius' => 5,
+        ],
+    );
     expect(Jobs::broken($file))->toContain('section-fold');
 });

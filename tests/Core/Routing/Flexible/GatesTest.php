@@ -19,12 +19,29 @@ function led(array $route, array $more = []): stdClass
 {
     return Jobs::decoded([
         'format' => 'bowline-job', 'version' => 2,
-        'stock' => [['id' => 'c', 'kind' => 'cable', 'section' => ['shape' => 'round', 'od' => 10], 'bend' => ['radius' => 60, 'min_radius' => 20, 'min_straight' => 0], 'density' => 2000]],
+        'stock' => [
+            [
+                'id' => 'c',
+                'kind' => 'cable',
+                'section' => ['shape' => 'round', 'od' => 10],
+                'bend' => ['radius' => 60, 'min_radius' => 20, 'min_straight' => 0],
+                'density' => 2000,
+            ],
+        ],
         'clamps' => [
             ['id' => 'near', 'at' => [300, 0, 0], 'axis' => '+x', 'bore' => 10, 'width' => 20],
             ['id' => 'far', 'at' => [700, 0, 0], 'axis' => '-x', 'bore' => 12, 'width' => 20],
         ],
-        'runs' => [['id' => 'r', 'stock' => 'c', 'from' => ['at' => [0, 0, 0], 'axis' => '+x'], 'to' => ['at' => [1000, 0, 0], 'axis' => '-x'], 'route' => $route, ...$more]],
+        'runs' => [
+            [
+                'id' => 'r',
+                'stock' => 'c',
+                'from' => ['at' => [0, 0, 0], 'axis' => '+x'],
+                'to' => ['at' => [1000, 0, 0], 'axis' => '-x'],
+                'route' => $route,
+                ...$more,
+            ],
+        ],
     ]);
 }
 
@@ -33,12 +50,26 @@ $both = [['clamp' => 'near'], ['clamp' => 'far', 'reverse' => true]];
 it('shares out what is slack by how far the spans reach', function () use ($both): void {
     // Between the faces of the clamps: 290, 380 and 290; 1100 long, less the 40 inside.
     $written = Jobs::written(led(['kind' => 'hang', 'length' => 1100, 'through' => $both]));
-    $spans = array_column(array_values(array_filter($written['path'], static fn (array $one): bool => $one['kind'] === 'curve')), 'length');
-    expect($spans)->toEqualWithDelta([1060 * 290 / 960, 1060 * 380 / 960, 1060 * 290 / 960], 1e-9)->and($written['length'])->toEqualWithDelta(1100, 1e-9)
-        ->and(array_column($written['clamps'], 'span'))->toEqualWithDelta([[1060 * 290 / 960, 1060 * 290 / 960 + 20], [1060 * 670 / 960 + 20, 1060 * 670 / 960 + 40]], 1e-9);
+    $spans = array_column(
+        array_values(array_filter($written['path'], static fn (array $one): bool => $one['kind'] === 'curve')),
+        'length',
+    );
+    expect($spans)
+        ->toEqualWithDelta([(1060 * 290) / 960, (1060 * 380) / 960, (1060 * 290) / 960], 1e-9)
+        ->and($written['length'])
+        ->toEqualWithDelta(1100, 1e-9)
+        ->and(array_column($written['clamps'], 'span'))
+        ->toEqualWithDelta(
+            [[(1060 * 290) / 960, (1060 * 290) / 960 + 20], [(1060 * 670) / 960 + 20, (1060 * 670) / 960 + 40]],
+            1e-9,
+        );
     // Each hangs as a line of its own would.
     $lowest = min(array_map(static fn (array $point): float => $point[2], $written['path'][2]['points']));
-    expect($lowest)->toEqualWithDelta(Catenary::between(new Vector(310, 0, 0), new Vector(690, 0, 0), new Vector(0, 0, 1), 1060 * 380 / 960)->lowest->z, 0.01);
+    expect($lowest)->toEqualWithDelta(
+        Catenary::between(new Vector(310, 0, 0), new Vector(690, 0, 0), new Vector(0, 0, 1), (1060 * 380) / 960)->lowest
+            ->z,
+        0.01,
+    );
 });
 
 it('says how deep each span hangs and how hard it pulls at its clamps', function () use ($both): void {
@@ -50,21 +81,33 @@ it('says how deep each span hangs and how hard it pulls at its clamps', function
     $shape = Jobs::written(led(['kind' => 'hang', 'length' => 960 * $part + 40, 'through' => $both]))['shape'];
     foreach ([290, 380, 290] as $i => $h) {
         $a = $h / (2 * $x);
-        expect($shape['spans'][$i]['length'])->toEqualWithDelta($h * $part, 1e-6)->and($shape['spans'][$i]['sag'])->toEqualWithDelta($a * (cosh($x) - 1), 1e-6)
-            ->and($shape['spans'][$i]['pull'])->toEqualWithDelta([$weight * $a * cosh($x), $weight * $a * cosh($x)], 1e-6)
-            ->and($shape['spans'][$i]['angles'])->toEqualWithDelta([rad2deg(atan(sinh($x))), rad2deg(atan(sinh($x)))], 1e-6);
+        expect($shape['spans'][$i]['length'])
+            ->toEqualWithDelta($h * $part, 1e-6)
+            ->and($shape['spans'][$i]['sag'])
+            ->toEqualWithDelta($a * (cosh($x) - 1), 1e-6)
+            ->and($shape['spans'][$i]['pull'])
+            ->toEqualWithDelta([$weight * $a * cosh($x), $weight * $a * cosh($x)], 1e-6)
+            ->and($shape['spans'][$i]['angles'])
+            ->toEqualWithDelta([rad2deg(atan(sinh($x))), rad2deg(atan(sinh($x)))], 1e-6);
     }
-    expect($shape['sag'])->toBe($shape['spans'][1]['sag'])->and($shape['lowest'])->toEqualWithDelta([500, 0, -380 * (cosh($x) - 1)], 1e-6)
+    expect($shape['sag'])
+        ->toBe($shape['spans'][1]['sag'])
+        ->and($shape['lowest'])
+        ->toEqualWithDelta([500, 0, -380 * (cosh($x) - 1)], 1e-6)
         ->and($shape['pull'])->toBe([$shape['spans'][0]['pull'][0], $shape['spans'][2]['pull'][1]]);
 });
 
 it('warns of the kink at which a cable hangs out of a clamp', function (float $part, array $rules) use ($both): void {
-    // Level spans leave at atan(sinh x), 27.5° for x = 0.5 and 8.6° for 0.15; the other clamp is of 12 for a cable of 10.
+    // Level spans leave at atan(sinh x), 27.5° for x = 0.5 and 8.6° for 0.15; the other clamp is of 12 for a cable of
+    // 10.
     $x = $part;
     $solved = Jobs::solve(led(['kind' => 'hang', 'length' => 960 * sinh($x) / $x + 40, 'through' => $both]));
     expect(array_map(static fn ($finding): string => $finding->rule, $solved->findings))->toBe($rules);
     foreach (array_filter($solved->findings, static fn ($finding): bool => $finding->rule === 'kink') as $finding) {
-        expect($finding->measured)->toEqualWithDelta(rad2deg(atan(sinh($x))), 1e-6)->and($finding->severity->value)->toBe('warning');
+        expect($finding->measured)
+            ->toEqualWithDelta(rad2deg(atan(sinh($x))), 1e-6)
+            ->and($finding->severity->value)
+            ->toBe('warning');
     }
 })->with([[0.5, ['kink', 'clamp-size', 'kink']], [0.15, ['clamp-size']]]);
 
@@ -84,16 +127,25 @@ it('tells who watches how much of all spans has settled', function () use ($both
     $run->route->watchedBy($watch)->lay($run);
     $sorted = $watch->parts;
     sort($sorted);
-    expect($watch->parts)->toBe($sorted)->and(min($watch->parts))->toBeLessThan(0.1)->and(max($watch->parts))->toBeGreaterThan(0.9)->toBeLessThanOrEqual(1.0);
+    expect($watch->parts)
+        ->toBe($sorted)
+        ->and(min($watch->parts))
+        ->toBeLessThan(0.1)
+        ->and(max($watch->parts))
+        ->toBeGreaterThan(0.9)
+        ->toBeLessThanOrEqual(1.0);
 });
 
 it('gives a span the length that is said of it, and says which does not reach', function () use ($both): void {
     [$near, $far] = $both;
     // 1100 less 500 and 40 leave 280 for each of the others, which span 290: drawn straight.
-    $written = Jobs::written(led(['kind' => 'hang', 'length' => 1100, 'through' => [$near, [...$far, 'length' => 500]]]));
+    $written = Jobs::written(
+        led(['kind' => 'hang', 'length' => 1100, 'through' => [$near, [...$far, 'length' => 500]]]),
+    );
     expect(array_column($written['path'], 'length'))->toEqualWithDelta([290, 20, 500, 20, 290], 1e-9)
         ->and($written['findings'][0]['rule'])->toBe('too-short')
-        ->and(Jobs::broken(led(['kind' => 'hang', 'length' => 1160, 'through' => [$near, [...$far, 'length' => 500]]])))->not->toContain('too-short');
+        ->and(Jobs::broken(led(['kind' => 'hang', 'length' => 1160, 'through' => [$near, [...$far, 'length' => 500]]])))
+        ->not->toContain('too-short');
 });
 
 it('springs straight through a clamp on its axis, and turns as it will in a loose tie', function () use ($both): void {
@@ -107,16 +159,33 @@ it('springs straight through a clamp on its axis, and turns as it will in a loos
         }
     }
     // A tie is no longer than a point, and wider than the cable is no fault of it.
-    expect(Jobs::broken(led(['kind' => 'spring', 'length' => 1100, 'through' => [['clamp' => 'far', 'loose' => true]]])))->toBe([])
-        ->and(Jobs::written(led(['kind' => 'spring', 'length' => 1100, 'through' => [['clamp' => 'far', 'loose' => true]]]))['clamps'][0]['span'])->toHaveCount(2);
+    expect(
+        Jobs::broken(led(['kind' => 'spring', 'length' => 1100, 'through' => [['clamp' => 'far', 'loose' => true]]])),
+    )
+        ->toBe([])
+        ->and(
+            Jobs::written(
+                led(['kind' => 'spring', 'length' => 1100, 'through' => [['clamp' => 'far', 'loose' => true]]]),
+            )['clamps'][0]['span'],
+        )
+        ->toHaveCount(2);
 });
 
 it('flows straight through a clamp on its axis, between points', function (): void {
-    $laid = Jobs::laid(led(['kind' => 'flow', 'points' => [[150, 0, 60], ['clamp' => 'near'], [500, 0, 40], ['clamp' => 'far', 'loose' => true]]]));
+    $laid = Jobs::laid(
+        led([
+            'kind' => 'flow',
+            'points' => [[150, 0, 60], ['clamp' => 'near'], [500, 0, 40], ['clamp' => 'far', 'loose' => true]],
+        ]),
+    );
     [$first, $inside, $second] = $laid->path->segments;
-    expect($first->directionAt($first->length())->toArray())->toEqualWithDelta([1, 0, 0], 1e-9)->and($inside->length())->toEqualWithDelta(20, 1e-9)
+    expect($first->directionAt($first->length())->toArray())
+        ->toEqualWithDelta([1, 0, 0], 1e-9)
+        ->and($inside->length())
+        ->toEqualWithDelta(20, 1e-9)
         ->and($second->directionAt(0.0)->toArray())->toEqualWithDelta([1, 0, 0], 1e-9)
-        ->and($second->pointAt($laid->gates[1][1] - $first->length() - 20)->toArray())->toEqualWithDelta([700, 0, 0], 1e-6);
+        ->and($second->pointAt($laid->gates[1][1] - $first->length() - 20)->toArray())
+        ->toEqualWithDelta([700, 0, 0], 1e-6);
 });
 
 it('is led through a clamp where it comes by, and hangs on when the clamp goes', function (): void {
@@ -124,7 +193,10 @@ it('is led through a clamp where it comes by, and hangs on when the clamp goes',
     $job = Job::read($file);
     $laid = $job->runs['r']->route->lay($job->runs['r']);
     $edited = RunDraft::of($laid)->apply(new ThroughClamp(null, $job->site->clamps['near']))->run();
-    expect(array_column($edited->route->through, 'clamp'))->toBe(['near', 'far'])->and($edited->route->through[0]->reverse ?? false)->toBeFalse();
+    expect(array_column($edited->route->through, 'clamp'))
+        ->toBe(['near', 'far'])
+        ->and($edited->route->through[0]->reverse ?? false)
+        ->toBeFalse();
 
     $file->runs = [$edited];
     $after = Jobs::object((array) $file);
@@ -134,8 +206,24 @@ it('is led through a clamp where it comes by, and hangs on when the clamp goes',
 
 it('holds a direction at a point, with curvature going on through it', function (float $pull): void {
     $along = (new Vector(1, 2, -1))->unit();
-    $curve = Jobs::laid(led(['kind' => 'flow', 'points' => [[200, 80, 0], ['at' => [500, 60, 50], 'along' => $along->toArray(), 'pull' => $pull], [800, -40, 0]]]))->path->segments[0];
-    $at = array_search(true, array_map(static fn (Vector $point): bool => $point->distanceTo(new Vector(500, 60, 50)) < 1e-9, $curve->points), true);
+    $curve = Jobs::laid(
+        led([
+            'kind' => 'flow',
+            'points' => [
+                [200, 80, 0],
+                ['at' => [500, 60, 50], 'along' => $along->toArray(), 'pull' => $pull],
+                [800, -40, 0],
+            ],
+        ]),
+    )->path->segments[0];
+    $at = array_search(
+        true,
+        array_map(
+            static fn (Vector $point): bool => $point->distanceTo(new Vector(500, 60, 50)) < 1e-9,
+            $curve->points,
+        ),
+        true,
+    );
     expect($at)->not->toBeFalse()->and($curve->directions[$at]->toArray())->toEqualWithDelta($along->toArray(), 1e-9);
     foreach (array_slice($curve->curvature, 1, null, true) as $i => $bend) {
         expect(abs($bend - $curve->curvature[$i - 1]))->toBeLessThan(0.25 * max($curve->curvature));
@@ -150,11 +238,15 @@ it('eases the tightest part by as much as is allowed', function (float $within):
     $laid = Jobs::laid($file);
     $eased = RunDraft::of($laid)->apply(new Ease($within))->run();
     foreach ($eased->route->points as $i => $point) {
-        expect((new Vector(...$point))->distanceTo(new Vector(...$file->runs[0]->route->points[$i])))->toBeLessThan($within + 0.01);
+        expect((new Vector(...$point))->distanceTo(new Vector(...$file->runs[0]->route->points[$i])))->toBeLessThan(
+            $within + 0.01,
+        );
     }
     $file->runs = [$eased];
     // Points that may go 40 to the side can lie on the straight between the ends; 5 take a little of the wave.
-    expect(Jobs::laid($file)->path->leastRadius() ?? INF)->toBeGreaterThan(($laid->path->leastRadius() ?? 0.0) * ($within > 40 ? 20 : 1.1));
+    expect(Jobs::laid($file)->path->leastRadius() ?? INF)->toBeGreaterThan(
+        ($laid->path->leastRadius() ?? 0.0) * ($within > 40 ? 20 : 1.1),
+    );
 })->with([5.0, 45.0]);
 
 it('is turned into points that run where it was', function (array $route): void {
@@ -180,31 +272,67 @@ it('is turned into points that run where it was', function (array $route): void 
 it('refuses what cannot be eased or led', function (): void {
     $hang = Jobs::laid($file = led(['kind' => 'hang', 'length' => 1100, 'through' => [['clamp' => 'near']]]));
     $near = Job::read($file)->site->clamps['near'];
-    expect(static fn () => RunDraft::of($hang)->apply(new Ease(10)))->toThrow(Bowline\Editing\EditError::class, 'Only a smooth run')
-        ->and(static fn () => RunDraft::of($hang)->apply(new ThroughClamp(null, $near)))->toThrow(Bowline\Editing\EditError::class, 'goes through near already')
-        ->and(static fn () => Jobs::laid(led(['kind' => 'flow', 'points' => [['at' => [1, 2, 3], 'pull' => 2]]])))->toThrow(Bowline\Job\JobError::class, 'a pull needs the direction')
-        ->and(static fn () => Jobs::laid(led(['kind' => 'drape', 'length' => 1100, 'through' => [['clamp' => 'near']], 'nudges' => [['along' => 0.5, 'to' => [0, 0, 0]]]])))
+    expect(static fn () => RunDraft::of($hang)->apply(new Ease(10)))
+        ->toThrow(Bowline\Editing\EditError::class, 'Only a smooth run')
+        ->and(static fn () => RunDraft::of($hang)->apply(new ThroughClamp(null, $near)))
+        ->toThrow(Bowline\Editing\EditError::class, 'goes through near already')
+        ->and(static fn () => Jobs::laid(led(['kind' => 'flow', 'points' => [['at' => [1, 2, 3], 'pull' => 2]]])))
+        ->toThrow(Bowline\Job\JobError::class, 'a pull needs the direction')
+        ->and(
+            static fn () => Jobs::laid(
+                led([
+                    'kind' => 'drape',
+                    'length' => 1100,
+                    'through' => [['clamp' => 'near']],
+                    'nudges' => [['along' => 0.5, 'to' => [0, 0, 0]]],
+                ]),
+            ),
+        )
         ->toThrow(Bowline\Job\JobError::class, 'nudged by moving those');
 });
 
-it('brings a smooth run to its length by the points that give, the smallest move of them', function (float $length): void {
+it('brings a smooth run to its length by the points that give, the smallest move of them', function (
+    float $length,
+): void {
     $route = ['kind' => 'flow', 'points' => [[300, 0, 60], [500, 0, 80], ['clamp' => 'far', 'loose' => true]]];
-    $file = led($route, ['fixed_length' => ['length' => $length, 'tolerance' => 0.1, 'adjust' => ['stops' => [0, 1], 'along' => '+z']]]);
+    $file = led($route, [
+        'fixed_length' => ['length' => $length, 'tolerance' => 0.1, 'adjust' => ['stops' => [0, 1], 'along' => '+z']],
+    ]);
     $laid = Jobs::laid($file);
     // As told with the points there: the same run, of that length.
     $moved = $laid->adjustedBy;
-    $there = Jobs::laid(led(['kind' => 'flow', 'points' => [[300, 0, 60 + $moved], [500, 0, 80 + $moved], ['clamp' => 'far', 'loose' => true]]]));
+    $there = Jobs::laid(
+        led([
+            'kind' => 'flow',
+            'points' => [[300, 0, 60 + $moved], [500, 0, 80 + $moved], ['clamp' => 'far', 'loose' => true]],
+        ]),
+    );
     expect($laid->length())->toEqualWithDelta($length, 1e-4)->and($there->length())->toEqualWithDelta($length, 1e-4);
     // No smaller move does: half of it is shorter, and the other way is longer only farther off.
-    $short = static fn (float $by): bool => Jobs::laid(led(['kind' => 'flow', 'points' => [[300, 0, 60 + $by], [500, 0, 80 + $by], ['clamp' => 'far', 'loose' => true]]]))->length() < $length;
+    $short = static fn (float $by): bool => Jobs::laid(
+        led([
+            'kind' => 'flow',
+            'points' => [[300, 0, 60 + $by], [500, 0, 80 + $by], ['clamp' => 'far', 'loose' => true]],
+        ]),
+    )->length() < $length;
     expect($short($moved * 0.9))->toBe($short(0.0))->and($short(-$moved * 0.9))->toBe($short(0.0));
 })->with([1040.0, 1100.0]);
 
 it('says the nearest length that the points can give', function (): void {
-    $finding = Jobs::solve(led(['kind' => 'flow', 'points' => [[500, 0, 80]]], ['fixed_length' => ['length' => 900, 'tolerance' => 0.1, 'adjust' => ['stops' => [0], 'along' => '+z']]]))->findings[0];
+    $finding = Jobs::solve(
+        led(
+            ['kind' => 'flow', 'points' => [[500, 0, 80]]],
+            ['fixed_length' => ['length' => 900, 'tolerance' => 0.1, 'adjust' => ['stops' => [0], 'along' => '+z']]],
+        ),
+    )->findings[0];
     // Never shorter than straight across, 1000.
     expect($finding->rule)->toBe('fixed-length')->and($finding->nearest)->toEqualWithDelta(1000.0, 0.05);
     // A cable is simply made as long.
-    $cable = Jobs::solve(led(['kind' => 'hang', 'length' => 1100], ['fixed_length' => ['length' => 1150, 'tolerance' => 0.1]]))->findings[0];
-    expect($cable->remedies[0]->label)->toBe('Make it 1150 mm')->and($cable->remedies[0]->item->route->length)->toBe(1150);
+    $cable = Jobs::solve(
+        led(['kind' => 'hang', 'length' => 1100], ['fixed_length' => ['length' => 1150, 'tolerance' => 0.1]]),
+    )->findings[0];
+    expect($cable->remedies[0]->label)
+        ->toBe('Make it 1150 mm')
+        ->and($cable->remedies[0]->item->route->length)
+        ->toBe(1150);
 });

@@ -25,30 +25,108 @@ function apart(Curve $one, Curve $other, callable $carried, float $scale = 1.0, 
     $worst = abs($one->length() - $other->length() / $scale);
     for ($i = 0; $i <= 40; $i++) {
         $along = $other->length() * ($isReversed ? 40 - $i : $i) / 40;
-        $worst = max($worst, $carried($one->pointAt($one->length() * $i / 40))->distanceTo($other->pointAt($along)) / $scale);
+        $worst = max(
+            $worst,
+            $carried($one->pointAt(($one->length() * $i) / 40))->distanceTo($other->pointAt($along)) / $scale,
+        );
     }
 
     return $worst;
 }
 
-/** @return array{Vector, Vector, Vector, Vector, float} two places, a direction out of the first and one into the second, and a length that reaches */
+/**
+ * Two places, a direction out of the first and one into the second, and a length that reaches.
+ *
+ * @return array{Vector, Vector, Vector, Vector, float}
+ */
 function ends(int $seed): array
 {
     mt_srand($seed);
-    $random = static fn (float $size): Vector => new Vector($size * Jobs::random(), $size * Jobs::random(), $size * Jobs::random());
+    $random = static fn (float $size): Vector => new Vector(
+        $size * Jobs::random(),
+        $size * Jobs::random(),
+        $size * Jobs::random(),
+    );
     [$from, $to] = [$random(400), $random(400)];
 
-    return [$from, $to, $random(1)->unit(), $random(1)->unit(), $from->distanceTo($to) * (1.1 + 0.5 * abs(Jobs::random())) + 60];
+    return [
+        $from,
+        $to,
+        $random(1)->unit(),
+        $random(1)->unit(),
+        $from->distanceTo($to) * (1.1 + 0.5 * abs(Jobs::random())) + 60,
+    ];
 }
 
 dataset('shapes', [
-    'hanging' => [static fn (Vector $from, Vector $to, Vector $along, Vector $into, float $length, float $scale): Curve => Catenary::between($from, $to, new Vector(0, 0, 1), $length)->curve, 1e-6],
-    'sprung' => [static fn (Vector $from, Vector $to, Vector $along, Vector $into, float $length, float $scale): Curve => Elastica::between($from, $to, $along, $into, $length)[0]->curve, 1e-3],
-    'smooth' => [static fn (Vector $from, Vector $to, Vector $along, Vector $into, float $length, float $scale): Curve => Spline::through([$from, $from->plus($to)->times(0.5)->plus(new Vector(0, 0, $length / 3)), $to], $along, $into), 1e-3],
-    'led off' => [static fn (Vector $from, Vector $to, Vector $along, Vector $into, float $length, float $scale): Curve => LeadOff::between($from, $along, $to, $into), 1e-3],
-    'draped' => [static fn (Vector $from, Vector $to, Vector $along, Vector $into, float $length, float $scale): Curve => Draping::between(
-        DrapedEnd::clamped($from, $along), DrapedEnd::pinned($to), new Vector(0, 0, 1), $length + 200 * $scale, 6 * $scale, 40 * $scale, 20 * $scale, new Bodies([]),
-    ), 1.0],
+    'hanging' => [
+        static fn (
+            Vector $from,
+            Vector $to,
+            Vector $along,
+            Vector $into,
+            float $length,
+            float $scale,
+        ): Curve => Catenary::between($from, $to, new Vector(0, 0, 1), $length)->curve,
+        1e-6,
+    ],
+    'sprung' => [
+        static fn (
+            Vector $from,
+            Vector $to,
+            Vector $along,
+            Vector $into,
+            float $length,
+            float $scale,
+        ): Curve => Elastica::between($from, $to, $along, $into, $length)[0]->curve,
+        1e-3,
+    ],
+    'smooth' => [
+        static fn (
+            Vector $from,
+            Vector $to,
+            Vector $along,
+            Vector $into,
+            float $length,
+            float $scale,
+        ): Curve => Spline::through(
+            [$from, $from->plus($to)->times(0.5)->plus(new Vector(0, 0, $length / 3)), $to],
+            $along,
+            $into,
+        ),
+        1e-3,
+    ],
+    'led off' => [
+        static fn (
+            Vector $from,
+            Vector $to,
+            Vector $along,
+            Vector $into,
+            float $length,
+            float $scale,
+        ): Curve => LeadOff::between($from, $along, $to, $into),
+        1e-3,
+    ],
+    'draped' => [
+        static fn (
+            Vector $from,
+            Vector $to,
+            Vector $along,
+            Vector $into,
+            float $length,
+            float $scale,
+        ): Curve => Draping::between(
+            DrapedEnd::clamped($from, $along),
+            DrapedEnd::pinned($to),
+            new Vector(0, 0, 1),
+            $length + 200 * $scale,
+            6 * $scale,
+            40 * $scale,
+            20 * $scale,
+            new Bodies([]),
+        ),
+        1.0,
+    ],
 ]);
 
 it('is the same a few metres on and turned about the plumb line', function (Closure $shape, float $near): void {
@@ -56,8 +134,18 @@ it('is the same a few metres on and turned about the plumb line', function (Clos
         [$from, $to, $along, $into, $length] = ends($seed);
         $pose = Pose::turned(new Vector(2000, -1500, 700), new Vector(0, 0, 1), 1.234);
         $here = $shape($from, $to, $along, $into, $length, 1.0);
-        $there = $shape($pose->point($from), $pose->point($to), $pose->direction($along), $pose->direction($into), $length, 1.0);
-        expect(apart($here, $there, $pose->point(...)))->toBeLessThan($near)->and($there->least)->toEqualWithDelta($here->least, 0.01 * $here->least);
+        $there = $shape(
+            $pose->point($from),
+            $pose->point($to),
+            $pose->direction($along),
+            $pose->direction($into),
+            $length,
+            1.0,
+        );
+        expect(apart($here, $there, $pose->point(...)))
+            ->toBeLessThan($near)
+            ->and($there->least)
+            ->toEqualWithDelta($here->least, 0.01 * $here->least);
     }
 })->with('shapes');
 
@@ -75,10 +163,42 @@ it('is the same told from its other end', function (Closure $shape, float $near)
     $back = $shape($to, $from, $into->times(-1.0), $along->times(-1.0), $length, 1.0);
     expect(apart($here, $back, static fn (Vector $point): Vector => $point, 1.0, true))->toBeLessThan($near);
 })->with([
-    'hanging' => [static fn (Vector $from, Vector $to, Vector $along, Vector $into, float $length): Curve => Catenary::between($from, $to, new Vector(0, 0, 1), $length)->curve, 1e-6],
-    'sprung' => [static fn (Vector $from, Vector $to, Vector $along, Vector $into, float $length): Curve => Elastica::between($from, $to, $along, $into, $length)[0]->curve, 1e-3],
-    'smooth' => [static fn (Vector $from, Vector $to, Vector $along, Vector $into, float $length): Curve => Spline::through([$from, $from->plus($to)->times(0.5)->plus(new Vector(0, 0, $length / 3)), $to], $along, $into), 0.1],
-    'led off' => [static fn (Vector $from, Vector $to, Vector $along, Vector $into, float $length): Curve => LeadOff::between($from, $along, $to, $into), 0.1],
+    'hanging' => [
+        static fn (Vector $from, Vector $to, Vector $along, Vector $into, float $length): Curve => Catenary::between(
+            $from,
+            $to,
+            new Vector(0, 0, 1),
+            $length,
+        )->curve,
+        1e-6,
+    ],
+    'sprung' => [
+        static fn (Vector $from, Vector $to, Vector $along, Vector $into, float $length): Curve => Elastica::between(
+            $from,
+            $to,
+            $along,
+            $into,
+            $length,
+        )[0]->curve,
+        1e-3,
+    ],
+    'smooth' => [
+        static fn (Vector $from, Vector $to, Vector $along, Vector $into, float $length): Curve => Spline::through(
+            [$from, $from->plus($to)->times(0.5)->plus(new Vector(0, 0, $length / 3)), $to],
+            $along,
+            $into,
+        ),
+        0.1,
+    ],
+    'led off' => [
+        static fn (Vector $from, Vector $to, Vector $along, Vector $into, float $length): Curve => LeadOff::between(
+            $from,
+            $along,
+            $to,
+            $into,
+        ),
+        0.1,
+    ],
 ]);
 
 it('weighs what it pulls: the pulls at its ends carry a hanging line', function (int $seed): void {

@@ -7,7 +7,7 @@ namespace App\Http;
 use App\Jobs\JobState;
 use App\Jobs\Kept;
 use App\Models\Job;
-use Illuminate\Http\Response;
+use Illuminate\Http\JsonResponse;
 
 /** Answers with the state of a job. */
 final readonly class JobResponse
@@ -17,13 +17,13 @@ final readonly class JobResponse
     }
 
     /** @param  int|null  $since  the revision that the asking window has seen; it needs only what is new since then */
-    public function kept(Kept $kept, ?int $since): Response
+    public function kept(Kept $kept, ?int $since): JsonResponse
     {
-        return new Response($this->state->change($kept, $since) ?? $this->state->json($kept->job), 200, ['Content-Type' => 'application/json']);
+        return ($this->state->change($kept, $since) ?? $this->state->whole($kept->job))->response();
     }
 
-    public function of(Job $job, int $status = 200): Response
+    public function of(Job $job, int $status = 200): JsonResponse
     {
-        return new Response($this->state->json($job), $status, ['Content-Type' => 'application/json']);
+        return $this->state->whole($job)->response()->setStatusCode($status);
     }
 }

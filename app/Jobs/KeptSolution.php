@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use stdClass;
+use UnexpectedValueException;
+
 /** The solution of a run as it is sent, and its length for the sets that it is in. */
 final readonly class KeptSolution
 {
@@ -17,5 +20,14 @@ final readonly class KeptSolution
         public float $length,
         public bool $isWorkedOut = true,
     ) {
+    }
+
+    public function decoded(): stdClass
+    {
+        $solution = json_decode($this->json, false, flags: JSON_THROW_ON_ERROR);
+
+        return $solution instanceof stdClass
+            ? $solution
+            : throw new UnexpectedValueException('A solution is an object.');
     }
 }

@@ -21,7 +21,12 @@ final readonly class CatalogueController
 
     public function index(Request $request): JsonResponse
     {
-        return response()->json($this->catalogue->find($request->query->getString('find'), StockKind::tryFrom($request->query->getString('kind'))?->value));
+        return response()->json(
+            $this->catalogue->find(
+                $request->query->getString('find'),
+                StockKind::tryFrom($request->query->getString('kind'))?->value,
+            ),
+        );
     }
 
     public function put(Request $request): JsonResponse
@@ -44,7 +49,9 @@ final readonly class CatalogueController
     public function csv(Request $request): Response
     {
         return new Response($this->catalogue->csv($request->query->getBoolean('own')), 200, [
-            'Content-Type' => 'text/csv', 'Content-Disposition' => 'attachment; filename="stock-catalogue.csv"', 'X-Content-Type-Options' => 'nosniff',
+            'Content-Type' => 'text/csv',
+            'Content-Disposition' => 'attachment; filename="stock-catalogue.csv"',
+            'X-Content-Type-Options' => 'nosniff',
         ]);
     }
 }

@@ -9,13 +9,13 @@ use App\Http\JobResponse;
 use App\Jobs\Action;
 use App\Jobs\JobEdits;
 use App\Models\Job;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response;
 
 /** Keeps the changes of one action of a user. */
 final class EditController
 {
-    public function __invoke(Request $request, Job $job, JobEdits $edits, JobResponse $response): Response
+    public function __invoke(Request $request, Job $job, JobEdits $edits, JobResponse $response): JsonResponse
     {
         $body = Body::of($request, 'edits');
         $since = $body->find('since')?->value;

@@ -22,12 +22,17 @@ final class EntryController
         $body = Body::of($request, 'entry');
         $typed = $body->get('text')->text();
         $entry = Entry::read(
-            $typed, Values::read(new Node($job->named_values)), $body->find('is_length')?->value === true ? Units::read(new Node($job->header())) : null,
+            $typed,
+            Values::read(new Node($job->named_values)),
+            $body->find('is_length')?->value === true ? Units::read(new Node($job->header())) : null,
         );
         $field = $body->find('field')?->text();
         if ($field !== null) {
             // Remembered by its field; it is shown again as long as the field has this value.
-            TypedEntry::query()->updateOrCreate(['job_id' => $job->id, 'field' => $field], ['typed' => trim($typed), 'value' => $entry->value]);
+            TypedEntry::query()->updateOrCreate(
+                ['job_id' => $job->id, 'field' => $field],
+                ['typed' => trim($typed), 'value' => $entry->value],
+            );
         }
 
         return response()->json(['number' => $entry->number, 'value' => $entry->value]);

@@ -31,18 +31,30 @@ final readonly class JobController
     /** All jobs, the one last opened or worked on first. */
     public function index(): JsonResponse
     {
-        return response()->json(Job::query()->withCount('runs')->get()
-            ->sortByDesc(static fn (Job $job): array => [max($job->updated_at, $job->opened_at ?? $job->updated_at), $job->id])->values()
-            ->map(static fn (Job $job): array => [
-                'id' => $job->id,
-                'name' => $job->name,
-                'runs' => (int) $job->runs_count,
-                'revision' => $job->revision,
-                'saved_at' => $job->updated_at->toIso8601String(),
-            ]));
+        return response()->json(
+            Job::query()
+                ->withCount('runs')
+                ->get()
+                ->sortByDesc(
+                    static fn (Job $job): array => [
+                        max($job->updated_at, $job->opened_at ?? $job->updated_at),
+                        $job->id,
+                    ],
+                )
+                ->values()
+                ->map(
+                    static fn (Job $job): array => [
+                        'id' => $job->id,
+                        'name' => $job->name,
+                        'runs' => (int) $job->runs_count,
+                        'revision' => $job->revision,
+                        'saved_at' => $job->updated_at->toIso8601String(),
+                    ],
+                ),
+        );
     }
 
-    public function show(Job $job, JobResponse $response): Response
+    public function show(Job $job, JobResponse $response): JsonResponse
     {
         return $response->of($job);
     }
@@ -61,7 +73,7 @@ final readonly class JobController
         return response()->json(['revision' => $job->revision, 'step' => $job->step]);
     }
 
-    public function copy(Job $job, JobResponse $response): Response
+    public function copy(Job $job, JobResponse $response): JsonResponse
     {
         $file = $this->files->file($job);
         $file->name = mb_substr($job->name, 0, 190).', copy';
@@ -72,20 +84,29 @@ final readonly class JobController
     public function picture(Job $job): Response
     {
         $core = CoreJob::read($this->files->file($job));
-        $laid = array_map(static fn (Run $run): LaidRun => $run->route->lay($run), array_map(static fn (Run $run): Run => SettledShape::shown($job, $run), array_values($core->runs)));
+        $laid = array_map(
+            static fn (Run $run): LaidRun => $run->route->lay($run),
+            array_map(static fn (Run $run): Run => SettledShape::shown($job, $run), array_values($core->runs)),
+        );
 
-        return new Response(PictureWriter::write($core->site, $laid), 200, ['Content-Type' => 'image/svg+xml', 'Cache-Control' => 'max-age=31536000, immutable']);
+        return new Response(PictureWriter::write($core->site, $laid), 200, [
+            'Content-Type' => 'image/svg+xml',
+            'Cache-Control' => 'max-age=31536000, immutable',
+        ]);
     }
 
-    public function store(Request $request, JobResponse $response): Response
+    public function store(Request $request, JobResponse $response): JsonResponse
     {
         $name = Body::of($request, 'newJob')->get('name')->text();
 
-        return $response->of($this->files->keep((object) ['format' => JobFile::FORMAT, 'version' => JobFile::VERSION, 'name' => $name]), 201);
+        return $response->of(
+            $this->files->keep((object) ['format' => JobFile::FORMAT, 'version' => JobFile::VERSION, 'name' => $name]),
+            201,
+        );
     }
 
     /** Opens a job file, or an archive of one with its meshes, as a new job. */
-    public function open(Request $request, JobResponse $response): Response
+    public function open(Request $request, JobResponse $response): JsonResponse
     {
         $content = $request->getContent(true);
         $isArchive = JobArchive::isOne((string) fread($content, 4));

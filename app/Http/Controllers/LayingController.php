@@ -26,7 +26,6 @@ use Bowline\Proposals\Twin;
 use Bowline\Proposals\WaysIn;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response;
 use stdClass;
 
 /** Changes how one run is laid: a corner moved, a leg given anew, a radius set. */
@@ -36,15 +35,19 @@ final readonly class LayingController
     {
     }
 
-    public function keep(Request $request, Job $job, string $run, JobEdits $edits, JobResponse $response): Response
+    public function keep(Request $request, Job $job, string $run, JobEdits $edits, JobResponse $response): JsonResponse
     {
         $body = Body::change($request);
         $was = $body->find('was')?->object();
         $core = $this->core($job, $run, $was, Hanging::thingsOfChange($body->object()));
         $kind = RunEdits::of($body);
-        $before = is_a($kind, ReadsShape::class, true) ? SettledShape::of($job, $core->runs[$run]) : SettledShape::shown($job, $core->runs[$run]);
+        $before = is_a($kind, ReadsShape::class, true)
+            ? SettledShape::of($job, $core->runs[$run])
+            : SettledShape::shown($job, $core->runs[$run]);
         $item = RunEdits::apply(RunDraft::of($before->route->lay($before)), $body, $core->site)->run();
-        $edit = new Node((object) ['list' => 'runs', 'id' => $run, 'item' => $item, ...($was === null ? [] : ['was' => $was])]);
+        $edit = new Node(
+            (object) ['list' => 'runs', 'id' => $run, 'item' => $item, ...$was === null ? [] : ['was' => $was]],
+        );
         $since = $body->find('since')?->value;
 
         return $response->kept($edits->apply($job, new Action(
@@ -72,7 +75,10 @@ final readonly class LayingController
         $shown = SettledShape::shown($job, $core->runs[$run]);
 
         return response()->json(
-            Twin::read($body, $core->site->values)->of($shown->route->lay($shown), $body->find('tied')?->value === true),
+            Twin::read($body, $core->site->values)->of(
+                $shown->route->lay($shown),
+                $body->find('tied')?->value === true,
+            ),
         );
     }
 
@@ -80,7 +86,9 @@ final readonly class LayingController
     public function pasted(Request $request, Job $job): JsonResponse
     {
         $rows = PastedRows::read(
-            Body::of($request, 'pasted')->get('text')->text(), Values::read(new Node($job->named_values)), Units::read(new Node($job->header())),
+            Body::of($request, 'pasted')->get('text')->text(),
+            Values::read(new Node($job->named_values)),
+            Units::read(new Node($job->header())),
         );
 
         return response()->json(['stops' => $rows->stops, 'refused' => $rows->refused]);

@@ -19,7 +19,9 @@ final class LinesController
     public function __invoke(Request $request, Job $job): JsonResponse
     {
         [$routes, $remarks] = BroughtIn::of(
-            Body::of($request, 'drawing')->get('text')->text(), Values::read(new Node($job->named_values)), Units::read(new Node($job->header())),
+            Body::of($request, 'drawing')->get('text')->text(),
+            Values::read(new Node($job->named_values)),
+            Units::read(new Node($job->header())),
         );
 
         return response()->json(['routes' => $routes, 'remarks' => $remarks]);

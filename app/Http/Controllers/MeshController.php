@@ -20,15 +20,24 @@ final readonly class MeshController
 
     public function store(Request $request): JsonResponse
     {
-        $mesh = $this->meshes->take($request->getContent(), mb_substr(basename($request->query->getString('name', 'the file')), 0, 150));
+        $mesh = $this->meshes->take(
+            $request->getContent(),
+            mb_substr(basename($request->query->getString('name', 'the file')), 0, 150),
+        );
 
-        return response()->json(['mesh' => $mesh->key, 'name' => $mesh->name, 'triangles' => $mesh->triangles, 'extent' => $mesh->extent], 201);
+        return response()->json(
+            ['mesh' => $mesh->key, 'name' => $mesh->name, 'triangles' => $mesh->triangles, 'extent' => $mesh->extent],
+            201,
+        );
     }
 
     public function show(string $key): Response
     {
         try {
-            return new Response($this->meshes->triangles($key), 200, ['Content-Type' => 'application/octet-stream', 'Cache-Control' => 'max-age=31536000, immutable']);
+            return new Response($this->meshes->triangles($key), 200, [
+                'Content-Type' => 'application/octet-stream',
+                'Cache-Control' => 'max-age=31536000, immutable',
+            ]);
         } catch (FileNotFoundException) {
             throw new NotFoundHttpException('This mesh was not brought in here; bring its file in again.');
         }

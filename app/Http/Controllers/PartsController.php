@@ -25,20 +25,37 @@ final readonly class PartsController
 
     public function __invoke(): JsonResponse
     {
-        return response()->json(array_map(static fn (PartKind $kind): array => [
-            'kind' => $kind->value,
-            'title' => $kind->title(),
-            'parameters' => array_map(static fn (Parameter $parameter): array => [
-                'key' => $parameter->key, 'label' => $parameter->label, 'unit' => $parameter->unit, 'default' => $parameter->default,
-            ], $kind->parameters()),
-        ], PartKind::cases()));
+        return response()->json(
+            array_map(
+                static fn (PartKind $kind): array => [
+                    'kind' => $kind->value,
+                    'title' => $kind->title(),
+                    'parameters' => array_map(
+                        static fn (Parameter $parameter): array => [
+                            'key' => $parameter->key,
+                            'label' => $parameter->label,
+                            'unit' => $parameter->unit,
+                            'default' => $parameter->default,
+                        ],
+                        $kind->parameters(),
+                    ),
+                ],
+                PartKind::cases(),
+            ),
+        );
     }
 
     /** The fitting as it would stand with a port of it on another; not kept. */
     public function onto(Request $request, Job $job, string $fitting): JsonResponse
     {
         $body = Body::of($request, 'portOnPort');
-        $names = ['fittings '.$fitting, ...array_map(static fn (Node $name): string => 'fittings '.explode('.', $name->text())[0], [$body->get('port'), $body->get('onto')])];
+        $names = [
+            'fittings '.$fitting,
+            ...array_map(static fn (Node $name): string => 'fittings '.explode('.', $name->text())[0], [
+                $body->get('port'),
+                $body->get('onto'),
+            ]),
+        ];
         $file = $this->files->around($job, [], [], $names);
         $site = RouteBook::site(new Node($file));
         $own = $site->port($body->get('port'));
@@ -47,7 +64,11 @@ final readonly class PartsController
         }
 
         return response()->json(
-            PlaceEdit::of($this->files->item($job, 'fittings', $fitting), $site->values)->portOnto($site->fittings[$fitting], $own, $site->port($body->get('onto'))),
+            PlaceEdit::of($this->files->item($job, 'fittings', $fitting), $site->values)->portOnto(
+                $site->fittings[$fitting],
+                $own,
+                $site->port($body->get('onto')),
+            ),
         );
     }
 }

@@ -25,7 +25,9 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use stdClass;
 
-/** Straight pieces joined into a run, live while they are put down: the run as it would be, and each joint. Not kept. */
+/**
+ * Straight pieces joined into a run, live while they are put down: the run as it would be, and each joint. Not kept.
+ */
 final readonly class PiecesController
 {
     public function __construct(private JobFiles $files)
@@ -47,7 +49,11 @@ final readonly class PiecesController
             'id' => $body->find('id')?->text() ?? 'pieces', 'stock' => $stock->id,
             'from' => self::end($lines[0]->start(), $core->site),
             'to' => self::end($lines[count($lines) - 1]->end(), $core->site),
-            'route' => (object) ['kind' => 'corners', ...($radius === null ? [] : ['corner' => (object) ['radius' => $radius->value]]), 'stops' => $joined->stops()],
+            'route' => (object) [
+                'kind' => 'corners',
+                ...$radius === null ? [] : ['corner' => (object) ['radius' => $radius->value]],
+                'stops' => $joined->stops(),
+            ],
         ];
 
         return response()->json([
@@ -62,7 +68,9 @@ final readonly class PiecesController
     {
         $line = new Line($site->values->vector($piece->get('from')), $site->values->vector($piece->get('to')));
 
-        return $line->length() > Tolerance::COINCIDENT ? $line : throw $piece->get('to')->error('a piece must have a length');
+        return $line->length() > Tolerance::COINCIDENT
+            ? $line
+            : throw $piece->get('to')->error('a piece must have a length');
     }
 
     /** At a port where one is there, otherwise in the open. */
@@ -70,7 +78,9 @@ final readonly class PiecesController
     {
         $port = array_filter($site->ports, static fn (Port $port): bool => $port->at->distanceTo($at) < 1e-3);
 
-        return (object) ($port === [] ? ['at' => array_map(StopList::tidy(...), $at->toArray())] : ['port' => array_key_first($port)]);
+        return (object) ($port === []
+            ? ['at' => array_map(StopList::tidy(...), $at->toArray())]
+            : ['port' => array_key_first($port)]);
     }
 
     /** @return array<string, mixed> */
@@ -79,7 +89,9 @@ final readonly class PiecesController
         return [
             'corners' => array_map(static fn (Vector $corner): array => $corner->toArray(), $joint->corners),
             'short' => $joint->short,
-            'pull' => $joint->pull === null ? null : ['piece' => $joint->pull->piece, 'at_end' => $joint->pull->atEnd, 'by' => $joint->pull->by],
+            'pull' => $joint->pull === null
+                    ? null
+                    : ['piece' => $joint->pull->piece, 'at_end' => $joint->pull->atEnd, 'by' => $joint->pull->by],
         ];
     }
 }

@@ -38,9 +38,15 @@ final readonly class PreviewController
         $id = $draft->id ?? $body->get('run')->text();
         $name = is_string($id) ? $id : '';
         $file = $this->files->around(
-            $job, $draft === null ? [$name] : [], $draft === null ? [] : [$draft], Hanging::thingsOfChange($body->get('change')->object()),
+            $job,
+            $draft === null ? [$name] : [],
+            $draft === null ? [] : [$draft],
+            Hanging::thingsOfChange($body->get('change')->object()),
         );
-        $core = CoreJob::readOnly($file, static fn (stdClass $run): bool => $draft === null && ($run->id ?? null) === $name);
+        $core = CoreJob::readOnly(
+            $file,
+            static fn (stdClass $run): bool => $draft === null && ($run->id ?? null) === $name,
+        );
         $run = $draft === null
             ? $core->runs[$name] ?? throw new NotFoundHttpException
             : Run::read(new Node($draft, '/draft'), $core->site);
@@ -63,7 +69,10 @@ final readonly class PreviewController
         $trial = EditPreview::ofPlace($file, $list, $item, $hanging, $body->get('change'), $this->step($body));
         $with = clone $file;
         $with->{$list} = array_map(
-            static fn (Node $other): stdClass => $other->find('id')?->value === $id ? $trial->items[$list] : $other->object(), (new Node($file))->list($list),
+            static fn (Node $other): stdClass => $other->find('id')?->value === $id
+                ? $trial->items[$list]
+                : $other->object(),
+            (new Node($file))->list($list),
         );
         $with->runs = [];
         $moved = [$list.' '.$id, ...$mounted];

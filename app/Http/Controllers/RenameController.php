@@ -12,8 +12,8 @@ use App\Jobs\JobFiles;
 use App\Models\Job;
 use Bowline\Editing\Renaming;
 use Bowline\Job\Node;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response;
 
 /** Gives a named value another name, in the job and wherever it is used: one step. */
 final readonly class RenameController
@@ -22,7 +22,7 @@ final readonly class RenameController
     {
     }
 
-    public function __invoke(Request $request, Job $job, JobEdits $edits, JobResponse $response): Response
+    public function __invoke(Request $request, Job $job, JobEdits $edits, JobResponse $response): JsonResponse
     {
         $body = Body::of($request, 'rename');
         [$from, $to] = [$body->get('from')->text(), $body->get('to')->text()];
@@ -30,12 +30,19 @@ final readonly class RenameController
         $changed = [];
         foreach (array_keys(Job::LISTS) as $list) {
             foreach ((new Node($after))->list($list) as $item) {
-                $changed[] = new Node((object) ['list' => $list, 'id' => $item->get('id')->text(), 'item' => $item->object()]);
+                $changed[] = new Node(
+                    (object) ['list' => $list, 'id' => $item->get('id')->text(), 'item' => $item->object()],
+                );
             }
         }
         $header = (object) array_intersect_key(get_object_vars($after), array_flip(['values', 'sets', 'benders']));
 
-        $action = new Action($changed, new Node($header), sprintf('Rename %s to %s', $from, $to), $body->find('token')?->text());
+        $action = new Action(
+            $changed,
+            new Node($header),
+            sprintf('Rename %s to %s', $from, $to),
+            $body->find('token')?->text(),
+        );
 
         return $response->kept($edits->apply($job, $action), null);
     }

@@ -38,10 +38,27 @@ final readonly class SeveralController
         $ids = array_map(static fn (Node $id): string => $id->text(), $body->get('runs')->items());
         $file = $this->files->file($job);
         // With runs that are only about to be added.
-        $file->runs = array_map(static fn (Node $run): stdClass => $run->object(), [...(new Node($file))->list('runs'), ...$body->list('drafts')]);
-        $core = CoreJob::readOnly($file, static fn (stdClass $run): bool => in_array($run->id ?? null, [$along, ...$ids], true));
-        $number = static fn (string $key): ?float => $body->find($key) === null ? null : $core->site->values->number($body->get($key));
+        $file->runs = array_map(static fn (Node $run): stdClass => $run->object(), [
+            ...(new Node($file))->list('runs'),
+            ...$body->list('drafts'),
+        ]);
+        $core = CoreJob::readOnly(
+            $file,
+            static fn (stdClass $run): bool => in_array($run->id ?? null, [$along, ...$ids], true),
+        );
+        $number = static fn (string $key): ?float => $body->find($key) === null
+            ? null
+            : $core->site->values->number($body->get($key));
 
-        return response()->json(Comb::runs($core, $along, $ids, $number('from'), $number('to'), $core->site->values->notNegative($body->find('apart'), 'how far apart they lie')));
+        return response()->json(
+            Comb::runs(
+                $core,
+                $along,
+                $ids,
+                $number('from'),
+                $number('to'),
+                $core->site->values->notNegative($body->find('apart'), 'how far apart they lie'),
+            ),
+        );
     }
 }

@@ -8,13 +8,13 @@ use App\Http\Body;
 use App\Http\JobResponse;
 use App\Jobs\Steps;
 use App\Models\Job;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response;
 
 /** Undo and redo: the job as it stood after one of its steps. */
 final class StepController
 {
-    public function __invoke(Request $request, Job $job, Steps $steps, JobResponse $response): Response
+    public function __invoke(Request $request, Job $job, Steps $steps, JobResponse $response): JsonResponse
     {
         $number = Body::of($request, 'goTo')->get('step')->value;
         $steps->goTo($job, is_int($number) ? $number : $job->step);

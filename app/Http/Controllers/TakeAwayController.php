@@ -48,7 +48,11 @@ final readonly class TakeAwayController
     {
         $file = $this->files->file($job);
         if ($this->meshes->count($file) > self::MOST_IN_PLAIN_FILE) {
-            throw JobError::at('/meshes', 'the bodies of this job are too large for a plain job file: save it as .bowline, with its bodies beside it');
+            throw JobError::at(
+                '/meshes',
+                'the bodies of this job are too large for a plain job file: save it as .bowline, with its bodies '.
+                'beside it',
+            );
         }
 
         return self::download(JobFile::encode($file), 'application/json', $job->name, 'bowline.json');
@@ -65,7 +69,9 @@ final readonly class TakeAwayController
             throw $error;
         }
 
-        return response()->download($path, self::fileName($job->name, 'bowline'), ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
+        return response()
+            ->download($path, self::fileName($job->name, 'bowline'), ['Content-Type' => 'application/zip'])
+            ->deleteFileAfterSend();
     }
 
     public function bends(Job $job, string $run): Response
@@ -85,16 +91,25 @@ final readonly class TakeAwayController
     public function sheet(Request $request, Job $job, string $run): Response
     {
         $core = CoreJob::read($this->files->around($job, [$run]));
-        $solved = (new Solver($core))->preview(SettledShape::of($job, $core->runs[$run] ?? throw new NotFoundHttpException));
+        $solved = (new Solver($core))->preview(
+            SettledShape::of($job, $core->runs[$run] ?? throw new NotFoundHttpException),
+        );
         $paper = $request->query->getString('paper', 'a4');
 
-        return self::download(BendSheet::pdf($core, $solved, $paper, $job->updated_at->format('Y-m-d')), 'application/pdf', $solved->laid->run->name, 'bend-sheet.pdf');
+        return self::download(
+            BendSheet::pdf($core, $solved, $paper, $job->updated_at->format('Y-m-d')),
+            'application/pdf',
+            $solved->laid->run->name,
+            'bend-sheet.pdf',
+        );
     }
 
     /** The picture of the bend sheet, for the screen. */
     public function views(Job $job, string $run): Response
     {
-        return new Response(RunViews::svg($this->solved($job, $run)->laid, 190.0, 110.0), 200, ['Content-Type' => 'image/svg+xml']);
+        return new Response(RunViews::svg($this->solved($job, $run)->laid, 190.0, 110.0), 200, [
+            'Content-Type' => 'image/svg+xml',
+        ]);
     }
 
     public function centreline(Job $job, string $run): Response
@@ -107,7 +122,10 @@ final readonly class TakeAwayController
     public function centrelines(Job $job): Response
     {
         $core = CoreJob::read($this->files->file($job));
-        $laid = array_map(static fn (Run $run): LaidRun => $run->route->lay($run), array_map(static fn (Run $run): Run => SettledShape::of($job, $run), array_values($core->runs)));
+        $laid = array_map(
+            static fn (Run $run): LaidRun => $run->route->lay($run),
+            array_map(static fn (Run $run): Run => SettledShape::of($job, $run), array_values($core->runs)),
+        );
 
         return self::download(DxfWriter::write($laid), 'image/vnd.dxf', $job->name, 'dxf');
     }
@@ -123,7 +141,12 @@ final readonly class TakeAwayController
         $solved = $this->solved($job, $run);
         $laid = $solved->laid;
 
-        return self::download(StlWriter::write([WritableBody::of($solved, '/runs/'.$run)->mesh()], $laid->run->name), 'model/stl', $laid->run->name, 'stl');
+        return self::download(
+            StlWriter::write([WritableBody::of($solved, '/runs/'.$run)->mesh()], $laid->run->name),
+            'model/stl',
+            $laid->run->name,
+            'stl',
+        );
     }
 
     public function bodies(Job $job): Response
@@ -152,7 +175,9 @@ final readonly class TakeAwayController
     {
         $core = CoreJob::read($this->files->around($job, [$run]));
 
-        return (new Solver($core))->preview(SettledShape::of($job, $core->runs[$run] ?? throw new NotFoundHttpException));
+        return (new Solver($core))->preview(
+            SettledShape::of($job, $core->runs[$run] ?? throw new NotFoundHttpException),
+        );
     }
 
     private static function download(string $content, string $type, string $name, string $ending): Response

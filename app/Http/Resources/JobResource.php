@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Jobs\KeptSolution;
+use App\Models\Job;
+use Bowline\Exchange\PlaceWriter;
+use Bowline\Exchange\SolutionWriter;
+use Bowline\Geometry\Tolerance;
+use Bowline\Job as CoreJob;
+use Illuminate\Http\Request;
+use stdClass;
+
+/** The whole state of a job (schema/api.json, `jobState`). */
+final class JobResource extends StateResource
+{
+    /**
+     * @param  stdClass  $file  the job file
+     * @param  CoreJob  $core  the same, read
+     * @param  array<string, KeptSolution>  $solutions  of all its runs, by id
+     */
+    public function __construct(
+        Job $job,
+        private readonly stdClass $file,
+        private readonly CoreJob $core,
+        private readonly array $solutions,
+    ) {
+        parent::__construct($job, $solutions);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        $file = clone $this->file;
+        // A window asks for triangles by themselves.
+        unset($file->meshes);
+
+        return [
+            'id' => $this->resource->id,
+            ...parent::toArray($request),
+            // Those undone too, the first one first.
+            'steps' => StepResource::collection(
+                $this->resource->steps()->orderBy('number')->get(['number', 'name', 'made_at', 'token']),
+            )->resolve($request),
+            'job' => $file,
+            'values' => (object) $this->core->site->values->all(),
+            'places' => PlaceWriter::write($this->core->site),
+            'sets' => $this->sets(),
+            'limits' => ['reversal' => round(rad2deg(Tolerance::REVERSAL), 6)],
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function sets(): array
+    {
+        $waiting = array_keys(
+            array_filter($this->solutions, static fn (KeptSolution $one): bool => ! $one->isWorkedOut),
+        );
+
+        return SolutionWriter::sets(
+            $this->core,
+            array_map(static fn (KeptSolution $one): float => $one->length, $this->solutions),
+            array_map(strval(...), $waiting),
+        );
+    }
+}

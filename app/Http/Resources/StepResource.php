@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Step;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/**
+ * A step as schema/api.json describes it.
+ *
+ * @property-read Step $resource
+ */
+final class StepResource extends JsonResource
+{
+    /** @return array{number: int, name: string, made_at: string, token: string|null} */
+    public function toArray(Request $request): array
+    {
+        return [
+            'number' => $this->resource->number,
+            'name' => $this->resource->name,
+            'made_at' => $this->resource->made_at->toIso8601String(),
+            'token' => $this->resource->token,
+        ];
+    }
+}

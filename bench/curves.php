@@ -2,12 +2,10 @@
 
 declare(strict_types=1);
 
-/*
- * How long one solution of each curve takes: php bench/curves.php
- * Asked for: a sprung hose of 64 segments in under 15 ms; what is draped may take longer than a second.
- */
-
+use Bowline\Curves\Catenary;
 use Bowline\Curves\Elastica;
+use Bowline\Curves\Spline;
+use Bowline\Curves\Winding;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
@@ -16,11 +14,13 @@ use Bowline\Job\Shape\MeshTriangles;
 use Bowline\Job\Surrounding;
 use Bowline\Job\Values;
 use Bowline\Routing\Flexible\Bodies;
-use Bowline\Routing\Flexible\Catenary;
 use Bowline\Routing\Flexible\DrapedEnd;
 use Bowline\Routing\Flexible\Draping;
-use Bowline\Routing\Flexible\Spline;
-use Bowline\Routing\Flexible\Winding;
+
+/*
+ * How long one solution of each curve takes: php bench/curves.php
+ * Asked for: a sprung hose of 64 segments in under 15 ms; what is draped may take longer than a second.
+ */
 
 require __DIR__.'/../vendor/autoload.php';
 

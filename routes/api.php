@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\EntryController;
+use App\Http\Controllers\ExportController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LayingController;
 use App\Http\Controllers\LinesController;
@@ -13,10 +14,9 @@ use App\Http\Controllers\PartsController;
 use App\Http\Controllers\PiecesController;
 use App\Http\Controllers\PreviewController;
 use App\Http\Controllers\RenameController;
+use App\Http\Controllers\RunsBetweenPortsController;
 use App\Http\Controllers\SettlingController;
-use App\Http\Controllers\SeveralController;
 use App\Http\Controllers\StepController;
-use App\Http\Controllers\TakeAwayController;
 use App\Http\Health;
 use App\Http\Middleware\LimitedWork;
 use Illuminate\Support\Facades\Route;
@@ -53,8 +53,8 @@ Route::get('jobs/{job}/runs/{run}/settling', [SettlingController::class, 'show']
 Route::post('jobs/{job}/runs/{run}/settling', [SettlingController::class, 'change']);
 Route::post('jobs/{job}/values/rename', RenameController::class);
 
-Route::get('jobs/{job}/file', [TakeAwayController::class, 'file']);
-Route::get('jobs/{job}/file.bowline', [TakeAwayController::class, 'archive']);
+Route::get('jobs/{job}/file', [ExportController::class, 'file']);
+Route::get('jobs/{job}/file.bowline', [ExportController::class, 'archive']);
 
 // Questions, and files that are worked out.
 Route::middleware(LimitedWork::class)->group(static function (): void {
@@ -64,19 +64,19 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::post('jobs/{job}/runs/{run}/ways-in', [LayingController::class, 'waysIn']);
     Route::post('jobs/{job}/runs/{run}/twin', [LayingController::class, 'twin']);
     Route::post('jobs/{job}/pieces', PiecesController::class);
-    Route::post('jobs/{job}/several', [SeveralController::class, 'lay']);
-    Route::post('jobs/{job}/comb', [SeveralController::class, 'comb']);
+    Route::post('jobs/{job}/several', [RunsBetweenPortsController::class, 'lay']);
+    Route::post('jobs/{job}/comb', [RunsBetweenPortsController::class, 'comb']);
     Route::post('jobs/{job}/fittings/{fitting}/onto', [PartsController::class, 'onto']);
     Route::post('jobs/{job}/pasted', [LayingController::class, 'pasted']);
     Route::post('jobs/{job}/preview/run', [PreviewController::class, 'run']);
     Route::post('jobs/{job}/preview/place', [PreviewController::class, 'place']);
-    Route::get('jobs/{job}/centrelines.dxf', [TakeAwayController::class, 'centrelines']);
-    Route::get('jobs/{job}/runs/{run}/centreline.dxf', [TakeAwayController::class, 'centreline']);
-    Route::get('jobs/{job}/bodies.stl', [TakeAwayController::class, 'bodies']);
-    Route::get('jobs/{job}/runs/{run}/bends.csv', [TakeAwayController::class, 'bends']);
-    Route::get('jobs/{job}/runs/{run}/vertices.csv', [TakeAwayController::class, 'vertices']);
-    Route::get('jobs/{job}/runs/{run}/sheet.pdf', [TakeAwayController::class, 'sheet']);
-    Route::get('jobs/{job}/runs/{run}/views.svg', [TakeAwayController::class, 'views']);
-    Route::get('jobs/{job}/runs/{run}/benders', [TakeAwayController::class, 'benders']);
-    Route::get('jobs/{job}/runs/{run}/body.stl', [TakeAwayController::class, 'body']);
+    Route::get('jobs/{job}/centrelines.dxf', [ExportController::class, 'centrelines']);
+    Route::get('jobs/{job}/runs/{run}/centreline.dxf', [ExportController::class, 'centreline']);
+    Route::get('jobs/{job}/bodies.stl', [ExportController::class, 'bodies']);
+    Route::get('jobs/{job}/runs/{run}/bends.csv', [ExportController::class, 'bends']);
+    Route::get('jobs/{job}/runs/{run}/vertices.csv', [ExportController::class, 'vertices']);
+    Route::get('jobs/{job}/runs/{run}/sheet.pdf', [ExportController::class, 'sheet']);
+    Route::get('jobs/{job}/runs/{run}/views.svg', [ExportController::class, 'views']);
+    Route::get('jobs/{job}/runs/{run}/benders', [ExportController::class, 'benders']);
+    Route::get('jobs/{job}/runs/{run}/body.stl', [ExportController::class, 'body']);
 });

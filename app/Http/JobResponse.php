@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Jobs\JobState;
-use App\Jobs\Kept;
+use App\Editing\EditResult;
+use App\Editing\JobState;
 use App\Models\Job;
 use Illuminate\Http\JsonResponse;
 
@@ -17,7 +17,7 @@ final readonly class JobResponse
     }
 
     /** @param  int|null  $since  the revision that the asking window has seen; it needs only what is new since then */
-    public function kept(Kept $kept, ?int $since): JsonResponse
+    public function kept(EditResult $kept, ?int $since): JsonResponse
     {
         return ($this->state->change($kept, $since) ?? $this->state->whole($kept->job))->response();
     }

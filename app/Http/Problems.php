@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Jobs\EditClash;
-use App\Jobs\EditRefused;
-use App\Jobs\StorageFailed;
+use App\Editing\EditClash;
+use App\Editing\EditRefused;
+use App\Editing\StorageFailed;
 use App\Support\WorkBrokenOff;
 use Bowline\Editing\EditError;
 use Bowline\Job\JobError;

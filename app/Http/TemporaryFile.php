@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Jobs\StorageFailed;
+use App\Editing\StorageFailed;
 
 /** A file for as long as a request takes, for what reads and writes files alone. */
 final class TemporaryFile

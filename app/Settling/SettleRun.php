@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace App\Settling;
 
-use App\Jobs\JobFiles;
-use App\Jobs\KeptSolutions;
+use App\Editing\JobFiles;
+use App\Editing\KeptSolutions;
 use App\Models\Job;
 use App\Models\Settling;
 use Bowline\Job as CoreJob;
 use Bowline\Routing\Flexible\SettlingStopped;
-use Bowline\Routing\SettlingRoute;
 use Bowline\Solving\Solver;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -57,10 +56,8 @@ final class SettleRun implements ShouldQueue
             // It has been changed meanwhile, and is on the queue again as it is now.
             return;
         }
-        $watched =
-            $run->route instanceof SettlingRoute
-                ? $run->withRoute($run->route->watchedBy(new SettlingWatch($settling)))
-                : $run;
+        $route = $run->route->settling();
+        $watched = $route === null ? $run : $run->withRoute($route->watchedBy(new SettlingWatch($settling)));
         try {
             $solved = (new Solver($core))->run($watched);
         } catch (SettlingStopped) {

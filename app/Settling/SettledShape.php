@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Settling;
 
-use App\Jobs\KeptSolutions;
+use App\Editing\KeptSolutions;
 use App\Models\Job;
 use App\Models\Run as RunRow;
 use Bowline\Editing\EditError;
 use Bowline\Geometry\Vector;
-use Bowline\Routing\Meanwhile;
+use Bowline\Routing\ProvisionalRoute;
 use Bowline\Routing\Run;
-use Bowline\Routing\SettlingRoute;
 
 /** Runs as a request may lay them: one that takes long to settle lies as its kept solution says. */
 final class SettledShape
@@ -26,12 +25,13 @@ final class SettledShape
     /** As it lies, or as it hangs until it has come to lie. */
     public static function shown(Job $job, Run $run): Run
     {
-        return self::find($job, $run) ?? Meanwhile::of($run);
+        return self::find($job, $run) ?? ProvisionalRoute::of($run);
     }
 
     private static function find(Job $job, Run $run): ?Run
     {
-        if (! $run->route instanceof SettlingRoute || ! $run->route->takesLong($run)) {
+        $route = $run->route->settling();
+        if ($route?->takesLong($run) !== true) {
             return $run;
         }
         $row = RunRow::query()
@@ -46,7 +46,7 @@ final class SettledShape
             array_push($points, ...array_slice(self::vectors($told), $points === [] ? 0 : 1));
         }
 
-        return count($points) < 2 ? null : $run->withRoute($run->route->lying($points));
+        return count($points) < 2 ? null : $run->withRoute($route->lying($points));
     }
 
     /** @return list<Vector> */

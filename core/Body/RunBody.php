@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Bowline\Body;
 
-use Bowline\Geometry\Arc;
 use Bowline\Geometry\Chord;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Tolerance;
-use Bowline\Job\End\ClosedEnd;
 use Bowline\Job\End\End;
 use Bowline\Job\End\Flange;
 use Bowline\Job\JobError;
@@ -81,7 +79,7 @@ final readonly class RunBody
                 ),
             );
         }
-        $frames = $this->frames($tolerance);
+        $frames = BodyFrames::along($this->laid->path, $tolerance, $this->section->outsideDiameter / 2);
         if (count($frames) < 2) {
             return $builder->mesh();
         }
@@ -118,63 +116,6 @@ final readonly class RunBody
         return $builder->mesh();
     }
 
-    /**
-     * Where the section stands along the path: at the ends of straights, and on bends as often as the
-     * tolerance asks. Straights are not cut up, even where vertices lie on them.
-     *
-     * @return list<Frame>
-     */
-    private function frames(Chord $chord): array
-    {
-        $segments = $this->laid->path->segments;
-        if ($segments === []) {
-            return [];
-        }
-        $frame = Frame::upright($segments[0]->start(), $segments[0]->directionAt(0.0));
-        $frames = [$frame];
-        foreach ($segments as $index => $segment) {
-            $next = $segments[$index + 1] ?? null;
-            if ($segment instanceof Arc) {
-                foreach ($segment->places($chord, $this->section->outsideDiameter / 2) as $along) {
-                    $frames[] = $frame->turned($segment->pointAt($along), $segment->normal, $along / $segment->radius);
-                }
-                $frame = $frames[count($frames) - 1];
-            } elseif ($segment instanceof Curve) {
-                foreach ($segment->places($chord, $this->section->outsideDiameter / 2) as $along) {
-                    $direction = $segment->directionAt($along);
-                    $cross = $frame->along->cross($direction);
-                    $point = $segment->pointAt($along);
-                    $frame =
-                        $cross->length() > 1e-12
-                            ? $frame->turned($point, $cross->unit(), $frame->along->angleTo($direction))
-                            : $frame->movedTo($point);
-                    $frames[] = $frame;
-                }
-            } elseif (
-                $next === null ||
-                $next instanceof Arc ||
-                $next instanceof Curve ||
-                ! self::straightOn($segment, $next)
-            ) {
-                $frames[] = $frame = $frame->movedTo($segment->end());
-                if ($next !== null && ! ($next instanceof Arc) && ! ($next instanceof Curve)) {
-                    // A bend without any room was drawn as a sharp corner.
-                    $out = $next->directionAt(0.0);
-                    $cross = $frame->along->cross($out);
-                    $axis = $cross->length() > 1e-9 ? $cross->unit() : $frame->along->anySquare();
-                    $frames[] = $frame = $frame->turned($frame->at, $axis, $frame->along->angleTo($out));
-                }
-            }
-        }
-
-        return $frames;
-    }
-
-    private static function straightOn(Segment $segment, Segment $next): bool
-    {
-        return $segment->directionAt(0.0)->angleTo($next->directionAt(0.0)) < Tolerance::NO_TURN;
-    }
-
     private function finish(End $end, Frame $frame, Frame $neighbour, bool $shared): Finish
     {
         $straight = $frame->at->distanceTo($neighbour->at);
@@ -186,17 +127,20 @@ final readonly class RunBody
         );
         $facing = $inward->dot($frame->along) > 0.0 ? $frame->facingBack() : $frame;
 
+        $flange = $end->flange();
+        $plug = $end->plugThickness($this->section->wall);
+
         return match (true) {
             $room <= 0.0 => new Finish($frame, $frame, $facing),
-            $end instanceof Flange && $end->outsideDiameter > $this->section->outsideDiameter => new Finish(
-                $back($end->thickness),
+            $flange !== null && $flange->outsideDiameter > $this->section->outsideDiameter => new Finish(
+                $back($flange->thickness),
                 $frame,
                 $facing,
-                new FlangePlate($end, $this->section),
+                new FlangePlate($flange, $this->section),
             ),
-            $end instanceof ClosedEnd && ! $this->section->isSolid() => new Finish(
+            $plug !== null && ! $this->section->isSolid() => new Finish(
                 $frame,
-                $back($end->thickness ?? $this->section->wall),
+                $back($plug),
                 $facing,
                 null,
                 true,

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace Bowline\Editing;
 
+use Bowline\Curves\Spline;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\Flexible\FlowPoint;
-use Bowline\Routing\Flexible\Spline;
-use Bowline\Routing\FlowRoute;
 use Bowline\Routing\LaidRun;
 
 /**
@@ -32,8 +31,8 @@ final readonly class Easing
      */
     public static function points(LaidRun $laid, float $within): array
     {
-        $route = $laid->run->route;
-        if (! $route instanceof FlowRoute || $route->points === []) {
+        $route = $laid->run->route->smooth();
+        if ($route === null || $route->points === []) {
             throw new EditError('Only a smooth run through points can be eased.');
         }
         foreach ($route->points as $point) {

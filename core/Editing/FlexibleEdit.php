@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace Bowline\Editing;
 
+use Bowline\Curves\Spline;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Clamp;
 use Bowline\Job\Node;
-use Bowline\Routing\Flexible\Spline;
-use Bowline\Routing\FlowRoute;
 use Bowline\Routing\LaidRun;
-use Bowline\Routing\WrapRoute;
 use stdClass;
 
 /** What an edit of a flexible run comes to, as keys of its route in the shape of the file (Edit\SetRoute). */
@@ -37,13 +35,13 @@ final readonly class FlexibleEdit
     public function through(Clamp $clamp): stdClass
     {
         $route = $this->laid->run->route;
-        if ($route instanceof WrapRoute) {
+        if (! $route->goesThroughClamps()) {
             throw new EditError('What is wound round another run goes through no clamp of its own.');
         }
         [$along, $direction] = $this->nearest($clamp->at);
         $entry = (object) ['clamp' => $clamp->id, ...($direction->dot($clamp->axis) < 0.0 ? ['reverse' => true] : [])];
         $said = (new Node($this->laid->run->source))->get('route');
-        $key = $route instanceof FlowRoute ? 'points' : 'through';
+        $key = $route->smooth() === null ? 'through' : 'points';
         $present = $said->list($key);
         $before = 0;
         foreach ($present as $index => $one) {
@@ -68,7 +66,7 @@ final readonly class FlexibleEdit
      */
     public function reversed(): array
     {
-        if ($this->laid->run->route instanceof WrapRoute) {
+        if ($this->laid->run->route->windingDepth() > 0) {
             throw new EditError('What is wound round another run goes the way of that; reverse that one.');
         }
         $said = (new Node($this->laid->run->source))->get('route');
@@ -152,7 +150,10 @@ final readonly class FlexibleEdit
         $route = (object) ['kind' => 'flow', 'points' => []];
         $length = $this->laid->length();
         for ($count = 1; $count <= self::MOST_POINTS; $count++) {
-            $points = array_map(fn (int $i): Vector => $this->at($length * $i / ($count + 1)), range(1, $count));
+            $points = array_map(
+                fn (int $i): Vector => $this->laid->path->pointAt(($length * $i) / ($count + 1)),
+                range(1, $count),
+            );
             $route->points = array_map(
                 static fn (Vector $point): array => array_map(
                     static fn (float $part): float => round($part, 1),
@@ -181,7 +182,7 @@ final readonly class FlexibleEdit
         ], $run->from->axis, $run->to->axis?->times(-1.0))->sparser(self::CHORD_TURN);
         $most = 0.0;
         for ($i = 1; $i < 60; $i++) {
-            $point = $this->at($this->laid->length() * $i / 60);
+            $point = $this->laid->path->pointAt($this->laid->length() * $i / 60);
             $most = max($most, self::off($curve, $point));
         }
 
@@ -212,24 +213,11 @@ final readonly class FlexibleEdit
 
     private function placeOf(int $index): ?Vector
     {
-        $route = $this->laid->run->route;
+        $route = $this->laid->run->route->smooth();
 
-        return $route instanceof FlowRoute
+        return $route !== null
             ? ($route->points[$index] ?? null)?->at
             : ($this->laid->gates[$index][0] ?? null)?->clamp->at;
-    }
-
-    private function at(float $along): Vector
-    {
-        $at = 0.0;
-        foreach ($this->laid->path->segments as $segment) {
-            if ($along <= $at + $segment->length()) {
-                return $segment->pointAt(max(0.0, $along - $at));
-            }
-            $at += $segment->length();
-        }
-
-        return $this->laid->run->to->at;
     }
 
     /**
@@ -239,24 +227,8 @@ final readonly class FlexibleEdit
      */
     private function nearest(Vector $point): array
     {
-        $best = INF;
-        $found = [0.0, new Vector(1.0, 0.0, 0.0)];
-        $at = 0.0;
-        foreach ($this->laid->path->segments as $segment) {
-            $alongs =
-                $segment instanceof Curve
-                    ? $segment->along
-                    : array_map(static fn (int $i): float => ($segment->length() * $i) / 20, range(0, 20));
-            foreach ($alongs as $along) {
-                $distance = $segment->pointAt($along)->distanceTo($point);
-                if ($distance < $best) {
-                    $best = $distance;
-                    $found = [$at + $along, $segment->directionAt($along)];
-                }
-            }
-            $at += $segment->length();
-        }
+        $along = $this->laid->path->closestTo($point);
 
-        return $found;
+        return [$along, $this->laid->path->directionAt($along)];
     }
 }

@@ -7,12 +7,12 @@ namespace Bowline\Editing;
 use Bowline\Editing\Edit\MakeOwn;
 use Bowline\Editing\Edit\UntieCorner;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Hanging;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Job\References;
 use Bowline\Job\Site;
 use Bowline\Job\Stop\StopReader;
-use Bowline\Routing\Meanwhile;
+use Bowline\Routing\ProvisionalRoute;
 use Bowline\Routing\RouteBook;
 use Bowline\Routing\Run;
 use stdClass;
@@ -89,9 +89,9 @@ final readonly class Loosening
      */
     private function untied(Node $run, array $lost, array $ports): stdClass
     {
-        $isLost = static fn (Node $tie): bool => array_intersect(Hanging::thingsOfTie($tie), $lost) !== [] ||
+        $isLost = static fn (Node $tie): bool => array_intersect(References::itemsOfTie($tie), $lost) !== [] ||
             array_filter(
-                Hanging::ANCHORS,
+                References::ANCHORS,
                 static fn (string $key): bool => in_array($tie->find($key)?->value, $ports, true),
             ) !== [];
         $follows =
@@ -115,7 +115,7 @@ final readonly class Loosening
         } catch (JobError) {
             return $run->object();
         }
-        $shown = Meanwhile::of($read);
+        $shown = ProvisionalRoute::of($read);
         $laid = $shown->route->lay($shown);
         $edit = RunDraft::of($laid);
         if ($follows) {

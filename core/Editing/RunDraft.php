@@ -7,9 +7,8 @@ namespace Bowline\Editing;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Tie\Tie;
-use Bowline\Routing\CornersRoute;
-use Bowline\Routing\Held;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\TieSolution;
 use Bowline\Routing\Vertex;
 use Bowline\Routing\VertexPlace;
 use stdClass;
@@ -81,7 +80,7 @@ final class RunDraft
             $before = $by;
             foreach ($vertices as $vertex) {
                 if (isset($this->laid->tied[$vertex])) {
-                    $by = Held::allowed($by, $this->laid->tied[$vertex]->held->free);
+                    $by = TieSolution::allowed($by, $this->laid->tied[$vertex]->held->free);
                 }
             }
             if ($by->distanceTo($before) < 1e-12) {
@@ -171,10 +170,10 @@ final class RunDraft
      */
     public function rigidRoute(): stdClass
     {
-        $route = $this->laid->run->route;
+        $route = $this->laid->run->route->corners();
 
         return match (true) {
-            ! ($route instanceof CornersRoute) => throw new EditError(
+            $route === null => throw new EditError(
                 'Only a rigid run has legs and corners; this one is a curve.',
             ),
             $route->isLike() => throw new EditError('It goes as another run does; make it a run of its own first.'),

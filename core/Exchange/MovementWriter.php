@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
-use Bowline\Geometry\Curve;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\LaidRun;
@@ -117,7 +116,7 @@ final class MovementWriter
     {
         $points = [];
         foreach ($laid->path->segments as $segment) {
-            $count = $segment instanceof Curve ? self::POINTS : 2;
+            $count = count($segment->knots()) > 2 ? self::POINTS : 2;
             for ($i = $points === [] ? 0 : 1; $i < $count; $i++) {
                 $points[] = self::at($segment, $i / ($count - 1));
             }

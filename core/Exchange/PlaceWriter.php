@@ -9,10 +9,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Clamp;
 use Bowline\Job\Part\Solid;
 use Bowline\Job\Port;
-use Bowline\Job\Shape\Box;
 use Bowline\Job\Shape\Cylinder;
-use Bowline\Job\Shape\MeshShape;
-use Bowline\Job\Shape\Panel;
 use Bowline\Job\Site;
 use Bowline\Job\Surrounding;
 
@@ -119,14 +116,10 @@ final class PlaceWriter
         $shape = $solid->shape;
 
         return [
-            'shape' => match (true) {
-                $shape instanceof Cylinder => 'cylinder',
-                $shape instanceof MeshShape => 'mesh',
-                default => 'box',
-            },
+            'shape' => $shape->drawnAs(),
             'pose' => self::pose($solid->pose),
             'size' => $shape->halfExtent()->times(2.0)->toArray(),
-            ...$shape instanceof MeshShape ? ['mesh' => $shape->mesh] : [],
+            ...$shape->mesh() === null ? [] : ['mesh' => $shape->mesh()],
         ];
     }
 
@@ -139,13 +132,6 @@ final class PlaceWriter
     /** @return list<array<string, mixed>> */
     private static function faces(Surrounding $surrounding): array
     {
-        if (
-            ! ($surrounding->shape instanceof Box) &&
-            ! ($surrounding->shape instanceof Panel) &&
-            ! ($surrounding->shape instanceof Cylinder)
-        ) {
-            return [];
-        }
         $faces = [];
         foreach (self::FACES as $name) {
             $face = $surrounding->face($name);

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 use Bowline\Bending\BendRow;
-use Bowline\Geometry\Arc;
-use Bowline\Geometry\Curve;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
@@ -16,8 +14,6 @@ use Bowline\Job\Node;
 use Bowline\Job\Tie\Tie;
 use Bowline\Routing\Bend;
 use Bowline\Routing\ClampPassage;
-use Bowline\Routing\Flexible\Catenary;
-use Bowline\Routing\HangRoute;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Vertex;
 use Bowline\Routing\VertexPlace;
@@ -106,7 +102,7 @@ final class SolutionWriter
         $laid = $solved->laid;
         $table = $solved->bendTable;
         $segments = array_map(
-            static fn (Segment $one): Segment => $one instanceof Curve && $turn !== null ? $one->sparser($turn) : $one,
+            static fn (Segment $one): Segment => $turn === null ? $one : $one->sparser($turn),
             $laid->path->segments,
         );
 
@@ -117,13 +113,16 @@ final class SolutionWriter
             'cut_length' => $table->cutLength,
             'adjusted_by' => $laid->adjustedBy,
             'min_radius' => $laid->path->leastRadius(),
-            'vertices' => array_map(static fn (Vertex $vertex): array => self::vector($vertex->at), $laid->vertices),
-            'path' => array_map(self::segment(...), $segments),
+            'vertices' => array_map(
+                static fn (Vertex $vertex): array => $vertex->at->withoutNegativeZeros(),
+                $laid->vertices,
+            ),
+            'path' => array_map(SegmentWriter::write(...), $segments),
             'bends' => array_map(self::bend(...), $table->rows),
             'tail' => $table->tail,
             'legs' => self::legs($laid),
             'corners' => self::corners($laid),
-            'shape' => self::shape($solved),
+            'shape' => $solved->facts?->toArray(),
             'movement' => $solved->isFull ? MovementWriter::write($laid) : null,
             'clamps' => array_map(
                 static fn (ClampPassage $passage): array => ['id' => $passage->clamp->id, 'span' => $passage->span],
@@ -132,38 +131,6 @@ final class SolutionWriter
             'body' => ['volume' => $solved->volume(), 'mass' => $solved->mass()],
             'findings' => array_map(self::finding(...), $solved->findings),
         ];
-    }
-
-    /** @return list<float> without negative zeros, which read as mistakes */
-    private static function vector(Vector $vector): array
-    {
-        return [$vector->x + 0.0, $vector->y + 0.0, $vector->z + 0.0];
-    }
-
-    /** @return array<string, mixed> */
-    private static function segment(Segment $segment): array
-    {
-        $ends = ['from' => self::vector($segment->start()), 'to' => self::vector($segment->end())];
-
-        if ($segment instanceof Curve) {
-            return [
-                'kind' => 'curve',
-                ...$ends,
-                'points' => array_map(self::vector(...), $segment->points),
-                'length' => $segment->length(),
-                'min_radius' => is_finite($segment->least) ? $segment->least : null,
-                'along' => $segment->along, 'curvature' => $segment->curvature,
-                ...$segment->through === []
-                    ? []
-                    : ['through' => array_map(static fn (Vector $at): array => $at->toArray(), $segment->through)],
-            ];
-        }
-
-        return $segment instanceof Arc
-            ? ['kind' => 'arc', ...$ends,
-                'centre' => self::vector($segment->centre), 'normal' => self::vector($segment->normal),
-                'radius' => $segment->radius, 'angle' => rad2deg($segment->angle), 'length' => $segment->length()]
-            : ['kind' => 'line', ...$ends, 'length' => $segment->length()];
     }
 
     /** @return array<string, float> */
@@ -228,7 +195,7 @@ final class SolutionWriter
                     $vertex->place === VertexPlace::Like => 'like',
                     default => $vertex->stop === null ? 'closing' : 'stop',
                 },
-                'along' => $leg->axisName() ?? self::vector($leg->unit()),
+                'along' => $leg->axisName() ?? $leg->unit()->withoutNegativeZeros(),
                 'length' => $leg->length(),
                 'straight' => self::straight($laid, $i),
                 'bend' => $bendAt[$i][0] ?? null,
@@ -237,62 +204,6 @@ final class SolutionWriter
         }
 
         return $legs;
-    }
-
-    /** @return array<string, mixed>|null what is to be known of a hanging or a sprung run */
-    private static function shape(SolvedRun $solved): ?array
-    {
-        $run = $solved->laid->run;
-        $resting = $solved->resting;
-        if ($resting !== null) {
-            return [
-                'kind' => 'spring',
-                'shapes' => $resting->shapes,
-                'shortest' => $resting->shortest,
-                'longest' => $resting->longest,
-            ];
-        }
-        if (! $run->route instanceof HangRoute) {
-            return null;
-        }
-        $catenaries = $run->route->catenaries($run);
-        if ($catenaries === []) {
-            return null;
-        }
-        $spans = array_map(
-            fn (Catenary $one): array => self::hanging($one, $run->route->up, $run->stock->weight()),
-            $catenaries,
-        );
-        $last = $spans[count($spans) - 1];
-        $height = array_map(static fn (Catenary $one): float => $one->lowest->dot($run->route->up), $catenaries);
-
-        return [
-            'kind' => 'hang',
-            'sag' => max(array_column($spans, 'sag')),
-            'lowest' => $spans[(int) array_search(min($height), $height, true)]['lowest'],
-            'angles' => [$spans[0]['angles'][0], $last['angles'][1]],
-            'pull' => [$spans[0]['pull'][0], $last['pull'][1]],
-            ...(count($spans) > 1 ? ['spans' => $spans] : []),
-        ];
-    }
-
-    /**
-     * @return array{
-     *     length: float, sag: float, lowest: list<float>, angles: array{float, float}, pull: array{float, float},
-     * }
-     */
-    private static function hanging(Catenary $catenary, Vector $up, float $weight): array
-    {
-        $directions = $catenary->curve->directions;
-        $slope = static fn (Vector $direction): float => rad2deg(asin(max(-1.0, min(1.0, $direction->dot($up)))));
-
-        return [
-            'length' => $catenary->curve->length(),
-            'sag' => $catenary->sag,
-            'lowest' => self::vector($catenary->lowest),
-            'angles' => [-$slope($directions[0]), $slope($directions[count($directions) - 1])],
-            'pull' => [$catenary->pull($weight, $catenary->first), $catenary->pull($weight, $catenary->last)],
-        ];
     }
 
     /** @return list<array<string, mixed>> what each vertex is tied to, and which ways it may still move */
@@ -310,7 +221,10 @@ final class SolutionWriter
                     'holds' => ! in_array($number, $tied->held->broken, true),
                     'off' => $tied->held->missed[$number],
                 ], $tied->ties, array_keys($tied->ties)),
-                'free' => array_map(self::vector(...), $laid->free($index)),
+                'free' => array_map(
+                    static fn (Vector $way): array => $way->withoutNegativeZeros(),
+                    $laid->free($index),
+                ),
             ];
         }
 
@@ -323,9 +237,10 @@ final class SolutionWriter
         return [
             'rule' => $finding->rule,
             'severity' => $finding->severity->value,
+            'subject' => $finding->subject->toArray(),
             'title' => $finding->title,
             'message' => $finding->message,
-            'at' => self::vector($finding->at),
+            'at' => $finding->at->withoutNegativeZeros(),
             'span' => $finding->span,
             ...array_filter([
                 'measured' => $finding->measured,

@@ -7,6 +7,8 @@ namespace Bowline\Geometry;
 /** A circular piece of a path: right-handed about its normal, from its start through its angle. */
 final readonly class Arc implements Segment
 {
+    use AnalyticSegment;
+
     /** @param  float  $angle  radians, 0 to π */
     public function __construct(
         public Vector $from,
@@ -90,5 +92,45 @@ final readonly class Arc implements Segment
     public function leastRadius(): float
     {
         return $this->radius;
+    }
+
+    public function reversed(): self
+    {
+        return new self(
+            $this->to, $this->from, $this->centre, $this->normal->times(-1.0), $this->radius, $this->angle,
+        );
+    }
+
+    public function closestTo(Vector $point): float
+    {
+        $start = $this->from->minus($this->centre);
+        $way = $point->minus($this->centre);
+        $angle = atan2($way->dot($this->normal->cross($start)), $way->dot($start));
+        $angle = $angle < 0.0 ? $angle + 2 * M_PI : $angle;
+        if ($angle <= $this->angle) {
+            return $this->radius * $angle;
+        }
+
+        return $point->distanceTo($this->from) <= $point->distanceTo($this->to) ? 0.0 : $this->length();
+    }
+
+    public function turning(): float
+    {
+        return $this->angle;
+    }
+
+    public function bendingAt(float $along): Vector
+    {
+        return $this->centre->minus($this->pointAt($along))->times(1.0 / $this->radius ** 2);
+    }
+
+    public function carried(Vector $direction, float $along): Vector
+    {
+        return $direction->turnedAbout($this->normal, $along / $this->radius);
+    }
+
+    public function accept(SegmentVisitor $visitor): mixed
+    {
+        return $visitor->arc($this);
     }
 }

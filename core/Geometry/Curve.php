@@ -178,6 +178,88 @@ final readonly class Curve implements Segment
         return $this->least;
     }
 
+    public function points(Chord $chord): array
+    {
+        return array_map($this->pointAt(...), $this->places($chord));
+    }
+
+    public function knots(): array
+    {
+        return $this->along;
+    }
+
+    public function reversed(): self
+    {
+        $length = $this->length();
+
+        return new self(
+            array_reverse($this->points),
+            array_map(static fn (Vector $one): Vector => $one->times(-1.0), array_reverse($this->directions)),
+            array_map(static fn (float $one): float => $length - $one, array_reverse($this->along)),
+            array_reverse($this->curvature),
+            $this->least,
+            $length - $this->leastAt,
+            array_reverse($this->through),
+        );
+    }
+
+    /** The nearest of its points, made better between the two beside it by golden section. */
+    public function closestTo(Vector $point): float
+    {
+        $nearest = 0;
+        $least = INF;
+        foreach ($this->points as $index => $one) {
+            $distance = $one->distanceTo($point);
+            if ($distance < $least) {
+                [$nearest, $least] = [$index, $distance];
+            }
+        }
+        $low = $this->along[max(0, $nearest - 1)];
+        $high = $this->along[min(count($this->along) - 1, $nearest + 1)];
+        while ($high - $low > Tolerance::COINCIDENT) {
+            $part = ($high - $low) * (3.0 - sqrt(5.0)) / 2.0;
+            $isNearLow =
+                $this->pointAt($low + $part)->distanceTo($point) <= $this->pointAt($high - $part)->distanceTo($point);
+            [$low, $high] = $isNearLow ? [$low, $high - $part] : [$low + $part, $high];
+        }
+        $between = ($low + $high) / 2;
+
+        return $this->pointAt($between)->distanceTo($point) < $least ? $between : $this->along[$nearest];
+    }
+
+    public function tightestAt(): float
+    {
+        return $this->leastAt;
+    }
+
+    /** Small turns one after another, from point to point of it. */
+    public function carried(Vector $direction, float $along): Vector
+    {
+        foreach ($this->directions as $i => $travel) {
+            if ($this->along[$i] >= $along) {
+                break;
+            }
+            $direction = $direction->squareTo($travel);
+        }
+
+        return $direction->squareTo($this->directionAt($along));
+    }
+
+    public function bendingAt(float $along): null
+    {
+        return null;
+    }
+
+    public function curve(): self
+    {
+        return $this;
+    }
+
+    public function accept(SegmentVisitor $visitor): mixed
+    {
+        return $visitor->curve($this);
+    }
+
     /** @return array{int, float} the piece between two points, and how far into it */
     private function place(float $along): array
     {

@@ -7,6 +7,8 @@ namespace Bowline\Geometry;
 /** A straight piece of a path. */
 final readonly class Line implements Segment
 {
+    use AnalyticSegment;
+
     public function __construct(
         public Vector $from,
         public Vector $to,
@@ -51,5 +53,35 @@ final readonly class Line implements Segment
     public function leastRadius(): float
     {
         return INF;
+    }
+
+    public function reversed(): self
+    {
+        return new self($this->to, $this->from);
+    }
+
+    public function closestTo(Vector $point): float
+    {
+        return max(0.0, min($this->length(), $point->minus($this->from)->dot($this->directionAt(0.0))));
+    }
+
+    public function bendingAt(float $along): Vector
+    {
+        return Vector::zero();
+    }
+
+    public function turning(): float
+    {
+        return 0.0;
+    }
+
+    public function carried(Vector $direction, float $along): Vector
+    {
+        return $direction;
+    }
+
+    public function accept(SegmentVisitor $visitor): mixed
+    {
+        return $visitor->line($this);
     }
 }

@@ -33,6 +33,12 @@ final class Tolerance
     /** A path piece shorter than this is not drawn: it is what rounding leaves between two bends that touch. */
     public const NOTHING = 1e-9;
 
+    /** Unit directions whose cross product is shorter than this are parallel: a turn of 6·10⁻⁸ degrees. */
+    public const PARALLEL = 1e-9;
+
+    /** Below this a cross product of unit directions is rounding, and says nothing about an axis. */
+    public const NO_ROTATION = 1e-12;
+
     /** Rules forgive this much, so that a radius or leg that is exactly enough is enough after rounding. */
     public const RULE_SLACK = 1e-7;
 

@@ -112,6 +112,12 @@ final readonly class Vector
             ->plus($axis->times($axis->dot($this) * (1.0 - cos($angle))));
     }
 
+    /** Unit part of it that is square to a unit direction. */
+    public function squareTo(self $direction): self
+    {
+        return $this->minus($direction->times($this->dot($direction)))->unit();
+    }
+
     /** A unit vector square to this one; directions that differ by rounding alone get nearly the same. */
     public function anySquare(): self
     {
@@ -130,5 +136,11 @@ final readonly class Vector
     public function toArray(): array
     {
         return [$this->x, $this->y, $this->z];
+    }
+
+    /** @return list<float> its components; 0 in place of −0, which reads as a mistake */
+    public function withoutNegativeZeros(): array
+    {
+        return [$this->x + 0.0, $this->y + 0.0, $this->z + 0.0];
     }
 }

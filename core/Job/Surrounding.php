@@ -7,7 +7,6 @@ namespace Bowline\Job;
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Shape\MeshTriangles;
-use Bowline\Job\Shape\Panel;
 use Bowline\Job\Shape\Shape;
 use Bowline\Job\Shape\ShapeReader;
 
@@ -59,9 +58,6 @@ final readonly class Surrounding
     /** What to call a face behind the name of the thing; nothing for the front of a panel. */
     public function faceWords(string $name): string
     {
-        return match (true) {
-            $this->shape instanceof Panel => $name === 'front' ? '' : $name,
-            default => str_replace('-', '−', $name).' face',
-        };
+        return $this->shape->faceWords($name);
     }
 }

@@ -6,10 +6,8 @@ namespace Bowline\Proposals;
 
 use Bowline\Editing\EditError;
 use Bowline\Editing\StopList;
-use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\Node;
-use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
 use stdClass;
@@ -56,7 +54,7 @@ final readonly class Comb
             $ids,
         );
         foreach ($runs as $run) {
-            if ($run->id === $along || ! $run->route instanceof FlexibleRoute) {
+            if ($run->id === $along || $run->route->corners() !== null) {
                 throw new EditError(sprintf('%s cannot be combed: only flexible runs lie beside another.', $run->name));
             }
             if ((new Node($host->source))->find('route')?->find('host')?->value === $run->id) {
@@ -126,7 +124,10 @@ final readonly class Comb
         $item = clone $run->source;
         unset($item->fixed_length);
         // It goes the way of the bundle: the end that is nearer to where that begins comes first.
-        [$start, $end] = [$this->place($this->from), $this->place($this->to)];
+        [$start, $end] = [
+            $this->along->path->pointAt($this->from),
+            $this->along->path->pointAt($this->to),
+        ];
         $straight = $run->from->at->distanceTo($start) + $run->to->at->distanceTo($end);
         if ($straight > $run->to->at->distanceTo($start) + $run->from->at->distanceTo($end)) {
             [$from, $to] = [$item->from ?? null, $item->to ?? null];
@@ -143,18 +144,5 @@ final readonly class Comb
         ];
 
         return $item;
-    }
-
-    private function place(float $along): Vector
-    {
-        $at = 0.0;
-        foreach ($this->along->path->segments as $segment) {
-            if ($along <= $at + $segment->length()) {
-                return $segment->pointAt($along - $at);
-            }
-            $at += $segment->length();
-        }
-
-        return $this->along->run->to->at;
     }
 }

@@ -16,7 +16,7 @@ use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Routing\LaidRun;
-use Bowline\Routing\Meanwhile;
+use Bowline\Routing\ProvisionalRoute;
 use Bowline\Routing\Run;
 use Bowline\Solving\SolvedRun;
 use Bowline\Solving\Solver;
@@ -46,7 +46,7 @@ final readonly class EditPreview
     public static function ofRun(Job $job, Run $run, Node $change, ?float $step): self
     {
         $solver = new Solver($job, new WorkBudget);
-        $shown = Meanwhile::of($run);
+        $shown = ProvisionalRoute::of($run);
         // What is only told other numbers need not be laid first as it was.
         $laid =
             $change->get('do')->value === 'set-route' ? LaidRun::curve($run, new Path([])) : $shown->route->lay($shown);
@@ -54,7 +54,7 @@ final readonly class EditPreview
             RunEdits::apply(RunDraft::of($laid), $change, $job->site)->run(), $job->site, $laid,
         );
         $solve = static fn (stdClass $item): array => [
-            $solver->preview(Meanwhile::of(Run::read(new Node($item), $job->site))),
+            $solver->preview(ProvisionalRoute::of(Run::read(new Node($item), $job->site))),
         ];
 
         $scale = DragParameter::of($change, $laid, $job->site->values);
@@ -110,7 +110,7 @@ final readonly class EditPreview
         );
         $budget = new WorkBudget;
         $preview = static fn (Job $of): array => array_map(
-            static fn (Run $run): SolvedRun => (new Solver($of, $budget))->preview(Meanwhile::of($run)),
+            static fn (Run $run): SolvedRun => (new Solver($of, $budget))->preview(ProvisionalRoute::of($run)),
             array_values(array_intersect_key($of->runs, $touched)),
         );
         $solve = static fn (float $amount): array => $preview($amount === $wish ? $there : $read($amount));

@@ -7,7 +7,6 @@ namespace Bowline\Proposals;
 use Bowline\Editing\EditError;
 use Bowline\Editing\StopList;
 use Bowline\Geometry\Arc;
-use Bowline\Geometry\Line;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
@@ -120,7 +119,7 @@ final class LineChains
         }
         $ahead = [];
         while (($before = $this->takeAt(($ahead[count($ahead) - 1] ?? $chain[0])->start())) !== null) {
-            $ahead[] = self::turned($before);
+            $ahead[] = $before->reversed();
         }
 
         return [...array_reverse($ahead), ...$chain];
@@ -136,25 +135,11 @@ final class LineChains
             if ($segment !== null) {
                 unset($this->loose[$key]);
 
-                return $number % 2 === 0 ? $segment : self::turned($segment);
+                return $number % 2 === 0 ? $segment : $segment->reversed();
             }
         }
 
         return null;
-    }
-
-    private static function turned(Segment $segment): Segment
-    {
-        return $segment instanceof Arc
-            ? new Arc(
-                $segment->to,
-                $segment->from,
-                $segment->centre,
-                $segment->normal->times(-1.0),
-                $segment->radius,
-                $segment->angle,
-            )
-            : new Line($segment->end(), $segment->start());
     }
 
     /** @param  non-empty-list<Segment>  $chain */
@@ -164,17 +149,18 @@ final class LineChains
         $last = count($chain) - 1;
         foreach ($chain as $i => $segment) {
             $before = $chain[$i - 1] ?? null;
-            if ($segment instanceof Arc) {
+            if (is_finite($segment->leastRadius())) {
                 if (! $this->isBend($segment, $before, $chain[$i + 1] ?? null)) {
                     return;
                 }
-                $reach = $segment->radius * tan($segment->angle / 2);
+                $reach = $segment->leastRadius() * tan($segment->turning() / 2);
                 $stops[] = (object) [
-                    'at' => self::numbers($segment->from->plus($segment->directionAt(0.0)->times($reach))),
-                    'corner' => (object) ['radius' => StopList::tidy($segment->radius)],
+                    'at' => self::numbers($segment->start()->plus($segment->directionAt(0.0)->times($reach))),
+                    'corner' => (object) ['radius' => StopList::tidy($segment->leastRadius())],
                 ];
             } elseif (
-                $before instanceof Line &&
+                $before !== null &&
+                is_infinite($before->leastRadius()) &&
                 $segment->directionAt(0.0)->angleTo($before->directionAt(0.0)) >= Tolerance::NO_TURN
             ) {
                 $stops[] = (object) ['at' => self::numbers($segment->start())];
@@ -187,26 +173,20 @@ final class LineChains
         ];
     }
 
-    private function isBend(Arc $arc, ?Segment $before, ?Segment $after): bool
+    private function isBend(Segment $arc, ?Segment $before, ?Segment $after): bool
     {
+        $turnsBefore = $before?->directionAt($before->length())->angleTo($arc->directionAt(0.0)) ?? 0.0;
+        $turnsAfter = $after?->directionAt(0.0)->angleTo($arc->directionAt($arc->length())) ?? 0.0;
         $why = match (true) {
-            $arc->angle >= Tolerance::REVERSAL => 'turns by half a circle or more',
-            $before !== null &&
-                $before->directionAt($before->length())->angleTo($arc->directionAt(0.0)) > self::TANGENT,
-            $after !== null &&
-                $after->directionAt(0.0)->angleTo($arc->directionAt($arc->length())) > self::TANGENT => 'is not '.
-                'tangent '.
-                'to '.
-                'what '.
-                'it '.
-                'joins',
+            $arc->turning() >= Tolerance::REVERSAL => 'turns by half a circle or more',
+            max($turnsBefore, $turnsAfter) > self::TANGENT => 'is not tangent to what it joins',
             default => null,
         };
         if ($why !== null) {
             $this->remarks[] = sprintf(
                 'The line with the arc of R %s at %s was left out: the arc %s.',
-                $this->units->number($arc->radius),
-                $this->place($arc->from),
+                $this->units->number($arc->leastRadius()),
+                $this->place($arc->start()),
                 $why,
             );
         }

@@ -40,11 +40,11 @@ final readonly class ClampPassage
     /** @return list<self> in the order of travel */
     public static function of(LaidRun $laid): array
     {
-        $route = $laid->run->route;
         $passages = [];
-        foreach ($route instanceof CornersRoute ? $route->stops : [] as $index => $stop) {
-            if ($stop instanceof ClampStop) {
-                $passages[] = self::through($laid, $stop, $index);
+        foreach ($laid->run->route->corners()->stops ?? [] as $index => $stop) {
+            $passage = $stop->passage();
+            if ($passage !== null) {
+                $passages[] = self::through($laid, $passage, $index);
             }
         }
 

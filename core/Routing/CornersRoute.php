@@ -21,6 +21,8 @@ use Bowline\Job\Stop\StopReader;
  */
 final readonly class CornersRoute implements Route
 {
+    use RouteDefaults;
+
     /**
      * @param  list<Stop>  $stops
      * @param  list<Vertex>|null  $like  the corners of the run it follows, where they are for this one
@@ -76,6 +78,16 @@ final readonly class CornersRoute implements Route
         return $this->like !== null;
     }
 
+    public function sweepSteps(): null
+    {
+        return null;
+    }
+
+    public function corners(): self
+    {
+        return $this;
+    }
+
     public function lay(Run $run): LaidRun
     {
         [$vertices, $tied] = $this->vertices($run);
@@ -108,7 +120,7 @@ final readonly class CornersRoute implements Route
             $own = $stop->corner();
             foreach ($stop->vertices($last) as $at) {
                 if ($stop->ties() !== []) {
-                    $held = Held::by($stop->ties(), $at, $last);
+                    $held = TieSolver::solve($stop->ties(), $at, $last);
                     $tied[count($vertices)] = new TiedCorner($stop->ties(), $held);
                     $at = $held->at;
                 }

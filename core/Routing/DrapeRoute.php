@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
+use Bowline\Curves\Catenary;
+use Bowline\Curves\Spline;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
@@ -11,19 +13,19 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Routing\Flexible\Bodies;
-use Bowline\Routing\Flexible\Catenary;
 use Bowline\Routing\Flexible\Clearance;
 use Bowline\Routing\Flexible\DrapedEnd;
 use Bowline\Routing\Flexible\Draping;
 use Bowline\Routing\Flexible\GivenLength;
 use Bowline\Routing\Flexible\Nudge;
 use Bowline\Routing\Flexible\PartWatched;
-use Bowline\Routing\Flexible\Spline;
 use Bowline\Routing\Flexible\Watch;
 
 /** `drape`: a line let down between its two ends, which lies on the surroundings it meets; or as it was kept. */
 final readonly class DrapeRoute implements SettlingRoute
 {
+    use RouteDefaults;
+
     /** What takes about so long to settle is not waited for, ms. */
     private const LONG = 900.0;
 
@@ -34,12 +36,12 @@ final readonly class DrapeRoute implements SettlingRoute
      * @param  list<Vector>  $kept  points of the shape it has been kept in; none when it lies as it falls
      * @param  array{string, string}  $held  how its two ends are (DrapedEnd)
      * @param  list<Nudge>  $nudges
-     * @param  bool  $isSettled  false  to have it hang as if nothing stood in its way, for as long as it has not come
+     * @param  bool  $isSettled  false to have it hang as if nothing stood in its way, for as long as it has not come
      *     to lie
      */
     private function __construct(
         private GivenLength $length,
-        public array $kept,
+        private array $kept,
         private array $held,
         private array $nudges,
         private Vector $up,
@@ -77,19 +79,9 @@ final readonly class DrapeRoute implements SettlingRoute
         return $this->length->gates->points();
     }
 
-    public function stopCount(): int
-    {
-        return 0;
-    }
-
     public function sweepSteps(): int
     {
         return 8;
-    }
-
-    public function ownEnds(): ?array
-    {
-        return null;
     }
 
     public function asCut(Run $run): self
@@ -109,6 +101,16 @@ final readonly class DrapeRoute implements SettlingRoute
     public function span(Run $run): array
     {
         return [$this->length->distance($run), $this->length->of($run)];
+    }
+
+    public function carriesTwist(): bool
+    {
+        return false;
+    }
+
+    public function settling(): self
+    {
+        return $this;
     }
 
     public function lay(Run $run): LaidRun
@@ -192,7 +194,11 @@ final readonly class DrapeRoute implements SettlingRoute
             $links * (8 + 3 * $this->bodies->count() + 7 * $this->bodies->countMeshes()) > self::LONG;
     }
 
-    /** Whether its far end lies where it falls. */
+    public function kept(): array
+    {
+        return $this->kept;
+    }
+
     public function endsFree(): bool
     {
         return $this->held[1] === DrapedEnd::FREE;
@@ -233,12 +239,6 @@ final readonly class DrapeRoute implements SettlingRoute
         ])));
     }
 
-    /**
-     * Where it has come to lie in something all the same, deeper than it may.
-     *
-     * @return array{float, float, Vector, string}|null how deep, mm; developed length and place there; name of what it
-     *     is in
-     */
     public function deepest(LaidRun $laid): ?array
     {
         if (
@@ -251,37 +251,29 @@ final readonly class DrapeRoute implements SettlingRoute
         }
         $half = $laid->run->stock->section->outsideDiameter / 2;
         $deepest = null;
-        $at = 0.0;
-        foreach ($laid->path->segments as $segment) {
-            if ($segment instanceof Curve) {
-                $isLast = $segment === $laid->path->segments[count($laid->path->segments) - 1];
-                $clearance = new Clearance(
-                    $this->bodies,
-                    $half,
-                    $segment->start(),
-                    $isLast && $this->endsFree() ? null : $segment->end(),
-                );
-                [$deep, $along, $body] = $clearance->deepest($segment);
-                $deepest =
-                    $deep > ($deepest[0] ?? Draping::DEEP)
-                        ? [$deep, $at + $along, $segment->pointAt($along), $this->bodies->name($body)]
-                        : $deepest;
-            }
-            $at += $segment->length();
+        foreach ($laid->path->curves() as [$at, $curve]) {
+            $isLast = $curve === $laid->path->segments[count($laid->path->segments) - 1];
+            $clearance = new Clearance(
+                $this->bodies,
+                $half,
+                $curve->start(),
+                $isLast && $this->endsFree() ? null : $curve->end(),
+            );
+            [$deep, $along, $body] = $clearance->deepest($curve);
+            $deepest =
+                $deep > ($deepest[0] ?? Draping::DEEP)
+                    ? [$deep, $at + $along, $curve->pointAt($along), $this->bodies->name($body)]
+                    : $deepest;
         }
 
         return $deepest;
     }
 
-    /**
-     * Whether it is so long for its thickness that it is not let down onto what it meets, but drawn as it would hang.
-     */
     public function isTooLong(Run $run): bool
     {
         return $this->kept === [] && $this->length->of($run) > self::LONGEST * $run->stock->section->outsideDiameter;
     }
 
-    /** @return list<string> names of what it is laid through, as its shape is not at hand */
     public function unknown(): array
     {
         return $this->kept === [] ? $this->bodies->unknown() : [];

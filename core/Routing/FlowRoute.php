@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
+use Bowline\Curves\Spline;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
@@ -14,14 +15,15 @@ use Bowline\Job\Site;
 use Bowline\Routing\Flexible\FlowLength;
 use Bowline\Routing\Flexible\FlowPoint;
 use Bowline\Routing\Flexible\Gate;
-use Bowline\Routing\Flexible\Spline;
 
 /**
  * `flow`: a smooth curve through points, leaving and entering along the port axes, after any lead. On the axis of a
  * clamp it is straight.
  */
-final readonly class FlowRoute implements FlexibleRoute
+final readonly class FlowRoute implements Route
 {
+    use RouteDefaults;
+
     /**
      * @param  list<FlowPoint>  $points
      * @param  array{float, float}  $pulls  how strongly the axes at its two ends pull
@@ -55,29 +57,9 @@ final readonly class FlowRoute implements FlexibleRoute
         return count($this->points);
     }
 
-    public function sweepSteps(): int
-    {
-        return 16;
-    }
-
-    public function ownEnds(): ?array
-    {
-        return null;
-    }
-
-    public function shortage(LaidRun $laid): ?array
-    {
-        return null;
-    }
-
-    public function asCut(Run $run): self
+    public function smooth(): self
     {
         return $this;
-    }
-
-    public function span(Run $run): ?array
-    {
-        return null;
     }
 
     public function lay(Run $run): LaidRun

@@ -4,21 +4,24 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
+use Bowline\Curves\Catenary;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
-use Bowline\Routing\Flexible\Catenary;
 use Bowline\Routing\Flexible\GivenLength;
+use Bowline\Routing\Flexible\HangingShape;
 
 /** `hang`: a uniform flexible line between the two ends under gravity; axes and leads are ignored. */
-final readonly class HangRoute implements FlexibleRoute
+final readonly class HangRoute implements Route
 {
+    use RouteDefaults;
+
     /** @param  Vector  $up  unit */
     private function __construct(
         private GivenLength $length,
-        public Vector $up,
+        private Vector $up,
     ) {
     }
 
@@ -32,19 +35,9 @@ final readonly class HangRoute implements FlexibleRoute
         return $this->length->gates->points();
     }
 
-    public function stopCount(): int
-    {
-        return 0;
-    }
-
     public function sweepSteps(): int
     {
         return 64;
-    }
-
-    public function ownEnds(): ?array
-    {
-        return null;
     }
 
     public function asCut(Run $run): self
@@ -55,6 +48,28 @@ final readonly class HangRoute implements FlexibleRoute
     public function span(Run $run): array
     {
         return [$this->length->distance($run), $this->length->of($run)];
+    }
+
+    public function isLimp(): bool
+    {
+        return true;
+    }
+
+    public function carriesTwist(): bool
+    {
+        return false;
+    }
+
+    public function facts(Run $run, bool $isFull): ?HangingShape
+    {
+        $spans = $this->catenaries($run);
+
+        return $spans === [] ? null : new HangingShape($spans, $this->up, $run->stock->weight());
+    }
+
+    public function gravity(): Vector
+    {
+        return $this->up;
     }
 
     public function lay(Run $run): LaidRun

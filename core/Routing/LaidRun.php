@@ -6,7 +6,6 @@ namespace Bowline\Routing;
 
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
-use Bowline\Job\Stop\ClampStop;
 use Bowline\Routing\Flexible\Gate;
 
 /** A run laid along its route: where it goes, before anything is judged. */
@@ -101,11 +100,11 @@ final class LaidRun
         if ($vertex->place !== VertexPlace::Stop) {
             return [];
         }
-        $stop = $this->run->route instanceof CornersRoute ? $this->run->route->stops[$vertex->stop ?? 0] ?? null : null;
+        $held = $this->run->route->corners()?->stops[$vertex->stop ?? 0]?->axis();
 
         return match (true) {
             isset($this->tied[$index]) => $this->tied[$index]->held->free,
-            $stop instanceof ClampStop => [$stop->clamp->axis],
+            $held !== null => [$held],
             default => [new Vector(1.0, 0.0, 0.0), new Vector(0.0, 1.0, 0.0), new Vector(0.0, 0.0, 1.0)],
         };
     }

@@ -12,7 +12,6 @@ use Bowline\Job\RunEnd;
 use Bowline\Job\RunReferences;
 use Bowline\Job\Site;
 use Bowline\Job\Stock;
-use Bowline\Job\Stop\ClampStop;
 use Bowline\Job\Stop\StopReader;
 use Bowline\Job\Tie\Tie;
 use LogicException;
@@ -232,7 +231,7 @@ final class RouteBook implements RunReferences
             }
         }
         $stop = StopReader::read($node, $site, $id);
-        if ($stop instanceof ClampStop) {
+        if ($stop->passage() !== null) {
             return $stop->vertices(Vector::zero());
         }
         $needsLast =
@@ -241,7 +240,7 @@ final class RouteBook implements RunReferences
         $last = $needsLast ? $this->before($site, $id, $index, $run, $asking) : Vector::zero();
         $told = $stop->vertices($last);
 
-        return $stop->ties() === [] ? $told : [Held::by($stop->ties(), $told[0], $last)->at];
+        return $stop->ties() === [] ? $told : [TieSolver::solve($stop->ties(), $told[0], $last)->at];
     }
 
     private function before(Site $site, string $id, int $index, Node $run, Node $asking): Vector

@@ -57,11 +57,7 @@ final readonly class Run
             $node->object(),
         );
 
-        return match (true) {
-            $run->isMoving() => $run->amid($site),
-            $route instanceof DrapeRoute => $run->withRoute($route->inReach($run)),
-            default => $run,
-        };
+        return $run->isMoving() ? $run->amid($site) : $run->withRoute($route->inReach($run));
     }
 
     /**
@@ -105,7 +101,7 @@ final readonly class Run
     /** How long it may be at most, to tell what it can come near, mm. */
     private function reach(): float
     {
-        $span = $this->route instanceof FlexibleRoute ? $this->route->span($this) : null;
+        $span = $this->route->span($this);
 
         return 500.0 + ($span === null ? 3 * $this->from->at->distanceTo($this->to->at) : max($span));
     }
@@ -162,7 +158,7 @@ final readonly class Run
      */
     private static function end(Node $node, string $which, Route $route, Site $site): RunEnd
     {
-        $own = $route instanceof FlexibleRoute ? $route->ownEnds() : null;
+        $own = $route->ownEnds();
         $said = $node->find($which);
 
         return $said === null && $own !== null

@@ -8,16 +8,18 @@ use Bowline\Curves\Elastica;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
-use Bowline\Geometry\Segment;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Site;
 use Bowline\Routing\Flexible\Gates;
+use Bowline\Routing\Flexible\RestingShapes;
 
 /** `spring`: an elastic hose of a given length, leads included, held at both port axes and free to swivel. */
-final readonly class SpringRoute implements FlexibleRoute, FollowsShape
+final readonly class SpringRoute implements FollowsShape, Route
 {
+    use RouteDefaults;
+
     /** More shapes than these are not offered. */
     public const MOST_SHAPES = 4;
 
@@ -45,14 +47,14 @@ final readonly class SpringRoute implements FlexibleRoute, FollowsShape
         return $this->gates->points();
     }
 
-    public function stopCount(): int
+    public function sprung(): self
     {
-        return 0;
+        return $this;
     }
 
-    public function ownEnds(): ?array
+    public function facts(Run $run, bool $isFull): ?RestingShapes
     {
-        return null;
+        return $isFull && $this->gates->isNone() ? RestingShapes::of($run, $this) : null;
     }
 
     public function lay(Run $run): LaidRun
@@ -69,9 +71,7 @@ final readonly class SpringRoute implements FlexibleRoute, FollowsShape
 
     public function layAfter(Run $run, LaidRun $before): LaidRun
     {
-        $curves = array_values(
-            array_filter($before->path->segments, static fn (Segment $segment): bool => $segment instanceof Curve),
-        );
+        $curves = array_column($before->path->curves(), 1);
         $next = 0;
         $jumped = false;
         $laid = $this->gates->lay($run, $this->length, function (Run $span, float $length) use (
@@ -144,11 +144,6 @@ final readonly class SpringRoute implements FlexibleRoute, FollowsShape
         [$distance, $free] = $this->span($run);
 
         return $free <= $distance + 1e-9;
-    }
-
-    public function asCut(Run $run): self
-    {
-        return $this;
     }
 
     public function span(Run $run): array

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
-use Bowline\Geometry\Curve;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
@@ -60,11 +59,9 @@ final class Sweep
     /** Null when the run does not move, or is rigid. It takes long: `LaidRun::sweep` keeps it. */
     public static function of(LaidRun $laid): ?self
     {
-        $route = $laid->run->route;
+        $steps = $laid->run->isMoving() ? $laid->run->route->sweepSteps() : null;
 
-        return $laid->run->isMoving() && $route instanceof FlexibleRoute
-            ? new self(self::positions($laid, $route))
-            : null;
+        return $steps === null ? null : new self(self::positions($laid, $steps));
     }
 
     public function tightest(): MovedPosition
@@ -125,10 +122,10 @@ final class Sweep
     }
 
     /** @return non-empty-list<MovedPosition> */
-    private static function positions(LaidRun $laid, FlexibleRoute $route): array
+    private static function positions(LaidRun $laid, int $steps): array
     {
         $movement = $laid->run->from->movement ?? $laid->run->to->movement;
-        $cut = $laid->run->withRoute($route->asCut($laid->run));
+        $cut = $laid->run->withRoute($laid->run->route->asCut($laid->run));
         $at = static function (float $part, MovedPosition $from) use ($cut, $laid, $movement): MovedPosition {
             [$moved, $jumped] = self::followed($cut, $part, $from->part, $from->laid);
             $twist = self::twist($laid, $moved, $part);
@@ -147,7 +144,7 @@ final class Sweep
         };
         $placed = $movement?->placedPart() ?? 0.0;
         $rest = max(0.0, min(1.0, $placed));
-        $parts = self::parts($cut, $route->sweepSteps());
+        $parts = self::parts($cut, $steps);
         $first = $at($rest, new MovedPosition($placed, null, $laid, null, 0.0, null));
         [$before, $after] = [[], []];
         $last = $first;
@@ -172,7 +169,7 @@ final class Sweep
     private static function parts(Run $cut, int $steps): array
     {
         $parts = array_map(static fn (int $i): float => $i / $steps, range(0, $steps));
-        $up = $cut->route instanceof HangRoute ? $cut->route->up : null;
+        $up = $cut->route->gravity();
         foreach ([$up, null] as $across) {
             $distance = static function (float $part) use ($cut, $across): float {
                 $way = $cut->to->moved($part)->at->minus($cut->from->moved($part)->at);
@@ -389,7 +386,7 @@ final class Sweep
 
     private static function taut(LaidRun $laid): ?float
     {
-        $span = $laid->run->route instanceof FlexibleRoute ? $laid->run->route->span($laid->run) : null;
+        $span = $laid->run->route->span($laid->run);
 
         return $span === null ? null : $span[0] / max(1e-9, $span[1]);
     }
@@ -401,7 +398,7 @@ final class Sweep
      */
     private static function twist(LaidRun $rest, LaidRun $moved, float $part): ?float
     {
-        if ($rest->run->route instanceof HangRoute || $rest->run->route instanceof DrapeRoute) {
+        if (! $rest->run->route->carriesTwist()) {
             return null;
         }
         [$from, $to] = [$rest->run->from->movement, $rest->run->to->movement];
@@ -436,12 +433,7 @@ final class Sweep
     {
         $travel = [];
         foreach ($path->segments as $segment) {
-            array_push(
-                $travel,
-                ...$segment instanceof Curve
-                    ? $segment->directions
-                    : [$segment->directionAt(0.0), $segment->directionAt($segment->length())],
-            );
+            array_push($travel, ...array_map($segment->directionAt(...), $segment->knots()));
         }
 
         return $travel === [] ? [new Vector(1.0, 0.0, 0.0)] : $travel;

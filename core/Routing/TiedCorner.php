@@ -12,7 +12,7 @@ final readonly class TiedCorner
     /** @param  list<Tie>  $ties */
     public function __construct(
         public array $ties,
-        public Held $held,
+        public TieSolution $held,
     ) {
     }
 }

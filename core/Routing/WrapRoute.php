@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
+use Bowline\Curves\LeadOff;
+use Bowline\Curves\Winding;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
@@ -15,12 +17,12 @@ use Bowline\Job\Node;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Site;
 use Bowline\Job\Values;
-use Bowline\Routing\Flexible\LeadOff;
-use Bowline\Routing\Flexible\Winding;
 
 /** `wrap`: a helix wound round another run, following its bends. */
-final readonly class WrapRoute implements FlexibleRoute
+final readonly class WrapRoute implements Route
 {
+    use RouteDefaults;
+
     /** So many may be wound on one another: each has all the turns of those below it, and its own. */
     private const MOST_DEEP = 4;
 
@@ -34,7 +36,7 @@ final readonly class WrapRoute implements FlexibleRoute
         $values = $site->values;
         $hostNode = $node->get('host');
         $host = RouteBook::of($site)->laid($site, $hostNode->text(), $hostNode);
-        $depth = 1 + ($host->run->route instanceof self ? $host->run->route->depth : 0);
+        $depth = 1 + $host->run->route->windingDepth();
         if ($depth > self::MOST_DEEP) {
             throw $hostNode->error(
                 sprintf('%d runs are wound on one another there already, and no more may be', self::MOST_DEEP),
@@ -119,16 +121,6 @@ final readonly class WrapRoute implements FlexibleRoute
         return [];
     }
 
-    public function stopCount(): int
-    {
-        return 0;
-    }
-
-    public function sweepSteps(): int
-    {
-        return 16;
-    }
-
     public function ownEnds(): array
     {
         return [
@@ -137,19 +129,14 @@ final readonly class WrapRoute implements FlexibleRoute
         ];
     }
 
-    public function shortage(LaidRun $laid): ?array
+    public function goesThroughClamps(): bool
     {
-        return null;
+        return false;
     }
 
-    public function asCut(Run $run): self
+    public function windingDepth(): int
     {
-        return $this;
-    }
-
-    public function span(Run $run): ?array
-    {
-        return null;
+        return $this->depth;
     }
 
     public function lay(Run $run): LaidRun

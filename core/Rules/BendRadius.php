@@ -25,7 +25,7 @@ final class BendRadius implements Rule
             }
             $findings[] = new Finding(
                 'bend-radius',
-                Severity::Violation,
+                Severity::Violation, Subject::bend($index),
                 sprintf('Bend %d is too tight', $index + 1),
                 sprintf(
                     'R %s; this %s needs at least R %s.',
@@ -47,15 +47,11 @@ final class BendRadius implements Rule
     private function curves(LaidRun $laid, float $least): array
     {
         $findings = [];
-        $at = 0.0;
-        foreach ($laid->path->segments as $segment) {
-            if (
-                $segment instanceof Curve &&
-                $segment->least < $least * (1.0 - Tolerance::CURVE_ACCURACY) - Tolerance::RULE_SLACK
-            ) {
+        foreach ($laid->path->curves() as [$at, $segment, $segmentIndex]) {
+            if ($segment->least < $least * (1.0 - Tolerance::CURVE_ACCURACY) - Tolerance::RULE_SLACK) {
                 $findings[] = new Finding(
                     'bend-radius',
-                    Severity::Violation,
+                    Severity::Violation, Subject::curve($segmentIndex),
                     'It is bent too tightly',
                     sprintf(
                         'Its tightest radius is R %s; this %s needs at least R %s.',
@@ -69,7 +65,6 @@ final class BendRadius implements Rule
                     $least,
                 );
             }
-            $at += $segment->length();
         }
 
         return $findings;

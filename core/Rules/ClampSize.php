@@ -24,7 +24,7 @@ final class ClampSize implements Rule
             }
             $findings[] = new Finding(
                 'clamp-size',
-                Severity::Warning,
+                Severity::Warning, Subject::clamp($laid, $clamp->id, $passage->span),
                 sprintf('%s does not fit', $clamp->name),
                 sprintf(
                     'Its bore is %s; this %s is %s outside.',
@@ -44,7 +44,7 @@ final class ClampSize implements Rule
     {
         $od = $laid->run->stock->section->outsideDiameter;
         foreach (ClampPassage::of($laid) as $passage) {
-            if ($passage->clamp->at->distanceTo($finding->at) < Tolerance::COINCIDENT) {
+            if ($passage->clamp->id === $finding->subject->name) {
                 $clamp = clone $passage->clamp->source;
                 $clamp->bore = $od;
                 yield new Remedy(sprintf('Use a bore of %s', $laid->run->units->say($od)), 'clamps', $clamp);

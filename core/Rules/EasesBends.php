@@ -25,13 +25,7 @@ trait EasesBends
 
     private function bendAt(Finding $finding, LaidRun $laid): ?Bend
     {
-        foreach ($laid->bends as $bend) {
-            if ($bend->corner->distanceTo($finding->at) < Tolerance::COINCIDENT) {
-                return $bend;
-            }
-        }
-
-        return null;
+        return $finding->subject->kind === 'bend' ? $laid->bends[$finding->subject->index ?? -1] ?? null : null;
     }
 
     /** @return iterable<Remedy> the radius alone, then with room made for it in the legs beside the bend */

@@ -17,6 +17,7 @@ final readonly class Finding
     public function __construct(
         public string $rule,
         public Severity $severity,
+        public Subject $subject,
         public string $title,
         public string $message,
         public Vector $at,
@@ -32,7 +33,7 @@ final readonly class Finding
     public function withRemedies(array $remedies): self
     {
         return new self(
-            $this->rule, $this->severity, $this->title, $this->message, $this->at, $this->span,
+            $this->rule, $this->severity, $this->subject, $this->title, $this->message, $this->at, $this->span,
             $this->measured, $this->required, $this->nearest, $remedies,
         );
     }

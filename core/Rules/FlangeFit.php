@@ -20,8 +20,9 @@ final class FlangeFit implements Rule
     {
         $findings = [];
         foreach (['from' => $laid->run->from, 'to' => $laid->run->to] as $name => $end) {
-            if ($end->end instanceof Flange) {
-                array_push($findings, ...$this->ofFlange($laid, $end, $end->end, $name === 'from'));
+            $flange = $end->end->flange();
+            if ($flange !== null) {
+                array_push($findings, ...$this->ofFlange($laid, $end, $flange, $name === 'from'));
             }
         }
 
@@ -38,7 +39,7 @@ final class FlangeFit implements Rule
         $say = fn (bool $is, Severity $severity, string $message, float $measured, float $required): ?Finding => $is
             ? new Finding(
                 'flange-fit',
-                $severity,
+                $severity, Subject::end($laid, $atStart ? 'from' : 'to'),
                 sprintf('The flange at %s does not fit', $end->port ?? ($atStart ? 'the start' : 'the end')),
                 $message,
                 $end->at,
@@ -141,8 +142,8 @@ final class FlangeFit implements Rule
     {
         $od = $laid->run->stock->section->outsideDiameter;
         foreach (['from' => $laid->run->from, 'to' => $laid->run->to] as $name => $end) {
-            $flange = $end->end;
-            if (! ($flange instanceof Flange) || $end->at->distanceTo($finding->at) > Tolerance::COINCIDENT) {
+            $flange = $end->end->flange();
+            if ($flange === null || ! $finding->subject->isEnd($name)) {
                 continue;
             }
             $change = static fn (string $label, callable $edit): Remedy => new Remedy(

@@ -27,7 +27,7 @@ final class LegRoom implements Rule
             }
             $findings[] = new Finding(
                 'leg-room',
-                Severity::Violation,
+                Severity::Violation, Subject::leg($leg->toVertex),
                 $this->title($leg),
                 sprintf(
                     'Corner to corner it is %s; %s %s.',
@@ -46,7 +46,7 @@ final class LegRoom implements Rule
     public function remedies(Finding $finding, LaidRun $laid): iterable
     {
         foreach ($laid->legs as $leg) {
-            if ($leg->middle->distanceTo($finding->at) < Tolerance::COINCIDENT) {
+            if ($leg->toVertex === $finding->subject->vertex) {
                 $short = $this->needed($laid, $leg) - $leg->length;
                 yield from $this->easeOne($laid, $leg, $short);
                 foreach ($this->lengthen($laid, $leg, $short) as [$what, $edit, $way]) {

@@ -8,7 +8,6 @@ use Bowline\Editing\Edit\Lengthen;
 use Bowline\Editing\RunDraft;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
-use Bowline\Routing\SpringRoute;
 
 /** What rules about hoses suggest: a longer hose, of the lengths it is sold in where it is sold in lengths. */
 trait LengthensHoses
@@ -16,7 +15,7 @@ trait LengthensHoses
     /** @return iterable<Remedy> a longer hose, as little longer as helps */
     private function longer(LaidRun $laid): iterable
     {
-        if (! $laid->run->route instanceof SpringRoute) {
+        if ($laid->run->route->sprung() === null) {
             return;
         }
         $sold = $laid->run->stock->lengths;

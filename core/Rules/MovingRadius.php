@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
-use Bowline\Geometry\Curve;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\LaidRun;
@@ -30,7 +29,7 @@ final class MovingRadius implements Rule
         return [
             new Finding(
                 'moving-radius',
-                Severity::Violation,
+                Severity::Violation, Subject::run(),
                 'It is bent too tightly while it moves',
                 sprintf(
                     'At %s of the movement its radius is %s; a %s that moves needs at least R %s.',
@@ -61,7 +60,7 @@ final class MovingRadius implements Rule
         foreach ($laid->path->segments as $segment) {
             if ($segment->leastRadius() < $least) {
                 $least = $segment->leastRadius();
-                $along = $segment instanceof Curve ? $segment->leastAt : 0.0;
+                $along = $segment->tightestAt();
                 $place = [$at + $along, $segment->pointAt($along)];
             }
             $at += $segment->length();

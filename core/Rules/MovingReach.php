@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
-use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\LaidRun;
 
 /** `moving-reach`: what hangs on a thing that moves can follow it, and is long enough wherever it goes. */
@@ -18,11 +17,11 @@ final class MovingReach implements Rule
             return [];
         }
         $route = $laid->run->route;
-        if (! ($route instanceof FlexibleRoute)) {
+        if ($route->sweepSteps() === null) {
             return [
                 new Finding(
                     'moving-reach',
-                    Severity::Violation,
+                    Severity::Violation, Subject::run(),
                     'It is rigid, and what it is joined to moves',
                     'Only a hose or a cable follows a movement: let it hang or spring, or take the movement away.',
                     ($laid->run->to->movement === null ? $laid->run->from : $laid->run->to)->at,
@@ -40,7 +39,7 @@ final class MovingReach implements Rule
         return [
             new Finding(
                 'moving-reach',
-                Severity::Violation,
+                Severity::Violation, Subject::run(),
                 'It does not reach over the whole movement',
                 sprintf(
                     'At %s of the movement there are %s to span %s.',

@@ -32,9 +32,12 @@ final class OffAxis implements Rule
 
         return array_values(
             array_filter([
-                $this->atPort($laid->run->from, $first, 'leaves', [0.0, $laid->legs[0]->straight]),
-                ...array_map($this->inClamp(...), ClampPassage::of($laid)),
-                $this->atPort($laid->run->to, $last, 'enters', [
+                $this->atPort($laid, 'from', $first, 'leaves', [0.0, $laid->legs[0]->straight]),
+                ...array_map(
+                    fn (ClampPassage $passage): ?Finding => $this->inClamp($laid, $passage),
+                    ClampPassage::of($laid),
+                ),
+                $this->atPort($laid, 'to', $last, 'enters', [
                     $length - $laid->legs[count($laid->legs) - 1]->straight,
                     $length,
                 ]),
@@ -48,10 +51,9 @@ final class OffAxis implements Rule
         yield from $this->straightenAt($finding, $laid, $laid->run->from, 'from', 1);
         yield from $this->straightenAt($finding, $laid, $laid->run->to, 'to', $corners - 2);
         foreach (ClampPassage::of($laid) as $passage) {
-            if ($passage->clamp->at->distanceTo($finding->at) > Tolerance::COINCIDENT) {
-                continue;
+            if ($finding->subject->kind === 'clamp' && $finding->subject->name === $passage->clamp->id) {
+                yield from $this->clearOf($passage, $laid);
             }
-            yield from $this->clearOf($passage, $laid);
         }
     }
 
@@ -83,22 +85,27 @@ final class OffAxis implements Rule
         }
     }
 
-    /** @param  array{float, float}  $span */
-    private function atPort(RunEnd $end, Vector $outward, string $verb, array $span): ?Finding
+    /**
+     * @param  'from'|'to'  $name
+     * @param  array{float, float}  $span
+     */
+    private function atPort(LaidRun $laid, string $name, Vector $outward, string $verb, array $span): ?Finding
     {
+        $end = $name === 'from' ? $laid->run->from : $laid->run->to;
         if ($end->port === null || $end->axis === null) {
             return null;
         }
         $degrees = rad2deg($end->axis->angleTo($outward));
 
         return $degrees <= Tolerance::OFF_AXIS_DEGREES + Tolerance::RULE_SLACK ? null : $this->finding(
+            Subject::end($laid, $name),
             sprintf('The run %s %s off its axis', $verb, $end->port),
             sprintf('It is %s° off; at most 0.5° can be screwed up.', Words::number($degrees)),
             $end->at, $span, $degrees,
         );
     }
 
-    private function inClamp(ClampPassage $passage): ?Finding
+    private function inClamp(LaidRun $laid, ClampPassage $passage): ?Finding
     {
         $degrees = rad2deg(max($passage->offAxis, $passage->turnsBefore, $passage->turnsAfter));
         $bends = $passage->lacksBefore > 0.0 || $passage->lacksAfter > 0.0;
@@ -107,6 +114,7 @@ final class OffAxis implements Rule
         }
 
         return $this->finding(
+            Subject::clamp($laid, $passage->clamp->id, $passage->span),
             sprintf($bends ? 'The run bends inside %s' : 'The run goes through %s off its axis', $passage->clamp->name),
             sprintf('It is %s° off the axis of the clamp there.', Words::number($degrees)),
             $passage->clamp->at, $passage->span, $degrees,
@@ -114,10 +122,24 @@ final class OffAxis implements Rule
     }
 
     /** @param  array{float, float}  $span */
-    private function finding(string $title, string $message, Vector $at, array $span, float $degrees): Finding
-    {
+    private function finding(
+        Subject $subject,
+        string $title,
+        string $message,
+        Vector $at,
+        array $span,
+        float $degrees,
+    ): Finding {
         return new Finding(
-            'off-axis', Severity::Violation, $title, $message, $at, $span, $degrees, Tolerance::OFF_AXIS_DEGREES,
+            'off-axis',
+            Severity::Violation,
+            $subject,
+            $title,
+            $message,
+            $at,
+            $span,
+            $degrees,
+            Tolerance::OFF_AXIS_DEGREES,
         );
     }
 
@@ -128,7 +150,7 @@ final class OffAxis implements Rule
      */
     private function straightenAt(Finding $finding, LaidRun $laid, RunEnd $end, string $name, int $vertex): iterable
     {
-        if ($end->axis === null || $end->port === null || $end->at->distanceTo($finding->at) > Tolerance::COINCIDENT) {
+        if ($end->axis === null || $end->port === null || ! $finding->subject->isEnd($name)) {
             return;
         }
         $corner = $laid->vertices[$vertex] ?? null;

@@ -16,19 +16,19 @@ final class Rules
             'leg-room' => new LegRoom,
             'reversal' => new Reversal,
             'off-axis' => new OffAxis,
-            'fixed-length' => new FixedLengthHeld,
+            'fixed-length' => new FixedLength,
             'cut-length' => new CutLength,
             'set-angle' => new SetAngle,
             'stock-radius' => new StockRadius,
             'clamp-size' => new ClampSize,
             'flange-fit' => new FlangeFit,
-            'tie' => new TiesHold,
+            'tie' => new Tie,
             'too-short' => new TooShort,
-            'kept-away' => new KeptInPlace,
+            'kept-away' => new KeptAway,
             'sold-length' => new SoldLength,
-            'kink' => new KinksAtClamps,
-            'lies-in' => new LiesOutside,
-            'unknown-shape' => new ShapesKnown,
+            'kink' => new Kink,
+            'lies-in' => new LiesIn,
+            'unknown-shape' => new UnknownShape,
             ...self::slow(),
         ];
     }
@@ -37,11 +37,11 @@ final class Rules
     private static function slow(): array
     {
         return [
-            'pressure' => new UnderPressure,
+            'pressure' => new Pressure,
             'moving-reach' => new MovingReach,
             'moving-radius' => new MovingRadius,
-            'moving-touch' => new MovingClear,
-            'twist' => new MovingTwist,
+            'moving-touch' => new MovingTouch,
+            'twist' => new Twist,
             'snaps' => new Snaps,
         ];
     }

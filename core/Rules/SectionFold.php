@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
-use Bowline\Geometry\Curve;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
@@ -25,7 +24,7 @@ final class SectionFold implements Rule
             }
             $findings[] = new Finding(
                 'section-fold',
-                Severity::Violation,
+                Severity::Violation, Subject::bend($index),
                 sprintf('Bend %d folds into itself', $index + 1),
                 sprintf(
                     'R %s on a %s of %s outside diameter: the inside of the bend has no room; it must be more '.
@@ -49,12 +48,11 @@ final class SectionFold implements Rule
     private function curves(LaidRun $laid, float $halfHeight): array
     {
         $findings = [];
-        $start = 0.0;
-        foreach ($laid->path->segments as $segment) {
-            if ($segment instanceof Curve && $segment->least <= $halfHeight * (1.0 + Tolerance::CURVE_ACCURACY)) {
+        foreach ($laid->path->curves() as [$start, $segment, $segmentIndex]) {
+            if ($segment->least <= $halfHeight * (1.0 + Tolerance::CURVE_ACCURACY)) {
                 $findings[] = new Finding(
                     'section-fold',
-                    Severity::Violation,
+                    Severity::Violation, Subject::curve($segmentIndex),
                     'It folds into itself',
                     sprintf(
                         'Its tightest radius is R %s; a %s of %s outside diameter folds at R %s and below.',
@@ -69,7 +67,6 @@ final class SectionFold implements Rule
                     $halfHeight,
                 );
             }
-            $start += $segment->length();
         }
 
         return $findings;

@@ -8,7 +8,6 @@ use Bowline\Editing\Edit\Lengthen;
 use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
 use Bowline\Routing\LaidRun;
-use Bowline\Routing\SpringRoute;
 
 /** `sold-length`: a made-up hose has one of the lengths in which its stock is sold. */
 final class SoldLength implements Rule
@@ -21,9 +20,9 @@ final class SoldLength implements Rule
 
     public function check(LaidRun $laid): array
     {
-        $route = $laid->run->route;
+        $route = $laid->run->route->sprung();
         // One that does not reach is drawn longer than it is, and gets another length anyway.
-        if ($laid->run->stock->lengths === [] || ! $route instanceof SpringRoute || $route->shortage($laid) !== null) {
+        if ($laid->run->stock->lengths === [] || $route === null || $route->shortage($laid) !== null) {
             return [];
         }
         $nearest = $this->nearestFirst($laid)[0];
@@ -33,7 +32,7 @@ final class SoldLength implements Rule
         $units = $laid->run->units;
 
         return [new Finding(
-            'sold-length', Severity::Warning, 'It is not sold in this length',
+            'sold-length', Severity::Warning, Subject::run(), 'It is not sold in this length',
             sprintf('It is %s; the nearest there is is %s.', $units->say($laid->length()), $units->say($nearest)),
             $laid->run->to->at, [0.0, $laid->length()], $laid->length(), $nearest, $nearest,
         )];

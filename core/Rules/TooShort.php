@@ -7,8 +7,6 @@ namespace Bowline\Rules;
 use Bowline\Editing\Edit\Lengthen;
 use Bowline\Editing\RunDraft;
 use Bowline\Job\Words;
-use Bowline\Routing\DrapeRoute;
-use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\LaidRun;
 
 /** `too-short`: a hanging or sprung run is longer than the distance it must span. */
@@ -19,8 +17,7 @@ final class TooShort implements Rule
 
     public function check(LaidRun $laid): array
     {
-        $route = $laid->run->route;
-        $shortage = $route instanceof FlexibleRoute ? $route->shortage($laid) : null;
+        $shortage = $laid->run->route->shortage($laid);
         if ($shortage === null) {
             return [];
         }
@@ -29,7 +26,7 @@ final class TooShort implements Rule
 
         return [new Finding(
             'too-short',
-            Severity::Violation,
+            Severity::Violation, Subject::run(),
             'It does not reach',
             sprintf('There are %s to span %s; it is drawn straight.', $units->say($length), $units->say($distance)),
             $laid->run->from->at->plus($laid->run->to->at)->times(0.5),
@@ -50,7 +47,7 @@ final class TooShort implements Rule
                 sprintf('Make it %s longer', $laid->run->units->say($more)),
                 'runs',
                 $edit->run(),
-                $laid->run->route instanceof DrapeRoute ? 'longer' : null,
+                $laid->run->route->settling() === null ? null : 'longer',
             );
         }
     }

@@ -13,6 +13,7 @@ use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
 use Bowline\Rules\Finding;
 use Bowline\Rules\Severity;
+use Bowline\Rules\Subject;
 
 /** A run that has not been worked out: straight from point to point as they were said, without bends or ties. */
 final class Outline
@@ -33,6 +34,7 @@ final class Outline
             new Finding(
                 'unsolved',
                 Severity::Warning,
+                Subject::run(),
                 'Not worked out yet',
                 'It takes a while and is worked out in the background. Until then it is drawn straight from point'.
                 ' to point, and neither its length nor what is wrong with it is known.',

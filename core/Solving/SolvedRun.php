@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Bowline\Solving;
 
 use Bowline\Bending\BendTable;
-use Bowline\Routing\Flexible\RestingShapes;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\RouteFacts;
 use Bowline\Rules\Finding;
 use Bowline\Rules\Severity;
 
@@ -21,7 +21,7 @@ final readonly class SolvedRun
         public LaidRun $laid,
         public BendTable $bendTable,
         public array $findings,
-        public ?RestingShapes $resting = null,
+        public ?RouteFacts $facts = null,
         public bool $isFull = false,
     ) {
     }

@@ -6,9 +6,7 @@ namespace Bowline\Solving;
 
 use Bowline\Bending\BendTable;
 use Bowline\Job;
-use Bowline\Routing\Flexible\RestingShapes;
 use Bowline\Routing\Run;
-use Bowline\Routing\SpringRoute;
 use Bowline\Rules\Judge;
 
 /** Works out what follows from a job: run by run, without side effects. */
@@ -39,9 +37,7 @@ final readonly class Solver
 
         return new SolvedRun(
             $laid, BendTable::of($laid), $this->judge->findingsWithRemedies($laid),
-            $run->route instanceof SpringRoute && $run->route->gates->isNone()
-                ? RestingShapes::of($run, $run->route)
-                : null,
+            $run->route->facts($run, true),
             true,
         );
     }
@@ -56,6 +52,11 @@ final readonly class Solver
         $laid = $run->route->lay($run);
         $this->budget?->spendOn($laid);
 
-        return new SolvedRun($laid, BendTable::of($laid), $this->quickJudge->findings($laid));
+        return new SolvedRun(
+            $laid,
+            BendTable::of($laid),
+            $this->quickJudge->findings($laid),
+            $run->route->facts($run, false),
+        );
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Bowline\Solving;
 
-use Bowline\Geometry\Curve;
 use Bowline\Routing\LaidRun;
 
 /**
@@ -32,7 +31,7 @@ final class WorkBudget
     {
         $this->left -= self::EACH_RUN + count($laid->vertices);
         foreach ($laid->path->segments as $segment) {
-            $this->left -= $segment instanceof Curve ? count($segment->points) : 0;
+            $this->left -= count($segment->knots()) - 2;
         }
         if ($this->left < 0) {
             throw new WorkBudgetSpent;

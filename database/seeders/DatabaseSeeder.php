@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Jobs\JobFiles;
-use App\Jobs\JobState;
+use App\Editing\JobFiles;
+use App\Editing\JobState;
 use App\Models\Job;
 use Bowline\Job\JobFile;
 use Illuminate\Database\Seeder;

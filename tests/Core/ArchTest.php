@@ -17,7 +17,7 @@ arch('values of the core do not change')
     ->expect(['Bowline\Geometry', 'Bowline\Job\Stop', 'Bowline\Job\End', 'Bowline\Bending'])
     ->classes()
     ->toBeReadonly()
-    ->ignoring(['Bowline\Geometry\Tolerance', 'Bowline\Geometry\Surface'])
+    ->ignoring(['Bowline\Geometry\Tolerance', 'Bowline\Space\SignedDistance'])
     ->ignoring('Bowline\Job\Stop\StopReader')
     ->ignoring('Bowline\Job\End\EndReader');
 
@@ -32,6 +32,7 @@ arch('controllers leave rows to the services')
 const LAYERS = [
     'Geometry',
     'Curves',
+    'Space',
     'Job',
     'Routing',
     'Bending',
@@ -40,6 +41,7 @@ const LAYERS = [
     'Rules',
     'Solving',
     'Proposals',
+    'Drawing',
     'Exchange',
     'Console',
 ];

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Jobs\JobFiles;
+use App\Editing\JobFiles;
 use App\Models\Settling;
 use App\Settling\SettleRun;
 use App\Settling\SettlingWatch;

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Jobs\JobFiles;
+use App\Editing\JobFiles;
 use App\Models\Job;
-use Bowline\Job\Hanging;
+use Bowline\Job\References;
 
 /** Ids of the runs that hang on a thing, told from all runs of the job. */
 function hangingByAll(stdClass $file, string $list, string $id): array
@@ -15,12 +15,12 @@ function hangingByAll(stdClass $file, string $list, string $id): array
             array_push(
                 $mounted,
                 ...isset($item->on) ? [[$kind, $item->id, $item->on]] : [],
-                ...isset($item->moves) ? [[$kind, $item->id, Hanging::MOVES]] : [],
+                ...isset($item->moves) ? [[$kind, $item->id, References::MOVES]] : [],
             );
         }
     }
 
-    return Hanging::runsOn($file->runs, $mounted, $list, $id);
+    return References::runsOn($file->runs, $mounted, $list, $id);
 }
 
 it('finds the runs that hang on a thing without reading all others', function (string $demo): void {

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Jobs\Change;
-use App\Jobs\ItemMerge;
-use App\Jobs\StepName;
+use App\Editing\Change;
+use App\Editing\ItemMerge;
+use App\Editing\StepName;
 
 $of = static fn (mixed $value): mixed => json_decode(json_encode($value));
 

@@ -10,7 +10,7 @@ use Bowline\Job;
 use Bowline\Job\JobFile;
 use Bowline\Job\Node;
 use Bowline\Routing\LaidRun;
-use Bowline\Routing\Meanwhile;
+use Bowline\Routing\ProvisionalRoute;
 use Bowline\Routing\Run;
 use Bowline\Solving\Solver;
 use stdClass;
@@ -79,13 +79,13 @@ final class RunEdits extends Fuzzer
         $run = $job->runs['run'];
         $change = $this->change(self::EDITS[$seed % count(self::EDITS)]);
         $item = Edits::apply(RunDraft::of(self::laid($run)), new Node($change), $job->site)->run();
-        (new Solver($job))->preview(Meanwhile::of(Run::read(new Node($item), $job->site)));
+        (new Solver($job))->preview(ProvisionalRoute::of(Run::read(new Node($item), $job->site)));
     }
 
     /** As a request lays it: what takes long to settle hangs meanwhile. */
     private static function laid(Run $run): LaidRun
     {
-        $shown = Meanwhile::of($run);
+        $shown = ProvisionalRoute::of($run);
 
         return $shown->route->lay($shown);
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Properties;
 
-use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\FollowsShape;
 use stdClass;
 use Tests\Jobs;
@@ -39,7 +38,7 @@ final class Movements implements Property
         $laid = Jobs::laid($this->job($seed));
         $sweep = $laid->sweep();
         $route = $laid->run->route;
-        assert($sweep !== null && $route instanceof FlexibleRoute && $laid->run->from->movement !== null);
+        assert($sweep !== null && $laid->run->from->movement !== null);
         $cut = $laid->run->withRoute($route->asCut($laid->run));
         $rest = max(0.0, min(1.0, $laid->run->from->movement->placedPart()));
         $looks = self::LOOKS[$this->isHanging ? 0 : 1];
@@ -48,7 +47,6 @@ final class Movements implements Property
             $before = $laid;
             for ($i = 0; ($part = $rest + $way * $i / $looks) >= 0.0 && $part <= 1.0; $i++) {
                 $run = $cut->moved($part);
-                assert($run->route instanceof FlexibleRoute);
                 $before =
                     $run->route instanceof FollowsShape ? $run->route->layAfter($run, $before) : $run->route->lay($run);
                 $tightest = min($tightest, $before->path->leastRadius() ?? INF);

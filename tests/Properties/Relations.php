@@ -7,8 +7,9 @@ namespace Tests\Properties;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Job\Tie\Tie;
-use Bowline\Routing\Held;
 use Bowline\Routing\RouteBook;
+use Bowline\Routing\TieIntersection;
+use Bowline\Routing\TieSolution;
 use Bowline\Routing\TieSolver;
 use Tests\Jobs;
 
@@ -30,14 +31,14 @@ final class Relations implements Property
     public function differences(int $seed): array
     {
         [$ties, $told, $last, $keeps] = $this->keptTies($seed);
-        $held = Held::by($ties, $told, $last);
+        $held = TieSolver::solve($ties, $told, $last);
         $nearest = min($keeps->distanceTo($told), $this->nearestBySearch($ties, $told, $last, $keeps));
 
         return [
             'said to be broken' => (float) count($held->broken),
             'missed, mm' => max([
                 0.0,
-                ...array_map(static fn (Tie $tie): float => TieSolver::missed($tie, $held->at, $last), $ties),
+                ...array_map(static fn (Tie $tie): float => TieIntersection::missed($tie, $held->at, $last), $ties),
             ]),
             'farther than the nearest, mm' => max(0.0, $held->at->distanceTo($told) - $nearest),
         ];
@@ -114,8 +115,8 @@ final class Relations implements Property
                     $bound = [];
                     $move = Vector::zero();
                     foreach ($ties as $tie) {
-                        foreach (TieSolver::equations($tie, $at, $last) as [$off, $slope]) {
-                            $along = $slope->minus(Held::allowed($slope, $bound));
+                        foreach (TieIntersection::equations($tie, $at, $last) as [$off, $slope]) {
+                            $along = $slope->minus(TieSolution::allowed($slope, $bound));
                             if ($along->length() > 1e-6) {
                                 $move = $move->plus(
                                     $along->unit()->times((-$off - $slope->dot($move)) / $along->length()),
@@ -124,10 +125,12 @@ final class Relations implements Property
                             }
                         }
                     }
-                    $move = $move->plus($back->minus(Held::allowed($back, $bound))->times($pull));
+                    $move = $move->plus($back->minus(TieSolution::allowed($back, $bound))->times($pull));
                     $at = $at->plus($move->times(min(1.0, 60.0 / max(1e-9, $move->length()))));
                 }
-                $missed = max(array_map(static fn (Tie $tie): float => TieSolver::missed($tie, $at, $last), $ties));
+                $missed = max(
+                    array_map(static fn (Tie $tie): float => TieIntersection::missed($tie, $at, $last), $ties),
+                );
                 $least = $pull === 0.0 && $missed < 1e-8 ? min($least, $at->distanceTo($told)) : $least;
             }
         }

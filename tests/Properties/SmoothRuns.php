@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Properties;
 
+use Bowline\Curves\Spline;
 use Bowline\Geometry\Vector;
-use Bowline\Routing\Flexible\Spline;
 use Tests\Jobs;
 
 /**

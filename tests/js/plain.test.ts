@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest';
 import { Quaternion, Vector3 } from 'three';
-import type { FlowPoint, Place, Run, SolvedRun, Vector } from '../../resources/js/api/types';
+import type { FlowPoint, Place, Run, SolvedRun, Subject, Vector } from '../../resources/js/api/types';
 import { poseIn } from '../../resources/js/card/mounting';
 import { placeFor, putAt, travelAt, withPoint } from '../../resources/js/job/flowPoints';
 import { direction, fieldText, length, lengthEven, show, showEven } from '../../resources/js/job/format';
-import { partAt, pieces } from '../../resources/js/job/layout';
+import { partOf, pieces } from '../../resources/js/job/layout';
 import { handStep, inFractions, showIn } from '../../resources/js/job/units';
 import { flattened, frames } from '../../resources/js/strip/frames';
 import { runRows } from '../../resources/js/view/runRows';
@@ -115,22 +115,28 @@ describe('a run laid straight', () => {
     expect(all.at(-1)?.to).toBeCloseTo(bent.length, 9);
   });
 
-  test('marks what breaks a rule where it does, and warns nowhere', () => {
-    const hit = (severity: string, span: number[], rule = 'bend-radius') =>
-      pieces({ ...bent, findings: [{ severity, rule, span }] } as unknown as SolvedRun).map(({ broken }) => broken);
-    expect(hit('violation', [110, 120])).toEqual([false, true, false]);
-    expect(hit('warning', [110, 120])).toEqual([false, false, false]);
-    // Touching at a tangent point is not on it.
-    expect(hit('violation', [0, 100])).toEqual([true, false, false]);
-    expect(hit('violation', [0, bent.length], 'fixed-length')).toEqual([false, false, false]);
+  test('marks what a violation is about, and warns nowhere', () => {
+    const hit = (severity: string, subject: Subject, rule = 'bend-radius') =>
+      pieces({ ...bent, findings: [{ severity, rule, subject }] } as unknown as SolvedRun).map(({ broken }) => broken);
+    expect(hit('violation', { kind: 'bend', index: 0 })).toEqual([false, true, false]);
+    expect(hit('warning', { kind: 'bend', index: 0 })).toEqual([false, false, false]);
+    expect(hit('violation', { kind: 'leg', vertex: 0 })).toEqual([true, false, false]);
+    // An end is on the leg beside it, and what is about the whole run is about all of it.
+    expect(hit('violation', { kind: 'end', name: 'to', vertex: 1 })).toEqual([false, false, true]);
+    expect(hit('violation', { kind: 'run' }, 'cut-length')).toEqual([true, true, true]);
+    expect(hit('violation', { kind: 'run' }, 'fixed-length')).toEqual([false, false, false]);
   });
 
   test('finds the part that a finding is about', () => {
-    expect(partAt(bent, [105, 115])).toEqual({ bend: 0 });
-    expect(partAt(bent, [200, 210])).toEqual({ leg: 1 });
-    expect(partAt(bent, [0, bent.length])).toBeNull();
+    expect(partOf(bent, { kind: 'bend', index: 0 })).toEqual({ bend: 0 });
+    expect(partOf(bent, { kind: 'leg', vertex: 1 })).toEqual({ leg: 1 });
+    // A corner with a bend is picked as that, one without as the leg that ends there.
+    expect(partOf(bent, { kind: 'corner', vertex: 0, tie: 1 })).toEqual({ bend: 0 });
+    expect(partOf(bent, { kind: 'corner', vertex: 1 })).toEqual({ leg: 1 });
+    expect(partOf(bent, { kind: 'run' })).toBeNull();
+    expect(partOf(bent, { kind: 'clamp', name: 'c' })).toBeNull();
     const curved = solved([line([0, 0, 0], [100, 0, 0]), half(8)]);
-    expect(partAt(curved, [100 + 20, 100 + 30])).toEqual({ bend: 1 });
+    expect(partOf(curved, { kind: 'curve', index: 1 })).toEqual({ bend: 1 });
   });
 
   test('says what is left of a length, or how much it is over', () => {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Jobs\JobFiles;
+use App\Editing\JobFiles;
 use App\Models\Job;
 use App\Models\Run as RunRow;
 use Bowline\Exchange\SolutionWriter;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Catalogue\Catalogue;
-use App\Http\Body;
+use App\Http\RequestBody;
 use App\Models\CatalogueRow;
 use Bowline\Job\StockKind;
 use Illuminate\Http\JsonResponse;
@@ -31,7 +31,9 @@ final readonly class CatalogueController
 
     public function put(Request $request): JsonResponse
     {
-        return response()->json($this->catalogue->put(get_object_vars(Body::of($request, 'catalogueRow')->object())));
+        return response()->json(
+            $this->catalogue->put(get_object_vars(RequestBody::of($request, 'catalogueRow')->object())),
+        );
     }
 
     public function destroy(CatalogueRow $row): Response
@@ -43,7 +45,9 @@ final readonly class CatalogueController
 
     public function take(Request $request): JsonResponse
     {
-        return response()->json($this->catalogue->take(Body::of($request, 'catalogueText')->get('text')->text()));
+        return response()->json(
+            $this->catalogue->take(RequestBody::of($request, 'catalogueText')->get('text')->text()),
+        );
     }
 
     public function csv(Request $request): Response

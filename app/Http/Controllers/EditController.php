@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Editing\Action;
+use App\Editing\JobEdits;
 use App\Http\JobResponse;
-use App\Jobs\Action;
-use App\Jobs\JobEdits;
+use App\Http\RequestBody;
 use App\Models\Job;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -17,7 +17,7 @@ final class EditController
 {
     public function __invoke(Request $request, Job $job, JobEdits $edits, JobResponse $response): JsonResponse
     {
-        $body = Body::of($request, 'edits');
+        $body = RequestBody::of($request, 'edits');
         $since = $body->find('since')?->value;
 
         return $response->kept($edits->apply($job, Action::read($body)), is_int($since) ? $since : null);

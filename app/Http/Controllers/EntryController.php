@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Http\RequestBody;
 use App\Models\Job;
 use App\Models\TypedEntry;
 use Bowline\Job\Entry;
@@ -19,7 +19,7 @@ final class EntryController
 {
     public function __invoke(Request $request, Job $job): JsonResponse
     {
-        $body = Body::of($request, 'entry');
+        $body = RequestBody::of($request, 'entry');
         $typed = $body->get('text')->text();
         $entry = Entry::read(
             $typed,

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Editing\JobFiles;
 use App\Http\BodySize;
 use App\Http\JobResponse;
+use App\Http\RequestBody;
 use App\Http\TemporaryFile;
-use App\Jobs\JobFiles;
 use App\Models\Job;
 use App\Settling\SettledShape;
+use Bowline\Drawing\JobPicture;
 use Bowline\Exchange\JobArchive;
-use Bowline\Exchange\PictureWriter;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobFile;
 use Bowline\Routing\LaidRun;
@@ -89,7 +89,7 @@ final readonly class JobController
             array_map(static fn (Run $run): Run => SettledShape::shown($job, $run), array_values($core->runs)),
         );
 
-        return new Response(PictureWriter::write($core->site, $laid), 200, [
+        return new Response(JobPicture::write($core->site, $laid), 200, [
             'Content-Type' => 'image/svg+xml',
             'Cache-Control' => 'max-age=31536000, immutable',
         ]);
@@ -97,7 +97,7 @@ final readonly class JobController
 
     public function store(Request $request, JobResponse $response): JsonResponse
     {
-        $name = Body::of($request, 'newJob')->get('name')->text();
+        $name = RequestBody::of($request, 'newJob')->get('name')->text();
 
         return $response->of(
             $this->files->keep((object) ['format' => JobFile::FORMAT, 'version' => JobFile::VERSION, 'name' => $name]),

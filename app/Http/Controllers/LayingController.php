@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Editing\Action;
+use App\Editing\JobEdits;
+use App\Editing\JobFiles;
+use App\Editing\StepName;
 use App\Http\JobResponse;
-use App\Jobs\Action;
-use App\Jobs\JobEdits;
-use App\Jobs\JobFiles;
-use App\Jobs\StepName;
+use App\Http\RequestBody;
 use App\Models\Job;
 use App\Settling\SettledShape;
 use Bowline\Editing\ReadsShape;
@@ -18,8 +18,8 @@ use Bowline\Editing\RunEdits;
 use Bowline\Exchange\PastedRows;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job as CoreJob;
-use Bowline\Job\Hanging;
 use Bowline\Job\Node;
+use Bowline\Job\References;
 use Bowline\Job\Units;
 use Bowline\Job\Values;
 use Bowline\Proposals\Twin;
@@ -37,9 +37,9 @@ final readonly class LayingController
 
     public function keep(Request $request, Job $job, string $run, JobEdits $edits, JobResponse $response): JsonResponse
     {
-        $body = Body::change($request);
+        $body = RequestBody::change($request);
         $was = $body->find('was')?->object();
-        $core = $this->core($job, $run, $was, Hanging::thingsOfChange($body->object()));
+        $core = $this->core($job, $run, $was, References::itemsOfChange($body->object()));
         $kind = RunEdits::of($body);
         $before = is_a($kind, ReadsShape::class, true)
             ? SettledShape::of($job, $core->runs[$run])
@@ -58,7 +58,7 @@ final readonly class LayingController
     /** The ways to bring the open end of a run into a port, each with its solution. */
     public function waysIn(Request $request, Job $job, string $run): JsonResponse
     {
-        $name = Body::of($request, 'waysIn')->get('port');
+        $name = RequestBody::of($request, 'waysIn')->get('port');
         $core = $this->core($job, $run, null, ['fittings '.explode('.', $name->text())[0]]);
         $port = $core->site->port($name);
 
@@ -70,7 +70,7 @@ final readonly class LayingController
     /** The run once more, moved or as the opposite hand, tied to it or not; not kept, and without a name of its own. */
     public function twin(Request $request, Job $job, string $run): JsonResponse
     {
-        $body = Body::of($request, 'twin');
+        $body = RequestBody::of($request, 'twin');
         $core = $this->core($job, $run);
         $shown = SettledShape::shown($job, $core->runs[$run]);
 
@@ -86,7 +86,7 @@ final readonly class LayingController
     public function pasted(Request $request, Job $job): JsonResponse
     {
         $rows = PastedRows::read(
-            Body::of($request, 'pasted')->get('text')->text(),
+            RequestBody::of($request, 'pasted')->get('text')->text(),
             Values::read(new Node($job->named_values)),
             Units::read(new Node($job->header())),
         );

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Http\RequestBody;
 use App\Models\Job;
 use Bowline\Exchange\BroughtIn;
 use Bowline\Job\Node;
@@ -19,7 +19,7 @@ final class LinesController
     public function __invoke(Request $request, Job $job): JsonResponse
     {
         [$routes, $remarks] = BroughtIn::of(
-            Body::of($request, 'drawing')->get('text')->text(),
+            RequestBody::of($request, 'drawing')->get('text')->text(),
             Values::read(new Node($job->named_values)),
             Units::read(new Node($job->header())),
         );

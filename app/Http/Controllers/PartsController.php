@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
-use App\Jobs\JobFiles;
+use App\Editing\JobFiles;
+use App\Http\RequestBody;
 use App\Models\Job;
 use Bowline\Editing\EditError;
 use Bowline\Editing\PlaceEdit;
@@ -48,7 +48,7 @@ final readonly class PartsController
     /** The fitting as it would stand with a port of it on another; not kept. */
     public function onto(Request $request, Job $job, string $fitting): JsonResponse
     {
-        $body = Body::of($request, 'portOnPort');
+        $body = RequestBody::of($request, 'portOnPort');
         $names = [
             'fittings '.$fitting,
             ...array_map(static fn (Node $name): string => 'fittings '.explode('.', $name->text())[0], [

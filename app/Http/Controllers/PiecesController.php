@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
-use App\Jobs\JobFiles;
+use App\Editing\JobFiles;
+use App\Http\RequestBody;
 use App\Models\Job;
 use Bowline\Editing\StopList;
 use Bowline\Exchange\SolutionWriter;
@@ -36,7 +36,7 @@ final readonly class PiecesController
 
     public function __invoke(Request $request, Job $job): JsonResponse
     {
-        $body = Body::of($request, 'joinPieces');
+        $body = RequestBody::of($request, 'joinPieces');
         $file = $this->files->file($job);
         $core = CoreJob::readOnly($file, static fn (): bool => false);
         $stock = $core->site->stock($body->get('stock'));

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
-use App\Jobs\JobFiles;
+use App\Editing\JobFiles;
+use App\Http\RequestBody;
 use App\Models\Job;
 use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job as CoreJob;
-use Bowline\Job\Hanging;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Job\References;
 use Bowline\Job\Site;
 use Bowline\Proposals\EditPreview;
 use Bowline\Proposals\Hold;
@@ -33,7 +33,7 @@ final readonly class PreviewController
     /** An edit of a run, kept or not yet. */
     public function run(Request $request, Job $job): Response
     {
-        $body = Body::preview($request);
+        $body = RequestBody::preview($request);
         $draft = $body->find('draft')?->object();
         $id = $draft->id ?? $body->get('run')->text();
         $name = is_string($id) ? $id : '';
@@ -41,7 +41,7 @@ final readonly class PreviewController
             $job,
             $draft === null ? [$name] : [],
             $draft === null ? [] : [$draft],
-            Hanging::thingsOfChange($body->get('change')->object()),
+            References::itemsOfChange($body->get('change')->object()),
         );
         $core = CoreJob::readOnly(
             $file,
@@ -57,7 +57,7 @@ final readonly class PreviewController
     /** Something placed, moved or turned, with all that hangs on it. */
     public function place(Request $request, Job $job): Response
     {
-        $body = Body::preview($request);
+        $body = RequestBody::preview($request);
         [$list, $id] = [$body->get('list')->text(), $body->get('id')->text()];
         if (! in_array($list, ['fittings', 'clamps', 'surroundings'], true)) {
             throw $body->get('list')->error('only what stands in space can be moved');

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Editing\Action;
+use App\Editing\JobEdits;
+use App\Editing\JobFiles;
 use App\Http\JobResponse;
-use App\Jobs\Action;
-use App\Jobs\JobEdits;
-use App\Jobs\JobFiles;
+use App\Http\RequestBody;
 use App\Models\Job;
 use Bowline\Editing\Renaming;
 use Bowline\Job\Node;
@@ -24,7 +24,7 @@ final readonly class RenameController
 
     public function __invoke(Request $request, Job $job, JobEdits $edits, JobResponse $response): JsonResponse
     {
-        $body = Body::of($request, 'rename');
+        $body = RequestBody::of($request, 'rename');
         [$from, $to] = [$body->get('from')->text(), $body->get('to')->text()];
         $after = Renaming::of($this->files->file($job), $from, $to);
         $changed = [];

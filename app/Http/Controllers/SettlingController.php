@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Http\RequestBody;
 use App\Models\Job;
 use App\Models\Settling;
 use App\Settling\SettleRun;
@@ -25,7 +25,7 @@ final class SettlingController
 
     public function change(Request $request, Job $job, string $run): JsonResponse
     {
-        $again = Body::of($request, 'settle')->get('settle')->value === true;
+        $again = RequestBody::of($request, 'settle')->get('settle')->value === true;
         $settling = $this->of($job, $run);
         if ($settling !== null && $again === in_array($settling->state, ['stopped', 'failed'], true)) {
             $settling->update(['state' => $again ? 'waiting' : 'stopped', 'part' => 0]);

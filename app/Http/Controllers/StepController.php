@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Body;
+use App\Editing\Steps;
 use App\Http\JobResponse;
-use App\Jobs\Steps;
+use App\Http\RequestBody;
 use App\Models\Job;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -16,7 +16,7 @@ final class StepController
 {
     public function __invoke(Request $request, Job $job, Steps $steps, JobResponse $response): JsonResponse
     {
-        $number = Body::of($request, 'goTo')->get('step')->value;
+        $number = RequestBody::of($request, 'goTo')->get('step')->value;
         $steps->goTo($job, is_int($number) ? $number : $job->step);
 
         return $response->of($job);

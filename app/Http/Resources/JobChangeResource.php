@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Jobs\Change;
-use App\Jobs\KeptSolution;
+use App\Editing\Change;
+use App\Editing\KeptSolution;
 use App\Models\Job;
 use Illuminate\Http\Request;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Jobs\KeptSolution;
+use App\Editing\KeptSolution;
 use App\Models\Job;
 use App\Models\TypedEntry;
 use Illuminate\Http\Request;

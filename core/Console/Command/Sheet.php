@@ -8,7 +8,7 @@ use Bowline\Console\Command;
 use Bowline\Console\Input;
 use Bowline\Console\Option;
 use Bowline\Console\Outcome;
-use Bowline\Exchange\BendSheet;
+use Bowline\Drawing\BendSheet;
 
 final class Sheet implements Command
 {

@@ -14,8 +14,8 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\Stop\StopReader;
 use Bowline\Job\Values;
-use Bowline\Routing\Held;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\TieSolver;
 use stdClass;
 
 /** Goes on from the open end of a run: one more corner, and the run ends there. */
@@ -66,7 +66,7 @@ final readonly class AddLeg implements Draggable, RunEdit
         $read = StopReader::read(new Node($this->stop), $this->site, $draft->laid->run->id);
         $vertices = $read->vertices($last);
         if ($read->ties() !== []) {
-            $vertices = [Held::by($read->ties(), $vertices[0], $last)->at];
+            $vertices = [TieSolver::solve($read->ties(), $vertices[0], $last)->at];
         }
         $route->stops = [...(is_array($route->stops ?? null) ? array_values($route->stops) : []), $this->stop];
         $draft->end('to')->at = array_map(StopList::tidy(...), $vertices[count($vertices) - 1]->toArray());

@@ -10,7 +10,6 @@ use Bowline\Editing\ReadsShape;
 use Bowline\Editing\RunDraft;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
-use Bowline\Routing\FlexibleRoute;
 
 /** Makes a flexible run one through points, to be edited by hand, as near as may be to where it is. */
 final readonly class AsPoints implements ReadsShape
@@ -32,7 +31,7 @@ final readonly class AsPoints implements ReadsShape
 
     public function apply(RunDraft $draft): void
     {
-        if (! $draft->laid->run->route instanceof FlexibleRoute) {
+        if ($draft->laid->run->route->corners() !== null) {
             throw new EditError('A rigid run has corners, and is edited by those.');
         }
         $draft->run->route = (new FlexibleEdit($draft->laid))->asPoints();

@@ -8,11 +8,9 @@ use Bowline\Editing\EditError;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
 use Bowline\Editing\StopList;
-use Bowline\Geometry\Curve;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
-use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\LaidRun;
 use stdClass;
 
@@ -67,7 +65,7 @@ final readonly class Become implements RunEdit
         $draft->run->to ??= (object) [
             'at' => self::told($laid->path->segments[count($laid->path->segments) - 1]->end()),
         ];
-        if ($this->kind === 'flow' && $laid->run->route instanceof FlexibleRoute) {
+        if ($this->kind === 'flow' && $laid->run->route->corners() === null) {
             // A curve that becomes points goes on lying where it is.
             (new AsPoints)->apply($draft);
 
@@ -110,14 +108,12 @@ final readonly class Become implements RunEdit
         if ($vertices !== []) {
             return array_map(static fn ($vertex): array => self::told($vertex->at), $vertices);
         }
-        $curves = array_values(
-            array_filter($laid->path->segments, static fn ($segment): bool => $segment instanceof Curve),
-        );
+        $curve = $laid->path->curves()[0][1] ?? null;
 
-        return $curves === []
+        return $curve === null
             ? []
             : array_map(
-                static fn (float $part): array => self::told($curves[0]->pointAt($part * $curves[0]->length())),
+                static fn (float $part): array => self::told($curve->pointAt($part * $curve->length())),
                 self::CORNERS_AT,
             );
     }

@@ -13,7 +13,6 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\Values;
-use Bowline\Routing\FlexibleRoute;
 use Bowline\Routing\LaidRun;
 use stdClass;
 
@@ -53,7 +52,7 @@ final readonly class HoldLength implements Draggable, RunEdit
     public function apply(RunDraft $draft): void
     {
         $route = $draft->laid->run->route;
-        if ($route instanceof FlexibleRoute && $route->span($draft->laid->run) !== null) {
+        if ($route->span($draft->laid->run) !== null) {
             // What is told by its length simply gets that one.
             (new SetRoute((object) ['length' => StopList::tidy($this->length), 'slack' => null]))->apply($draft);
 

@@ -7,11 +7,9 @@ namespace Bowline\Editing\Edit;
 use Bowline\Editing\EditError;
 use Bowline\Editing\ReadsShape;
 use Bowline\Editing\RunDraft;
-use Bowline\Geometry\Curve;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
-use Bowline\Routing\DrapeRoute;
 
 /** Keeps the shape a draped run lies in, or lets it go again. */
 final readonly class KeepShape implements ReadsShape
@@ -39,16 +37,17 @@ final readonly class KeepShape implements ReadsShape
     /** @throws EditError when it is no draped run */
     public function apply(RunDraft $draft): void
     {
-        if (! $draft->laid->run->route instanceof DrapeRoute) {
+        if ($draft->laid->run->route->settling() === null) {
             throw new EditError('Only a run that lies over what it meets can be kept as it lies.');
         }
         $points = [$draft->laid->run->from->at];
         foreach ($draft->laid->path->segments as $segment) {
             // A clamp between is straight, and two points tell it.
+            $curve = $segment->curve();
             $told = match (true) {
-                ! $segment instanceof Curve => [$segment->start(), $segment->end()],
-                $segment->through === [] => $segment->points,
-                default => $segment->through,
+                $curve === null => [$segment->start(), $segment->end()],
+                $curve->through === [] => $curve->points,
+                default => $curve->through,
             };
             array_push($points, ...array_slice($told, 1));
         }

@@ -10,7 +10,6 @@ use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
-use Bowline\Routing\CornersRoute;
 
 /** Lets the run go the other way: what was its end is its start. */
 final readonly class Reverse implements RunEdit
@@ -33,8 +32,8 @@ final readonly class Reverse implements RunEdit
     /** @throws EditError where it goes as another run does */
     public function apply(RunDraft $draft): void
     {
-        $route = $draft->laid->run->route;
-        if (! $route instanceof CornersRoute) {
+        $route = $draft->laid->run->route->corners();
+        if ($route === null) {
             foreach ((new FlexibleEdit($draft->laid))->reversed() as $key => $value) {
                 RunDraft::set($draft->routeObject(), $key, $value);
             }

@@ -10,7 +10,7 @@ use Bowline\Editing\RunEdit;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\Tie\Tie;
-use Bowline\Routing\Held;
+use Bowline\Routing\TieSolution;
 use Bowline\Routing\VertexPlace;
 
 /** Says anew how a leg runs: its direction, its length, or both. */
@@ -107,7 +107,7 @@ final readonly class SetLeg implements RunEdit
             ->vertex($this->vertex)
             ->at->minus($draft->vertex($this->vertex - 1)->at)
             ->unit();
-        $isOpen = $leg->minus(Held::allowed($leg, $tied->held->free))->length() < 1e-6;
+        $isOpen = $leg->minus(TieSolution::allowed($leg, $tied->held->free))->length() < 1e-6;
         if ($this->along !== null || $this->until !== null || ! $isOpen) {
             throw new EditError(
                 sprintf(

@@ -13,7 +13,6 @@ use Bowline\Editing\StopList;
 use Bowline\Job\Clamp;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
-use Bowline\Routing\FlexibleRoute;
 
 /**
  * Puts a leg on the axis of a clamp, with its corners where the bends have room; a leg that goes through it already
@@ -50,7 +49,7 @@ final readonly class ThroughClamp implements RunEdit
     /** @throws EditError when the leg cannot go there */
     public function apply(RunDraft $draft): void
     {
-        if ($draft->laid->run->route instanceof FlexibleRoute) {
+        if ($draft->laid->run->route->corners() === null) {
             (new SetRoute((new FlexibleEdit($draft->laid))->through($this->clamp)))->apply($draft);
 
             return;

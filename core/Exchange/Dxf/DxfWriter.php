@@ -6,14 +6,17 @@ namespace Bowline\Exchange\Dxf;
 
 use Bowline\Geometry\Arc;
 use Bowline\Geometry\Curve;
-use Bowline\Geometry\Segment;
+use Bowline\Geometry\Line;
+use Bowline\Geometry\SegmentVisitor;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\LaidRun;
 
 /**
  * Writes centrelines as DXF (AC1015): LINE, ARC and, for curves, SPLINE in space, millimetres, a layer a run.
+ *
+ * @implements SegmentVisitor<list<array{int, string}>>
  */
-final class DxfWriter
+final readonly class DxfWriter implements SegmentVisitor
 {
     /** Enough digits to read the same run again to far below a micron. */
     private const DECIMALS = 10;
@@ -25,6 +28,10 @@ final class DxfWriter
      * A piece of a spline turns by no more than this, radians: a cubic then follows an arc within 2e-8 of its radius.
      */
     private const SPLINE_TURN = 3 * M_PI / 180;
+
+    private function __construct(private string $layer)
+    {
+    }
 
     /** @param  list<LaidRun>  $runs */
     public static function write(array $runs): string
@@ -42,7 +49,7 @@ final class DxfWriter
         ];
         foreach ($runs as $run) {
             foreach ($run->path->segments as $segment) {
-                array_push($pairs, ...self::entity($segment, self::layer($run->run->name)));
+                array_push($pairs, ...$segment->accept(new self(self::layer($run->run->name))));
             }
         }
         array_push($pairs, [0, 'ENDSEC'], [0, 'EOF']);
@@ -53,35 +60,39 @@ final class DxfWriter
         );
     }
 
-    /** @return list<array{int, string}> */
-    private static function entity(Segment $segment, string $layer): array
+    public function line(Line $line): array
     {
-        if ($segment instanceof Curve) {
-            return self::spline($segment, $layer);
-        }
-        if (! $segment instanceof Arc) {
-            return [
-                [0, 'LINE'],
-                [100, 'AcDbEntity'],
-                [8, $layer],
-                [100, 'AcDbLine'],
-                ...self::point(10, $segment->start()),
-                ...self::point(11, $segment->end()),
-            ];
-        }
-        $ocs = new Ocs($segment->normal);
-        $angle = static fn (Vector $at): string => self::number(fmod(rad2deg(atan2(
-            $at->minus($segment->centre)->dot($ocs->y), $at->minus($segment->centre)->dot($ocs->x),
-        )) + 360.0, 360.0));
+        return [
+            [0, 'LINE'],
+            [100, 'AcDbEntity'],
+            [8, $this->layer],
+            [100, 'AcDbLine'],
+            ...self::point(10, $line->from),
+            ...self::point(11, $line->to),
+        ];
+    }
+
+    public function arc(Arc $arc): array
+    {
+        $ocs = new Ocs($arc->normal);
+        $angle = static fn (Vector $at): string => self::number(
+            fmod(
+                rad2deg(atan2($at->minus($arc->centre)->dot($ocs->y), $at->minus($arc->centre)->dot($ocs->x))) + 360.0,
+                360.0,
+            ),
+        );
 
         return [
             [0, 'ARC'],
             [100, 'AcDbEntity'],
-            [8, $layer],
+            [8, $this->layer],
             [100, 'AcDbCircle'],
-            ...self::point(10, $ocs->toOwn($segment->centre)),
-            [40, self::number($segment->radius)], ...self::point(210, $segment->normal),
-            [100, 'AcDbArc'], [50, $angle($segment->from)], [51, $angle($segment->to)],
+            ...self::point(10, $ocs->toOwn($arc->centre)),
+            [40, self::number($arc->radius)],
+            ...self::point(210, $arc->normal),
+            [100, 'AcDbArc'],
+            [50, $angle($arc->from)],
+            [51, $angle($arc->to)],
         ];
     }
 
@@ -91,7 +102,7 @@ final class DxfWriter
      *
      * @return list<array{int, string}>
      */
-    private static function spline(Curve $curve, string $layer): array
+    public function curve(Curve $curve): array
     {
         $places = self::splinePlaces($curve);
         $last = count($places) - 1;
@@ -110,7 +121,7 @@ final class DxfWriter
         $controls[] = $curve->end();
         array_push($knots, $places[$last], $places[$last]);
         $pairs = [
-            [0, 'SPLINE'], [100, 'AcDbEntity'], [8, $layer], [100, 'AcDbSpline'], [70, '0'], [71, '3'],
+            [0, 'SPLINE'], [100, 'AcDbEntity'], [8, $this->layer], [100, 'AcDbSpline'], [70, '0'], [71, '3'],
             [72, (string) count($knots)], [73, (string) count($controls)], [74, '0'],
         ];
         foreach ($knots as $knot) {

@@ -8,12 +8,22 @@ namespace Bowline\Job\End;
 final readonly class ClosedEnd implements End
 {
     /** @param  float|null  $thickness  of the plug, mm; as thick as the wall when it is not said */
-    public function __construct(public ?float $thickness)
+    public function __construct(private ?float $thickness)
     {
     }
 
     public function type(): string
     {
         return 'closed';
+    }
+
+    public function flange(): null
+    {
+        return null;
+    }
+
+    public function plugThickness(float $wall): float
+    {
+        return $this->thickness ?? $wall;
     }
 }

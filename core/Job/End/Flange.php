@@ -43,4 +43,14 @@ final readonly class Flange implements End
     {
         return $this->boltCircle / 2 - $this->holeDiameter / 2 - $diameter / 2;
     }
+
+    public function flange(): self
+    {
+        return $this;
+    }
+
+    public function plugThickness(float $wall): null
+    {
+        return null;
+    }
 }

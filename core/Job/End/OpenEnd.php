@@ -11,4 +11,14 @@ final readonly class OpenEnd implements End
     {
         return 'open';
     }
+
+    public function flange(): null
+    {
+        return null;
+    }
+
+    public function plugThickness(float $wall): null
+    {
+        return null;
+    }
 }

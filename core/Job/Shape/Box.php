@@ -9,6 +9,8 @@ use Bowline\Geometry\Vector;
 /** A rectangular block, centred on its own origin; its faces are called by the axes they look along. */
 final readonly class Box implements Shape
 {
+    use SolidShape;
+
     /** @param  Vector  $size  full extent along its own x, y and z, mm */
     public function __construct(public Vector $size)
     {

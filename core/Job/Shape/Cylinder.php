@@ -9,6 +9,8 @@ use Bowline\Geometry\Vector;
 /** A round block that stands along its own z, centred on its own origin. */
 final readonly class Cylinder implements Shape
 {
+    use SolidShape;
+
     public function __construct(
         public float $diameter,
         public float $height,
@@ -45,5 +47,10 @@ final readonly class Cylinder implements Shape
         }
 
         return $dr > $dz ? [$dr, $rx, $ry, 0.0] : [$dz, 0.0, 0.0, $end];
+    }
+
+    public function drawnAs(): string
+    {
+        return 'cylinder';
     }
 }

@@ -20,15 +20,14 @@ final readonly class MeshShape implements Shape
      * @param  array{Vector, Vector}|null  $about  lowest and highest corner of where it is asked about
      */
     public function __construct(
-        public string $mesh,
+        private string $mesh,
         public Vector $least,
         public Vector $most,
-        public ?MeshTriangles $triangles = null,
+        private ?MeshTriangles $triangles = null,
         private ?array $about = null,
     ) {
     }
 
-    /** As far as it can be of interest from within a ball. */
     public function about(Vector $middle, float $radius): self
     {
         $corner = new Vector($radius, $radius, $radius);
@@ -59,5 +58,25 @@ final readonly class MeshShape implements Shape
         return $this->triangles
             ?->surface(...$this->about ?? [$this->least, $this->most])
             ->outside($x, $y, $z, $within) ?? [INF, 0.0, 0.0, 1.0];
+    }
+
+    public function drawnAs(): string
+    {
+        return 'mesh';
+    }
+
+    public function mesh(): string
+    {
+        return $this->mesh;
+    }
+
+    public function isUnknown(): bool
+    {
+        return $this->triangles === null;
+    }
+
+    public function faceWords(string $name): string
+    {
+        return '';
     }
 }

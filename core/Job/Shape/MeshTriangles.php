@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Bowline\Job\Shape;
 
-use Bowline\Geometry\Surface;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Space\SignedDistance;
 use Closure;
 use JsonSerializable;
 
@@ -20,7 +20,7 @@ final class MeshTriangles implements JsonSerializable
     /** What an extent may be rounded by, mm. */
     private const ROUNDED = 0.1;
 
-    private ?Surface $surface = null;
+    private ?SignedDistance $surface = null;
 
     /** @var list<float> of where the surface was taken */
     private array $about = [];
@@ -78,12 +78,12 @@ final class MeshTriangles implements JsonSerializable
     }
 
     /** Their surface, at least about where it will be asked, in its own frame. */
-    public function surface(Vector $least, Vector $most): Surface
+    public function surface(Vector $least, Vector $most): SignedDistance
     {
         $about = [...$least->toArray(), ...$most->toArray()];
         if ($this->surface === null || ($this->about !== $about && ! $this->surface->isWhole())) {
             $this->about = $about;
-            $this->surface = Surface::of($this->packed(), $least, $most);
+            $this->surface = SignedDistance::of($this->packed(), $least, $most);
         }
 
         return $this->surface;

@@ -12,6 +12,8 @@ use Bowline\Geometry\Vector;
  */
 final readonly class Panel implements Shape
 {
+    use SolidShape;
+
     public function __construct(
         public float $width,
         public float $height,
@@ -48,5 +50,10 @@ final readonly class Panel implements Shape
             $y,
             $z + $this->thickness / 2,
         );
+    }
+
+    public function faceWords(string $name): string
+    {
+        return $name === 'front' ? '' : $name;
     }
 }

@@ -30,4 +30,23 @@ interface Shape
      * @return array{float, float, float, float} mm, less than 0 within; unit, away from the nearest of its surface
      */
     public function outside(float $x, float $y, float $z, float $within): array;
+
+    /** Its word for whoever draws it: "box", "cylinder" or "mesh". A panel is drawn as a box. */
+    public function drawnAs(): string;
+
+    /** The name of its triangles, null where it has none. */
+    public function mesh(): ?string;
+
+    /** Whether its triangles are not at hand, so that nothing can lie on it. */
+    public function isUnknown(): bool;
+
+    /**
+     * The same for questions from within a ball alone: a large mesh then takes up only what can be met from there.
+     *
+     * @param  Vector  $middle  in its own frame, mm
+     */
+    public function about(Vector $middle, float $radius): self;
+
+    /** What to call a face behind the name of the thing; nothing for its one main face. */
+    public function faceWords(string $name): string;
 }

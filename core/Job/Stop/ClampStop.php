@@ -45,4 +45,14 @@ final readonly class ClampStop implements Stop
     {
         return [];
     }
+
+    public function axis(): Vector
+    {
+        return $this->clamp->axis;
+    }
+
+    public function passage(): self
+    {
+        return $this;
+    }
 }

@@ -11,6 +11,8 @@ use Bowline\Job\Tie\Tie;
 /** `at`: through that point. */
 final readonly class PointStop implements Stop
 {
+    use NoClamp;
+
     /** @param  list<Tie>  $ties */
     public function __construct(
         private Vector $at,

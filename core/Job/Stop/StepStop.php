@@ -11,6 +11,8 @@ use Bowline\Job\Tie\Tie;
 /** `by`, or `along` with `length`: the last vertex, moved by a vector. */
 final readonly class StepStop implements Stop
 {
+    use NoClamp;
+
     /** @param  list<Tie>  $ties */
     public function __construct(
         private Vector $by,

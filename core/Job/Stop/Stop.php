@@ -24,4 +24,10 @@ interface Stop
 
     /** @return list<Tie> what its one vertex is tied to; a clamp binds its two by itself */
     public function ties(): array;
+
+    /** The axis that its vertices stay on, unit; null when nothing but ties holds them. */
+    public function axis(): ?Vector;
+
+    /** The passage of the run through a clamp, where that is what it stands for. */
+    public function passage(): ?ClampStop;
 }

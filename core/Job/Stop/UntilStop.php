@@ -11,6 +11,8 @@ use Bowline\Job\Tie\Tie;
 /** `along` with `until`: the last vertex, moved along a line until it is level with a place. */
 final readonly class UntilStop implements Stop
 {
+    use NoClamp;
+
     /**
      * @param  Vector  $along  unit direction; the move may go against it
      * @param  list<Tie>  $ties

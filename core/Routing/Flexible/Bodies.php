@@ -8,7 +8,6 @@ use Bowline\Geometry\Pose;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Fitting;
-use Bowline\Job\Shape\MeshShape;
 use Bowline\Job\Shape\Shape;
 use Bowline\Job\Surrounding;
 
@@ -67,8 +66,7 @@ final readonly class Bodies
      *
      * @param  float  $within  mm; what is farther off is not looked at
      * @return array{float, float, float, float, string}|null how far outside of the nearest body (less than 0
-     *                                                        within it), the unit direction out of it, and its id; null
-     * when none is near
+     *     within it), the unit direction out of it, and its id; null when none is near
      */
     public function nearest(float $x, float $y, float $z, float $within): ?array
     {
@@ -141,13 +139,8 @@ final readonly class Bodies
      */
     private static function about(array $body, Vector $middle, float $radius): array
     {
-        if ($body[6] instanceof MeshShape) {
-            $way = $middle->minus($body[2]);
-            $body[6] = $body[6]->about(
-                new Vector($way->dot($body[3]), $way->dot($body[4]), $way->dot($body[5])),
-                $radius,
-            );
-        }
+        $way = $middle->minus($body[2]);
+        $body[6] = $body[6]->about(new Vector($way->dot($body[3]), $way->dot($body[4]), $way->dot($body[5])), $radius);
 
         return $body;
     }
@@ -173,7 +166,7 @@ final readonly class Bodies
                     static fn (array $body): string => $body[8],
                     array_filter(
                         $this->bodies,
-                        static fn (array $body): bool => $body[6] instanceof MeshShape && $body[6]->triangles === null,
+                        static fn (array $body): bool => $body[6]->isUnknown(),
                     ),
                 ),
             ),
@@ -182,7 +175,7 @@ final readonly class Bodies
 
     public function countMeshes(): int
     {
-        return count(array_filter($this->bodies, static fn (array $body): bool => $body[6] instanceof MeshShape));
+        return count(array_filter($this->bodies, static fn (array $body): bool => $body[6]->mesh() !== null));
     }
 
     public function count(): int

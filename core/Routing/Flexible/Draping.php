@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Bowline\Routing\Flexible;
 
+use Bowline\Curves\Catenary;
+use Bowline\Curves\LengthAndBendProjection;
+use Bowline\Curves\Spline;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
@@ -14,9 +17,9 @@ use Bowline\Geometry\Vector;
  * Where it meets nothing and keeps its radius it is the catenary. Otherwise it is a chain that sinks step by step
  * (position-based dynamics: Müller et al., J. Vis. Comm. Image Repr. 18, 2007): the lengths of all its links are
  * put right at once by the tridiagonal system they make, bends and contacts one after another; at the end lengths
- * and bends together (Evening). A contact takes away what its friction holds of the way along it. Nothing is left to
- * chance: the same input is the same shape. A hand that nudges it takes a node along and lets it go again before it
- * comes to rest.
+ * and bends together (LengthAndBendProjection). A contact takes away what its friction holds of the way along it.
+ * Nothing is left to chance: the same input is the same shape. A hand that nudges it takes a node along and lets it go
+ * again before it comes to rest.
  */
 final class Draping
 {
@@ -281,7 +284,7 @@ final class Draping
             for ($i = 0; $i < self::PUTTING_RIGHT; $i++) {
                 [$x, $y, $z] = [$this->x, $this->y, $this->z];
                 $this->told();
-                [$this->x, $this->y, $this->z] = Evening::of(
+                [$this->x, $this->y, $this->z] = LengthAndBendProjection::of(
                     $this->x,
                     $this->y,
                     $this->z,

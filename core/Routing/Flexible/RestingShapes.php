@@ -6,11 +6,12 @@ namespace Bowline\Routing\Flexible;
 
 use Bowline\Curves\Elastica;
 use Bowline\Geometry\Tolerance;
+use Bowline\Routing\RouteFacts;
 use Bowline\Routing\Run;
 use Bowline\Routing\SpringRoute;
 
 /** What a sprung hose could be: the shapes it may rest in, and the lengths at which it keeps its least radius. */
-final readonly class RestingShapes
+final readonly class RestingShapes implements RouteFacts
 {
     /** Lengths up to so many times the way are looked at, and up to so many times its own. */
     private const LONGEST = 2.5;
@@ -36,6 +37,16 @@ final readonly class RestingShapes
         public ?float $shortest,
         public ?float $longest,
     ) {
+    }
+
+    public function toArray(): array
+    {
+        return [
+            'kind' => 'spring',
+            'shapes' => $this->shapes,
+            'shortest' => $this->shortest,
+            'longest' => $this->longest,
+        ];
     }
 
     public static function of(Run $run, SpringRoute $route): self

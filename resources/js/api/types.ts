@@ -2384,6 +2384,7 @@ export interface Leg {
 export interface Finding {
   rule: string;
   severity: "warning" | "violation";
+  subject: Subject;
   title: string;
   message: string;
   at: Point;
@@ -2400,6 +2401,28 @@ export interface Finding {
    * What each remedy does, in the same order.
    */
   cures: Cure[];
+}
+/**
+ * What of the run a finding is about.
+ */
+export interface Subject {
+  kind: "run" | "leg" | "bend" | "curve" | "corner" | "end" | "clamp";
+  /**
+   * Of a bend, or of the segment of the path that a curve is, from 0.
+   */
+  index?: number;
+  /**
+   * Of a corner, or the one at the far end of a leg.
+   */
+  vertex?: number;
+  /**
+   * “from” or “to” of an end, the id of a clamp.
+   */
+  name?: string;
+  /**
+   * Which tie of a corner, from 0.
+   */
+  tie?: number;
 }
 export interface Cure {
   list: "runs" | "clamps";

@@ -1,5 +1,5 @@
 import type { Cure, Edit, Finding, SolvedRun } from '../api/types';
-import { partAt } from '../job/layout';
+import { partOf } from '../job/layout';
 import { Mark } from '../job/Mark';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
@@ -9,7 +9,7 @@ import { Button } from '../ui/Button';
 /** The findings of a run, each with its remedies at hand. */
 export function FindingList({ run }: { run: SolvedRun }) {
   return run.findings.map((finding) => (
-    <FindingCard key={`${finding.rule} ${finding.span[0]} ${finding.message}`} run={run} finding={finding} />
+    <FindingCard key={`${finding.rule} ${finding.message}`} run={run} finding={finding} />
   ));
 }
 
@@ -25,7 +25,7 @@ export function FindingCard({ run, finding, name }: { run: SolvedRun; finding: F
         type="button"
         className="title"
         title="Show where"
-        onClick={() => pick('runs', run.id, partAt(run, finding.span))}
+        onClick={() => pick('runs', run.id, partOf(run, finding.subject))}
       >
         <Mark status={finding.severity} />
         <span>

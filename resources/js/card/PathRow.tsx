@@ -27,7 +27,8 @@ export function PathRow({ run, solved, leg, picked, onPick }: Props) {
       (finding) =>
         finding.severity === 'violation' &&
         ['bend-radius', 'section-fold'].includes(finding.rule) &&
-        touches(solved, finding.span, leg.bend ?? -1),
+        finding.subject.kind === 'bend' &&
+        finding.subject.index === leg.bend,
     );
   const said = stop !== undefined && 'length' in stop ? stop.length : leg.length;
   const levelWith = stop !== undefined && 'until' in stop && typeof stop.until === 'string' ? stop.until : null;
@@ -130,17 +131,4 @@ export function PathRow({ run, solved, leg, picked, onPick }: Props) {
       </td>
     </tr>
   );
-}
-
-/** Whether a finding's span is that of a bend. */
-function touches(solved: SolvedRun, span: readonly number[], bend: number): boolean {
-  let at = 0;
-  for (const [index, row] of solved.bends.entries()) {
-    at += row.straight;
-    if (index === bend) {
-      return Math.abs((span[0] ?? 0) - at) < 1e-6;
-    }
-    at += row.arc;
-  }
-  return false;
 }

@@ -1,5 +1,5 @@
-import type { SolvedRun } from '../api/types';
-import type { Part } from './store';
+import type { SolvedRun, Subject } from '../api/types';
+import { isSamePart, type Part } from './store';
 
 /** A piece of a run laid straight: a straight of a leg, a bend, or a curve; developed length from the start, mm. */
 export interface Piece {
@@ -12,9 +12,11 @@ export interface Piece {
 
 /** The pieces of a run in order, as the solution has them; a straight too short to see is left out. */
 export function pieces(run: SolvedRun): Piece[] {
-  const broken = run.findings.filter((finding) => finding.severity === 'violation' && finding.rule !== 'fixed-length');
-  const hit = (from: number, to: number) =>
-    broken.some(({ span: [start = 0, end = 0] }) => start < to - 1e-6 && end > from + 1e-6);
+  const subjects = run.findings
+    .filter((finding) => finding.severity === 'violation' && finding.rule !== 'fixed-length')
+    .map(({ subject }) => subject);
+  const hit = (part: Part) =>
+    subjects.some((subject) => subject.kind === 'run' || isSamePart(partOf(run, subject), part));
   const all: Piece[] = [];
   let at = 0;
   if (run.legs.length === 0) {
@@ -23,8 +25,8 @@ export function pieces(run: SolvedRun): Piece[] {
       const to = at + length;
       all.push(
         kind === 'line'
-          ? { kind: 'straight', from: at, to, part: { leg: index }, broken: hit(at, to) }
-          : { kind: 'curve', from: at, to, part: { bend: index }, broken: hit(at, to) },
+          ? { kind: 'straight', from: at, to, part: { leg: index }, broken: hit({ leg: index }) }
+          : { kind: 'curve', from: at, to, part: { bend: index }, broken: hit({ bend: index }) },
       );
       at = to;
     }
@@ -32,24 +34,27 @@ export function pieces(run: SolvedRun): Piece[] {
   for (const leg of run.legs) {
     if (leg.straight > 1e-6) {
       const to = at + leg.straight;
-      all.push({ kind: 'straight', from: at, to, part: { leg: leg.vertex }, broken: hit(at, to) });
+      all.push({ kind: 'straight', from: at, to, part: { leg: leg.vertex }, broken: hit({ leg: leg.vertex }) });
       at = to;
     }
     const bend = leg.bend === null ? undefined : run.bends[leg.bend];
     if (leg.bend !== null && bend !== undefined) {
       const to = at + bend.arc;
-      all.push({ kind: 'bend', from: at, to, part: { bend: leg.bend }, broken: hit(at, to) });
+      all.push({ kind: 'bend', from: at, to, part: { bend: leg.bend }, broken: hit({ bend: leg.bend }) });
       at = to;
     }
   }
   return all;
 }
 
-/** The part of a run that a finding's span lies on; none when it is about the whole of it. */
-export function partAt(run: SolvedRun, [from = 0, to = 0]: readonly number[]): Part {
-  if (to - from > run.length * 0.99) {
+/** The part of a run that a finding is about; none when it is about the whole of it. */
+export function partOf(run: SolvedRun, { kind, index, vertex }: Subject): Part {
+  if ((kind === 'bend' || kind === 'curve') && index !== undefined) {
+    return { bend: index };
+  }
+  if (vertex === undefined) {
     return null;
   }
-  const middle = (from + to) / 2;
-  return pieces(run).find((piece) => piece.from - 1e-6 <= middle && middle <= piece.to + 1e-6)?.part ?? null;
+  const bend = kind === 'corner' ? run.legs.find((leg) => leg.vertex === vertex)?.bend : null;
+  return typeof bend === 'number' ? { bend } : { leg: vertex };
 }

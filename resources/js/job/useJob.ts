@@ -2,7 +2,7 @@ import { type UseQueryResult, useMutation, useQuery, useQueryClient } from '@tan
 import { createContext, useCallback, useContext, useEffect, useMemo } from 'react';
 import { create } from 'zustand';
 import { api, Refused, Unreachable } from '../api/client';
-import type { Edit, Header, Job, JobChange, JobState, Laying, List, Place, SolvedRun } from '../api/types';
+import type { Edit, Finding, Header, Job, JobChange, JobState, Laying, List, Place, SolvedRun } from '../api/types';
 import { useWorkbench } from './store';
 import { showIn, unitsOf } from './units';
 
@@ -288,11 +288,16 @@ export function useJobAccess(state: JobState): JobAccess {
 /** A preview has no remedies; those of what was broken before stay, so that nothing jumps while the hand drags. */
 function withRemedies(tried: SolvedRun, kept: SolvedRun): SolvedRun {
   const findings = tried.findings.map((finding) => {
-    const before = kept.findings.find(({ title }) => title === finding.title);
+    const same = kept.findings.filter((one) => isSameSubject(one, finding));
+    const before = same.find(({ title }) => title === finding.title) ?? same[0];
     return before === undefined ? finding : { ...finding, remedies: before.remedies, cures: before.cures };
   });
   return { ...tried, findings };
 }
+
+/** Whether two findings are of the same rule and about the same thing, whatever their figures are. */
+const isSameSubject = (one: Finding, other: Finding) =>
+  one.rule === other.rule && JSON.stringify(one.subject) === JSON.stringify(other.subject);
 
 /** A fresh id in a list, made from a name. */
 export function freshId(taken: readonly { id: string }[], name: string): string {

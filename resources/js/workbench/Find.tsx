@@ -2,7 +2,7 @@ import { type KeyboardEvent, useMemo, useState } from 'react';
 import { Form, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import { show } from '../job/format';
-import { partAt } from '../job/layout';
+import { partOf } from '../job/layout';
 import { statusWord } from '../job/Mark';
 import { type Stage, useWorkbench } from '../job/store';
 import { useJob } from '../job/useJob';
@@ -132,7 +132,7 @@ function useAll(stage: Stage): Found[] {
         name: finding.title,
         aside: item('runs', run.id)?.name ?? run.id,
         take: () => {
-          pick('runs', run.id, partAt(run, finding.span));
+          pick('runs', run.id, partOf(run, finding.subject));
           goTo('check');
         },
       })),

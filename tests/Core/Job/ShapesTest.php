@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-use Bowline\Geometry\Surface;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Shape\Box;
 use Bowline\Job\Shape\Cylinder;
 use Bowline\Job\Shape\Panel;
 use Bowline\Job\Shape\Shape;
+use Bowline\Space\SignedDistance;
 use Tests\Jobs;
 use Tests\Triangles;
 
@@ -94,7 +94,7 @@ it('reads a large mesh only about where it is asked, with the same answer there'
         $z,
         INF,
     )[0];
-    $corner = Surface::of($packed, new Vector(100, 250, 50), new Vector(200, 350, 150));
+    $corner = SignedDistance::of($packed, new Vector(100, 250, 50), new Vector(200, 350, 150));
     expect($corner->isWhole())->toBeFalse()->and(strlen($packed) / 36)->toEqual(120000);
     foreach ([[155, 290, 95], [140, 280, 99], [149, 310, 60], [170, 320, 120]] as [$x, $y, $z]) {
         expect($corner->outside($x, $y, $z, 60.0)[0])->toEqualWithDelta($whole($x, $y, $z), 1e-4);

@@ -14,7 +14,7 @@ use Bowline\Routing\Flexible\Bodies;
 use Bowline\Routing\Flexible\DrapedEnd;
 use Bowline\Routing\Flexible\Draping;
 use Bowline\Routing\LaidRun;
-use Bowline\Rules\LiesOutside;
+use Bowline\Rules\LiesIn;
 use Bowline\Solving\SolvedRun;
 use Bowline\Solving\Solver;
 use Tests\Jobs;
@@ -296,7 +296,7 @@ it('says where it lies in something that it has not found its way out of', funct
         ->toBe('Bulkhead')
         ->and(abs($at->x))
         ->toBeLessThan(4.0);
-    $finding = (new LiesOutside)->check($through)[0];
+    $finding = (new LiesIn)->check($through)[0];
     expect([$finding->rule, $finding->title])
         ->toBe(['lies-in', 'It lies in Bulkhead'])
         ->and($finding->measured)

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
+use Bowline\Curves\Catenary;
 use Bowline\Curves\Elastica;
+use Bowline\Curves\Spline;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
-use Bowline\Routing\Flexible\Catenary;
-use Bowline\Routing\Flexible\Spline;
 use Tests\Cases;
 use Tests\Jobs;
 

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Bowline\Curves\Catenary;
 use Bowline\Editing\Edit\AsPoints;
 use Bowline\Editing\Edit\Ease;
 use Bowline\Editing\Edit\ThroughClamp;
@@ -10,7 +11,6 @@ use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Routing\DrapeRoute;
-use Bowline\Routing\Flexible\Catenary;
 use Bowline\Routing\Flexible\Watch;
 use Tests\Jobs;
 

@@ -43,7 +43,7 @@ it('tells the range of lengths that a hose is in when it keeps its radius', func
     float $length,
 ): void {
     $solved = facing($apart, $length);
-    $range = $solved->resting;
+    $range = $solved->facts;
     expect($solved->laid->path->leastRadius())
         ->toBeGreaterThanOrEqual(70.0)
         ->and($range->shortest)
@@ -58,7 +58,7 @@ it('tells the range of lengths that a hose is in when it keeps its radius', func
 
 it('ends the range where the radius ends, to a millimetre', function (): void {
     // Laid again just within and just without, at both ends of the range that 230 is nearest to.
-    $range = facing(200, 230)->resting;
+    $range = facing(200, 230)->facts;
     $radius = static fn (float $length): float => (float) facing(200, $length)->laid->path->leastRadius();
     expect($range->longest)
         ->not->toBeNull()
@@ -68,6 +68,6 @@ it('ends the range where the radius ends, to a millimetre', function (): void {
         ->toBeLessThan(70.0);
     // The loop of 800 over 200 keeps it from somewhere between: the length at which R 70 is just kept scales with the
     // radius.
-    $loop = facing(200, 800)->resting->shortest;
+    $loop = facing(200, 800)->facts->shortest;
     expect($radius($loop + 0.5))->toBeGreaterThanOrEqual(70.0)->and($radius($loop - 0.5))->toBeLessThan(70.0);
 });

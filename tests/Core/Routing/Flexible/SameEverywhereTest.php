@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
+use Bowline\Curves\Catenary;
 use Bowline\Curves\Elastica;
+use Bowline\Curves\LeadOff;
+use Bowline\Curves\Spline;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\Flexible\Bodies;
-use Bowline\Routing\Flexible\Catenary;
 use Bowline\Routing\Flexible\DrapedEnd;
 use Bowline\Routing\Flexible\Draping;
-use Bowline\Routing\Flexible\LeadOff;
-use Bowline\Routing\Flexible\Spline;
 use Tests\Jobs;
 
 /*

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Models\Settling;
+use App\Settling\SettleRun;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Run by bin/work before its worker starts: what a worker that was ended held is free again at once, and a run that
+ * waits to settle with nothing on the queue is put there. Only while no other worker runs.
+ */
+final class ReleaseReserved extends Command
+{
+    protected $signature = 'bowline:take-up-again';
+
+    protected $description = 'Frees the tasks that an ended worker held, and queues runs again that wait to settle';
+
+    public function handle(): int
+    {
+        DB::table('queued')->whereNotNull('reserved_at')->update(['reserved_at' => null, 'available_at' => time()]);
+        if (DB::table('queued')->doesntExist()) {
+            foreach (Settling::query()->whereIn('state', ['waiting', 'settling'])->get() as $settling) {
+                SettleRun::dispatch($settling->id);
+            }
+        }
+
+        return self::SUCCESS;
+    }
+}

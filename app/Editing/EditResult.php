@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editing;
+
+use App\Models\Job;
+
+/** What came of the edits of one action: the job, and what of it is not as it was. */
+final readonly class EditResult
+{
+    /**
+     * @param  list<Change>  $changes
+     * @param  list<string>|null  $runs  ids of the runs that may follow from them; null when any may
+     */
+    public function __construct(
+        public Job $job,
+        public array $changes,
+        public ?array $runs,
+    ) {
+    }
+}

@@ -1,0 +1,325 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editing;
+
+use App\Models\Job;
+use Bowline\Editing\Loosening;
+use Bowline\Editing\OpenEnds;
+use Bowline\Job as CoreJob;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\References;
+use Bowline\Job\Schema;
+use Bowline\Job\Shape\Triangles;
+use stdClass;
+
+/** Makes the changes of one action of a user: all of them in one transaction, or none. */
+final readonly class JobEdits
+{
+    /** Lists of the job file, and what schema/job.json calls an item of each. */
+    private const KINDS = [
+        'stock' => 'stock',
+        'fittings' => 'fitting',
+        'clamps' => 'clamp',
+        'surroundings' => 'surrounding',
+        'runs' => 'run',
+    ];
+
+    public function __construct(
+        private JobFiles $files,
+        private Steps $steps,
+    ) {
+    }
+
+    /**
+     * @throws EditRefused when the job would be wrong afterwards
+     * @throws EditClash when another window changed the same thing
+     */
+    public function apply(Job $job, Action $action): EditResult
+    {
+        return $job->alone(function () use ($job, $action): EditResult {
+            if ($this->steps->isDone($job, $action->token)) {
+                return new EditResult($job, [], null);
+            }
+            $runs = $this->following($job, $action);
+            $before =
+                $runs === null ? $this->files->file($job) : $this->files->around($job, $runs, [], self::named($action));
+            $after = $this->edited($before, $action, $action->after === $job->revision);
+            $this->check($after);
+            $changes = $this->write($job, $before, $after);
+            $this->refuseTooManyTriangles($job, $changes);
+            if ($changes !== []) {
+                $this->steps->record($job, $action->name ?? StepName::of($changes), $changes, $action->token);
+                $this->remember($job, $changes);
+                $job->revision++;
+                $job->touch();
+                $job->save();
+            }
+
+            return new EditResult($job, $changes, $runs);
+        });
+    }
+
+    /**
+     * The runs that can follow from an action which only changes things that are there and stay there. Nothing
+     * else of the job needs to be read then: with 200 runs that is most of the time of an edit (bench/edits.mjs).
+     *
+     * @return list<string>|null null when all of the job is needed
+     */
+    private function following(Job $job, Action $action): ?array
+    {
+        if ($action->header !== null || count($action->edits) > 4) {
+            return null;
+        }
+        $runs = [];
+        foreach ($action->edits as $edit) {
+            [$list, $id] = [$edit->get('list')->text(), $edit->get('id')->text()];
+            if ($list === 'stock' || $edit->get('item')->value === null || ! $this->files->has($job, $list, $id)) {
+                return null;
+            }
+            array_push($runs, ...$this->files->hangingOn($job, $list, $id));
+        }
+
+        return array_values(array_unique($runs));
+    }
+
+    /** @return list<string> "list id" of what the edits are about, and of what they name */
+    private static function named(Action $action): array
+    {
+        $things = [];
+        foreach ($action->edits as $edit) {
+            $list = $edit->get('list')->text();
+            $item = $edit->get('item')->value;
+            $things[] = $list.' '.$edit->get('id')->text();
+            if ($item instanceof stdClass) {
+                array_push(
+                    $things,
+                    ...$list === 'runs'
+                        ? References::referencedItems($item)
+                        : (is_string($item->on ?? null)
+                            ? ['surroundings '.$item->on]
+                            : []),
+                );
+            }
+        }
+
+        return $things;
+    }
+
+    /**
+     * @param  list<Change>  $changes
+     *
+     * @throws EditRefused when the job could not be saved and opened again
+     */
+    private function refuseTooManyTriangles(Job $job, array $changes): void
+    {
+        foreach ($changes as $change) {
+            $mesh = $change->list === 'surroundings' ? $change->after->mesh ?? null : null;
+            if ($mesh === null || $mesh === ($change->before->mesh ?? null)) {
+                continue;
+            }
+            try {
+                Triangles::refuseMoreInAll($this->files->triangles($job));
+            } catch (JobError $error) {
+                throw new EditRefused($change->list, $change->id, '/mesh', $error->getMessage());
+            }
+        }
+    }
+
+    /**
+     * The stock and the bend radius chosen last are what the next run begins with.
+     *
+     * @param  list<Change>  $changes
+     */
+    private function remember(Job $job, array $changes): void
+    {
+        foreach ($changes as $change) {
+            $stock = $change->list === 'runs' ? $change->after->stock ?? null : null;
+            if (! is_string($stock)) {
+                continue;
+            }
+            $radius = (new Node($change->after))->find('route')?->find('corner')?->find('radius')?->value;
+            $isNew = ($change->before->stock ?? null) !== $stock;
+            $remembered = $isNew ? ['stock' => $stock] : get_object_vars($job->remembered);
+            if (is_int($radius) || is_float($radius)) {
+                $remembered = ['stock' => $stock, 'radius' => $radius];
+            }
+            $job->remembered = (object) $remembered;
+        }
+    }
+
+    /** @param  bool  $ownOnly  whether all that came since the edits were made is of the same window */
+    private function edited(stdClass $before, Action $action, bool $ownOnly): stdClass
+    {
+        $after = clone $before;
+        foreach (get_object_vars($this->mergedHeader($action, $before, $ownOnly)) as $key => $value) {
+            $after->{$key} = $value;
+            if ($value === null) {
+                unset($after->{$key});
+            }
+        }
+        $gone = [];
+        foreach ($action->edits as $edit) {
+            $list = $edit->get('list')->text();
+            $id = $edit->get('id')->text();
+            $items = self::byId($after, $list);
+            $item = $this->merged(
+                $list,
+                $id,
+                $edit->find('was'),
+                $edit->get('item')->value,
+                $items[$id] ?? null,
+                $ownOnly,
+            );
+            if ($item instanceof stdClass) {
+                $item->id = $id;
+                $this->checkShape($list, $id, $item);
+                $items[$id] = $item;
+            } else {
+                unset($items[$id]);
+                $gone[] = [$list, $id];
+            }
+            $after->{$list} = array_values($items);
+        }
+        foreach ($gone as [$list, $id]) {
+            $this->refuseWhenInUse($after, $list, $id);
+        }
+
+        return OpenEnds::fit($before, Loosening::of($before)->fit($after));
+    }
+
+    /** @throws EditClash */
+    private function mergedHeader(Action $action, stdClass $before, bool $ownOnly): stdClass
+    {
+        $header = $action->header?->object() ?? new stdClass;
+        $now = (object) array_intersect_key(get_object_vars($before), get_object_vars($header));
+        $merged = $this->merged('', '', $action->headerWas, $header, $now, $ownOnly);
+
+        return $merged instanceof stdClass ? $merged : $header;
+    }
+
+    /**
+     * What shall stand, with what other windows changed since it was read.
+     *
+     * @throws EditClash
+     */
+    private function merged(string $list, string $id, ?Node $was, mixed $mine, ?stdClass $now, bool $ownOnly): mixed
+    {
+        if ($was === null) {
+            return $mine;
+        }
+        [$withYours, $clashes] = ItemMerge::of($was->value, $mine, $now, true);
+        // Somebody who types faster than the server answers does not clash with their own last edit.
+        if ($clashes !== [] && ! $ownOnly) {
+            throw new EditClash($list, $id, $clashes, $now, $withYours);
+        }
+
+        return $withYours;
+    }
+
+    /** @throws EditRefused when the item has not the shape of its kind */
+    private function checkShape(string $list, string $id, stdClass $item): void
+    {
+        try {
+            Schema::check($item, 'job.json#/$defs/'.self::KINDS[$list]);
+        } catch (JobError $error) {
+            throw new EditRefused($list, $id, $error->pointer, $error->getMessage());
+        }
+    }
+
+    /** @throws EditRefused when a stock goes that runs are made of, or a run that others are wound round */
+    private function refuseWhenInUse(stdClass $after, string $list, string $id): void
+    {
+        [$use, $way] = match ($list) {
+            'stock' => [
+                static fn (stdClass $run): mixed => $run->stock ?? null,
+                'It is used by %s. Give %s another stock first.',
+            ],
+            'runs' => [
+                static fn (stdClass $run): mixed => (new Node($run))->find('route')?->find('host')?->value,
+                '%s is wound round it. Wind %s round another run first, or take it away.',
+            ],
+            default => [static fn (): mixed => null, ''],
+        };
+        $users = array_filter(self::byId($after, 'runs'), static fn (stdClass $run): bool => $use($run) === $id);
+        if ($users !== []) {
+            throw new EditRefused(
+                $list,
+                $id,
+                '',
+                sprintf(
+                    $way,
+                    implode(', ', array_map(StepName::name(...), $users, array_keys($users))),
+                    count($users) === 1 ? 'it' : 'them',
+                ),
+            );
+        }
+    }
+
+    /** @throws EditRefused */
+    private function check(stdClass $after): void
+    {
+        try {
+            CoreJob::read($after);
+        } catch (JobError $error) {
+            throw EditRefused::because($error, $after);
+        }
+    }
+
+    /**
+     * Writes what differs, and no more.
+     *
+     * @return list<Change>
+     */
+    private function write(Job $job, stdClass $before, stdClass $after): array
+    {
+        $changes = [];
+        // Runs go before the stock they refer to, and come after it.
+        foreach (array_reverse(array_keys(Job::LISTS)) as $list) {
+            $old = self::byId($before, $list);
+            foreach (array_diff_key($old, self::byId($after, $list)) as $id => $item) {
+                $changes[] = new Change($list, $id, $item, null, $this->files->remove($job, $list, $id));
+            }
+        }
+        foreach (array_keys(Job::LISTS) as $list) {
+            $old = self::byId($before, $list);
+            foreach (self::byId($after, $list) as $id => $item) {
+                if (! isset($old[$id]) || ! ItemMerge::isSame($old[$id], $item)) {
+                    $changes[] = new Change(
+                        $list,
+                        $id,
+                        $old[$id] ?? null,
+                        $item,
+                        $this->files->put($job, $list, $id, $item),
+                    );
+                }
+            }
+        }
+        $header = static fn (stdClass $file): stdClass => (object) [
+            'name' => $file->name, 'show_units' => $file->show_units, 'values' => $file->values,
+            ...array_combine(
+                JobFiles::EXTRAS,
+                array_map(static fn (string $key): mixed => $file->{$key} ?? null, JobFiles::EXTRAS),
+            ),
+        ];
+        if (! ItemMerge::isSame($header($before), $header($after))) {
+            $this->files->putHeader($job, new Node($header($after)));
+            $changes[] = new Change('', '', $header($before), $header($after), 0);
+        }
+
+        return $changes;
+    }
+
+    /** @return array<string, stdClass> */
+    private static function byId(stdClass $file, string $list): array
+    {
+        $items = [];
+        foreach ((new Node($file))->list($list) as $item) {
+            $items[$item->get('id')->text()] = $item->object();
+        }
+
+        return $items;
+    }
+}

@@ -1,0 +1,456 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editing;
+
+use App\Models\Job;
+use App\Models\JobItem;
+use App\Models\Run;
+use App\Models\Stock;
+use Bowline\Job as CoreJob;
+use Bowline\Job\JobError;
+use Bowline\Job\JobFile;
+use Bowline\Job\Node;
+use Bowline\Job\References;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
+use stdClass;
+
+/** Job files to rows and back. */
+final class JobFiles
+{
+    /** Of the header of a job file, what is kept as it stands there. */
+    public const EXTRAS = ['show_fraction', 'revision', 'sets', 'benders'];
+
+    /** Names of runs that are looked for in the text of others at once. */
+    private const MOST_NAMES = 40;
+
+    public function __construct(private readonly Meshes $meshes)
+    {
+    }
+
+    /** The job as a job file, a query a list. */
+    public function file(Job $job): stdClass
+    {
+        return $this->withMeshes($this->withLists($job, static fn (): ?array => null));
+    }
+
+    /** How many triangles all meshes of the job have. */
+    public function triangles(Job $job): int
+    {
+        return $this->meshes->count((object) $this->items($job, ['surroundings' => null]));
+    }
+
+    /**
+     * The job file with only the runs that are asked for and those they follow, and of what they may hang on only
+     * what they do, with what that is mounted on.
+     *
+     * @param  list<string>  $runs  ids
+     * @param  list<stdClass>  $drafts  runs as they stand now, whatever is kept of them
+     * @param  list<string>  $also  "list id" of things that are wanted besides
+     */
+    public function around(Job $job, array $runs, array $drafts = [], array $also = []): stdClass
+    {
+        $kept = $this->withFollowed($job, $runs, $drafts, $also);
+        $things = array_merge($also, ...array_map(References::referencedItems(...), array_values($kept)));
+        $wanted = [];
+        foreach ($things as $thing) {
+            [$list, $id] = explode(' ', $thing, 2);
+            $wanted[$list][] = $id;
+        }
+        $file = $this->withLists(
+            $job,
+            static fn (string $list): ?array => match ($list) {
+                'surroundings', 'fittings' => in_array('*', $wanted[$list] ?? [], true)
+                    ? null
+                    : array_values(array_unique($wanted[$list] ?? [])),
+                'clamps' => array_values(array_unique($wanted[$list] ?? [])),
+                'runs' => [],
+                default => null,
+            },
+        );
+        if (
+            array_filter(
+                (new Node($file))->list('fittings'),
+                static fn (Node $fitting): bool => $fitting->find('moves') !== null,
+            ) !== []
+        ) {
+            // What hangs on a thing that moves has to stay clear of all that stands around.
+            $all = $this->items($job, ['surroundings' => null, 'fittings' => null]);
+            [$file->surroundings, $file->fittings] = [$all['surroundings'], $all['fittings']];
+        }
+        $hosts = array_values(
+            array_unique(
+                array_filter(
+                    array_map(static fn (Node $item): mixed => $item->find('on')?->value, [
+                        ...(new Node($file))->list('fittings'),
+                        ...(new Node($file))->list('clamps'),
+                    ]),
+                    is_string(...),
+                ),
+            ),
+        );
+        $missing = array_values(
+            array_diff(
+                $hosts,
+                array_map(
+                    static fn (Node $item): string => $item->get('id')->text(),
+                    (new Node($file))->list('surroundings'),
+                ),
+            ),
+        );
+        if ($missing !== []) {
+            $file->surroundings = [
+                ...is_array($file->surroundings) ? $file->surroundings : [],
+                ...$this->items($job, ['surroundings' => $missing])['surroundings'],
+            ];
+        }
+        $file->runs = array_values($kept);
+
+        return $this->withMeshes($file);
+    }
+
+    private function withMeshes(stdClass $file): stdClass
+    {
+        $meshes = $this->meshes->of(
+            array_map(static fn (Node $body): stdClass => $body->object(), (new Node($file))->list('surroundings')),
+        );
+        if ($meshes !== []) {
+            $file->meshes = (object) $meshes;
+        }
+
+        return $file;
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @param  list<stdClass>  $drafts
+     * @param  list<string>  $also
+     * @return array<string, stdClass> the runs, and those they follow or are to be as long as, through any depth
+     */
+    private function withFollowed(Job $job, array $ids, array $drafts, array $also): array
+    {
+        $runs = [];
+        foreach ($drafts as $draft) {
+            $runs[is_string($draft->id ?? null) ? $draft->id : ''] = $draft;
+        }
+        $missing = array_values(array_diff([...$ids, ...self::runsAmong($also)], array_keys($runs)));
+        $tried = $missing;
+        while ($missing !== [] || $drafts !== []) {
+            $drafts = [];
+            foreach ($missing === [] ? [] : $this->items($job, ['runs' => $missing])['runs'] as $run) {
+                $runs[is_string($run->id ?? null) ? $run->id : ''] ??= $run;
+            }
+            $followed = array_merge(
+                ...array_map(
+                    static fn (stdClass $run): array => self::runsAmong(References::referencedItems($run)),
+                    array_values($runs),
+                ),
+                ...[[]],
+            );
+            $ofSets = array_filter(
+                $runs,
+                static fn (stdClass $run): bool => (new Node($run))->find('fixed_length')?->find('same_as') !== null,
+            );
+            if ($ofSets !== []) {
+                // How long the longest of a set is, only all runs can tell.
+                $followed = array_merge(
+                    $followed,
+                    array_map(
+                        static fn (stdClass $run): string => is_string($run->id ?? null) ? $run->id : '',
+                        $this->items($job, ['runs' => null])['runs'],
+                    ),
+                );
+            }
+            $missing = array_values(array_diff(array_unique($followed), array_keys($runs), $tried));
+            $tried = [...$tried, ...$missing];
+        }
+
+        return $runs;
+    }
+
+    /**
+     * @param  list<string>  $things
+     * @return list<string>
+     */
+    private static function runsAmong(array $things): array
+    {
+        return array_values(
+            array_map(
+                static fn (string $thing): string => substr($thing, 5),
+                array_filter($things, static fn (string $thing): bool => str_starts_with($thing, 'runs ')),
+            ),
+        );
+    }
+
+    /**
+     * @return stdClass the item as it stands in the file
+     *
+     * @throws ModelNotFoundException<JobItem>
+     */
+    public function item(Job $job, string $list, string $id): stdClass
+    {
+        return Job::LISTS[$list]::query()
+            ->where('job_id', $job->id)
+            ->where('key', $id)
+            ->firstOrFail(['definition'])->definition;
+    }
+
+    public function has(Job $job, string $list, string $id): bool
+    {
+        return Job::LISTS[$list]::query()->where('job_id', $job->id)->where('key', $id)->exists();
+    }
+
+    /** @return list<string> ids of the runs that hang on something, through any depth */
+    public function hangingOn(Job $job, string $list, string $id): array
+    {
+        $items = $list === 'surroundings' ? $this->items($job, ['fittings' => null, 'clamps' => null]) : [];
+        $mounted = self::mounted($items);
+        $names = [
+            $id,
+            ...array_map(
+                static fn (array $one): string => $one[1],
+                array_filter(
+                    $mounted,
+                    static fn (array $one): bool => in_array($one[2], [$id, References::MOVES], true),
+                ),
+            ),
+        ];
+
+        return References::runsOn(
+            $this->items($job, ['runs' => $this->runsNaming($job, $names)])['runs'],
+            $mounted,
+            $list,
+            $id,
+        );
+    }
+
+    /**
+     * Runs in whose text one of some names stands, or that of a run which is found so, and those that hang on what they
+     * do not name. Reading all runs to find out takes a third of an edit in a job of 200 (bench/edits.mjs).
+     *
+     * @param  list<string>  $names
+     * @return list<string>|null their ids; null for all, where too many names are to be looked for
+     */
+    private function runsNaming(Job $job, array $names): ?array
+    {
+        $keys = [];
+        $asked = [];
+        // A draped run lies on whatever there is, and one that is to be as long as others names their set.
+        $texts = ['"drape"', '"same_as"', ...array_map(self::asWritten(...), $names)];
+        while ($texts !== []) {
+            if (count($texts) > self::MOST_NAMES) {
+                return null;
+            }
+            $asked = [...$asked, ...$texts];
+            $found = $job
+                ->getConnection()
+                ->table(Job::TABLES['runs'])
+                ->where('job_id', $job->id)
+                ->where(static function (Builder $query) use ($texts): void {
+                    foreach ($texts as $text) {
+                        $query->orWhereRaw('instr(definition, ?) > 0', [$text]);
+                    }
+                })
+                ->pluck('key')
+                ->filter(static fn (mixed $key): bool => is_string($key))
+                ->all();
+            $keys = array_values(array_unique([...$keys, ...$found]));
+            $texts = array_values(array_diff(array_map(self::asWritten(...), $keys), $asked));
+        }
+
+        return $keys;
+    }
+
+    /** A name as it stands within a text in JSON. */
+    private static function asWritten(string $name): string
+    {
+        return substr(json_encode($name, JSON_THROW_ON_ERROR), 1, -1);
+    }
+
+    /** @return list<string> "list id" of fittings and clamps that are mounted on something of the surroundings */
+    public function mountedOn(Job $job, string $id): array
+    {
+        $mounted = self::mounted($this->items($job, ['fittings' => null, 'clamps' => null]));
+
+        return array_map(
+            static fn (array $one): string => $one[0].' '.$one[1],
+            array_values(array_filter($mounted, static fn (array $one): bool => $one[2] === $id)),
+        );
+    }
+
+    /**
+     * @param  array<string, list<stdClass>>  $items
+     * @return list<array{string, string, string}>
+     */
+    private static function mounted(array $items): array
+    {
+        $mounted = [];
+        foreach (['fittings', 'clamps'] as $list) {
+            foreach ($items[$list] ?? [] as $item) {
+                if (is_string($item->on ?? null) && is_string($item->id ?? null)) {
+                    $mounted[] = [$list, $item->id, $item->on];
+                }
+                if (isset($item->moves) && is_string($item->id ?? null)) {
+                    $mounted[] = [$list, $item->id, References::MOVES];
+                }
+            }
+        }
+
+        return $mounted;
+    }
+
+    /** @param  callable(string): (list<string>|null)  $wanted  ids of a list; null for all of it */
+    private function withLists(Job $job, callable $wanted): stdClass
+    {
+        $file = (object) [
+            'format' => JobFile::FORMAT,
+            'version' => JobFile::VERSION,
+            'name' => $job->name,
+            'show_units' => $job->show_units,
+            'up' => $job->up,
+            'values' => $job->named_values,
+            ...get_object_vars($job->extras),
+        ];
+        $lists = array_keys(Job::LISTS);
+        foreach ($this->items($job, array_map($wanted, array_combine($lists, $lists))) as $list => $items) {
+            $file->{$list} = $items;
+        }
+
+        return $file;
+    }
+
+    /**
+     * The items of some lists as they stand in the file, by one query of the tables and without models, and
+     * their JSON read at once: while something is dragged this is asked for at every move of the hand, and
+     * making a model query for each list took a fifth of the whole answer (bench/preview.mjs).
+     *
+     * @param  array<string, list<string>|null>  $wanted  ids by list; null for all of it
+     * @return array<string, list<stdClass>>
+     */
+    private function items(Job $job, array $wanted): array
+    {
+        $all = null;
+        foreach (array_filter($wanted, static fn (?array $ids): bool => $ids !== []) as $list => $ids) {
+            $query = $job
+                ->getConnection()
+                ->table(Job::TABLES[$list])
+                ->where('job_id', $job->id)
+                ->selectRaw('? as list, position, definition', [$list]);
+            if ($ids !== null) {
+                $query->whereIn('key', $ids);
+            }
+            $all = $all === null ? $query : $all->unionAll($query);
+        }
+        $rows = $all?->orderBy('position')->get() ?? new Collection;
+        $items = [];
+        foreach (array_keys($wanted) as $list) {
+            $json = $rows
+                ->where('list', $list)
+                ->pluck('definition')
+                ->filter(static fn (mixed $item): bool => is_string($item))
+                ->implode(',');
+            $read = json_decode('['.$json.']', false, 64, JSON_THROW_ON_ERROR);
+            $items[$list] = is_array($read)
+                ? array_values(array_filter($read, static fn (mixed $item): bool => $item instanceof stdClass))
+                : [];
+        }
+
+        return $items;
+    }
+
+    /**
+     * Keeps a job file as a new job.
+     *
+     * @param  stdClass  $file  whose shape has been checked
+     *
+     * @throws JobError when it cannot be solved
+     */
+    public function keep(stdClass $file): Job
+    {
+        CoreJob::read($file);
+        $this->meshes->keepOf($file);
+
+        return Job::resolveConnection()->transaction(function () use ($file): Job {
+            $node = new Node($file);
+            $text = static fn (string $key, string $default): string => $node->find($key)?->text() ?? $default;
+            $job = Job::query()->create([
+                'name' => $text('name', '') === '' ? 'Job without a name' : $text('name', ''),
+                'show_units' => $text('show_units', 'mm'),
+                'up' => $text('up', 'z'),
+                'named_values' => $node->find('values')->value ?? new stdClass,
+                'extras' => (object) array_intersect_key(get_object_vars($file), array_flip(self::EXTRAS)),
+                'revision' => 1,
+            ]);
+            foreach (array_keys(Job::LISTS) as $list) {
+                foreach ($node->list($list) as $position => $item) {
+                    $this->put($job, $list, $item->get('id')->text(), $item->object(), $position);
+                }
+            }
+
+            return $job;
+        });
+    }
+
+    /**
+     * Writes one item: over the one of that id, or as a new one where it is told, or at the end.
+     *
+     * @return int its position
+     */
+    public function put(Job $job, string $list, string $id, stdClass $definition, ?int $position = null): int
+    {
+        $model = Job::LISTS[$list];
+        $row = $model::query()->firstOrNew(['job_id' => $job->id, 'key' => $id]);
+        if (! $row->exists) {
+            $row->position = $position ?? $this->nextPosition($job, $model);
+        }
+        $row->definition = $definition;
+        if ($row instanceof Run) {
+            $row->stock_id = Stock::query()
+                ->where('job_id', $job->id)
+                ->where('key', $definition->stock)
+                ->firstOrFail(['id'])->id;
+        }
+        $row->save();
+
+        return $row->position;
+    }
+
+    /** @param  Node  $header  `name`, `show_units` and `values`; what is left out stays */
+    public function putHeader(Job $job, Node $header): void
+    {
+        $job->name = $header->find('name')?->text() ?? $job->name;
+        $job->show_units = $header->find('show_units')?->text() ?? $job->show_units;
+        $job->named_values = $header->find('values')?->object() ?? $job->named_values;
+        $extras = get_object_vars($job->extras);
+        foreach (self::EXTRAS as $key) {
+            $said = $header->find($key);
+            if ($said !== null) {
+                $extras[$key] = $said->value;
+            }
+        }
+        $job->extras = (object) array_filter($extras, static fn (mixed $value): bool => $value !== null);
+    }
+
+    /** @param  class-string<JobItem>  $model */
+    private function nextPosition(Job $job, string $model): int
+    {
+        $last = $model::query()
+            ->where('job_id', $job->id)
+            ->get(['position'])
+            ->max('position');
+
+        return is_numeric($last) ? (int) $last + 1 : 0;
+    }
+
+    /** @return int the position it had */
+    public function remove(Job $job, string $list, string $id): int
+    {
+        $row = Job::LISTS[$list]::query()->where('job_id', $job->id)->where('key', $id)->firstOrFail();
+        $row->delete();
+
+        return $row->position;
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editing;
+
+use App\Http\Resources\JobChangeResource;
+use App\Http\Resources\JobResource;
+use App\Models\Job;
+use Bowline\Exchange\PlaceWriter;
+use Bowline\Job as CoreJob;
+use stdClass;
+
+/** What a window is told of a job: the whole of it, or what one edit has changed. */
+final readonly class JobState
+{
+    public function __construct(
+        private JobFiles $files,
+        private KeptSolutions $solutions,
+    ) {
+    }
+
+    public function whole(Job $job): JobResource
+    {
+        $file = $this->files->file($job);
+        $core = CoreJob::read($file);
+
+        return new JobResource($job, $file, $core, $this->solutions->of($job, $core));
+    }
+
+    /**
+     * Only what is not as it was, for a window that has seen the job as it was just before; null when all of it may be
+     * needed.
+     */
+    public function change(EditResult $kept, ?int $since): ?JobChangeResource
+    {
+        $job = $kept->job;
+        $isKnown = $since !== null && $job->revision === $since + 1 && $kept->changes !== [];
+        if (! $isKnown || $kept->runs === null || ($job->extras->sets ?? []) !== []) {
+            return null;
+        }
+        $things = [];
+        foreach ($kept->changes as $change) {
+            $things[] = $change->list.' '.$change->id;
+            if ($change->list === 'surroundings') {
+                array_push($things, ...$this->files->mountedOn($job, $change->id));
+            }
+        }
+        $core = CoreJob::readOnly(
+            $this->files->around($job, $kept->runs, [], $things),
+            static fn (stdClass $run): bool => in_array($run->id ?? null, $kept->runs, true),
+        );
+
+        return new JobChangeResource(
+            $job,
+            $kept->changes,
+            PlaceWriter::only($core->site, $things),
+            $this->solutions->of($job, $core),
+        );
+    }
+
+    /** Solves what is not solved yet and keeps it, so that whoever opens the job first need not wait. */
+    public function solve(Job $job, float $seconds): void
+    {
+        $this->solutions->of($job, CoreJob::read($this->files->file($job)), $seconds);
+    }
+}

@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editing;
+
+use App\Models\Mesh;
+use Bowline\Exchange\Mesh\MeshReader;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\Shape\MeshTriangles;
+use Bowline\Job\Shape\Triangles;
+use Illuminate\Contracts\Filesystem\FileNotFoundException;
+use Illuminate\Support\Facades\Storage;
+use stdClass;
+
+/** Bodies of triangles brought in for the surroundings: read whole or not at all. */
+final class Meshes
+{
+    /** Letters of the hash that names a mesh. */
+    private const KEY = 40;
+
+    /** Bytes of a triangle: nine 32-bit floats. */
+    private const TRIANGLE = 36;
+
+    /**
+     * @throws JobError saying why it cannot be taken; nothing is kept then
+     */
+    public function take(string $bytes, string $name): Mesh
+    {
+        $key = substr(hash('sha256', $bytes), 0, self::KEY);
+        $present = Mesh::query()->where('key', $key)->first();
+        if ($present !== null && self::isWhole($present)) {
+            // It is not cleared away before it is used.
+            $present->touch();
+
+            return $present;
+        }
+
+        return self::put($key, $name, MeshReader::read($bytes, $name));
+    }
+
+    /**
+     * Those of the surroundings that are at hand and whole, by name, to go with a job file.
+     *
+     * @param  list<stdClass>  $surroundings  as they stand in the file
+     * @return array<string, MeshTriangles> read from where they are kept when they are first asked for
+     */
+    public function of(array $surroundings): array
+    {
+        $keys = array_filter(
+            array_map(
+                static fn (stdClass $body): mixed => ($body->shape ?? null) === 'mesh' ? $body->mesh ?? null : null,
+                $surroundings,
+            ),
+            is_string(...),
+        );
+        $meshes = [];
+        foreach ($keys === [] ? [] : self::rows($keys) as $mesh) {
+            if (self::isWhole($mesh)) {
+                $meshes[$mesh->key] = new MeshTriangles(fn (): string => $this->triangles($mesh->key));
+            }
+        }
+
+        return $meshes;
+    }
+
+    /**
+     * @param  array<string>  $keys
+     * @return list<Mesh>
+     */
+    private static function rows(array $keys): array
+    {
+        return array_values(Mesh::query()->whereIn('key', $keys)->get()->all());
+    }
+
+    /** How many triangles the meshes of a job file have in all, by what is kept of them. */
+    public function count(stdClass $file): int
+    {
+        $names = array_map(
+            static fn (Node $body): mixed => $body->find('mesh')?->value,
+            (new Node($file))->list('surroundings'),
+        );
+
+        $meshes = self::rows(array_filter($names, is_string(...)));
+
+        return array_sum(array_map(static fn (Mesh $mesh): int => $mesh->triangles, $meshes));
+    }
+
+    /**
+     * Keeps the meshes that a job file carries, under names of our own.
+     *
+     * @param  stdClass  $file  whose `meshes` go, and whose surroundings are given those names
+     *
+     * @throws JobError
+     */
+    public function keepOf(stdClass $file): void
+    {
+        $names = [];
+        foreach ((new Node($file))->find('meshes')?->members() ?? [] as $name => $node) {
+            $key = $name;
+            $present = self::isKey($key) ? Mesh::query()->where('key', $key)->first() : null;
+            if ($present === null || ! self::isWhole($present)) {
+                $triangles = MeshTriangles::read($node)->triangles();
+                $key = substr(hash('sha256', $triangles->packed), 0, self::KEY);
+                self::put($key, 'the mesh of '.(is_string($file->name ?? null) ? $file->name : 'a job'), $triangles);
+            }
+            $names[$name] = $key;
+        }
+        unset($file->meshes);
+        foreach (is_array($file->surroundings ?? null) ? $file->surroundings : [] as $body) {
+            if ($body instanceof stdClass && is_string($body->mesh ?? null)) {
+                $body->mesh = $names[$body->mesh] ?? $body->mesh;
+            }
+        }
+    }
+
+    private static function put(string $key, string $name, Triangles $triangles): Mesh
+    {
+        self::write($key, $triangles->packed);
+
+        return Mesh::query()->updateOrCreate(
+            ['key' => $key],
+            [
+                'name' => mb_substr($name, 0, 150),
+                'triangles' => $triangles->count(),
+                'extent' => [$triangles->least->toArray(), $triangles->most->toArray()],
+            ],
+        );
+    }
+
+    /** Whether all of its triangles are kept. */
+    private static function isWhole(Mesh $mesh): bool
+    {
+        return Storage::exists(Mesh::pathOf($mesh->key)) &&
+            Storage::size(Mesh::pathOf($mesh->key)) === $mesh->triangles * self::TRIANGLE;
+    }
+
+    /**
+     * Beside its place first and moved there when all of it is written: what is at its place is whole.
+     *
+     * @throws StorageFailed when the disk is full or may not be written to; nothing is kept then
+     */
+    private static function write(string $key, string $packed): void
+    {
+        $beside = Mesh::pathOf($key).'.part';
+        $isWritten =
+            Storage::put($beside, $packed) &&
+            Storage::size($beside) === strlen($packed) &&
+            Storage::move($beside, Mesh::pathOf($key));
+        if (! $isWritten) {
+            Storage::delete($beside);
+            throw StorageFailed::writing(strlen($packed));
+        }
+    }
+
+    private static function isKey(string $name): bool
+    {
+        return preg_match('/^[a-f0-9]{'.self::KEY.'}$/', $name) === 1;
+    }
+
+    /**
+     * @return string nine 32-bit floats a triangle, mm
+     *
+     * @throws FileNotFoundException when it was never brought in here, or only a part of it is left
+     */
+    public function triangles(string $key): string
+    {
+        $packed = Storage::get(Mesh::pathOf($key)) ?? throw new FileNotFoundException;
+        $mesh = Mesh::query()->where('key', $key)->first();
+
+        return $mesh !== null && strlen($packed) !== $mesh->triangles * self::TRIANGLE
+            ? throw new FileNotFoundException
+            : $packed;
+    }
+}

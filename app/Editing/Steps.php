@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editing;
+
+use App\Models\Job;
+use App\Models\Step;
+use Bowline\Job\Node;
+
+/** The steps of a job, in order: what was done, and the way back and forth along it. */
+final readonly class Steps
+{
+    /** Older steps than these are forgotten. */
+    private const MOST = 300;
+
+    public function __construct(private JobFiles $files)
+    {
+    }
+
+    /** Whether an action of this token has been done already. */
+    public function isDone(Job $job, ?string $token): bool
+    {
+        return $token !== null && Step::query()->where('job_id', $job->id)->where('token', $token)->exists();
+    }
+
+    /**
+     * Puts a step after the one in force; what had been undone is forgotten.
+     *
+     * @param  list<Change>  $changes
+     */
+    public function record(Job $job, string $name, array $changes, ?string $token): void
+    {
+        Step::query()->where('job_id', $job->id)->where('number', '>', $job->step)->delete();
+        Step::query()->where('job_id', $job->id)->where('number', '<=', $job->step - self::MOST)->delete();
+        $job->step++;
+        Step::query()->create([
+            'job_id' => $job->id, 'number' => $job->step, 'name' => mb_substr($name, 0, 200),
+            'changes' => $changes, 'token' => $token, 'made_at' => now(),
+        ]);
+    }
+
+    /**
+     * Goes back or forth until the step of that number is the last in force; as far as steps are known.
+     */
+    public function goTo(Job $job, int $number): void
+    {
+        $job->alone(function () use ($job, $number): void {
+            $back = $number < $job->step;
+            $steps = Step::query()->where('job_id', $job->id)
+                ->where('number', '>', min($number, $job->step))->where('number', '<=', max($number, $job->step))->get()
+                ->sortBy(static fn (Step $step): int => $back ? -$step->number : $step->number);
+            foreach ($steps as $step) {
+                $this->put($job, array_map(Change::read(...), $step->changes), $back);
+                $job->step = $back ? $step->number - 1 : $step->number;
+            }
+            if ($steps->isNotEmpty()) {
+                $job->revision++;
+                $job->touch();
+                $job->save();
+            }
+        });
+    }
+
+    /**
+     * @param  list<Change>  $changes
+     * @param  bool  $back  to how each was before, or forth to how it was after
+     */
+    private function put(Job $job, array $changes, bool $back): void
+    {
+        // A run refers to its stock: stock comes first and goes last.
+        $order = array_flip(array_keys(Job::LISTS));
+        usort($changes, static fn (Change $a, Change $b): int => ($order[$a->list] ?? -1) <=> ($order[$b->list] ?? -1));
+        foreach (array_reverse($changes) as $change) {
+            if (($back ? $change->before : $change->after) === null) {
+                $this->files->remove($job, $change->list, $change->id);
+            }
+        }
+        foreach ($changes as $change) {
+            $value = $back ? $change->before : $change->after;
+            if ($value !== null && $change->list === '') {
+                $this->files->putHeader($job, new Node($value));
+            } elseif ($value !== null) {
+                $this->files->put($job, $change->list, $change->id, $value, $change->position);
+            }
+        }
+    }
+}

@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Editing\JobFiles;
+use App\Editing\Meshes;
+use App\Http\TemporaryFile;
+use App\Models\Job;
+use App\Settling\SettledShape;
+use Bowline\Drawing\BendSheet;
+use Bowline\Drawing\RunViews;
+use Bowline\Exchange\BenderWriter;
+use Bowline\Exchange\CsvTables;
+use Bowline\Exchange\Dxf\DxfWriter;
+use Bowline\Exchange\JobArchive;
+use Bowline\Exchange\StlWriter;
+use Bowline\Exchange\WritableBody;
+use Bowline\Job as CoreJob;
+use Bowline\Job\JobError;
+use Bowline\Job\JobFile;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Run;
+use Bowline\Solving\SolvedRun;
+use Bowline\Solving\Solver;
+use Generator;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** The files a designer takes away. */
+final readonly class ExportController
+{
+    /** Triangles of all meshes that a plain job file carries at most: it has to be opened again, as JSON (BodySize). */
+    private const MOST_IN_PLAIN_FILE = 1_000_000;
+
+    public function __construct(
+        private JobFiles $files,
+        private Meshes $meshes,
+    ) {
+    }
+
+    public function file(Job $job): Response
+    {
+        $file = $this->files->file($job);
+        if ($this->meshes->count($file) > self::MOST_IN_PLAIN_FILE) {
+            throw JobError::at(
+                '/meshes',
+                'the bodies of this job are too large for a plain job file: save it as .bowline, with its bodies '.
+                'beside it',
+            );
+        }
+
+        return self::download(JobFile::encode($file), 'application/json', $job->name, 'bowline.json');
+    }
+
+    /** The job file in a ZIP with its meshes beside it. */
+    public function archive(Job $job): BinaryFileResponse
+    {
+        $path = TemporaryFile::make();
+        try {
+            JobArchive::write($this->files->file($job), $path);
+        } catch (JobError $error) {
+            unlink($path);
+            throw $error;
+        }
+
+        return response()
+            ->download($path, self::fileName($job->name, 'bowline'), ['Content-Type' => 'application/zip'])
+            ->deleteFileAfterSend();
+    }
+
+    public function bends(Job $job, string $run): Response
+    {
+        $solved = $this->solved($job, $run);
+
+        return self::download(CsvTables::bends($solved), 'text/csv', $solved->laid->run->name, 'bends.csv');
+    }
+
+    public function vertices(Job $job, string $run): Response
+    {
+        $solved = $this->solved($job, $run);
+
+        return self::download(CsvTables::vertices($solved), 'text/csv', $solved->laid->run->name, 'vertices.csv');
+    }
+
+    public function sheet(Request $request, Job $job, string $run): Response
+    {
+        $core = CoreJob::read($this->files->around($job, [$run]));
+        $solved = (new Solver($core))->preview(
+            SettledShape::of($job, $core->runs[$run] ?? throw new NotFoundHttpException),
+        );
+        $paper = $request->query->getString('paper', 'a4');
+
+        return self::download(
+            BendSheet::pdf($core, $solved, $paper, $job->updated_at->format('Y-m-d')),
+            'application/pdf',
+            $solved->laid->run->name,
+            'bend-sheet.pdf',
+        );
+    }
+
+    /** The picture of the bend sheet, for the screen. */
+    public function views(Job $job, string $run): Response
+    {
+        return new Response(RunViews::svg($this->solved($job, $run)->laid, 190.0, 110.0), 200, [
+            'Content-Type' => 'image/svg+xml',
+        ]);
+    }
+
+    public function centreline(Job $job, string $run): Response
+    {
+        $laid = $this->solved($job, $run)->laid;
+
+        return self::download(DxfWriter::write([$laid]), 'image/vnd.dxf', $laid->run->name, 'dxf');
+    }
+
+    public function centrelines(Job $job): Response
+    {
+        $core = CoreJob::read($this->files->file($job));
+        $laid = array_map(
+            static fn (Run $run): LaidRun => $run->route->lay($run),
+            array_map(static fn (Run $run): Run => SettledShape::of($job, $run), array_values($core->runs)),
+        );
+
+        return self::download(DxfWriter::write($laid), 'image/vnd.dxf', $job->name, 'dxf');
+    }
+
+    /** What the benders at hand say to the run. */
+    public function benders(Job $job, string $run): JsonResponse
+    {
+        return response()->json(BenderWriter::write(...$this->withJob($job, $run)));
+    }
+
+    public function body(Job $job, string $run): Response
+    {
+        $solved = $this->solved($job, $run);
+        $laid = $solved->laid;
+
+        return self::download(
+            StlWriter::write([WritableBody::of($solved, '/runs/'.$run)->mesh()], $laid->run->name),
+            'model/stl',
+            $laid->run->name,
+            'stl',
+        );
+    }
+
+    public function bodies(Job $job): Response
+    {
+        $core = CoreJob::read($this->files->file($job));
+        $solver = new Solver($core);
+        $meshes = (static function () use ($job, $core, $solver): Generator {
+            foreach ($core->runs as $run) {
+                yield WritableBody::of($solver->preview(SettledShape::of($job, $run)), '/runs/'.$run->id)->mesh();
+            }
+        })();
+
+        return self::download(StlWriter::write($meshes, $job->name), 'model/stl', $job->name, 'stl');
+    }
+
+    /** @return array{CoreJob, LaidRun} */
+    private function withJob(Job $job, string $run): array
+    {
+        $core = CoreJob::read($this->files->around($job, [$run]));
+        $found = SettledShape::of($job, $core->runs[$run] ?? throw new NotFoundHttpException);
+
+        return [$core, $found->route->lay($found)];
+    }
+
+    private function solved(Job $job, string $run): SolvedRun
+    {
+        $core = CoreJob::read($this->files->around($job, [$run]));
+
+        return (new Solver($core))->preview(
+            SettledShape::of($job, $core->runs[$run] ?? throw new NotFoundHttpException),
+        );
+    }
+
+    private static function download(string $content, string $type, string $name, string $ending): Response
+    {
+        return new Response($content, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' => sprintf('attachment; filename="%s"', self::fileName($name, $ending)),
+        ]);
+    }
+
+    private static function fileName(string $name, string $ending): string
+    {
+        $slug = Str::slug($name);
+
+        return sprintf('%s.%s', $slug === '' ? 'bowline' : $slug, $ending);
+    }
+}

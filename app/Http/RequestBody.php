@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use Bowline\Editing\RunEdits;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\Schema;
+use Illuminate\Http\Request;
+use JsonException;
+
+/** The body of a request, checked against its schema. */
+final class RequestBody
+{
+    /**
+     * @param  string  $definition  a name in schema/api.json
+     *
+     * @throws JobError when it is no JSON or does not fit
+     */
+    public static function of(Request $request, string $definition): Node
+    {
+        $body = self::decoded($request);
+        Schema::check($body->value, 'api.json#/$defs/'.$definition);
+
+        return $body;
+    }
+
+    /**
+     * A change of a run (schema/laying.json): checked as what its `do` says it is, so
+     * that an error is about that and not about all it is not.
+     *
+     * @throws JobError
+     */
+    public static function change(Request $request): Node
+    {
+        $body = self::decoded($request);
+        $kind = RunEdits::definition(RunEdits::of($body));
+        Schema::check($body->value, 'laying.json#/$defs/'.$kind);
+
+        return $body;
+    }
+
+    /**
+     * A preview, asked for at every move of a hand (schema/laying.json, `previewRun` and `previewPlace`). Nothing
+     * of it is kept, and the core checks all that it reads: the schema would be the slowest part of the answer
+     * (bench/preview.mjs). Only a run that is not kept yet goes past it.
+     *
+     * @throws JobError
+     */
+    public static function preview(Request $request): Node
+    {
+        $body = self::decoded($request);
+        $body->get('change')->object();
+        $draft = $body->find('draft');
+        if ($draft !== null) {
+            try {
+                Schema::check($draft->value, 'job.json#/$defs/run');
+            } catch (JobError $error) {
+                throw JobError::at($draft->pointer.$error->pointer, $error->getMessage());
+            }
+        }
+
+        return $body;
+    }
+
+    private static function decoded(Request $request): Node
+    {
+        try {
+            $data = json_decode($request->getContent(), false, 64, JSON_THROW_ON_ERROR);
+        } catch (JsonException $exception) {
+            throw JobError::at('', 'this is not JSON: '.$exception->getMessage());
+        }
+
+        return new Node($data);
+    }
+}

@@ -1,0 +1,273 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Curves;
+
+/**
+ * A chain of nodes whose links are brought to one length and whose bends are opened to a radius, all at once, by a
+ * step of Newton of the smallest move. Plain float arrays: a draped line is put right by hundreds of these.
+ */
+final class LengthAndBendProjection
+{
+    /** Bends of the nodes where it comes out of a clamp, as a part of what they may be elsewhere. */
+    private const AT_CLAMP = 0.94;
+
+    /**
+     * Out of the plane in which it bends much, over so many nodes to both sides, a node is moved by so much less than
+     * in it: there a small move changes bends by its square alone, and they would never be right. Much is this part of
+     * what it may bend.
+     */
+    private const ABOUT = 3;
+
+    private const IN_PLANE = 0.98;
+
+    private const MUCH = 0.5;
+
+    /** On each length and bend itself. */
+    private const GIVE = 1e-3;
+
+    private readonly int $links;
+
+    /**
+     * @param  array<int, float>  $x
+     * @param  array<int, float>  $y
+     * @param  array<int, float>  $z
+     * @param  array<int, float>  $free
+     */
+    private function __construct(
+        private array $x,
+        private array $y,
+        private array $z,
+        private readonly array $free,
+        private readonly float $link,
+        private readonly float $least,
+        private readonly float $radius,
+    ) {
+        $this->links = count($x) - 1;
+    }
+
+    /**
+     * @param  array<int, float>  $x  where the nodes are, mm
+     * @param  array<int, float>  $y
+     * @param  array<int, float>  $z
+     * @param  array<int, float>  $free  1 where a node is free to move, 0 where it is held
+     * @param  float  $link  length that every link is to have, mm
+     * @param  float  $least  the least radius of the line, mm
+     * @param  float  $radius  to which bends are opened, a little more than that, mm
+     * @return array{array<int, float>, array<int, float>, array<int, float>} where they are then
+     */
+    public static function of(
+        array $x,
+        array $y,
+        array $z,
+        array $free,
+        float $link,
+        float $least,
+        float $radius,
+    ): array {
+        $evening = new self($x, $y, $z, $free, $link, $least, $radius);
+        $evening->evened();
+
+        return [$evening->x, $evening->y, $evening->z];
+    }
+
+    private function move(int $i, float $by, float $x, float $y, float $z): void
+    {
+        $this->x[$i] += $by * $x;
+        $this->y[$i] += $by * $y;
+        $this->z[$i] += $by * $z;
+    }
+
+    /**
+     * All links their length and all bends their radius at once, by the smallest move: one step of Newton. What is
+     * asked touches three nodes at most, so the system is a narrow band.
+     */
+    private function evened(): void
+    {
+        $most = $this->link * $this->link / $this->radius;
+        $first = $slopes = $right = [];
+        for ($i = 0; $i < $this->links; $i++) {
+            [$x, $y, $z] = [
+                $this->x[$i + 1] - $this->x[$i],
+                $this->y[$i + 1] - $this->y[$i],
+                $this->z[$i + 1] - $this->z[$i],
+            ];
+            $size = max(1e-9, sqrt($x * $x + $y * $y + $z * $z));
+            [$x, $y, $z] = [$x / $size, $y / $size, $z / $size];
+            if ($this->free[$i] + $this->free[$i + 1] > 0.0) {
+                $first[] = $i;
+                $slopes[] = [-$x, -$y, -$z, $x, $y, $z, 0.0, 0.0, 0.0];
+                $right[] = $size - $this->link;
+            }
+            if ($i + 2 > $this->links) {
+                continue;
+            }
+            $x = $this->x[$i] + $this->x[$i + 2] - 2 * $this->x[$i + 1];
+            $y = $this->y[$i] + $this->y[$i + 2] - 2 * $this->y[$i + 1];
+            $z = $this->z[$i] + $this->z[$i + 2] - 2 * $this->z[$i + 1];
+            $size = sqrt($x * $x + $y * $y + $z * $z);
+            // Where it comes out of a clamp the curve through the nodes bends a little more than they do.
+            $allowed = $this->free[$i + 1] === 0.0 ? $most * self::AT_CLAMP : $most;
+            if ($size > $allowed && $this->free[$i] + $this->free[$i + 1] + $this->free[$i + 2] > 0.0) {
+                [$x, $y, $z] = [$x / $size, $y / $size, $z / $size];
+                $first[] = $i;
+                $slopes[] = [$x, $y, $z, -2 * $x, -2 * $y, -2 * $z, $x, $y, $z];
+                $right[] = $size - $allowed;
+            }
+        }
+        $moves = $this->inPlane($first, $slopes);
+        foreach ($this->smallest($first, $slopes, $moves, $right) as $a => $by) {
+            foreach ([0, 1, 2] as $k) {
+                if ($this->links >= $first[$a] + $k) {
+                    $this->move(
+                        $first[$a] + $k,
+                        -$by,
+                        $moves[$a][3 * $k],
+                        $moves[$a][3 * $k + 1],
+                        $moves[$a][3 * $k + 2],
+                    );
+                }
+            }
+        }
+    }
+
+    /**
+     * The moves to follow slopes by, hardly out of the plane in which it bends, and none of what is held.
+     *
+     * @param  list<int>  $first  the first of the three nodes that each is about
+     * @param  list<array{float, float, float, float, float, float, float, float, float}>  $slopes
+     * @return list<array<int, float>>
+     */
+    private function inPlane(array $first, array $slopes): array
+    {
+        $across = $this->across();
+        $moves = [];
+        foreach ($slopes as $a => $move) {
+            foreach ([0, 3, 6] as $k) {
+                $node = $first[$a] + intdiv($k, 3);
+                if (($this->free[$node] ?? 0.0) === 0.0) {
+                    $move[$k] = $move[$k + 1] = $move[$k + 2] = 0.0;
+                } elseif (isset($across[$node])) {
+                    [$x, $y, $z] = $across[$node];
+                    $out = self::IN_PLANE * ($move[$k] * $x + $move[$k + 1] * $y + $move[$k + 2] * $z);
+                    $move[$k] -= $out * $x;
+                    $move[$k + 1] -= $out * $y;
+                    $move[$k + 2] -= $out * $z;
+                }
+            }
+            $moves[] = $move;
+        }
+
+        return $moves;
+    }
+
+    /**
+     * Square to the plane in which it bends about a node, where it bends much: unit, taken over some nodes to both
+     * sides.
+     *
+     * @return array<int, array{float, float, float}>
+     */
+    private function across(): array
+    {
+        $normals = [[0.0, 0.0, 0.0]];
+        for ($i = 1; $i < $this->links; $i++) {
+            [$ux, $uy, $uz] = [
+                $this->x[$i] - $this->x[$i - 1],
+                $this->y[$i] - $this->y[$i - 1],
+                $this->z[$i] - $this->z[$i - 1],
+            ];
+            [$vx, $vy, $vz] = [
+                $this->x[$i + 1] - $this->x[$i],
+                $this->y[$i + 1] - $this->y[$i],
+                $this->z[$i + 1] - $this->z[$i],
+            ];
+            $normals[] = [$uy * $vz - $uz * $vy, $uz * $vx - $ux * $vz, $ux * $vy - $uy * $vx];
+        }
+        $much = self::MUCH * (2 * self::ABOUT + 1) * $this->link ** 3 / $this->least;
+        $across = [];
+        for ($i = 1; $i < $this->links; $i++) {
+            $x = $y = $z = 0.0;
+            for ($k = max(1, $i - self::ABOUT), $last = min($this->links - 1, $i + self::ABOUT); $k <= $last; $k++) {
+                $x += $normals[$k][0];
+                $y += $normals[$k][1];
+                $z += $normals[$k][2];
+            }
+            $size = sqrt($x * $x + $y * $y + $z * $z);
+            if ($size > $much) {
+                $across[$i] = [$x / $size, $y / $size, $z / $size];
+            }
+        }
+
+        return $across;
+    }
+
+    /**
+     * How much of each move makes up the smallest one that takes away all that is too much: (J·W·Jᵀ)·λ = what is, by
+     * elimination along the band.
+     *
+     * @param  list<int>  $first  the first of the three nodes that each is about
+     * @param  list<array{float, float, float, float, float, float, float, float, float}>  $slopes
+     * @param  list<array<int, float>>  $moves  W·Jᵀ
+     * @param  list<float>  $right
+     * @return list<float>
+     */
+    private function smallest(array $first, array $slopes, array $moves, array $right): array
+    {
+        $count = count($first);
+        $rows = [];
+        for ($a = 0; $a < $count; $a++) {
+            // Those that share a node with it; a little give on itself, or a line pulled straight had no answer.
+            $row = [];
+            $m = $moves[$a];
+            for ($b = $a; $b < $count && $first[$b] <= $first[$a] + 2; $b++) {
+                $slope = $slopes[$b];
+                $row[$b] = match ($first[$b] - $first[$a]) {
+                    0 => $m[0] * $slope[0] +
+                        $m[1] * $slope[1] +
+                        $m[2] * $slope[2] +
+                        $m[3] * $slope[3] +
+                        $m[4] * $slope[4] +
+                        $m[5] * $slope[5] +
+                        $m[6] * $slope[6] +
+                        $m[7] * $slope[7] +
+                        $m[8] * $slope[8] +
+                        ($a === $b ? self::GIVE : 0.0),
+                    1 => $m[3] * $slope[0] +
+                        $m[4] * $slope[1] +
+                        $m[5] * $slope[2] +
+                        $m[6] * $slope[3] +
+                        $m[7] * $slope[4] +
+                        $m[8] * $slope[5],
+                    default => $m[6] * $slope[0] + $m[7] * $slope[1] + $m[8] * $slope[2],
+                };
+            }
+            $rows[$a] = $row;
+        }
+        for ($a = 0; $a < $count; $a++) {
+            foreach ($rows[$a] as $b => $value) {
+                if ($b === $a || $value === 0.0) {
+                    continue;
+                }
+                $factor = $value / $rows[$a][$a];
+                foreach ($rows[$a] as $c => $other) {
+                    if ($c >= $b) {
+                        $rows[$b][$c] = ($rows[$b][$c] ?? 0.0) - $factor * $other;
+                    }
+                }
+                $right[$b] -= $factor * $right[$a];
+            }
+        }
+        $found = [];
+        for ($a = $count - 1; $a >= 0; $a--) {
+            $sum = $right[$a];
+            foreach ($rows[$a] as $b => $value) {
+                $sum -= $b > $a ? $value * $found[$b] : 0.0;
+            }
+            $found[$a] = $sum / $rows[$a][$a];
+        }
+        ksort($found);
+
+        return array_values($found);
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Routing;
+
+/** A run as it is laid where nobody can wait: one that takes long to settle hangs as it did before. */
+final class ProvisionalRoute
+{
+    /** @return Run the same one when laying it takes no time that anybody notices */
+    public static function of(Run $run): Run
+    {
+        $route = $run->route->settling();
+
+        return $route?->takesLong($run) === true ? $run->withRoute($route->unsettled()) : $run;
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Geometry\Segment;
+use Bowline\Geometry\Tolerance;
+use Bowline\Routing\LaidRun;
+
+/**
+ * `kink`: a hanging cable, which has no stiffness, comes out of a clamp at an angle that a real one would be bent by.
+ */
+final class Kink implements Rule
+{
+    /** Degrees that the give of a clamp takes up. */
+    private const ENOUGH = 10.0;
+
+    public function check(LaidRun $laid): array
+    {
+        if (! $laid->run->route->isLimp()) {
+            return [];
+        }
+        $findings = [];
+        foreach ($laid->gates as [$gate, $from, $to]) {
+            $in = self::at($laid, $from, true);
+            $out = self::at($laid, $to, false);
+            if ($in === null || $out === null) {
+                continue;
+            }
+            $into = $in->directionAt($in->length());
+            $onwards = $out->directionAt(0.0);
+            $kink = rad2deg(
+                $gate->travel === null
+                    ? $into->angleTo($onwards)
+                    : max($into->angleTo($gate->travel), $gate->travel->angleTo($onwards)),
+            );
+            if ($kink > self::ENOUGH + Tolerance::RULE_SLACK) {
+                $findings[] = new Finding(
+                    'kink',
+                    Severity::Warning, Subject::clamp($laid, $gate->clamp->id, [$from, $to]),
+                    sprintf('It kinks at %s', $gate->clamp->name),
+                    sprintf(
+                        'It hangs there %.0f° off %s. With less slack it kinks less; one that lies over what it '.
+                        'meets keeps its radius.',
+                        $kink,
+                        $gate->travel === null ? 'the way it came' : 'the axis',
+                    ),
+                    $gate->clamp->at,
+                    [$from, $to],
+                    $kink,
+                    self::ENOUGH,
+                );
+            }
+        }
+
+        return $findings;
+    }
+
+    /** The piece of the run that ends, or begins, at a developed length. */
+    private static function at(LaidRun $laid, float $along, bool $ends): ?Segment
+    {
+        $at = 0.0;
+        foreach ($laid->path->segments as $segment) {
+            $next = $at + $segment->length();
+            if ($segment->length() > 1e-9 && abs(($ends ? $next : $at) - $along) < 1e-6) {
+                return $segment;
+            }
+            $at = $next;
+        }
+
+        return null;
+    }
+
+    public function remedies(Finding $finding, LaidRun $laid): iterable
+    {
+        return [];
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Routing\Flexible\Draping;
+use Bowline\Routing\LaidRun;
+
+/** `lies-in`: a draped run has not found its way out of what it lies on. */
+final class LiesIn implements Rule
+{
+    public function check(LaidRun $laid): array
+    {
+        $deepest = $laid->run->route->settling()?->deepest($laid);
+        if ($deepest === null) {
+            return [];
+        }
+        [$deep, $along, $at, $name] = $deepest;
+
+        return [
+            new Finding(
+                'lies-in',
+                Severity::Violation, Subject::run(),
+                sprintf('It lies in %s', $name),
+                sprintf(
+                    'It is %s inside there. A shorter length, or a nudge to where it should lie, gets it out.',
+                    $laid->run->units->say($deep),
+                ),
+                $at,
+                [$along, $along],
+                $deep,
+                Draping::DEEP,
+            ),
+        ];
+    }
+
+    public function remedies(Finding $finding, LaidRun $laid): iterable
+    {
+        return [];
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Routing\LaidRun;
+
+/** What of a run a finding is about. Bends, segments and ties are numbered from 0, vertices as the run has them. */
+final readonly class Subject
+{
+    /**
+     * @param  'run'|'leg'|'bend'|'curve'|'corner'|'end'|'clamp'  $kind
+     * @param  int|null  $index  of a bend, or of the segment that a curve is
+     * @param  int|null  $vertex  of a corner, or the one at the far end of the leg
+     * @param  string|null  $name  "from" or "to" of an end, the id of a clamp
+     * @param  int|null  $tie  of a corner
+     */
+    private function __construct(
+        public string $kind,
+        public ?int $index = null,
+        public ?int $vertex = null,
+        public ?string $name = null,
+        public ?int $tie = null,
+    ) {
+    }
+
+    public static function run(): self
+    {
+        return new self('run');
+    }
+
+    /** @param  int  $vertex  at its far end */
+    public static function leg(int $vertex): self
+    {
+        return new self('leg', vertex: $vertex);
+    }
+
+    public static function bend(int $index): self
+    {
+        return new self('bend', $index);
+    }
+
+    /** @param  int  $segment  of the path */
+    public static function curve(int $segment): self
+    {
+        return new self('curve', $segment);
+    }
+
+    public static function corner(int $vertex, ?int $tie = null): self
+    {
+        return new self('corner', vertex: $vertex, tie: $tie);
+    }
+
+    /** @param  'from'|'to'  $name */
+    public static function end(LaidRun $laid, string $name): self
+    {
+        $leg = $laid->legs[$name === 'from' ? 0 : count($laid->legs) - 1] ?? null;
+
+        return new self('end', vertex: $leg?->toVertex, name: $name);
+    }
+
+    /** @param  array{float, float}  $span  developed length of where the run goes through it, mm */
+    public static function clamp(LaidRun $laid, string $id, array $span): self
+    {
+        $middle = ($span[0] + $span[1]) / 2;
+        $vertex = null;
+        foreach ($laid->legs as $leg) {
+            if ($leg->start <= $middle) {
+                $vertex = $leg->toVertex;
+            }
+        }
+
+        return new self('clamp', vertex: $vertex, name: $id);
+    }
+
+    /** @param  'from'|'to'  $name */
+    public function isEnd(string $name): bool
+    {
+        return $this->kind === 'end' && $this->name === $name;
+    }
+
+    /** @return array<string, string|int> as schema/solution.json describes it */
+    public function toArray(): array
+    {
+        return array_filter(
+            ['kind' => $this->kind, 'index' => $this->index, 'vertex' => $this->vertex, 'name' => $this->name,
+                'tie' => $this->tie],
+            static fn (string|int|null $value): bool => $value !== null,
+        );
+    }
+}

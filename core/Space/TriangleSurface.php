@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Space;
+
+use Bowline\Geometry\Vector;
+
+/**
+ * A surface of triangles with numbered corners and outward normals, read from packed floats.
+ *
+ * @phpstan-type Triangle array{float, float, float, float, float, float, float, float, float, int, int, int}
+ */
+final readonly class TriangleSurface
+{
+    /** Triangles that are read at a time, and floats of each. */
+    private const CHUNK = 4000;
+
+    private const FLOATS = 9;
+
+    /** A surface counts as open when |Σ area vectors| exceeds this share of its total area. */
+    private const OPEN = 1e-3;
+
+    /** Twice the area of a triangle, mm², below which it has no normal and is left out. */
+    private const NO_AREA = 1e-9;
+
+    /** Of a surface of more triangles than this only those about where it is asked are taken. */
+    private const MANY = 100_000;
+
+    /**
+     * @param  list<Triangle>  $triangles  a corner, the ways from there to the two others, and the numbers of all three
+     * @param  list<array{float, float, float}>  $normals  of each triangle, unit
+     * @param  bool  $isOpen  whether it encloses nothing
+     * @param  bool  $isWhole  whether no triangle was left out
+     */
+    private function __construct(
+        public array $triangles,
+        public array $normals,
+        public bool $isOpen,
+        public bool $isWhole,
+    ) {
+    }
+
+    /**
+     * @param  string  $packed  nine 32-bit little-endian floats a triangle, mm
+     * @param  Vector  $least  lowest corner of where it will be asked about
+     * @param  Vector  $most  highest corner
+     */
+    public static function read(string $packed, Vector $least, Vector $most): self
+    {
+        /** @var array<string, int> $numbers by the packed coordinates of a corner */
+        $numbers = [];
+        [$sumX, $sumY, $sumZ, $area, $volume] = [0.0, 0.0, 0.0, 0.0, 0.0];
+        $bytes = self::FLOATS * 4 * self::CHUNK;
+        $isWhole = strlen($packed) <= self::FLOATS * 4 * self::MANY;
+        $triangles = $normals = [];
+        for ($at = 0, $all = strlen($packed); $at < $all; $at += $bytes) {
+            /** @var list<float> $f */
+            $f = array_values((array) unpack('g*', substr($packed, $at, $bytes)));
+            for ($n = 0, $count = count($f) - self::FLOATS; $n <= $count; $n += self::FLOATS) {
+                [$ax, $ay, $az, $bx, $by, $bz, $cx, $cy, $cz] = [
+                    $f[$n],
+                    $f[$n + 1],
+                    $f[$n + 2],
+                    $f[$n + 3],
+                    $f[$n + 4],
+                    $f[$n + 5],
+                    $f[$n + 6],
+                    $f[$n + 7],
+                    $f[$n + 8],
+                ];
+                [$ux, $uy, $uz, $vx, $vy, $vz] = [$bx - $ax, $by - $ay, $bz - $az, $cx - $ax, $cy - $ay, $cz - $az];
+                [$nx, $ny, $nz] = [$uy * $vz - $uz * $vy, $uz * $vx - $ux * $vz, $ux * $vy - $uy * $vx];
+                $size = sqrt($nx * $nx + $ny * $ny + $nz * $nz);
+                if ($size < self::NO_AREA) {
+                    continue;
+                }
+                $sumX += $nx;
+                $sumY += $ny;
+                $sumZ += $nz;
+                $area += $size;
+                $volume += $ax * $nx + $ay * $ny + $az * $nz;
+                if (
+                    ! $isWhole &&
+                    (min($ax, $bx, $cx) > $most->x ||
+                        max($ax, $bx, $cx) < $least->x ||
+                        min($ay, $by, $cy) > $most->y ||
+                        max($ay, $by, $cy) < $least->y ||
+                        min($az, $bz, $cz) > $most->z ||
+                        max($az, $bz, $cz) < $least->z)
+                ) {
+                    continue;
+                }
+                $corners = [];
+                foreach ([[$ax, $ay, $az], [$bx, $by, $bz], [$cx, $cy, $cz]] as [$x, $y, $z]) {
+                    // 0 and −0 are one place.
+                    $key = pack('g3', $x + 0.0, $y + 0.0, $z + 0.0);
+                    $corners[] = $numbers[$key] ?? count($numbers);
+                    $numbers[$key] ??= count($numbers);
+                }
+                $triangles[] = [
+                    $ax,
+                    $ay,
+                    $az,
+                    $ux,
+                    $uy,
+                    $uz,
+                    $vx,
+                    $vy,
+                    $vz,
+                    $corners[0],
+                    $corners[1],
+                    $corners[2],
+                ];
+                $normals[] = [$nx / $size, $ny / $size, $nz / $size];
+            }
+        }
+        $isOpen = sqrt($sumX * $sumX + $sumY * $sumY + $sumZ * $sumZ) > self::OPEN * $area;
+        if (! $isOpen && $volume < 0.0) {
+            // It has been turned inside out.
+            $normals = array_map(
+                static fn (array $normal): array => [-$normal[0], -$normal[1], -$normal[2]],
+                $normals,
+            );
+        }
+
+        return new self($triangles, $normals, $isOpen, $isWhole);
+    }
+
+    /**
+     * The same with its triangles in another order.
+     *
+     * @param  list<int>  $order  numbers of the triangles
+     */
+    public function ordered(array $order): self
+    {
+        return new self(
+            array_map(fn (int $number): array => $this->triangles[$number], $order),
+            array_map(fn (int $number): array => $this->normals[$number], $order),
+            $this->isOpen,
+            $this->isWhole,
+        );
+    }
+
+    /** Width of a square of the average area of its triangles, mm; 0 where there are none. */
+    public function averageWidth(): float
+    {
+        $count = count($this->triangles);
+
+        return $count === 0 ? 0.0 : array_sum(array_map(self::width(...), $this->triangles)) / $count;
+    }
+
+    /** @param  Triangle  $triangle */
+    private static function width(array $triangle): float
+    {
+        [, , , $ux, $uy, $uz, $vx, $vy, $vz] = $triangle;
+
+        return sqrt(sqrt(($uy * $vz - $uz * $vy) ** 2 + ($uz * $vx - $ux * $vz) ** 2 + ($ux * $vy - $uy * $vx) ** 2));
+    }
+}

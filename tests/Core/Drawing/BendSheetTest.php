@@ -1,0 +1,219 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Drawing\BendSheet;
+use Bowline\Drawing\JobPicture;
+use Bowline\Drawing\RunViews;
+use Bowline\Geometry\Arc;
+use Bowline\Geometry\Chord;
+use Bowline\Geometry\Curve;
+use Bowline\Geometry\Line;
+use Bowline\Geometry\Segment;
+use Bowline\Geometry\Vector;
+use Bowline\Job;
+use Bowline\Routing\LaidRun;
+use Bowline\Solving\Solver;
+use Tests\Jobs;
+
+/** A job with a hose of 12 wound ten times round a tube of 12 along +x, 20 off it: on a radius of 6 + 20 + 6 = 32. */
+function coil(string $name = 'Coil', string $job = 'Coils'): Job
+{
+    $section = ['shape' => 'round', 'od' => 12, 'wall' => 2];
+    $bend = ['radius' => 30, 'min_radius' => 20, 'min_straight' => 0];
+
+    return Job::read(
+        Jobs::decoded([
+            'format' => 'bowline-job',
+            'version' => 2,
+            'name' => $job,
+            'stock' => [
+                ['id' => 't', 'kind' => 'tube', 'section' => $section, 'bend' => $bend, 'density' => 7850],
+                ['id' => 'h', 'kind' => 'hose', 'section' => $section, 'bend' => $bend, 'density' => 1200],
+            ],
+            'runs' => [
+                [
+                    'id' => 'host',
+                    'stock' => 't',
+                    'from' => ['at' => [0, 0, 0]],
+                    'to' => ['at' => [800, 0, 0]],
+                    'route' => ['kind' => 'corners', 'stops' => []],
+                ],
+                [
+                    'id' => 'coil',
+                    'name' => $name,
+                    'stock' => 'h',
+                    'route' => [
+                        'kind' => 'wrap',
+                        'host' => 'host',
+                        'turns' => 10,
+                        'gap' => 20,
+                        'from_length' => 50,
+                        'to_length' => 650,
+                    ],
+                ],
+            ],
+        ]),
+    );
+}
+
+function laidCoil(): LaidRun
+{
+    $run = coil()->runs['coil'];
+
+    return $run->route->lay($run);
+}
+
+/** @return list<array{float, float}> the points of a polyline */
+function polyline(SimpleXMLElement $line): array
+{
+    return array_map(
+        static fn (string $pair): array => array_map(floatval(...), explode(',', $pair)),
+        explode(' ', (string) $line['points']),
+    );
+}
+
+it('draws a winding as round on paper as it is', function (): void {
+    $svg = new SimpleXMLElement(RunViews::svg(laidCoil(), 186.0, 92.0));
+    // Two lines a view, the tube and its middle; the last view looks along the host, and sees a circle.
+    $points = polyline($svg->polyline[7]);
+    [$xs, $ys] = [array_column($points, 0), array_column($points, 1)];
+    [$middle, $radius] = [[(min($xs) + max($xs)) / 2, (min($ys) + max($ys)) / 2], (max($xs) - min($xs)) / 2];
+    foreach ($points as $index => $point) {
+        expect(hypot($point[0] - $middle[0], $point[1] - $middle[1]))->toEqualWithDelta($radius, 0.05);
+        if ($index > 0) {
+            $chord = hypot($point[0] - $points[$index - 1][0], $point[1] - $points[$index - 1][1]);
+            expect($radius - sqrt($radius ** 2 - ($chord / 2) ** 2))->toBeLessThan(0.05);
+        }
+    }
+    // Ten turns of 2π·32 on a rise of 600 are drawn in all four views to one scale.
+    $length = 0.0;
+    foreach (polyline($svg->polyline[1]) as $index => $point) {
+        $before = polyline($svg->polyline[1])[max(0, $index - 1)];
+        $length += hypot($point[0] - $before[0], $point[1] - $before[1]);
+    }
+    $scale = $radius / 32;
+    // From above it is a sine of amplitude 32 and period 60; the length of one by Simpson's rule.
+    $sine = static fn (float $x): float => sqrt(1 + (32 * 2 * M_PI / 60 * cos(2 * M_PI * $x / 60)) ** 2);
+    $simpson = array_sum(
+        array_map(static fn (int $i): float => ($sine($i) + 4 * $sine($i + 0.5) + $sine($i + 1)) / 6, range(0, 59)),
+    );
+    expect($length)->toEqualWithDelta(10 * $simpson * $scale, 0.005 * 10 * $simpson * $scale);
+});
+
+it('draws the frames of its views with all of their line', function (float $width, float $height): void {
+    $svg = new SimpleXMLElement(RunViews::svg(laidCoil(), $width, $height));
+    expect($svg->rect)->toHaveCount(4);
+    foreach ($svg->rect as $rect) {
+        [$x, $y, $wide, $high, $half] = array_map(floatval(...), [
+            $rect['x'],
+            $rect['y'],
+            $rect['width'],
+            $rect['height'],
+            (float) $rect['stroke-width'] / 2,
+        ]);
+        expect($x - $half)->toBeGreaterThanOrEqual(0.0)->and($y - $half)->toBeGreaterThanOrEqual(0.0)
+            ->and($x + $wide + $half)
+            ->toBeLessThanOrEqual($width)
+            ->and($y + $high + $half)
+            ->toBeLessThanOrEqual($height);
+    }
+})->with(['on the sheet' => [186.0, 92.0], 'on the screen' => [190.0, 110.0]]);
+
+it('draws a winding round in the picture of its job, too', function (): void {
+    $coil = laidCoil();
+    $svg = new SimpleXMLElement(JobPicture::write(coil()->site, [$coil]));
+    // Ten turns with fewer than sixteen pieces each would have corners to see.
+    expect(count(polyline($svg->polyline[0])))->toBeGreaterThan(160);
+});
+
+it('writes names in any European script, with the letters in the file', function (string $name): void {
+    $job = coil($name);
+    $pdf = BendSheet::pdf($job, (new Solver($job))->preview($job->runs['coil']), 'a4', '2026-11-27');
+    $content = '';
+    preg_match_all('/stream\r?\n(.*?)\r?\nendstream/s', $pdf, $streams);
+    foreach ($streams[1] as $stream) {
+        $content .= str_starts_with($stream, "\x78") ? (string) gzuncompress($stream) : '';
+    }
+    // PDF 32000-1, 9.7.5.2: in Identity-H two bytes a letter; TCPDF writes the Unicode number of each.
+    $escaped = addcslashes(mb_convert_encoding($name, 'UTF-16BE', 'UTF-8'), "\\()\r");
+    expect($pdf)->toContain('/FontFile2')->and(str_contains($content, $escaped))->toBeTrue();
+})->with(['Łódź przewód', 'Ψαράς σωλήνας', 'Катер шланг', 'Ökad lättolja ½″', 'minus −5 →']);
+
+/**
+ * Farthest that what is offset from a segment, towards the outside of its bends, stands off the chords of its places.
+ */
+function farthestOff(Segment $segment, Chord $chord): float
+{
+    $farthest = 0.0;
+    $start = 0.0;
+    foreach ($segment->places($chord) as $end) {
+        [$a, $b] = [$segment->pointAt($start), $segment->pointAt($end)];
+        foreach ([0.25, 0.5, 0.75] as $part) {
+            $point = $segment->pointAt($start + $part * ($end - $start));
+            $along = max(
+                0.0,
+                min(1.0, $point->minus($a)->dot($b->minus($a)) / max(1e-300, $b->minus($a)->dot($b->minus($a)))),
+            );
+            $farthest = max($farthest, $point->distanceTo($a->plus($b->minus($a)->times($along))));
+        }
+        $start = $end;
+    }
+
+    return $farthest;
+}
+
+it('divides segments so that no chord stands off by more than told, and not much finer', function (
+    Segment $segment,
+    float $chord,
+    int $fewest,
+    int $most,
+): void {
+    $places = $segment->places(new Chord($chord));
+    expect(farthestOff($segment, new Chord($chord)))
+        ->toBeLessThanOrEqual($chord * 1.02)
+        ->and(end($places))
+        ->toEqualWithDelta($segment->length(), 1e-9)
+        ->and(count($places))
+        ->toBeGreaterThanOrEqual($fewest)
+        ->toBeLessThanOrEqual($most)
+        ->toEqual($segment->countPlaces(new Chord($chord)));
+})->with([
+    'a straight' => [new Line(Vector::zero(), new Vector(500.0, 0.0, 0.0)), 0.1, 1, 1],
+    // π/2 / (2·acos(1 − 0.1/100)) = 17.56; and of 0.001 mm 175.6.
+    'a quarter of R 100' => [
+        new Arc(
+            new Vector(100.0, 0.0, 0.0),
+            new Vector(0.0, 100.0, 0.0),
+            Vector::zero(),
+            new Vector(0.0, 0.0, 1.0),
+            100.0,
+            M_PI / 2,
+        ),
+        0.1,
+        18,
+        18,
+    ],
+    'finer' => [
+        new Arc(
+            new Vector(100.0, 0.0, 0.0),
+            new Vector(0.0, 100.0, 0.0),
+            Vector::zero(),
+            new Vector(0.0, 0.0, 1.0),
+            100.0,
+            M_PI / 2,
+        ),
+        0.001,
+        176,
+        176,
+    ],
+    // Its radius of curvature is 32·(1 + (60/2π/32)²) = 34.85: ten turns of length 209.8 by 2·√(2·0.1·34.85) = 5.28.
+    'a winding' => [
+        array_values(
+            array_filter(laidCoil()->path->segments, static fn (Segment $one): bool => $one instanceof Curve),
+        )[0],
+        0.1,
+        390,
+        410,
+    ],
+]);

@@ -91,13 +91,11 @@ final readonly class TriangleSurface
                 ) {
                     continue;
                 }
-                $corners = [];
-                foreach ([[$ax, $ay, $az], [$bx, $by, $bz], [$cx, $cy, $cz]] as [$x, $y, $z]) {
-                    // 0 and −0 are one place.
-                    $key = pack('g3', $x + 0.0, $y + 0.0, $z + 0.0);
-                    $corners[] = $numbers[$key] ?? count($numbers);
-                    $numbers[$key] ??= count($numbers);
-                }
+                $corners = [
+                    self::number($numbers, $ax, $ay, $az),
+                    self::number($numbers, $bx, $by, $bz),
+                    self::number($numbers, $cx, $cy, $cz),
+                ];
                 $triangles[] = [
                     $ax,
                     $ay,
@@ -140,6 +138,17 @@ final readonly class TriangleSurface
             $this->isOpen,
             $this->isWhole,
         );
+    }
+
+    /**
+     * The number of a corner; corners in one place have one number.
+     *
+     * @param  array<string, int>  $numbers  by the packed coordinates of a corner
+     */
+    private static function number(array &$numbers, float $x, float $y, float $z): int
+    {
+        // 0 and −0 are one place.
+        return $numbers[pack('g3', $x + 0.0, $y + 0.0, $z + 0.0)] ??= count($numbers);
     }
 
     /** Width of a square of the average area of its triangles, mm; 0 where there are none. */

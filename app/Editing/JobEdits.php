@@ -28,6 +28,7 @@ final readonly class JobEdits
     ];
 
     public function __construct(
+        private Schema $schema,
         private JobFiles $files,
         private Steps $steps,
     ) {
@@ -223,7 +224,7 @@ final readonly class JobEdits
     private function checkShape(string $list, string $id, stdClass $item): void
     {
         try {
-            Schema::check($item, 'job.json#/$defs/'.self::KINDS[$list]);
+            $this->schema->require($item, 'job.json#/$defs/'.self::KINDS[$list]);
         } catch (JobError $error) {
             throw new EditRefused($list, $id, $error->pointer, $error->getMessage());
         }

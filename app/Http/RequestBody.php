@@ -22,7 +22,7 @@ final class RequestBody
     public static function of(Request $request, string $definition): Node
     {
         $body = self::decoded($request);
-        Schema::check($body->value, 'api.json#/$defs/'.$definition);
+        resolve(Schema::class)->require($body->value, 'api.json#/$defs/'.$definition);
 
         return $body;
     }
@@ -37,7 +37,7 @@ final class RequestBody
     {
         $body = self::decoded($request);
         $kind = RunEdits::definition(RunEdits::of($body));
-        Schema::check($body->value, 'laying.json#/$defs/'.$kind);
+        resolve(Schema::class)->require($body->value, 'laying.json#/$defs/'.$kind);
 
         return $body;
     }
@@ -56,7 +56,7 @@ final class RequestBody
         $draft = $body->find('draft');
         if ($draft !== null) {
             try {
-                Schema::check($draft->value, 'job.json#/$defs/run');
+                resolve(Schema::class)->require($draft->value, 'job.json#/$defs/run');
             } catch (JobError $error) {
                 throw JobError::at($draft->pointer.$error->pointer, $error->getMessage());
             }

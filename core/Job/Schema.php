@@ -8,7 +8,7 @@ use Closure;
 
 /**
  * Checks data against the JSON Schemas in schema/, and says in plain words where it does not fit. Each definition is
- * turned into closures once, when it is first asked for: `type`, `required`, `properties`, `additionalProperties`,
+ * turned into closures when a check first asks for it: `type`, `required`, `properties`, `additionalProperties`,
  * `items`, `anyOf`, `$ref`, `const`, `enum`, `pattern`, `minimum`, `exclusiveMinimum` and the limits of lengths, which
  * is all that these schemas use; any other keyword is an error of the schema. Beyond JSON Schema, a key that no
  * alternative of an object knows is refused, unless it begins with `x_`. Agrees with a validator of the standard
@@ -25,10 +25,10 @@ final class Schema
     private const OWN_KEYS = 'x_';
 
     /** @var array<string, Definition> schema files as they were read */
-    private static array $files = [];
+    private array $files = [];
 
     /** @var array<string, Check> by file and fragment */
-    private static array $checks = [];
+    private array $checks = [];
 
     /**
      * @param  mixed  $data  decoded JSON, objects as stdClass
@@ -38,31 +38,41 @@ final class Schema
      */
     public static function check(mixed $data, string $schema): void
     {
-        $misfit = self::checkOf($schema)($data);
+        (new self)->require($data, $schema);
+    }
+
+    /**
+     * The same as `check`; asked again, one instance does not read and turn the same definitions again.
+     *
+     * @throws JobError with the pointer of what does not fit
+     */
+    public function require(mixed $data, string $schema): void
+    {
+        $misfit = $this->checkOf($schema)($data);
         if ($misfit !== null) {
             throw JobError::at($misfit->pointer(), $misfit->reason);
         }
     }
 
     /** @return Check that of a definition, and of the keys of what it describes */
-    private static function checkOf(string $reference): Closure
+    private function checkOf(string $reference): Closure
     {
-        if (! isset(self::$checks[$reference])) {
+        if (! isset($this->checks[$reference])) {
             // A definition that contains itself finds this one while it is being made.
-            self::$checks[$reference] = static fn (mixed $data): ?SchemaMisfit => self::$checks[$reference]($data);
+            $this->checks[$reference] = fn (mixed $data): ?SchemaMisfit => $this->checks[$reference]($data);
             [$file] = explode('#', $reference);
-            self::$checks[$reference] = self::located(self::schema($reference), $file);
+            $this->checks[$reference] = $this->located($this->schema($reference), $file);
         }
 
-        return static fn (mixed $data): ?SchemaMisfit => self::$checks[$reference]($data);
+        return fn (mixed $data): ?SchemaMisfit => $this->checks[$reference]($data);
     }
 
     /** @return Definition */
-    private static function schema(string $reference): array
+    private function schema(string $reference): array
     {
         [$file, $fragment] = [...explode('#', $reference), ''];
         $json =
-            self::$files[$file] ??
+            $this->files[$file] ??
             json_decode(
                 (string) file_get_contents(dirname(__DIR__, 2).'/schema/'.$file),
                 true,
@@ -70,7 +80,7 @@ final class Schema
                 JSON_THROW_ON_ERROR,
             );
         assert(is_array($json));
-        self::$files[$file] = $json;
+        $this->files[$file] = $json;
         $schema = $json;
         foreach (array_filter(explode('/', $fragment), static fn (string $part): bool => $part !== '') as $part) {
             assert(is_array($schema));
@@ -92,10 +102,10 @@ final class Schema
      * @param  Definition  $schema
      * @return Check
      */
-    private static function located(array $schema, string $file): Closure
+    private function located(array $schema, string $file): Closure
     {
-        $known = self::knownKeys($schema, $file);
-        $check = self::compiled($schema, $file);
+        $known = $this->knownKeys($schema, $file);
+        $check = $this->compiled($schema, $file);
         if ($known === null || $known === []) {
             return $check;
         }
@@ -121,7 +131,7 @@ final class Schema
      * @param  Definition  $schema
      * @return array<string, true>|null null where any key is allowed
      */
-    private static function knownKeys(array $schema, string $file): ?array
+    private function knownKeys(array $schema, string $file): ?array
     {
         if (isset($schema['additionalProperties'])) {
             return null;
@@ -144,10 +154,10 @@ final class Schema
         );
         if (is_string($schema['$ref'] ?? null)) {
             $reference = self::resolved($schema['$ref'], $file);
-            $parts[] = [self::schema($reference), explode('#', $reference)[0]];
+            $parts[] = [$this->schema($reference), explode('#', $reference)[0]];
         }
         foreach ($parts as [$part, $partFile]) {
-            $own = self::knownKeys($part, $partFile);
+            $own = $this->knownKeys($part, $partFile);
             if ($own === null) {
                 return null;
             }
@@ -161,13 +171,13 @@ final class Schema
      * @param  Definition  $schema
      * @return Check
      */
-    private static function compiled(array $schema, string $file): Closure
+    private function compiled(array $schema, string $file): Closure
     {
         $checks = [];
         foreach ($schema as $keyword => $said) {
             $check = match (true) {
                 in_array($keyword, self::ANNOTATIONS, true) => null,
-                $keyword === '$ref' && is_string($said) => self::checkInside(self::resolved($said, $file)),
+                $keyword === '$ref' && is_string($said) => $this->checkInside(self::resolved($said, $file)),
                 $keyword === 'type' => self::ofType(
                     is_array($said)
                         ? array_values(array_filter($said, is_string(...)))
@@ -186,10 +196,10 @@ final class Schema
                 $keyword === 'required' && is_array($said) => self::required(
                     array_values(array_filter($said, is_string(...))),
                 ),
-                $keyword === 'properties' && is_array($said) => self::properties($said, $file),
-                $keyword === 'additionalProperties' && is_array($said) => self::values($said, $file),
-                $keyword === 'items' && is_array($said) => self::items($said, $file),
-                $keyword === 'anyOf' && is_array($said) => self::anyOf(array_values($said), $file),
+                $keyword === 'properties' && is_array($said) => $this->properties($said, $file),
+                $keyword === 'additionalProperties' && is_array($said) => $this->values($said, $file),
+                $keyword === 'items' && is_array($said) => $this->items($said, $file),
+                $keyword === 'anyOf' && is_array($said) => $this->anyOf(array_values($said), $file),
                 $keyword === 'pattern' && is_string($said) => self::pattern($said),
                 is_int($said) || is_float($said) => self::limit($keyword, $said),
                 default => throw new \LogicException("schema/$file has “{$keyword}”, which Schema does not know"),
@@ -216,15 +226,15 @@ final class Schema
     }
 
     /** @return Check a definition without its keys, which are checked where it is used */
-    private static function checkInside(string $reference): Closure
+    private function checkInside(string $reference): Closure
     {
         $key = 'inside '.$reference;
-        if (! isset(self::$checks[$key])) {
-            self::$checks[$key] = static fn (mixed $data): ?SchemaMisfit => self::$checks[$key]($data);
-            self::$checks[$key] = self::compiled(self::schema($reference), explode('#', $reference)[0]);
+        if (! isset($this->checks[$key])) {
+            $this->checks[$key] = fn (mixed $data): ?SchemaMisfit => $this->checks[$key]($data);
+            $this->checks[$key] = $this->compiled($this->schema($reference), explode('#', $reference)[0]);
         }
 
-        return static fn (mixed $data): ?SchemaMisfit => self::$checks[$key]($data);
+        return fn (mixed $data): ?SchemaMisfit => $this->checks[$key]($data);
     }
 
     /**
@@ -285,11 +295,11 @@ final class Schema
      * @param  array<array-key, mixed>  $properties
      * @return Check
      */
-    private static function properties(array $properties, string $file): Closure
+    private function properties(array $properties, string $file): Closure
     {
         $checks = [];
         foreach ($properties as $key => $schema) {
-            $checks[(string) $key] = self::located(is_array($schema) ? $schema : [], $file);
+            $checks[(string) $key] = $this->located(is_array($schema) ? $schema : [], $file);
         }
 
         return static function (mixed $data) use ($checks): ?SchemaMisfit {
@@ -311,9 +321,9 @@ final class Schema
      * @param  Definition  $schema  of every value of an object
      * @return Check
      */
-    private static function values(array $schema, string $file): Closure
+    private function values(array $schema, string $file): Closure
     {
-        $check = self::located($schema, $file);
+        $check = $this->located($schema, $file);
 
         return static function (mixed $data) use ($check): ?SchemaMisfit {
             foreach (is_object($data) ? get_object_vars($data) : [] as $key => $value) {
@@ -331,9 +341,9 @@ final class Schema
      * @param  Definition  $schema
      * @return Check
      */
-    private static function items(array $schema, string $file): Closure
+    private function items(array $schema, string $file): Closure
     {
-        $check = self::located($schema, $file);
+        $check = $this->located($schema, $file);
 
         return static function (mixed $data) use ($check): ?SchemaMisfit {
             foreach (is_array($data) ? $data : [] as $index => $value) {
@@ -353,10 +363,10 @@ final class Schema
      * @param  list<mixed>  $schemas
      * @return Check
      */
-    private static function anyOf(array $schemas, string $file): Closure
+    private function anyOf(array $schemas, string $file): Closure
     {
         $checks = array_map(
-            static fn (mixed $schema): Closure => self::compiled(is_array($schema) ? $schema : [], $file),
+            fn (mixed $schema): Closure => $this->compiled(is_array($schema) ? $schema : [], $file),
             $schemas,
         );
 

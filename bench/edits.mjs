@@ -9,7 +9,7 @@ await served(200, 20, async ({ state, get, post, address }) => {
     { length: 400 },
     (_, i) => `OWN-${i},tube,Tube ${10 + (i % 60)} x 1 made here,,${10 + (i % 60)},1,60,40,20,7850`,
   );
-  await fetch(`${address}catalogue/take`, {
+  await fetch(`${address}catalogue/import`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },
     body: JSON.stringify({

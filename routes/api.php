@@ -32,7 +32,7 @@ Route::get('jobs', [JobController::class, 'index']);
 Route::get('parts', PartsController::class);
 Route::get('catalogue', [CatalogueController::class, 'index']);
 Route::post('catalogue', [CatalogueController::class, 'put']);
-Route::post('catalogue/take', [CatalogueController::class, 'take']);
+Route::post('catalogue/import', [CatalogueController::class, 'import']);
 Route::get('catalogue.csv', [CatalogueController::class, 'csv']);
 Route::delete('catalogue/{row}', [CatalogueController::class, 'destroy']);
 Route::post('meshes', [MeshController::class, 'store']);

@@ -89,13 +89,13 @@ final class Catalogue
     }
 
     /**
-     * Takes rows of one's own from a CSV: all that can be taken, each other with its reason.
+     * Imports rows of one’s own from CSV: all that can be used, each other with its reason.
      *
      * @return array{taken: int, refused: list<array{line: int, text: string, why: string}>}
      *
      * @throws JobError when the file has no heading to go by
      */
-    public function take(string $csv): array
+    public function importCsv(string $csv): array
     {
         $read = CatalogueRows::read($csv);
         $shipped = array_flip(
@@ -109,7 +109,7 @@ final class Catalogue
             ),
         );
         $refused = $read->refused;
-        $taken = [];
+        $imported = [];
         foreach ($read->rows as $index => $row) {
             if (isset($shipped[(string) $row['part_number']])) {
                 $refused[] = [
@@ -118,13 +118,13 @@ final class Catalogue
                     'why' => 'it ships with the catalogue already; give yours a part number of its own',
                 ];
             } else {
-                $taken[] = [...self::columns($row), 'own' => true];
+                $imported[] = [...self::columns($row), 'own' => true];
             }
         }
         usort($refused, static fn (array $a, array $b): int => $a['line'] <=> $b['line']);
-        $this->write($taken);
+        $this->write($imported);
 
-        return ['taken' => count($taken), 'refused' => $refused];
+        return ['taken' => count($imported), 'refused' => $refused];
     }
 
     /** @return string the sizes found, as CSV */

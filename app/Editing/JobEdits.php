@@ -8,6 +8,7 @@ use App\Models\Job;
 use Bowline\Editing\Loosening;
 use Bowline\Editing\OpenEnds;
 use Bowline\Job as CoreJob;
+use Bowline\Job\ItemRef;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\References;
@@ -80,33 +81,28 @@ final readonly class JobEdits
             if ($list === 'stock' || $edit->get('item')->value === null || ! $this->files->has($job, $list, $id)) {
                 return null;
             }
-            array_push($runs, ...$this->files->hangingOn($job, $list, $id));
+            array_push($runs, ...$this->files->hangingOn($job, ItemRef::of($list, $id)));
         }
 
         return array_values(array_unique($runs));
     }
 
-    /** @return list<string> "list id" of what the edits are about, and of what they name */
+    /** @return list<ItemRef> what the edits are about, and what that names */
     private static function named(Action $action): array
     {
-        $things = [];
+        $items = [];
         foreach ($action->edits as $edit) {
-            $list = $edit->get('list')->text();
+            $own = ItemRef::of($edit->get('list')->text(), $edit->get('id')->text());
             $item = $edit->get('item')->value;
-            $things[] = $list.' '.$edit->get('id')->text();
-            if ($item instanceof stdClass) {
-                array_push(
-                    $things,
-                    ...$list === 'runs'
-                        ? References::referencedItems($item)
-                        : (is_string($item->on ?? null)
-                            ? ['surroundings '.$item->on]
-                            : []),
-                );
+            $items[] = $own;
+            if ($item instanceof stdClass && $own->list === 'runs') {
+                array_push($items, ...References::referencedItems($item));
+            } elseif ($item instanceof stdClass && is_string($item->on ?? null)) {
+                $items[] = ItemRef::of('surroundings', $item->on);
             }
         }
 
-        return $things;
+        return $items;
     }
 
     /**

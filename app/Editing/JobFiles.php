@@ -9,6 +9,7 @@ use App\Models\JobItem;
 use App\Models\Run;
 use App\Models\Stock;
 use Bowline\Job as CoreJob;
+use Bowline\Job\ItemRef;
 use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
 use Bowline\Job\Node;
@@ -49,24 +50,20 @@ final class JobFiles
      *
      * @param  list<string>  $runs  ids
      * @param  list<stdClass>  $drafts  runs as they stand now, whatever is kept of them
-     * @param  list<string>  $also  "list id" of things that are wanted besides
+     * @param  list<ItemRef>  $also  items that are wanted besides
      */
     public function around(Job $job, array $runs, array $drafts = [], array $also = []): stdClass
     {
         $kept = $this->withFollowed($job, $runs, $drafts, $also);
         $things = array_merge($also, ...array_map(References::referencedItems(...), array_values($kept)));
-        $wanted = [];
-        foreach ($things as $thing) {
-            [$list, $id] = explode(' ', $thing, 2);
-            $wanted[$list][] = $id;
-        }
+        $isAll = static fn (string $list): bool => array_filter(
+            $things,
+            static fn (ItemRef $item): bool => $item->isAll && $item->list === $list,
+        ) !== [];
         $file = $this->withLists(
             $job,
             static fn (string $list): ?array => match ($list) {
-                'surroundings', 'fittings' => in_array('*', $wanted[$list] ?? [], true)
-                    ? null
-                    : array_values(array_unique($wanted[$list] ?? [])),
-                'clamps' => array_values(array_unique($wanted[$list] ?? [])),
+                'surroundings', 'fittings', 'clamps' => $isAll($list) ? null : ItemRef::idsIn($list, $things),
                 'runs' => [],
                 default => null,
             },
@@ -127,7 +124,7 @@ final class JobFiles
     /**
      * @param  list<string>  $ids
      * @param  list<stdClass>  $drafts
-     * @param  list<string>  $also
+     * @param  list<ItemRef>  $also
      * @return array<string, stdClass> the runs, and those they follow or are to be as long as, through any depth
      */
     private function withFollowed(Job $job, array $ids, array $drafts, array $also): array
@@ -136,7 +133,7 @@ final class JobFiles
         foreach ($drafts as $draft) {
             $runs[is_string($draft->id ?? null) ? $draft->id : ''] = $draft;
         }
-        $missing = array_values(array_diff([...$ids, ...self::runsAmong($also)], array_keys($runs)));
+        $missing = array_values(array_diff([...$ids, ...ItemRef::idsIn('runs', $also)], array_keys($runs)));
         $tried = $missing;
         while ($missing !== [] || $drafts !== []) {
             $drafts = [];
@@ -145,7 +142,7 @@ final class JobFiles
             }
             $followed = array_merge(
                 ...array_map(
-                    static fn (stdClass $run): array => self::runsAmong(References::referencedItems($run)),
+                    static fn (stdClass $run): array => ItemRef::idsIn('runs', References::referencedItems($run)),
                     array_values($runs),
                 ),
                 ...[[]],
@@ -172,20 +169,6 @@ final class JobFiles
     }
 
     /**
-     * @param  list<string>  $things
-     * @return list<string>
-     */
-    private static function runsAmong(array $things): array
-    {
-        return array_values(
-            array_map(
-                static fn (string $thing): string => substr($thing, 5),
-                array_filter($things, static fn (string $thing): bool => str_starts_with($thing, 'runs ')),
-            ),
-        );
-    }
-
-    /**
      * @return stdClass the item as it stands in the file
      *
      * @throws ModelNotFoundException<JobItem>
@@ -204,26 +187,21 @@ final class JobFiles
     }
 
     /** @return list<string> ids of the runs that hang on something, through any depth */
-    public function hangingOn(Job $job, string $list, string $id): array
+    public function hangingOn(Job $job, ItemRef $item): array
     {
-        $items = $list === 'surroundings' ? $this->items($job, ['fittings' => null, 'clamps' => null]) : [];
+        $items = $item->list === 'surroundings' ? $this->items($job, ['fittings' => null, 'clamps' => null]) : [];
         $mounted = self::mounted($items);
-        $names = [
-            $id,
-            ...array_map(
-                static fn (array $one): string => $one[1],
-                array_filter(
-                    $mounted,
-                    static fn (array $one): bool => in_array($one[2], [$id, References::MOVES], true),
-                ),
-            ),
-        ];
+        $names = [$item->id];
+        foreach ($mounted as [$own, $host]) {
+            if (in_array($host, [$item->id, References::MOVES], true)) {
+                $names[] = $own->id;
+            }
+        }
 
         return References::runsOn(
             $this->items($job, ['runs' => $this->runsNaming($job, $names)])['runs'],
             $mounted,
-            $list,
-            $id,
+            $item,
         );
     }
 
@@ -270,20 +248,22 @@ final class JobFiles
         return substr(json_encode($name, JSON_THROW_ON_ERROR), 1, -1);
     }
 
-    /** @return list<string> "list id" of fittings and clamps that are mounted on something of the surroundings */
+    /** @return list<ItemRef> fittings and clamps that are mounted on something of the surroundings */
     public function mountedOn(Job $job, string $id): array
     {
-        $mounted = self::mounted($this->items($job, ['fittings' => null, 'clamps' => null]));
+        $mounted = [];
+        foreach (self::mounted($this->items($job, ['fittings' => null, 'clamps' => null])) as [$item, $host]) {
+            if ($host === $id) {
+                $mounted[] = $item;
+            }
+        }
 
-        return array_map(
-            static fn (array $one): string => $one[0].' '.$one[1],
-            array_values(array_filter($mounted, static fn (array $one): bool => $one[2] === $id)),
-        );
+        return $mounted;
     }
 
     /**
      * @param  array<string, list<stdClass>>  $items
-     * @return list<array{string, string, string}>
+     * @return list<array{ItemRef, string}> what stands on something, and the id of that
      */
     private static function mounted(array $items): array
     {
@@ -291,10 +271,10 @@ final class JobFiles
         foreach (['fittings', 'clamps'] as $list) {
             foreach ($items[$list] ?? [] as $item) {
                 if (is_string($item->on ?? null) && is_string($item->id ?? null)) {
-                    $mounted[] = [$list, $item->id, $item->on];
+                    $mounted[] = [ItemRef::of($list, $item->id), $item->on];
                 }
                 if (isset($item->moves) && is_string($item->id ?? null)) {
-                    $mounted[] = [$list, $item->id, References::MOVES];
+                    $mounted[] = [ItemRef::of($list, $item->id), References::MOVES];
                 }
             }
         }

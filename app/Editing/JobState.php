@@ -9,6 +9,7 @@ use App\Http\Resources\JobResource;
 use App\Models\Job;
 use Bowline\Exchange\PlaceWriter;
 use Bowline\Job as CoreJob;
+use Bowline\Job\ItemRef;
 use stdClass;
 
 /** What a window is told of a job: the whole of it, or what one edit has changed. */
@@ -39,22 +40,22 @@ final readonly class JobState
         if (! $isKnown || $kept->runs === null || ($job->extras->sets ?? []) !== []) {
             return null;
         }
-        $things = [];
+        $items = [];
         foreach ($kept->changes as $change) {
-            $things[] = $change->list.' '.$change->id;
+            $items[] = ItemRef::of($change->list, $change->id);
             if ($change->list === 'surroundings') {
-                array_push($things, ...$this->files->mountedOn($job, $change->id));
+                array_push($items, ...$this->files->mountedOn($job, $change->id));
             }
         }
         $core = CoreJob::readOnly(
-            $this->files->around($job, $kept->runs, [], $things),
+            $this->files->around($job, $kept->runs, [], $items),
             static fn (stdClass $run): bool => in_array($run->id ?? null, $kept->runs, true),
         );
 
         return new JobChangeResource(
             $job,
             $kept->changes,
-            PlaceWriter::only($core->site, $things),
+            PlaceWriter::only($core->site, $items),
             $this->solutions->of($job, $core),
         );
     }

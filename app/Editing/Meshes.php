@@ -26,7 +26,7 @@ final class Meshes
     /**
      * @throws JobError saying why it cannot be taken; nothing is kept then
      */
-    public function take(string $bytes, string $name): Mesh
+    public function import(string $bytes, string $name): Mesh
     {
         $key = substr(hash('sha256', $bytes), 0, self::KEY);
         $present = Mesh::query()->where('key', $key)->first();

@@ -7,6 +7,7 @@ namespace Bowline\Editing;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Clamp;
+use Bowline\Job\FileValue;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Vertex;
 use stdClass;
@@ -160,8 +161,8 @@ final class ClampLeg
     {
         $stop = (object) [
             'clamp' => $clamp->id,
-            'before' => StopList::tidy($before),
-            'after' => StopList::tidy($after),
+            'before' => FileValue::roundForFile($before),
+            'after' => FileValue::roundForFile($after),
         ];
         if ($reverse) {
             $stop->reverse = true;

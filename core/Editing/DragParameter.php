@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Editing;
 
 use Bowline\Geometry\Vector;
+use Bowline\Job\FileValue;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Values;
@@ -79,7 +80,10 @@ final readonly class DragParameter
                         if ($way[1]->length() === 0.0) {
                             return $point->value;
                         }
-                        $at = array_map(StopList::tidy(...), $way[0]->plus($way[1]->times($amount / $wish))->toArray());
+                        $at = array_map(
+                            FileValue::roundForFile(...),
+                            $way[0]->plus($way[1]->times($amount / $wish))->toArray(),
+                        );
 
                         return is_array($point->value)
                             ? $at
@@ -109,7 +113,7 @@ final readonly class DragParameter
                 static fn (float $amount): Node => self::told(
                     $change,
                     'corner',
-                    (object) ['radius' => StopList::tidy($amount)],
+                    (object) ['radius' => FileValue::roundForFile($amount)],
                 ),
             );
     }
@@ -130,7 +134,7 @@ final readonly class DragParameter
 
         return new self(
             $wish + 4 * $widest + $bend->leastStraight, $wish, true,
-            static fn (float $amount): Node => self::told($change, 'length', StopList::tidy($amount)),
+            static fn (float $amount): Node => self::told($change, 'length', FileValue::roundForFile($amount)),
         );
     }
 
@@ -138,7 +142,7 @@ final readonly class DragParameter
     {
         return new self(
             $rest, $values->positive($change->get($key), 'the length to hold'), false,
-            static fn (float $amount): Node => self::told($change, $key, StopList::tidy($amount)),
+            static fn (float $amount): Node => self::told($change, $key, FileValue::roundForFile($amount)),
         );
     }
 

@@ -7,6 +7,8 @@ namespace Bowline\Editing;
 use Bowline\Editing\Edit\MakeOwn;
 use Bowline\Editing\Edit\UntieCorner;
 use Bowline\Geometry\Vector;
+use Bowline\Job\FileValue;
+use Bowline\Job\ItemRef;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\References;
@@ -65,11 +67,11 @@ final readonly class Loosening
         if ($lostPorts === [] && $lostClamps === [] && $lostSurroundings === [] && $lostRuns === []) {
             return $after;
         }
-        $lost = [
-            ...self::things('runs', $lostRuns),
-            ...self::things('surroundings', $lostSurroundings),
-            ...self::things('clamps', $lostClamps),
-        ];
+        $lost = ItemRef::unique([
+            ...self::items('runs', $lostRuns),
+            ...self::items('surroundings', $lostSurroundings),
+            ...self::items('clamps', $lostClamps),
+        ]);
         $fitted->runs = array_map(
             fn (Node $run): stdClass => $this->loosened(
                 new Node($this->untied($run, $lost, array_keys($lostPorts))),
@@ -83,24 +85,26 @@ final readonly class Loosening
     }
 
     /**
-     * @param  list<string>  $lost  "list id" of what is gone
+     * @param  array<string, ItemRef>  $lost  what is gone, by key
      * @param  list<string>  $ports  ports that are gone
      * @return stdClass the run with nothing of its corners tied to that, each where it was
      */
     private function untied(Node $run, array $lost, array $ports): stdClass
     {
-        $isLost = static fn (Node $tie): bool => array_intersect(References::itemsOfTie($tie), $lost) !== [] ||
+        $isLost = static fn (Node $tie): bool => array_intersect_key(
+            ItemRef::unique(References::itemsOfTie($tie)),
+            $lost,
+        ) !== [] ||
             array_filter(
                 References::ANCHORS,
                 static fn (string $key): bool => in_array($tie->find($key)?->value, $ports, true),
             ) !== [];
         $follows =
-            array_intersect(
-                array_map(
-                    static fn (?Node $part): string => 'runs '.(string) $part?->find('like')?->find('run')?->text(),
-                    [$run->find('from'), $run->find('to'), $run->find('route')],
+            array_filter(
+                [$run->find('from'), $run->find('to'), $run->find('route')],
+                static fn (?Node $part): bool => isset(
+                    $lost[ItemRef::run((string) $part?->find('like')?->find('run')?->text())->key()],
                 ),
-                $lost,
             ) !== [];
         $hasLost =
             array_filter(
@@ -145,7 +149,7 @@ final readonly class Loosening
         }
         $copy = clone $item->object();
         unset($copy->on, $copy->face, $copy->stand_off);
-        $numbers = static fn (Vector $vector): array => array_map(StopList::tidy(...), $vector->toArray());
+        $numbers = static fn (Vector $vector): array => FileValue::vector($vector);
         if ($list === 'clamps' && isset($this->site->clamps[$id])) {
             $copy->at = $numbers($this->site->clamps[$id]->at);
             $copy->axis = $numbers($this->site->clamps[$id]->axis);
@@ -169,8 +173,8 @@ final readonly class Loosening
             if ($end instanceof stdClass && is_string($end->port ?? null) && in_array($end->port, $ports, true)) {
                 $port = $this->site->ports[$end->port];
                 $copy->{$name} = (object) [
-                    'at' => array_map(StopList::tidy(...), $port->at->toArray()),
-                    'axis' => array_map(StopList::tidy(...), $port->axis->toArray()),
+                    'at' => FileValue::vector($port->at),
+                    'axis' => FileValue::vector($port->axis),
                     ...get_object_vars($end),
                 ];
                 unset($copy->{$name}->port);
@@ -199,7 +203,10 @@ final readonly class Loosening
             $newNumbers[$number] = [count($stops)];
             $stop = $node->object();
             if (is_string($stop->until ?? null) && in_array($stop->until, $places, true)) {
-                $stop->until = array_map(StopList::tidy(...), $this->site->place($node->get('until'))->toArray());
+                $stop->until = array_map(
+                    FileValue::roundForFile(...),
+                    $this->site->place($node->get('until'))->toArray(),
+                );
             }
             if (! is_string($stop->clamp ?? null) || ! in_array($stop->clamp, $clamps, true)) {
                 $stops[] = $stop;
@@ -208,7 +215,7 @@ final readonly class Loosening
             }
             $newNumbers[$number][] = count($stops) + 1;
             foreach (StopReader::read($node, $this->site)->vertices($this->site->clamps[$stop->clamp]->at) as $vertex) {
-                $point = (object) ['at' => array_map(StopList::tidy(...), $vertex->toArray())];
+                $point = (object) ['at' => FileValue::vector($vertex)];
                 if (isset($stop->corner)) {
                     $point->corner = $stop->corner;
                 }
@@ -249,7 +256,7 @@ final readonly class Loosening
         if (array_filter($node->list('points'), $isLost) !== []) {
             $route->points = array_map(
                 fn (Node $one): mixed => $isLost($one)
-                    ? array_map(StopList::tidy(...), $this->site->clamp($one->get('clamp'))->at->toArray())
+                    ? array_map(FileValue::roundForFile(...), $this->site->clamp($one->get('clamp'))->at->toArray())
                     : $one->value,
                 $node->list('points'),
             );
@@ -263,14 +270,14 @@ final readonly class Loosening
     }
 
     /**
-     * @param  array<string, mixed>  $items
-     * @return list<string>
+     * @param  array<string, mixed>  $lost  by id
+     * @return list<ItemRef>
      */
-    private static function things(string $list, array $items): array
+    private static function items(string $list, array $lost): array
     {
         return array_map(
-            static fn (string $id): string => $list.' '.$id,
-            array_map(strval(...), array_keys($items)),
+            static fn (string $id): ItemRef => ItemRef::of($list, $id),
+            array_map(strval(...), array_keys($lost)),
         );
     }
 }

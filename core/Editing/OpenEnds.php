@@ -7,6 +7,7 @@ namespace Bowline\Editing;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
+use Bowline\Job\FileValue;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
@@ -85,7 +86,7 @@ final class OpenEnds
         $copy = clone $run;
         $copy->to = (object) [
             ...get_object_vars((new Node($run))->get('to')->object()),
-            'at' => array_map(StopList::tidy(...), $now->toArray()),
+            'at' => FileValue::vector($now),
         ];
 
         return $copy;

@@ -6,6 +6,7 @@ namespace Bowline\Editing;
 
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
+use Bowline\Job\FileValue;
 use Bowline\Job\Fitting;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
@@ -101,14 +102,14 @@ final readonly class PlaceEdit
 
         return (object) [
             'about' => self::numbers($about),
-            'by' => StopList::tidy(rad2deg($isNegative ? -$pose->angle : $pose->angle)),
+            'by' => FileValue::roundForFile(rad2deg($isNegative ? -$pose->angle : $pose->angle)),
         ];
     }
 
     /** @return list<int|float> */
     private static function numbers(Vector $vector): array
     {
-        return array_map(StopList::tidy(...), $vector->toArray());
+        return FileValue::vector($vector);
     }
 
     private function pose(stdClass $item): stdClass

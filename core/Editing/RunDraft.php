@@ -6,6 +6,7 @@ namespace Bowline\Editing;
 
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
+use Bowline\Job\FileValue;
 use Bowline\Job\Tie\Tie;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\TieSolution;
@@ -137,7 +138,7 @@ final class RunDraft
         if ($by->minus($axis->times($by->dot($axis)))->length() > Tolerance::COINCIDENT) {
             throw new EditError('A lead runs along the axis of its port; its corner moves only along it.');
         }
-        $this->end($name)->lead = StopList::tidy(max(0.0, ($end->lead ?? 0.0) + $by->dot($axis)));
+        $this->end($name)->lead = FileValue::roundForFile(max(0.0, ($end->lead ?? 0.0) + $by->dot($axis)));
     }
 
     public function vertex(int $index): Vertex

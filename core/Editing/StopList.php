@@ -6,6 +6,7 @@ namespace Bowline\Editing;
 
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
+use Bowline\Job\FileValue;
 use Bowline\Routing\Vertex;
 use stdClass;
 
@@ -29,14 +30,6 @@ final class StopList
                 $this->before[$vertex->stop] ??= $vertices[$index - 1]->at;
             }
         }
-    }
-
-    /** Numbers as a designer would have typed them: without the dust of floating point. */
-    public static function tidy(float $number): int|float
-    {
-        $rounded = round($number, 9);
-
-        return floor($rounded) === $rounded && abs($rounded) < 1e15 ? (int) $rounded : $rounded;
     }
 
     public function count(): int
@@ -157,7 +150,7 @@ final class StopList
         if ($until !== null) {
             $object->until = $until;
         } else {
-            $object->length = $length ?? self::tidy($leg->length());
+            $object->length = $length ?? FileValue::roundForFile($leg->length());
         }
     }
 
@@ -170,7 +163,7 @@ final class StopList
         $axis = $point->minus($start)->axisName();
         if ($axis !== null) {
             $new->along = $axis;
-            $new->length = self::tidy($point->distanceTo($start));
+            $new->length = FileValue::roundForFile($point->distanceTo($start));
         } else {
             $new->at = self::components($point);
         }
@@ -249,7 +242,7 @@ final class StopList
             $length = $stop->length ?? null;
             $stop->length = is_string($length)
                 ? self::sum($length, $by->dot($direction))
-                : self::tidy($step->dot($direction) + $by->dot($direction));
+                : FileValue::roundForFile($step->dot($direction) + $by->dot($direction));
 
             return;
         }
@@ -266,7 +259,7 @@ final class StopList
             $stop->by = self::components($step);
         } else {
             $stop->along = $axis;
-            $stop->length = self::tidy($step->length());
+            $stop->length = FileValue::roundForFile($step->length());
         }
     }
 
@@ -283,13 +276,13 @@ final class StopList
         $value = $stop->{$key} ?? 0;
         $stop->{$key} = is_string($value)
             ? self::sum($value, $change)
-            : self::tidy((is_numeric($value) ? (float) $value : 0.0) + $change);
+            : FileValue::roundForFile((is_numeric($value) ? (float) $value : 0.0) + $change);
     }
 
     /** @return list<int|float> */
     private static function components(Vector $vector): array
     {
-        return array_map(self::tidy(...), $vector->toArray());
+        return FileValue::vector($vector);
     }
 
     /** @return list<int|float|string> three numbers of the file with a vector added */
@@ -301,7 +294,7 @@ final class StopList
             $part = $parts[$i] ?? 0.0;
             $sum[] = is_string($number)
                 ? self::sum($number, $part)
-                : self::tidy((is_int($number) || is_float($number) ? $number : 0.0) + $part);
+                : FileValue::roundForFile((is_int($number) || is_float($number) ? $number : 0.0) + $part);
         }
 
         return $sum;
@@ -314,7 +307,7 @@ final class StopList
             return $expression;
         }
         if (is_numeric($expression)) {
-            return self::tidy((float) $expression + $add);
+            return FileValue::roundForFile((float) $expression + $add);
         }
         if (preg_match('/^(.*[\w)]) ([+-]) (\d+(?:\.\d+)?)$/', $expression, $match) === 1) {
             $expression = $match[1];
@@ -328,7 +321,7 @@ final class StopList
             '%s %s %s',
             $expression,
             $add < 0 ? '-' : '+',
-            json_encode(self::tidy(abs($add)), JSON_THROW_ON_ERROR),
+            json_encode(FileValue::roundForFile(abs($add)), JSON_THROW_ON_ERROR),
         );
     }
 }

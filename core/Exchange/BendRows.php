@@ -18,6 +18,12 @@ final readonly class BendRows
 {
     private const MOST_ROWS = 500;
 
+    /** From this angle on a bend comes back on itself, degrees (job-file.md). */
+    private const REVERSAL = 179.5;
+
+    /** No straight, angle or radius is larger, in the units of the table. */
+    private const LARGEST = 1e7;
+
     /** Words of a heading, and the column each means. */
     private const HEADINGS = [
         'straight' => 'straight',
@@ -44,19 +50,12 @@ final readonly class BendRows
         $bends = $refused = [];
         $tail = 0.0;
         $factor = $units->isInch ? Units::INCH : 1.0;
-        foreach (explode("\n", str_replace(["\r\n", "\r"], "\n", $text)) as $index => $line) {
-            $cells = array_map(
-                trim(...),
-                explode(str_contains($line, "\t") ? "\t" : (str_contains($line, ';') ? ';' : ','), $line),
-            );
-            if (implode('', $cells) === '') {
-                continue;
-            }
-            $heading = $bends === [] ? self::heading($cells) : null;
+        foreach (TableReader::loose($text) as $row) {
+            $heading = $bends === [] ? self::heading($row->cells) : null;
             if ($heading !== null) {
                 $columns = $heading;
                 $factor =
-                    preg_match('/straight\W*_?\W*(mm|in)\b/i', $line, $unit) === 1
+                    preg_match('/straight\W*_?\W*(mm|in)\b/i', $row->text, $unit) === 1
                         ? (strtolower($unit[1]) === 'in'
                             ? Units::INCH
                             : 1.0)
@@ -65,7 +64,7 @@ final readonly class BendRows
 
                 continue;
             }
-            $name = $first > 0 ? strtolower($cells[0]) : '';
+            $name = $first > 0 ? strtolower($row->cell(0)) : '';
             if ($name === 'length' || $name === 'cut length') {
                 continue;
             }
@@ -73,22 +72,18 @@ final readonly class BendRows
                 if (count($bends) >= self::MOST_ROWS) {
                     throw JobError::at('', sprintf('more than %d bends', self::MOST_ROWS));
                 }
-                $straight = self::number($cells, $columns['straight'], 'straight') * $factor;
+                $straight = self::number($row, $columns['straight'], 'straight') * $factor;
                 if ($straight < 0.0) {
                     throw JobError::at('', 'a straight cannot be less than 0');
                 }
-                if ($name === 'tail' || ($cells[$columns['angle']] ?? '') === '') {
+                if ($name === 'tail' || $row->cell($columns['angle']) === '') {
                     $tail = $straight;
 
                     continue;
                 }
-                $bends[] = self::bend($cells, $columns, $straight, $factor);
+                $bends[] = self::bend($row, $columns, $straight, $factor);
             } catch (JobError $error) {
-                $refused[] = [
-                    'line' => $index + 1,
-                    'text' => mb_substr(trim($line), 0, 80),
-                    'why' => $error->getMessage(),
-                ];
+                $refused[] = $row->refused($error->getMessage());
             }
         }
 
@@ -96,18 +91,17 @@ final readonly class BendRows
     }
 
     /**
-     * @param  list<string>  $cells
      * @param  array{straight: int, rotation: int, angle: int, radius: int}  $columns
      * @return array{straight: float, rotation: float, angle: float, radius: float}
      *
      * @throws JobError
      */
-    private static function bend(array $cells, array $columns, float $straight, float $factor): array
+    private static function bend(TableRow $row, array $columns, float $straight, float $factor): array
     {
-        $angle = self::number($cells, $columns['angle'], 'angle');
-        $radius = self::number($cells, $columns['radius'], 'radius') * $factor;
-        if ($angle <= 0.0 || $angle >= 179.5) {
-            throw JobError::at('', 'an angle is more than 0 and less than 179.5 degrees');
+        $angle = self::number($row, $columns['angle'], 'angle');
+        $radius = self::number($row, $columns['radius'], 'radius') * $factor;
+        if ($angle <= 0.0 || $angle >= self::REVERSAL) {
+            throw JobError::at('', sprintf('an angle is more than 0 and less than %s degrees', self::REVERSAL));
         }
         if ($radius <= 0.0) {
             throw JobError::at('', 'the bend radius must be more than 0');
@@ -115,7 +109,7 @@ final readonly class BendRows
 
         return [
             'straight' => $straight,
-            'rotation' => deg2rad(self::number($cells, $columns['rotation'], 'rotation')),
+            'rotation' => deg2rad(self::number($row, $columns['rotation'], 'rotation')),
             'angle' => deg2rad($angle),
             'radius' => $radius,
         ];
@@ -139,18 +133,13 @@ final readonly class BendRows
         return isset($found['straight'], $found['rotation'], $found['angle'], $found['radius']) ? $found : null;
     }
 
-    /**
-     * @param  list<string>  $cells
-     *
-     * @throws JobError
-     */
-    private static function number(array $cells, int $column, string $what): float
+    /** @throws JobError when a cell has no number that can be one of a run */
+    private static function number(TableRow $row, int $column, string $what): float
     {
-        $cell = str_replace(['−', ' ', '°'], ['-', '', ''], $cells[$column] ?? '');
-        $cell = substr_count($cell, ',') === 1 ? str_replace(',', '.', $cell) : $cell;
+        $number = $row->number($column);
 
-        return is_numeric($cell) && abs((float) $cell) < 1e7
-            ? (float) $cell
+        return $number !== null && abs($number) < self::LARGEST
+            ? $number
             : throw JobError::at('', sprintf('the %s is no number', $what));
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
-use Bowline\Editing\StopList;
 use Bowline\Exchange\Dxf\DxfReader;
 use Bowline\Geometry\Vector;
+use Bowline\Job\FileValue;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Units;
@@ -107,12 +107,12 @@ final class BroughtIn
      */
     private static function run(array $vertices, array $radii): array
     {
-        $numbers = static fn (Vector $vector): array => array_map(StopList::tidy(...), $vector->toArray());
+        $numbers = static fn (Vector $vector): array => FileValue::vector($vector);
         $stops = [];
         foreach (array_slice($vertices, 1, -1, true) as $index => $vertex) {
             $stops[] = (object) [
                 'at' => $numbers($vertex),
-                'corner' => (object) ['radius' => StopList::tidy($radii[$index] ?? 0.0)],
+                'corner' => (object) ['radius' => FileValue::roundForFile($radii[$index] ?? 0.0)],
             ];
         }
 

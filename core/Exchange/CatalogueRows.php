@@ -52,9 +52,6 @@ final readonly class CatalogueRows
      */
     private const RUNS = "/^'*[=+\\-@\t\r]/";
 
-    /** A cell that goes on over more lines than these has lost its closing quote. */
-    private const MOST_LINES_A_CELL = 50;
-
     /**
      * @param  list<array<string, string|float|null>>  $rows  by column; lengths in mm, density in kg/m³
      * @param  list<int>  $lines  in which line of the file each row is
@@ -70,19 +67,12 @@ final readonly class CatalogueRows
     /** @throws JobError when there is no heading to go by */
     public static function read(string $text): self
     {
-        $records = self::records(
-            str_replace(["\r\n", "\r"], "\n", preg_replace('/^\xEF\xBB\xBF/', '', $text) ?? $text),
-        );
-        $heading = array_shift($records)[1] ?? '';
-        $separator = str_contains($heading, ';') ? ';' : (str_contains($heading, "\t") ? "\t" : ',');
-        $columns = self::columns(str_getcsv($heading, $separator, '"', ''));
+        $table = TableReader::withHeading($text);
+        $columns = self::columns(array_shift($table)->cells ?? []);
         $rows = $lineOf = $refused = $seen = [];
-        foreach ($records as [$number, $record]) {
-            if (trim($record) === '') {
-                continue;
-            }
+        foreach ($table as $record) {
             try {
-                $row = self::row(str_getcsv($record, $separator, '"', ''), $columns);
+                $row = self::row($record, $columns);
                 $part = (string) $row['part_number'];
                 if (isset($seen[$part])) {
                     throw JobError::at('', sprintf('part number %s is in line %d already', $part, $seen[$part]));
@@ -90,59 +80,27 @@ final readonly class CatalogueRows
                 if (count($rows) >= self::MOST_ROWS) {
                     throw JobError::at('', sprintf('more than %d rows', self::MOST_ROWS));
                 }
-                $seen[$part] = $number;
+                $seen[$part] = $record->line;
                 $rows[] = $row;
-                $lineOf[] = $number;
+                $lineOf[] = $record->line;
             } catch (JobError $error) {
                 if (count($refused) >= self::MOST_REFUSED) {
                     throw JobError::at(
                         '',
                         sprintf(
                             'line %d and %d before it cannot be taken (the first, line %d: %s); is this a catalogue?',
-                            $number,
+                            $record->line,
                             count($refused),
                             $refused[0]['line'],
                             $refused[0]['why'],
                         ),
                     );
                 }
-                $refused[] = [
-                    'line' => $number,
-                    'text' => mb_substr(trim($record), 0, 80),
-                    'why' => $error->getMessage(),
-                ];
+                $refused[] = $record->refused($error->getMessage());
             }
         }
 
         return new self($rows, $lineOf, $refused);
-    }
-
-    /**
-     * Splits CSV into its records: a line break between quotes belongs to its cell (RFC 4180). Quotes that are opened
-     * and never closed end with their line, so that one of them does not swallow the rest of the file.
-     *
-     * @return list<array{int, string}> the line each begins in, from 1, and its text
-     */
-    private static function records(string $text): array
-    {
-        $records = [];
-        $lines = explode("\n", $text);
-        for ($i = 0; $i < count($lines); $i++) {
-            $record = $lines[$i];
-            $next = $i;
-            while (
-                substr_count($record, '"') % 2 === 1 &&
-                $next + 1 < count($lines) &&
-                $next - $i < self::MOST_LINES_A_CELL
-            ) {
-                $record .= "\n".$lines[++$next];
-            }
-            $isClosed = substr_count($record, '"') % 2 === 0;
-            $records[] = [$i + 1, $isClosed ? $record : $lines[$i]];
-            $i = $isClosed ? $next : $i;
-        }
-
-        return $records;
     }
 
     /** @param  iterable<array<string, string|float|null>>  $rows */
@@ -268,7 +226,7 @@ final readonly class CatalogueRows
     }
 
     /**
-     * @param  list<string|null>  $heads
+     * @param  list<string>  $heads
      * @return array<string, array{int, float}> where each column is, and what its numbers are multiplied by
      *
      * @throws JobError
@@ -277,7 +235,7 @@ final readonly class CatalogueRows
     {
         $columns = [];
         foreach ($heads as $index => $head) {
-            $name = strtolower(trim((string) $head));
+            $name = strtolower($head);
             $factor = str_ends_with($name, '_in') ? Units::INCH : 1.0;
             $columns[(string) preg_replace('/_(mm|in|kg_m3|kg_m|n_m2|percent)$/', '', $name)] = [$index, $factor];
         }
@@ -291,15 +249,14 @@ final readonly class CatalogueRows
     }
 
     /**
-     * @param  list<string|null>  $cells
      * @param  array<string, array{int, float}>  $columns
      * @return array<string, string|float|null>
      *
      * @throws JobError
      */
-    private static function row(array $cells, array $columns): array
+    private static function row(TableRow $record, array $columns): array
     {
-        $cell = static fn (string $key): string => trim($cells[$columns[$key][0] ?? -1] ?? '');
+        $cell = static fn (string $key): string => $record->cell($columns[$key][0] ?? null);
         $row = [];
         foreach (self::TEXTS as $key) {
             $row[$key] = mb_substr(self::asItWas($cell($key)), 0, $key === 'name' ? 200 : 100);
@@ -312,14 +269,14 @@ final readonly class CatalogueRows
 
                 continue;
             }
-            $plain = substr_count($said, ',') === 1 ? str_replace(',', '.', $said) : $said;
-            if (! is_numeric($plain)) {
+            $number = $record->number($columns[$key][0] ?? null);
+            if ($number === null) {
                 throw JobError::at(
                     '/'.$key,
                     sprintf('the %s is no number: “%s”', str_replace('_', ' ', $key), mb_substr($said, 0, 20)),
                 );
             }
-            $row[$key] = (float) $plain * $columns[$key][1];
+            $row[$key] = $number * $columns[$key][1];
             if (! is_finite($row[$key]) || abs($row[$key]) > self::LARGEST) {
                 throw JobError::at(
                     '/'.$key,

@@ -6,6 +6,7 @@ namespace Bowline\Exchange;
 
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Vector;
+use Bowline\Job\PortName;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\MovedPosition;
 use Bowline\Routing\Sweep;
@@ -108,7 +109,7 @@ final class MovementWriter
 
         return $port === null || $movement === null
             ? null
-            : ['id' => explode('.', $port)[0], 'pose' => PlaceWriter::pose($movement->at($one->part))];
+            : ['id' => PortName::of($port)->fitting, 'pose' => PlaceWriter::pose($movement->at($one->part))];
     }
 
     /** @return list<Vector> */

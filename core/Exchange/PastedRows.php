@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
-use Bowline\Editing\StopList;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Entry;
+use Bowline\Job\FileValue;
 use Bowline\Job\JobError;
 use Bowline\Job\Units;
 use Bowline\Job\Values;
@@ -35,14 +35,11 @@ final readonly class PastedRows
     {
         $stops = $refused = [];
         $numbered = false;
-        foreach (explode("\n", str_replace(["\r\n", "\r"], "\n", $text)) as $index => $line) {
-            $cells = self::cells($line);
-            if ($cells === []) {
-                continue;
-            }
+        foreach (TableReader::loose($text) as $row) {
+            $cells = self::cells($row);
             if ($stops === [] && $refused === [] && self::isHeading($cells)) {
                 $units =
-                    preg_match('/_(mm|in)\b/', $line, $said) === 1
+                    preg_match('/_(mm|in)\b/', $row->text, $said) === 1
                         ? ($said[1] === 'in'
                             ? Units::inches()
                             : Units::millimetres())
@@ -58,31 +55,22 @@ final readonly class PastedRows
                 }
                 $stops[] = self::stop($numbered ? array_slice($cells, 1) : $cells, $values, $units);
             } catch (JobError $error) {
-                $refused[] = [
-                    'line' => $index + 1,
-                    'text' => mb_substr(trim($line), 0, 80),
-                    'why' => $error->getMessage(),
-                ];
+                $refused[] = $row->refused($error->getMessage());
             }
         }
 
         return new self($stops, $refused);
     }
 
-    /** @return list<string> */
-    private static function cells(string $line): array
+    /** @return non-empty-list<string> cells of a row, without empty ones behind the last */
+    private static function cells(TableRow $row): array
     {
-        $separator = match (true) {
-            str_contains($line, "\t") => "\t",
-            str_contains($line, ';') => ';',
-            default => ',',
-        };
-        $cells = array_map(trim(...), explode($separator, $line));
-        while ($cells !== [] && $cells[count($cells) - 1] === '') {
+        $cells = $row->cells;
+        while (count($cells) > 1 && $cells[count($cells) - 1] === '') {
             array_pop($cells);
         }
 
-        return $cells;
+        return $cells === [] ? [''] : $cells;
     }
 
     /** @param  list<string>  $cells */
@@ -136,6 +124,6 @@ final readonly class PastedRows
 
     private static function tidy(int|float|string $number): int|float|string
     {
-        return is_string($number) ? $number : StopList::tidy((float) $number);
+        return is_string($number) ? $number : FileValue::roundForFile((float) $number);
     }
 }

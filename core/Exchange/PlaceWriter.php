@@ -7,6 +7,7 @@ namespace Bowline\Exchange;
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Clamp;
+use Bowline\Job\ItemRef;
 use Bowline\Job\Part\Solid;
 use Bowline\Job\Port;
 use Bowline\Job\Shape\Cylinder;
@@ -19,23 +20,23 @@ final class PlaceWriter
     private const FACES = ['front', 'back', '+x', '-x', '+y', '-y', '+z', '-z'];
 
     /**
-     * @param  list<string>  $only  "list id" of those that are wanted
+     * @param  list<ItemRef>  $only  those that are wanted
      * @return list<array<string, mixed>>
      */
     public static function only(Site $site, array $only): array
     {
-        return array_values(
-            array_filter(
-                self::write($site),
-                static fn (array $place): bool => in_array(
-                    (is_string($place['list']) ? $place['list'] : '').
-                        ' '.
-                        (is_string($place['id']) ? $place['id'] : ''),
-                    $only,
-                    true,
-                ),
-            ),
-        );
+        $places = [];
+        foreach (self::write($site) as $place) {
+            $isWanted = array_filter(
+                $only,
+                static fn (ItemRef $item): bool => $item->list === $place['list'] && $item->id === $place['id'],
+            );
+            if ($isWanted !== []) {
+                $places[] = $place;
+            }
+        }
+
+        return $places;
     }
 
     /** @return list<array<string, mixed>> */

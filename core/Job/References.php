@@ -15,81 +15,67 @@ final class References
     /** In place of a host: a fitting that moves, and what hangs on it must stay clear of all. */
     public const MOVES = '*';
 
-    /** What a run names that lies on whatever it meets: all that stands in space. */
-    public const ALL_AROUND = ['surroundings *', 'fittings *'];
+    /** Lists of what a run hangs on that lies on whatever it meets: all that stands in space. */
+    private const AROUND = ['surroundings', 'fittings'];
 
     /**
      * The runs that hang on something of a job, through any depth: on a port of it, on a face, on what is mounted
      * on it, or on another run that does.
      *
      * @param  list<stdClass>  $runs  all of them, as they stand in the file
-     * @param  list<array{string, string, string}>  $mounted  list,  id and host of each fitting and clamp that stands
-     *     on something
-     * @param  string  $list  "fittings", "clamps", "surroundings" or "runs"
+     * @param  list<array{ItemRef, string}>  $mounted  fittings and clamps that stand on something, and the id of that
      * @return list<string> ids
      */
-    public static function runsOn(array $runs, array $mounted, string $list, string $id): array
+    public static function runsOn(array $runs, array $mounted, ItemRef $item): array
     {
-        $moving = [
-            $list.' '.$id => true,
-            ...in_array($list.' *', self::ALL_AROUND, true) ? [$list.' *' => true] : [],
-        ];
-        foreach ($mounted as [$kind, $own, $host]) {
-            if (
-                ($list === 'surroundings' && $host === $id) ||
-                ($host === self::MOVES && in_array($list.' *', self::ALL_AROUND, true))
-            ) {
-                $moving[$kind.' '.$own] = true;
+        $isAround = in_array($item->list, self::AROUND, true);
+        $moving = ItemRef::unique([$item, ...$isAround ? [ItemRef::all($item->list)] : []]);
+        foreach ($mounted as [$own, $host]) {
+            if (($item->list === 'surroundings' && $host === $item->id) || ($host === self::MOVES && $isAround)) {
+                $moving[$own->key()] = $own;
             }
         }
-        $named = [];
-        $sets = [];
+        $named = $sets = $refs = [];
         foreach ($runs as $run) {
-            $own = is_string($run->id ?? null) ? $run->id : '';
-            $named[$own] = self::referencedItems($run);
+            $own = ItemRef::run(is_string($run->id ?? null) ? $run->id : '');
+            $refs[$own->key()] = $own;
+            $named[$own->key()] = ItemRef::unique(self::referencedItems($run));
             $set = (new Node($run))->find('fixed_length')?->find('same_as')?->value;
             if (is_string($set)) {
-                $sets[$set][] = $own;
+                $sets[$set][$own->key()] = $own;
             }
         }
         do {
             $before = count($moving);
-            foreach ($named as $own => $things) {
-                if (array_intersect_key(array_flip($things), $moving) !== []) {
-                    $moving['runs '.$own] = true;
+            foreach ($named as $key => $items) {
+                if (array_intersect_key($items, $moving) !== []) {
+                    $moving[$key] = $refs[$key];
                 }
             }
             foreach ($sets as $members) {
                 // When one of them gets longer, all have to.
-                if (array_filter($members, static fn (string $own): bool => isset($moving['runs '.$own])) !== []) {
-                    $moving += array_fill_keys(
-                        array_map(static fn (string $own): string => 'runs '.$own, $members),
-                        true,
-                    );
+                if (array_intersect_key($members, $moving) !== []) {
+                    $moving += $members;
                 }
             }
         } while (count($moving) > $before);
-        unset($moving[$list.' '.$id]);
 
         return array_values(
-            array_filter(
-                array_map(strval(...), array_keys($named)),
-                static fn (string $own): bool => isset($moving['runs '.$own]) || ($list === 'runs' && $own === $id),
-            ),
+            array_map(static fn (ItemRef $run): string => $run->id, array_intersect_key($refs, $moving)),
         );
     }
 
-    /** @return list<string> "list id" of all that a run names: fittings, clamps, surroundings, other runs */
+    /** @return list<ItemRef> all that a run names, each once: fittings, clamps, surroundings, other runs */
     public static function referencedItems(stdClass $run): array
     {
         $node = new Node($run);
-        $things = [];
+        $items = [];
         foreach (self::places($run) as $place) {
-            array_push($things, 'clamps '.$place, 'fittings '.explode('.', $place)[0]);
+            array_push($items, ...ItemRef::ofPlace($place));
         }
         foreach ($node->find('route')?->list('stops') ?? [] as $stop) {
             foreach ($stop->list('ties') as $tie) {
-                array_push($things, ...self::itemsOfTie($tie));
+                array_push($items, ...self::itemsOfTie($tie));
             }
         }
         $followed = array_map(static fn (?Node $part): ?Node => $part?->find('like')?->find('run'), [
@@ -98,14 +84,14 @@ final class References
             $node->find('route'),
         ]);
         foreach (self::texts($node->find('route')?->find('host'), ...$followed) as $other) {
-            $things[] = 'runs '.$other;
+            $items[] = ItemRef::run($other);
         }
         if ($node->find('route')?->find('kind')?->value === 'drape' && $node->find('route')->list('kept') === []) {
-            array_push($things, ...self::ALL_AROUND);
+            array_push($items, ...array_map(ItemRef::all(...), self::AROUND));
         }
-        $own = 'runs '.(is_string($run->id ?? null) ? $run->id : '');
+        $own = ItemRef::run(is_string($run->id ?? null) ? $run->id : '');
 
-        return array_values(array_unique(array_filter($things, static fn (string $thing): bool => $thing !== $own)));
+        return array_values(array_diff_key(ItemRef::unique($items), [$own->key() => true]));
     }
 
     /** @return list<string> ports ("fitting.port") and clamps that the run names */
@@ -133,12 +119,12 @@ final class References
 
     /**
      * @param  stdClass  $change  an edit of a run (schema/api.json, `laying`)
-     * @return list<string> "list id" of what it names
+     * @return list<ItemRef> what it names
      */
     public static function itemsOfChange(stdClass $change): array
     {
         $node = new Node($change);
-        $things = array_merge(
+        $items = array_merge(
             ...array_map(self::itemsOfTie(...), $node->list('ties')),
             ...array_map(
                 self::itemsOfTie(...),
@@ -152,30 +138,30 @@ final class References
                 ...self::clampsOf($node->find('route')),
             ] as $place
         ) {
-            array_push($things, 'clamps '.$place, 'fittings '.explode('.', $place)[0]);
+            array_push($items, ...ItemRef::ofPlace($place));
         }
 
-        return $things;
+        return $items;
     }
 
-    /** @return list<string> "list id" of what a tie names */
+    /** @return list<ItemRef> what a tie names */
     public static function itemsOfTie(?Node $tie): array
     {
-        $things = [];
+        $items = [];
         foreach (self::ANCHORS as $key) {
             $anchor = $tie?->find($key);
             foreach (self::texts($anchor) as $place) {
-                array_push($things, 'clamps '.$place, 'fittings '.explode('.', $place)[0]);
+                array_push($items, ...ItemRef::ofPlace($place));
             }
             foreach (self::texts($anchor?->find('of')) as $body) {
-                $things[] = 'surroundings '.$body;
+                $items[] = ItemRef::of('surroundings', $body);
             }
             foreach (self::texts($anchor?->find('run')) as $run) {
-                $things[] = 'runs '.$run;
+                $items[] = ItemRef::run($run);
             }
         }
 
-        return $things;
+        return $items;
     }
 
     /**

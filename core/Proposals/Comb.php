@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Bowline\Proposals;
 
 use Bowline\Editing\EditError;
-use Bowline\Editing\StopList;
 use Bowline\Job;
+use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
@@ -137,10 +137,10 @@ final readonly class Comb
         $item->route = (object) [
             'kind' => 'wrap',
             'host' => $this->along->run->id,
-            'from_length' => StopList::tidy($this->from),
-            'to_length' => StopList::tidy($this->to),
+            'from_length' => FileValue::roundForFile($this->from),
+            'to_length' => FileValue::roundForFile($this->to),
             'turns' => 0,
-            'gap' => StopList::tidy($gap), 'start_angle' => StopList::tidy(rad2deg($angle)),
+            'gap' => FileValue::roundForFile($gap), 'start_angle' => FileValue::roundForFile(rad2deg($angle)),
         ];
 
         return $item;

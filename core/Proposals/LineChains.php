@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Bowline\Proposals;
 
 use Bowline\Editing\EditError;
-use Bowline\Editing\StopList;
 use Bowline\Geometry\Arc;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
+use Bowline\Job\FileValue;
 use Bowline\Job\Units;
 use stdClass;
 
@@ -156,7 +156,7 @@ final class LineChains
                 $reach = $segment->leastRadius() * tan($segment->turning() / 2);
                 $stops[] = (object) [
                     'at' => self::numbers($segment->start()->plus($segment->directionAt(0.0)->times($reach))),
-                    'corner' => (object) ['radius' => StopList::tidy($segment->leastRadius())],
+                    'corner' => (object) ['radius' => FileValue::roundForFile($segment->leastRadius())],
                 ];
             } elseif (
                 $before !== null &&
@@ -207,6 +207,6 @@ final class LineChains
     /** @return list<int|float> */
     private static function numbers(Vector $vector): array
     {
-        return array_map(StopList::tidy(...), $vector->toArray());
+        return FileValue::vector($vector);
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Bowline\Proposals;
 
-use Bowline\Editing\StopList;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
+use Bowline\Job\FileValue;
 use Bowline\Job\Stock;
 use stdClass;
 
@@ -70,7 +70,7 @@ final readonly class Pieces
     {
         return array_map(
             static fn (Vector $corner): stdClass => (object) [
-                'at' => array_map(StopList::tidy(...), $corner->toArray()),
+                'at' => FileValue::vector($corner),
             ],
             $this->corners,
         );

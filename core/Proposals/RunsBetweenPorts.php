@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Bowline\Proposals;
 
-use Bowline\Editing\StopList;
+use Bowline\Job\FileValue;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Port;
+use Bowline\Job\PortName;
 use Bowline\Job\Site;
 use stdClass;
 
@@ -41,7 +42,7 @@ final class RunsBetweenPorts
             $taken[] = $id;
             $lead =
                 $behaves === 'spring'
-                    ? ['lead' => StopList::tidy(self::SOCKET * $stock->section->outsideDiameter)]
+                    ? ['lead' => FileValue::roundForFile(self::SOCKET * $stock->section->outsideDiameter)]
                     : [];
             $runs[] = (object) [
                 'id' => $id, 'name' => $name, 'stock' => $stock->id,
@@ -65,15 +66,15 @@ final class RunsBetweenPorts
 
         return (object) [
             'kind' => 'spring',
-            'length' => StopList::tidy(round($between * (1.0 + $slack) + 2 * $lead, 1)),
+            'length' => FileValue::roundForFile(round($between * (1.0 + $slack) + 2 * $lead, 1)),
         ];
     }
 
     private static function name(Port $port, Site $site): string
     {
-        [$fitting, $own] = explode('.', $port->name, 2) + ['', ''];
+        $name = PortName::of($port->name);
 
-        return mb_substr(($site->fittings[$fitting]->name ?? $fitting).' '.$own, 0, 90);
+        return mb_substr(($site->fittings[$name->fitting]->name ?? $name->fitting).' '.$name->port, 0, 90);
     }
 
     /** @param  list<string>  $taken */

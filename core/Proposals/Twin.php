@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Proposals;
 
-use Bowline\Editing\StopList;
+use Bowline\Job\FileValue;
 use Bowline\Job\JobError;
 use Bowline\Job\Likeness;
 use Bowline\Job\Node;
@@ -69,9 +69,11 @@ final readonly class Twin
             if ($vertex->place !== VertexPlace::Stop && $vertex->place !== VertexPlace::Like) {
                 continue;
             }
-            $stop = (object) ['at' => array_map(StopList::tidy(...), $this->likeness->point($vertex->at)->toArray())];
+            $stop = (object) [
+                'at' => array_map(FileValue::roundForFile(...), $this->likeness->point($vertex->at)->toArray()),
+            ];
             if ($vertex->ownRadius) {
-                $stop->corner = (object) ['radius' => StopList::tidy($vertex->radius)];
+                $stop->corner = (object) ['radius' => FileValue::roundForFile($vertex->radius)];
             }
             $stops[] = $stop;
         }
@@ -89,12 +91,12 @@ final readonly class Twin
 
     private function end(RunEnd $end, mixed $source): stdClass
     {
-        $twin = (object) ['at' => array_map(StopList::tidy(...), $this->likeness->point($end->at)->toArray())];
+        $twin = (object) ['at' => array_map(FileValue::roundForFile(...), $this->likeness->point($end->at)->toArray())];
         if ($end->axis !== null) {
-            $twin->axis = array_map(StopList::tidy(...), $this->likeness->direction($end->axis)->toArray());
+            $twin->axis = array_map(FileValue::roundForFile(...), $this->likeness->direction($end->axis)->toArray());
         }
         if ($end->lead !== null) {
-            $twin->lead = StopList::tidy($end->lead);
+            $twin->lead = FileValue::roundForFile($end->lead);
         }
         foreach (['trim', 'end'] as $key) {
             if ($source instanceof stdClass && isset($source->{$key})) {

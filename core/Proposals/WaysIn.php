@@ -7,10 +7,10 @@ namespace Bowline\Proposals;
 use Bowline\Editing\Edit\Finish;
 use Bowline\Editing\EditError;
 use Bowline\Editing\RunDraft;
-use Bowline\Editing\StopList;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
+use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Port;
 use Bowline\Routing\Leg;
@@ -321,11 +321,11 @@ final readonly class WaysIn
     /** A corner level with the port is told so, and follows it when it moves. */
     private function stop(Vector $direction, float $length, bool $isLevel): stdClass
     {
-        $along = $direction->axisName() ?? array_map(StopList::tidy(...), $direction->toArray());
+        $along = $direction->axisName() ?? FileValue::vector($direction);
 
         return (object) ($isLevel
             ? ['along' => $along, 'until' => $this->port->name]
-            : ['along' => $along, 'length' => StopList::tidy($length)]);
+            : ['along' => $along, 'length' => FileValue::roundForFile($length)]);
     }
 
     /** @param  list<Vector>  $row */

@@ -8,6 +8,7 @@ use Bowline\Job\Fitting;
 use Bowline\Job\FixedLength;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Job\PortName;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Site;
 use Bowline\Job\Stock;
@@ -65,7 +66,7 @@ final readonly class Run
      */
     private function amid(Site $site): self
     {
-        $holding = array_map(static fn (RunEnd $end): string => explode('.', $end->port ?? '')[0], [
+        $holding = array_map(static fn (RunEnd $end): string => PortName::of($end->port ?? '')->fitting, [
             $this->from,
             $this->to,
         ]);

@@ -282,7 +282,7 @@ it('takes stock of one’s own, by hand and as CSV with a report, and gives it o
         "part_number;kind;name;od_in;wall_in;radius_in;min_radius_in;min_straight_in;density\n".
         "OWN-2;tube;Half inch;0,5;0.049;1.5;1.25;1;7850\nOWN-3;tube;Bad;x;0.049;1.5;1.25;1;7850\n".
         "OWN-2;tube;Twice;0.5;0.049;1.5;1.25;1;7850\nOWN-4;rope;Rope;10;1;30;20;10;1000\n";
-    $report = test()->postJson('/api/catalogue/take', ['text' => $csv])->assertOk();
+    $report = test()->postJson('/api/catalogue/import', ['text' => $csv])->assertOk();
     Schema::check(json_decode($report->content()), 'api.json#/$defs/catalogueReport');
     expect($report->json('taken'))->toBe(1)->and(array_column($report->json('refused'), 'line'))->toBe([3, 4, 5])
         ->and($report->json('refused.0.why'))->toContain('od is no number');
@@ -291,10 +291,10 @@ it('takes stock of one’s own, by hand and as CSV with a report, and gives it o
     expect($found->json('found'))->toBe(2)->and($found->json('rows.1.od'))->toEqualWithDelta(12.7, 1e-9);
     $out = test()->get('/api/catalogue.csv?own=1')->assertOk()->content();
     test()->deleteJson('/api/catalogue/'.$own->json('id'))->assertNoContent();
-    expect(test()->postJson('/api/catalogue/take', ['text' => $out])->json())->toEqual(['taken' => 2, 'refused' => []]);
+    expect(test()->postJson('/api/catalogue/import', ['text' => $out])->json())->toEqual(['taken' => 2, 'refused' => []]);
     $shipped = test()->getJson('/api/catalogue?find=ST-12x1.5')->json('rows.0.id');
     test()->deleteJson('/api/catalogue/'.$shipped)->assertUnprocessable();
-    test()->postJson('/api/catalogue/take', ['text' => "a,b\n1,2\n"])->assertUnprocessable()->assertSee('part_number');
+    test()->postJson('/api/catalogue/import', ['text' => "a,b\n1,2\n"])->assertUnprocessable()->assertSee('part_number');
 });
 
 it('hands out the bend sheet as PDF on both papers', function (string $paper, array $points): void {

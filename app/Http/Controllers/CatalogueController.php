@@ -43,10 +43,10 @@ final readonly class CatalogueController
         return response()->noContent();
     }
 
-    public function take(Request $request): JsonResponse
+    public function import(Request $request): JsonResponse
     {
         return response()->json(
-            $this->catalogue->take(RequestBody::of($request, 'catalogueText')->get('text')->text()),
+            $this->catalogue->importCsv(RequestBody::of($request, 'catalogueText')->get('text')->text()),
         );
     }
 

@@ -18,7 +18,9 @@ use Bowline\Editing\RunEdits;
 use Bowline\Exchange\PastedRows;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job as CoreJob;
+use Bowline\Job\ItemRef;
 use Bowline\Job\Node;
+use Bowline\Job\PortName;
 use Bowline\Job\References;
 use Bowline\Job\Units;
 use Bowline\Job\Values;
@@ -59,7 +61,7 @@ final readonly class LayingController
     public function waysIn(Request $request, Job $job, string $run): JsonResponse
     {
         $name = RequestBody::of($request, 'waysIn')->get('port');
-        $core = $this->core($job, $run, null, ['fittings '.explode('.', $name->text())[0]]);
+        $core = $this->core($job, $run, null, [ItemRef::fitting(PortName::of($name->text())->fitting)]);
         $port = $core->site->port($name);
 
         return response()->json(array_map(static fn (array $way): array => [
@@ -96,7 +98,7 @@ final readonly class LayingController
 
     /**
      * @param  stdClass|null  $was  the run as the asking window saw it
-     * @param  list<string>  $things  "list id" of what the change names
+     * @param  list<ItemRef>  $things  "list id" of what the change names
      */
     private function core(Job $job, string $run, ?stdClass $was = null, array $things = []): CoreJob
     {

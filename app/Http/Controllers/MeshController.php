@@ -20,7 +20,7 @@ final readonly class MeshController
 
     public function store(Request $request): JsonResponse
     {
-        $mesh = $this->meshes->take(
+        $mesh = $this->meshes->import(
             $request->getContent(),
             mb_substr(basename($request->query->getString('name', 'the file')), 0, 150),
         );

@@ -9,9 +9,11 @@ use App\Http\RequestBody;
 use App\Models\Job;
 use Bowline\Editing\EditError;
 use Bowline\Editing\PlaceEdit;
+use Bowline\Job\ItemRef;
 use Bowline\Job\Node;
 use Bowline\Job\Part\Parameter;
 use Bowline\Job\Part\PartKind;
+use Bowline\Job\PortName;
 use Bowline\Routing\RouteBook;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -49,17 +51,15 @@ final readonly class PartsController
     public function onto(Request $request, Job $job, string $fitting): JsonResponse
     {
         $body = RequestBody::of($request, 'portOnPort');
-        $names = [
-            'fittings '.$fitting,
-            ...array_map(static fn (Node $name): string => 'fittings '.explode('.', $name->text())[0], [
-                $body->get('port'),
-                $body->get('onto'),
-            ]),
+        $fittings = [
+            ItemRef::fitting($fitting),
+            ItemRef::fitting(PortName::of($body->get('port')->text())->fitting),
+            ItemRef::fitting(PortName::of($body->get('onto')->text())->fitting),
         ];
-        $file = $this->files->around($job, [], [], $names);
+        $file = $this->files->around($job, [], [], $fittings);
         $site = RouteBook::site(new Node($file));
         $own = $site->port($body->get('port'));
-        if (! str_starts_with($own->name, $fitting.'.') || str_starts_with($body->get('onto')->text(), $fitting.'.')) {
+        if ($fittings[1]->id !== $fitting || $fittings[2]->id === $fitting) {
             throw new EditError('A port of this fitting is put on a port of another one.');
         }
 

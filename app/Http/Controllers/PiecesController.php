@@ -7,12 +7,12 @@ namespace App\Http\Controllers;
 use App\Editing\JobFiles;
 use App\Http\RequestBody;
 use App\Models\Job;
-use Bowline\Editing\StopList;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job as CoreJob;
+use Bowline\Job\FileValue;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Port;
@@ -79,7 +79,7 @@ final readonly class PiecesController
         $port = array_filter($site->ports, static fn (Port $port): bool => $port->at->distanceTo($at) < 1e-3);
 
         return (object) ($port === []
-            ? ['at' => array_map(StopList::tidy(...), $at->toArray())]
+            ? ['at' => FileValue::vector($at)]
             : ['port' => array_key_first($port)]);
     }
 

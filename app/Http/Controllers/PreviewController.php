@@ -10,6 +10,7 @@ use App\Models\Job;
 use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job as CoreJob;
+use Bowline\Job\ItemRef;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\References;
@@ -62,9 +63,9 @@ final readonly class PreviewController
         if (! in_array($list, ['fittings', 'clamps', 'surroundings'], true)) {
             throw $body->get('list')->error('only what stands in space can be moved');
         }
-        $hanging = $this->files->hangingOn($job, $list, $id);
+        $hanging = $this->files->hangingOn($job, ItemRef::of($list, $id));
         $mounted = $list === 'surroundings' ? $this->files->mountedOn($job, $id) : [];
-        $file = $this->files->around($job, $hanging, [], [$list.' '.$id, ...$mounted]);
+        $file = $this->files->around($job, $hanging, [], [ItemRef::of($list, $id), ...$mounted]);
         $item = $this->files->item($job, $list, $id);
         $trial = EditPreview::ofPlace($file, $list, $item, $hanging, $body->get('change'), $this->step($body));
         $with = clone $file;
@@ -75,12 +76,12 @@ final readonly class PreviewController
             (new Node($file))->list($list),
         );
         $with->runs = [];
-        $moved = [$list.' '.$id, ...$mounted];
+        $moved = [ItemRef::of($list, $id), ...$mounted];
 
         return $this->answer($trial, RouteBook::site(new Node($with)), $moved);
     }
 
-    /** @param  list<string>  $moved  "list id" of what stands elsewhere now */
+    /** @param  list<ItemRef>  $moved  what stands elsewhere now */
     private function answer(EditPreview $trial, Site $site, array $moved = []): Response
     {
         $list = array_key_first($trial->items);

@@ -9,7 +9,7 @@ use Bowline\Editing\DragParameter;
 use Bowline\Editing\EditError;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
-use Bowline\Editing\StopList;
+use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\Stop\StopReader;
@@ -69,6 +69,6 @@ final readonly class AddLeg implements Draggable, RunEdit
             $vertices = [TieSolver::solve($read->ties(), $vertices[0], $last)->at];
         }
         $route->stops = [...(is_array($route->stops ?? null) ? array_values($route->stops) : []), $this->stop];
-        $draft->end('to')->at = array_map(StopList::tidy(...), $vertices[count($vertices) - 1]->toArray());
+        $draft->end('to')->at = array_map(FileValue::roundForFile(...), $vertices[count($vertices) - 1]->toArray());
     }
 }

@@ -7,8 +7,8 @@ namespace Bowline\Editing\Edit;
 use Bowline\Editing\EditError;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
-use Bowline\Editing\StopList;
 use Bowline\Geometry\Vector;
+use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Routing\LaidRun;
@@ -82,7 +82,7 @@ final readonly class Become implements RunEdit
                 ],
                 'flow' => ['points' => self::corners($laid)],
                 default => [
-                    'length' => StopList::tidy($laid->length()),
+                    'length' => FileValue::roundForFile($laid->length()),
                     ...isset($route->through) ? ['through' => $route->through] : [],
                 ],
             },
@@ -121,6 +121,6 @@ final readonly class Become implements RunEdit
     /** @return list<float> */
     private static function told(Vector $at): array
     {
-        return array_map(StopList::tidy(...), $at->toArray());
+        return FileValue::vector($at);
     }
 }

@@ -7,7 +7,7 @@ namespace Bowline\Editing\Edit;
 use Bowline\Editing\EditError;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
-use Bowline\Editing\StopList;
+use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use stdClass;
@@ -59,7 +59,7 @@ final readonly class Finish implements RunEdit
             ...array_diff_key(get_object_vars($draft->end('to')), ['at' => 0, 'axis' => 0]),
         ];
         if ($this->lead !== null) {
-            $to->lead = StopList::tidy($this->lead);
+            $to->lead = FileValue::roundForFile($this->lead);
         }
         $draft->run->to = $to;
     }

@@ -8,8 +8,8 @@ use Bowline\Editing\Draggable;
 use Bowline\Editing\DragParameter;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
-use Bowline\Editing\StopList;
 use Bowline\Geometry\Vector;
+use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\Values;
@@ -54,7 +54,9 @@ final readonly class HoldLength implements Draggable, RunEdit
         $route = $draft->laid->run->route;
         if ($route->span($draft->laid->run) !== null) {
             // What is told by its length simply gets that one.
-            (new SetRoute((object) ['length' => StopList::tidy($this->length), 'slack' => null]))->apply($draft);
+            (new SetRoute((object) ['length' => FileValue::roundForFile($this->length), 'slack' => null]))->apply(
+                $draft,
+            );
 
             return;
         }
@@ -62,7 +64,7 @@ final readonly class HoldLength implements Draggable, RunEdit
         $fixed = $fixed instanceof stdClass ? $fixed : (object) ['tolerance' => 0.5];
         if ($this->stops === null || ! isset($fixed->same_as)) {
             unset($fixed->same_as);
-            $fixed->length = StopList::tidy($this->length);
+            $fixed->length = FileValue::roundForFile($this->length);
         }
         if ($this->stops !== null && $this->along !== null) {
             $fixed->adjust = (object) [

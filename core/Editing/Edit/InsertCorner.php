@@ -7,8 +7,8 @@ namespace Bowline\Editing\Edit;
 use Bowline\Editing\EditError;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
-use Bowline\Editing\StopList;
 use Bowline\Geometry\Vector;
+use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Routing\VertexPlace;
@@ -61,7 +61,7 @@ final readonly class InsertCorner implements RunEdit
         $index = $end->stop ?? $draft->stops->count();
         $draft->stops->insert($index, $this->vertex, $point);
         if ($this->radius !== null) {
-            $draft->stops->setCorner($index, (object) ['radius' => StopList::tidy($this->radius)]);
+            $draft->stops->setCorner($index, (object) ['radius' => FileValue::roundForFile($this->radius)]);
         }
         $draft->renumberAdjusted(static fn (int $stop): int => $stop >= $index ? $stop + 1 : $stop);
     }

@@ -6,7 +6,7 @@ namespace Bowline\Editing\Edit;
 
 use Bowline\Editing\RunChange;
 use Bowline\Editing\RunDraft;
-use Bowline\Editing\StopList;
+use Bowline\Job\FileValue;
 
 /** Makes a hanging or sprung run longer; one told by its slack gets a length. */
 final readonly class Lengthen implements RunChange
@@ -22,9 +22,9 @@ final readonly class Lengthen implements RunChange
         $length = $route->length ?? null;
         unset($route->slack);
         $route->length = match (true) {
-            is_int($length), is_float($length) => StopList::tidy($length + $this->by),
-            is_string($length) => sprintf('%s + %s', $length, (string) json_encode(StopList::tidy($this->by))),
-            default => StopList::tidy($draft->laid->length() + $this->by),
+            is_int($length), is_float($length) => FileValue::roundForFile($length + $this->by),
+            is_string($length) => sprintf('%s + %s', $length, (string) json_encode(FileValue::roundForFile($this->by))),
+            default => FileValue::roundForFile($draft->laid->length() + $this->by),
         };
     }
 }

@@ -6,7 +6,7 @@ namespace Bowline\Editing\Edit;
 
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
-use Bowline\Editing\StopList;
+use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Routing\VertexPlace;
@@ -36,9 +36,9 @@ final readonly class MakeOwn implements RunEdit
         $stops = $isSymmetric && is_array($route->stops) ? array_values($route->stops) : [];
         foreach ($draft->laid->vertices as $vertex) {
             if ($vertex->place === VertexPlace::Like) {
-                $stop = (object) ['at' => array_map(StopList::tidy(...), $vertex->at->toArray())];
+                $stop = (object) ['at' => FileValue::vector($vertex->at)];
                 if ($vertex->ownRadius || ! $isSymmetric) {
-                    $stop->corner = (object) ['radius' => StopList::tidy($vertex->radius)];
+                    $stop->corner = (object) ['radius' => FileValue::roundForFile($vertex->radius)];
                 }
                 $stops[] = $stop;
             }
@@ -59,12 +59,12 @@ final readonly class MakeOwn implements RunEdit
             return;
         }
         unset($end->like);
-        $end->at = array_map(StopList::tidy(...), $laid->at->toArray());
+        $end->at = FileValue::vector($laid->at);
         if ($laid->axis !== null) {
-            $end->axis = array_map(StopList::tidy(...), $laid->axis->toArray());
+            $end->axis = FileValue::vector($laid->axis);
         }
         if ($laid->lead !== null) {
-            $end->lead ??= StopList::tidy($laid->lead);
+            $end->lead ??= FileValue::roundForFile($laid->lead);
         }
     }
 }

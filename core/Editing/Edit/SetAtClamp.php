@@ -6,7 +6,7 @@ namespace Bowline\Editing\Edit;
 
 use Bowline\Editing\RunChange;
 use Bowline\Editing\RunDraft;
-use Bowline\Editing\StopList;
+use Bowline\Job\FileValue;
 
 /** Sets how far from the middle of a clamp the corner before or after it stands. */
 final readonly class SetAtClamp implements RunChange
@@ -25,6 +25,6 @@ final readonly class SetAtClamp implements RunChange
 
     public function apply(RunDraft $draft): void
     {
-        $draft->stops->at($this->stop)->{$this->key} = StopList::tidy($this->distance);
+        $draft->stops->at($this->stop)->{$this->key} = FileValue::roundForFile($this->distance);
     }
 }

@@ -8,7 +8,7 @@ use Bowline\Editing\Draggable;
 use Bowline\Editing\DragParameter;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
-use Bowline\Editing\StopList;
+use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\Values;
@@ -35,7 +35,7 @@ final readonly class SetCorner implements Draggable, RunEdit
      */
     public static function radius(?int $vertex, float $radius): self
     {
-        return new self($vertex, (object) ['radius' => StopList::tidy($radius)]);
+        return new self($vertex, (object) ['radius' => FileValue::roundForFile($radius)]);
     }
 
     public static function word(): string

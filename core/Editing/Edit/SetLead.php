@@ -6,7 +6,7 @@ namespace Bowline\Editing\Edit;
 
 use Bowline\Editing\RunChange;
 use Bowline\Editing\RunDraft;
-use Bowline\Editing\StopList;
+use Bowline\Job\FileValue;
 
 /** Sets how far a run goes straight out of, or into, its port. */
 final readonly class SetLead implements RunChange
@@ -22,6 +22,6 @@ final readonly class SetLead implements RunChange
 
     public function apply(RunDraft $draft): void
     {
-        $draft->end($this->end)->lead = StopList::tidy($this->lead);
+        $draft->end($this->end)->lead = FileValue::roundForFile($this->lead);
     }
 }

@@ -7,7 +7,7 @@ namespace Bowline\Editing\Edit;
 use Bowline\Editing\EditError;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
-use Bowline\Editing\StopList;
+use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Routing\Vertex;
@@ -45,6 +45,6 @@ final readonly class TakeBack implements RunEdit
         }
         $draft->stops->remove($before);
         $draft->renumberAdjusted(static fn (int $other): ?int => $other === $before ? null : $other);
-        $draft->end('to')->at = array_map(StopList::tidy(...), $kept[count($kept) - 1]->at->toArray());
+        $draft->end('to')->at = array_map(FileValue::roundForFile(...), $kept[count($kept) - 1]->at->toArray());
     }
 }

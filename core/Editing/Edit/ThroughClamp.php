@@ -9,8 +9,8 @@ use Bowline\Editing\EditError;
 use Bowline\Editing\FlexibleEdit;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
-use Bowline\Editing\StopList;
 use Bowline\Job\Clamp;
+use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 
@@ -62,7 +62,7 @@ final readonly class ThroughClamp implements RunEdit
             $route->stops = [...$present, $stop];
             $travel = $this->clamp->axis->times(($stop->reverse ?? false) === true ? -1.0 : 1.0);
             $draft->end('to')->at = array_map(
-                StopList::tidy(...),
+                FileValue::roundForFile(...),
                 $this->clamp->at
                     ->plus($travel->times(is_numeric($stop->after) ? (float) $stop->after : 0.0))
                     ->toArray(),

@@ -118,7 +118,7 @@ export const api = {
     get<Catalogue>(`catalogue?find=${encodeURIComponent(find)}&kind=${encodeURIComponent(kind)}`),
   keepStock: (row: CatalogueRow) => send<CatalogueRow>('catalogue', row),
   dropStock: (id: number) => ask('DELETE', `catalogue/${id}`, '{}'),
-  takeStock: (text: string) => send<CatalogueReport>('catalogue/take', { text }),
+  takeStock: (text: string) => send<CatalogueReport>('catalogue/import', { text }),
   takeMesh: async (file: File) =>
     (
       await ask('POST', `meshes?name=${encodeURIComponent(file.name)}`, await file.arrayBuffer())

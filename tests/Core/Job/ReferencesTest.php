@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Bowline\Job\ItemRef;
 use Bowline\Job\References;
 use Tests\Jobs;
 
@@ -23,7 +24,7 @@ $run = json_decode(
 );
 
 it('knows what a run hangs on: its ends, what it is level with, its clamps', function () use ($run): void {
-    $on = fn (string $list, string $id): array => References::runsOn([$run], [], $list, $id);
+    $on = fn (string $list, string $id): array => References::runsOn([$run], [], ItemRef::of($list, $id));
     expect(References::places($run))->toBe(['pump.out', 'filter.in', 'c1'])
         ->and($on('fittings', 'pump'))
         ->toBe([$run->id])
@@ -55,24 +56,24 @@ it('finds what hangs on a thing through mountings, ties, copies and equal length
         ['id' => 'd', ...$bare, 'route' => ['stops' => []], 'fixed_length' => ['same_as' => 's', 'tolerance' => 1]],
         ['id' => 'e', ...$bare, 'route' => ['stops' => []]],
     ]);
-    $mounted = [['clamps', 'c', 'hatch'], ['fittings', 'f', 'wall']];
-    expect(References::runsOn($runs, $mounted, 'surroundings', 'hatch'))->toBe(['a', 'b', 'c', 'd'])
-        ->and(References::runsOn($runs, $mounted, 'surroundings', 'wall'))->toBe([])
-        ->and(References::runsOn($runs, $mounted, 'runs', 'b'))->toBe(['b', 'c', 'd']);
+    $mounted = [[ItemRef::of('clamps', 'c'), 'hatch'], [ItemRef::fitting('f'), 'wall']];
+    expect(References::runsOn($runs, $mounted, ItemRef::of('surroundings', 'hatch')))->toBe(['a', 'b', 'c', 'd'])
+        ->and(References::runsOn($runs, $mounted, ItemRef::of('surroundings', 'wall')))->toBe([])
+        ->and(References::runsOn($runs, $mounted, ItemRef::of('runs', 'b')))->toBe(['b', 'c', 'd']);
 });
 
 it('knows what an edit names that the run does not hang on yet', function (): void {
     $change = json_decode(
         '{"do":"finish","port":"tank.top","stops":[{"along":"+z","until":"tank.top"},{"along":"+x","length":5}]}',
     );
-    expect(References::itemsOfChange($change))->toContain('fittings tank')
+    expect(ItemRef::idsIn('fittings', References::itemsOfChange($change)))->toBe(['tank'])
         ->and(References::itemsOfChange(json_decode('{"do":"add-leg","along":"+x","until":[1,2,3]}')))->toBe([])
         ->and(
             References::itemsOfChange(
                 json_decode('{"do":"tie","vertex":1,"tie":{"away":40,"from":{"face":"front","of":"hatch"}}}'),
             ),
         )
-        ->toBe(['surroundings hatch']);
+        ->toEqual([ItemRef::of('surroundings', 'hatch')]);
 });
 
 it('lets what is draped hang on all that stands in space, and what moves on all that stands around', function (): void {
@@ -98,8 +99,8 @@ it('lets what is draped hang on all that stands in space, and what moves on all 
             'route' => ['kind' => 'hang', 'length' => 20, 'through' => [['clamp' => 'tie']]],
         ],
     ]);
-    $mounted = [['fittings', 'arm', References::MOVES]];
-    expect(References::runsOn($runs, $mounted, 'surroundings', 'wall'))->toBe(['draped', 'moving'])
-        ->and(References::runsOn($runs, $mounted, 'fittings', 'tank'))->toBe(['draped', 'moving'])
-        ->and(References::runsOn($runs, $mounted, 'clamps', 'tie'))->toBe(['led']);
+    $mounted = [[ItemRef::fitting('arm'), References::MOVES]];
+    expect(References::runsOn($runs, $mounted, ItemRef::of('surroundings', 'wall')))->toBe(['draped', 'moving'])
+        ->and(References::runsOn($runs, $mounted, ItemRef::of('fittings', 'tank')))->toBe(['draped', 'moving'])
+        ->and(References::runsOn($runs, $mounted, ItemRef::of('clamps', 'tie')))->toBe(['led']);
 });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Editing\JobFiles;
 use App\Models\Job;
+use Bowline\Job\ItemRef;
 use Bowline\Job\References;
 
 /** Ids of the runs that hang on a thing, told from all runs of the job. */
@@ -14,13 +15,13 @@ function hangingByAll(stdClass $file, string $list, string $id): array
         foreach ($file->{$kind} ?? [] as $item) {
             array_push(
                 $mounted,
-                ...isset($item->on) ? [[$kind, $item->id, $item->on]] : [],
-                ...isset($item->moves) ? [[$kind, $item->id, References::MOVES]] : [],
+                ...isset($item->on) ? [[ItemRef::of($kind, $item->id), $item->on]] : [],
+                ...isset($item->moves) ? [[ItemRef::of($kind, $item->id), References::MOVES]] : [],
             );
         }
     }
 
-    return References::runsOn($file->runs, $mounted, $list, $id);
+    return References::runsOn($file->runs, $mounted, ItemRef::of($list, $id));
 }
 
 it('finds the runs that hang on a thing without reading all others', function (string $demo): void {
@@ -32,7 +33,7 @@ it('finds the runs that hang on a thing without reading all others', function (s
     $some = 0;
     foreach (['fittings', 'clamps', 'surroundings', 'runs'] as $list) {
         foreach ($file->{$list} as $item) {
-            $found = $files->hangingOn($job, $list, $item->id);
+            $found = $files->hangingOn($job, ItemRef::of($list, $item->id));
             expect($found)->toBe(hangingByAll($file, $list, $item->id));
             $some += count($found);
         }
@@ -109,8 +110,8 @@ it('finds them through names that JSON writes in another way, through many runs,
     );
     $files = app(JobFiles::class);
     $likes = array_map(static fn (int $i): string => "like$i", range(1, 60));
-    expect($files->hangingOn($job, 'fittings', 'Öl "A"'))->toBe(['Füllung', ...$likes])
-        ->and($files->hangingOn($job, 'runs', 'same'))->toBe(['same', 'set'])
-        ->and($files->hangingOn($job, 'runs', 'alone'))->toBe(['alone'])
-        ->and($files->hangingOn($job, 'runs', 'like30'))->toBe(array_slice($likes, 29));
+    expect($files->hangingOn($job, ItemRef::of('fittings', 'Öl "A"')))->toBe(['Füllung', ...$likes])
+        ->and($files->hangingOn($job, ItemRef::of('runs', 'same')))->toBe(['same', 'set'])
+        ->and($files->hangingOn($job, ItemRef::of('runs', 'alone')))->toBe(['alone'])
+        ->and($files->hangingOn($job, ItemRef::of('runs', 'like30')))->toBe(array_slice($likes, 29));
 });

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Exchange;
+
+/**
+ * Reads a table that was saved as CSV (RFC 4180), with commas, semicolons or tabs, or pasted from a spreadsheet. Rows
+ * without any text are left out.
+ */
+final class TableReader
+{
+    /** A cell that goes on over more lines than these has lost its closing quote. */
+    private const MOST_LINES_A_CELL = 50;
+
+    /**
+     * A table whose heading tells the separator of all rows, which may have others within their cells.
+     *
+     * @return list<TableRow>
+     */
+    public static function withHeading(string $text): array
+    {
+        return self::rows($text, true);
+    }
+
+    /**
+     * Rows with or without a heading, each with a separator of its own.
+     *
+     * @return list<TableRow>
+     */
+    public static function loose(string $text): array
+    {
+        return self::rows($text, false);
+    }
+
+    /** @return list<TableRow> */
+    private static function rows(string $text, bool $hasHeading): array
+    {
+        $text = str_replace(["\r\n", "\r"], "\n", preg_replace('/^\xEF\xBB\xBF/', '', $text) ?? $text);
+        $separator = null;
+        $rows = [];
+        foreach (self::records($text) as [$line, $record]) {
+            if (trim($record) === '') {
+                continue;
+            }
+            $separator = $hasHeading ? $separator ?? self::separator($record) : self::separator($record);
+            $cells = array_map(
+                static fn (?string $cell): string => trim((string) $cell),
+                str_getcsv($record, $separator, '"', ''),
+            );
+            if (implode('', $cells) !== '') {
+                $rows[] = new TableRow($line, $record, $cells);
+            }
+        }
+
+        return $rows;
+    }
+
+    private static function separator(string $record): string
+    {
+        return match (true) {
+            str_contains($record, "\t") => "\t",
+            str_contains($record, ';') => ';',
+            default => ',',
+        };
+    }
+
+    /**
+     * Splits CSV into its records: a line break between quotes belongs to its cell. Quotes that are opened and never
+     * closed end with their line, so that one of them does not swallow the rest of the file.
+     *
+     * @return list<array{int, string}> the line each begins in, from 1, and its text
+     */
+    private static function records(string $text): array
+    {
+        $records = [];
+        $lines = explode("\n", $text);
+        for ($i = 0; $i < count($lines); $i++) {
+            $record = $lines[$i];
+            $next = $i;
+            while (
+                substr_count($record, '"') % 2 === 1 &&
+                $next + 1 < count($lines) &&
+                $next - $i < self::MOST_LINES_A_CELL
+            ) {
+                $record .= "\n".$lines[++$next];
+            }
+            $isClosed = substr_count($record, '"') % 2 === 0;
+            $records[] = [$i + 1, $isClosed ? $record : $lines[$i]];
+            $i = $isClosed ? $next : $i;
+        }
+
+        return $records;
+    }
+}

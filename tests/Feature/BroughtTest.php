@@ -291,10 +291,17 @@ it('takes stock of one’s own, by hand and as CSV with a report, and gives it o
     expect($found->json('found'))->toBe(2)->and($found->json('rows.1.od'))->toEqualWithDelta(12.7, 1e-9);
     $out = test()->get('/api/catalogue.csv?own=1')->assertOk()->content();
     test()->deleteJson('/api/catalogue/'.$own->json('id'))->assertNoContent();
-    expect(test()->postJson('/api/catalogue/import', ['text' => $out])->json())->toEqual(['taken' => 2, 'refused' => []]);
+    expect(
+        test()
+            ->postJson('/api/catalogue/import', ['text' => $out])
+            ->json(),
+    )->toEqual(['taken' => 2, 'refused' => []]);
     $shipped = test()->getJson('/api/catalogue?find=ST-12x1.5')->json('rows.0.id');
     test()->deleteJson('/api/catalogue/'.$shipped)->assertUnprocessable();
-    test()->postJson('/api/catalogue/import', ['text' => "a,b\n1,2\n"])->assertUnprocessable()->assertSee('part_number');
+    test()
+        ->postJson('/api/catalogue/import', ['text' => "a,b\n1,2\n"])
+        ->assertUnprocessable()
+        ->assertSee('part_number');
 });
 
 it('hands out the bend sheet as PDF on both papers', function (string $paper, array $points): void {

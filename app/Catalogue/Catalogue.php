@@ -51,6 +51,11 @@ final class Catalogue
         ];
     }
 
+    public function row(string $partNumber): ?CatalogueRow
+    {
+        return CatalogueRow::query()->where('part_number', $partNumber)->first();
+    }
+
     /**
      * Adds a size of one's own, or writes over one.
      *

@@ -42,10 +42,22 @@ final readonly class Benders
      */
     public static function of(Job $job): array
     {
-        $said = (new Node($job->source))->find('benders')
-            ?? new Node(array_map(static fn (array $bender): object => (object) $bender, self::SHIPPED));
+        return Site::byId(
+            (new Node(self::said($job), '/benders'))->items(),
+            static fn (Node $node): Bender => self::read($node, $job->site->values),
+        );
+    }
 
-        return Site::byId($said->items(), static fn (Node $node): Bender => self::read($node, $job->site->values));
+    /** @return list<mixed> those of a job, or those that ship with it, in the shape of the job file */
+    public static function said(Job $job): array
+    {
+        $said = (new Node($job->source))->find('benders');
+        $benders = [];
+        foreach ($said === null ? self::SHIPPED : $said->items() as $bender) {
+            $benders[] = $bender instanceof Node ? $bender->value : (object) $bender;
+        }
+
+        return $benders;
     }
 
     /** @throws JobError */

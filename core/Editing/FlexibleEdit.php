@@ -8,6 +8,7 @@ use Bowline\Curves\Spline;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Clamp;
+use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Routing\LaidRun;
 use stdClass;
@@ -19,6 +20,9 @@ final readonly class FlexibleEdit
     private const AS_IT_WAS = 1.0;
 
     private const MOST_POINTS = 24;
+
+    /** A direction that is held is told to a thousandth. */
+    private const DIRECTION_DECIMALS = 3;
 
     /** Turn of a chord by which a curve is followed when it is measured, radians: off by 2·10⁻⁴ of its radius. */
     private const CHORD_TURN = 2 * M_PI / 180;
@@ -54,6 +58,120 @@ final readonly class FlexibleEdit
         $values = array_map(static fn (Node $one): mixed => $one->value, $present);
 
         return (object) [$key => [...array_slice($values, 0, $before), $entry, ...array_slice($values, $before)]];
+    }
+
+    /**
+     * With a point more, on the run.
+     *
+     * @param  float  $along  developed length of where it is, mm
+     *
+     * @throws EditError when it is no smooth run
+     */
+    public function withPoint(float $along): stdClass
+    {
+        $present = $this->points();
+        $before = 0;
+        foreach (array_keys($present) as $index) {
+            $place = $this->placeOf($index);
+            $before += $place !== null && $this->nearest($place)[0] < $along ? 1 : 0;
+        }
+        $at = array_map(
+            static fn (float $part): int|float => FileValue::roundForFile(round($part, 1)),
+            $this->laid->path->pointAt($along)->toArray(),
+        );
+
+        return (object) ['points' => [...array_slice($present, 0, $before), $at, ...array_slice($present, $before)]];
+    }
+
+    /**
+     * A coordinate of a point, as the file has it.
+     *
+     * @throws EditError when there is no such point, or it is a clamp
+     */
+    public function coordinate(int $point, int $axis): int|float|string
+    {
+        $part = $this->told($point)[$axis] ?? 0;
+
+        return is_int($part) || is_float($part) || is_string($part) ? $part : 0;
+    }
+
+    /**
+     * With one coordinate of a point changed.
+     *
+     * @throws EditError when there is no such point, or it is a clamp
+     */
+    public function levelled(int $point, int $axis, int|float|string $to): stdClass
+    {
+        $at = $this->told($point);
+        $at[$axis] = $to;
+
+        return $this->withPointAs($point, array_values($at), null);
+    }
+
+    /**
+     * With the direction held in which it goes through a point now, or let go.
+     *
+     * @throws EditError when there is no such point, or it is a clamp
+     */
+    public function directed(int $point, bool $hold): stdClass
+    {
+        $at = $this->told($point);
+        $place = $this->placeOf($point);
+        $along = $place === null ? new Vector(1.0, 0.0, 0.0) : $this->nearest($place)[1];
+
+        return $this->withPointAs($point, $at, $hold
+            ? array_map(static fn (float $part): float => round($part, self::DIRECTION_DECIMALS), $along->toArray())
+            : []);
+    }
+
+    /**
+     * @return list<mixed> points of a smooth run as they stand in the file
+     *
+     * @throws EditError when it is none
+     */
+    private function points(): array
+    {
+        if ($this->laid->run->route->smooth() === null) {
+            throw new EditError('Only a smooth run has points.');
+        }
+
+        return array_map(
+            static fn (Node $one): mixed => $one->value,
+            (new Node($this->laid->run->source))->get('route')->list('points'),
+        );
+    }
+
+    /**
+     * @return list<mixed> where a point is told to be
+     *
+     * @throws EditError when there is no such point, or it is a clamp
+     */
+    private function told(int $point): array
+    {
+        $said = $this->points()[$point] ?? throw new EditError(sprintf('There is no point %d.', $point + 1));
+        $at = $said instanceof stdClass ? $said->at ?? null : $said;
+
+        return is_array($at)
+            ? array_values($at)
+            : throw new EditError(sprintf('Point %d is a clamp; move that.', $point + 1));
+    }
+
+    /**
+     * @param  list<mixed>  $at
+     * @param  list<float>|null  $along  direction held there; none to let it go, null to leave it as it is
+     */
+    private function withPointAs(int $point, array $at, ?array $along): stdClass
+    {
+        $points = $this->points();
+        $said = $points[$point];
+        $points[$point] = match (true) {
+            $along === [] => $at,
+            $along !== null => (object) ['at' => $at, 'along' => $along],
+            $said instanceof stdClass => (object) [...get_object_vars($said), 'at' => $at],
+            default => $at,
+        };
+
+        return (object) ['points' => array_values($points)];
     }
 
     /**

@@ -26,6 +26,13 @@ final class RunEdits
         Edit\ThroughClamp::class,
         Edit\MakeOwn::class, Edit\MakeSymmetric::class, Edit\SetRoute::class, Edit\KeepShape::class, Edit\Ease::class,
         Edit\AsPoints::class, Edit\Become::class,
+        Edit\FinishEnd::class,
+        Edit\DrillFlange::class,
+        Edit\InsertPoint::class,
+        Edit\LevelPoint::class,
+        Edit\HoldDirection::class,
+        Edit\TellBy::class,
+        Edit\HoldAs::class,
     ];
 
     /**

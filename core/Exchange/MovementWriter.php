@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 use Bowline\Geometry\Segment;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\PortName;
 use Bowline\Routing\LaidRun;
@@ -37,7 +38,10 @@ final class MovementWriter
         $index = static fn (MovedPosition $one): int => (int) array_search($one, $written, true);
 
         return [
-            'positions' => array_map(self::position(...), $written),
+            'positions' => array_map(
+                static fn (MovedPosition $one): array => self::position($one, $laid->run->stock->movingRadius),
+                $written,
+            ),
             'tightest' => $index($sweep->tightest()),
             'tautest' => $sweep->tautest()->taut === null ? null : $index($sweep->tautest()),
             'nearest' => $sweep->nearest()->nearest === null ? null : $index($sweep->nearest()),
@@ -72,7 +76,7 @@ final class MovementWriter
     }
 
     /** @return array<string, mixed> */
-    private static function position(MovedPosition $one): array
+    private static function position(MovedPosition $one, float $least): array
     {
         $radius = $one->leastRadius();
 
@@ -80,6 +84,8 @@ final class MovementWriter
             'part' => $one->part,
             'angle' => $one->angle === null ? null : rad2deg($one->angle),
             'min_radius' => is_finite($radius) ? $radius : null,
+            'tight' => $radius < $least * (1.0 - Tolerance::CURVE_ACCURACY) - Tolerance::RULE_SLACK,
+            'short' => ($one->taut ?? 0.0) >= 1.0,
             'taut' => $one->taut,
             'twist' => $one->twist === null ? null : rad2deg($one->twist),
             'nearest' => $one->nearest === null

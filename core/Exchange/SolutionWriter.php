@@ -75,6 +75,7 @@ final class SolutionWriter
             $sets[] = [
                 'id' => $set->id, 'name' => $set->name, 'total' => (float) $total, 'budget' => $set->budget,
                 'left' => $set->budget === null ? null : $set->budget - $total,
+                'over' => $set->budget !== null && $total > $set->budget + Tolerance::RULE_SLACK,
                 'longest' => $longest,
                 'members' => $members,
             ];
@@ -118,11 +119,15 @@ final class SolutionWriter
                 $laid->vertices,
             ),
             'path' => array_map(SegmentWriter::write(...), $segments),
-            'bends' => array_map(self::bend(...), $table->rows),
+            'bends' => array_map(
+                static fn (BendRow $row): array => self::bend($row, $laid->run->stock->bend->leastRadius),
+                $table->rows,
+            ),
             'tail' => $table->tail,
             'legs' => self::legs($laid),
             'corners' => self::corners($laid),
             'shape' => $solved->facts?->toArray(),
+            'length_range' => $laid->run->route->lengthRange($laid->run),
             'movement' => $solved->isFull ? MovementWriter::write($laid) : null,
             'clamps' => array_map(
                 static fn (ClampPassage $passage): array => ['id' => $passage->clamp->id, 'span' => $passage->span],
@@ -133,8 +138,11 @@ final class SolutionWriter
         ];
     }
 
-    /** @return array<string, float> */
-    private static function bend(BendRow $row): array
+    /**
+     * @param  float  $least  radius that the stock stands, mm
+     * @return array<string, float|bool>
+     */
+    private static function bend(BendRow $row, float $least): array
     {
         return [
             'straight' => $row->straight,
@@ -145,6 +153,7 @@ final class SolutionWriter
             'arc' => $row->arc,
             'mark' => $row->mark,
             'mark_from_end' => $row->markFromEnd,
+            'tight' => $row->radius < $least - Tolerance::RULE_SLACK,
         ];
     }
 
@@ -197,6 +206,7 @@ final class SolutionWriter
                 },
                 'along' => $leg->axisName() ?? $leg->unit()->withoutNegativeZeros(),
                 'length' => $leg->length(),
+                'is_empty' => $leg->length() === 0.0,
                 'straight' => self::straight($laid, $i),
                 'bend' => $bendAt[$i][0] ?? null,
                 'asked_radius' => isset($bendAt[$i]) ? $bendAt[$i][1]->askedRadius : null,

@@ -16,6 +16,9 @@ final readonly class Units
     /** Finest parts of an inch that a rule is marked in. */
     public const FRACTIONS = [16, 32, 64];
 
+    /** Steps to an inch of a hand that moves in decimal inches. */
+    private const DECIMAL_STEPS = 20;
+
     /** @param  int|null  $fraction  parts of an inch; null for decimals */
     private function __construct(
         public bool $isInch,
@@ -63,6 +66,14 @@ final readonly class Units
     public function amount(float $length): float
     {
         return $this->isInch ? $length / self::INCH : $length;
+    }
+
+    /** A length in mm to the step of a hand: whole millimetres, or what a rule in inches is marked in. */
+    public function toHandStep(float $length): float
+    {
+        $step = $this->isInch ? self::INCH / ($this->fraction ?? self::DECIMAL_STEPS) : 1.0;
+
+        return round(round($length / $step) * $step, 6);
     }
 
     /** "12.4 mm", "0.488 in", "1 3/8 in". */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Bowline\Proposals;
 
+use Bowline\Geometry\Line;
+use Bowline\Geometry\Vector;
+
 /** One end of a straight piece, pulled along it. */
 final readonly class Pull
 {
@@ -17,5 +20,16 @@ final readonly class Pull
         public bool $atEnd,
         public float $by,
     ) {
+    }
+
+    /** The piece with that end pulled, to a thousandth of a micron. */
+    public function applied(Line $piece): Line
+    {
+        $way = $piece->directionAt(0.0)->times($this->by);
+        $moved = static fn (Vector $at): Vector => new Vector(round($at->x, 6), round($at->y, 6), round($at->z, 6));
+
+        return $this->atEnd
+            ? new Line($piece->from, $moved($piece->to->plus($way)))
+            : new Line($moved($piece->from->minus($way)), $piece->to);
     }
 }

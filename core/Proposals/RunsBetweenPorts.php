@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Proposals;
 
 use Bowline\Job\FileValue;
+use Bowline\Job\FreshId;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Port;
@@ -18,6 +19,9 @@ final class RunsBetweenPorts
     /** A lead out of each port where a hose is sprung: its socket, as a multiple of its outside diameter. */
     private const SOCKET = 2.0;
 
+    /** Slack that each kind lies well with to begin with, as a part of the distance of its ports. */
+    private const SLACK = ['hang' => 0.08, 'drape' => 0.15, 'spring' => 0.3];
+
     /**
      * @param  Node  $body  `stock`,  `behaves` ("hang", "drape", "spring" or "flow"), `slack` as a part, `pairs` with
      *     `from` and `to`
@@ -29,8 +33,10 @@ final class RunsBetweenPorts
     public static function runs(Node $body, Site $site, array $taken): array
     {
         $stock = $site->stock($body->get('stock'));
-        $slack = $site->values->notNegative($body->get('slack'), 'the slack');
         $behaves = $body->get('behaves')->text();
+        $said = $body->find('slack');
+        $slack =
+            $said === null ? self::SLACK[$behaves] ?? 0.0 : $site->values->notNegative($said, 'the slack');
         $runs = [];
         foreach ($body->list('pairs') as $pair) {
             [$from, $to] = [$site->port($pair->get('from')), $site->port($pair->get('to'))];
@@ -38,7 +44,7 @@ final class RunsBetweenPorts
                 throw $pair->get('to')->error('a run leads from one port to another');
             }
             $name = sprintf('%s to %s', self::name($from, $site), self::name($to, $site));
-            $id = self::fresh($name, $taken);
+            $id = FreshId::of($name, $taken);
             $taken[] = $id;
             $lead =
                 $behaves === 'spring'
@@ -75,18 +81,5 @@ final class RunsBetweenPorts
         $name = PortName::of($port->name);
 
         return mb_substr(($site->fittings[$name->fitting]->name ?? $name->fitting).' '.$name->port, 0, 90);
-    }
-
-    /** @param  list<string>  $taken */
-    private static function fresh(string $name, array $taken): string
-    {
-        $base = trim((string) preg_replace('/[^a-z0-9]+/', '-', mb_strtolower($name)), '-');
-        $base = $base === '' ? 'run' : mb_substr($base, 0, 60);
-        $id = $base;
-        for ($n = 2; in_array($id, $taken, true); $n++) {
-            $id = $base.'-'.$n;
-        }
-
-        return $id;
     }
 }

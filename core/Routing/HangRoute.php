@@ -18,6 +18,11 @@ final readonly class HangRoute implements Route
 {
     use RouteDefaults;
 
+    /** A hand draws it out to so many times the distance of its ends. */
+    private const LEAST_DRAWN = 1.005;
+
+    private const MOST_DRAWN = 2.0;
+
     /** @param  Vector  $up  unit */
     private function __construct(
         private GivenLength $length,
@@ -65,6 +70,13 @@ final readonly class HangRoute implements Route
         $spans = $this->catenaries($run);
 
         return $spans === [] ? null : new HangingShape($spans, $this->up, $run->stock->weight());
+    }
+
+    public function lengthRange(Run $run): array
+    {
+        $distance = $this->length->distance($run);
+
+        return [self::LEAST_DRAWN * $distance, self::MOST_DRAWN * $distance];
     }
 
     public function gravity(): Vector

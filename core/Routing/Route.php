@@ -90,6 +90,13 @@ interface Route
      */
     public function facts(Run $run, bool $isFull): ?RouteFacts;
 
+    /**
+     * Between which lengths a hand may draw it out, where it is told by its length.
+     *
+     * @return array{float, float}|null mm
+     */
+    public function lengthRange(Run $run): ?array;
+
     /** Itself where it is rigid and has corners. */
     public function corners(): ?CornersRoute;
 

@@ -74,6 +74,11 @@ trait RouteDefaults
         return null;
     }
 
+    public function lengthRange(Run $run): ?array
+    {
+        return null;
+    }
+
     public function corners(): ?CornersRoute
     {
         return null;

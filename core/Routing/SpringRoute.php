@@ -20,6 +20,11 @@ final readonly class SpringRoute implements FollowsShape, Route
 {
     use RouteDefaults;
 
+    /** A hand draws it out to so many times the distance of its ends. */
+    private const LEAST_DRAWN = 1.01;
+
+    private const MOST_DRAWN = 2.5;
+
     /** More shapes than these are not offered. */
     public const MOST_SHAPES = 4;
 
@@ -45,6 +50,13 @@ final readonly class SpringRoute implements FollowsShape, Route
     public function saidPoints(Vector $from): array
     {
         return $this->gates->points();
+    }
+
+    public function lengthRange(Run $run): array
+    {
+        $distance = $this->gates->distance($run);
+
+        return [self::LEAST_DRAWN * $distance, self::MOST_DRAWN * $distance];
     }
 
     public function sprung(): self
@@ -151,6 +163,12 @@ final readonly class SpringRoute implements FollowsShape, Route
         [$distance, $leads] = $this->spanned($run);
 
         return [$distance, $this->length - $leads];
+    }
+
+    /** Of all of it, leads included, mm. */
+    public function length(): float
+    {
+        return $this->length;
     }
 
     public function withLength(float $length): self

@@ -1,5 +1,5 @@
-import { expect, test } from 'vitest';
 import { Box3, OrthographicCamera, Vector3 } from 'three';
+import { expect, test } from 'vitest';
 import { newest } from '../../resources/js/job/newest';
 import { axisTracks, onTrack, type Project, stepFor, told, withTrack } from '../../resources/js/job/tracks';
 import { withRoom } from '../../resources/js/view/camera';

@@ -1,8 +1,8 @@
-import { describe, expect, test } from 'vitest';
 import { Quaternion, Vector3 } from 'three';
+import { describe, expect, test } from 'vitest';
 import type { FlowPoint, Place, Run, SolvedRun, Subject, Vector } from '../../resources/js/api/types';
 import { poseIn } from '../../resources/js/card/mounting';
-import { placeFor, putAt, travelAt, withPoint } from '../../resources/js/job/flowPoints';
+import { putAt } from '../../resources/js/job/flowPoints';
 import { direction, fieldText, length, lengthEven, show, showEven } from '../../resources/js/job/format';
 import { partOf, pieces } from '../../resources/js/job/layout';
 import { handStep, inFractions, showIn } from '../../resources/js/job/units';
@@ -221,39 +221,12 @@ describe('a run as a body on the screen', () => {
 });
 
 describe('points of a smooth run', () => {
-  test('come where they make the way the least longer', () => {
-    const points = [
-      [0, 0, 0],
-      [100, 0, 0],
-      [100, 100, 0],
-    ];
-    expect(placeFor([50, 5, 0], points)).toBe(0);
-    expect(placeFor([95, 50, 0], points)).toBe(1);
-    expect(placeFor([120, -10, 0], points)).toBeLessThan(2);
-  });
-
-  test('are put on its centre line though the hand points at its outside', () => {
-    const run = { route: { kind: 'flow', points: [[0, 100, 0]] } } as unknown as Run;
-    const before = withPoint(run, solved([half(180)]), [80, 80, 3]);
-    // On the circle of 100 at 45°: (70.7, 70.7), before the point that is there.
-    expect(before).toHaveLength(2);
-    expect(Math.hypot(...(before[0] as number[]))).toBeCloseTo(100, 0);
-    expect((before[0] as number[])[0]).toBeCloseTo(70.7, 0);
-    const after = withPoint(run, solved([half(180)]), [-80, 80, -3]);
-    expect((after[1] as number[])[0]).toBeCloseTo(-70.7, 0);
-  });
-
   test('keep what else is said of them when they are put elsewhere', () => {
     const held: FlowPoint = { at: [1, 2, 3], along: [0, 0, 1], pull: 1.5 };
     expect(putAt(held, [4, 5, 6])).toEqual({ at: [4, 5, 6], along: [0, 0, 1], pull: 1.5 });
     expect(putAt([1, 2, 3], [4, 5, 6])).toEqual([4, 5, 6]);
     // One at a clamp leaves it.
     expect(putAt({ clamp: 'c1' }, [4, 5, 6])).toEqual([4, 5, 6]);
-  });
-
-  test('say which way the run goes there', () => {
-    // At the top of the half circle it goes along −x.
-    expect(travelAt(solved([half(180)]), [0, 100, 0]).map((part) => Number(part) + 0)).toEqual([-1, 0, 0]);
   });
 });
 

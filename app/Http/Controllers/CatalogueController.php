@@ -5,9 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Catalogue\Catalogue;
+use App\Editing\JobFiles;
 use App\Http\RequestBody;
 use App\Models\CatalogueRow;
+use App\Models\Job;
+use Bowline\Exchange\CatalogueStock;
+use Bowline\Job\Node;
 use Bowline\Job\StockKind;
+use Bowline\Job\Values;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -33,6 +38,21 @@ final readonly class CatalogueController
     {
         return response()->json(
             $this->catalogue->put(get_object_vars(RequestBody::of($request, 'catalogueRow')->object())),
+        );
+    }
+
+    /** Adds a stock of a job as a size of one's own. */
+    public function putStock(Request $request, Job $job, JobFiles $files): JsonResponse
+    {
+        $id = RequestBody::of($request, 'ownStock')->get('stock')->text();
+
+        return response()->json(
+            $this->catalogue->put(
+                CatalogueStock::row(
+                    new Node($files->item($job, 'stock', $id)),
+                    Values::read(new Node($job->named_values)),
+                ),
+            ),
         );
     }
 

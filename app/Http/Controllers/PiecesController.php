@@ -59,7 +59,10 @@ final readonly class PiecesController
         return response()->json([
             'item' => $item,
             'solution' => SolutionWriter::run((new Solver($core))->preview(Run::read(new Node($item), $core->site))),
-            'joints' => array_map(self::joint(...), $joined->joints),
+            'joints' => array_map(
+                static fn (Joint $joint): array => self::joint($joint, $lines),
+                $joined->joints,
+            ),
         ]);
     }
 
@@ -83,15 +86,27 @@ final readonly class PiecesController
             : ['port' => array_key_first($port)]);
     }
 
-    /** @return array<string, mixed> */
-    private static function joint(Joint $joint): array
+    /**
+     * @param  list<Line>  $lines
+     * @return array<string, mixed>
+     */
+    private static function joint(Joint $joint, array $lines): array
     {
+        $pulled = $joint->pull?->applied($lines[$joint->pull->piece]);
+
         return [
             'corners' => array_map(static fn (Vector $corner): array => $corner->toArray(), $joint->corners),
             'short' => $joint->short,
-            'pull' => $joint->pull === null
-                    ? null
-                    : ['piece' => $joint->pull->piece, 'at_end' => $joint->pull->atEnd, 'by' => $joint->pull->by],
+            'has_room' => $joint->short <= Tolerance::COINCIDENT,
+            'pull' => $joint->pull === null || $pulled === null
+                ? null
+                : [
+                    'piece' => $joint->pull->piece,
+                    'at_end' => $joint->pull->atEnd,
+                    'by' => $joint->pull->by,
+                    'from' => FileValue::vector($pulled->from),
+                    'to' => FileValue::vector($pulled->to),
+                ],
         ];
     }
 }

@@ -6,10 +6,12 @@ namespace App\Http\Resources;
 
 use App\Editing\KeptSolution;
 use App\Models\Job;
+use Bowline\Bending\Benders;
 use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job as CoreJob;
+use Bowline\Job\Stock;
 use Illuminate\Http\Request;
 use stdClass;
 
@@ -48,7 +50,19 @@ final class JobResource extends StateResource
             'values' => (object) $this->core->site->values->all(),
             'places' => PlaceWriter::write($this->core->site),
             'sets' => $this->sets(),
+            'benders' => ['own' => Benders::said($this->core), 'new' => Benders::SHIPPED[0]],
+            'stocks' => (object) array_map(self::stock(...), $this->core->site->stock),
             'limits' => ['reversal' => round(rad2deg(Tolerance::REVERSAL), 6)],
+        ];
+    }
+
+    /** @return array<string, float|null> what follows of a stock from what is said of it, lengths in mm */
+    private static function stock(Stock $stock): array
+    {
+        return [
+            'moving_radius' => $stock->movingRadius,
+            'mass' => $stock->massPerMetre,
+            'bore' => $stock->section->isSolid() ? null : $stock->section->insideDiameter(),
         ];
     }
 

@@ -7,6 +7,7 @@ namespace Bowline\Editing\Edit;
 use Bowline\Editing\EditError;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
+use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\Tie\Tie;
@@ -40,9 +41,16 @@ final readonly class TieCorner implements RunEdit
     {
         // The tie is read before it is kept: what it names is there, and nothing comes back to itself.
         $id = (new Node($draft->run()))->get('id')->text();
-        Tie::read($body->get('tie'), $site->reading($id, new Node($draft->run())), $id);
+        $tie = Tie::read($body->get('tie'), $site->reading($id, new Node($draft->run())), $id);
+        $vertex = self::vertexOf($body);
+        $told = clone $body->get('tie')->object();
+        if ($body->find('measured')?->value === true) {
+            $last = $draft->laid->vertices[$vertex - 1] ?? $draft->vertex($vertex);
+            [$key, $amount] = $tie->measured($draft->vertex($vertex)->at, $last->at, $draft->laid->run->units);
+            $told->{$key} = FileValue::roundForFile($amount);
+        }
 
-        return new self(self::vertexOf($body), $body->get('tie')->object());
+        return new self($vertex, $told);
     }
 
     /** @throws EditError when the corner is held by something else */

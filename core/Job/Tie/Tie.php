@@ -80,6 +80,34 @@ final readonly class Tie
         };
     }
 
+    /**
+     * What its amount has to be so that a corner stays where it is, to the step of a hand.
+     *
+     * @param  Vector  $last  the corner before it
+     * @return array{'distance'|'away'|'angle', float} the key of the file, and mm or degrees
+     */
+    public function measured(Vector $corner, Vector $last, Units $units): array
+    {
+        $way = $corner->minus($this->anchor->at);
+        $direction = $this->anchor->direction;
+        if ($this->kind === TieKind::Angle && $direction !== null) {
+            $leg = $corner->minus($last)->unit();
+            $slope = rad2deg(acos(min(1.0, abs($leg->dot($direction)))));
+
+            return ['angle', round($this->anchor->isFace ? 90.0 - $slope : $slope, 1)];
+        }
+        if ($this->kind === TieKind::Away) {
+            return [
+                'away',
+                $units->toHandStep(
+                    $this->anchor->isFace && $direction !== null ? $way->dot($direction) : $way->length(),
+                ),
+            ];
+        }
+
+        return ['distance', $units->toHandStep($way->dot($this->along ?? Vector::zero()))];
+    }
+
     private static function angle(float $degrees, Node $node): float
     {
         return $degrees >= 0.0 && $degrees <= 90.0

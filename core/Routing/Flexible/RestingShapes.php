@@ -26,16 +26,23 @@ final readonly class RestingShapes implements RouteFacts
 
     private const FINE = 0.2;
 
+    /** A length that is as near as this to another is the same, mm. */
+    private const SAME_LENGTH = 0.5;
+
     /**
      * @param  list<array{energy: float, least: float}>  $shapes  ∫κ²  ds in 1/mm, tightest radius in mm; the one it
      *     comes to by itself first
      * @param  float|null  $shortest  mm, leads included; null where no length keeps the radius
      * @param  float|null  $longest  mm; null where it still keeps it at the longest that is looked at
+     * @param  float|null  $soldAs  the length of its stock's list that it has, mm; null where it has none of them
+     * @param  float|null  $suggested  the shortest in whole mm; null where it is that, moves, or is sold in lengths
      */
     private function __construct(
         public array $shapes,
         public ?float $shortest,
         public ?float $longest,
+        public ?float $suggested,
+        public ?float $soldAs,
     ) {
     }
 
@@ -46,6 +53,8 @@ final readonly class RestingShapes implements RouteFacts
             'shapes' => $this->shapes,
             'shortest' => $this->shortest,
             'longest' => $this->longest,
+            'suggested' => $this->suggested,
+            'sold_as' => $this->soldAs,
         ];
     }
 
@@ -57,7 +66,27 @@ final readonly class RestingShapes implements RouteFacts
         );
         [$shortest, $longest] = self::lengths($run, $route);
 
-        return new self($shapes, $shortest, $longest);
+        $whole = $shortest === null ? null : ceil($shortest);
+        $isOwn = $whole !== null && abs($whole - $route->length()) <= self::SAME_LENGTH;
+
+        return new self(
+            $shapes,
+            $shortest,
+            $longest,
+            $isOwn || $run->isMoving() || $run->stock->lengths !== [] ? null : $whole,
+            self::soldAs($run, $route->length()),
+        );
+    }
+
+    private static function soldAs(Run $run, float $length): ?float
+    {
+        foreach ($run->stock->lengths as $sold) {
+            if (abs($sold - $length) <= self::SAME_LENGTH) {
+                return $sold;
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -1,4 +1,5 @@
 import type {
+  BegunItem,
   Benders,
   Catalogue,
   CatalogueReport,
@@ -15,6 +16,8 @@ import type {
   Laying,
   Lines,
   Mesh,
+  NewItem,
+  OwnStock,
   Parts,
   PastedRows,
   PortOnPort,
@@ -107,6 +110,7 @@ export const api = {
   settling: (job: number, id: string) => get<Settling>(`${run(job, id)}/settling`),
   settle: (job: number, id: string, settle: boolean) => send<Settling>(`${run(job, id)}/settling`, { settle }),
   twin: (job: number, id: string, twin: Twin) => send<Twinned>(`${run(job, id)}/twin`, twin),
+  newItem: (job: number, asked: NewItem) => send<BegunItem>(`jobs/${job}/new`, asked),
   pieces: (job: number, asked: JoinPieces) => send<Joined>(`jobs/${job}/pieces`, asked),
   several: (job: number, asked: Several) => send<Run[]>(`jobs/${job}/several`, asked),
   comb: (job: number, asked: Comb) => send<Run[]>(`jobs/${job}/comb`, asked),
@@ -116,7 +120,7 @@ export const api = {
     send<Fitting>(`jobs/${job}/fittings/${encodeURIComponent(fitting)}/onto`, asked),
   catalogue: (find: string, kind: string) =>
     get<Catalogue>(`catalogue?find=${encodeURIComponent(find)}&kind=${encodeURIComponent(kind)}`),
-  keepStock: (row: CatalogueRow) => send<CatalogueRow>('catalogue', row),
+  keepStock: (job: number, asked: OwnStock) => send<CatalogueRow>(`jobs/${job}/catalogue`, asked),
   dropStock: (id: number) => ask('DELETE', `catalogue/${id}`, '{}'),
   takeStock: (text: string) => send<CatalogueReport>('catalogue/import', { text }),
   takeMesh: async (file: File) =>

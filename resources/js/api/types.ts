@@ -27,7 +27,14 @@ export type Laying =
   | KeepShape
   | AsPoints
   | Ease
-  | Become;
+  | Become
+  | FinishEnd
+  | DrillFlange
+  | InsertPoint
+  | LevelPoint
+  | HoldDirection
+  | TellBy
+  | HoldAs;
 /**
  * x, y, z.
  *
@@ -917,6 +924,10 @@ export interface Tie1 {
    * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
    */
   since?: number;
+  /**
+   * Whether its amount is to be what it is now, whatever is told.
+   */
+  measured?: boolean;
 }
 /**
  * Lets go of a tie; the corner stays where it is.
@@ -1188,6 +1199,154 @@ export interface Become {
   since?: number;
 }
 /**
+ * Finishes an end: open, with a flange that goes over its tube, or with a flat plug.
+ */
+export interface FinishEnd {
+  do: "finish-end";
+  end: "from" | "to";
+  type: "open" | "flange" | "closed";
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
+ * Gives a flange another number of bolt holes.
+ */
+export interface DrillFlange {
+  do: "drill-flange";
+  end: "from" | "to";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  count: number | string;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
+ * Gives a smooth run one point more: where it was pointed at, or in its middle.
+ */
+export interface InsertPoint {
+  do: "insert-point";
+  at?: Vector;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
+ * Brings a point of a smooth run level with something along one axis.
+ */
+export interface LevelPoint {
+  do: "level-point";
+  point: number;
+  axis: "x" | "y" | "z";
+  /**
+   * Another point by its number, or a port or clamp by its name.
+   */
+  with: number | string;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
+ * Holds the direction in which a smooth run goes through a point, or lets it go.
+ */
+export interface HoldDirection {
+  do: "hold-direction";
+  point: number;
+  hold: boolean;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
+ * Tells a run by another number; it stays as it is where it can.
+ */
+export interface TellBy {
+  do: "tell-by";
+  by: "length" | "slack" | "pitch" | "turns" | "beside" | "radius" | "ratio";
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
+ * Lets the length come as it comes, holds it as it is now, or makes it that of a set.
+ */
+export interface HoldAs {
+  do: "hold-as";
+  how: "free" | "held" | "set";
+  set?: string;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
  * What somebody typed into a number field.
  *
  * This interface was referenced by `Api`'s JSON-Schema
@@ -1254,6 +1413,19 @@ export interface JobState {
      * From this turn on, degrees, a run comes back on itself.
      */
     reversal: number;
+  };
+  /**
+   * The benders of the job, or those that ship with it; and what a new one begins as.
+   */
+  benders: {
+    own: JobBender[];
+    new: JobBender;
+  };
+  /**
+   * What follows of each stock, by id: lengths in mm, mass of a metre in kg.
+   */
+  stocks: {
+    [k: string]: StockFacts;
   };
 }
 /**
@@ -2307,6 +2479,14 @@ export interface SolvedRun {
         }[];
         shortest: number | null;
         longest: number | null;
+        /**
+         * The shortest length in whole mm that keeps the radius, where another one is of use.
+         */
+        suggested: number | null;
+        /**
+         * The length of its stock’s list that it has, mm.
+         */
+        sold_as: number | null;
       }
     | null;
   movement: SweptRun | null;
@@ -2318,6 +2498,10 @@ export interface SolvedRun {
    * A run that takes longer to solve than a request may take and is solved on the queue: drawn straight from point to point, as they were said, with its one finding `unsolved`.
    */
   unsolved?: true;
+  /**
+   * Between which lengths a hand may draw it out, mm; null where it is not told by its length.
+   */
+  length_range: number[] | null;
 }
 export interface Line {
   kind: "line";
@@ -2367,6 +2551,10 @@ export interface Bend {
    * The same when the tube is bent from its other end.
    */
   mark_from_end: number;
+  /**
+   * Whether it is bent to less than the stock stands.
+   */
+  tight: boolean;
 }
 /**
  * A row of the path table: to `vertex` from the one before; `bend` is the bend at its end, 0-based.
@@ -2380,6 +2568,10 @@ export interface Leg {
   straight: number;
   bend: number | null;
   asked_radius: number | null;
+  /**
+   * Whether its two vertices coincide.
+   */
+  is_empty: boolean;
 }
 export interface Finding {
   rule: string;
@@ -2481,6 +2673,14 @@ export interface MovedPosition {
     id: string;
     pose: MovedPose;
   }[];
+  /**
+   * Whether its radius is less than its stock stands while it moves.
+   */
+  tight: boolean;
+  /**
+   * Whether it does not reach there.
+   */
+  short: boolean;
 }
 export interface MovedPose {
   at: Point;
@@ -2526,6 +2726,18 @@ export interface SolvedSet {
      */
     waiting?: boolean;
   }[];
+  /**
+   * Whether all together are longer than the budget.
+   */
+  over: boolean;
+}
+export interface StockFacts {
+  moving_radius: number;
+  mass: number;
+  /**
+   * Null where it is solid.
+   */
+  bore: number | null;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -2803,7 +3015,10 @@ export interface Joint {
     piece: number;
     at_end: boolean;
     by: number;
+    from: Point;
+    to: Point;
   } | null;
+  has_room: boolean;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -2951,7 +3166,7 @@ export interface JobChange {
   };
 }
 /**
- * Flexible runs between pairs of ports, all of one stock and with the same slack, as a part.
+ * Flexible runs between pairs of ports, all of one stock and with the same slack, as a part; left out, each kind has one that it lies well with.
  *
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "several".
@@ -2971,7 +3186,7 @@ export interface Several {
    * This interface was referenced by `Job`'s JSON-Schema
    * via the `definition` "number".
    */
-  slack: number | string;
+  slack?: number | string;
   /**
    * @maxItems 200
    */
@@ -3049,4 +3264,54 @@ export interface Settling {
   state: "waiting" | "settling" | "stopped" | "failed" | "settled";
   part: number;
   points: Point[];
+}
+/**
+ * What a new item of a job is to begin as.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "newItem".
+ */
+export interface NewItem {
+  kind: "fitting" | "part" | "box" | "cylinder" | "panel" | "mesh" | "clamp" | "stock" | "catalogue" | "run" | "strand";
+  part?:
+    "pump" | "filter" | "valve" | "tank-connection" | "bulkhead-union" | "elbow" | "tee" | "manifold" | "bare-port";
+  name?: string;
+  mesh?: string;
+  extent?: Vector[];
+  part_number?: string;
+  stock?: string;
+  from?: string;
+  to?: string;
+  /**
+   * The run that a clamp is put on, or that a strand lies beside.
+   */
+  run?: string;
+  /**
+   * At the far end of the leg that a clamp is put on.
+   */
+  vertex?: number;
+  at?: Vector;
+}
+/**
+ * A new item in the shape of the job file; not kept yet.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "begunItem".
+ */
+export interface BegunItem {
+  list: List;
+  item: {
+    id: string;
+    name: string;
+    [k: string]: unknown;
+  };
+}
+/**
+ * A stock of the job that is added to the catalogue.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "ownStock".
+ */
+export interface OwnStock {
+  stock: string;
 }

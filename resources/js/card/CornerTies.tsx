@@ -1,28 +1,26 @@
 import { Link2, Unlink, X } from 'lucide-react';
 import { Dropdown } from 'react-bootstrap';
 import { Vector3 } from 'three';
-import type { Run, SolvedRun, Tie, Vector } from '../api/types';
+import type { Anchor, Run, SolvedRun, Tie, Vector } from '../api/types';
 import { direction } from '../job/format';
 import { Mark } from '../job/Mark';
 import { NumberField } from '../job/NumberField';
-import { type Target, type TargetKind, usePointing } from '../job/pointing';
+import { type TargetKind, usePointing } from '../job/pointing';
 import { tell } from '../job/tell';
 import { told } from '../job/tracks';
-import { handStep } from '../job/units';
 import { useJob } from '../job/useJob';
 import { IconButton } from '../ui/IconButton';
 
 interface Offer {
   name: string;
   kinds: readonly TargetKind[];
-  /** The relation with what was pointed at, so that the corner stays where it is if it can. */
-  make: (target: Target, corner: Vector3, last: Vector3) => Tie | null;
+  /** The relation with what was pointed at; an amount is measured by the server, so that the corner stays. */
+  make: (anchor: Anchor) => Tie;
+  measured?: true;
 }
 
 const POINTS = ['port', 'clamp', 'corner'] as const;
 const AXES = ['x', 'y', 'z'] as const;
-
-const rounded = (amount: number) => Math.round(Math.round(amount / handStep()) * handStep() * 1e6) / 1e6;
 
 /** All ways to tie a corner, as they are offered. */
 const OFFERS: readonly Offer[] = [
@@ -30,57 +28,27 @@ const OFFERS: readonly Offer[] = [
     (axis): Offer => ({
       name: `Level with… along ${axis.toUpperCase()}`,
       kinds: [...POINTS, 'face'],
-      make: ({ anchor }) => (anchor === null ? null : { level: `+${axis}`, with: anchor }),
+      make: (anchor) => ({ level: `+${axis}`, with: anchor }),
     }),
   ),
   ...AXES.map(
-    (axis, index): Offer => ({
+    (axis): Offer => ({
       name: `This far from… along ${axis.toUpperCase()}`,
       kinds: [...POINTS, 'face'],
-      make: ({ anchor, at }, corner) =>
-        anchor === null
-          ? null
-          : { level: `+${axis}`, with: anchor, distance: rounded(corner.getComponent(index) - at.getComponent(index)) },
+      make: (anchor) => ({ level: `+${axis}`, with: anchor }),
+      measured: true,
     }),
   ),
-  {
-    name: 'Off a face…',
-    kinds: ['face'],
-    make: ({ anchor, at, along }, corner) =>
-      anchor === null || along === undefined
-        ? null
-        : { away: rounded(corner.clone().sub(at).dot(along)), from: anchor },
-  },
-  {
-    name: 'This far from…',
-    kinds: POINTS,
-    make: ({ anchor, at }, corner) => (anchor === null ? null : { away: rounded(corner.distanceTo(at)), from: anchor }),
-  },
-  {
-    name: 'On the axis of…',
-    kinds: ['port', 'clamp'],
-    make: ({ anchor }) => (anchor === null ? null : { on_axis: anchor }),
-  },
-  {
-    name: 'Leg along…',
-    kinds: ['port', 'clamp', 'face'],
-    make: ({ anchor }) => (anchor === null ? null : { parallel: anchor }),
-  },
-  {
-    name: 'Leg square to…',
-    kinds: ['port', 'clamp', 'face'],
-    make: ({ anchor }) => (anchor === null ? null : { square: anchor }),
-  },
+  { name: 'Off a face…', kinds: ['face'], make: (anchor) => ({ away: 0, from: anchor }), measured: true },
+  { name: 'This far from…', kinds: POINTS, make: (anchor) => ({ away: 0, from: anchor }), measured: true },
+  { name: 'On the axis of…', kinds: ['port', 'clamp'], make: (anchor) => ({ on_axis: anchor }) },
+  { name: 'Leg along…', kinds: ['port', 'clamp', 'face'], make: (anchor) => ({ parallel: anchor }) },
+  { name: 'Leg square to…', kinds: ['port', 'clamp', 'face'], make: (anchor) => ({ square: anchor }) },
   {
     name: 'Leg at an angle to…',
     kinds: ['port', 'clamp', 'face'],
-    make: ({ anchor, along, kind }, corner, last) => {
-      const leg = corner.clone().sub(last).normalize();
-      const slope = along === undefined ? 45 : (Math.acos(Math.min(1, Math.abs(leg.dot(along)))) * 180) / Math.PI;
-      return anchor === null
-        ? null
-        : { angle: Math.round((kind === 'face' && along !== undefined ? 90 - slope : slope) * 10) / 10, to: anchor };
-    },
+    make: (anchor) => ({ angle: 0, to: anchor }),
+    measured: true,
   },
 ];
 
@@ -110,10 +78,9 @@ export function CornerTies({ run, solved, vertex }: { run: Run; solved: SolvedRu
     ask({
       words: `${offer.name.replace('…', ' what?')} Corner ${vertex}`,
       kinds: offer.kinds,
-      take: async (target) => {
-        const tie = offer.make(target, vector(solved.vertices[vertex]), vector(solved.vertices[vertex - 1]));
-        if (tie !== null) {
-          await lay(run.id, { do: 'tie', vertex, tie });
+      take: async ({ anchor }) => {
+        if (anchor !== null) {
+          await lay(run.id, { do: 'tie', vertex, tie: offer.make(anchor), measured: offer.measured });
         }
       },
     });

@@ -1,4 +1,4 @@
-import type { Flange, Run, RunEnd } from '../api/types';
+import type { Run, RunEnd } from '../api/types';
 import { NumberField } from '../job/NumberField';
 import type { FreePort } from '../job/newItems';
 import { tell } from '../job/tell';
@@ -36,14 +36,11 @@ interface OneProps {
 }
 
 function OneEnd({ title, run, end, ports, onChange }: OneProps) {
-  const { item } = useJob();
+  const { lay } = useJob();
   const finish = end.end ?? { type: 'open' };
-  const od = Number(item('stock', run.stock)?.section.od) || 12;
+  const which = title === 'Start' ? 'from' : 'to';
   const become = (type: string) =>
-    onChange({
-      ...end,
-      end: type === 'flange' ? flangeFor(od) : type === 'closed' ? { type: 'closed' } : { type: 'open' },
-    });
+    lay(run.id, { do: 'finish-end', end: which, type: type as 'open' | 'flange' | 'closed' });
 
   return (
     <Section title={title}>
@@ -93,14 +90,13 @@ function OneEnd({ title, run, end, ports, onChange }: OneProps) {
         </select>
       </Row>
       {finish.type === 'flange' && (
-        <FlangeFields title={title} flange={finish} onChange={(flange) => onChange({ ...end, end: flange })} />
+        <FlangeFields
+          title={title}
+          flange={finish}
+          onChange={(flange) => onChange({ ...end, end: flange })}
+          onCount={(count) => lay(run.id, { do: 'drill-flange', end: which, count })}
+        />
       )}
     </Section>
   );
-}
-
-/** A plate that fits the tube, to begin with. */
-function flangeFor(od: number): Flange {
-  const circle = Math.ceil((od + 45) / 5) * 5;
-  return { type: 'flange', od: circle + 30, thickness: 10, bore: od + 1, holes: { count: 4, diameter: 12, circle } };
 }

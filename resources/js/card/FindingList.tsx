@@ -9,7 +9,11 @@ import { Button } from '../ui/Button';
 /** The findings of a run, each with its remedies at hand. */
 export function FindingList({ run }: { run: SolvedRun }) {
   return run.findings.map((finding) => (
-    <FindingCard key={`${finding.rule} ${finding.message}`} run={run} finding={finding} />
+    <FindingCard
+      key={`${finding.rule} ${JSON.stringify(finding.subject)} ${finding.message}`}
+      run={run}
+      finding={finding}
+    />
   ));
 }
 

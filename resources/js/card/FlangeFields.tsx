@@ -6,10 +6,11 @@ interface Props {
   title: string;
   flange: Flange;
   onChange: (flange: Flange) => Promise<void>;
+  onCount: (count: number | string) => Promise<void>;
 }
 
 /** The plate of a flange, its bore and its bolt holes. */
-export function FlangeFields({ title, flange, onChange }: Props) {
+export function FlangeFields({ title, flange, onChange, onCount }: Props) {
   const holes = flange.holes ?? { count: 0 };
   const own = [
     { key: 'od', label: 'Outside diameter' },
@@ -32,15 +33,7 @@ export function FlangeFields({ title, flange, onChange }: Props) {
         </Row>
       ))}
       <Row label="Number of holes">
-        <NumberField
-          label={`${title}, flange: number of holes`}
-          unit=""
-          plain
-          value={holes.count}
-          onChange={(count) =>
-            onChange({ ...flange, holes: { circle: Number(flange.od) * 0.8, diameter: 12, ...holes, count } })
-          }
-        />
+        <NumberField label={`${title}, flange: number of holes`} unit="" plain value={holes.count} onChange={onCount} />
       </Row>
       {holes.count !== 0 &&
         drilled.map(({ key, label }) => (

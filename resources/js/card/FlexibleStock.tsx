@@ -1,6 +1,8 @@
 import type { Layer, Stock } from '../api/types';
-import { length } from '../job/format';
+import { length, show } from '../job/format';
 import { NumberField } from '../job/NumberField';
+import { useJob } from '../job/useJob';
+import { Rings } from '../ui/Rings';
 import { Row, Section } from '../ui/Section';
 
 interface Props {
@@ -11,7 +13,7 @@ interface Props {
 /** What a hose or a cable has that a tube has not: how it moves, sags, and changes under pressure; its layers. */
 export function FlexibleStock({ stock, onChange }: Props) {
   const { bend, pressure, lengths = [], layers = [] } = stock;
-  const least = Number(bend.min_radius);
+  const facts = useJob().state.stocks[stock.id];
   return (
     <>
       <Section title="Moving and hanging">
@@ -19,7 +21,7 @@ export function FlexibleStock({ stock, onChange }: Props) {
           <NumberField
             label="Least radius, moving"
             value={bend.moving_radius}
-            placeholder={Number.isNaN(least) ? '1.5 × least' : length(least * 1.5)}
+            placeholder={facts === undefined ? '' : length(facts.moving_radius)}
             onChange={(moving_radius) => onChange({ bend: { ...bend, moving_radius } })}
           />
         </Row>
@@ -29,7 +31,7 @@ export function FlexibleStock({ stock, onChange }: Props) {
             unit="kg/m"
             plain
             value={stock.mass}
-            placeholder="by density"
+            placeholder={facts === undefined ? 'by density' : show(facts.mass, 3)}
             onChange={(mass) => onChange({ mass })}
           />
         </Row>
@@ -93,29 +95,23 @@ export function FlexibleStock({ stock, onChange }: Props) {
 
 const FILLS = ['#5d6b70', '#a8741a', '#8d979a', '#c29a55', '#2f3c42'];
 
+const fillOf = (index: number) => FILLS[index % FILLS.length] ?? '#5d6b70';
+
 /** A section through the layers, to scale. */
 function Layers({ stock, layers }: { stock: Stock; layers: readonly Layer[] }) {
-  const od = Number(stock.section.od);
-  const bore = od - 2 * Number(stock.section.wall ?? od / 2);
+  const bore = useJob().state.stocks[stock.id]?.bore ?? null;
+  const rings = layers.map(({ name, od }, index) => ({ key: `${name} ${od}`, size: Number(od), fill: fillOf(index) }));
   return (
     <div className="d-flex gap-2 align-items-center">
-      <svg viewBox="-52 -52 104 104" width="96" height="96" role="img" aria-label="Section through its layers">
-        {[...layers].reverse().map((layer, index) => (
-          <circle
-            key={`${layer.name} ${layer.od}`}
-            r={(Number(layer.od) / od) * 50}
-            fill={FILLS[(layers.length - 1 - index) % FILLS.length]}
-            stroke="#fffdf7"
-            strokeWidth="0.7"
-          />
-        ))}
-        {bore > 0 && <circle r={(bore / od) * 50} fill="#fffdf7" />}
-      </svg>
+      <Rings
+        label="Section through its layers"
+        rings={bore === null ? rings : [...rings, { key: 'bore', size: bore, fill: '#fffdf7' }]}
+      />
       <ol className="layers list-unstyled mb-0">
-        {bore > 0 && <li>bore ø {length(bore)}</li>}
+        {bore !== null && <li>bore ø {length(bore)}</li>}
         {layers.map((layer, index) => (
           <li key={`${layer.name} ${layer.od}`}>
-            <i style={{ background: FILLS[index % FILLS.length] }} /> {layer.name} ø {length(Number(layer.od))}
+            <i style={{ background: fillOf(index) }} /> {layer.name} ø {length(Number(layer.od))}
           </li>
         ))}
       </ol>

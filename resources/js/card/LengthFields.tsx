@@ -15,7 +15,7 @@ interface Props {
 
 /** The length of a run: as it comes, or held, with the corners that may give. */
 export function LengthFields({ run, solved, onChange }: Props) {
-  const { state } = useJob();
+  const { state, lay } = useJob();
   const fixed = run.fixed_length;
   const isSmooth = run.route.kind === 'flow';
   // What may give, by its number in the file and the number people see.
@@ -29,14 +29,8 @@ export function LengthFields({ run, solved, onChange }: Props) {
 
   const sets = (state.job.sets ?? []).filter(({ runs }) => runs.includes(run.id));
   const longest = state.sets.find(({ id }) => id === fixed?.same_as)?.longest;
-  const heldBy = (how: string): FixedLength | undefined => {
-    const { length: _, same_as: __, ...rest } = fixed ?? { tolerance: 1 };
-    return how === 'free'
-      ? undefined
-      : how === 'held'
-        ? { ...rest, length: Math.round(solved.length * 10) / 10 }
-        : { ...rest, same_as: how };
-  };
+  const holdAs = (how: string) =>
+    lay(run.id, how === 'free' || how === 'held' ? { do: 'hold-as', how } : { do: 'hold-as', how: 'set', set: how });
 
   const toggle = (stop: number) => {
     if (fixed === undefined) {
@@ -58,7 +52,7 @@ export function LengthFields({ run, solved, onChange }: Props) {
           className="form-select form-select-sm"
           aria-label="Hold the length"
           value={fixed === undefined ? 'free' : (fixed.same_as ?? 'held')}
-          onChange={(event) => tell(onChange(heldBy(event.target.value)))}
+          onChange={(event) => tell(holdAs(event.target.value))}
         >
           <option value="free">as it comes</option>
           <option value="held">at a length</option>

@@ -1,6 +1,6 @@
 import { Link2 } from 'lucide-react';
 import type { Leg, Run, SolvedRun } from '../api/types';
-import { direction, length, lengthEven } from '../job/format';
+import { direction, length, lengthEven, rounded } from '../job/format';
 import { NumberField } from '../job/NumberField';
 import { isSamePart, useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
@@ -108,7 +108,7 @@ export function PathRow({ run, solved, leg, picked, onPick }: Props) {
             label={`Leg ${leg.vertex}: length corner to corner`}
             unit=""
             inTable
-            value={typeof said === 'string' ? said : Math.round(leg.length * 100) / 100}
+            value={typeof said === 'string' ? said : rounded(leg.length, 2)}
             onChange={(length) => lay(run.id, { do: 'set-leg', vertex: leg.vertex, length })}
           />
         )}

@@ -28,7 +28,7 @@ export function PathTable({ run, solved }: { run: Run; solved: SolvedRun }) {
     part !== null && 'bend' in part ? (solved.legs.find((row) => row.bend === part.bend)?.vertex ?? null) : null;
   const chosen = leg ?? bendVertex;
   // The end of a run that is still open lies on its last corner: no leg of its own.
-  const legs = solved.legs.filter((row) => row.place !== 'closing' || row.length > 1e-6);
+  const legs = solved.legs.filter((row) => row.place !== 'closing' || !row.is_empty);
   const chosenLeg = legs.find((row) => row.vertex === chosen);
 
   const clamps = items('clamps').length;

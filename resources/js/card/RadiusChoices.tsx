@@ -18,7 +18,7 @@ export function RadiusChoices({ run, solved, stock, vertex }: Props) {
 
   const largest = async () => {
     // Asked for more than the whole run is long, it is held at what fits.
-    const radius = Math.ceil(solved.length);
+    const radius = solved.length;
     const { amount } = await api.previewRun(state.id, {
       run,
       change: { do: 'set-corner', vertex, corner: { radius } },

@@ -12,7 +12,8 @@ interface Props {
   value: number;
   least: number;
   most: number;
-  step: number;
+  /** “any” for a step a pixel. */
+  step: number | 'any';
   /** The route with the amount the hand is at. */
   route: (amount: number) => SetRoute['route'];
 }

@@ -1,5 +1,5 @@
 import { ArrowLeftRight } from 'lucide-react';
-import type { Run, SolvedRun, Stock } from '../api/types';
+import type { Run } from '../api/types';
 import { lengthWithUnit, show } from '../job/format';
 import { NumberField } from '../job/NumberField';
 import { allPorts, fromTo } from '../job/newItems';
@@ -19,15 +19,6 @@ import { PathTable } from './PathTable';
 import { RadiusChoices } from './RadiusChoices';
 import { SettlingFields } from './SettlingFields';
 import { TwinDialog } from './TwinDialog';
-
-/** The radius that holds now, told the other way. */
-function cornerAs(kind: string, solved: SolvedRun, stock: Stock | undefined): { radius: number } | { ratio: number } {
-  const radius = solved.legs.find((leg) => leg.asked_radius !== null)?.asked_radius ?? Number(stock?.bend.radius ?? 30);
-  const od = Number(stock?.section.od) || 10;
-  return kind === 'ratio'
-    ? { ratio: Math.round((radius / od) * 1000) / 1000 }
-    : { radius: Math.round(radius * 1000) / 1000 };
-}
 
 /** A run: its findings first, then stock, path, length and ends. */
 export function RunCard({ id }: { id: string }) {
@@ -64,12 +55,10 @@ export function RunCard({ id }: { id: string }) {
               <select
                 className="form-select form-select-sm radius-kind"
                 aria-label="Radius as a length or a multiple of the diameter"
-                value={ratio === undefined ? 'length' : 'ratio'}
-                onChange={(event) =>
-                  tell(lay(id, { do: 'set-corner', vertex: null, corner: cornerAs(event.target.value, solved, stock) }))
-                }
+                value={ratio === undefined ? 'radius' : 'ratio'}
+                onChange={(event) => tell(lay(id, { do: 'tell-by', by: event.target.value as 'radius' | 'ratio' }))}
               >
-                <option value="length">length</option>
+                <option value="radius">length</option>
                 <option value="ratio">× ø</option>
               </select>
               <NumberField

@@ -18,7 +18,7 @@ export function CheckPanel() {
       </p>
       {findings.map(({ run, finding }) => (
         <FindingCard
-          key={`${run.id} ${finding.rule} ${finding.message}`}
+          key={`${run.id} ${finding.rule} ${JSON.stringify(finding.subject)} ${finding.message}`}
           run={run}
           finding={finding}
           name={item('runs', run.id)?.name ?? run.id}

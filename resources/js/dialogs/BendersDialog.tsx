@@ -1,5 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { Modal } from 'react-bootstrap';
+import { api } from '../api/client';
 import type { JobBender } from '../api/types';
 import { Field } from '../job/Field';
 import { fieldText } from '../job/format';
@@ -7,7 +8,6 @@ import { NameField } from '../job/NameField';
 import { FieldHome, NumberField } from '../job/NumberField';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
-import { INCH, units } from '../job/units';
 import { freshId, useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { IconButton } from '../ui/IconButton';
@@ -39,7 +39,7 @@ export function BendersDialog() {
 
 function BenderList() {
   const { state, edit } = useJob();
-  const benders = (state.job.benders ?? SHIPPED) as readonly JobBender[];
+  const benders = state.benders.own;
   const keep = (next: readonly JobBender[], what: string) => edit([], { benders: [...next] }, what);
   const change = (index: number, changed: Partial<JobBender>) =>
     keep(
@@ -48,8 +48,7 @@ function BenderList() {
     );
   const add = () => {
     const name = `Bender ${benders.length + 1}`;
-    const [first] = SHIPPED;
-    tell(keep([...benders, { ...first, id: freshId(benders, name), name }], `Add ${name}`));
+    tell(keep([...benders, { ...state.benders.new, id: freshId(benders, name), name }], `Add ${name}`));
   };
   return (
     <>
@@ -100,7 +99,7 @@ function BenderList() {
               label={`${bender.name}: Radii of its dies`}
               kind="text"
               text={bender.radii.map((radius) => fieldText(radius, true)).join('  ')}
-              onEnter={(typed) => change(index, { radii: radiiOf(typed) as JobBender['radii'] })}
+              onEnter={async (typed) => change(index, { radii: await radiiOf(state.id, typed) })}
             />
           </Row>
         </fieldset>
@@ -113,38 +112,12 @@ function BenderList() {
   );
 }
 
-/** Radii as they are typed, in the units of the job. */
-function radiiOf(typed: string): number[] {
-  const radii = typed
-    .split(/[;,\s]+/)
-    .filter((one) => one !== '')
-    .map((one) => Number(one) * (units().word === 'in' ? INCH : 1));
-  if (radii.length === 0 || radii.some((radius) => !(radius > 0))) {
-    throw new Error('Numbers with spaces between them are expected: 20 25 30.');
+/** Radii as they are typed, each read as any other length. */
+async function radiiOf(job: number, typed: string): Promise<JobBender['radii']> {
+  const words = typed.split(/[;\s]+/).filter((one) => one !== '');
+  if (words.length === 0) {
+    throw new Error('Lengths with spaces between them are expected: 20 25 30.');
   }
-  return radii.sort((a, b) => a - b);
+  const read = await Promise.all(words.map((text) => api.entry(job, { text, is_length: true })));
+  return read.map(({ value }) => value).sort((a, b) => a - b) as JobBender['radii'];
 }
-
-/** The two that ship with it (core/Bending/Benders.php), for a job that says nothing of its own. */
-const SHIPPED: readonly [JobBender, JobBender] = [
-  {
-    id: 'bench-22',
-    name: 'Cleat bench bender 22',
-    min_straight: 18,
-    first_grip: 40,
-    last_grip: 30,
-    radii: [20, 25, 30, 36, 45, 55, 65],
-    max_angle: 185,
-    max_od: 22,
-  },
-  {
-    id: 'shop-60',
-    name: 'Windlass shop bender 60',
-    min_straight: 45,
-    first_grip: 110,
-    last_grip: 95,
-    radii: [50, 56, 70, 90, 115, 140, 180],
-    max_angle: 190,
-    max_od: 60.3,
-  },
-];

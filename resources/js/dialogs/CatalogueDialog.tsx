@@ -2,12 +2,12 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { useState } from 'react';
 import { Form, Modal } from 'react-bootstrap';
 import { api, files } from '../api/client';
-import type { CatalogueReport, CatalogueRow, Layer, Stock } from '../api/types';
+import type { CatalogueReport, CatalogueRow, Stock } from '../api/types';
 import { lengthEven } from '../job/format';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { units } from '../job/units';
-import { freshId, useJob } from '../job/useJob';
+import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { FileButton } from '../ui/FileButton';
 
@@ -35,7 +35,7 @@ export function CatalogueDialog() {
 }
 
 function Catalogue() {
-  const { items, put } = useJob();
+  const { state, items, put } = useJob();
   const { open, pick, picked } = useWorkbench();
   const client = useQueryClient();
   const [typed, setTyped] = useState('');
@@ -49,9 +49,9 @@ function Catalogue() {
   const again = () => client.invalidateQueries({ queryKey: ['catalogue'] });
 
   const take = async (row: CatalogueRow) => {
-    const id = freshId(items('stock'), row.part_number);
-    await put('stock', stockOf(id, row), `Take ${row.name} from the catalogue`);
-    pick('stock', id);
+    const { item } = await api.newItem(state.id, { kind: 'catalogue', part_number: row.part_number });
+    await put('stock', item as unknown as Stock, `Take ${row.name} from the catalogue`);
+    pick('stock', item.id);
     open(null);
   };
   const bringIn = async (file: File) => {
@@ -60,7 +60,7 @@ function Catalogue() {
   };
   const own = items('stock').find(({ id }) => picked?.list === 'stock' && picked.id === id);
   const addOwn = async (stock: Stock) => {
-    await api.keepStock(rowOf(stock));
+    await api.keepStock(state.id, { stock: stock.id });
     setTyped(stock.part_number ?? stock.id);
     await again();
   };
@@ -173,55 +173,3 @@ function Report({ report }: { report: CatalogueReport }) {
     </div>
   );
 }
-
-/** A size of the catalogue as the job has stock. */
-const stockOf = (id: string, row: CatalogueRow): Stock => ({
-  id,
-  kind: row.kind,
-  name: row.name,
-  part_number: row.part_number,
-  ...(row.standard === undefined || row.standard === '' ? {} : { standard: row.standard }),
-  section: { shape: 'round', od: row.od, ...(row.wall > 0 ? { wall: row.wall } : {}) },
-  bend: {
-    radius: row.radius,
-    min_radius: row.min_radius,
-    min_straight: row.min_straight,
-    ...(row.moving_radius == null ? {} : { moving_radius: row.moving_radius }),
-  },
-  density: row.density,
-  ...(row.mass == null ? {} : { mass: row.mass }),
-  ...(row.stiffness == null ? {} : { stiffness: row.stiffness }),
-  ...(row.pressure_shortest == null || row.pressure_longest == null
-    ? {}
-    : { pressure: { shortest: row.pressure_shortest, longest: row.pressure_longest } }),
-  ...(row.layers === undefined || row.layers === '' ? {} : { layers: layersOf(row.layers) }),
-});
-
-/** "inner tube 8.7; cover 12.5", as the catalogue has them. */
-const layersOf = (cell: string): Layer[] =>
-  cell.split(';').map((one) => {
-    const [, name = one, od = '0'] = /^(.+?)\s+([\d.]+)$/.exec(one.trim()) ?? [];
-    return { name, od: Number(od) };
-  });
-
-const optional = (value: number | string | undefined): number | null =>
-  value === undefined || Number.isNaN(Number(value)) ? null : Number(value);
-
-const rowOf = (stock: Stock): CatalogueRow => ({
-  part_number: stock.part_number ?? stock.id,
-  kind: stock.kind,
-  name: stock.name ?? stock.id,
-  standard: '',
-  od: Number(stock.section.od),
-  wall: Number(stock.section.wall ?? 0),
-  radius: Number(stock.bend.radius),
-  min_radius: Number(stock.bend.min_radius),
-  min_straight: Number(stock.bend.min_straight),
-  density: Number(stock.density),
-  moving_radius: optional(stock.bend.moving_radius),
-  mass: optional(stock.mass),
-  stiffness: optional(stock.stiffness),
-  pressure_shortest: optional(stock.pressure?.shortest),
-  pressure_longest: optional(stock.pressure?.longest),
-  layers: (stock.layers ?? []).map(({ name, od }) => `${name} ${od}`).join('; '),
-});

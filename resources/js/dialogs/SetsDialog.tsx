@@ -105,7 +105,7 @@ function OneSet({
   const solved = state.sets.find(({ id }) => id === set.id);
   const name = set.name ?? set.id;
   const others = items('runs').filter(({ id }) => !set.runs.includes(id));
-  const over = solved?.left !== null && solved?.left !== undefined && solved.left < 0;
+  const over = solved?.over === true;
 
   return (
     <section className="card-section" aria-label={name}>
@@ -217,7 +217,7 @@ function OneSet({
       {solved?.left !== null && solved?.left !== undefined && (
         <p className={over ? 'text-danger mb-0' : 'mb-0'} role="status">
           <Mark status={over ? 'violation' : 'good'} />{' '}
-          {over ? `${lengthWithUnit(-solved.left)} over the budget` : `${lengthWithUnit(solved.left)} left`}
+          {over ? `${lengthWithUnit(Math.abs(solved.left))} over the budget` : `${lengthWithUnit(solved.left)} left`}
         </p>
       )}
     </section>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { api } from '../api/client';
 import type { PortPair, Several } from '../api/types';
-import { FieldHome, NumberField } from '../job/NumberField';
+import { FieldHome, PercentField } from '../job/NumberField';
 import { allPorts, freePorts } from '../job/newItems';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
@@ -43,7 +43,7 @@ function Pairs() {
   const { open, pick } = useWorkbench();
   const [stock, setStock] = usePreferredStock();
   const [behaves, setBehaves] = useState<Several['behaves']>('hang');
-  const [slack, setSlack] = useState<number | string>(8);
+  const [slack, setSlack] = useState<number | string>(0.08);
   const [pairs, setPairs] = useState<PortPair[]>([]);
   const [along, setAlong] = useState('');
   const ports = allPorts(state.places, items('fittings')).map(({ name, label }): [string, string] => [name, label]);
@@ -64,7 +64,7 @@ function Pairs() {
     const made = await api.several(state.id, {
       stock,
       behaves,
-      slack: typeof slack === 'number' ? slack / 100 : `(${slack}) / 100`,
+      slack,
       pairs,
     });
     const leader = along === 'first' ? made[0]?.id : along;
@@ -98,13 +98,7 @@ function Pairs() {
       </Row>
       {behaves !== 'flow' && (
         <Row label="Slack">
-          <NumberField
-            label="Slack of all"
-            unit="%"
-            plain
-            value={slack}
-            onChange={(value) => Promise.resolve(setSlack(value))}
-          />
+          <PercentField label="Slack of all" value={slack} onChange={(value) => Promise.resolve(setSlack(value))} />
         </Row>
       )}
       <Row label="Bundle" wide>

@@ -64,3 +64,16 @@ export function NumberField({ label, value, onChange, unit, plain = false, ...re
 /** One mark of the rule up or down. */
 const stepped = (value: number | string | undefined, by: number): string | null =>
   typeof value === 'number' ? fieldText(Math.round((value + by * handStep()) / INCH / 1e-9) * 1e-9 * INCH, true) : null;
+
+/** A share that is shown and typed in percent, and kept as a part of one. */
+export function PercentField({ value, onChange, ...rest }: Omit<Props, 'unit' | 'plain'>) {
+  return (
+    <NumberField
+      {...rest}
+      plain
+      unit="%"
+      value={typeof value === 'number' ? Math.round(value * 1e6) / 1e4 : value}
+      onChange={(percent) => onChange(typeof percent === 'number' ? percent / 100 : `(${percent}) / 100`)}
+    />
+  );
+}

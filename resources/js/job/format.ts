@@ -63,3 +63,9 @@ export function direction(along: string | Vector | readonly number[]): string {
 export function time(iso: string): string {
   return new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 }
+
+/** A number as it is shown in a field that is not edited yet. */
+export function rounded(number: number, decimals: number): number {
+  const scale = 10 ** decimals;
+  return Math.round(number * scale) / scale;
+}

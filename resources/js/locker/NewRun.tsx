@@ -2,11 +2,11 @@ import { type FormEvent, useState } from 'react';
 import { Form, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import { api } from '../api/client';
-import type { Several } from '../api/types';
+import type { Run, Several } from '../api/types';
 import { useLaying } from '../job/laying';
-import { freePorts, newRun } from '../job/newItems';
+import { freePorts } from '../job/newItems';
 import { useWorkbench } from '../job/store';
-import { freshId, useJob } from '../job/useJob';
+import { useJob } from '../job/useJob';
 import { usePreferredStock } from '../job/usePreferredStock';
 import { Button } from '../ui/Button';
 
@@ -19,9 +19,6 @@ const BEHAVES: Record<Behaves, string> = {
   spring: 'springs between its ends',
   flow: 'smooth, through points',
 };
-
-/** To begin with; the card has it as a number. */
-const SLACK: Record<Several['behaves'], number> = { hang: 0.08, drape: 0.15, spring: 0.3, flow: 0 };
 
 /** Asks from which port to which port, and of what stock, a new run is laid. */
 export function NewRun({ show, onClose }: { show: boolean; onClose: () => void }) {
@@ -49,20 +46,14 @@ function NewRunForm({ onClose }: { onClose: () => void }) {
 
   const lay = async (event: FormEvent) => {
     event.preventDefault();
-    const id = freshId(items('runs'), name);
     try {
       const given = name.trim() || 'New run';
+      const { item } = await api.newItem(state.id, { kind: 'run', name: given, stock, from, to });
+      const rigid = item as unknown as Run;
       const [flexible] =
-        behaves === 'corners'
-          ? []
-          : await api.several(state.id, { stock, behaves, slack: SLACK[behaves], pairs: [{ from, to }] });
-      await put(
-        'runs',
-        flexible === undefined
-          ? newRun(id, given, stock, from, to, state.remembered)
-          : { ...flexible, id, name: given },
-      );
-      pick('runs', id);
+        behaves === 'corners' ? [] : await api.several(state.id, { stock, behaves, pairs: [{ from, to }] });
+      await put('runs', flexible === undefined ? rigid : { ...flexible, id: rigid.id, name: given });
+      pick('runs', rigid.id);
       navigate(`/jobs/${state.id}/lay`);
       onClose();
     } catch (error) {

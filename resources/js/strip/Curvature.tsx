@@ -53,7 +53,7 @@ export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
           const vertex = solved.legs.find((leg) => leg.bend === index)?.vertex;
           const top = height(radius);
           const width = Math.max(x(piece.to) - x(piece.from), 1);
-          const beyond = limit > 0 && radius < limit - 1e-7 ? top - LIMIT_HEIGHT : 0;
+          const beyond = solved.bends[index]?.tight === true ? Math.max(0, top - LIMIT_HEIGHT) : 0;
           const change = (amount: number) => ({
             do: 'set-corner' as const,
             vertex: vertex ?? null,
@@ -153,9 +153,7 @@ function CurveGraph({
   return (
     <g>
       <polygon className="curvature" points={`${first},${BASE} ${outline} ${last},${BASE}`} />
-      {limit > 0 && points.some(({ top }) => top < line - 0.05) && (
-        <polygon points={`${first},${line} ${beyond} ${last},${line}`} fill="url(#beyond)" stroke="none" />
-      )}
+      {limit > 0 && <polygon points={`${first},${line} ${beyond} ${last},${line}`} fill="url(#beyond)" stroke="none" />}
     </g>
   );
 }

@@ -36,8 +36,7 @@ export function Film({ run, movement }: { run: Run; movement: SweptRun }) {
         if (position === undefined) {
           return null;
         }
-        const tight = position.min_radius !== null && position.min_radius < movement.needed;
-        const short = (position.taut ?? 0) >= 1;
+        const { tight, short } = position;
         return (
           <button
             key={position.part}

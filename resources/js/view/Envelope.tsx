@@ -35,7 +35,7 @@ export function Envelope({ run, movement }: { run: Run; movement: SweptRun }) {
     [lines, swept],
   );
   useEffect(() => () => shown?.dispose(), [shown]);
-  const tight = at?.min_radius !== null && (at?.min_radius ?? 0) < movement.needed;
+  const tight = at?.tight === true;
   return (
     <group>
       {swept.map((geometry, index) => (

@@ -2,7 +2,6 @@ import type { ThreeEvent } from '@react-three/fiber';
 import { useEffect, useMemo } from 'react';
 import { DoubleSide } from 'three';
 import type { Run, SolvedRun, Stock } from '../api/types';
-import { withPoint } from '../job/flowPoints';
 import { useHover } from '../job/hover';
 import { useLaying } from '../job/laying';
 import { usePointing } from '../job/pointing';
@@ -84,7 +83,7 @@ export function RunMesh({ run, solved, stage }: { run: Run; solved: SolvedRun; s
   const onDoubleClick = (event: ThreeEvent<MouseEvent>) => {
     if (isPicked && !laying && stage === 'lay' && run.route.kind === 'flow') {
       event.stopPropagation();
-      tell(lay(run.id, { do: 'set-route', route: { points: withPoint(run, solved, event.point.toArray()) } }));
+      tell(lay(run.id, { do: 'insert-point', at: event.point.toArray() }));
       return;
     }
     const hit = pieceAt(tube, event.faceIndex ?? 0)?.part;

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import type { FlowPoint } from '../../api/types';
-import { travelAt, withPoint } from '../../job/flowPoints';
 import { NumberField } from '../../job/NumberField';
 import { tell } from '../../job/tell';
 import { handStep } from '../../job/units';
@@ -11,17 +10,12 @@ import { FlowPointFields } from './FlowPointFields';
 import type { BehaviourProps } from './props';
 
 /** The points a smooth run goes through, how strongly its ends pull, and easing. */
-export function FlowFields({ run, route, solved, onChange }: BehaviourProps) {
+export function FlowFields({ run, route, onChange }: BehaviourProps) {
   const { lay } = useJob();
   const [within, setWithin] = useState<number | string>(handStep() * 20);
   const points = route.points ?? [];
   const put = (index: number, point: FlowPoint | null) =>
     onChange({ points: points.flatMap((one, i) => (i !== index ? [one] : point === null ? [] : [point])) });
-  const add = () => {
-    const curve = solved.path.find((segment) => segment.kind === 'curve');
-    const middle = curve?.kind === 'curve' ? curve.points[Math.round(curve.points.length / 2)] : undefined;
-    return onChange({ points: withPoint(run, solved, middle ?? [0, 0, 0]) });
-  };
   return (
     <>
       {points.map((point, index) => (
@@ -31,12 +25,12 @@ export function FlowFields({ run, route, solved, onChange }: BehaviourProps) {
           number={index + 1}
           point={point}
           points={points}
-          travel={travelAt(solved, point)}
+          run={run.id}
           onChange={(next) => put(index, next)}
         />
       ))}
       <div className="d-flex gap-2 mt-1 mb-1">
-        <Button onClick={() => tell(add())}>Add a point</Button>
+        <Button onClick={() => tell(lay(run.id, { do: 'insert-point' }))}>Add a point</Button>
       </div>
       {(
         [

@@ -1,6 +1,6 @@
 import { Compass, MoveVertical, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import type { FlowPoint, Vector } from '../../api/types';
+import type { FlowPoint } from '../../api/types';
 import { atOf, putAt } from '../../job/flowPoints';
 import { NumberField } from '../../job/NumberField';
 import { usePointing } from '../../job/pointing';
@@ -16,14 +16,14 @@ interface Props {
   number: number;
   point: FlowPoint;
   points: readonly FlowPoint[];
-  /** The way the run goes there now. */
-  travel: Vector;
+  /** Id of the run. */
+  run: string;
   onChange: (point: FlowPoint | null) => Promise<void>;
 }
 
 /** One point of a smooth run: where it is, what it is level with, which way it is gone through. */
-export function FlowPointFields({ number, point, points, travel, onChange }: Props) {
-  const { item } = useJob();
+export function FlowPointFields({ number, point, points, run, onChange }: Props) {
+  const { item, lay } = useJob();
   const [levelling, setLevelling] = useState(false);
   const at = atOf(point);
   const name = `Point ${number}`;
@@ -59,16 +59,17 @@ export function FlowPointFields({ number, point, points, travel, onChange }: Pro
               ? `Hold a direction at point ${number}`
               : `Let go of the direction at point ${number}`
           }
-          onClick={() => tell(onChange(held?.along === undefined ? { at, along: travel } : at))}
+          onClick={() => tell(lay(run, { do: 'hold-direction', point: number - 1, hold: held?.along === undefined }))}
         />
         <IconButton icon={Trash2} name={`Take point ${number} out`} onClick={() => tell(onChange(null))} />
       </div>
       {levelling && (
         <LevelFields
           number={number}
-          at={at}
           points={points}
-          onLevel={(next) => onChange(putAt(point, next)).then(() => setLevelling(false))}
+          onLevel={(axis, with_) =>
+            lay(run, { do: 'level-point', point: number - 1, axis, with: with_ }).then(() => setLevelling(false))
+          }
         />
       )}
       {held?.along !== undefined && (
@@ -91,21 +92,20 @@ export function FlowPointFields({ number, point, points, travel, onChange }: Pro
 
 interface LevelProps {
   number: number;
-  at: Vector;
   points: readonly FlowPoint[];
-  onLevel: (at: Vector) => Promise<void>;
+  /** Level along an axis with another point, counted from 0, or with a port or clamp by its name. */
+  onLevel: (axis: 'x' | 'y' | 'z', with_: number | string) => Promise<void>;
 }
 
 /** Brings a point level with another, or with whatever is pointed at, along one axis. */
-function LevelFields({ number, at, points, onLevel }: LevelProps) {
+function LevelFields({ number, points, onLevel }: LevelProps) {
   const { state } = useJob();
   const ask = usePointing((store) => store.ask);
   const [axis, setAxis] = useState(['x', 'y', 'z'].indexOf(state.job.up ?? 'z'));
-  const level = (with_: readonly (number | string)[]) =>
-    onLevel(at.map((part, i) => (i === axis ? (with_[i] ?? part) : part)) as Vector);
+  const level = (with_: number | string) => onLevel((['x', 'y', 'z'] as const)[axis] ?? 'z', with_);
   const others = points.flatMap((other, i) => {
     const place = atOf(other);
-    return i + 1 === number || place === null ? [] : [{ number: i + 1, place }];
+    return i + 1 === number || place === null ? [] : [i + 1];
   });
   return (
     <div className="d-flex gap-1 mb-1">
@@ -126,14 +126,17 @@ function LevelFields({ number, at, points, onLevel }: LevelProps) {
         aria-label={`Level point ${number} with`}
         value=""
         onChange={(event) => {
-          const chosen = others.find((other) => String(other.number) === event.target.value);
-          if (chosen !== undefined) {
-            tell(level(chosen.place));
+          if (event.target.value !== 'pointed') {
+            tell(level(Number(event.target.value) - 1));
           } else {
             ask({
               words: `Level point ${number} with which port or clamp?`,
               kinds: ['port', 'clamp'],
-              take: (target) => level(target.at.toArray().map((part) => Math.round(part * 1e6) / 1e6)),
+              take: async ({ anchor }) => {
+                if (typeof anchor === 'string') {
+                  await level(anchor);
+                }
+              },
             });
           }
         }}
@@ -142,8 +145,8 @@ function LevelFields({ number, at, points, onLevel }: LevelProps) {
           with …
         </option>
         {others.map((other) => (
-          <option key={other.number} value={other.number}>
-            point {other.number}
+          <option key={other} value={other}>
+            point {other}
           </option>
         ))}
         <option value="pointed">a port or clamp, pointed at…</option>

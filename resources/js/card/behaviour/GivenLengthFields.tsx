@@ -1,10 +1,12 @@
-import { NumberField } from '../../job/NumberField';
+import { NumberField, PercentField } from '../../job/NumberField';
 import { tell } from '../../job/tell';
+import { useJob } from '../../job/useJob';
 import { Row } from '../../ui/Section';
-import { type BehaviourProps, tidy } from './props';
+import type { BehaviourProps } from './props';
 
 /** How long it is: told by its length, or by its slack over the straight between its ends. */
-export function GivenLengthFields({ route, solved, onChange }: BehaviourProps) {
+export function GivenLengthFields({ run, route, onChange }: BehaviourProps) {
+  const { lay } = useJob();
   const bySlack = route.slack !== undefined;
   return (
     <>
@@ -13,15 +15,7 @@ export function GivenLengthFields({ route, solved, onChange }: BehaviourProps) {
           className="form-select form-select-sm"
           aria-label="Told by"
           value={bySlack ? 'slack' : 'length'}
-          onChange={(event) =>
-            tell(
-              onChange(
-                event.target.value === 'slack'
-                  ? { length: undefined, slack: 0.08 }
-                  : { slack: undefined, length: tidy(solved.length) },
-              ),
-            )
-          }
+          onChange={(event) => tell(lay(run.id, { do: 'tell-by', by: event.target.value as 'length' | 'slack' }))}
         >
           <option value="length">its length</option>
           <option value="slack">its slack</option>
@@ -29,13 +23,7 @@ export function GivenLengthFields({ route, solved, onChange }: BehaviourProps) {
       </Row>
       {bySlack ? (
         <Row label="Slack">
-          <NumberField
-            label="Slack"
-            plain
-            unit="%"
-            value={typeof route.slack === 'number' ? Math.round(route.slack * 1e6) / 1e4 : route.slack}
-            onChange={(slack) => onChange({ slack: typeof slack === 'number' ? slack / 100 : `(${slack}) / 100` })}
-          />
+          <PercentField label="Slack" value={route.slack} onChange={(slack) => onChange({ slack })} />
         </Row>
       ) : (
         <Row label="Length">

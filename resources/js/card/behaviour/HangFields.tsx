@@ -2,14 +2,14 @@ import { lengthWithUnit, show } from '../../job/format';
 import { Row } from '../../ui/Section';
 import { RouteSlider } from '../RouteSlider';
 import { GivenLengthFields } from './GivenLengthFields';
-import { type BehaviourProps, byLength, spanOf } from './props';
+import { type BehaviourProps, byLength } from './props';
 
-const bySlack = (slack: number) => ({ slack: slack / 100 });
+const bySlack = (slack: number) => ({ slack });
 
 /** A cable that hangs: its length or slack, and what follows from it. */
 export function HangFields(props: BehaviourProps) {
   const { run, route, solved } = props;
-  const span = spanOf(solved);
+  const [least = 0, most = 0] = solved.length_range ?? [];
   const facts = solved.shape?.kind === 'hang' ? solved.shape : null;
   const isSlack = route.slack !== undefined;
   return (
@@ -18,10 +18,10 @@ export function HangFields(props: BehaviourProps) {
       <RouteSlider
         run={run.id}
         label={isSlack ? 'Slack by hand' : 'Length by hand'}
-        value={isSlack ? Number(route.slack) * 100 : solved.length}
-        least={isSlack ? 0.5 : span * 1.005}
-        most={isSlack ? 100 : span * 2}
-        step={isSlack ? 0.5 : span / 400}
+        value={isSlack ? Number(route.slack) : solved.length}
+        least={isSlack ? 0.005 : least}
+        most={isSlack ? 1 : most}
+        step={isSlack ? 0.005 : 'any'}
         route={isSlack ? bySlack : byLength}
       />
       {facts?.spans !== undefined && (

@@ -7,17 +7,17 @@ import { Button } from '../../ui/Button';
 import { IconButton } from '../../ui/IconButton';
 import { Row } from '../../ui/Section';
 import { RouteSlider } from '../RouteSlider';
-import { type BehaviourProps, byLength, spanOf } from './props';
+import { type BehaviourProps, byLength } from './props';
 
 /** A hose sprung between its ends: its length, the lengths that would do, and the shapes it may rest in. */
 export function SpringFields({ run, route, solved, onChange }: BehaviourProps) {
   const { item } = useJob();
-  const span = spanOf(solved);
+  const [least = 0, most = 0] = solved.length_range ?? [];
   const facts = solved.shape?.kind === 'spring' ? solved.shape : null;
   const shapes = facts?.shapes ?? [];
   const shape = Number(route.shape ?? 0);
   const sold = (item('stock', run.stock)?.lengths ?? []).map(Number).sort((a, b) => a - b);
-  const shortest = facts?.shortest == null ? null : Math.ceil(facts.shortest);
+  const suggested = facts?.suggested ?? null;
   return (
     <>
       <Row label="Length, sockets with it">
@@ -27,9 +27,9 @@ export function SpringFields({ run, route, solved, onChange }: BehaviourProps) {
         run={run.id}
         label="Length by hand"
         value={solved.length}
-        least={span * 1.01}
-        most={span * 2.5}
-        step={span / 400}
+        least={least}
+        most={most}
+        step="any"
         route={byLength}
       />
       {sold.length > 0 && (
@@ -37,7 +37,7 @@ export function SpringFields({ run, route, solved, onChange }: BehaviourProps) {
           <select
             className="form-select form-select-sm"
             aria-label="Length it is sold in"
-            value={sold.find((one) => Math.abs(one - Number(route.length)) < 0.5) ?? ''}
+            value={facts?.sold_as ?? ''}
             onChange={(event) => tell(onChange({ length: Number(event.target.value) }))}
           >
             <option value="" disabled>
@@ -62,14 +62,11 @@ export function SpringFields({ run, route, solved, onChange }: BehaviourProps) {
           </span>
         </Row>
       )}
-      {shortest !== null &&
-        sold.length === 0 &&
-        solved.movement === null &&
-        Math.abs(shortest - Number(route.length)) > 0.5 && (
-          <Button onClick={() => tell(onChange({ length: shortest }))}>
-            {`Use the shortest, ${lengthWithUnit(shortest, 0)}`}
-          </Button>
-        )}
+      {suggested !== null && (
+        <Button onClick={() => tell(onChange({ length: suggested }))}>
+          {`Use the shortest, ${lengthWithUnit(suggested, 0)}`}
+        </Button>
+      )}
       {shapes.length > 1 && (
         <Row label={`Shape ${shape + 1} of ${shapes.length}`}>
           <IconButton

@@ -1,8 +1,9 @@
+import { api } from '../../api/client';
 import type { Run, RunEnd } from '../../api/types';
 import { NumberField } from '../../job/NumberField';
 import { allPorts } from '../../job/newItems';
 import { tell } from '../../job/tell';
-import { freshId, useJob } from '../../job/useJob';
+import { useJob } from '../../job/useJob';
 import { Button } from '../../ui/Button';
 import { Choice, named } from '../../ui/Choice';
 import { Row } from '../../ui/Section';
@@ -15,25 +16,12 @@ interface Props extends BehaviourProps {
 
 /** What winds round another run, or lies beside it: from where to where, how steeply, and where its ends lead. */
 export function WrapFields({ run, route, hosts, onChange, onEnds }: Props) {
-  const { items, put } = useJob();
+  const { state, put, lay } = useJob();
   const byTurns = route.turns !== undefined;
   const strand = Number(route.strand ?? 0);
   const addStrand = async () => {
-    const beside = items('runs').filter((other) => other.route.kind === 'wrap' && other.route.host === route.host);
-    const next = 1 + Math.max(...beside.map((other) => Number(other.route.strand ?? 0)));
-    const id = freshId(items('runs'), run.id);
-    await put(
-      'runs',
-      {
-        ...run,
-        id,
-        name: `${run.name ?? run.id}, strand ${next + 1}`,
-        from: undefined,
-        to: undefined,
-        route: { ...route, strand: next },
-      },
-      'Add a strand beside it',
-    );
+    const { item } = await api.newItem(state.id, { kind: 'strand', run: run.id });
+    await put('runs', item as unknown as Run, 'Add a strand beside it');
   };
   return (
     <>
@@ -65,15 +53,7 @@ export function WrapFields({ run, route, hosts, onChange, onEnds }: Props) {
             ['turns', 'its turns'],
             ['beside', 'no turn: beside it'],
           ]}
-          onChange={(told) =>
-            tell(
-              onChange(
-                told === 'pitch'
-                  ? { turns: undefined, pitch: 60 }
-                  : { pitch: undefined, turns: told === 'turns' ? 5 : 0 },
-              ),
-            )
-          }
+          onChange={(by) => tell(lay(run.id, { do: 'tell-by', by: by as 'pitch' | 'turns' | 'beside' }))}
         />
       </Row>
       {!byTurns && (

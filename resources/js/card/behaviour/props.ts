@@ -8,12 +8,5 @@ export interface BehaviourProps {
   onChange: (changed: Partial<Route>) => Promise<void>;
 }
 
-/** How far apart the ends of a curve are. */
-export const spanOf = (solved: SolvedRun) => {
-  const [from, to] = [solved.path[0]?.from ?? [0, 0, 0], solved.path.at(-1)?.to ?? [0, 0, 0]];
-  return Math.hypot(...to.map((part, axis) => part - (from[axis] ?? 0)));
-};
-
-export const tidy = (amount: number) => Math.round(amount * 10) / 10;
-
-export const byLength = (amount: number) => ({ length: tidy(amount) });
+/** The route with the length that a hand is at, to a tenth of a millimetre. */
+export const byLength = (amount: number) => ({ length: Math.round(amount * 10) / 10 });

@@ -82,7 +82,7 @@ export function PiecesPanel() {
             {index < pieces.length - 1 && (
               <JointState
                 joint={joined?.joints[index]}
-                onPull={(pull) => change(pull.piece, pulled(pieces[pull.piece] ?? piece, pull))}
+                onPull={(pull) => change(pull.piece, { from: pull.from as Vector, to: pull.to as Vector })}
               />
             )}
           </li>
@@ -116,28 +116,18 @@ function JointState({ joint, onPull }: { joint: Joint | undefined; onPull: (pull
   const { pull } = joint;
   return (
     <div className="joint">
-      <Mark status={joint.short > 1e-6 ? 'violation' : 'good'} />
+      <Mark status={joint.has_room ? 'good' : 'violation'} />
       <span className="flex-grow-1">
         {words}
-        {joint.short > 1e-6 ? `, ${lengthWithUnit(joint.short)} short for its bends` : ', has room'}
+        {joint.has_room ? ', has room' : `, ${lengthWithUnit(joint.short)} short for its bends`}
       </span>
-      {joint.short > 1e-6 && pull !== null && (
+      {!joint.has_room && pull !== null && (
         <Button onClick={() => onPull(pull)}>
           {pull.by > 0 ? 'Lengthen' : 'Shorten'} piece {pull.piece + 1} at its {pull.at_end ? 'end' : 'start'} by{' '}
           {length(Math.abs(pull.by))}
         </Button>
       )}
-      {joint.short > 1e-6 && pull === null && <span className="quiet">no pull of one piece makes room</span>}
+      {!joint.has_room && pull === null && <span className="quiet">no pull of one piece makes room</span>}
     </div>
   );
-}
-
-/** A piece with one of its ends pulled along it. */
-function pulled({ from, to }: Piece, { at_end, by }: Pull): Partial<Piece> {
-  const [start, end] = [from.map(Number), to.map(Number)];
-  const way = end.map((part, axis) => part - (start[axis] ?? 0));
-  const long = Math.hypot(...way) || 1;
-  const moved = (point: number[], sign: number) =>
-    point.map((part, axis) => Math.round((part + (sign * by * (way[axis] ?? 0)) / long) * 1e6) / 1e6) as Vector;
-  return at_end ? { to: moved(end, 1) } : { from: moved(start, -1) };
 }

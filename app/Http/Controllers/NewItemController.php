@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Catalogue\Catalogue;
+use App\Editing\JobFiles;
+use App\Http\RequestBody;
+use App\Models\Job;
+use App\Settling\SettledShape;
+use Bowline\Editing\EditError;
+use Bowline\Exchange\CatalogueStock;
+use Bowline\Job as CoreJob;
+use Bowline\Job\FreshId;
+use Bowline\Job\Node;
+use Bowline\Job\Part\PartKind;
+use Bowline\Proposals\NewItem;
+use Bowline\Routing\LaidRun;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use stdClass;
+
+/** What a new item of a job begins as; not kept. */
+final readonly class NewItemController
+{
+    public function __construct(
+        private JobFiles $files,
+        private Catalogue $catalogue,
+    ) {
+    }
+
+    public function __invoke(Request $request, Job $job): JsonResponse
+    {
+        $body = RequestBody::of($request, 'newItem');
+        $file = $this->files->file($job);
+        $new = new NewItem($file);
+        [$list, $item] = match ($body->get('kind')->text()) {
+            'fitting' => ['fittings', $new->fitting('Fitting')],
+            'part' => ['fittings', $new->part(PartKind::from($body->get('part')->text()))],
+            'box' => ['surroundings', $new->box()],
+            'cylinder' => ['surroundings', $new->cylinder()],
+            'panel' => ['surroundings', $new->panel()],
+            'mesh' => [
+                'surroundings',
+                $new->mesh($body->get('name')->text(), $body->get('mesh')->text(), $body->get('extent')->value),
+            ],
+            'stock' => ['stock', $new->stock()],
+            'catalogue' => ['stock', $this->fromCatalogue($body, $file)],
+            'run' => ['runs', self::run($body, $job, $new)],
+            'strand' => ['runs', $new->strand($this->files->item($job, 'runs', $body->get('run')->text()))],
+            default => ['clamps', $body->find('run') === null ? $new->clamp() : $this->clampOn($body, $job, $new)],
+        };
+
+        return response()->json(['list' => $list, 'item' => $item]);
+    }
+
+    private function clampOn(Node $body, Job $job, NewItem $new): stdClass
+    {
+        $id = $body->get('run')->text();
+        $core = CoreJob::read($this->files->around($job, [$id]));
+        $vertex = $body->get('vertex');
+
+        return $new->clampOn(
+            $this->laid($job, $core, $id),
+            $core->site->values->count($vertex, 'the number of a leg'),
+            $core->site->values->vector($body->get('at')),
+        );
+    }
+
+    private function laid(Job $job, CoreJob $core, string $id): LaidRun
+    {
+        $run = SettledShape::shown($job, $core->runs[$id] ?? throw new EditError('There is no such run.'));
+
+        return $run->route->lay($run);
+    }
+
+    private static function run(Node $body, Job $job, NewItem $new): stdClass
+    {
+        $stock = $body->get('stock')->text();
+        $radius = ($job->remembered->stock ?? null) === $stock ? $job->remembered->radius ?? null : null;
+
+        return $new->run(
+            $body->get('name')->text(),
+            $stock,
+            $body->get('from')->text(),
+            $body->get('to')->text(),
+            is_numeric($radius) ? (float) $radius : null,
+        );
+    }
+
+    private function fromCatalogue(Node $body, stdClass $file): stdClass
+    {
+        $number = $body->get('part_number');
+        $row = $this->catalogue->row($number->text()) ??
+            throw $number->error(sprintf('the catalogue has no “%s”', $number->text()));
+        $taken = array_map(
+            static fn (Node $stock): string => $stock->get('id')->text(),
+            (new Node($file))->list('stock'),
+        );
+
+        return CatalogueStock::stock(FreshId::of($number->text(), $taken), $row->cells());
+    }
+}

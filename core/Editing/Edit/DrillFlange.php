@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Editing\Edit;
+
+use Bowline\Editing\EditError;
+use Bowline\Editing\RunDraft;
+use Bowline\Editing\RunEdit;
+use Bowline\Job\FileValue;
+use Bowline\Job\Node;
+use Bowline\Job\Site;
+use stdClass;
+
+/** Gives a flange of the run another number of bolt holes; those of a plate without any lie at four fifths of it. */
+final readonly class DrillFlange implements RunEdit
+{
+    private const CIRCLE_SHARE = 0.8;
+
+    private const HOLE = 12;
+
+    /**
+     * @param  'from'|'to'  $end
+     * @param  int|float|string  $count  as the file has it
+     */
+    public function __construct(
+        private string $end,
+        private int|float|string $count,
+    ) {
+    }
+
+    public static function word(): string
+    {
+        return 'drill-flange';
+    }
+
+    public static function label(): string
+    {
+        return 'Change the bolt holes of %s';
+    }
+
+    public static function read(Node $body, RunDraft $draft, Site $site): self
+    {
+        $count = $body->get('count');
+        $site->values->count($count, 'the number of holes');
+
+        return new self(
+            $body->get('end')->text() === 'from' ? 'from' : 'to',
+            is_string($count->value) || is_int($count->value) || is_float($count->value) ? $count->value : 0,
+        );
+    }
+
+    /** @throws EditError when there is no flange */
+    public function apply(RunDraft $draft): void
+    {
+        $run = $draft->laid->run;
+        $flange = ($this->end === 'from' ? $run->from : $run->to)->end->flange();
+        $said = $draft->end($this->end)->end ?? null;
+        if ($flange === null || ! $said instanceof stdClass) {
+            throw new EditError('This end has no flange to drill.');
+        }
+        $holes = $said->holes ?? null;
+        $said->holes = (object) [
+            'circle' => FileValue::roundForFile($flange->outsideDiameter * self::CIRCLE_SHARE),
+            'diameter' => self::HOLE,
+            ...$holes instanceof stdClass ? get_object_vars($holes) : [],
+            'count' => $this->count,
+        ];
+    }
+}

@@ -1,0 +1,218 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Proposals;
+
+use Bowline\Editing\EditError;
+use Bowline\Geometry\Vector;
+use Bowline\Job\FileValue;
+use Bowline\Job\FreshId;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\Part\PartKind;
+use Bowline\Routing\LaidRun;
+use stdClass;
+
+/** What a new item of a job begins as, in the shape of the job file; everything about it is changed afterwards. */
+final readonly class NewItem
+{
+    /** Apart from one another fittings are put down, mm. */
+    private const PART_APART = 400;
+
+    private const FITTING_APART = 500;
+
+    /** A tube of EN 10305-1 that is bent by hand, mm: outside diameter, wall, usual and least radius, grip. */
+    private const TUBE = ['od' => 12, 'wall' => 1.5, 'radius' => 30, 'min_radius' => 24, 'min_straight' => 20];
+
+    /** Density of steel, kg/m³. */
+    private const STEEL = 7850;
+
+    /** A clamp is as wide as its tube, and this at least, mm. */
+    private const CLAMP_WIDTH = 10;
+
+    /** Places pointed at by hand are kept to this, mm. */
+    private const HAND = 0.1;
+
+    /** @param  stdClass  $file  the job file */
+    public function __construct(private stdClass $file)
+    {
+    }
+
+    /** @return stdClass a fitting of a box with one port, beside those that are there */
+    public function fitting(string $name): stdClass
+    {
+        return $this->named('fittings', $name, [
+            'pose' => (object) ['at' => [self::FITTING_APART * $this->count('fittings'), 0, 100]],
+            'body' => (object) ['shape' => 'box', 'size' => [200, 200, 200]],
+            'ports' => [(object) ['id' => 'out', 'name' => 'Outlet', 'at' => [0, 0, 100], 'axis' => '+z']],
+        ]);
+    }
+
+    /** @return stdClass a fitting that is made by a few numbers */
+    public function part(PartKind $kind): stdClass
+    {
+        return $this->named('fittings', $kind->title(), [
+            'pose' => (object) ['at' => [self::PART_APART * $this->count('fittings'), 0, 100]],
+            'part' => (object) ['kind' => $kind->value],
+        ]);
+    }
+
+    public function box(): stdClass
+    {
+        return $this->named('surroundings', 'Box', [
+            'shape' => 'box', 'pose' => (object) ['at' => [0, 0, 0]], 'size' => [400, 400, 200],
+        ]);
+    }
+
+    public function cylinder(): stdClass
+    {
+        return $this->named('surroundings', 'Cylinder', [
+            'shape' => 'cylinder', 'pose' => (object) ['at' => [0, 0, 0]], 'diameter' => 200, 'height' => 400,
+        ]);
+    }
+
+    /** @return stdClass a panel that stands up, its front towards −y */
+    public function panel(): stdClass
+    {
+        return $this->named('surroundings', 'Panel', [
+            'shape' => 'panel',
+            'pose' => (object) ['at' => [0, 300, 200], 'turn' => (object) ['about' => '+x', 'by' => 90]],
+            'width' => 600,
+            'height' => 400,
+            'thickness' => 10,
+        ]);
+    }
+
+    /**
+     * @param  string  $mesh  names its triangles
+     * @param  mixed  $extent  lowest and highest corner, as in the file
+     */
+    public function mesh(string $name, string $mesh, mixed $extent): stdClass
+    {
+        return $this->named('surroundings', $name, [
+            'shape' => 'mesh', 'mesh' => $mesh, 'extent' => $extent, 'pose' => (object) ['at' => [0, 0, 0]],
+        ]);
+    }
+
+    public function clamp(): stdClass
+    {
+        return $this->named('clamps', 'Clamp '.($this->count('clamps') + 1), [
+            'at' => [0, 0, 0], 'axis' => '+x', 'bore' => self::TUBE['od'], 'width' => self::TUBE['od'],
+        ]);
+    }
+
+    /**
+     * A clamp on a leg of a run where it was pointed at: its axis is that of the leg, its bore that of the tube.
+     *
+     * @param  int  $vertex  at the far end of the leg
+     * @param  Vector  $at  on the outside of the run or near it, mm
+     *
+     * @throws EditError when the run has no such leg
+     */
+    public function clampOn(LaidRun $run, int $vertex, Vector $at): stdClass
+    {
+        $start = $run->vertices[$vertex - 1] ?? null;
+        $end = $run->vertices[$vertex] ?? null;
+        if ($start === null || $end === null) {
+            throw new EditError(sprintf('There is no leg %d to put a clamp on.', $vertex));
+        }
+        $axis = $end->at->minus($start->at)->unit();
+        $along = round($at->minus($start->at)->dot($axis) / self::HAND) * self::HAND;
+        $od = $run->run->stock->section->outsideDiameter;
+
+        return $this->named('clamps', 'Clamp '.($this->count('clamps') + 1), [
+            'at' => FileValue::vector($start->at->plus($axis->times($along))),
+            'axis' => $axis->axisName() ?? FileValue::vector($axis),
+            'bore' => FileValue::roundForFile($od),
+            'width' => FileValue::roundForFile(max(self::CLAMP_WIDTH, round($od))),
+        ]);
+    }
+
+    public function stock(): stdClass
+    {
+        return $this->named('stock', sprintf('Tube %s × %s', self::TUBE['od'], self::TUBE['wall']), [
+            'kind' => 'tube',
+            'section' => (object) ['shape' => 'round', 'od' => self::TUBE['od'], 'wall' => self::TUBE['wall']],
+            'bend' => (object) [
+                'radius' => self::TUBE['radius'],
+                'min_radius' => self::TUBE['min_radius'],
+                'min_straight' => self::TUBE['min_straight'],
+            ],
+            'density' => self::STEEL,
+        ]);
+    }
+
+    /**
+     * A rigid run from one port to another, not led anywhere yet.
+     *
+     * @param  float|null  $radius  chosen last for this stock, mm
+     */
+    public function run(string $name, string $stock, string $from, string $to, ?float $radius): stdClass
+    {
+        $open = static fn (string $port): stdClass => (object) [
+            'port' => $port,
+            'end' => (object) ['type' => 'open'],
+        ];
+
+        return $this->named('runs', $name, [
+            'stock' => $stock,
+            'from' => $open($from),
+            'to' => $open($to),
+            'route' => (object) [
+                'kind' => 'corners',
+                ...$radius === null ? [] : ['corner' => (object) ['radius' => FileValue::roundForFile($radius)]],
+                'stops' => [],
+            ],
+        ]);
+    }
+
+    /**
+     * A strand more beside one that is wound round another run: after the last there is.
+     *
+     * @param  stdClass  $run  as it stands in the file
+     *
+     * @throws JobError when it is wound round nothing
+     */
+    public function strand(stdClass $run): stdClass
+    {
+        $node = new Node($run);
+        $host = $node->get('route')->get('host')->value;
+        $last = 0;
+        foreach ((new Node($this->file))->list('runs') as $other) {
+            $route = $other->find('route');
+            $number = $route?->find('strand')->value ?? 0;
+            if ($route?->find('host')?->value === $host && is_numeric($number)) {
+                $last = max($last, (int) $number);
+            }
+        }
+        $name = $node->find('name')?->text() ?? $node->get('id')->text();
+        $strand = clone $run;
+        unset($strand->from, $strand->to);
+        $strand->route = (object) [...get_object_vars($node->get('route')->object()), 'strand' => $last + 1];
+        $strand->name = sprintf('%s, strand %d', $name, $last + 2);
+        $strand->id = FreshId::of($name, $this->ids('runs'));
+
+        return $strand;
+    }
+
+    /** @param  array<string, mixed>  $more */
+    private function named(string $list, string $name, array $more): stdClass
+    {
+        return (object) ['id' => FreshId::of($name, $this->ids($list)), 'name' => $name, ...$more];
+    }
+
+    private function count(string $list): int
+    {
+        return count((new Node($this->file))->list($list));
+    }
+
+    /** @return list<string> */
+    private function ids(string $list): array
+    {
+        return array_map(
+            static fn (Node $item): string => $item->find('id')?->text() ?? '',
+            (new Node($this->file))->list($list),
+        );
+    }
+}

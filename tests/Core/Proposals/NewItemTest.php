@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Editing\EditError;
+use Bowline\Exchange\CatalogueStock;
+use Bowline\Geometry\Vector;
+use Bowline\Job;
+use Bowline\Job\Node;
+use Bowline\Job\Part\PartKind;
+use Bowline\Job\Schema;
+use Bowline\Job\Values;
+use Bowline\Proposals\NewItem;
+use Tests\Jobs;
+
+it('begins items that a job takes as they are', function (string $list, callable $make): void {
+    $file = Jobs::file([['at' => [0, 0, 300]]], ['at' => [400, 0, 300]]);
+    $item = $make(new NewItem($file));
+    $kinds = ['fittings' => 'fitting', 'surroundings' => 'surrounding', 'clamps' => 'clamp', 'stock' => 'stock'];
+    Schema::check(Jobs::object((array) $item), 'job.json#/$defs/'.$kinds[$list]);
+    $file->{$list} = [...$file->{$list} ?? [], Jobs::object((array) $item)];
+    expect(Job::read($file)->runs)->toHaveKey('run');
+})->with([
+    'a fitting' => ['fittings', fn (NewItem $new) => $new->fitting('Fitting')],
+    ...array_combine(
+        array_map(static fn (PartKind $kind): string => $kind->title(), PartKind::cases()),
+        array_map(
+            static fn (PartKind $kind): array => ['fittings', fn (NewItem $new) => $new->part($kind)],
+            PartKind::cases(),
+        ),
+    ),
+    'a box' => ['surroundings', fn (NewItem $new) => $new->box()],
+    'a cylinder' => ['surroundings', fn (NewItem $new) => $new->cylinder()],
+    'a panel' => ['surroundings', fn (NewItem $new) => $new->panel()],
+    'a mesh' => ['surroundings', fn (NewItem $new) => $new->mesh('Bed', 'bed', [[-9, -9, 0], [9, 9, 5]])],
+    'a clamp' => ['clamps', fn (NewItem $new) => $new->clamp()],
+    'stock' => ['stock', fn (NewItem $new) => $new->stock()],
+]);
+
+it('gives each a name and an id that nothing has, beside what is there', function (): void {
+    $file = Jobs::file([], ['at' => [0, 0, 300]]);
+    $first = (new NewItem($file))->part(PartKind::Pump);
+    // The pump of the job has the id already, and one fitting stands there.
+    expect([$first->id, $first->name, $first->pose->at[0]])->toBe(['pump-2', 'Pump', 400]);
+    $file->fittings[] = $first;
+    expect((new NewItem($file))->part(PartKind::Pump)->id)->toBe('pump-3');
+});
+
+it('puts a clamp on the axis of the leg that was pointed at, as wide as its tube and 10 at least', function (
+    float $od,
+    float $width,
+): void {
+    $file = Jobs::file([['at' => [0, 0, 300]]], ['at' => [400, 0, 300]], [
+        'section' => ['shape' => 'round', 'od' => $od, 'wall' => 0.5],
+    ]);
+    // Pointed at on the outside of the level leg, 123.46 along it.
+    $clamp = (new NewItem($file))->clampOn(Jobs::laid($file), 2, new Vector(123.46, 3, 306));
+    expect([$clamp->at, $clamp->axis, $clamp->bore, $clamp->width])->toEqual([[123.5, 0, 300], '+x', $od, $width])
+        ->and(fn () => (new NewItem($file))->clampOn(Jobs::laid($file), 9, Vector::zero()))
+        ->toThrow(EditError::class, 'no leg 9');
+})->with([[12, 12], [6, 10], [22.4, 22]]);
+
+it('lays a strand more beside the last one', function (): void {
+    $file = Jobs::file([], ['at' => [0, 0, 900]]);
+    $winding = static fn (string $id, array $more): stdClass => Jobs::object([
+        'id' => $id, 'name' => 'Trace', 'stock' => 't12', 'from' => ['port' => 'pump.out'],
+        'route' => ['kind' => 'wrap', 'host' => 'run', 'pitch' => 60, ...$more],
+    ]);
+    $file->runs = [$file->runs[0], $winding('trace', []), $winding('trace-2', ['strand' => 1])];
+    $strand = (new NewItem($file))->strand($file->runs[1]);
+    expect([$strand->id, $strand->name, $strand->route->strand, $strand->route->pitch])
+        ->toBe(['trace-3', 'Trace, strand 3', 2, 60])
+        ->and($strand)->not->toHaveProperty('from');
+});
+
+it('makes stock of a size of the catalogue, and a size of that stock again', function (array $more): void {
+    $row = [
+        'part_number' => 'H-25', 'kind' => 'hose', 'name' => 'Hose 25', 'standard' => '', 'od' => 35.0, 'wall' => 5.0,
+        'radius' => 150.0, 'min_radius' => 120.0, 'min_straight' => 0.0, 'density' => 1500.0, 'moving_radius' => null,
+        'mass' => null, 'stiffness' => null, 'pressure_shortest' => null, 'pressure_longest' => null, 'layers' => '',
+        ...$more,
+    ];
+    $stock = CatalogueStock::stock('h25', $row);
+    Schema::check(Jobs::object((array) $stock), 'job.json#/$defs/stock');
+    $back = CatalogueStock::row(new Node(Jobs::object((array) $stock)), Values::read(new Node((object) [])));
+    expect($back)->toEqual($row);
+})->with([
+    'with nothing more' => [[]],
+    'a solid one' => [['kind' => 'rod', 'wall' => 0.0]],
+    'with all that a hose has' => [
+        [
+            'moving_radius' => 180.0, 'mass' => 0.7, 'stiffness' => 1.25, 'pressure_shortest' => -4.0,
+            'pressure_longest' => 2.0, 'layers' => 'inner tube 27; braid 30; cover 35',
+        ],
+    ],
+]);

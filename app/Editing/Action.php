@@ -10,7 +10,7 @@ use Bowline\Job\Node;
 final readonly class Action
 {
     /**
-     * @param  list<Node>  $edits  each  with `list`, `id`, `item` (null deletes) and perhaps `was`, the item it was
+     * @param  list<Node>  $edits  each with `list`, `id`, `item` (null deletes) and perhaps `was`, the item it was
      *     made from
      * @param  Node|null  $header  `name`, `show_units`, `values`; what is left out stays
      * @param  Node|null  $headerWas  the header that the change of it was made from

@@ -24,7 +24,7 @@ final readonly class BendPath
      *
      * @param  Vector  $from  the end face
      * @param  Vector  $along  unit, the way the tube lies there
-     * @param  Vector  $normal  unit  and square to it: about this the first bend turns, right-handed, before its
+     * @param  Vector  $normal  unit and square to it: about this the first bend turns, right-handed, before its
      *     rotation
      * @return non-empty-list<Vector>
      */

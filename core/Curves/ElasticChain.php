@@ -339,9 +339,9 @@ final class ElasticChain
      * directions. Four right sides are eliminated together along the chain: the residual and the three columns of
      * the constraint.
      *
-     * @param  float|null  $shift  what  is added to every eigenvalue of the second variation; null for a positive
+     * @param  float|null  $shift  what is added to every eigenvalue of the second variation; null for a positive
      *     approximation of it
-     * @param  list<float>|null  $rightE  right  side along the first direction of each tangent; with $rightG in place
+     * @param  list<float>|null  $rightE  right side along the first direction of each tangent; with $rightG in place
      *     of minus the gradient
      * @param  list<float>|null  $rightG
      * @param  array{float, float, float}|null  $gap  excess of the way

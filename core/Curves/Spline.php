@@ -381,7 +381,7 @@ final class Spline
      * The largest curvature. At a told point it is continuous but may turn down sharply, so it is looked for within
      * each span by itself, by golden section about every point that has nearly as much as the largest.
      *
-     * @param  array<int, list<array{float, float, float}>>  $looks  of  each span: place in it, curvature and developed
+     * @param  array<int, list<array{float, float, float}>>  $looks  of each span: place in it, curvature and developed
      *     length of each point
      * @param  float  $most  the largest at any of them
      * @return array{float, float} the largest curvature, and the developed length where it is

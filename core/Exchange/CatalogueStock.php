@@ -27,7 +27,10 @@ final class CatalogueStock
             array_map(static fn (string $key): int|float|null => isset($row[$key]) ? $number($key) : null, $keys),
         );
         $given = static fn (mixed $value): bool => $value !== null;
-        $pressure = [$optional('pressure_shortest')['pressure_shortest'], $optional('pressure_longest')['pressure_longest']];
+        $pressure = [
+            $optional('pressure_shortest')['pressure_shortest'],
+            $optional('pressure_longest')['pressure_longest'],
+        ];
         $layers = CatalogueRows::readLayers($text(CatalogueRows::LAYERS), (float) ($row['od'] ?? 0.0)) ?? [];
 
         return (object) [

@@ -15,7 +15,7 @@ final readonly class Movement
 {
     /**
      * @param  array{Hinge, float}|null  $swing  about which line and from which angle, and to which, radians; or
-     * @param  array{Vector, Vector, float}|null  $to  the  second place, and the turn from the first: about what, and
+     * @param  array{Vector, Vector, float}|null  $to  the second place, and the turn from the first: about what, and
      *     how far in radians
      */
     private function __construct(

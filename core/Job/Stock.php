@@ -20,7 +20,7 @@ final readonly class Stock
      * @param  float  $density  kg/m³
      * @param  float  $massPerMetre  kg
      * @param  float|null  $stiffness  against bending, N·mm²; null when no maker gives it
-     * @param  array{float, float}|null  $pressure  parts  of its length by which it gets shorter (negative) and longer
+     * @param  array{float, float}|null  $pressure  parts of its length by which it gets shorter (negative) and longer
      *     under pressure
      * @param  list<float>  $lengths  that it is sold in, mm, the shortest first
      */

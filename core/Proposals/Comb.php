@@ -28,7 +28,7 @@ final readonly class Comb
 
     /**
      * @param  list<string>  $ids  of the runs that are combed
-     * @param  float|null  $from  where  the bundle begins, developed length of the run it goes along, mm; null leaves
+     * @param  float|null  $from  where the bundle begins, developed length of the run it goes along, mm; null leaves
      *     room to lead off
      * @param  float|null  $to  where it ends
      * @param  float  $apart  between the outsides of two, mm

@@ -23,7 +23,7 @@ final class RunsBetweenPorts
     private const SLACK = ['hang' => 0.08, 'drape' => 0.15, 'spring' => 0.3];
 
     /**
-     * @param  Node  $body  `stock`,  `behaves` ("hang", "drape", "spring" or "flow"), `slack` as a part, `pairs` with
+     * @param  Node  $body  `stock`, `behaves` ("hang", "drape", "spring" or "flow"), `slack` as a part, `pairs` with
      *     `from` and `to`
      * @param  list<string>  $taken  ids that runs have already
      * @return list<stdClass> the runs as they then stand in the file

@@ -15,7 +15,7 @@ use Bowline\Geometry\Tolerance;
 final readonly class Fillets
 {
     /**
-     * @param  list<int>  $kept  both  ends and the vertices at which it turns; those that coincide or go straight on
+     * @param  list<int>  $kept  both ends and the vertices at which it turns; those that coincide or go straight on
      *     are left out
      * @param  list<int>  $asking  for each of them, the vertex of those that coincide whose radius holds
      * @param  list<float>  $turn  radians at each kept vertex, 0 at both ends

@@ -21,7 +21,7 @@ final class LaidRun
      * @param  list<Leg>  $legs
      * @param  array<int, TiedCorner>  $tied  corners that are tied to something, by vertex
      * @param  float  $adjustedBy  how far stops moved to bring it to its fixed length, mm
-     * @param  list<array{Gate, float, float}>  $gates  clamps  a flexible run is led through, and from where to where
+     * @param  list<array{Gate, float, float}>  $gates  clamps a flexible run is led through, and from where to where
      *     along it, mm
      * @param  float|null  $nearestLength  when they cannot: the nearest length they can reach, mm
      * @param  bool  $jumped  whether the shape it was to follow from has stopped being stable

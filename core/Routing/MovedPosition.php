@@ -13,13 +13,13 @@ final readonly class MovedPosition
     /**
      * @param  float  $part  of the movement, 0 to 1
      * @param  float|null  $angle  of the swing, radians; null when nothing swings
-     * @param  float|null  $taut  the  way between its ends as a part of the length there is for it; null when its
+     * @param  float|null  $taut  the way between its ends as a part of the length there is for it; null when its
      *     length follows its shape
-     * @param  float|null  $twist  by  which its ends are screwed against each other, radians; null when its ends are
+     * @param  float|null  $twist  by which its ends are screwed against each other, radians; null when its ends are
      *     free to turn
-     * @param  array{float, string, Vector}|null  $nearest  how  far off the nearest of the surroundings is, mm; its id;
+     * @param  array{float, string, Vector}|null  $nearest  how far off the nearest of the surroundings is, mm; its id;
      *     where
-     * @param  bool  $jumped  whether  its shape stopped being stable since the position before it, and it jumped to
+     * @param  bool  $jumped  whether its shape stopped being stable since the position before it, and it jumped to
      *     another
      */
     public function __construct(

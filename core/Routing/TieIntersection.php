@@ -358,7 +358,7 @@ final readonly class TieIntersection
     /**
      * Goes along where the lines of a surface meet something, to where that is nearest, or lies on another surface too.
      *
-     * @param  callable(Vector, Vector): list<float>  $meets  where  a line meets the other surface, at most two
+     * @param  callable(Vector, Vector): list<float>  $meets  where a line meets the other surface, at most two
      *     distances in order
      * @param  list<Quadric>  $others
      * @return iterable<Vector>

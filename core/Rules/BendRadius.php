@@ -25,7 +25,8 @@ final class BendRadius implements Rule
             }
             $findings[] = new Finding(
                 'bend-radius',
-                Severity::Violation, Subject::bend($index),
+                Severity::Violation,
+                Subject::bend($index),
                 sprintf('Bend %d is too tight', $index + 1),
                 sprintf(
                     'R %s; this %s needs at least R %s.',
@@ -51,7 +52,8 @@ final class BendRadius implements Rule
             if ($segment->least < $least * (1.0 - Tolerance::CURVE_ACCURACY) - Tolerance::RULE_SLACK) {
                 $findings[] = new Finding(
                     'bend-radius',
-                    Severity::Violation, Subject::curve($segmentIndex),
+                    Severity::Violation,
+                    Subject::curve($segmentIndex),
                     'It is bent too tightly',
                     sprintf(
                         'Its tightest radius is R %s; this %s needs at least R %s.',

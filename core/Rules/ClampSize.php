@@ -24,7 +24,8 @@ final class ClampSize implements Rule
             }
             $findings[] = new Finding(
                 'clamp-size',
-                Severity::Warning, Subject::clamp($laid, $clamp->id, $passage->span),
+                Severity::Warning,
+                Subject::clamp($laid, $clamp->id, $passage->span),
                 sprintf('%s does not fit', $clamp->name),
                 sprintf(
                     'Its bore is %s; this %s is %s outside.',

@@ -18,7 +18,8 @@ final class CutLength implements Rule
             return [
                 new Finding(
                     'cut-length',
-                    Severity::Violation, Subject::run(),
+                    Severity::Violation,
+                    Subject::run(),
                     'Nothing is left to cut',
                     sprintf(
                         'With its trims and what its bends stretch by, the cut length comes to %s.',
@@ -38,7 +39,8 @@ final class CutLength implements Rule
                 return [
                     new Finding(
                         'cut-length',
-                        Severity::Violation, Subject::bend($index),
+                        Severity::Violation,
+                        Subject::bend($index),
                         sprintf('Bend %d stretches by more than it is long', $index + 1),
                         sprintf(
                             'Its stock stretches by %s a degree, and a degree of R %s is %s long. Correct the '.

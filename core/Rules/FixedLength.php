@@ -30,7 +30,8 @@ final class FixedLength implements Rule
         return [
             new Finding(
                 'fixed-length',
-                Severity::Violation, Subject::run(),
+                Severity::Violation,
+                Subject::run(),
                 sprintf('%s too %s', $laid->run->units->say(abs($off)), $off > 0 ? 'long' : 'short'),
                 sprintf(
                     'It is %s; it must be %s ± %s.%s',

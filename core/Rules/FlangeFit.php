@@ -39,7 +39,8 @@ final class FlangeFit implements Rule
         $say = fn (bool $is, Severity $severity, string $message, float $measured, float $required): ?Finding => $is
             ? new Finding(
                 'flange-fit',
-                $severity, Subject::end($laid, $atStart ? 'from' : 'to'),
+                $severity,
+                Subject::end($laid, $atStart ? 'from' : 'to'),
                 sprintf('The flange at %s does not fit', $end->port ?? ($atStart ? 'the start' : 'the end')),
                 $message,
                 $end->at,

@@ -31,7 +31,8 @@ final class KeptAway implements Rule
             if ($off > self::OFF + Tolerance::RULE_SLACK && ! ($which === 'end' && $route->endsFree())) {
                 $findings[] = new Finding(
                     'kept-away',
-                    Severity::Violation, Subject::end($laid, $which === 'start' ? 'from' : 'to'),
+                    Severity::Violation,
+                    Subject::end($laid, $which === 'start' ? 'from' : 'to'),
                     sprintf('Its %s is not where it is kept', $which),
                     sprintf('The shape it is kept in is %s off there.', $laid->run->units->say($off)),
                     $wanted,

@@ -38,7 +38,8 @@ final class Kink implements Rule
             if ($kink > self::ENOUGH + Tolerance::RULE_SLACK) {
                 $findings[] = new Finding(
                     'kink',
-                    Severity::Warning, Subject::clamp($laid, $gate->clamp->id, [$from, $to]),
+                    Severity::Warning,
+                    Subject::clamp($laid, $gate->clamp->id, [$from, $to]),
                     sprintf('It kinks at %s', $gate->clamp->name),
                     sprintf(
                         'It hangs there %.0f° off %s. With less slack it kinks less; one that lies over what it '.

@@ -27,7 +27,8 @@ final class LegRoom implements Rule
             }
             $findings[] = new Finding(
                 'leg-room',
-                Severity::Violation, Subject::leg($leg->toVertex),
+                Severity::Violation,
+                Subject::leg($leg->toVertex),
                 $this->title($leg),
                 sprintf(
                     'Corner to corner it is %s; %s %s.',

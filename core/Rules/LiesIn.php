@@ -21,7 +21,8 @@ final class LiesIn implements Rule
         return [
             new Finding(
                 'lies-in',
-                Severity::Violation, Subject::run(),
+                Severity::Violation,
+                Subject::run(),
                 sprintf('It lies in %s', $name),
                 sprintf(
                     'It is %s inside there. A shorter length, or a nudge to where it should lie, gets it out.',

@@ -29,7 +29,8 @@ final class MovingRadius implements Rule
         return [
             new Finding(
                 'moving-radius',
-                Severity::Violation, Subject::run(),
+                Severity::Violation,
+                Subject::run(),
                 'It is bent too tightly while it moves',
                 sprintf(
                     'At %s of the movement its radius is %s; a %s that moves needs at least R %s.',

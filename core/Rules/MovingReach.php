@@ -21,7 +21,8 @@ final class MovingReach implements Rule
             return [
                 new Finding(
                     'moving-reach',
-                    Severity::Violation, Subject::run(),
+                    Severity::Violation,
+                    Subject::run(),
                     'It is rigid, and what it is joined to moves',
                     'Only a hose or a cable follows a movement: let it hang or spring, or take the movement away.',
                     ($laid->run->to->movement === null ? $laid->run->from : $laid->run->to)->at,
@@ -39,7 +40,8 @@ final class MovingReach implements Rule
         return [
             new Finding(
                 'moving-reach',
-                Severity::Violation, Subject::run(),
+                Severity::Violation,
+                Subject::run(),
                 'It does not reach over the whole movement',
                 sprintf(
                     'At %s of the movement there are %s to span %s.',

@@ -23,7 +23,8 @@ final class MovingTouch implements Rule
         return [
             new Finding(
                 'moving-touch',
-                Severity::Violation, Subject::run(),
+                Severity::Violation,
+                Subject::run(),
                 sprintf('It goes into %s while it moves', $laid->run->around->name($body)),
                 sprintf(
                     'At %s of the movement it is %s inside of it.',

@@ -83,7 +83,8 @@ final class Pressure implements Rule
     {
         return new Finding(
             'pressure',
-            Severity::Violation, Subject::run(),
+            Severity::Violation,
+            Subject::run(),
             $title,
             $message,
             $laid->run->to->at,

@@ -28,7 +28,8 @@ final class Reversal implements Rule
             }
             $findings[] = new Finding(
                 'reversal',
-                Severity::Violation, Subject::bend($index),
+                Severity::Violation,
+                Subject::bend($index),
                 sprintf('The run turns back on itself at bend %d', $index + 1),
                 sprintf(
                     'It turns by %s°; one bend can do less than 179.5°. Lay it round in two.',

@@ -24,7 +24,8 @@ final class SectionFold implements Rule
             }
             $findings[] = new Finding(
                 'section-fold',
-                Severity::Violation, Subject::bend($index),
+                Severity::Violation,
+                Subject::bend($index),
                 sprintf('Bend %d folds into itself', $index + 1),
                 sprintf(
                     'R %s on a %s of %s outside diameter: the inside of the bend has no room; it must be more '.
@@ -52,7 +53,8 @@ final class SectionFold implements Rule
             if ($segment->least <= $halfHeight * (1.0 + Tolerance::CURVE_ACCURACY)) {
                 $findings[] = new Finding(
                     'section-fold',
-                    Severity::Violation, Subject::curve($segmentIndex),
+                    Severity::Violation,
+                    Subject::curve($segmentIndex),
                     'It folds into itself',
                     sprintf(
                         'Its tightest radius is R %s; a %s of %s outside diameter folds at R %s and below.',

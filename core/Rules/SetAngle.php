@@ -32,7 +32,8 @@ final class SetAngle implements Rule
             return [
                 new Finding(
                     'set-angle',
-                    Severity::Violation, Subject::bend($index),
+                    Severity::Violation,
+                    Subject::bend($index),
                     sprintf('Bend %d is set to an angle that no tube springs back from', $index + 1),
                     sprintf(
                         'With the springback of its stock, the bend of %s° is set to %s°. Correct the springback '.

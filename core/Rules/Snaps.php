@@ -17,7 +17,8 @@ final class Snaps implements Rule
         return array_map(
             static fn (MovedPosition $position): Finding => new Finding(
                 'snaps',
-                Severity::Warning, Subject::run(),
+                Severity::Warning,
+                Subject::run(),
                 'It snaps over while it moves',
                 sprintf(
                     'At %s of the movement the shape it is in stops being stable: a real hose would jump to '.

@@ -21,7 +21,8 @@ final class StockRadius implements Rule
         return [
             new Finding(
                 'stock-radius',
-                Severity::Warning, Subject::run(),
+                Severity::Warning,
+                Subject::run(),
                 'Its stock asks for a bend that it does not stand',
                 sprintf(
                     '%s is bent to R %s where nothing else is said, and stands R %s at least. Correct one of the '.

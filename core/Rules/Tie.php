@@ -57,7 +57,8 @@ final class Tie implements Rule
 
         return new Finding(
             'tie',
-            Severity::Violation, Subject::corner($vertex, $number),
+            Severity::Violation,
+            Subject::corner($vertex, $number),
             sprintf('A relation of corner %d does not hold', $vertex),
             sprintf(
                 'It should be %s and misses that by %s.%s',

@@ -26,7 +26,8 @@ final class TooShort implements Rule
 
         return [new Finding(
             'too-short',
-            Severity::Violation, Subject::run(),
+            Severity::Violation,
+            Subject::run(),
             'It does not reach',
             sprintf('There are %s to span %s; it is drawn straight.', $units->say($length), $units->say($distance)),
             $laid->run->from->at->plus($laid->run->to->at)->times(0.5),

@@ -28,7 +28,8 @@ final class Twist implements Rule
         return [
             new Finding(
                 'twist',
-                Severity::Warning, Subject::run(),
+                Severity::Warning,
+                Subject::run(),
                 sprintf('The movement twists it by %s°', Words::number($degrees)),
                 sprintf(
                     'At %s it leaves the plane the hose bends in. Turn the fittings so that all moves in one '.

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 use Bowline\Job\Schema;
 
-it('begins a new item over HTTP, keeps nothing of it, and takes it as an edit', function (array $asked, string $list): void {
+it('begins a new item over HTTP, keeps nothing of it, and takes it as an edit', function (
+    array $asked,
+    string $list,
+): void {
     $job = demo();
     $before = test()->getJson($job)->json('revision');
     $begun = test()->postJson($job.'/new', $asked)->assertOk();
@@ -47,6 +50,8 @@ it('sends the benders that ship with it until the job has its own, and what foll
         // Half as much again as where it rests, where no other is told.
         expect($facts['moving_radius'])->toEqual($stock['bend']['moving_radius'] ?? 1.5 * $stock['bend']['min_radius'])
             ->and($facts['bore'])
-            ->toEqual(isset($stock['section']['wall']) ? $stock['section']['od'] - 2 * $stock['section']['wall'] : null);
+            ->toEqual(
+                isset($stock['section']['wall']) ? $stock['section']['od'] - 2 * $stock['section']['wall'] : null,
+            );
     }
 });

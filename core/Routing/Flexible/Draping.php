@@ -683,7 +683,7 @@ final class Draping
     /**
      * What takes the deepest place of a link out of what it is in, less what friction holds of its way along it.
      *
-     * @param  array<int, array{float, float, float, float}>  $places  weights  of the four nodes about each, by its
+     * @param  array<int, array{float, float, float, float}>  $places  weights of the four nodes about each, by its
      *     number in the link
      * @param  int  $node  the node of the link that lies nearer to its end of the line
      * @param  int  $count  places to a link

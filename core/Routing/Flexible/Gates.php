@@ -22,7 +22,7 @@ final readonly class Gates
 {
     /**
      * @param  list<Gate>  $gates
-     * @param  non-empty-list<float|null>  $spans  length  of each span, one more than there are gates; null where it is
+     * @param  non-empty-list<float|null>  $spans  length of each span, one more than there are gates; null where it is
      *     shared out
      * @param  bool  $withLeads  whether it leaves its ports along their axes
      */

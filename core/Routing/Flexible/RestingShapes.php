@@ -30,7 +30,7 @@ final readonly class RestingShapes implements RouteFacts
     private const SAME_LENGTH = 0.5;
 
     /**
-     * @param  list<array{energy: float, least: float}>  $shapes  ∫κ²  ds in 1/mm, tightest radius in mm; the one it
+     * @param  list<array{energy: float, least: float}>  $shapes  ∫κ² ds in 1/mm, tightest radius in mm; the one it
      *     comes to by itself first
      * @param  float|null  $shortest  mm, leads included; null where no length keeps the radius
      * @param  float|null  $longest  mm; null where it still keeps it at the longest that is looked at

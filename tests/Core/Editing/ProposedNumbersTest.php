@@ -124,7 +124,13 @@ it('holds the direction in which a smooth run goes through a point', function ()
     $file->runs = [$held];
     expect(editedRun($file, ['do' => 'hold-direction', 'point' => 0, 'hold' => false])->route->points)
         ->toEqual([[500, 0, 0]])
-        ->and(fn () => editedRun(smoothCable([['clamp' => 'c']]), ['do' => 'hold-direction', 'point' => 0, 'hold' => true]))
+        ->and(
+            fn () => editedRun(smoothCable([['clamp' => 'c']]), [
+                'do' => 'hold-direction',
+                'point' => 0,
+                'hold' => true,
+            ]),
+        )
         ->toThrow(EditError::class, 'clamp');
 });
 

@@ -11,21 +11,21 @@ namespace Bowline\Curves;
 final class LengthAndBendProjection
 {
     /** Bends of the nodes where it comes out of a clamp, as a part of what they may be elsewhere. */
-    private const AT_CLAMP = 0.94;
+    private const CLAMP_BEND_RATIO = 0.94;
 
     /**
-     * Out of the plane in which it bends much, over so many nodes to both sides, a node is moved by so much less than
-     * in it: there a small move changes bends by its square alone, and they would never be right. Much is this part of
-     * what it may bend.
+     * Within this many nodes of a strong bend, moves out of the bend's plane are scaled down by the next: there they
+     * change curvature only to second order, and Newton would not converge.
      */
-    private const ABOUT = 3;
+    private const BEND_PLANE_HALF_WIDTH = 3;
 
-    private const IN_PLANE = 0.98;
+    private const OUT_OF_PLANE_DAMPING = 0.98;
 
-    private const MUCH = 0.5;
+    /** A bend is strong from this part of the most it may bend. */
+    private const STRONG_BEND_RATIO = 0.5;
 
-    /** On each length and bend itself. */
-    private const GIVE = 1e-3;
+    /** Compliance of each length and each bend: their system is never singular then. */
+    private const CONSTRAINT_COMPLIANCE = 1e-3;
 
     private readonly int $links;
 
@@ -66,10 +66,10 @@ final class LengthAndBendProjection
         float $least,
         float $radius,
     ): array {
-        $evening = new self($x, $y, $z, $free, $link, $least, $radius);
-        $evening->evened();
+        $projection = new self($x, $y, $z, $free, $link, $least, $radius);
+        $projection->project();
 
-        return [$evening->x, $evening->y, $evening->z];
+        return [$projection->x, $projection->y, $projection->z];
     }
 
     private function move(int $i, float $by, float $x, float $y, float $z): void
@@ -83,7 +83,7 @@ final class LengthAndBendProjection
      * All links their length and all bends their radius at once, by the smallest move: one step of Newton. What is
      * asked touches three nodes at most, so the system is a narrow band.
      */
-    private function evened(): void
+    private function project(): void
     {
         $most = $this->link * $this->link / $this->radius;
         $first = $slopes = $right = [];
@@ -108,7 +108,7 @@ final class LengthAndBendProjection
             $z = $this->z[$i] + $this->z[$i + 2] - 2 * $this->z[$i + 1];
             $size = sqrt($x * $x + $y * $y + $z * $z);
             // Where it comes out of a clamp the curve through the nodes bends a little more than they do.
-            $allowed = $this->free[$i + 1] === 0.0 ? $most * self::AT_CLAMP : $most;
+            $allowed = $this->free[$i + 1] === 0.0 ? $most * self::CLAMP_BEND_RATIO : $most;
             if ($size > $allowed && $this->free[$i] + $this->free[$i + 1] + $this->free[$i + 2] > 0.0) {
                 [$x, $y, $z] = [$x / $size, $y / $size, $z / $size];
                 $first[] = $i;
@@ -150,7 +150,7 @@ final class LengthAndBendProjection
                     $move[$k] = $move[$k + 1] = $move[$k + 2] = 0.0;
                 } elseif (isset($across[$node])) {
                     [$x, $y, $z] = $across[$node];
-                    $out = self::IN_PLANE * ($move[$k] * $x + $move[$k + 1] * $y + $move[$k + 2] * $z);
+                    $out = self::OUT_OF_PLANE_DAMPING * ($move[$k] * $x + $move[$k + 1] * $y + $move[$k + 2] * $z);
                     $move[$k] -= $out * $x;
                     $move[$k + 1] -= $out * $y;
                     $move[$k + 2] -= $out * $z;
@@ -184,11 +184,16 @@ final class LengthAndBendProjection
             ];
             $normals[] = [$uy * $vz - $uz * $vy, $uz * $vx - $ux * $vz, $ux * $vy - $uy * $vx];
         }
-        $much = self::MUCH * (2 * self::ABOUT + 1) * $this->link ** 3 / $this->least;
+        $much = self::STRONG_BEND_RATIO * (2 * self::BEND_PLANE_HALF_WIDTH + 1) * $this->link ** 3 / $this->least;
         $across = [];
         for ($i = 1; $i < $this->links; $i++) {
             $x = $y = $z = 0.0;
-            for ($k = max(1, $i - self::ABOUT), $last = min($this->links - 1, $i + self::ABOUT); $k <= $last; $k++) {
+            for (
+                $k = max(1, $i - self::BEND_PLANE_HALF_WIDTH),
+                $last = min($this->links - 1, $i + self::BEND_PLANE_HALF_WIDTH);
+                $k <= $last;
+                $k++
+            ) {
                 $x += $normals[$k][0];
                 $y += $normals[$k][1];
                 $z += $normals[$k][2];
@@ -232,7 +237,7 @@ final class LengthAndBendProjection
                         $m[6] * $slope[6] +
                         $m[7] * $slope[7] +
                         $m[8] * $slope[8] +
-                        ($a === $b ? self::GIVE : 0.0),
+                        ($a === $b ? self::CONSTRAINT_COMPLIANCE : 0.0),
                     1 => $m[3] * $slope[0] +
                         $m[4] * $slope[1] +
                         $m[5] * $slope[2] +

@@ -261,7 +261,7 @@ final readonly class DrapeRoute implements SettlingRoute
             );
             [$deep, $along, $body] = $clearance->deepest($curve);
             $deepest =
-                $deep > ($deepest[0] ?? Draping::DEEP)
+                $deep > ($deepest[0] ?? Draping::DEPTH_TOLERANCE)
                     ? [$deep, $at + $along, $curve->pointAt($along), $this->bodies->name($body)]
                     : $deepest;
         }
@@ -287,6 +287,6 @@ final readonly class DrapeRoute implements SettlingRoute
         $length = $this->length->of($laid->run);
 
         return $this->length->shortage($laid->run) ??
-            ($laid->length() >= $length * (1.0 + Draping::STRETCHED) ? [$length, $laid->length()] : null);
+            ($laid->length() >= $length * (1.0 + Draping::STRETCH_TOLERANCE) ? [$length, $laid->length()] : null);
     }
 }

@@ -31,7 +31,7 @@ final class LiesIn implements Rule
                 $at,
                 [$along, $along],
                 $deep,
-                Draping::DEEP,
+                Draping::DEPTH_TOLERANCE,
             ),
         ];
     }

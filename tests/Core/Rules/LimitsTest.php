@@ -7,8 +7,8 @@ use Bowline\Rules\Rules;
 use Tests\Jobs;
 
 /*
- * Every rule with a limit that is a number: at it, just within and just beyond. Jobs are such that the limit is known in
- * closed form; the amounts are of what the rule measures, mm or degrees.
+ * Every rule with a limit that is a number: at it, just within and just beyond. Jobs are such that the limit is known
+ * in closed form; the amounts are of what the rule measures, mm or degrees.
  */
 
 /** A riser of 250 and a level leg of 400 in tube 12. */
@@ -189,13 +189,20 @@ $limits = [
     // Round a bore of 13, holes of 9 need a circle of 22.
     'holes at the tube' => ['flange-fit', fn (float $x) => $holes(['circle' => $x]), 22.001, -1e-3],
     // Four on a circle of 42 are 42·sin 45° = 29.698 apart, but meet the tube before: 42 − 13 = 29.
-    'holes that meet the tube' => ['flange-fit', fn (float $x) => $holes(['diameter' => $x, 'circle' => 36]), 22.999, 1e-3],
+    'holes that meet the tube' => [
+        'flange-fit',
+        fn (float $x) => $holes(['diameter' => $x, 'circle' => 36]),
+        22.999,
+        1e-3,
+    ],
     // Twelve on 42 are 42·sin 15° = 10.8704 apart.
     'holes that meet each other' => [
         'flange-fit', fn (float $x) => $holes(['count' => 12, 'diameter' => $x]), 42 * sin(M_PI / 12) - 1e-3, 2e-3,
     ],
     // Behind the bend of R 30 the level leg has 370 straight.
-    'a flange as thick as there is straight' => ['flange-fit', fn (float $x) => $flange(['thickness' => $x]), 370, 1e-3],
+    'a flange as thick as there is straight' => [
+        'flange-fit', fn (float $x) => $flange(['thickness' => $x]), 370, 1e-3,
+    ],
     'a cable as long as its way' => [
         'too-short', fn (float $x) => line(1000, ['kind' => 'hang', 'length' => $x]), 1000.001, -1e-3,
     ],
@@ -209,14 +216,20 @@ $limits = [
     ],
     'a hose that is not sold so long' => [
         'sold-length',
-        fn (float $x) => line(1000, ['kind' => 'spring', 'length' => 1200 + $x], ['lengths' => [1200, 1500]]), 0.5, 1e-3,
+        fn (float $x) => line(1000, ['kind' => 'spring', 'length' => 1200 + $x], ['lengths' => [1200, 1500]]),
+        0.5,
+        1e-3,
     ],
     // Half of a catenary that ends at θ: L/d = sinh u / u with sinh u = tan θ. Two spans of 500, a clamp between.
     'a cable that leaves a clamp askew' => [
         'kink',
         function (float $x): stdClass {
             $u = asinh(tan(deg2rad($x)));
-            $file = line(1020, ['kind' => 'hang', 'length' => 1000 * sinh($u) / $u + 20, 'through' => [['clamp' => 'c']]]);
+            $file = line(1020, [
+                'kind' => 'hang',
+                'length' => (1000 * sinh($u)) / $u + 20,
+                'through' => [['clamp' => 'c']],
+            ]);
             $file->clamps = [
                 Jobs::object(['id' => 'c', 'at' => [510, 0, 0], 'axis' => '+x', 'bore' => 12, 'width' => 20]),
             ];

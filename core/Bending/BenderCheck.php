@@ -83,7 +83,7 @@ final readonly class BenderCheck
                     sprintf('Use R %s.', $units->number($die)),
                 );
             }
-            if ($row->setAngle > $bender->largestAngle + 1e-9) {
+            if ($row->setAngle > $bender->largestAngle + Tolerance::PARALLEL) {
                 $obstacles[] = new BenderObstacle(
                     $index,
                     sprintf(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Body;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /** A place on a centreline with three unit directions square to one another: right-handed, the third along it. */
@@ -22,7 +23,7 @@ final readonly class Frame
     {
         $up = new Vector(0.0, 0.0, 1.0);
         $square = $up->minus($along->times($up->dot($along)));
-        if ($square->length() < 1e-6) {
+        if ($square->length() < Tolerance::NO_SIDE) {
             $x = new Vector(1.0, 0.0, 0.0);
             $square = $x->minus($along->times($x->dot($along)));
         }

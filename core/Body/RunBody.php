@@ -119,7 +119,7 @@ final readonly class RunBody
     private function finish(End $end, Frame $frame, Frame $neighbour, bool $shared): Finish
     {
         $straight = $frame->at->distanceTo($neighbour->at);
-        $onStraight = $frame->along->cross($neighbour->along)->length() < 1e-9;
+        $onStraight = $frame->along->cross($neighbour->along)->length() < Tolerance::PARALLEL;
         $room = $onStraight ? $straight * self::MOST_OF_STRAIGHT * ($shared ? 0.5 : 1.0) : 0.0;
         $inward = $neighbour->at->minus($frame->at)->unit();
         $back = static fn (float $depth): Frame => $frame->movedTo(

@@ -15,6 +15,9 @@ use Bowline\Geometry\Vector;
  */
 final readonly class Catenary
 {
+    /** Newton has converged when it changes the solution by less than this part: rounding. */
+    private const CONVERGED = 1e-15;
+
     /**
      * Turn from one point of the drawing to the next at most, radians: directions are then within a quarter of a
      * degree.
@@ -104,12 +107,12 @@ final readonly class Catenary
         for ($step = 0; $step < 60; $step++) {
             $change = (sinh($x) - $ratio * $x) / (cosh($x) - $ratio);
             $x -= $change;
-            if (abs($change) < 1e-15 * max(1.0, $x)) {
+            if (abs($change) < self::CONVERGED * max(1.0, $x)) {
                 break;
             }
         }
 
-        return max($x, 1e-12);
+        return max($x, Tolerance::SAFEGUARD);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Curves;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /**
@@ -16,6 +17,18 @@ use Bowline\Geometry\Vector;
  */
 final class ElasticChain
 {
+    /** A numerical safeguard: keeps a division from one by 0. */
+    private const SMALLEST = 1e-300;
+
+    /** A direction that goes to one side by less than this part of its size goes to neither. */
+    private const NO_SIDE = 1e-4;
+
+    /** A block whose determinant is less than this part of its size squared is singular. */
+    private const SINGULAR = 1e-10;
+
+    /** What is added to the diagonal of a singular block, as a part of its size. */
+    private const REGULARISATION = 1e-4;
+
     /** Largest turn of a tangent in one step, radians. */
     private const MOST_TURN = 0.5;
 
@@ -131,7 +144,7 @@ final class ElasticChain
             $shift = $shift > self::FIRST_SHIFT ? $shift / self::SHIFT_GROWTH : self::LEAST_SHIFT;
         }
 
-        return $this->residual < 1e-7 && $this->gap < 1e-7;
+        return $this->residual < Tolerance::RULE_SLACK && $this->gap < Tolerance::RULE_SLACK;
     }
 
     /** Whether no direction that keeps both ends has a second variation below −$margin. */
@@ -172,7 +185,7 @@ final class ElasticChain
             [$e, $g] = [$this->moveE, $this->moveG];
         }
         $most = sqrt(max([0.0, ...array_map(static fn (float $a, float $b): float => $a * $a + $b * $b, $e, $g)]));
-        $factor = $turn / max($most, 1e-300) * $this->preferredSide($e, $g);
+        $factor = $turn / max($most, self::SMALLEST) * $this->preferredSide($e, $g);
         [$one, $other] = [clone $this, clone $this];
         $one->moveBy($e, $g, $factor);
         $other->moveBy($e, $g, -$factor);
@@ -189,7 +202,7 @@ final class ElasticChain
     private function preferredSide(array $e, array $g): float
     {
         $sums = [0.0, 0.0, 0.0];
-        $size = 1e-300;
+        $size = self::SMALLEST;
         $count = count($e);
         foreach ($e as $i => $a) {
             // The weight changes along the chain, so that a wave does not cancel itself out.
@@ -201,7 +214,7 @@ final class ElasticChain
             }
         }
         foreach ([2, 1, 0] as $axis) {
-            if (abs($sums[$axis]) > 1e-4 * $size) {
+            if (abs($sums[$axis]) > self::NO_SIDE * $size) {
                 return $sums[$axis] < 0.0 ? -1.0 : 1.0;
             }
         }
@@ -304,7 +317,7 @@ final class ElasticChain
         }
         $length = sqrt($length);
 
-        return $length > 1e-6 ? [$sum[0] / $length, $sum[1] / $length, $sum[2] / $length] : $b;
+        return $length > Tolerance::COINCIDENT ? [$sum[0] / $length, $sum[1] / $length, $sum[2] / $length] : $b;
     }
 
     /** Two unit directions square to each inner tangent. */
@@ -443,9 +456,9 @@ final class ElasticChain
             }
             $det = $a * $c - $b * $b;
             // A safeguard: a pivot that vanishes is moved off zero.
-            if ($det < 1e-10 * $k * $k && $det > -1e-10 * $k * $k) {
-                $a += 1e-4 * $k;
-                $c += 1e-4 * $k;
+            if ($det < self::SINGULAR * $k * $k && $det > -self::SINGULAR * $k * $k) {
+                $a += self::REGULARISATION * $k;
+                $c += self::REGULARISATION * $k;
                 $det = $a * $c - $b * $b;
             }
             $negative += $det < 0.0 ? 1 : ($a < 0.0 ? 2 : 0);
@@ -629,7 +642,7 @@ final class ElasticChain
         $c12 = $a23 * $a31 - $a21 * $a33;
         $c13 = $a21 * $a32 - $a22 * $a31;
         $det = $a11 * $c11 + $a12 * $c12 + $a13 * $c13;
-        if (abs($det) < 1e-300) {
+        if (abs($det) < self::SMALLEST) {
             return [0.0, 0.0, 0.0];
         }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Curves;
 
+use Bowline\Geometry\Tolerance;
+
 /**
  * Brings a chain at rest to the elastica it approximates, to sixth order (deferred correction): the residual of
  * 2t″ = F − (F·t + 2|t′|²)t, from differences of sixth order, is brought to nothing by Newton steps with the matrix
@@ -95,7 +97,7 @@ final class ElasticRefinement
     public static function of(ElasticChain $chain, array $way): ?self
     {
         [$x, $y, $z] = $chain->force;
-        $decay = sqrt(2.0 / max(1e-9, sqrt($x * $x + $y * $y + $z * $z)));
+        $decay = sqrt(2.0 / max(Tolerance::NOTHING, sqrt($x * $x + $y * $y + $z * $z)));
         foreach ($decay < self::SHARP_DECAY ? [2, 4] : [1, 2] as $times) {
             $count = $times * self::PIECES;
             $grading = Grading::forDecay($count, $decay, self::STEPS_A_DECAY);

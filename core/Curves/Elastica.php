@@ -16,6 +16,9 @@ use Bowline\Geometry\Vector;
  */
 final readonly class Elastica
 {
+    /** A direction aside that is shorter than this, of unit ones, tells no side to begin at. */
+    private const NO_SIDE = 1e-3;
+
     /** Pieces of the chains that search for minima. */
     private const PIECES = 20;
 
@@ -168,7 +171,7 @@ final readonly class Elastica
         $different = [];
         foreach ($minima as $chain) {
             $before = $different === [] ? -INF : $different[count($different) - 1]->energy();
-            if ($chain->energy() - $before > self::SAME_ENERGY * ($chain->energy() + 1e-9)) {
+            if ($chain->energy() - $before > self::SAME_ENERGY * ($chain->energy() + Tolerance::NOTHING)) {
                 $different[] = $chain;
             }
         }
@@ -205,16 +208,16 @@ final readonly class Elastica
     private static function starts(Vector $along, Vector $into, Vector $way, array $places): array
     {
         $starts = [self::cubic($along, $into, $way, $places)];
-        $chord = $way->length() > 1e-9 ? $way->unit() : $along;
+        $chord = $way->length() > Tolerance::PARALLEL ? $way->unit() : $along;
         $square = static fn (Vector $vector): Vector => $vector->minus($chord->times($vector->dot($chord)));
         $aside = $square($along->minus($into));
-        $aside = $aside->length() > 1e-3 ? $aside : $square($along->plus($into));
-        $aside = $aside->length() > 1e-3 ? $aside->unit() : $chord->anySquare();
+        $aside = $aside->length() > self::NO_SIDE ? $aside : $square($along->plus($into));
+        $aside = $aside->length() > self::NO_SIDE ? $aside->unit() : $chord->anySquare();
         foreach ([$aside, $chord->cross($aside)] as $side) {
             $starts[] = self::arch($along, $into, $way, $chord, $side, $places);
         }
         $axis = $along->cross($into);
-        $axis = $axis->length() > 1e-3 ? $axis->unit() : $along->anySquare();
+        $axis = $axis->length() > self::NO_SIDE ? $axis->unit() : $along->anySquare();
         foreach ([$axis, $axis->times(-1.0)] as $normal) {
             $starts[] = self::turning($along, $into, $normal, $places);
         }
@@ -245,7 +248,7 @@ final readonly class Elastica
             $end = max(0.0, 5.0 * $s - 4.0) ** 2;
             $own = $chord->times(cos($angle))->plus($side->times(sin($angle)));
             $blend = $along->times($start)->plus($into->times($end))->plus($own->times(1.0 - $start - $end));
-            $tangents[] = ($blend->length() > 1e-6 ? $blend->unit() : $side)->toArray();
+            $tangents[] = ($blend->length() > Tolerance::NO_SIDE ? $blend->unit() : $side)->toArray();
         }
 
         return [$along->toArray(), ...array_slice($tangents, 1, -1), $into->toArray()];
@@ -263,7 +266,7 @@ final readonly class Elastica
                 ->times(6 * $s * (1 - $s))
                 ->plus($along->times((1 - $s) * (1 - 3 * $s)))
                 ->plus($into->times($s * (3 * $s - 2)));
-            $tangents[] = ($tangent->length() > 1e-6 ? $tangent->unit() : $along->anySquare())->toArray();
+            $tangents[] = ($tangent->length() > Tolerance::NO_SIDE ? $tangent->unit() : $along->anySquare())->toArray();
         }
 
         return $tangents;
@@ -282,7 +285,7 @@ final readonly class Elastica
                 ->turnedAbout($normal, 2 * M_PI * $s)
                 ->times(1.0 - $s)
                 ->plus($into->turnedAbout($normal, 2 * M_PI * ($s - 1.0))->times($s));
-            $tangents[] = ($blend->length() > 1e-6 ? $blend->unit() : $normal)->toArray();
+            $tangents[] = ($blend->length() > Tolerance::NO_SIDE ? $blend->unit() : $normal)->toArray();
         }
 
         return [$along->toArray(), ...array_slice($tangents, 1, -1), $into->toArray()];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Curves;
 
+use Bowline\Geometry\Tolerance;
+
 /**
  * A chain of nodes whose links are brought to one length and whose bends are opened to a radius, all at once, by a
  * step of Newton of the smallest move. Plain float arrays: a draped line is put right by hundreds of these.
@@ -93,7 +95,7 @@ final class LengthAndBendProjection
                 $this->y[$i + 1] - $this->y[$i],
                 $this->z[$i + 1] - $this->z[$i],
             ];
-            $size = max(1e-9, sqrt($x * $x + $y * $y + $z * $z));
+            $size = max(Tolerance::NOTHING, sqrt($x * $x + $y * $y + $z * $z));
             [$x, $y, $z] = [$x / $size, $y / $size, $z / $size];
             if ($this->free[$i] + $this->free[$i + 1] > 0.0) {
                 $first[] = $i;

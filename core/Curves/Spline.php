@@ -17,6 +17,9 @@ use Bowline\Geometry\Vector;
  */
 final class Spline
 {
+    /** A place within a piece is searched for to this part of the piece. */
+    private const PLACE_ACCURACY = 1e-10;
+
     /** Turn from one point to the next at most, radians. */
     private const TURN = 0.5 * M_PI / 180;
 
@@ -166,7 +169,7 @@ final class Spline
     {
         $kept = $heldThere = [];
         foreach ($points as $index => $point) {
-            if ($kept === [] || $point->distanceTo($kept[count($kept) - 1]) > 1e-6) {
+            if ($kept === [] || $point->distanceTo($kept[count($kept) - 1]) > Tolerance::COINCIDENT) {
                 $kept[] = $point;
                 if (isset($held[$index])) {
                     $heldThere[count($kept) - 1] = $held[$index];
@@ -403,7 +406,7 @@ final class Spline
                 }
                 [$low, $high] = [$own[$i - 1][0] ?? $s, $own[$i + 1][0] ?? $s];
                 [$from, $to] = [$low, $high];
-                for ($round = 0; $round < 40 && $high - $low > 1e-10; $round++) {
+                for ($round = 0; $round < 40 && $high - $low > self::PLACE_ACCURACY; $round++) {
                     [$one, $other] = [$high - self::GOLDEN * ($high - $low), $low + self::GOLDEN * ($high - $low)];
                     [$low, $high] =
                         self::bend($this->at($span, $one))[0] > self::bend($this->at($span, $other))[0]
@@ -499,7 +502,7 @@ final class Spline
     private static function bend(array $at): array
     {
         [, , , $x, $y, $z, $u, $v, $w] = $at;
-        $size = max(1e-12, sqrt($x * $x + $y * $y + $z * $z));
+        $size = max(Tolerance::SAFEGUARD, sqrt($x * $x + $y * $y + $z * $z));
 
         return [
             sqrt(($y * $w - $z * $v) ** 2 + ($z * $u - $x * $w) ** 2 + ($x * $v - $y * $u) ** 2) /

@@ -18,6 +18,12 @@ use Bowline\Geometry\Vector;
  */
 final readonly class TautElastica
 {
+    /** The iteration has converged when the pull changes by less than this part. */
+    private const EXACT = 1e-14;
+
+    /** Less than this is rounding of numbers about 1. */
+    private const ROUNDING = 1e-15;
+
     /** Largest λ that counts as taut, of a length of 1. */
     private const LONGEST_DECAY = 1.0 / 25.0;
 
@@ -114,14 +120,14 @@ final readonly class TautElastica
         // What it comes to where both ends turn right round; where they turn less it is more.
         $decay = (1.0 - $way->length()) / 4;
         $change = INF;
-        for ($iteration = 0; $iteration < self::MOST_ITERATIONS && $change > 1e-14; $iteration++) {
+        for ($iteration = 0; $iteration < self::MOST_ITERATIONS && $change > self::EXACT; $iteration++) {
             [$startAngle, $startSide] = self::aside($along, $pull, $startSide, $decay);
             [$endAngle, $endSide] = self::aside($into, $pull, $endSide, $decay);
             $straight = $way
                 ->minus($startSide->times(2 * $decay * sin($startAngle / 2)))
                 ->minus($endSide->times(2 * $decay * sin($endAngle / 2)));
             $shortening = 4.0 - 2.0 * cos($startAngle / 2) - 2.0 * cos($endAngle / 2);
-            $next = $shortening > 1e-15 ? (1.0 - $straight->length()) / $shortening : INF;
+            $next = $shortening > self::ROUNDING ? (1.0 - $straight->length()) / $shortening : INF;
             if (! ($next > 0.0 && $next < self::ROUGH_DECAY)) {
                 return null;
             }
@@ -192,7 +198,7 @@ final readonly class TautElastica
         $count = Tolerance::pieces($from / $turn);
         $angles = array_map(static fn (int $i): float => $from * (1.0 - $i / $count), range(0, $count - 1));
         // The tail decays for ever: a few more places, and on straight.
-        for ($angle = $from / $count / 4; $angle > 1e-9; $angle /= 16) {
+        for ($angle = $from / $count / 4; $angle > Tolerance::PARALLEL; $angle /= 16) {
             $angles[] = $angle;
         }
 

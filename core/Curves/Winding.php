@@ -89,7 +89,7 @@ final class Winding
         if ($distance($high) < $apart) {
             return 3 * M_PI;
         }
-        while ($high - $low > 1e-9) {
+        while ($high - $low > Tolerance::NOTHING) {
             $middle = ($low + $high) / 2;
             [$low, $high] = $distance($middle) < $apart ? [$middle, $high] : [$low, $middle];
         }
@@ -105,7 +105,7 @@ final class Winding
             $travel = $segment->directionAt(0.0);
             if ($upright === null) {
                 $square = $up->minus($travel->times($up->dot($travel)));
-                $upright = $square->length() > 1e-6 ? $square->unit() : $travel->anySquare();
+                $upright = $square->length() > Tolerance::NO_SIDE ? $square->unit() : $travel->anySquare();
             }
             $this->pieces[] = [$at, $segment, $upright];
             $at += $segment->length();
@@ -114,7 +114,7 @@ final class Winding
         // The angle is told where the winding begins: what the path has turned about until there does not count.
         $first = $this->place($this->from);
         $square = $up->minus($first[1]->times($up->dot($first[1])));
-        if ($square->length() > 1e-6) {
+        if ($square->length() > Tolerance::NO_SIDE) {
             $square = $square->unit();
             $turn = atan2($first[1]->dot($first[2]->cross($square)), $first[2]->dot($square));
             $this->frames = [];
@@ -221,7 +221,7 @@ final class Winding
         $directions = $along = $curvature = [];
         $length = 0.0;
         $most = [0.0, 0.0];
-        $isStraight = $bends < 1e-9;
+        $isStraight = $bends < Tolerance::PARALLEL;
         foreach ($points as $i => $here) {
             [$bending, $travel, $outward] = $places[$i];
             if ($bending !== null) {

@@ -95,7 +95,7 @@ final class ClampLeg
         if ($corner === null) {
             $along = $beside->minus($clamp->at);
             $distance = $along->dot($out);
-            if ($along->minus($out->times($distance))->length() < 1e-6 && $distance > $half) {
+            if ($along->minus($out->times($distance))->length() < Tolerance::COINCIDENT && $distance > $half) {
                 // The leg goes through it as it is: nothing bends, and nothing moves.
                 return ($half + $distance) / 2;
             }
@@ -108,7 +108,8 @@ final class ClampLeg
         $place = $clamp->at->plus($out->times($meets));
         $turn = $place->minus($beside)->angleTo($out->times(-1.0));
 
-        return $meets >= $half + ($turn < Tolerance::NO_TURN ? 0.0 : $radius * tan(min($turn, 3.0) / 2)) - 1e-6
+        return $meets >=
+            $half + ($turn < Tolerance::NO_TURN ? 0.0 : $radius * tan(min($turn, 3.0) / 2)) - Tolerance::COINCIDENT
             ? $meets
             : self::room($beside, $clamp->at, $out->times(-1.0), $half, $radius);
     }
@@ -120,20 +121,20 @@ final class ClampLeg
         for ($round = 0; $round < self::ROUNDS; $round++) {
             $turn = min($centre->minus($travel->times($distance))->minus($from)->angleTo($travel), 3.0);
             $needed = $half + ($turn < Tolerance::NO_TURN ? 0.0 : $radius * tan($turn / 2));
-            if (abs($needed - $distance) < 1e-6) {
+            if (abs($needed - $distance) < Tolerance::COINCIDENT) {
                 break;
             }
             $distance = $needed;
         }
 
-        return ceil($distance - 1e-6);
+        return ceil($distance - Tolerance::COINCIDENT);
     }
 
     /** How far along the axis the line of the leg beside comes nearest to it, null when it runs along it. */
     private static function meeting(Vector $point, Vector $side, Vector $centre, Vector $out): ?float
     {
         $across = 1.0 - $side->dot($out) ** 2;
-        if ($across < 1e-9) {
+        if ($across < Tolerance::NOTHING) {
             return null;
         }
         $between = $point->minus($centre);

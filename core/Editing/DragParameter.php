@@ -50,7 +50,7 @@ final readonly class DragParameter
         $by = $values->vector($change->get('by'));
         $wish = $by->length();
 
-        return new self(0.0, $wish, false, static fn (float $amount): Node => self::told(
+        return new self(0.0, $wish, false, static fn (float $amount): Node => self::withMember(
             $change, 'by', ($wish > 0.0 ? $by->times($amount / $wish) : $by)->toArray(),
         ));
     }
@@ -93,7 +93,7 @@ final readonly class DragParameter
                     $ways,
                 );
 
-                return self::told($change, 'route', $route);
+                return self::withMember($change, 'route', $route);
             });
     }
 
@@ -110,7 +110,7 @@ final readonly class DragParameter
                 $now,
                 $values->positive($radius, 'the bend radius'),
                 false,
-                static fn (float $amount): Node => self::told(
+                static fn (float $amount): Node => self::withMember(
                     $change,
                     'corner',
                     (object) ['radius' => FileValue::roundForFile($amount)],
@@ -134,7 +134,7 @@ final readonly class DragParameter
 
         return new self(
             $wish + 4 * $widest + $bend->leastStraight, $wish, true,
-            static fn (float $amount): Node => self::told($change, 'length', FileValue::roundForFile($amount)),
+            static fn (float $amount): Node => self::withMember($change, 'length', FileValue::roundForFile($amount)),
         );
     }
 
@@ -142,11 +142,11 @@ final readonly class DragParameter
     {
         return new self(
             $rest, $values->positive($change->get($key), 'the length to hold'), false,
-            static fn (float $amount): Node => self::told($change, $key, FileValue::roundForFile($amount)),
+            static fn (float $amount): Node => self::withMember($change, $key, FileValue::roundForFile($amount)),
         );
     }
 
-    private static function told(Node $change, string $key, mixed $value): Node
+    private static function withMember(Node $change, string $key, mixed $value): Node
     {
         $copy = clone $change->object();
         $copy->{$key} = $value;

@@ -90,7 +90,7 @@ final readonly class FlexibleEdit
      */
     public function coordinate(int $point, int $axis): int|float|string
     {
-        $part = $this->told($point)[$axis] ?? 0;
+        $part = $this->coordinatesOf($point)[$axis] ?? 0;
 
         return is_int($part) || is_float($part) || is_string($part) ? $part : 0;
     }
@@ -102,7 +102,7 @@ final readonly class FlexibleEdit
      */
     public function levelled(int $point, int $axis, int|float|string $to): stdClass
     {
-        $at = $this->told($point);
+        $at = $this->coordinatesOf($point);
         $at[$axis] = $to;
 
         return $this->withPointAs($point, array_values($at), null);
@@ -115,7 +115,7 @@ final readonly class FlexibleEdit
      */
     public function directed(int $point, bool $hold): stdClass
     {
-        $at = $this->told($point);
+        $at = $this->coordinatesOf($point);
         $place = $this->placeOf($point);
         $along = $place === null ? new Vector(1.0, 0.0, 0.0) : $this->nearest($place)[1];
 
@@ -146,7 +146,7 @@ final readonly class FlexibleEdit
      *
      * @throws EditError when there is no such point, or it is a clamp
      */
-    private function told(int $point): array
+    private function coordinatesOf(int $point): array
     {
         $said = $this->points()[$point] ?? throw new EditError(sprintf('There is no point %d.', $point + 1));
         $at = $said instanceof stdClass ? $said->at ?? null : $said;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Editing;
 
 use Bowline\Geometry\Pose;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\FileValue;
 use Bowline\Job\Fitting;
@@ -58,7 +59,7 @@ final readonly class PlaceEdit
         $holder = $this->pose($copy);
         $pose = PoseReader::read(new Node($holder), $this->values)->turnedBy($about, $angle);
         unset($holder->turn);
-        if (abs($pose->angle) > 1e-9) {
+        if (abs($pose->angle) > Tolerance::PARALLEL) {
             $holder->turn = self::turn($pose);
         }
 
@@ -74,7 +75,7 @@ final readonly class PlaceEdit
         $copy = $this->copy();
         $towards = $target->axis->times(-1.0);
         $about = $own->axis->cross($towards);
-        $about = $about->length() > 1e-9 ? $about->unit() : $own->axis->anySquare();
+        $about = $about->length() > Tolerance::PARALLEL ? $about->unit() : $own->axis->anySquare();
         $turned = $fitting->pose->turnedBy($about, $own->axis->angleTo($towards));
         $port = $turned->point($fitting->pose->ownPoint($own->at));
         unset($copy->on);
@@ -87,7 +88,7 @@ final readonly class PlaceEdit
     public static function poseOf(Pose $pose): stdClass
     {
         $said = (object) ['at' => self::numbers($pose->at)];
-        if (abs($pose->angle) > 1e-9) {
+        if (abs($pose->angle) > Tolerance::PARALLEL) {
             $said->turn = self::turn($pose);
         }
 

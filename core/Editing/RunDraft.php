@@ -84,7 +84,7 @@ final class RunDraft
                     $by = TieSolution::allowed($by, $this->laid->tied[$vertex]->held->free);
                 }
             }
-            if ($by->distanceTo($before) < 1e-12) {
+            if ($by->distanceTo($before) < Tolerance::SAFEGUARD) {
                 break;
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Job\JobError;
 use Bowline\Job\StockKind;
 use Bowline\Job\Units;
@@ -215,7 +216,7 @@ final readonly class CatalogueRows
             if (
                 preg_match('/^(.+?)\s+(\d+(?:\.\d+)?)$/u', $one, $match) !== 1 ||
                 (float) $match[2] <= $last ||
-                (float) $match[2] > $outside + 1e-9
+                (float) $match[2] > $outside + Tolerance::NOTHING
             ) {
                 return null;
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 use Bowline\Geometry\Pose;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Clamp;
 use Bowline\Job\ItemRef;
@@ -71,7 +72,10 @@ final class PlaceWriter
     {
         // A clamp is drawn round its axis: turned so that its own z lies along it.
         $z = new Vector(0.0, 0.0, 1.0);
-        $about = $z->cross($clamp->axis)->length() > 1e-9 ? $z->cross($clamp->axis) : new Vector(1.0, 0.0, 0.0);
+        $about =
+            $z->cross($clamp->axis)->length() > Tolerance::PARALLEL
+                ? $z->cross($clamp->axis)
+                : new Vector(1.0, 0.0, 0.0);
 
         return self::place(
             'clamps',

@@ -10,6 +10,9 @@ namespace Bowline\Geometry;
  */
 final readonly class Curve implements Segment
 {
+    /** A numerical safeguard: keeps a division by a share of nothing from being one by 0. */
+    private const SMALLEST_SHARE = 1e-300;
+
     /** Where it turns more than so between two points (by the cosine), it has a corner there. */
     private const SMOOTH = 0.99;
 
@@ -140,7 +143,7 @@ final readonly class Curve implements Segment
             while ($i < $last && $counts[$i] < $count) {
                 $i++;
             }
-            $part = ($count - $counts[$i - 1]) / max(1e-300, $counts[$i] - $counts[$i - 1]);
+            $part = ($count - $counts[$i - 1]) / max(self::SMALLEST_SHARE, $counts[$i] - $counts[$i - 1]);
             $places[] = $this->along[$i - 1] + $part * ($this->along[$i] - $this->along[$i - 1]);
         }
 
@@ -149,7 +152,7 @@ final readonly class Curve implements Segment
 
     public function countPlaces(Chord $chord, float $offset = 0.0): float
     {
-        return max(1.0, ceil(array_sum($this->shares($chord, $offset)) - 1e-9));
+        return max(1.0, ceil(array_sum($this->shares($chord, $offset)) - Tolerance::NOTHING));
     }
 
     /**
@@ -162,7 +165,7 @@ final readonly class Curve implements Segment
         $shares = [];
         for ($i = 1, $count = count($this->points); $i < $count; $i++) {
             $bend = ($this->curvature[$i - 1] + $this->curvature[$i]) / 2;
-            $radius = $bend > 1e-12 ? 1.0 / $bend : 1e12;
+            $radius = $bend > Tolerance::SAFEGUARD ? 1.0 / $bend : 1e12;
             $turn = max(
                 $this->directions[$i - 1]->angleTo($this->directions[$i]),
                 ($this->along[$i] - $this->along[$i - 1]) / $radius,

@@ -8,6 +8,11 @@ namespace Bowline\Geometry;
 final readonly class LinearSystem
 {
     /**
+     * A numerical safeguard: a smaller pivot is taken as this, so that a singular system gives large numbers, not none.
+     */
+    private const SMALLEST_PIVOT = 1e-14;
+
+    /**
      * By Gauss, with the largest pivot. One that has no answer gives large numbers, which nobody takes.
      *
      * @param  array<int, array<float>>  $m
@@ -24,7 +29,7 @@ final readonly class LinearSystem
             }
             [$m[$i], $m[$best]] = [$m[$best], $m[$i]];
             [$b[$i], $b[$best]] = [$b[$best], $b[$i]];
-            $pivot = abs($m[$i][$i]) > 1e-14 ? $m[$i][$i] : 1e-14;
+            $pivot = abs($m[$i][$i]) > self::SMALLEST_PIVOT ? $m[$i][$i] : self::SMALLEST_PIVOT;
             for ($r = $i + 1; $r < $n; $r++) {
                 $factor = $m[$r][$i] / $pivot;
                 for ($c = $i; $c < $n; $c++) {
@@ -39,7 +44,7 @@ final readonly class LinearSystem
             for ($c = $i + 1; $c < $n; $c++) {
                 $sum -= $m[$i][$c] * $x[$c];
             }
-            $x[$i] = $sum / (abs($m[$i][$i]) > 1e-14 ? $m[$i][$i] : 1e-14);
+            $x[$i] = $sum / (abs($m[$i][$i]) > self::SMALLEST_PIVOT ? $m[$i][$i] : self::SMALLEST_PIVOT);
         }
 
         return array_values($x);

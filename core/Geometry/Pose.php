@@ -48,7 +48,7 @@ final readonly class Pose
         $v = $v1->times($w2)->plus($v2->times($w1))->plus($v2->cross($v1));
         $half = atan2($v->length(), $w);
 
-        return $v->length() < 1e-12
+        return $v->length() < Tolerance::SAFEGUARD
             ? self::at($this->at)
             : new self($this->at, $v->unit(), $half > M_PI_2 ? 2 * $half - 2 * M_PI : 2 * $half);
     }

@@ -71,11 +71,13 @@ final readonly class Quadric
     {
         $from = $point->minus($this->centre);
         if ($this->side === null) {
-            return $this->centre->plus(($from->length() > 1e-12 ? $from->unit() : $this->axis)->times($this->radius));
+            return $this->centre->plus(
+                ($from->length() > Tolerance::NO_ROTATION ? $from->unit() : $this->axis)->times($this->radius),
+            );
         }
         $along = $from->dot($this->axis);
         $aside = $from->minus($this->axis->times($along));
-        $outward = $aside->length() > 1e-12 * max(1.0, $from->length()) ? $aside->unit() : $this->side;
+        $outward = $aside->length() > Tolerance::NO_ROTATION * max(1.0, $from->length()) ? $aside->unit() : $this->side;
         if (! $this->isCone()) {
             return $this->centre->plus($this->axis->times($along))->plus($outward->times($this->radius));
         }
@@ -142,7 +144,7 @@ final readonly class Quadric
         $wu = $w->dot($this->axis);
         $gradient = $w->times(2 * $this->a)->plus($this->axis->times(2 * $this->b * $wu))->length();
 
-        return ($this->a * $w->dot($w) + $this->b * $wu * $wu + $this->c) / max($gradient, 1e-9);
+        return ($this->a * $w->dot($w) + $this->b * $wu * $wu + $this->c) / max($gradient, Tolerance::NOTHING);
     }
 
     /**
@@ -166,7 +168,7 @@ final readonly class Quadric
         $discriminant = $b * $b - 4 * $a * $c;
         if ($discriminant < 0.0) {
             // A line that touches within rounding meets.
-            if ($discriminant < -1e-12 * $size * $size) {
+            if ($discriminant < -Tolerance::SAFEGUARD * $size * $size) {
                 return [];
             }
             $discriminant = 0.0;

@@ -36,6 +36,15 @@ final class Tolerance
     /** Unit directions whose cross product is shorter than this are parallel: a turn of 6·10⁻⁸ degrees. */
     public const PARALLEL = 1e-9;
 
+    /** The part of a unit direction that is square to another tells no side when it is shorter than this. */
+    public const NO_SIDE = 1e-6;
+
+    /** A numerical safeguard: keeps a division from one by nothing, and decides nothing by itself. */
+    public const SAFEGUARD = 1e-12;
+
+    /** A point that was put on a port by hand is on it, mm. */
+    public const POINTED_AT = 1e-3;
+
     /** Below this a cross product of unit directions is rounding, and says nothing about an axis. */
     public const NO_ROTATION = 1e-12;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /** Numbers and directions as a fitter would say them, for messages. */
@@ -32,7 +33,7 @@ final class Words
     {
         $step = 10 ** $decimals;
 
-        return ceil($number * $step - 1e-6) / $step;
+        return ceil($number * $step - Tolerance::COINCIDENT) / $step;
     }
 
     public static function roundedDown(float $number, int $decimals = 1): float

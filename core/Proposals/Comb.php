@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Proposals;
 
 use Bowline\Editing\EditError;
+use Bowline\Geometry\Tolerance;
 use Bowline\Job;
 use Bowline\Job\FileValue;
 use Bowline\Job\Node;
@@ -43,7 +44,7 @@ final readonly class Comb
         // A bend or two at each end is room enough to lead off in.
         $room = min($laid->length() / 4, 3 * $host->stock->bend->radius);
         $comb = new self($laid, $from ?? $room, $to ?? $laid->length() - $room, $apart);
-        if ($comb->from < 0.0 || $comb->to > $laid->length() + 1e-6 || $comb->to <= $comb->from) {
+        if ($comb->from < 0.0 || $comb->to > $laid->length() + Tolerance::COINCIDENT || $comb->to <= $comb->from) {
             throw new EditError(
                 sprintf('The bundle lies between 0 and the %s of %s.', $host->units->say($laid->length()), $host->name),
             );
@@ -83,7 +84,7 @@ final readonly class Comb
         foreach ($runs as $run) {
             $place = [$this->radius($ring, $run), $run->stock->section->outsideDiameter];
             $next = $last === null ? 0.0 : $angle + $this->turn($last, $place);
-            if ($first !== null && $next + $this->turn($place, $first) > 2 * M_PI + 1e-9) {
+            if ($first !== null && $next + $this->turn($place, $first) > 2 * M_PI + Tolerance::PARALLEL) {
                 // The ring is full: the next lies outside of the thickest of it.
                 $ring += $first[1] + $this->apart;
                 $place = [$this->radius($ring, $run), $place[1]];

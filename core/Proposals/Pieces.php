@@ -97,7 +97,7 @@ final readonly class Pieces
         $v = self::direction($second);
         $w = $second->start()->minus($first->end());
         $across = $u->cross($v)->length();
-        if ($across < 1e-6) {
+        if ($across < Tolerance::COINCIDENT) {
             $isOn =
                 $w->minus($u->times($w->dot($u)))->length() < self::MEET &&
                 $w->dot($u) > -Tolerance::COINCIDENT &&

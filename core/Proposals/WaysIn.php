@@ -252,7 +252,7 @@ final readonly class WaysIn
             $enough =
                 array_filter(
                     $lengths,
-                    static fn (float $length, int $i): bool => $length < $least[$i] - 1e-7,
+                    static fn (float $length, int $i): bool => $length < $least[$i] - Tolerance::RULE_SLACK,
                     ARRAY_FILTER_USE_BOTH,
                 ) === [];
             if ($enough && ($best === null || array_sum($lengths) < array_sum($best))) {
@@ -332,7 +332,7 @@ final readonly class WaysIn
     private function isLevelWithPort(array $row, int $leg): bool
     {
         foreach (array_slice($row, $leg + 1) as $later) {
-            if (abs($later->dot($row[$leg])) > 1e-9) {
+            if (abs($later->dot($row[$leg])) > Tolerance::PARALLEL) {
                 return false;
             }
         }

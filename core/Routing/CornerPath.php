@@ -113,7 +113,7 @@ final class CornerPath
         $fillets = $this->fillets;
         $cross = $in->cross($out);
         // A path that comes straight back has no plane of its own; any will do.
-        $normal = $cross->length() > 1e-12 ? $cross->unit() : $in->anySquare();
+        $normal = $cross->length() > Tolerance::NO_ROTATION ? $cross->unit() : $in->anySquare();
         $before = $this->bends === [] ? null : $this->bends[count($this->bends) - 1];
         $this->bends[] = $bend = new Bend(
             $fillets->asking[$k],
@@ -168,7 +168,7 @@ final class CornerPath
         $angle = atan2($travel->dot($before->cross($after)), $before->dot($after));
 
         // Half a turn is +180, whichever way rounding leans.
-        return $angle < -M_PI + 1e-9 ? M_PI : $angle;
+        return $angle < -M_PI + Tolerance::PARALLEL ? M_PI : $angle;
     }
 
     private function at(int $k): Vector

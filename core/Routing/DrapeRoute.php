@@ -9,6 +9,7 @@ use Bowline\Curves\Spline;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
@@ -211,7 +212,7 @@ final readonly class DrapeRoute implements SettlingRoute
         $length = $given->of($run) - array_sum($leads);
         $stock = $run->stock;
         $curve = match (true) {
-            ! $end->isFree && $length <= $start->at->distanceTo($end->at) + 1e-9 => Curve::straight(
+            ! $end->isFree && $length <= $start->at->distanceTo($end->at) + Tolerance::NOTHING => Curve::straight(
                 $start->at,
                 $end->at,
             ),
@@ -233,9 +234,9 @@ final readonly class DrapeRoute implements SettlingRoute
         };
 
         return new Path(array_values(array_filter([
-            $leads[0] > 1e-9 ? new Line($run->from->at, $start->at) : null,
+            $leads[0] > Tolerance::NOTHING ? new Line($run->from->at, $start->at) : null,
             $curve,
-            $leads[1] > 1e-9 ? new Line($end->at, $run->to->at) : null,
+            $leads[1] > Tolerance::NOTHING ? new Line($end->at, $run->to->at) : null,
         ])));
     }
 

@@ -8,6 +8,7 @@ use Bowline\Curves\Spline;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Adjustment;
 use Bowline\Job\Node;
@@ -114,7 +115,7 @@ final readonly class FlowRoute implements Route
     {
         $start = $run->from->leadPoint() ?? $run->from->at;
         $end = $run->to->leadPoint() ?? $run->to->at;
-        $segments = $start->distanceTo($run->from->at) > 1e-9 ? [new Line($run->from->at, $start)] : [];
+        $segments = $start->distanceTo($run->from->at) > Tolerance::NOTHING ? [new Line($run->from->at, $start)] : [];
         $gates = [];
         $length = $segments === [] ? 0.0 : $segments[0]->length();
         foreach ($this->stretches($run, $through) as [$points, $along, $into, $held, $loose, $gate]) {
@@ -136,10 +137,10 @@ final readonly class FlowRoute implements Route
                 $straight = new Line($gate->entry(), $gate->exit());
                 $gates[] = [$gate, $length, $length + $straight->length()];
                 $length += $straight->length();
-                $segments = $straight->length() > 1e-9 ? [...$segments, $straight] : $segments;
+                $segments = $straight->length() > Tolerance::NOTHING ? [...$segments, $straight] : $segments;
             }
         }
-        if ($end->distanceTo($run->to->at) > 1e-9) {
+        if ($end->distanceTo($run->to->at) > Tolerance::NOTHING) {
             $segments[] = new Line($end, $run->to->at);
         }
 

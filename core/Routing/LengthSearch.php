@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Adjustment;
 
@@ -157,7 +158,7 @@ final class LengthSearch
         }
         $a = $left[0];
         $b = $right[0];
-        $tolerance = 1e-9 * max(1.0, abs($a), abs($b));
+        $tolerance = Tolerance::NOTHING * max(1.0, abs($a), abs($b));
         while (abs($b - $a) > $tolerance) {
             $c = $b - self::GOLDEN * ($b - $a);
             $d = $a + self::GOLDEN * ($b - $a);

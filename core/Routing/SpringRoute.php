@@ -8,6 +8,7 @@ use Bowline\Curves\Elastica;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Job\RunEnd;
@@ -119,9 +120,9 @@ final readonly class SpringRoute implements FollowsShape, Route
         [$start, $end] = [self::socket($run->from), self::socket($run->to)];
 
         return new Path(array_values(array_filter([
-            $start->distanceTo($run->from->at) > 1e-9 ? new Line($run->from->at, $start) : null,
+            $start->distanceTo($run->from->at) > Tolerance::NOTHING ? new Line($run->from->at, $start) : null,
             $curve ?? Curve::straight($start, $end),
-            $end->distanceTo($run->to->at) > 1e-9 ? new Line($end, $run->to->at) : null,
+            $end->distanceTo($run->to->at) > Tolerance::NOTHING ? new Line($end, $run->to->at) : null,
         ])));
     }
 
@@ -140,7 +141,7 @@ final readonly class SpringRoute implements FollowsShape, Route
     {
         [$start, $end] = [self::socket($run->from), self::socket($run->to)];
         $way = $end->minus($start);
-        $straight = $way->length() > 1e-9 ? $way->unit() : new Vector(1.0, 0.0, 0.0);
+        $straight = $way->length() > Tolerance::PARALLEL ? $way->unit() : new Vector(1.0, 0.0, 0.0);
 
         return [
             $start,
@@ -155,7 +156,7 @@ final readonly class SpringRoute implements FollowsShape, Route
     {
         [$distance, $free] = $this->span($run);
 
-        return $free <= $distance + 1e-9;
+        return $free <= $distance + Tolerance::NOTHING;
     }
 
     public function span(Run $run): array

@@ -199,7 +199,7 @@ final class Sweep
         return array_values(
             array_filter(
                 $parts,
-                static fn (float $part, int $i): bool => $i === 0 || $part - $parts[$i - 1] > 1e-6,
+                static fn (float $part, int $i): bool => $i === 0 || $part - $parts[$i - 1] > Tolerance::COINCIDENT,
                 ARRAY_FILTER_USE_BOTH,
             ),
         );
@@ -388,7 +388,7 @@ final class Sweep
     {
         $span = $laid->run->route->span($laid->run);
 
-        return $span === null ? null : $span[0] / max(1e-9, $span[1]);
+        return $span === null ? null : $span[0] / max(Tolerance::NOTHING, $span[1]);
     }
 
     /**
@@ -419,7 +419,9 @@ final class Sweep
         foreach (self::travel($path) as $travel) {
             if ($last !== null) {
                 $side = $side->minus(
-                    $last->plus($travel)->times($travel->dot($side) / max(1e-12, 1.0 + $last->dot($travel))),
+                    $last
+                        ->plus($travel)
+                        ->times($travel->dot($side) / max(Tolerance::SAFEGUARD, 1.0 + $last->dot($travel))),
                 );
             }
             $last = $travel;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Routing;
 
 use Bowline\Geometry\Quadric;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Tie\Tie;
 use Bowline\Job\Tie\TieKind;
@@ -18,6 +19,9 @@ use Bowline\Job\Tie\TieKind;
  */
 final readonly class TieIntersection
 {
+    /** A line whose direction has less than this of a plane’s normal runs along it: rounding. */
+    private const ALONG_PLANE = 1e-14;
+
     /** A tie that is missed by less than this holds, mm. */
     public const HOLDS = 1e-7;
 
@@ -165,7 +169,7 @@ final readonly class TieIntersection
         }
         $angle = $tie->kind === TieKind::Angle ? $this->coneAngle($tie) : 0.0;
 
-        return $angle > 1e-9 && $angle < M_PI / 2 - 1e-9 && $anchor->direction !== null
+        return $angle > Tolerance::PARALLEL && $angle < M_PI / 2 - Tolerance::PARALLEL && $anchor->direction !== null
             ? Quadric::cone($this->last, $anchor->direction, $angle)
             : null;
     }
@@ -184,7 +188,8 @@ final readonly class TieIntersection
         $best = null;
         foreach ($candidates as $candidate) {
             if (
-                ($best === null || $candidate->distanceTo($this->told) < $best->distanceTo($this->told) - 1e-9) &&
+                ($best === null ||
+                    $candidate->distanceTo($this->told) < $best->distanceTo($this->told) - Tolerance::NOTHING) &&
                 $this->isKept($candidate)
             ) {
                 $best = $candidate;
@@ -228,7 +233,11 @@ final readonly class TieIntersection
             $radius = sqrt(max(0.0, $quadrics[0]->radius() ** 2 - $quadrics[0]->centre->distanceTo($centre) ** 2));
             $out = $at->minus($centre);
 
-            return [$centre->plus(($out->length() > 1e-12 ? $out->unit() : $bound[0]->anySquare())->times($radius))];
+            return [
+                $centre->plus(
+                    ($out->length() > Tolerance::NO_ROTATION ? $out->unit() : $bound[0]->anySquare())->times($radius),
+                ),
+            ];
         }
 
         return $bound === [] ? $this->whereSurfacesMeet($quadrics[0], $quadrics[1], array_slice($quadrics, 2))
@@ -304,7 +313,7 @@ final readonly class TieIntersection
         }
         yield from $this->along(
             $ruled,
-            static fn (Vector $from, Vector $direction): array => abs($direction->dot($normal)) < 1e-14
+            static fn (Vector $from, Vector $direction): array => abs($direction->dot($normal)) < self::ALONG_PLANE
                 ? []
                 : [$on->minus($from)->dot($normal) / $direction->dot($normal)],
             $others,
@@ -324,7 +333,7 @@ final readonly class TieIntersection
             ! $ruled->isCone() &&
             ! $second->isCone() &&
             ! $second->isSphere() &&
-            abs($second->along($from, $direction)[2]) < 1e-12;
+            abs($second->along($from, $direction)[2]) < Tolerance::SAFEGUARD;
         if ($isOneApex || $isParallel) {
             // They have whole lines in common.
             yield from $this->onLines(
@@ -532,7 +541,7 @@ final readonly class TieIntersection
     {
         $length = $offset->length();
 
-        return [$length - $amount, $length > 1e-12 ? $offset->unit() : $axis->anySquare()];
+        return [$length - $amount, $length > Tolerance::NO_ROTATION ? $offset->unit() : $axis->anySquare()];
     }
 
     /** @return array{float, Vector} a leg whose cosine with the direction is given; either way along it */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Tie\Tie;
 
@@ -65,7 +66,7 @@ final class TieSolver
         foreach (['+x', '+y', '+z'] as $name) {
             $axis = Vector::axis($name) ?? Vector::zero();
             $rest = $axis->minus(TieSolution::allowed($axis, [...$bound, ...$free]));
-            if ($rest->length() > 1e-6 && count($bound) + count($free) < 3) {
+            if ($rest->length() > Tolerance::NO_SIDE && count($bound) + count($free) < 3) {
                 $free[] = $rest->unit();
             }
         }

@@ -10,6 +10,7 @@ use Bowline\Geometry\Curve;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Segment;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\End\OpenEnd;
 use Bowline\Job\JobError;
@@ -47,7 +48,7 @@ final readonly class WrapRoute implements Route
         if ($to <= $from) {
             throw $node->get('to_length')->error('it must end farther along the host than it begins');
         }
-        if ($to > $host->length() + 1e-6) {
+        if ($to > $host->length() + Tolerance::COINCIDENT) {
             throw $node->get('to_length')->error(sprintf('the host is only %.1f mm long', $host->length()));
         }
         $pitch = self::pitch($node, $to - $from, $values);
@@ -108,7 +109,7 @@ final readonly class WrapRoute implements Route
         $number = $values->count($strand, 'the number of a strand');
         $apart = $od + $values->notNegative($node->find('apart'), 'how far apart the strands are');
         $step = Winding::turnApart($radius, $pitch, $apart);
-        $most = (int) floor(2 * M_PI / $step + 1e-9);
+        $most = (int) floor(2 * M_PI / $step + Tolerance::PARALLEL);
         if ($number >= max(1, $most)) {
             throw $strand->error(sprintf('there is room for %d strands side by side', max(1, $most)));
         }
@@ -160,7 +161,7 @@ final readonly class WrapRoute implements Route
     {
         $there = $isStart ? $winding->start() : $winding->end();
         $socket = $end->leadPoint() ?? $end->at;
-        if ($end->at->distanceTo($there) < 1e-6) {
+        if ($end->at->distanceTo($there) < Tolerance::COINCIDENT) {
             return [];
         }
         $curve = $isStart
@@ -172,7 +173,7 @@ final readonly class WrapRoute implements Route
                 $end->axis?->times(-1.0),
             );
         $lead =
-            $socket->distanceTo($end->at) > 1e-9
+            $socket->distanceTo($end->at) > Tolerance::NOTHING
                 ? [$isStart ? new Line($end->at, $socket) : new Line($socket, $end->at)]
                 : [];
 

@@ -76,7 +76,10 @@ final class BendRadius implements Rule
     private function span(Curve $curve, float $start, float $least): array
     {
         $tight = array_keys(
-            array_filter($curve->curvature, static fn (float $bend): bool => $bend > 1.0 / max($least, 1e-9)),
+            array_filter(
+                $curve->curvature,
+                static fn (float $bend): bool => $bend > 1.0 / max($least, Tolerance::NOTHING),
+            ),
         );
 
         return $tight === []

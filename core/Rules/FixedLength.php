@@ -146,7 +146,7 @@ final class FixedLength implements Rule
         return match (true) {
             $in->length() === 0.0 && $out->length() === 0.0 => [],
             $in->length() === 0.0 => [$out],
-            $out->length() === 0.0, $in->cross($out)->length() < 1e-6 => [$in],
+            $out->length() === 0.0, $in->cross($out)->length() < Tolerance::NO_SIDE => [$in],
             default => [$in, $out],
         };
     }

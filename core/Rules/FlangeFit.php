@@ -34,8 +34,7 @@ final class FlangeFit implements Rule
     {
         $od = $laid->run->stock->section->outsideDiameter;
         $kind = $laid->run->stock->kind->value;
-        $edge = $laid->legs === [] ? null : $laid->legs[$atStart ? 0 : count($laid->legs) - 1];
-        $straight = $edge === null ? 0.0 : $edge->straight;
+        $straight = $this->straightAt($laid, $atStart);
         $say = fn (bool $is, Severity $severity, string $message, float $measured, float $required): ?Finding => $is
             ? new Finding(
                 'flange-fit',
@@ -139,6 +138,12 @@ final class FlangeFit implements Rule
         );
     }
 
+    /** How much of the run is straight at one of its ends, mm. */
+    private function straightAt(LaidRun $laid, bool $atStart): float
+    {
+        return $laid->legs === [] ? 0.0 : $laid->legs[$atStart ? 0 : count($laid->legs) - 1]->straight;
+    }
+
     public function remedies(Finding $finding, LaidRun $laid): iterable
     {
         $od = $laid->run->stock->section->outsideDiameter;
@@ -177,6 +182,14 @@ final class FlangeFit implements Rule
                         }
                     },
                 );
+            }
+            $thickness = Words::roundedDown($this->straightAt($laid, $name === 'from'));
+            if ($thickness > 0.0) {
+                yield $change(sprintf('Make it %s thick', $laid->run->units->say($thickness)), static function (
+                    stdClass $end,
+                ) use ($thickness): void {
+                    $end->thickness = $thickness;
+                });
             }
             foreach ([8, 6, 4] as $count) {
                 yield $change(sprintf('Use %d bolt holes', $count), static function (stdClass $end) use ($count): void {

@@ -64,7 +64,10 @@ final class Kink implements Rule
         $at = 0.0;
         foreach ($laid->path->segments as $segment) {
             $next = $at + $segment->length();
-            if ($segment->length() > 1e-9 && abs(($ends ? $next : $at) - $along) < 1e-6) {
+            if (
+                $segment->length() > Tolerance::NOTHING &&
+                abs(($ends ? $next : $at) - $along) < Tolerance::COINCIDENT
+            ) {
                 return $segment;
             }
             $at = $next;

@@ -1,7 +1,7 @@
 import { Box3, OrthographicCamera, Vector3 } from 'three';
 import { expect, test } from 'vitest';
 import { newest } from '../../resources/js/job/newest';
-import { axisTracks, onTrack, type Project, stepFor, told, withTrack } from '../../resources/js/job/tracks';
+import { axisTracks, directionToJson, onTrack, type Project, stepFor, withTrack } from '../../resources/js/job/tracks';
 import { withRoom } from '../../resources/js/view/camera';
 import { aimAt, forward } from '../../resources/js/view/laying/aiming';
 import { catchable, caughtAt } from '../../resources/js/view/laying/catching';
@@ -106,8 +106,8 @@ test('catches ports before corners before edges, each by its name', () => {
 });
 
 test('tells directions as the job file does, and rounds to steps that can be seen', () => {
-  expect(told(new Vector3(0, -1, 0))).toBe('-y');
-  expect(told(new Vector3(0.6, 0, 0.8))).toEqual([0.6, 0, 0.8]);
+  expect(directionToJson(new Vector3(0, -1, 0))).toBe('-y');
+  expect(directionToJson(new Vector3(0.6, 0, 0.8))).toEqual([0.6, 0, 0.8]);
   expect([4, 0.5, 0.2, 0.01].map(stepFor)).toEqual([1, 5, 10, 100]);
   expect(withTrack(axisTracks(), 'again', new Vector3(2, 0, 0))).toHaveLength(6);
 });

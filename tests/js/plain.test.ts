@@ -291,7 +291,7 @@ test('what is mounted stays where it stands', () => {
   }
 });
 
-test('a key is the one that is told, with no other held', () => {
+test('a key is the one that is directionToJson, with no other held', () => {
   const press = (key: string, held: Partial<Record<'ctrlKey' | 'shiftKey' | 'altKey' | 'metaKey', boolean>> = {}) =>
     ({ key, ctrlKey: false, shiftKey: false, altKey: false, metaKey: false, ...held }) as KeyboardEvent;
   expect(isKey(press('Z', { ctrlKey: true, shiftKey: true }), 'Ctrl+Shift+Z')).toBe(true);

@@ -79,7 +79,10 @@ final readonly class PiecesController
     /** At a port where one is there, otherwise in the open. */
     private static function end(Vector $at, Site $site): stdClass
     {
-        $port = array_filter($site->ports, static fn (Port $port): bool => $port->at->distanceTo($at) < 1e-3);
+        $port = array_filter(
+            $site->ports,
+            static fn (Port $port): bool => $port->at->distanceTo($at) < Tolerance::POINTED_AT,
+        );
 
         return (object) ($port === []
             ? ['at' => FileValue::vector($at)]

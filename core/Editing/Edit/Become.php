@@ -7,7 +7,6 @@ namespace Bowline\Editing\Edit;
 use Bowline\Editing\EditError;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
-use Bowline\Geometry\Vector;
 use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
@@ -61,9 +60,9 @@ final readonly class Become implements RunEdit
             return;
         }
         $laid = $draft->laid;
-        $draft->run->from ??= (object) ['at' => self::told($laid->path->segments[0]->start())];
+        $draft->run->from ??= (object) ['at' => FileValue::vector($laid->path->segments[0]->start())];
         $draft->run->to ??= (object) [
-            'at' => self::told($laid->path->segments[count($laid->path->segments) - 1]->end()),
+            'at' => FileValue::vector($laid->path->segments[count($laid->path->segments) - 1]->end()),
         ];
         if ($this->kind === 'flow' && $laid->run->route->corners() === null) {
             // A curve that becomes points goes on lying where it is.
@@ -106,21 +105,15 @@ final readonly class Become implements RunEdit
     {
         $vertices = array_slice($laid->vertices, 1, -1);
         if ($vertices !== []) {
-            return array_map(static fn ($vertex): array => self::told($vertex->at), $vertices);
+            return array_map(static fn ($vertex): array => FileValue::vector($vertex->at), $vertices);
         }
         $curve = $laid->path->curves()[0][1] ?? null;
 
         return $curve === null
             ? []
             : array_map(
-                static fn (float $part): array => self::told($curve->pointAt($part * $curve->length())),
+                static fn (float $part): array => FileValue::vector($curve->pointAt($part * $curve->length())),
                 self::CORNERS_AT,
             );
-    }
-
-    /** @return list<float> */
-    private static function told(Vector $at): array
-    {
-        return FileValue::vector($at);
     }
 }

@@ -7,6 +7,7 @@ namespace Bowline\Editing\Edit;
 use Bowline\Editing\EditError;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
+use Bowline\Geometry\Tolerance;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\Tie\Tie;
@@ -107,7 +108,7 @@ final readonly class SetLeg implements RunEdit
             ->vertex($this->vertex)
             ->at->minus($draft->vertex($this->vertex - 1)->at)
             ->unit();
-        $isOpen = $leg->minus(TieSolution::allowed($leg, $tied->held->free))->length() < 1e-6;
+        $isOpen = $leg->minus(TieSolution::allowed($leg, $tied->held->free))->length() < Tolerance::COINCIDENT;
         if ($this->along !== null || $this->until !== null || ! $isOpen) {
             throw new EditError(
                 sprintf(

@@ -7,6 +7,7 @@ namespace Bowline\Exchange\Dxf;
 use Bowline\Geometry\Arc;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Segment;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 
@@ -186,7 +187,7 @@ final class DxfReader
         $raised = new Vector(0.0, 0.0, $groups->length(38));
         foreach ($this->neighbours($points, $groups) as [[$from, $bulge], [$to]]) {
             [$from, $to] = [$from->plus($raised), $to->plus($raised)];
-            if (abs($bulge) < 1e-12) {
+            if (abs($bulge) < Tolerance::SAFEGUARD) {
                 $this->line($ocs->toWorld($from), $ocs->toWorld($to));
 
                 continue;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Job\Part;
 
 use Bowline\Geometry\Pose;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Shape\Box;
 use Bowline\Job\Shape\Cylinder;
@@ -32,7 +33,7 @@ final readonly class Solid
         $about = $z->cross($way);
         $middle = $from->plus($to)->times(0.5);
 
-        return new self(new Cylinder($diameter, $way->length()), $about->length() < 1e-9
+        return new self(new Cylinder($diameter, $way->length()), $about->length() < Tolerance::NOTHING
             ? Pose::at($middle)
             : Pose::turned($middle, $about, $z->angleTo($way)));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job\Shape;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /** A round block that stands along its own z, centred on its own origin. */
@@ -37,7 +38,7 @@ final readonly class Cylinder implements Shape
     public function outside(float $x, float $y, float $z, float $within): array
     {
         $off = hypot($x, $y);
-        [$rx, $ry] = $off > 1e-12 ? [$x / $off, $y / $off] : [1.0, 0.0];
+        [$rx, $ry] = $off > Tolerance::SAFEGUARD ? [$x / $off, $y / $off] : [1.0, 0.0];
         $end = $z < 0.0 ? -1.0 : 1.0;
         [$dr, $dz] = [$off - $this->diameter / 2, abs($z) - $this->height / 2];
         if ($dr > 0.0 && $dz > 0.0) {

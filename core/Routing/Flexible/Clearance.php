@@ -42,7 +42,7 @@ final readonly class Clearance
 
     public function isClear(Curve $curve): bool
     {
-        return $this->deepest($curve, 1e-9)[0] <= 1e-9;
+        return $this->deepest($curve, Tolerance::NOTHING)[0] <= Tolerance::NOTHING;
     }
 
     /**

@@ -63,7 +63,10 @@ final readonly class ContactProjection
             return;
         }
         $count = $isSinking
-            ? max(self::LEAST_PLACES, min(self::MOST_PLACES, Tolerance::pieces($chain->link / (self::PLACE_SPACING * $this->half))))
+            ? max(
+                self::LEAST_PLACES,
+                min(self::MOST_PLACES, Tolerance::pieces($chain->link / (self::PLACE_SPACING * $this->half))),
+            )
             : self::MOST_PLACES;
         $all = NodeChain::splineWeights($count);
         $fromStart = array_slice($all, 0, -1, true);
@@ -125,7 +128,9 @@ final readonly class ContactProjection
             return null;
         }
         $all = $chain->links * $chain->link;
-        $isQuick = $this->hasMoved($chain, $link, $wasX, $wasY, $wasZ) || $this->hasMoved($chain, $link + 1, $wasX, $wasY, $wasZ);
+        $isQuick =
+            $this->hasMoved($chain, $link, $wasX, $wasY, $wasZ) ||
+            $this->hasMoved($chain, $link + 1, $wasX, $wasY, $wasZ);
         $deepest = 0.0;
         $out = $at = null;
         foreach ($places as $place => $weights) {
@@ -230,7 +235,12 @@ final readonly class ContactProjection
     private function moveEndOut(NodeChain $chain): void
     {
         $wanted = $this->half + self::GAP;
-        $near = $this->bodies->nearest($chain->x[$chain->links], $chain->y[$chain->links], $chain->z[$chain->links], $wanted);
+        $near = $this->bodies->nearest(
+            $chain->x[$chain->links],
+            $chain->y[$chain->links],
+            $chain->z[$chain->links],
+            $wanted,
+        );
         if ($near !== null) {
             $chain->move($chain->links, $wanted - $near[0], $near[1], $near[2], $near[3]);
         }

@@ -179,7 +179,7 @@ final class Draping
         for ($part = 1; $part < self::DESCENT_SAMPLES; $part++) {
             $length = $distance + ($this->length - $distance) * ($part / self::DESCENT_SAMPLES) ** 2;
             if (
-                $length > $distance + 1e-9 &&
+                $length > $distance + Tolerance::NOTHING &&
                 ! $this->clearance->isClear(
                     Catenary::between($this->start->at, $this->end->at, $this->up, $length)->curve,
                 )
@@ -378,7 +378,7 @@ final class Draping
     private function bow(float $aside): void
     {
         $across = $this->up->cross($this->laidOutTo()->minus($this->start->at));
-        $side = $across->length() > 1e-6 ? $across->unit() : $this->up->anySquare();
+        $side = $across->length() > Tolerance::NO_SIDE ? $across->unit() : $this->up->anySquare();
         $isPlumb = $across->length() <= $this->least && ! $this->end->isFree;
         for ($i = 1; $i < $this->chain->links; $i++) {
             $by =
@@ -453,7 +453,7 @@ final class Draping
         $way = $this->end->at->minus($this->start->at);
 
         return $this->start->at->plus(
-            ($way->length() > 1e-6 ? $way->unit() : $this->up->anySquare())->times(0.98 * $this->length),
+            ($way->length() > Tolerance::NO_SIDE ? $way->unit() : $this->up->anySquare())->times(0.98 * $this->length),
         );
     }
 
@@ -475,7 +475,7 @@ final class Draping
             $x = $speed[0][$i] * self::VELOCITY_DAMPING - $fx;
             $y = $speed[1][$i] * self::VELOCITY_DAMPING - $fy;
             $z = $speed[2][$i] * self::VELOCITY_DAMPING - $fz;
-            $part = min(1.0, $most / max(1e-12, sqrt($x * $x + $y * $y + $z * $z)));
+            $part = min(1.0, $most / max(Tolerance::SAFEGUARD, sqrt($x * $x + $y * $y + $z * $z)));
             $chain->x[$i] += $x * $part;
             $chain->y[$i] += $y * $part;
             $chain->z[$i] += $z * $part;

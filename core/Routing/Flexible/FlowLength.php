@@ -12,6 +12,9 @@ use Bowline\Routing\LengthFound;
  */
 final class FlowLength
 {
+    /** The move that comes nearest to a length out of reach is found to this, mm. */
+    private const NEAREST_ACCURACY = 1e-4;
+
     private const FIRST = 1.0;
 
     private const GROWTH = 1.35;
@@ -62,7 +65,7 @@ final class FlowLength
     {
         $wide = max(self::FIRST, abs($about[0]) * self::GROWTH);
         [$low, $high] = [$about[0] - $wide, $about[0] + $wide];
-        while ($high - $low > 1e-4) {
+        while ($high - $low > self::NEAREST_ACCURACY) {
             [$one, $other] = [$high - self::GOLDEN * ($high - $low), $low + self::GOLDEN * ($high - $low)];
             [$low, $high] = abs($excess($one)) < abs($excess($other)) ? [$low, $other] : [$one, $high];
         }

@@ -6,6 +6,7 @@ namespace Bowline\Routing\Flexible;
 
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
@@ -97,7 +98,7 @@ final readonly class Gates
             if ($gate !== null) {
                 $through = $gate->entry()->distanceTo($gate->exit());
                 $inside[] = [$gate, $at, $at + $through];
-                if ($through > 1e-9) {
+                if ($through > Tolerance::NOTHING) {
                     $segments[] = new Line($gate->entry(), $gate->exit());
                 }
                 $at += $through;
@@ -131,7 +132,7 @@ final readonly class Gates
     {
         $distances = $this->distances($run);
         foreach ($this->shared($run, $length) as $index => $span) {
-            if ($span <= $distances[$index] + 1e-9) {
+            if ($span <= $distances[$index] + Tolerance::NOTHING) {
                 return $this->spans[$index] === null
                     ? [$length, $length - $span + $distances[$index]]
                     : [$span, $distances[$index]];
@@ -159,7 +160,7 @@ final readonly class Gates
 
         return array_map(
             static fn (?float $said, float $distance): float => $said ??
-                ($sharing > 1e-9 ? ($free * $distance) / $sharing : $free),
+                ($sharing > Tolerance::NOTHING ? ($free * $distance) / $sharing : $free),
             $this->spans,
             $distances,
         );
@@ -207,7 +208,7 @@ final readonly class Gates
         }
         $way = $this->centre($run, $gate + 1)->minus($this->centre($run, $gate - 1));
 
-        return $way->length() < 1e-9
+        return $way->length() < Tolerance::NOTHING
             ? $end
             : new RunEnd($end->at, $way->unit()->times($side), null, null, 0.0, $end->end, false);
     }

@@ -7,7 +7,7 @@ import { Mark } from '../job/Mark';
 import { NumberField } from '../job/NumberField';
 import { type TargetKind, usePointing } from '../job/pointing';
 import { tell } from '../job/tell';
-import { told } from '../job/tracks';
+import { directionToJson } from '../job/tracks';
 import { useJob } from '../job/useJob';
 import { IconButton } from '../ui/IconButton';
 
@@ -184,7 +184,9 @@ function freeWords(free: readonly Vector[] | readonly (readonly number[])[], pla
   if (free.length === 3) {
     return 'free every way';
   }
-  const ways = free.map((along) => direction(told(vector(along as readonly number[])) as never).replace('+', ''));
+  const ways = free.map((along) =>
+    direction(directionToJson(vector(along as readonly number[])) as never).replace('+', ''),
+  );
   return `free along ${ways.join(' and ')}`;
 }
 

@@ -1,6 +1,6 @@
 import { MathUtils, Quaternion, Vector3 } from 'three';
 import type { Place, Pose, Vector } from '../api/types';
-import { told } from '../job/tracks';
+import { directionToJson } from '../job/tracks';
 import { turnOf } from '../job/turnOf';
 
 const tidy = (vector: Vector3): Vector => vector.toArray().map((part) => Math.round(part * 1e6) / 1e6) as Vector;
@@ -13,7 +13,10 @@ export function inFrameOf(
 ): { at: Vector; along: string | Vector } {
   const back = host === undefined ? new Quaternion() : turnOf(host.pose).invert();
   const origin = new Vector3(...(host?.pose.at ?? [0, 0, 0]));
-  return { at: tidy(at.clone().sub(origin).applyQuaternion(back)), along: told(along.clone().applyQuaternion(back)) };
+  return {
+    at: tidy(at.clone().sub(origin).applyQuaternion(back)),
+    along: directionToJson(along.clone().applyQuaternion(back)),
+  };
 }
 
 /** The pose of a thing in the frame of another, so that it stays where it stands when it is mounted on that. */

@@ -71,8 +71,8 @@ function Choice({ open: { list, id, clash } }: { open: OpenClash }) {
             {clash.places.map((place) => (
               <tr key={place.pointer}>
                 <td>{worded(place.pointer)}</td>
-                <td>{told(place.theirs)}</td>
-                <td>{told(place.yours)}</td>
+                <td>{formatValue(place.theirs)}</td>
+                <td>{formatValue(place.yours)}</td>
               </tr>
             ))}
           </tbody>
@@ -93,7 +93,7 @@ function worded(pointer: string): string {
   return parts.length === 0 ? 'the whole of it' : parts.map((part) => WORDS[part] ?? part).join(', ');
 }
 
-function told(value: unknown): string {
+function formatValue(value: unknown): string {
   if (value === null || value === undefined) {
     return 'not there';
   }

@@ -28,7 +28,7 @@ const AXES: readonly [string, Vector3][] = [
 export const axisTracks = (): Track[] => AXES.map(([name, along]) => ({ name: direction(name), along: along.clone() }));
 
 /** The name of the axis a direction lies on ("+x" … "-z"), as the job file has it, or its three numbers. */
-export function told(along: Vector3): string | [number, number, number] {
+export function directionToJson(along: Vector3): string | [number, number, number] {
   const tidy = (value: number) => Math.round(value * 1e9) / 1e9;
   return AXES.find(([, axis]) => axis.distanceTo(along) < 1e-6)?.[0] ?? [tidy(along.x), tidy(along.y), tidy(along.z)];
 }

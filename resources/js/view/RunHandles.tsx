@@ -4,7 +4,7 @@ import { api } from '../api/client';
 import type { Leg, Point, SolvedRun } from '../api/types';
 import { direction } from '../job/format';
 import { isSamePart, useWorkbench } from '../job/store';
-import { axisTracks, type Flat, type Project, type Track, told, withTrack } from '../job/tracks';
+import { axisTracks, directionToJson, type Flat, type Project, type Track, withTrack } from '../job/tracks';
 import { useJob } from '../job/useJob';
 import { useCamera } from './camera';
 import { type Grip, useHandDrag } from './drag/useHandDrag';
@@ -148,7 +148,7 @@ function cornerTracks(solved: SolvedRun, vertex: number): Track[] {
         left = withTrack(left, track.name, along);
       }
     }
-    return free.reduce((tracks, along) => withTrack(tracks, direction(told(along)), along), left);
+    return free.reduce((tracks, along) => withTrack(tracks, direction(directionToJson(along)), along), left);
   }
   let tracks = axisTracks().filter((_, index) => index % 2 === 0);
   for (const leg of legsBeside(solved, vertex)) {

@@ -124,3 +124,71 @@ it('has nothing to say about a straight, and ships two benders', function (): vo
         ->and(Benders::of(Job::read(Jobs::file([], ['at' => [0, 0, 500]]))))
         ->toHaveCount(2);
 });
+
+it('takes exactly enough as enough, and anything less as too little', function (
+    array $more,
+    array $bender,
+    array $tight,
+    int $obstacles,
+): void {
+    expect(check(200, 200, $more, bender($bender))->obstacles)->toBe([])
+        ->and(check(200, 200, $more, bender([...$bender, ...$tight]))->obstacles)
+        ->toHaveCount($obstacles);
+})->with([
+    'a tube of 12' => [[], ['largestTube' => 12.0], ['largestTube' => 11.999], 1],
+    // 300 less two tangents of 30.
+    'a straight of 240' => [[], ['leastStraight' => 240.0], ['leastStraight' => 240.001], 1],
+    'a lead of 170' => [[], ['firstGrip' => 170.0, 'lastGrip' => 170.0], ['firstGrip' => 170.001], 1],
+    'a tail of 170' => [[], ['firstGrip' => 170.0, 'lastGrip' => 170.0], ['lastGrip' => 170.001], 1],
+    'both' => [[], ['firstGrip' => 170.0, 'lastGrip' => 170.0], ['firstGrip' => 171.0, 'lastGrip' => 171.0], 2],
+    'two bends of 90°' => [[], ['largestAngle' => M_PI / 2], ['largestAngle' => M_PI / 2 - 1e-6], 2],
+    // A die is that of a bend within half a millimetre.
+    'dies of 30.5' => [[], ['radii' => [30.5]], ['radii' => [30.501]], 2],
+    'dies of 29.5' => [[], ['radii' => [29.5]], ['radii' => [29.499]], 2],
+]);
+
+it('counts its bends as everybody does, and says each thing in full', function (): void {
+    $words = static fn (BenderCheck $check): array => array_map(
+        static fn (BenderObstacle $one): string => $one->message.' '.$one->fix,
+        $check->obstacles,
+    );
+    expect($words(check(200, 200, [], bender(['leastStraight' => 250.5]))))->toBe([
+        'Between bends 1 and 2 there are 240 mm straight; the clamp needs 250.5 mm. '.
+            'Make the leg between them 10.5 mm longer.',
+    ])->and($words(check(200, 200, [], bender(['radii' => [35.0]]))))->toBe([
+        'Bend 1 has R 30; there is no die of it. Use R 35.',
+        'Bend 2 has R 30; there is no die of it. Use R 35.',
+    ])->and($words(check(200, 200, [], bender(['largestTube' => 10.0]))))->toBe([
+        'The tube is 12 mm outside; this bender takes 10 mm. '.
+            'Bend it on a larger bender, or in shorter pieces of another stock.',
+    ]);
+});
+
+it('does not say to turn round what no end can bend, and has no other end for a straight', function (): void {
+    // Gripped from the other end alone, but too large a tube.
+    $check = check(89, 100, [], bender(['largestTube' => 10.0]));
+    expect([$check->fromOtherEnd, $check->canBend()])->toBe([false, false])
+        ->and(BenderCheck::of(bender(), Jobs::laid(Jobs::file([], ['at' => [0, 0, 500]])))->fromOtherEnd)
+        ->toBeFalse();
+});
+
+it('reads the benders of a job, up to a whole turn', function (): void {
+    $job = static function (float $angle): Job {
+        $file = Jobs::file([], ['at' => [0, 0, 500]]);
+        $file->values = (object) ['grip' => 44];
+        $file->benders = [
+            Jobs::object([
+                'id' => 'own', 'name' => 'Own', 'min_straight' => 18, 'first_grip' => 'grip', 'last_grip' => 30,
+                'radii' => [20, 'grip / 2'], 'max_angle' => $angle, 'max_od' => 22,
+            ]),
+        ];
+
+        return Job::read($file);
+    };
+    $own = Benders::of($job(360))['own'];
+    expect([$own->firstGrip, $own->radii, $own->largestAngle])->toBe([44.0, [20.0, 22.0], 2 * M_PI])
+        ->and(Benders::said($job(360))[0]->first_grip)
+        ->toBe('grip')
+        ->and(fn () => Benders::of($job(360.001)))
+        ->toThrow(Bowline\Job\JobError::class, '360 degrees at most');
+});

@@ -3,7 +3,7 @@ import { Vector3 } from 'three';
 import type { AddLeg, JobState, Run, ThroughClamp, Vector } from '../../api/types';
 import { type Aim, type StandOff, type Start, useLaying } from '../../job/laying';
 import { cornerOf } from '../../job/newItems';
-import { type Track, told } from '../../job/tracks';
+import { directionToJson, type Track } from '../../job/tracks';
 import { freshId, useJob } from '../../job/useJob';
 import { vectorOf } from './aiming';
 
@@ -55,7 +55,7 @@ export function legTo(
 
 function bareLeg(aim: Aim | null, track: Track | null, length: number | string | null): Bare | null {
   if (length !== null && track !== null) {
-    return { do: 'add-leg', along: told(track.along), length };
+    return { do: 'add-leg', along: directionToJson(track.along), length };
   }
   if (aim === null) {
     return null;
@@ -66,7 +66,7 @@ function bareLeg(aim: Aim | null, track: Track | null, length: number | string |
   if (aim.track === null) {
     return { do: 'add-leg', at: aim.point.toArray() as Vector };
   }
-  const along = told(aim.track.along);
+  const along = directionToJson(aim.track.along);
   return aim.level && aim.caught?.place !== undefined
     ? { do: 'add-leg', along, until: aim.caught.place }
     : { do: 'add-leg', along, length: Math.round(aim.length * 1e6) / 1e6 };

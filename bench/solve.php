@@ -13,6 +13,7 @@ foreach ([[1, 4, 0.1], [200, 20, 2.0], [500, 20, 1.2]] as [$runs, $corners, $lim
     $file = tempnam(sys_get_temp_dir(), 'bowline');
     file_put_contents((string) $file, json_encode(benchJob($runs, $corners), JSON_THROW_ON_ERROR));
     $times = [];
+    $exit = -1;
     for ($i = 0; $i < 7; $i++) {
         $start = hrtime(true);
         exec(

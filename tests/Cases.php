@@ -56,7 +56,7 @@ final class Cases
     public static function bowline(string ...$arguments): array
     {
         $process = proc_open(
-            [PHP_BINARY, __DIR__.'/../bin/bowline', ...$arguments],
+            [PHP_BINARY, __DIR__.'/../bin/bowline', ...array_values($arguments)],
             [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes,
         );
         assert(is_resource($process));

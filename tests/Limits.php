@@ -50,7 +50,11 @@ final class Limits
                     $file->runs[] = Jobs::object([
                         'id' => 'w', 'stock' => 't12',
                         'route' => [
-                            'kind' => 'wrap', 'host' => 'run', 'from_length' => 100, 'to_length' => 700, 'pitch' => $pitch,
+                            'kind' => 'wrap',
+                            'host' => 'run',
+                            'from_length' => 100,
+                            'to_length' => 700,
+                            'pitch' => $pitch,
                         ],
                     ]);
                     $file->runs = array_reverse($file->runs);
@@ -70,7 +74,10 @@ final class Limits
                 80, -1e-3,
             ],
             'a leg before the first bend' => [
-                'leg-room', fn (float $x) => Jobs::file([['at' => [0, 0, 50 + $x]]], ['at' => [400, 0, 50 + $x]]), 30, -1e-3,
+                'leg-room',
+                fn (float $x) => Jobs::file([['at' => [0, 0, 50 + $x]]], ['at' => [400, 0, 50 + $x]]),
+                30,
+                -1e-3,
             ],
             'a turn that comes nearly back' => ['reversal', self::turning(...), 179.499, 1e-3],
             'a port that is left askew' => [
@@ -80,15 +87,26 @@ final class Limits
             ],
             'a length that is held, too long' => [
                 'fixed-length',
-                fn (float $x) => self::corner(['fixed_length' => ['length' => self::CORNER_LENGTH - $x, 'tolerance' => 1]]), 1, 1e-3,
+                fn (float $x) => self::corner([
+                    'fixed_length' => ['length' => self::CORNER_LENGTH - $x, 'tolerance' => 1],
+                ]),
+                1,
+                1e-3,
             ],
             'a length that is held, too short' => [
                 'fixed-length',
-                fn (float $x) => self::corner(['fixed_length' => ['length' => self::CORNER_LENGTH - $x, 'tolerance' => 1]]), -1, -1e-3,
+                fn (float $x) => self::corner([
+                    'fixed_length' => ['length' => self::CORNER_LENGTH - $x, 'tolerance' => 1],
+                ]),
+                -1,
+                -1e-3,
             ],
             // A degree of R 30 is 30·π/180 long.
             'a bend that stretches by all of itself' => [
-                'cut-length', fn (float $x) => self::corner(['stock.stretch_per_degree' => $x]), 30 * M_PI / 180 - 1e-4, 1e-4,
+                'cut-length',
+                fn (float $x) => self::corner(['stock.stretch_per_degree' => $x]),
+                (30 * M_PI) / 180 - 1e-4,
+                1e-4,
             ],
             'a bend set 35 % and 15° over its 90°' => [
                 'set-angle', fn (float $x) => self::corner(['stock.springback' => ['offset' => $x]]), 46.5, 1e-3,
@@ -116,7 +134,10 @@ final class Limits
             ],
             // Twelve on 42 are 42·sin 15° = 10.8704 apart.
             'holes that meet each other' => [
-                'flange-fit', fn (float $x) => $holes(['count' => 12, 'diameter' => $x]), 42 * sin(M_PI / 12) - 1e-3, 2e-3,
+                'flange-fit',
+                fn (float $x) => $holes(['count' => 12, 'diameter' => $x]),
+                42 * sin(M_PI / 12) - 1e-3,
+                2e-3,
             ],
             // Behind the bend of R 30 the level leg has 370 straight.
             'a flange as thick as there is straight' => [
@@ -130,16 +151,25 @@ final class Limits
             ],
             'a kept shape that ends elsewhere' => [
                 'kept-away',
-                fn (float $x) => self::line(1000 + $x, ['kind' => 'drape', 'length' => 1100, 'kept' => [[0, 0, 0], [1000, 0, 0]]]),
+                fn (float $x) => self::line(1000 + $x, [
+                    'kind' => 'drape',
+                    'length' => 1100,
+                    'kept' => [[0, 0, 0], [1000, 0, 0]],
+                ]),
                 0.5, 1e-3,
             ],
             'a hose that is not sold so long' => [
                 'sold-length',
-                fn (float $x) => self::line(1000, ['kind' => 'spring', 'length' => 1200 + $x], ['lengths' => [1200, 1500]]),
+                fn (float $x) => self::line(
+                    1000,
+                    ['kind' => 'spring', 'length' => 1200 + $x],
+                    ['lengths' => [1200, 1500]],
+                ),
                 0.5,
                 1e-3,
             ],
-            // Half of a catenary that ends at θ: L/d = sinh u / u with sinh u = tan θ. Two spans of 500, a clamp between.
+            // Half of a catenary that ends at θ: L/d = sinh u / u with sinh u = tan θ. Two spans of 500, a clamp
+            // between.
             'a cable that leaves a clamp askew' => [
                 'kink',
                 function (float $x): stdClass {

@@ -36,7 +36,7 @@ function jobOfMeshes(string ...$names): string
             'version' => 2,
             'name' => 'Quay',
             'surroundings' => array_map(
-                static fn (string $name, int $i): array => [
+                static fn (string $name, int|string $i): array => [
                     'id' => "body$i",
                     'shape' => 'mesh',
                     'mesh' => $name,

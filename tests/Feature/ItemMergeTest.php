@@ -70,7 +70,7 @@ it('calls a step by what was done', function (array $changes, string $name) use 
                     $of($change[3]),
                     0,
                 ),
-                $changes,
+                array_values($changes),
             ),
         ),
     )->toBe($name);

@@ -63,7 +63,7 @@ function laying(string $job, array $change): TestResponse
     return test()->postJson($job.'/runs/r/laying', $change);
 }
 
-/** @return list<list<float>> where the run goes now, as a window that looks anew sees it */
+/** @return list<array<float>> where the run goes now, as a window that looks anew sees it */
 function way(string $job): array
 {
     $vertices = array_map(

@@ -12,6 +12,7 @@ function hangingByAll(stdClass $file, string $list, string $id): array
 {
     $mounted = [];
     foreach ($list === 'surroundings' ? ['fittings', 'clamps'] : [] as $kind) {
+        /** @var stdClass $item */
         foreach ($file->{$kind} ?? [] as $item) {
             array_push(
                 $mounted,

@@ -12,7 +12,7 @@ use Tests\Jobs;
 $rotations = fn (array ...$corners): array => array_map(
     fn (array $bend): float => round($bend['rotation'], 6),
     Jobs::written(
-        Jobs::file(array_map(fn (array $at): array => ['at' => $at], array_slice($corners, 0, -1)), [
+        Jobs::file(array_map(fn (array $at): array => ['at' => $at], array_values(array_slice($corners, 0, -1))), [
             'at' => $corners[count($corners) - 1],
         ]),
     )['bends'],

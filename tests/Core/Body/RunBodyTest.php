@@ -125,9 +125,10 @@ it('does not cut up straights, and divides bends as finely as asked', function (
         [['at' => [0, 0, 200]], ['at' => [0, 0, 400]], ['at' => [300, 0, 400]]],
         ['at' => [900, 0, 400]],
     );
-    $sides = fn (Mesh $mesh): int => count(
-        array_filter($mesh->vertices, fn (Vector $at): bool => abs($at->z - 50) < 1e-9),
-    ) / 2;
+    $sides = fn (Mesh $mesh): int => intdiv(
+        count(array_filter($mesh->vertices, fn (Vector $at): bool => abs($at->z - 50) < 1e-9)),
+        2,
+    );
     $mesh = RunBody::of(Jobs::laid($file))->mesh(0.1);
 
     // A bend of 90° at R 30 + 6: a chord of tolerance c spans 2·acos(1 − c/36); two straights add two rings.

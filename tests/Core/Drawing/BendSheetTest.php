@@ -64,7 +64,7 @@ function laidCoil(): LaidRun
     return $run->route->lay($run);
 }
 
-/** @return list<array{float, float}> the points of a polyline */
+/** @return list<list<float>> the points of a polyline, two numbers each */
 function polyline(SimpleXMLElement $line): array
 {
     return array_map(

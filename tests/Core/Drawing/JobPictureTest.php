@@ -40,7 +40,7 @@ it('shows three faces of a box and every run, all within the picture', function 
         }
     }
     // Runs are drawn over bodies, so that a small picture shows them.
-    expect((string) $svg->children()[count($svg->children()) - 1]->getName())->toBe('polyline');
+    expect($svg->children()[count($svg->children()) - 1]->getName())->toBe('polyline');
 });
 
 it('draws up upwards and right to the right', function (): void {

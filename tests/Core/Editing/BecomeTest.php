@@ -69,6 +69,7 @@ it('gets corners on the curve that it was', function (): void {
     $file->runs[0]->route = Jobs::object(['kind' => 'hang', 'length' => 500]);
     $stops = became($file, 'corners')->runs[0]->route->stops;
     // The catenary y = a·cosh(x/a): 500 = 2a·sinh(200/a) gives a by bisection.
+    $a = 0.0;
     [$low, $high] = [50.0, 2000.0];
     for ($i = 0; $i < 100; $i++) {
         $a = ($low + $high) / 2;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Bowline\Editing\Draggable;
 use Bowline\Editing\RunChange;
 use Bowline\Editing\RunDraft;
+use Bowline\Editing\RunEdit;
 use Bowline\Editing\RunEdits;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
@@ -22,6 +23,7 @@ function layingDefinitions(): array
 }
 
 it('has a body in the schema for each edit, with its word in it', function (string $edit): void {
+    assert(is_a($edit, RunEdit::class, true));
     $definitions = layingDefinitions();
     $name = RunEdits::definition($edit);
     expect($definitions)
@@ -40,6 +42,7 @@ it('knows every edit of a run that the schema has, each by one word', function (
                 static fn (array $one): ?string => $one['properties']['do']['const'] ?? null,
                 layingDefinitions(),
             ),
+            static fn (?string $word): bool => $word !== null,
         ),
     );
     expect(array_unique($words))

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Bowline\Exchange\CatalogueRows;
 use Bowline\Job\JobError;
 
-/** @return array<string, array<string, string|float>> what ships, by part number */
+/** @return array<string, array<string, mixed>> what ships, by part number */
 function shippedStock(): array
 {
     $rows = [];

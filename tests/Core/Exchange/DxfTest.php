@@ -247,7 +247,7 @@ it('writes curves as splines that follow them', function (array $route): void {
         true,
     );
     [$knots, $controls, $degree] = [[], [], 0];
-    for ($i = $start + 1; trim($pairs[$i][0]) !== '0'; $i++) {
+    for ($i = (int) $start + 1; trim($pairs[$i][0]) !== '0'; $i++) {
         match (trim($pairs[$i][0])) {
             '40' => $knots[] = (float) $pairs[$i][1],
             '71' => $degree = (int) $pairs[$i][1],

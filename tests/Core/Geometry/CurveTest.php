@@ -37,7 +37,7 @@ it('keeps its ends, its length and its tightest place with fewer points', functi
         $fine->points,
         $fine->directions,
         $fine->along,
-        array_replace($fine->curvature, [77 => 0.0123]),
+        array_values(array_replace($fine->curvature, [77 => 0.0123])),
         1 / 0.0123,
         $fine->along[77],
     );

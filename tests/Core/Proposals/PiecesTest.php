@@ -8,14 +8,17 @@ use Bowline\Proposals\Joint;
 use Bowline\Proposals\Pieces;
 use Tests\Jobs;
 
-/** @param  list<array{list<float>, list<float>}>  $ends */
+/** @param  array<mixed>  $ends  of each piece */
 function pieces(array $ends, float $radius = 30.0): Pieces
 {
+    $lines = array_map(
+        static fn (array $piece): Line => new Line(new Vector(...$piece[0]), new Vector(...$piece[1])),
+        array_values($ends),
+    );
+    assert($lines !== []);
+
     return Pieces::join(
-        array_map(
-            static fn (array $piece): Line => new Line(new Vector(...$piece[0]), new Vector(...$piece[1])),
-            $ends,
-        ),
+        $lines,
         $radius, Jobs::laid(Jobs::file([], ['at' => [0, 0, 500]]))->run->stock,
     );
 }

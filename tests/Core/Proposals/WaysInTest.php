@@ -23,7 +23,7 @@ function towards(array $at, array $axis): array
     return WaysIn::of($job, $job->runs['run'], $job->site->ports['filter.in']);
 }
 
-/** @return list<list<int>> corners after the one the run had come to */
+/** @return array<array<int>> corners after the one the run had come to */
 function cornersOf(array $way): array
 {
     return array_map(

@@ -229,6 +229,7 @@ it('holds a direction at a point, with curvature going on through it', function 
         expect(abs($bend - $curve->curvature[$i - 1]))->toBeLessThan(0.25 * max($curve->curvature));
     }
     // On both sides of the point it bends the same.
+    $at = (int) $at;
     [$before, $here, $after] = [$curve->curvature[$at - 1], $curve->curvature[$at], $curve->curvature[$at + 1]];
     expect(abs($before - $here) + abs($after - $here))->toBeLessThan(0.3 * $here);
 })->with([0.5, 1.0, 2.0]);

@@ -259,7 +259,7 @@ final class Limits
      * @param  array<string, mixed>  $route
      * @param  array<string, mixed>  $stock
      */
-    private static function line(float $distance, array $route, array $stock = [], array $more = []): stdClass
+    public static function line(float $distance, array $route, array $stock = [], array $more = []): stdClass
     {
         return Jobs::decoded([
             'format' => 'bowline-job',

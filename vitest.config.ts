@@ -1,9 +1,9 @@
 import { defineConfig } from 'vitest/config';
 
-/** Plain functions of the browser's part, without a page. */
+/** Plain functions and single components of the browser's part; the latter name jsdom as their environment. */
 export default defineConfig({
   test: {
-    include: ['tests/js/**/*.test.ts'],
+    include: ['tests/js/**/*.test.{ts,tsx}'],
     reporters: ['default', ['junit', { outputFile: '.bowline/vitest.xml' }]],
   },
 });

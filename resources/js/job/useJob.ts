@@ -305,6 +305,7 @@ export function freshId(taken: readonly { id: string }[], name: string): string 
     name
       .toLowerCase()
       .normalize('NFKD')
+      .replace(/\p{M}/gu, '')
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-+|-+$/g, '')
       .slice(0, 40) || 'item';

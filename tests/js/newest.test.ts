@@ -1,0 +1,113 @@
+import { describe, expect, test, vi } from 'vitest';
+import { Refused, Unreachable } from '../../resources/js/api/client';
+import { newest } from '../../resources/js/job/newest';
+
+/* One question at a time, always the newest. */
+
+/** A server that answers when the test says so. */
+function server() {
+  const open: { question: number; answer: (text: string) => void; fail: (error: Error) => void }[] = [];
+  const asked: number[] = [];
+  return {
+    asked,
+    ask: (question: number) =>
+      new Promise<string>((answer, fail) => {
+        asked.push(question);
+        open.push({ question, answer, fail });
+      }),
+    /** The oldest question that waits. */
+    next: () => {
+      const one = open.shift();
+      if (one === undefined) {
+        throw new Error('nothing is asked');
+      }
+      return one;
+    },
+  };
+}
+
+describe('newest', () => {
+  test('asks at once, and never what was wanted only meanwhile', async () => {
+    const { ask, asked, next } = server();
+    const taken: [string, number][] = [];
+    const questions = newest(ask, (answer, question) => taken.push([answer, question]));
+    questions.want(1);
+    questions.want(2);
+    questions.want(3);
+    expect(asked).toEqual([1]);
+    next().answer('one');
+    await vi.waitFor(() => expect(asked).toEqual([1, 3]));
+    next().answer('three');
+    await questions.settled();
+    expect(taken).toEqual([
+      ['one', 1],
+      ['three', 3],
+    ]);
+  });
+
+  test('asks again after it has come to rest', async () => {
+    const { ask, asked, next } = server();
+    const taken: string[] = [];
+    const questions = newest(ask, (answer) => taken.push(answer));
+    for (const [question, answer] of [
+      [1, 'a'],
+      [2, 'b'],
+    ] as const) {
+      questions.want(question);
+      next().answer(answer);
+      await questions.settled();
+    }
+    expect(asked).toEqual([1, 2]);
+    expect(taken).toEqual(['a', 'b']);
+  });
+
+  test('takes nothing once it has been stopped, and asks nothing more', async () => {
+    const { ask, asked, next } = server();
+    const take = vi.fn();
+    const refuse = vi.fn();
+    const questions = newest(ask, take, refuse);
+    questions.want(1);
+    questions.want(2);
+    questions.stop();
+    next().answer('late');
+    await questions.settled();
+    expect(take).not.toHaveBeenCalled();
+    expect(refuse).not.toHaveBeenCalled();
+    expect(asked).toEqual([1]);
+  });
+
+  test('a late refusal after the stop is not shown either', async () => {
+    const { ask, next } = server();
+    const refuse = vi.fn();
+    const questions = newest(ask, vi.fn(), refuse);
+    questions.want(1);
+    questions.stop();
+    next().fail(new Refused(422, { message: 'late' }));
+    await questions.settled();
+    expect(refuse).not.toHaveBeenCalled();
+  });
+
+  test.each([
+    ['a refusal', new Refused(422, { message: 'The bend needs R 24.' }), ['The bend needs R 24.']],
+    ['an absent server', new Unreachable('Bowline does not answer.'), ['Bowline does not answer.']],
+    // A question that was given up is no news to anybody.
+    ['a question given up', new DOMException('', 'AbortError') as Error, []],
+  ])('%s does not end it: the newest is asked all the same', async (_, error, said) => {
+    const { ask, asked, next } = server();
+    const taken: string[] = [];
+    const why: string[] = [];
+    const questions = newest(
+      ask,
+      (answer) => taken.push(answer),
+      (reason) => why.push(reason),
+    );
+    questions.want(1);
+    questions.want(2);
+    next().fail(error);
+    await vi.waitFor(() => expect(asked).toEqual([1, 2]));
+    next().answer('two');
+    await questions.settled();
+    expect(why).toEqual(said);
+    expect(taken).toEqual(['two']);
+  });
+});

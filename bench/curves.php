@@ -23,6 +23,7 @@ use Bowline\Routing\Flexible\Draping;
  */
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/record.php';
 
 $box = static fn (string $id, array $size, array $at): Surrounding => Surrounding::read(new Node((object) [
     'id' => $id, 'shape' => 'box', 'size' => $size, 'pose' => (object) ['at' => $at],
@@ -81,6 +82,13 @@ $up = new Vector(0, 0, 1);
 mt_srand(7);
 $somewhere = static fn (): Vector => new Vector(mt_rand(-400, 400), mt_rand(-400, 400), mt_rand(250, 500));
 $out = static fn (): Vector => (new Vector(mt_rand(-9, 9), mt_rand(-9, 9), mt_rand(1, 9)))->unit();
+
+$reference = 1000 * medianTime(9, static function (): void {
+    $sum = 0.0;
+    for ($i = 1; $i <= 100_000; $i++) {
+        $sum += sqrt($i);
+    }
+});
 
 foreach (
     [
@@ -191,5 +199,11 @@ foreach (
         $kind,
         $took[intdiv($times, 2)],
         $took[(int) ($times * 0.95) - 1],
+    );
+    recordRatio(
+        "one solution of $kind",
+        $took[intdiv($times, 2)] / $reference,
+        sprintf('%.2f ms', $took[intdiv($times, 2)]),
+        sprintf('100 000 square roots added up in PHP, %.2f ms', $reference),
     );
 }

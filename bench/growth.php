@@ -18,6 +18,7 @@ use Bowline\Solving\Solver;
 use Tests\Jobs;
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/record.php';
 
 /** @return Closure(): mixed */
 function solving(stdClass $file): Closure
@@ -203,5 +204,12 @@ foreach (
         ),
         $exponent,
         $said,
+    );
+    [$least, $most] = [array_key_first($times), array_key_last($times)];
+    recordRatio(
+        sprintf('%s, %d', $name, $most),
+        $times[$most] / $times[$least],
+        sprintf('%.3f s', $times[$most]),
+        sprintf('%d of them, %.3f s; size × %.3g', $least, $times[$least], $most / $least),
     );
 }

@@ -14,6 +14,7 @@ use Tests\Properties\SprungHoses;
 use Tests\Properties\StraightOnStops;
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/record.php';
 
 $count = (int) ($argv[1] ?? 500);
 $first = (int) ($argv[2] ?? 1);
@@ -41,6 +42,12 @@ foreach (
     foreach ($property->limits() as $part => $limit) {
         [$difference, $seed] = $worst[$part] ?? [0.0, 0];
         $failed = $failed || $difference > $limit;
+        recordRatio(
+            "$name: $part",
+            $difference / $limit,
+            sprintf('%.1e', $difference),
+            sprintf('what it may be missed by, %.1e', $limit),
+        );
         printf(
             "    %-36s %9.2e of %8.1e  (seed %d)%s\n",
             $part,

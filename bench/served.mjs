@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { recordRatio } from './record.mjs';
 
 /**
  * @typedef {{id: number, post: Function, get: Function, state: object, address: string}} Served
@@ -75,6 +76,9 @@ export async function measure(rounds, asked) {
     const at = (part) => all[Math.floor(part * (all.length - 1))] ?? 0;
     empty ||= at(0.5);
     const share = (at(0.5) / empty).toFixed(2);
+    if (empty !== at(0.5)) {
+      recordRatio(name, at(0.5) / empty, `${at(0.5).toFixed(1)} ms`, `an empty call, ${empty.toFixed(1)} ms`);
+    }
     console.log(
       `${name.padEnd(38)} median ${at(0.5).toFixed(1).padStart(6)} ms (× ${share})   ` +
         `95th percentile ${at(0.95).toFixed(1).padStart(6)} ms`,

@@ -8,6 +8,11 @@ declare(strict_types=1);
  */
 
 require __DIR__.'/jobs.php';
+require __DIR__.'/record.php';
+
+$empty = medianTime(7, static function (): void {
+    exec(PHP_BINARY." -r ''");
+});
 
 foreach ([[1, 4, 0.1], [200, 20, 2.0], [500, 20, 1.2]] as [$runs, $corners, $limit]) {
     $file = tempnam(sys_get_temp_dir(), 'bowline');
@@ -38,5 +43,11 @@ foreach ([[1, 4, 0.1], [200, 20, 2.0], [500, 20, 1.2]] as [$runs, $corners, $lim
         $times[6],
         $limit,
         $exit,
+    );
+    recordRatio(
+        "bin/bowline solve, $runs runs of $corners corners",
+        $times[3] / $empty,
+        sprintf('%.3f s', $times[3]),
+        sprintf('PHP started for nothing, %.3f s', $empty),
     );
 }

@@ -14,7 +14,11 @@ function recordRatio(string $what, float $ratio, string $measured, string $again
 {
     $table = getenv('BENCH_TABLE');
     if (is_string($table) && $table !== '') {
-        file_put_contents($table, sprintf("| %s | %s | %s | %.3g |\n", $what, $measured, $against, $ratio), FILE_APPEND);
+        file_put_contents(
+            $table,
+            sprintf("| %s | %s | %s | %.3g |\n", $what, $measured, $against, $ratio),
+            FILE_APPEND,
+        );
     }
 }
 

@@ -1,7 +1,8 @@
 // @vitest-environment jsdom
-import { cleanup, render, screen } from '@testing-library/react';
+import { cleanup, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
+import { flushSync } from 'react-dom';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { Field, type FieldProps } from '../../resources/js/job/Field';
 
@@ -23,9 +24,8 @@ function Kept({ refuses, ...props }: Partial<FieldProps> & { refuses?: (typed: s
         if (why !== null) {
           throw new Error(why);
         }
-        setText(typed);
         // As an edit of the job is: done when what it came to is on the screen.
-        await new Promise((resolve) => setTimeout(resolve));
+        flushSync(() => setText(typed));
       }}
     />
   );
@@ -103,8 +103,8 @@ describe('a field', () => {
     const { onEnter, user, input } = field({ step: (typed, by) => String(Number(typed) + Math.sign(by)) });
     await user.click(input);
     await user.keyboard(keys);
-    await vi.waitFor(() => expect(onEnter).toHaveBeenLastCalledWith(value));
-    expect(input.value).toBe(value);
+    await waitFor(() => expect(onEnter).toHaveBeenLastCalledWith(value));
+    await waitFor(() => expect(input.value).toBe(value));
   });
 
   test('arrow keys leave an expression alone', async () => {
@@ -131,7 +131,7 @@ describe('a field', () => {
     expect(screen.queryByRole('list', { name: 'Named values' })).toBeNull();
   });
 
-  test('in a table the first Enter begins to edit and the second applies; until then keys are the table’s', async () => {
+  test('in a table the first Enter begins and the second applies; until then keys are the table’s', async () => {
     const heard = vi.fn();
     const { onEnter, user, input } = field({ inTable: true });
     input.parentElement?.parentElement?.addEventListener('keydown', (event) => heard(event.key));

@@ -109,7 +109,7 @@ describe('an edit', () => {
     expect(job().items('runs')).toEqual([{ id: 'r', name: 'Run' }]);
   });
 
-  test('one after another in the order they were made, though the first is slow; each with a token of its own', async () => {
+  test('one after another as they were made, though the first is slow; each with a token of its own', async () => {
     let open_first: (response: Response) => void = () => undefined;
     answer = (asked) =>
       sent.length === 1

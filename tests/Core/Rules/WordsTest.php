@@ -88,13 +88,16 @@ it('says what is wrong, where and by how much, and what might cure it', function
     // 30 + 20 + 30 are needed; 5 less of a tangent is R 25; 15 are straight. More than is short is tried as well.
     'a short leg' => [
         'leg-room', $offset(75), Severity::Violation,
-        'No room between bends 1 and 2. Corner to corner it is 75 mm; its two bends, with 20 mm straight between them, '.
-            'need 80 mm.',
+        'No room between bends 1 and 2. Corner to corner it is 75 mm; its two bends, with 20 mm straight between '.
+        'them, '.
+        'need 80 mm.',
         [37.5, 0, 300], [220 + 15 * M_PI, 235 + 15 * M_PI], [75, 80],
         [
             'Ease bend 1 by 5 mm to R 25', 'Ease bend 2 by 5 mm to R 25', 'Move corner 2 5 mm along +x',
             'Move corner 2 5.8 mm along +x', 'Move corner 2 7.5 mm along +x', 'Move corner 1 5 mm along −x',
-            'Move corner 1 5.8 mm along −x', 'Move corner 1 7.5 mm along −x', 'Ease bend 1 to R 27.5 and bend 2 to R 27.5',
+            'Move corner 1 5.8 mm along −x',
+            'Move corner 1 7.5 mm along −x',
+            'Ease bend 1 to R 27.5 and bend 2 to R 27.5',
         ],
     ],
     // Nothing is straight: both are drawn with what room there is, R 27.5.
@@ -123,7 +126,9 @@ it('says what is wrong, where and by how much, and what might cure it', function
     ],
     // 250·tan 2° aside; of 250/cos 2° the bend of 88° takes 30·tan 44°.
     'a port left askew' => [
-        'off-axis', Jobs::file([['at' => [250 * tan(deg2rad(2)), 0, 300]]], ['at' => [400, 0, 300]]), Severity::Violation,
+        'off-axis',
+        Jobs::file([['at' => [250 * tan(deg2rad(2)), 0, 300]]], ['at' => [400, 0, 300]]),
+        Severity::Violation,
         'The run leaves pump.out off its axis. It is 2° off; at most 0.5° can be screwed up.',
         [0, 0, 50], [0, 250 / cos(deg2rad(2)) - 30 * tan(deg2rad(44))], [2, 0.5],
         ['Move corner 1 8.73 mm along −x', 'Lead 30 mm straight out of pump.out'],
@@ -180,8 +185,9 @@ it('says what is wrong, where and by how much, and what might cure it', function
     ],
     'a bore too wide' => [
         'flange-fit', $flange(['bore' => 16]), Severity::Warning,
-        'The flange at the end does not fit. Its bore is 16 mm; round a tube of 12 mm that leaves more gap than a weld '.
-            'fills.',
+        'The flange at the end does not fit. Its bore is 16 mm; round a tube of 12 mm that leaves more gap than a'.
+        ' weld '.
+        'fills.',
         [400, 0, 300], $flangeSpan, [16, 15], $holes(60, 38, 34),
     ],
     'holes at the rim' => [

@@ -216,6 +216,42 @@ it('says what is wrong, where and by how much, and what might cure it', function
         'The flange at the end does not fit. It is 380 mm thick; only 370 mm of the tube is straight there.',
         [400, 0, 300], [220 + 15 * M_PI, $end], [370, 380], $holes(60, 37, 31),
     ],
+    // At the start the riser is straight for 220. Its name is that of the port.
+    'a plate too thick at the start' => [
+        'flange-fit',
+        $level([
+            'from' => [
+                'port' => 'pump.out',
+                'end' => [
+                    'type' => 'flange', 'od' => 60, 'thickness' => 230, 'bore' => 13,
+                    'holes' => ['count' => 4, 'circle' => 42, 'diameter' => 9],
+                ],
+            ],
+        ]),
+        Severity::Violation,
+        'The flange at pump.out does not fit. It is 230 mm thick; only 220 mm of the tube is straight there.',
+        [0, 0, 50], [0, 220], [220, 230],
+        [
+            'Bore it to 13 mm', 'Make the plate 60 mm', 'Put the holes on a circle of 37 mm',
+            'Put the holes on a circle of 31 mm', 'Make it 220 mm thick', 'Use 8 bolt holes',
+        ],
+    ],
+    // Of 80 that they need, 70 are missing: more than either bend has to give, or both.
+    'a leg too short for any bend' => [
+        'leg-room', $offset(10), Severity::Violation,
+        'No room between bends 1 and 2. Corner to corner it is 10 mm; its two bends, with 20 mm straight between '.
+        'them, '.
+        'need 80 mm.',
+        [5, 0, 300], [245 + 2.5 * M_PI, 245 + 2.5 * M_PI], [10, 80], ['Move corner 2 70 mm along +x'],
+    ],
+    // Both give half of 50, and each has 30.
+    'a leg that both bends ease together' => [
+        'leg-room', $offset(30), Severity::Violation,
+        'No room between bends 1 and 2. Corner to corner it is 30 mm; its two bends, with 20 mm straight between '.
+        'them, '.
+        'need 80 mm.',
+        [15, 0, 300], [235 + 7.5 * M_PI, 235 + 7.5 * M_PI], [30, 80], ['Move corner 2 50 mm along +x'],
+    ],
     // 10 short, and 2, 8 and 20 % of the way.
     'a cable too short' => [
         'too-short', Limits::line(1000, ['kind' => 'hang', 'length' => 990]), Severity::Violation,
@@ -251,3 +287,52 @@ it('says what is wrong, where and by how much, and what might cure it', function
         [900, 0, 0], [0, 1000], [880, 900], ['Use a hose of 1020 mm', 'Use a hose of 1050 mm', 'Use a hose of 1100 mm'],
     ],
 ]);
+
+it('asks nothing of bolt holes that are not there', function (stdClass $file): void {
+    expect(Rules::all()['flange-fit']->check(Jobs::laid($file)))->toBe([]);
+})->with([
+    // A circle at the rim, one in the tube, and holes that would cut into each other.
+    'at the rim' => [$flange(['od' => 43, 'holes' => ['count' => 0, 'circle' => 42, 'diameter' => 9]])],
+    'in the tube' => [$flange(['holes' => ['count' => 0, 'circle' => 12, 'diameter' => 9]])],
+    'in one another' => [$flange(['holes' => ['count' => 0, 'circle' => 42, 'diameter' => 28]])],
+]);
+
+it('finds both flanges of a run that has two, each with its own place', function () use ($level): void {
+    $wide = ['type' => 'flange', 'od' => 60, 'thickness' => 8, 'bore' => 16];
+    $laid = Jobs::laid($level(['from' => ['port' => 'pump.out', 'end' => $wide]], ['end' => $wide]));
+    [$start, $end] = Rules::all()['flange-fit']->check($laid);
+    expect([$start->at->toArray(), $end->at->toArray()])->toEqual([[0, 0, 50], [400, 0, 300]])
+        ->and($start->span)->toEqual([0, 8])
+        ->and($end->span)->toEqualWithDelta([590 + 15 * M_PI - 8, 590 + 15 * M_PI], 1e-9);
+    // A remedy of one leaves the other alone.
+    foreach ([[$start, 'from', 'to'], [$end, 'to', 'from']] as [$finding, $cured, $left]) {
+        [$bore] = [...Rules::all()['flange-fit']->remedies($finding, $laid)];
+        expect($bore->item->{$cured}->end->bore)->toEqual(13)
+            ->and($bore->item->{$left}->end->bore)->toEqual(16);
+    }
+});
+
+it('puts into the run what a remedy of a flange says', function () use ($flange): void {
+    $laid = Jobs::laid($flange(['od' => 50, 'thickness' => 8]));
+    [$finding] = Rules::all()['flange-fit']->check($laid);
+    $ends = [];
+    foreach (Rules::all()['flange-fit']->remedies($finding, $laid) as $remedy) {
+        $ends[$remedy->label] = $remedy->item->to->end;
+    }
+    expect($ends['Bore it to 13 mm']->bore)->toEqual(13)
+        ->and($ends['Make the plate 60 mm']->od)->toEqual(60)
+        ->and($ends['Put the holes on a circle of 32 mm']->holes->circle)->toEqual(32)
+        ->and($ends['Put the holes on a circle of 31 mm']->holes->circle)->toEqual(31)
+        ->and($ends['Make it 370 mm thick']->thickness)->toEqual(370)
+        ->and($ends['Use 6 bolt holes']->holes->count)->toEqual(6);
+});
+
+it('says lengths in the units of the job', function () use ($offset): void {
+    // 3 in between the corners; 30 + 30 + 20 mm are 3.15 in.
+    $file = $offset(76.2);
+    $file->show_units = 'in';
+    [$finding] = Rules::all()['leg-room']->check(Jobs::laid($file));
+    expect($finding->message)->toBe(
+        'Corner to corner it is 3 in; its two bends, with 0.787 in straight between them, need 3.15 in.',
+    );
+});

@@ -71,6 +71,37 @@ function reckonings(file: ts.SourceFile, isList: IsList): string[] {
   return found;
 }
 
+/** What is told by a number besides the measures. */
+const TOLD = /^(size|height|tolerance|from|to|stand_off|springback)$/i;
+
+/** Places where a number of the trade is proposed: all but none at all (0), as "line: expression". */
+function proposals(file: ts.SourceFile): string[] {
+  const found: string[] = [];
+  const isNumber = (node: ts.Expression): boolean =>
+    ts.isNumericLiteral(node)
+      ? Number(node.text) !== 0
+      : ts.isPrefixUnaryExpression(node)
+        ? isNumber(node.operand)
+        : ts.isArrayLiteralExpression(node)
+          ? node.elements.some(isNumber)
+          : ts.isConditionalExpression(node)
+            ? isNumber(node.whenTrue) || isNumber(node.whenFalse)
+            : ts.isBinaryExpression(node) && node.operatorToken.kind === ts.SyntaxKind.QuestionQuestionToken
+              ? isNumber(node.right)
+              : false;
+  const visit = (node: ts.Node): void => {
+    if (ts.isPropertyAssignment(node)) {
+      const name = node.name.getText();
+      if ((MEASURE.test(name) || TOLD.test(name)) && isNumber(node.initializer)) {
+        found.push(`${file.getLineAndCharacterOfPosition(node.getStart()).line + 1}: ${node.getText()}`);
+      }
+    }
+    ts.forEachChild(node, visit);
+  };
+  visit(file);
+  return found;
+}
+
 const program = ts.createProgram(
   FOLDERS.flatMap((folder) =>
     readdirSync(join(ROOT, folder), { recursive: true, encoding: 'utf8' })
@@ -100,6 +131,26 @@ describe('forms, dialogs, tables and findings', () => {
       reckonings(file, isListOf).map((place) => `${file.fileName.slice(ROOT.length + 1)}:${place}`),
     );
     expect(found).toEqual([]);
+  });
+
+  test.each(FOLDERS)('%s propose no number of their own: the server does', (folder) => {
+    const files = program.getSourceFiles().filter(({ fileName }) => fileName.startsWith(join(ROOT, folder)));
+    expect(
+      files.flatMap((file) => proposals(file).map((place) => `${file.fileName.slice(ROOT.length + 1)}:${place}`)),
+    ).toEqual([]);
+  });
+
+  test.each([
+    ['const a = { stand_off: clamp.stand_off ?? 25 };', 1],
+    ["const a = { section: { wall: kind === 'solid' ? undefined : 1 } };", 1],
+    ['const a = { swing: { from: -30, to: 30 } };', 2],
+    ['const a = { size: shape.size ?? [200, 200, 200] };', 1],
+    ['const a = { size: [0, 0, 0], length: undefined, wall };', 0],
+    ['const a = { stand_off: defaults.stand_off };', 0],
+  ])('are seen through in “%s”', (source, count) => {
+    expect(
+      proposals(ts.createSourceFile('a.tsx', source, ts.ScriptTarget.Latest, true, ts.ScriptKind.TSX)),
+    ).toHaveLength(count);
   });
 
   test('are seen through when they do', () => {

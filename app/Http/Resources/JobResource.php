@@ -12,6 +12,7 @@ use Bowline\Exchange\SolutionWriter;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job as CoreJob;
 use Bowline\Job\Stock;
+use Bowline\Proposals\Defaults;
 use Illuminate\Http\Request;
 use stdClass;
 
@@ -52,6 +53,7 @@ final class JobResource extends StateResource
             'sets' => $this->sets(),
             'benders' => ['own' => Benders::said($this->core), 'new' => Benders::SHIPPED[0]],
             'stocks' => (object) array_map(self::stock(...), $this->core->site->stock),
+            'defaults' => Defaults::all(),
             'limits' => ['reversal' => round(rad2deg(Tolerance::REVERSAL), 6)],
         ];
     }
@@ -62,6 +64,7 @@ final class JobResource extends StateResource
         return [
             'moving_radius' => $stock->movingRadius,
             'mass' => $stock->massPerMetre,
+            'hollow_wall' => Defaults::wall($stock->section),
             'bore' => $stock->section->isSolid() ? null : $stock->section->insideDiameter(),
         ];
     }

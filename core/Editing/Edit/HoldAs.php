@@ -15,7 +15,7 @@ use stdClass;
 final readonly class HoldAs implements ReadsShape
 {
     /** Tolerance of a length that was not held before, mm. */
-    private const TOLERANCE = 1;
+    public const TOLERANCE = 1;
 
     /**
      * @param  string  $how  "free", "held" or "set"

@@ -1414,6 +1414,7 @@ export interface JobState {
      */
     reversal: number;
   };
+  defaults: Defaults;
   /**
    * The benders of the job, or those that ship with it; and what a new one begins as.
    */
@@ -2731,6 +2732,67 @@ export interface SolvedSet {
    */
   over: boolean;
 }
+/**
+ * What a thing is told by when only the way of telling it has been chosen.
+ */
+export interface Defaults {
+  /**
+   * From a panel to the axis of a clamp, mm.
+   */
+  stand_off: number;
+  /**
+   * Of a length that is held, mm.
+   */
+  tolerance: number;
+  /**
+   * Sizes of a body that becomes a box, mm.
+   *
+   * @minItems 3
+   * @maxItems 3
+   */
+  box: [number, number, number];
+  /**
+   * A body that becomes a cylinder, mm.
+   */
+  cylinder: {
+    diameter: number;
+    height: number;
+  };
+  swinging: Movement1;
+}
+/**
+ * A thing that moves while it works: it swings, or goes to a second position. Things that move do so together.
+ */
+export interface Movement1 {
+  /**
+   * About a line in its own frame, from one angle to the other; at 0 it stands as placed.
+   */
+  swing?: {
+    at: Vector;
+    /**
+     * "+x" … "-z", or three numbers of any length but zero.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "direction".
+     */
+    axis: string | Vector;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    from: number | string;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    to: number | string;
+  };
+  to?: Pose1;
+}
 export interface StockFacts {
   moving_radius: number;
   mass: number;
@@ -2738,6 +2800,10 @@ export interface StockFacts {
    * Null where it is solid.
    */
   bore: number | null;
+  /**
+   * Its wall; of a solid section, that which it has when it is made hollow.
+   */
+  hollow_wall: number;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema

@@ -13,7 +13,7 @@ import { inFrameOf } from './mounting';
 
 /** A clamp: where it is and what it takes. */
 export function ClampCard({ id }: { id: string }) {
-  const { item, put, places } = useJob();
+  const { state, item, put, places } = useJob();
   const clamp = item('clamps', id);
   if (clamp === undefined) {
     return null;
@@ -46,7 +46,7 @@ export function ClampCard({ id }: { id: string }) {
                   tell(
                     event.target.value === ''
                       ? change({ face: undefined, stand_off: undefined })
-                      : change({ face: event.target.value, stand_off: clamp.stand_off ?? 25 }),
+                      : change({ face: event.target.value, stand_off: clamp.stand_off ?? state.defaults.stand_off }),
                   )
                 }
               >

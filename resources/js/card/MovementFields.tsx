@@ -1,6 +1,7 @@
 import type { Fitting, Movement, Pose } from '../api/types';
 import { NumberField } from '../job/NumberField';
 import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
 import { VectorField } from '../job/VectorField';
 import { Choice } from '../ui/Choice';
 import { Row, Section } from '../ui/Section';
@@ -13,13 +14,14 @@ interface Props {
 
 /** Whether a fitting moves while it works, and how. */
 export function MovementFields({ fitting, onChange }: Props) {
+  const { state } = useJob();
   const { moves, pose } = fitting;
   const kind = moves?.swing !== undefined ? 'swings' : moves?.to !== undefined ? 'goes' : 'stands';
   const change = (changed: Movement | undefined) => onChange({ moves: changed });
   const begin = (chosen: string) =>
     change(
       chosen === 'swings'
-        ? { swing: { at: [0, 0, 0], axis: '+z', from: -30, to: 30 } }
+        ? state.defaults.swinging
         : chosen === 'goes'
           ? { to: { at: pose?.at ?? [0, 0, 0], ...(pose?.turn === undefined ? {} : { turn: pose.turn }) } }
           : undefined,

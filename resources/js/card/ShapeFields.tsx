@@ -1,5 +1,6 @@
 import type { Body } from '../api/types';
 import { NumberField } from '../job/NumberField';
+import { useJob } from '../job/useJob';
 import { VectorField } from '../job/VectorField';
 import { Row, Section } from '../ui/Section';
 
@@ -15,11 +16,12 @@ export function ShapeFields({
   shape: Shaped;
   onChange: (shape: Shaped) => Promise<void>;
 }) {
+  const { defaults } = useJob().state;
   const become = (kind: string) =>
     onChange(
       kind === 'box'
-        ? { shape: 'box', size: shape.size ?? [200, 200, 200], diameter: undefined, height: undefined }
-        : { shape: 'cylinder', diameter: shape.diameter ?? 200, height: shape.height ?? 200, size: undefined },
+        ? { shape: 'box', size: shape.size ?? defaults.box, diameter: undefined, height: undefined }
+        : { shape: 'cylinder', ...defaults.cylinder, size: undefined },
     );
   return (
     <Section title={title}>

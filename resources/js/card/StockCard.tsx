@@ -14,7 +14,7 @@ const FLEXIBLE: readonly Stock['kind'][] = ['hose', 'cable', 'wire'];
 
 /** A stock: its section, how it bends, and which runs are made of it. */
 export function StockCard({ id }: { id: string }) {
-  const { item, items, put } = useJob();
+  const { state, item, items, put } = useJob();
   const pick = useWorkbench((store) => store.pick);
   const stock = item('stock', id);
   if (stock === undefined) {
@@ -60,7 +60,14 @@ export function StockCard({ id }: { id: string }) {
             aria-label="Solid or hollow"
             value={solid ? 'solid' : 'hollow'}
             onChange={(event) =>
-              tell(change({ section: { ...section, wall: event.target.value === 'solid' ? undefined : 1 } }))
+              tell(
+                change({
+                  section: {
+                    ...section,
+                    wall: event.target.value === 'solid' ? undefined : state.stocks[id]?.hollow_wall,
+                  },
+                }),
+              )
             }
           >
             <option value="hollow">hollow</option>

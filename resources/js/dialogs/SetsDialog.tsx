@@ -77,8 +77,8 @@ function Sets() {
 }
 
 /** A run of a set that is as long as the others, by what it lets give already. */
-const asLongAs = (run: Run, set: string): BareEdit => {
-  const { length: _, ...rest } = run.fixed_length ?? { tolerance: 0.5 };
+const asLongAs = (run: Run, set: string, tolerance: number): BareEdit => {
+  const { length: _, ...rest } = run.fixed_length ?? { tolerance };
   return {
     list: 'runs',
     id: run.id,
@@ -149,7 +149,9 @@ function OneSet({
                     className="form-check-input"
                     aria-label={`${run.name ?? id}: as long as the longest`}
                     checked={isSame}
-                    onChange={() => tell(onChange({}, [isSame ? asItComes(run) : asLongAs(run, set.id)]))}
+                    onChange={() =>
+                      tell(onChange({}, [isSame ? asItComes(run) : asLongAs(run, set.id, state.defaults.tolerance)]))
+                    }
                   />
                 </td>
                 <td>

@@ -38,6 +38,11 @@ it('adds up to the length', function (int $seed): void {
     expect($sum)->toEqualWithDelta($table->length, 1e-9);
 })->with(range(1, 5));
 
+it('has all of a straight tube as its tail', function (): void {
+    $table = Jobs::solve(Jobs::file([], ['at' => [0, 0, 350]]))->bendTable;
+    expect($table->rows)->toBe([])->and([$table->tail, $table->length, $table->cutLength])->toEqual([300, 300, 300]);
+});
+
 it('says enough to bend the run again from nothing else', function (int $seed): void {
     $laid = Jobs::laid(Jobs::wandering($seed, 8));
     $table = BendTable::of($laid);

@@ -118,6 +118,18 @@ it('says what is wrong, where and by how much, and what might cure it', function
         [10, 0, 300], [230 + 10 * M_PI, 230 + 10 * M_PI], [20, 30],
         ['Ease bend 1 by 10 mm to R 20', 'Move corner 1 10 mm along −x'],
     ],
+    'a short way from the second' => [
+        'leg-room', Jobs::file([['at' => [0, 0, 300]], ['at' => [400, 0, 300]]], ['at' => [400, 20, 300]]),
+        Severity::Violation, 'No room after bend 2. Corner to corner it is 20 mm; its bend alone needs 30 mm.',
+        [400, 10, 300], [570 + 25 * M_PI, 570 + 25 * M_PI], [20, 30],
+        ['Ease bend 2 by 10 mm to R 20', 'Move corner 2 10 mm along −y'],
+    ],
+    'a short leg that needs a millimetre straight' => [
+        'leg-room', $offset(60, ['stock.min_straight' => 1]), Severity::Violation,
+        'No room between bends 1 and 2. Corner to corner it is 60 mm; its two bends, with 1 mm straight between them, '.
+            'need 61 mm.',
+        [30, 0, 300], [220 + 15 * M_PI, 220 + 15 * M_PI], [60, 61], ['Ease bend 1 by 1 mm to R 29'],
+    ],
     'a way straight back' => [
         'reversal', Jobs::file([['at' => [0, 0, 300]]], ['at' => [0, 0, 100]]), Severity::Violation,
         'The run turns back on itself at bend 1. It turns by 180°; one bend can do less than 179.5°. Lay it round in '.
@@ -295,6 +307,15 @@ it('asks nothing of bolt holes that are not there', function (stdClass $file): v
     'at the rim' => [$flange(['od' => 43, 'holes' => ['count' => 0, 'circle' => 42, 'diameter' => 9]])],
     'in the tube' => [$flange(['holes' => ['count' => 0, 'circle' => 12, 'diameter' => 9]])],
     'in one another' => [$flange(['holes' => ['count' => 0, 'circle' => 42, 'diameter' => 28]])],
+]);
+
+it('asks the same of a single bolt hole as of many', function (array $more): void {
+    $end = ['type' => 'flange', 'od' => 60, 'thickness' => 8, 'bore' => 13, ...$more];
+    $laid = Jobs::laid(Jobs::file([['at' => [0, 0, 300]]], ['at' => [400, 0, 300], 'end' => $end]));
+    expect(Rules::all()['flange-fit']->check($laid))->toHaveCount(1);
+})->with([
+    'at the rim' => [['od' => 50, 'holes' => ['count' => 1, 'circle' => 42, 'diameter' => 9]]],
+    'in the tube' => [['holes' => ['count' => 1, 'circle' => 20, 'diameter' => 9]]],
 ]);
 
 it('finds both flanges of a run that has two, each with its own place', function () use ($level): void {

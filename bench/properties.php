@@ -44,7 +44,8 @@ foreach (
         $failed = $failed || $difference > $limit;
         recordRatio(
             "$name: $part",
-            $difference / $limit,
+            // Of what may not be missed at all, any miss is endlessly much.
+            $limit > 0.0 ? $difference / $limit : ($difference > 0.0 ? INF : 0.0),
             sprintf('%.1e', $difference),
             sprintf('what it may be missed by, %.1e', $limit),
         );

@@ -12,7 +12,7 @@ use Bowline\Job\Node;
 final readonly class Steps
 {
     /** Older steps than these are forgotten. */
-    private const MOST = 300;
+    private const MAX_STEPS = 300;
 
     public function __construct(private JobFiles $files)
     {
@@ -32,7 +32,7 @@ final readonly class Steps
     public function record(Job $job, string $name, array $changes, ?string $token): void
     {
         Step::query()->where('job_id', $job->id)->where('number', '>', $job->step)->delete();
-        Step::query()->where('job_id', $job->id)->where('number', '<=', $job->step - self::MOST)->delete();
+        Step::query()->where('job_id', $job->id)->where('number', '<=', $job->step - self::MAX_STEPS)->delete();
         $job->step++;
         Step::query()->create([
             'job_id' => $job->id, 'number' => $job->step, 'name' => mb_substr($name, 0, 200),

@@ -10,7 +10,7 @@ use Illuminate\Http\Request;
 final class BodySize
 {
     /** Bytes of a body that is read whole. */
-    private const MOST = 64 * 1024 * 1024;
+    private const MAX_BYTES = 64 * 1024 * 1024;
 
     /** What a body is told that is larger than the server takes (post_max_size of bin/serve). */
     public const WORDS = 'This is larger than Bowline reads: 64 MB, and 256 MB of a .bowline file. Save a job '.
@@ -18,6 +18,6 @@ final class BodySize
 
     public static function isTooLarge(Request $request): bool
     {
-        return (int) $request->headers->get('Content-Length') > self::MOST;
+        return (int) $request->headers->get('Content-Length') > self::MAX_BYTES;
     }
 }

@@ -24,20 +24,20 @@ final class Spline
     private const TURN = 0.5 * M_PI / 180;
 
     /** Pieces of a part of a span, at least and at first at most; those that turn too much are halved. */
-    private const FEWEST = 2;
+    private const MIN_PIECES = 2;
 
-    private const MOST = 40;
+    private const MAX_PIECES = 40;
 
     /** A piece of a span is not halved below this part of it. */
     private const LEAST_PIECE = 1e-6;
 
     /** Parts of a span, each looked at so often for how much it turns. */
-    private const PARTS = 8;
+    private const TURN_PARTS = 8;
 
-    private const LOOKS = 3;
+    private const SAMPLES_PER_PART = 3;
 
     /** Where in a span the smallest radius is looked for roughly. */
-    private const ROUGHLY = 12;
+    private const RADIUS_SAMPLES = 12;
 
     /**
      * Parts of a span that are measured at first, how often each is halved at most, and the difference that halving may
@@ -50,12 +50,12 @@ final class Spline
     private const SAME_LENGTH = 1e-8;
 
     /** Curvatures within this share of the largest point that was drawn may have the largest beside them. */
-    private const RIVALS = 0.97;
+    private const RIVAL_SHARE = 0.97;
 
     private const GOLDEN = 0.6180339887498949;
 
     /** Gauss's three points on [0, 1], for the length: a piece hardly turns. */
-    private const GAUSS = [[0.112701665379258, 5 / 18], [0.5, 8 / 18], [0.887298334620742, 5 / 18]];
+    private const GAUSS_POINTS = [[0.112701665379258, 5 / 18], [0.5, 8 / 18], [0.887298334620742, 5 / 18]];
 
     /** @var list<float> length of each chord */
     private array $spans = [];
@@ -153,8 +153,8 @@ final class Spline
         }
         $most = 0.0;
         foreach (array_keys($spline->spans) as $span) {
-            for ($i = 0; $i <= self::ROUGHLY; $i++) {
-                $most = max($most, self::bend($spline->at($span, $i / self::ROUGHLY))[0]);
+            for ($i = 0; $i <= self::RADIUS_SAMPLES; $i++) {
+                $most = max($most, self::bend($spline->at($span, $i / self::RADIUS_SAMPLES))[0]);
             }
         }
 
@@ -361,19 +361,22 @@ final class Spline
         $places = [0.0];
         [$x, $y, $z] = $this->slopes[$span]->toArray();
         $turned = [];
-        for ($i = 1; $i <= self::PARTS * self::LOOKS; $i++) {
-            [, , , $u, $v, $w] = $this->at($span, $i / (self::PARTS * self::LOOKS));
+        for ($i = 1; $i <= self::TURN_PARTS * self::SAMPLES_PER_PART; $i++) {
+            [, , , $u, $v, $w] = $this->at($span, $i / (self::TURN_PARTS * self::SAMPLES_PER_PART));
             $turned[] = atan2(
                 sqrt(($y * $w - $z * $v) ** 2 + ($z * $u - $x * $w) ** 2 + ($x * $v - $y * $u) ** 2),
                 $x * $u + $y * $v + $z * $w,
             );
             [$x, $y, $z] = [$u, $v, $w];
         }
-        foreach (array_chunk($turned, self::LOOKS) as $part => $turns) {
+        foreach (array_chunk($turned, self::SAMPLES_PER_PART) as $part => $turns) {
             // As if it turned in all of the part as it does where it turns most.
-            $pieces = min(self::MOST, max(self::FEWEST, Tolerance::pieces(self::LOOKS * max($turns) / self::TURN)));
+            $pieces = min(
+                self::MAX_PIECES,
+                max(self::MIN_PIECES, Tolerance::pieces((self::SAMPLES_PER_PART * max($turns)) / self::TURN)),
+            );
             for ($i = 1; $i <= $pieces; $i++) {
-                $places[] = ($part + $i / $pieces) / self::PARTS;
+                $places[] = ($part + $i / $pieces) / self::TURN_PARTS;
             }
         }
 
@@ -398,7 +401,7 @@ final class Spline
                     $best = $best[0] > $most ? $best : [$most, $length];
                 }
                 if (
-                    $bend < self::RIVALS * $most ||
+                    $bend < self::RIVAL_SHARE * $most ||
                     $bend < ($own[$i - 1][1] ?? 0.0) ||
                     $bend < ($own[$i + 1][1] ?? 0.0)
                 ) {
@@ -440,7 +443,7 @@ final class Spline
         ];
         [$x, $y, $z] = [($q->x - $p->x) / $h, ($q->y - $p->y) / $h, ($q->z - $p->z) / $h];
         $sum = 0.0;
-        foreach (self::GAUSS as [$at, $weight]) {
+        foreach (self::GAUSS_POINTS as [$at, $weight]) {
             $s = $from + ($to - $from) * $at;
             [$a, $b, $c] = [6 * $s * (1 - $s), (1 - $s) * (1 - 3 * $s), $s * (3 * $s - 2)];
             [$dx, $dy, $dz] = [

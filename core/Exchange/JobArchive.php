@@ -111,7 +111,7 @@ final class JobArchive
     {
         $entry = self::entryOf($name);
         try {
-            $bytes = self::entry($zip, $entry, StlReader::HEAD + StlReader::RECORD * Triangles::MOST);
+            $bytes = self::entry($zip, $entry, StlReader::HEAD + StlReader::RECORD * Triangles::MAX_COUNT);
             if ($bytes !== null && ! StlReader::isBinary($bytes)) {
                 throw JobError::at('', 'this is no binary STL');
             }

@@ -14,7 +14,7 @@ final class StlWriter
     private const COUNT_AT = 80;
 
     /** Triangles of one file at most: 150 MB. */
-    private const MOST = 3_000_000;
+    private const MAX_TRIANGLES = 3_000_000;
 
     /**
      * @param  iterable<Mesh>  $meshes  made one after another, so that not all of them are in memory
@@ -29,12 +29,12 @@ final class StlWriter
         $stl .= pack('V', $count);
         foreach ($meshes as $mesh) {
             $count += count($mesh->triangles);
-            if ($count > self::MOST) {
+            if ($count > self::MAX_TRIANGLES) {
                 throw JobError::at(
                     '',
                     sprintf(
                         'these bodies would have more than %s triangles in one file: take them one by one',
-                        number_format(self::MOST),
+                        number_format(self::MAX_TRIANGLES),
                     ),
                 );
             }

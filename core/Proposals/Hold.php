@@ -16,7 +16,7 @@ use Bowline\Solving\WorkBudgetSpent;
 final readonly class Hold
 {
     /** Looks between rest and wish this often, so that a limit passed and left again on the way is not missed. */
-    private const LOOKS = 12;
+    private const SAMPLES = 12;
 
     /** Steps in which a limit may be found, mm or degrees. */
     public const FINEST = 1e-3;
@@ -58,8 +58,8 @@ final readonly class Hold
         $bad = $wish;
         $best = $before;
         try {
-            for ($look = 1; $look < self::LOOKS; $look++) {
-                $at = $rest + ($wish - $rest) * $look / self::LOOKS;
+            for ($look = 1; $look < self::SAMPLES; $look++) {
+                $at = $rest + ($wish - $rest) * $look / self::SAMPLES;
                 $tried = $solve($at);
                 $found = self::worse($tried, $tally);
                 if ($found !== null) {

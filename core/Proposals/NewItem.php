@@ -32,7 +32,7 @@ final readonly class NewItem
     private const CLAMP_WIDTH = 10;
 
     /** Places pointed at by hand are kept to this, mm. */
-    private const HAND = 0.1;
+    private const POINTING_GRID = 0.1;
 
     /** @param  stdClass  $file  the job file */
     public function __construct(private stdClass $file)
@@ -118,7 +118,7 @@ final readonly class NewItem
             throw new EditError(sprintf('There is no leg %d to put a clamp on.', $vertex));
         }
         $axis = $end->at->minus($start->at)->unit();
-        $along = round($at->minus($start->at)->dot($axis) / self::HAND) * self::HAND;
+        $along = round($at->minus($start->at)->dot($axis) / self::POINTING_GRID) * self::POINTING_GRID;
         $od = $run->run->stock->section->outsideDiameter;
 
         return $this->named('clamps', 'Clamp '.($this->count('clamps') + 1), [

@@ -18,10 +18,10 @@ use stdClass;
 final readonly class Pieces
 {
     /** Lines that pass each other nearer than this are meant to meet, mm. */
-    private const MEET = 0.01;
+    private const MEETING_DISTANCE = 0.01;
 
     /** How finely a pull is found, mm. */
-    private const FINE = 0.1;
+    private const PULL_ACCURACY = 0.1;
 
     /**
      * @param  list<Vector>  $corners  from joint to joint
@@ -99,7 +99,7 @@ final readonly class Pieces
         $across = $u->cross($v)->length();
         if ($across < Tolerance::COINCIDENT) {
             $isOn =
-                $w->minus($u->times($w->dot($u)))->length() < self::MEET &&
+                $w->minus($u->times($w->dot($u)))->length() < self::MEETING_DISTANCE &&
                 $w->dot($u) > -Tolerance::COINCIDENT &&
                 $u->dot($v) > 0.0;
 
@@ -111,7 +111,7 @@ final readonly class Pieces
         $t = ($b * $w->dot($u) - $w->dot($v)) / (1.0 - $b * $b);
         $onFirst = $first->end()->plus($u->times($s));
         $onSecond = $second->start()->plus($v->times($t));
-        $meets = $onFirst->distanceTo($onSecond) < self::MEET
+        $meets = $onFirst->distanceTo($onSecond) < self::MEETING_DISTANCE
             && $onFirst->minus($first->start())->dot($u) > 0.0 && $second->end()->minus($onSecond)->dot($v) > 0.0;
 
         return $meets ? [$onFirst] : [$first->end(), $second->start()];
@@ -191,7 +191,7 @@ final readonly class Pieces
                     ) <= Tolerance::RULE_SLACK;
                 };
                 $by = self::least($enough, $most);
-                if ($by !== null && ($best === null || $by < abs($best->by) - self::FINE)) {
+                if ($by !== null && ($best === null || $by < abs($best->by) - self::PULL_ACCURACY)) {
                     $best = new Pull($index, $atEnd, $sign * $by);
                 }
             }
@@ -219,12 +219,12 @@ final readonly class Pieces
         if ($high === null) {
             return null;
         }
-        while ($high - $low > self::FINE / 2) {
+        while ($high - $low > self::PULL_ACCURACY / 2) {
             $middle = ($low + $high) / 2;
             [$low, $high] = $enough($middle) ? [$low, $middle] : [$middle, $high];
         }
 
-        return ceil($high / self::FINE) * self::FINE;
+        return ceil($high / self::PULL_ACCURACY) * self::PULL_ACCURACY;
     }
 
     private static function pulled(Line $piece, bool $atEnd, float $by): Line

@@ -17,21 +17,21 @@ use Bowline\Geometry\Vector;
 final class Sweep
 {
     /** Positions at which the distance of the ends is looked at, which is cheap, to find where it is most and least. */
-    private const SCAN = 400;
+    private const SCANNED_POSITIONS = 400;
 
     /** No more positions than these are laid. */
-    private const MOST = 140;
+    private const MAX_POSITIONS = 140;
 
     /**
      * An extreme is found when the values beside it differ by less than this share, or are nearer in the movement than
      * this.
      */
-    private const ENOUGH = 1e-3;
+    private const EXTREME_ACCURACY = 1e-3;
 
     private const FINEST = 1 / 4096;
 
     /** Local extremes whose values are within this share of the best are looked at too. */
-    private const RIVALS = 0.3;
+    private const RIVAL_SHARE = 0.3;
 
     /** Twists nearer than this are the same, radians. */
     private const SAME_TWIST = 0.0005;
@@ -49,7 +49,7 @@ final class Sweep
     private const EQUAL = 1e-9;
 
     /** What is farther off than this is not near, mm. */
-    private const NEAR = 500.0;
+    private const NEAR_DISTANCE = 500.0;
 
     /** @param  non-empty-list<MovedPosition>  $positions  in order of the movement */
     private function __construct(public readonly array $positions)
@@ -176,8 +176,11 @@ final class Sweep
 
                 return ($across === null ? $way : $way->minus($across->times($across->dot($way))))->length();
             };
-            $distances = array_map(static fn (int $i): float => $distance($i / self::SCAN), range(0, self::SCAN));
-            for ($i = 1; $i < self::SCAN; $i++) {
+            $distances = array_map(
+                static fn (int $i): float => $distance($i / self::SCANNED_POSITIONS),
+                range(0, self::SCANNED_POSITIONS),
+            );
+            for ($i = 1; $i < self::SCANNED_POSITIONS; $i++) {
                 foreach ([1.0, -1.0] as $sign) {
                     [$left, $middle, $right] = [
                         $sign * $distances[$i - 1],
@@ -187,8 +190,8 @@ final class Sweep
                     if ($middle < $left && $middle <= $right) {
                         $parts[] = self::minimum(
                             static fn (float $part): float => $sign * $distance($part),
-                            ($i - 1) / self::SCAN,
-                            ($i + 1) / self::SCAN,
+                            ($i - 1) / self::SCANNED_POSITIONS,
+                            ($i + 1) / self::SCANNED_POSITIONS,
                         );
                     }
                 }
@@ -271,7 +274,7 @@ final class Sweep
     {
         $half = $positions[0]->laid->run->stock->section->halfHeight();
         $start = count($positions);
-        while (count($positions) < max(self::MOST, $start + 20)) {
+        while (count($positions) < max(self::MAX_POSITIONS, $start + 20)) {
             $gap = self::widestJump($positions, $rest);
             $measures = [self::radius(...), self::slackness(...), self::distance(...), self::untwist(...)];
             foreach ($gap !== null ? [] : $measures as $number => $of) {
@@ -285,10 +288,13 @@ final class Sweep
                     // What is kinked is as bad as can be, and what is not twisted has no most.
                     continue;
                 }
-                $same = $number === 3 ? self::SAME_TWIST : self::ENOUGH * (abs($best) + ($number === 2 ? 10.0 : 0.0));
+                $same =
+                    $number === 3
+                        ? self::SAME_TWIST
+                        : self::EXTREME_ACCURACY * (abs($best) + ($number === 2 ? 10.0 : 0.0));
                 foreach ($values as $index => $value) {
                     $isLeast = $value <= ($values[$index - 1] ?? INF) && $value <= ($values[$index + 1] ?? INF);
-                    if (! $isLeast || $value > $best + self::RIVALS * abs($best)) {
+                    if (! $isLeast || $value > $best + self::RIVAL_SHARE * abs($best)) {
                         continue;
                     }
                     foreach ([$index - 1, $index] as $left) {
@@ -468,7 +474,7 @@ final class Sweep
                     $point->x,
                     $point->y,
                     $point->z,
-                    ($nearest === null ? self::NEAR : $nearest[0] - Tolerance::COINCIDENT) + $half,
+                    ($nearest === null ? self::NEAR_DISTANCE : $nearest[0] - Tolerance::COINCIDENT) + $half,
                 );
                 if ($near !== null) {
                     $nearest = [$near[0] - $half, $near[4], $point];

@@ -14,7 +14,7 @@ use Bowline\Routing\LaidRun;
 final class Kink implements Rule
 {
     /** Degrees that the give of a clamp takes up. */
-    private const ENOUGH = 10.0;
+    private const CLAMP_GIVE = 10.0;
 
     public function check(LaidRun $laid): array
     {
@@ -35,7 +35,7 @@ final class Kink implements Rule
                     ? $into->angleTo($onwards)
                     : max($into->angleTo($gate->travel), $gate->travel->angleTo($onwards)),
             );
-            if ($kink > self::ENOUGH + Tolerance::RULE_SLACK) {
+            if ($kink > self::CLAMP_GIVE + Tolerance::RULE_SLACK) {
                 $findings[] = new Finding(
                     'kink',
                     Severity::Warning,
@@ -50,7 +50,7 @@ final class Kink implements Rule
                     $gate->clamp->at,
                     [$from, $to],
                     $kink,
-                    self::ENOUGH,
+                    self::CLAMP_GIVE,
                 );
             }
         }

@@ -13,10 +13,10 @@ use Bowline\Routing\LaidRun;
 final class SoldLength implements Rule
 {
     /** A length is that of the list when it is as near, mm. */
-    private const OFF = 0.5;
+    private const LENGTH_TOLERANCE = 0.5;
 
     /** Lengths that are tried: the nearest ones. */
-    private const MOST = 3;
+    private const MAX_SUGGESTIONS = 3;
 
     public function check(LaidRun $laid): array
     {
@@ -26,7 +26,7 @@ final class SoldLength implements Rule
             return [];
         }
         $nearest = $this->nearestFirst($laid)[0];
-        if (abs($nearest - $laid->length()) <= self::OFF + Tolerance::RULE_SLACK) {
+        if (abs($nearest - $laid->length()) <= self::LENGTH_TOLERANCE + Tolerance::RULE_SLACK) {
             return [];
         }
         $units = $laid->run->units;
@@ -40,7 +40,7 @@ final class SoldLength implements Rule
 
     public function remedies(Finding $finding, LaidRun $laid): iterable
     {
-        foreach (array_slice($this->nearestFirst($laid), 0, self::MOST) as $length) {
+        foreach (array_slice($this->nearestFirst($laid), 0, self::MAX_SUGGESTIONS) as $length) {
             yield new Remedy(
                 sprintf('Use the hose of %s', $laid->run->units->say($length)),
                 'runs',

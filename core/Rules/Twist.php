@@ -15,13 +15,13 @@ use Bowline\Routing\LaidRun;
 final class Twist implements Rule
 {
     /** Less is lost in the fit of the couplings, degrees. */
-    private const MOST = 2.0;
+    private const LARGEST_TWIST = 2.0;
 
     public function check(LaidRun $laid): array
     {
         $worst = $laid->sweep()?->mostTwisted();
         $degrees = rad2deg(abs($worst->twist ?? 0.0));
-        if ($worst === null || $degrees <= self::MOST + Tolerance::RULE_SLACK) {
+        if ($worst === null || $degrees <= self::LARGEST_TWIST + Tolerance::RULE_SLACK) {
             return [];
         }
 
@@ -39,7 +39,7 @@ final class Twist implements Rule
                 $laid->run->to->at,
                 [0.0, $laid->length()],
                 $degrees,
-                self::MOST,
+                self::LARGEST_TWIST,
             ),
         ];
     }

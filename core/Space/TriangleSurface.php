@@ -25,7 +25,7 @@ final readonly class TriangleSurface
     private const NO_AREA = 1e-9;
 
     /** Of a surface of more triangles than this only those about where it is asked are taken. */
-    private const MANY = 100_000;
+    private const LOCAL_ABOVE = 100_000;
 
     /**
      * @param  list<Triangle>  $triangles  a corner, the ways from there to the two others, and the numbers of all three
@@ -52,7 +52,7 @@ final readonly class TriangleSurface
         $numbers = [];
         [$sumX, $sumY, $sumZ, $area, $volume] = [0.0, 0.0, 0.0, 0.0, 0.0];
         $bytes = self::FLOATS * 4 * self::CHUNK;
-        $isWhole = strlen($packed) <= self::FLOATS * 4 * self::MANY;
+        $isWhole = strlen($packed) <= self::FLOATS * 4 * self::LOCAL_ABOVE;
         $triangles = $normals = [];
         for ($at = 0, $all = strlen($packed); $at < $all; $at += $bytes) {
             /** @var list<float> $f */

@@ -29,7 +29,7 @@ final class DxfReader
     ];
 
     /** More entities than these are no centrelines. */
-    private const MOST = 20000;
+    private const MAX_ENTITIES = 20000;
 
     /** Shorter than this, a piece is nothing, mm. */
     private const NOTHING = 1e-9;
@@ -115,8 +115,11 @@ final class DxfReader
     /** @param  list<Groups>  $vertices  of a POLYLINE */
     private function entity(string $kind, Groups $groups, array $vertices): void
     {
-        if (count($this->segments) > self::MOST) {
-            throw JobError::at('', sprintf('more than %d lines and arcs: these are no centrelines', self::MOST));
+        if (count($this->segments) > self::MAX_ENTITIES) {
+            throw JobError::at(
+                '',
+                sprintf('more than %d lines and arcs: these are no centrelines', self::MAX_ENTITIES),
+            );
         }
         match ($kind) {
             'LINE' => $this->line($groups->point(10), $groups->point(11)),

@@ -28,7 +28,7 @@ final class ObjReader
                 ) {
                     throw JobError::at('', sprintf('line %d of the OBJ file is no vertex', $line));
                 }
-                if (count($vertices) >= 3 * Triangles::MOST) {
+                if (count($vertices) >= 3 * Triangles::MAX_COUNT) {
                     throw JobError::at(
                         '',
                         'the OBJ file has more vertices than the triangles of a body may have; bring in a coarser one',

@@ -19,10 +19,10 @@ final readonly class Triangles
     private const CHUNK = 20000;
 
     /** Triangles of a body at most, whatever file they come from: 36 MB. */
-    public const MOST = 1_000_000;
+    public const MAX_COUNT = 1_000_000;
 
     /** Triangles of all bodies of a job at most: what is saved has to open again, and so many are 72 MB. */
-    public const MOST_IN_ALL = 2_000_000;
+    public const MAX_COUNT_IN_JOB = 2_000_000;
 
     private function __construct(
         public string $packed,
@@ -77,12 +77,12 @@ final readonly class Triangles
      */
     public static function refuseMore(int $bytes): void
     {
-        if ($bytes > self::MOST * self::SIZE) {
+        if ($bytes > self::MAX_COUNT * self::SIZE) {
             throw JobError::at(
                 '',
                 sprintf(
                     'this has more than %s triangles, the most that a body may have; bring in a coarser one',
-                    number_format(self::MOST),
+                    number_format(self::MAX_COUNT),
                 ),
             );
         }
@@ -95,14 +95,14 @@ final readonly class Triangles
      */
     public static function refuseMoreInAll(int $count): void
     {
-        if ($count > self::MOST_IN_ALL) {
+        if ($count > self::MAX_COUNT_IN_JOB) {
             throw JobError::at(
                 '',
                 sprintf(
                     'the bodies of this job would have %s triangles; %s is the most that a job may have. Bring in'.
                     ' coarser ones',
                     number_format($count),
-                    number_format(self::MOST_IN_ALL),
+                    number_format(self::MAX_COUNT_IN_JOB),
                 ),
             );
         }

@@ -21,7 +21,7 @@ final class FlowLength
 
     private const FARTHEST = 2e4;
 
-    private const FINE = 1e-7;
+    private const LENGTH_ACCURACY = 1e-7;
 
     private const GOLDEN = 0.6180339887498949;
 
@@ -32,7 +32,7 @@ final class FlowLength
         $rest = $excess(0.0);
         $nearest = [0.0, $rest];
         $last = [1 => [0.0, $rest], -1 => [0.0, $rest]];
-        for ($step = self::FIRST; $step < self::FARTHEST && abs($rest) > self::FINE; $step *= self::GROWTH) {
+        for ($step = self::FIRST; $step < self::FARTHEST && abs($rest) > self::LENGTH_ACCURACY; $step *= self::GROWTH) {
             foreach ([1, -1] as $side) {
                 $next = [$side * $step, $excess($side * $step)];
                 $nearest = abs($next[1]) < abs($nearest[1]) ? $next : $nearest;
@@ -43,7 +43,7 @@ final class FlowLength
             }
         }
 
-        if (abs($rest) <= self::FINE) {
+        if (abs($rest) <= self::LENGTH_ACCURACY) {
             return new LengthFound(0.0, $target);
         }
         $nearest = self::nearest($excess, $nearest);
@@ -80,7 +80,7 @@ final class FlowLength
      */
     private static function root(callable $excess, array $one, array $other): float
     {
-        while (abs($other[0] - $one[0]) > self::FINE) {
+        while (abs($other[0] - $one[0]) > self::LENGTH_ACCURACY) {
             // Where the chord is nought, but never too near an end of the bracket.
             $part = max(0.05, min(0.95, $one[1] / ($one[1] - $other[1])));
             $at = $one[0] + ($other[0] - $one[0]) * $part;

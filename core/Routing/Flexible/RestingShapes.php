@@ -22,9 +22,9 @@ final readonly class RestingShapes implements RouteFacts
     private const JUST_LONGER = 1.0001;
 
     /** How many lengths are tried, and how finely a limit is found, mm. */
-    private const LOOKS = 7;
+    private const TRIED_LENGTHS = 7;
 
-    private const FINE = 0.2;
+    private const LIMIT_ACCURACY = 0.2;
 
     /** A length that is as near as this to another is the same, mm. */
     private const SAME_LENGTH = 0.5;
@@ -103,11 +103,12 @@ final readonly class RestingShapes implements RouteFacts
             ?->curve->least >=
             $needed * (1.0 - Tolerance::CURVE_ACCURACY);
         $looks = [$own];
-        for ($look = 1; $look <= self::LOOKS; $look++) {
+        for ($look = 1; $look <= self::TRIED_LENGTHS; $look++) {
             // Closer together where the hose is hardly longer than the way.
             $looks[] =
                 $distance *
-                (1.0 + (max(self::LONGEST, (self::BEYOND * $own) / $distance) - 1.0) * ($look / self::LOOKS) ** 2);
+                (1.0 +
+                    (max(self::LONGEST, (self::BEYOND * $own) / $distance) - 1.0) * ($look / self::TRIED_LENGTHS) ** 2);
         }
         $looks = array_values(
             array_filter($looks, static fn (float $free): bool => $free > $distance * self::JUST_LONGER),
@@ -136,7 +137,7 @@ final readonly class RestingShapes implements RouteFacts
     /** @param  callable(float): bool  $keeps */
     private static function limit(callable $keeps, float $bad, float $good): float
     {
-        while (abs($good - $bad) > self::FINE) {
+        while (abs($good - $bad) > self::LIMIT_ACCURACY) {
             $middle = ($good + $bad) / 2;
             [$bad, $good] = $keeps($middle) ? [$bad, $middle] : [$middle, $good];
         }

@@ -349,8 +349,7 @@ final class ElasticChain
 
     /**
      * Solves the bordered system at the present tangents into moveE, moveG and moveForce, and counts its negative
-     * directions. Four right sides are eliminated together along the chain: the residual and the three columns of
-     * the constraint.
+     * directions (inertia of a block-tridiagonal matrix and of its Schur complement).
      *
      * @param  float|null  $shift  what is added to every eigenvalue of the second variation; null for a positive
      *     approximation of it
@@ -364,6 +363,45 @@ final class ElasticChain
         if ($rightE === null) {
             $this->findFrames();
         }
+        [$inverses, $couplings, $rights, $negative, $residual, $excess] = $this->eliminated($shift, $rightE, $rightG);
+        [$rx, $ry, $rz] = $gap ?? $excess;
+        [$columns, $border] = $this->substituted($inverses, $couplings, $rights);
+        [$x0, $x1, $x2, $x3, $y0, $y1, $y2, $y3] = $columns;
+        [$n0, $n1, $n2, $n3, $n4, $n5, $n6, $n7, $n8, $n9, $n10, $n11] = $border;
+        $n = count($this->t) - 1;
+        $this->negative =
+            $negative +
+            self::positiveEigenvalues($n1, $n6, $n11, ($n2 + $n5) / 2, ($n3 + $n9) / 2, ($n7 + $n10) / 2) -
+            3;
+        [$dx, $dy, $dz] = self::solve3(
+            [$n1, $n2, $n3, $n5, $n6, $n7, $n9, $n10, $n11],
+            [$n0 + $rx, $n4 + $ry, $n8 + $rz],
+        );
+        $moveE = $moveG = [];
+        for ($i = $n - 2; $i >= 0; $i--) {
+            $moveE[] = $x0[$i] - $x1[$i] * $dx - $x2[$i] * $dy - $x3[$i] * $dz;
+            $moveG[] = $y0[$i] - $y1[$i] * $dx - $y2[$i] * $dy - $y3[$i] * $dz;
+        }
+        $this->moveE = $moveE;
+        $this->moveG = $moveG;
+        $this->moveForce = [$dx, $dy, $dz];
+        $this->residual = $residual;
+        $this->gap = sqrt($rx * $rx + $ry * $ry + $rz * $rz);
+    }
+
+    /**
+     * Eliminates the block-tridiagonal part along the chain, for four right sides together: the residual and the three
+     * columns of the constraint.
+     *
+     * @param  list<float>|null  $rightE
+     * @param  list<float>|null  $rightG
+     * @return array{list<list<float>>, list<list<float>>, list<list<float>>, int, float, array{float, float, float}}
+     *     inverses of the pivots (three entries each), couplings to the tangent before (four), the right sides as
+     *     they are by then (four along the first direction, four along the second), how many pivots are negative, the
+     *     largest residual, and the excess of the way
+     */
+    private function eliminated(?float $shift, ?array $rightE, ?array $rightG): array
+    {
         [$fex, $fey, $fez, $fgx, $fgy, $fgz] = $this->frames;
         $t = $this->t;
         $pieces = $this->pieces;
@@ -487,7 +525,34 @@ final class ElasticChain
             $z = $az;
         }
         $half = $pieces[$n - 1] / 2;
-        [$rx, $ry, $rz] = $gap ?? [$rx + $half * $x, $ry + $half * $y, $rz + $half * $z];
+
+        return [
+            [$i0, $i1, $i2],
+            [$c0, $c1, $c2, $c3],
+            [$r0, $r1, $r2, $r3, $q0, $q1, $q2, $q3],
+            $negative,
+            $residual,
+            [$rx + $half * $x, $ry + $half * $y, $rz + $half * $z],
+        ];
+    }
+
+    /**
+     * Substitutes back from the last tangent to the first.
+     *
+     * @param  list<list<float>>  $inverses
+     * @param  list<list<float>>  $couplings
+     * @param  list<list<float>>  $rights
+     * @return array{list<list<float>>, list<float>} the four solutions along the first and the second direction of each
+     *     tangent, the last tangent first; and the border, row by row: what each of them does to the way
+     */
+    private function substituted(array $inverses, array $couplings, array $rights): array
+    {
+        [$i0, $i1, $i2] = $inverses;
+        [$c0, $c1, $c2, $c3] = $couplings;
+        [$r0, $r1, $r2, $r3, $q0, $q1, $q2, $q3] = $rights;
+        [$fex, $fey, $fez, $fgx, $fgy, $fgz] = $this->frames;
+        $pieces = $this->pieces;
+        $n = count($this->t) - 1;
         $x0 = $x1 = $x2 = $x3 = $y0 = $y1 = $y2 = $y3 = [];
         $a0 = $a1 = $a2 = $a3 = $b0 = $b1 = $b2 = $b3 = 0.0;
         $n0 = $n1 = $n2 = $n3 = $n4 = $n5 = $n6 = $n7 = $n8 = $n9 = $n10 = $n11 = 0.0;
@@ -545,24 +610,11 @@ final class ElasticChain
             $n10 += $ez * $a2 + $gz * $b2;
             $n11 += $ez * $a3 + $gz * $b3;
         }
-        $this->negative =
-            $negative +
-            self::positiveEigenvalues($n1, $n6, $n11, ($n2 + $n5) / 2, ($n3 + $n9) / 2, ($n7 + $n10) / 2) -
-            3;
-        [$dx, $dy, $dz] = self::solve3(
-            [$n1, $n2, $n3, $n5, $n6, $n7, $n9, $n10, $n11],
-            [$n0 + $rx, $n4 + $ry, $n8 + $rz],
-        );
-        $moveE = $moveG = [];
-        for ($i = $n - 2; $i >= 0; $i--) {
-            $moveE[] = $x0[$i] - $x1[$i] * $dx - $x2[$i] * $dy - $x3[$i] * $dz;
-            $moveG[] = $y0[$i] - $y1[$i] * $dx - $y2[$i] * $dy - $y3[$i] * $dz;
-        }
-        $this->moveE = $moveE;
-        $this->moveG = $moveG;
-        $this->moveForce = [$dx, $dy, $dz];
-        $this->residual = $residual;
-        $this->gap = sqrt($rx * $rx + $ry * $ry + $rz * $rz);
+
+        return [
+            [$x0, $x1, $x2, $x3, $y0, $y1, $y2, $y3],
+            [$n0, $n1, $n2, $n3, $n4, $n5, $n6, $n7, $n8, $n9, $n10, $n11],
+        ];
     }
 
     /**

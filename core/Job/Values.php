@@ -36,7 +36,8 @@ final class Values
     {
         $values = new self($node?->members() ?? []);
         foreach ($values->nodes as $name => $value) {
-            if (preg_match('/^[A-Za-z_][A-Za-z0-9_]*$/', $name) !== 1) {
+            // A name of digits alone is an integer as a key.
+            if (preg_match('/^[A-Za-z_][A-Za-z0-9_]*$/', strval($name)) !== 1) {
                 throw $value->error('a value’s name has letters, digits and _ and starts with a letter');
             }
         }

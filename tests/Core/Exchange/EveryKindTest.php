@@ -21,8 +21,8 @@ use Tests\Limits;
  * Every file that is written, of every kind of route: as long and as far as the run is, by closed forms. All are 12 mm
  * outside with a wall of 3.
  */
-const OUTSIDE = 6.0;
-const WALL = 3.0;
+const TUBE_RADIUS = 6.0;
+const TUBE_WALL = 3.0;
 
 /**
  * The job, the length of its first run, the extent of its centreline (least and greatest), and what they may be off by.
@@ -45,7 +45,11 @@ function everyKind(): array
     };
     // Round a straight tube of 12, its own centre 12 from that of its host: four turns of pitch 100.
     $wound = static function (): stdClass {
-        $file = Jobs::file([], ['at' => [0, 0, 900]], ['section' => ['shape' => 'round', 'od' => 12, 'wall' => WALL]]);
+        $file = Jobs::file(
+            [],
+            ['at' => [0, 0, 900]],
+            ['section' => ['shape' => 'round', 'od' => 12, 'wall' => TUBE_WALL]],
+        );
         $file->runs = [
             Jobs::object([
                 'id' => 'w', 'stock' => 't12',
@@ -66,7 +70,7 @@ function everyKind(): array
             static fn (): stdClass => Jobs::file(
                 [['at' => [0, 0, 300]]],
                 ['at' => [400, 0, 300]],
-                ['section' => ['shape' => 'round', 'od' => 12, 'wall' => WALL]],
+                ['section' => ['shape' => 'round', 'od' => 12, 'wall' => TUBE_WALL]],
             ),
             590 + 15 * M_PI, [[0, 0, 50], [400, 0, 300]], 1e-6,
         ],
@@ -222,7 +226,7 @@ it('writes a body of area times length that reaches a radius beyond its centreli
     float $off,
 ): void {
     $body = RunBody::of(solvedKind($file)->laid);
-    $area = M_PI * (OUTSIDE ** 2 - (OUTSIDE - WALL) ** 2);
+    $area = M_PI * (TUBE_RADIUS ** 2 - (TUBE_RADIUS - TUBE_WALL) ** 2);
     $fine = $body->mesh(0.005);
     // Facets that stand off a round of radius r by s take away about 4s/3r of its area.
     expect($fine->volume())->toEqualWithDelta($area * $length, 0.01 * $area * $length);
@@ -237,9 +241,9 @@ it('writes a body of area times length that reaches a radius beyond its centreli
     [$least, $most] = extentOf($corners);
     foreach ([0, 1, 2] as $axis) {
         // Ends are cut square: along an axis that a run ends on, nothing reaches beyond; nowhere more than its radius.
-        expect($least[$axis])->toBeGreaterThanOrEqual($extent[0][$axis] - OUTSIDE - $off - 1e-3)
+        expect($least[$axis])->toBeGreaterThanOrEqual($extent[0][$axis] - TUBE_RADIUS - $off - 1e-3)
             ->toBeLessThanOrEqual($extent[0][$axis] + $off + 1e-3);
-        expect($most[$axis])->toBeLessThanOrEqual($extent[1][$axis] + OUTSIDE + $off + 1e-3)
+        expect($most[$axis])->toBeLessThanOrEqual($extent[1][$axis] + TUBE_RADIUS + $off + 1e-3)
             ->toBeGreaterThanOrEqual($extent[1][$axis] - $off - 1e-3);
     }
 })->with(everyKind());

@@ -128,9 +128,12 @@ final class Winding
     private function carriedOn(int $piece, Curve $curve, Vector $upright, float $along): Vector
     {
         if (! isset($this->frames[$piece])) {
+            $last = $curve->directions[0];
+            $upright = $upright->squareTo($last);
             $frames = [];
             foreach ($curve->directions as $travel) {
-                $frames[] = $upright = $upright->squareTo($travel);
+                $frames[] = $upright = $upright->transported($last, $travel);
+                $last = $travel;
             }
             $this->frames[$piece] = $frames;
         }
@@ -140,7 +143,7 @@ final class Winding
             [$low, $high] = $curve->along[$middle] <= $along ? [$middle, $high] : [$low, $middle];
         }
 
-        return $this->frames[$piece][$low]->squareTo($curve->directionAt($along));
+        return $this->frames[$piece][$low]->transported($curve->directions[$low], $curve->directionAt($along));
     }
 
     /**

@@ -238,14 +238,17 @@ final readonly class Curve implements Segment
     /** Small turns one after another, from point to point of it. */
     public function carried(Vector $direction, float $along): Vector
     {
+        $last = $this->directions[0];
+        $direction = $direction->squareTo($last);
         foreach ($this->directions as $i => $travel) {
             if ($this->along[$i] >= $along) {
                 break;
             }
-            $direction = $direction->squareTo($travel);
+            $direction = $direction->transported($last, $travel);
+            $last = $travel;
         }
 
-        return $direction->squareTo($this->directionAt($along));
+        return $direction->transported($last, $this->directionAt($along));
     }
 
     public function bendingAt(float $along): null

@@ -112,6 +112,18 @@ final readonly class Vector
             ->plus($axis->times($axis->dot($this) * (1.0 - cos($angle))));
     }
 
+    /**
+     * Parallel transport from one tangent to the next: turned by the smallest rotation that takes a direction to
+     * another.
+     *
+     * @param  Vector  $from  unit, square to this one
+     * @param  Vector  $to  unit, not opposite to $from
+     */
+    public function transported(self $from, self $to): self
+    {
+        return $this->minus($from->plus($to)->times($to->dot($this) / max(Tolerance::SAFEGUARD, 1.0 + $from->dot($to))));
+    }
+
     /** Unit part of it that is square to a unit direction. */
     public function squareTo(self $direction): self
     {

@@ -423,13 +423,7 @@ final class Sweep
     {
         $last = null;
         foreach (self::travel($path) as $travel) {
-            if ($last !== null) {
-                $side = $side->minus(
-                    $last
-                        ->plus($travel)
-                        ->times($travel->dot($side) / max(Tolerance::SAFEGUARD, 1.0 + $last->dot($travel))),
-                );
-            }
+            $side = $last === null ? $side : $side->transported($last, $travel);
             $last = $travel;
         }
 

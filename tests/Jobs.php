@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use Bowline\Editing\RunDraft;
+use Bowline\Editing\RunEdits;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\JobFile;
+use Bowline\Job\Node;
 use Bowline\Routing\LaidRun;
 use Bowline\Solving\SolvedRun;
 use Bowline\Solving\Solver;
@@ -65,6 +68,23 @@ final class Jobs
     public static function object(array $said): stdClass
     {
         return json_decode(json_encode($said, JSON_THROW_ON_ERROR), false, 64, JSON_THROW_ON_ERROR);
+    }
+
+    /**
+     * The first run of a job after an edit as it comes from outside.
+     *
+     * @param  array<string, mixed>  $edit
+     */
+    public static function edited(stdClass $file, array $edit): stdClass
+    {
+        $job = Job::read($file);
+        $run = $job->runs[$file->runs[0]->id];
+
+        return RunEdits::apply(
+            RunDraft::of($run->route->lay($run)),
+            new Node(self::object($edit)),
+            $job->site,
+        )->run();
     }
 
     public static function solve(stdClass $file, int $run = 0): SolvedRun

@@ -33,6 +33,7 @@ final class RunEdits
         Edit\HoldDirection::class,
         Edit\TellBy::class,
         Edit\HoldAs::class,
+        Edit\LetGive::class,
     ];
 
     /**

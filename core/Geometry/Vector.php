@@ -121,7 +121,9 @@ final readonly class Vector
      */
     public function transported(self $from, self $to): self
     {
-        return $this->minus($from->plus($to)->times($to->dot($this) / max(Tolerance::SAFEGUARD, 1.0 + $from->dot($to))));
+        return $this->minus(
+            $from->plus($to)->times($to->dot($this) / max(Tolerance::SAFEGUARD, 1.0 + $from->dot($to))),
+        );
     }
 
     /** Unit part of it that is square to a unit direction. */

@@ -7,6 +7,9 @@ namespace Bowline\Job;
 /** A length that a run must have, and what may give so that it has it. */
 final readonly class FixedLength
 {
+    /** Tolerance of a length that was not held before, mm. */
+    public const TOLERANCE = 1;
+
     public function __construct(
         public float $length,
         public float $tolerance,

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Bowline\Proposals;
 
-use Bowline\Editing\Edit\HoldAs;
 use Bowline\Job\Section;
 
 /** Numbers that a thing has when somebody has only chosen how it is to be told; all of them are changed afterwards. */
@@ -29,7 +28,6 @@ final class Defaults
     {
         return [
             'stand_off' => self::STAND_OFF,
-            'tolerance' => HoldAs::TOLERANCE,
             'box' => [self::BODY, self::BODY, self::BODY],
             'cylinder' => ['diameter' => self::BODY, 'height' => self::BODY],
             'swinging' => [

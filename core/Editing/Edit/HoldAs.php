@@ -7,6 +7,7 @@ namespace Bowline\Editing\Edit;
 use Bowline\Editing\ReadsShape;
 use Bowline\Editing\RunDraft;
 use Bowline\Job\FileValue;
+use Bowline\Job\FixedLength;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use stdClass;
@@ -14,9 +15,6 @@ use stdClass;
 /** Lets the length of the run come as it comes, holds it as it is now, or makes it that of the longest of a set. */
 final readonly class HoldAs implements ReadsShape
 {
-    /** Tolerance of a length that was not held before, mm. */
-    public const TOLERANCE = 1;
-
     /**
      * @param  string  $how  "free", "held" or "set"
      * @param  string|null  $set  id of the set
@@ -47,7 +45,7 @@ final readonly class HoldAs implements ReadsShape
     public function apply(RunDraft $draft): void
     {
         $fixed = $draft->run->fixed_length ?? null;
-        $rest = $fixed instanceof stdClass ? get_object_vars($fixed) : ['tolerance' => self::TOLERANCE];
+        $rest = $fixed instanceof stdClass ? get_object_vars($fixed) : ['tolerance' => FixedLength::TOLERANCE];
         unset($rest['length'], $rest['same_as']);
         if ($this->how === 'free') {
             unset($draft->run->fixed_length);

@@ -10,6 +10,7 @@ use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
 use Bowline\Geometry\Vector;
 use Bowline\Job\FileValue;
+use Bowline\Job\FixedLength;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\Values;
@@ -61,7 +62,7 @@ final readonly class HoldLength implements Draggable, RunEdit
             return;
         }
         $fixed = $draft->run->fixed_length ?? null;
-        $fixed = $fixed instanceof stdClass ? $fixed : (object) ['tolerance' => 0.5];
+        $fixed = $fixed instanceof stdClass ? $fixed : (object) ['tolerance' => FixedLength::TOLERANCE];
         if ($this->stops === null || ! isset($fixed->same_as)) {
             unset($fixed->same_as);
             $fixed->length = FileValue::roundForFile($this->length);

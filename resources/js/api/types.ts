@@ -34,7 +34,8 @@ export type Laying =
   | LevelPoint
   | HoldDirection
   | TellBy
-  | HoldAs;
+  | HoldAs
+  | LetGive;
 /**
  * x, y, z.
  *
@@ -1333,6 +1334,29 @@ export interface HoldAs {
   do: "hold-as";
   how: "free" | "held" | "set";
   set?: string;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
+ * Lets a corner, or a point of a smooth run, move so that the run has its length, or keeps it where it is.
+ */
+export interface LetGive {
+  do: "let-give";
+  /**
+   * Of the route's stops or points, 0-based.
+   */
+  stop: number;
+  gives: boolean;
   /**
    * The run that the change was made from.
    */
@@ -2740,10 +2764,6 @@ export interface Defaults {
    * From a panel to the axis of a clamp, mm.
    */
   stand_off: number;
-  /**
-   * Of a length that is held, mm.
-   */
-  tolerance: number;
   /**
    * Sizes of a body that becomes a box, mm.
    *

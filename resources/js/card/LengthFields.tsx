@@ -25,22 +25,11 @@ export function LengthFields({ run, solved, onChange }: Props) {
         place === 'stop' && stop !== null ? [{ stop, number: vertex }] : [],
       );
   const giving = new Set((fixed?.adjust?.stops ?? []).map(Number));
-  const along = fixed?.adjust?.along ?? '+z';
 
   const sets = (state.job.sets ?? []).filter(({ runs }) => runs.includes(run.id));
   const longest = state.sets.find(({ id }) => id === fixed?.same_as)?.longest;
   const holdAs = (how: string) =>
     lay(run.id, how === 'free' || how === 'held' ? { do: 'hold-as', how } : { do: 'hold-as', how: 'set', set: how });
-
-  const toggle = (stop: number) => {
-    if (fixed === undefined) {
-      return;
-    }
-    const stops = giving.has(stop)
-      ? [...giving].filter((other) => other !== stop)
-      : [...giving, stop].sort((a, b) => a - b);
-    tell(onChange({ ...fixed, adjust: stops.length === 0 ? undefined : { stops, along } }));
-  };
 
   return (
     <Section title="Length">
@@ -93,7 +82,7 @@ export function LengthFields({ run, solved, onChange }: Props) {
                   type="checkbox"
                   className="form-check-input me-1"
                   checked={giving.has(stop)}
-                  onChange={() => toggle(stop)}
+                  onChange={() => tell(lay(run.id, { do: 'let-give', stop, gives: !giving.has(stop) }))}
                 />
                 {number}
               </label>

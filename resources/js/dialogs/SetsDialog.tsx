@@ -1,6 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { Modal } from 'react-bootstrap';
-import type { FixedLength, Run, RunSet } from '../api/types';
+import type { Run, RunSet } from '../api/types';
 import { lengthEven, lengthWithUnit } from '../job/format';
 import { Mark } from '../job/Mark';
 import { NameField } from '../job/NameField';
@@ -76,16 +76,6 @@ function Sets() {
   );
 }
 
-/** A run of a set that is as long as the others, by what it lets give already. */
-const asLongAs = (run: Run, set: string, tolerance: number): BareEdit => {
-  const { length: _, ...rest } = run.fixed_length ?? { tolerance };
-  return {
-    list: 'runs',
-    id: run.id,
-    item: { ...run, fixed_length: { ...rest, same_as: set } as FixedLength } as never,
-  };
-};
-
 const asItComes = (run: Run): BareEdit => {
   const { fixed_length: _, ...rest } = run;
   return { list: 'runs', id: run.id, item: rest as never };
@@ -100,7 +90,7 @@ function OneSet({
   onChange: (changed: Partial<RunSet>, edits?: BareEdit[]) => Promise<void>;
   onDelete: () => void;
 }) {
-  const { state, items, item } = useJob();
+  const { state, items, item, lay } = useJob();
   const pick = useWorkbench((store) => store.pick);
   const solved = state.sets.find(({ id }) => id === set.id);
   const name = set.name ?? set.id;
@@ -150,7 +140,9 @@ function OneSet({
                     aria-label={`${run.name ?? id}: as long as the longest`}
                     checked={isSame}
                     onChange={() =>
-                      tell(onChange({}, [isSame ? asItComes(run) : asLongAs(run, set.id, state.defaults.tolerance)]))
+                      tell(
+                        lay(id, isSame ? { do: 'hold-as', how: 'free' } : { do: 'hold-as', how: 'set', set: set.id }),
+                      )
                     }
                   />
                 </td>

@@ -2,10 +2,6 @@
 
 declare(strict_types=1);
 
-use Bowline\Editing\RunDraft;
-use Bowline\Editing\RunEdits;
-use Bowline\Job;
-use Bowline\Job\Node;
 use Tests\Jobs;
 
 /*
@@ -83,10 +79,8 @@ function restingPlaces(stdClass $file): array
  */
 function placesAfter(stdClass $file, array $edit): array
 {
-    $site = Job::read($file)->site;
-    $draft = RunEdits::apply(RunDraft::of(Jobs::laid($file)), new Node(Jobs::object($edit)), $site);
     $changed = Jobs::object(json_decode(json_encode($file, JSON_THROW_ON_ERROR), true));
-    $changed->runs[0] = $draft->run();
+    $changed->runs[0] = Jobs::edited($file, $edit);
 
     return restingPlaces(Jobs::decoded(json_decode(json_encode($changed, JSON_THROW_ON_ERROR), true)));
 }
@@ -192,13 +186,8 @@ it('has a leg as long as it is told, and what is beyond the next place stays', f
 ));
 
 it('keeps an expression that it is told by as one', function (array $told): void {
-    $file = jobWith($told);
-    $draft = RunEdits::apply(
-        RunDraft::of(Jobs::laid($file)),
-        new Node(Jobs::object(['do' => 'move-corner', 'vertex' => 2, 'by' => [12, 0, 0]])),
-        Job::read($file)->site,
-    );
-    expect(json_encode($draft->run()->route->stops[1], JSON_THROW_ON_ERROR))->toContain('riser - 8');
+    $run = Jobs::edited(jobWith($told), ['do' => 'move-corner', 'vertex' => 2, 'by' => [12, 0, 0]]);
+    expect(json_encode($run->route->stops[1], JSON_THROW_ON_ERROR))->toContain('riser - 8');
 })->with(array_filter(
     toldInTurn(),
     static fn (string $name): bool => str_contains($name, 'expression'),

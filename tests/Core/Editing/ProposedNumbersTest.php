@@ -3,28 +3,7 @@
 declare(strict_types=1);
 
 use Bowline\Editing\EditError;
-use Bowline\Editing\RunDraft;
-use Bowline\Editing\RunEdits;
-use Bowline\Job;
-use Bowline\Job\Node;
 use Tests\Jobs;
-
-/**
- * The first run of a job after an edit as it comes from outside.
- *
- * @param  array<string, mixed>  $edit
- */
-function editedRun(stdClass $file, array $edit): stdClass
-{
-    $job = Job::read($file);
-    $run = $job->runs[$file->runs[0]->id];
-
-    return RunEdits::apply(
-        RunDraft::of($run->route->lay($run)),
-        new Node(Jobs::object($edit)),
-        $job->site,
-    )->run();
-}
 
 /** A riser and a level leg in tube 12; other stock by its outside diameter. */
 function bentTube(float $od = 12, array $end = []): stdClass
@@ -52,7 +31,7 @@ it('puts a plate on an end that goes over its tube, with room for nuts round it'
     float $circle,
 ): void {
     // The circle is the tube and 45 for nuts and a spanner, up to the next 5; the rim 15 all round.
-    $run = editedRun(bentTube($od), ['do' => 'finish-end', 'end' => 'to', 'type' => 'flange']);
+    $run = Jobs::edited(bentTube($od), ['do' => 'finish-end', 'end' => 'to', 'type' => 'flange']);
     expect([$run->to->end->od, $run->to->end->bore, $run->to->end->holes->circle])
         ->toEqual([$plate, $bore, $circle])
         ->and($run->from->end ?? null)->toBeNull();
@@ -68,27 +47,27 @@ it('puts a plate on an end that goes over its tube, with room for nuts round it'
 ]);
 
 it('finishes an end openly or with a plug', function (string $type): void {
-    $run = editedRun(bentTube(), ['do' => 'finish-end', 'end' => 'from', 'type' => $type]);
+    $run = Jobs::edited(bentTube(), ['do' => 'finish-end', 'end' => 'from', 'type' => $type]);
     expect($run->from->end)->toEqual((object) ['type' => $type]);
 })->with(['open', 'closed']);
 
 it('drills a plate without holes at four fifths of it, and keeps the holes that are there', function (): void {
     $plate = ['type' => 'flange', 'od' => 100, 'thickness' => 8, 'bore' => 13];
-    $bare = editedRun(bentTube(12, ['end' => $plate]), ['do' => 'drill-flange', 'end' => 'to', 'count' => 6]);
+    $bare = Jobs::edited(bentTube(12, ['end' => $plate]), ['do' => 'drill-flange', 'end' => 'to', 'count' => 6]);
     expect($bare->to->end->holes)->toEqual((object) ['circle' => 80, 'diameter' => 12, 'count' => 6]);
     $holes = ['count' => 4, 'circle' => 70, 'diameter' => 9];
-    $more = editedRun(
+    $more = Jobs::edited(
         bentTube(12, ['end' => [...$plate, 'holes' => $holes]]),
         ['do' => 'drill-flange', 'end' => 'to', 'count' => 8],
     );
     expect($more->to->end->holes)->toEqual((object) ['circle' => 70, 'diameter' => 9, 'count' => 8])
-        ->and(fn () => editedRun(bentTube(), ['do' => 'drill-flange', 'end' => 'to', 'count' => 8]))
+        ->and(fn () => Jobs::edited(bentTube(), ['do' => 'drill-flange', 'end' => 'to', 'count' => 8]))
         ->toThrow(EditError::class, 'no flange');
 });
 
 it('puts a point on a smooth run between the points it lies between', function (array $at, int $index): void {
     $file = smoothCable([[300, 0, 0], [600, 0, 0]]);
-    $run = editedRun($file, ['do' => 'insert-point', 'at' => $at]);
+    $run = Jobs::edited($file, ['do' => 'insert-point', 'at' => $at]);
     // The run is straight along x: what is pointed at is brought onto it.
     expect($run->route->points)->toHaveCount(3)->and($run->route->points[$index])->toEqual([$at[0], 0, 0]);
 })->with([
@@ -98,15 +77,15 @@ it('puts a point on a smooth run between the points it lies between', function (
 ]);
 
 it('puts a point in the middle where none is pointed at', function (): void {
-    $run = editedRun(smoothCable([]), ['do' => 'insert-point']);
+    $run = Jobs::edited(smoothCable([]), ['do' => 'insert-point']);
     expect($run->route->points)->toEqual([[500, 0, 0]])
-        ->and(fn () => editedRun(bentTube(), ['do' => 'insert-point']))->toThrow(EditError::class, 'smooth');
+        ->and(fn () => Jobs::edited(bentTube(), ['do' => 'insert-point']))->toThrow(EditError::class, 'smooth');
 });
 
 it('levels a point with another or with a clamp, along one axis alone', function (): void {
     $file = smoothCable([[300, 20, 10], ['at' => [600, 'riser', 30], 'along' => [1, 0, 0]]]);
     $file->values = (object) ['riser' => 60];
-    $level = static fn (int $point, string $axis, int|string $with): array => editedRun($file, [
+    $level = static fn (int $point, string $axis, int|string $with): array => Jobs::edited($file, [
         'do' => 'level-point', 'point' => $point, 'axis' => $axis, 'with' => $with,
     ])->route->points;
     expect($level(0, 'z', 1)[0])->toEqual([300, 20, 30])
@@ -119,13 +98,13 @@ it('levels a point with another or with a clamp, along one axis alone', function
 
 it('holds the direction in which a smooth run goes through a point', function (): void {
     $file = smoothCable([[500, 0, 0]]);
-    $held = editedRun($file, ['do' => 'hold-direction', 'point' => 0, 'hold' => true]);
+    $held = Jobs::edited($file, ['do' => 'hold-direction', 'point' => 0, 'hold' => true]);
     expect($held->route->points[0])->toEqual((object) ['at' => [500, 0, 0], 'along' => [1.0, 0.0, 0.0]]);
     $file->runs = [$held];
-    expect(editedRun($file, ['do' => 'hold-direction', 'point' => 0, 'hold' => false])->route->points)
+    expect(Jobs::edited($file, ['do' => 'hold-direction', 'point' => 0, 'hold' => false])->route->points)
         ->toEqual([[500, 0, 0]])
         ->and(
-            fn () => editedRun(smoothCable([['clamp' => 'c']]), [
+            fn () => Jobs::edited(smoothCable([['clamp' => 'c']]), [
                 'do' => 'hold-direction',
                 'point' => 0,
                 'hold' => true,
@@ -138,12 +117,12 @@ it('tells a hanging run by its slack or its length, as long as it was', function
     // 1100 over 1000 is a slack of a tenth.
     $file = smoothCable([]);
     $file->runs[0]->route = Jobs::object(['kind' => 'hang', 'length' => 1100]);
-    $bySlack = editedRun($file, ['do' => 'tell-by', 'by' => 'slack']);
+    $bySlack = Jobs::edited($file, ['do' => 'tell-by', 'by' => 'slack']);
     expect(get_object_vars($bySlack->route))->toEqual(['kind' => 'hang', 'slack' => 0.1]);
     $file->runs = [$bySlack];
-    expect(get_object_vars(editedRun($file, ['do' => 'tell-by', 'by' => 'length'])->route))
+    expect(get_object_vars(Jobs::edited($file, ['do' => 'tell-by', 'by' => 'length'])->route))
         ->toEqual(['kind' => 'hang', 'length' => 1100])
-        ->and(fn () => editedRun($file, ['do' => 'tell-by', 'by' => 'pitch']))->toThrow(EditError::class);
+        ->and(fn () => Jobs::edited($file, ['do' => 'tell-by', 'by' => 'pitch']))->toThrow(EditError::class);
 });
 
 it('tells a winding by its pitch, its turns or neither', function (array $told, string $by, array $expected): void {
@@ -156,7 +135,7 @@ it('tells a winding by its pitch, its turns or neither', function (array $told, 
         ]),
         $file->runs[0],
     ];
-    $route = get_object_vars(editedRun($file, ['do' => 'tell-by', 'by' => $by])->route);
+    $route = get_object_vars(Jobs::edited($file, ['do' => 'tell-by', 'by' => $by])->route);
     expect(array_intersect_key($route, ['pitch' => 0, 'turns' => 0]))->toEqual($expected);
 })->with([
     '400 at a pitch of 50 are 8 turns' => [['pitch' => 50], 'turns', ['turns' => 8]],
@@ -167,23 +146,25 @@ it('tells a winding by its pitch, its turns or neither', function (array $told, 
 
 it('tells the bends of a rigid run by a radius or a multiple of the diameter', function (): void {
     // R 30 on 12 is 2.5 diameters.
-    $ratio = editedRun(bentTube(), ['do' => 'tell-by', 'by' => 'ratio']);
+    $ratio = Jobs::edited(bentTube(), ['do' => 'tell-by', 'by' => 'ratio']);
     expect($ratio->route->corner)->toEqual((object) ['ratio' => 2.5]);
     $file = bentTube();
     $file->runs = [$ratio];
-    expect(editedRun($file, ['do' => 'tell-by', 'by' => 'radius'])->route->corner)->toEqual((object) ['radius' => 30]);
+    expect(Jobs::edited($file, ['do' => 'tell-by', 'by' => 'radius'])->route->corner)->toEqual(
+        (object) ['radius' => 30],
+    );
 });
 
 it('holds a length as it is, as that of a set, or not at all', function (): void {
     // 250 + 400 less two tangents of 30 and with a quarter of R 30: 637.1.
-    $held = editedRun(bentTube(), ['do' => 'hold-as', 'how' => 'held']);
+    $held = Jobs::edited(bentTube(), ['do' => 'hold-as', 'how' => 'held']);
     expect($held->fixed_length)->toEqual((object) ['length' => 637.1, 'tolerance' => 1]);
     $file = bentTube();
     $file->runs = [$held];
     $file->runs[0]->fixed_length->adjust = Jobs::object(['stops' => [0], 'along' => '+z']);
-    expect(editedRun($file, ['do' => 'hold-as', 'how' => 'set', 'set' => 's'])->fixed_length)->toEqual(
+    expect(Jobs::edited($file, ['do' => 'hold-as', 'how' => 'set', 'set' => 's'])->fixed_length)->toEqual(
         Jobs::object(['same_as' => 's', 'tolerance' => 1, 'adjust' => ['stops' => [0], 'along' => '+z']]),
-    )->and(editedRun($file, ['do' => 'hold-as', 'how' => 'free']))->not->toHaveProperty('fixed_length');
+    )->and(Jobs::edited($file, ['do' => 'hold-as', 'how' => 'free']))->not->toHaveProperty('fixed_length');
 });
 
 it('measures what a tie is told by, so that its corner stays', function (array $tie, string $key, float $amount): void {
@@ -194,7 +175,7 @@ it('measures what a tie is told by, so that its corner stays', function (array $
             'id' => 'wall', 'shape' => 'box', 'pose' => ['at' => [0, 100, 0]], 'size' => [900, 20, 900],
         ]),
     ];
-    $run = editedRun($file, ['do' => 'tie', 'vertex' => 2, 'tie' => $tie, 'measured' => true]);
+    $run = Jobs::edited($file, ['do' => 'tie', 'vertex' => 2, 'tie' => $tie, 'measured' => true]);
     expect($run->route->stops[1]->ties[0]->{$key})->toEqualWithDelta($amount, 1e-9);
 })->with([
     'along z from the port: 300 less 50' => [['level' => '+z', 'with' => 'pump.out'], 'distance', 250],

@@ -26,7 +26,7 @@ it('proposes what a job may say', function (): void {
     $file = Jobs::file(
         [['at' => [0, 0, 300]]],
         ['at' => [400, 0, 300]],
-        ['fixed_length' => ['length' => 590 + 15 * M_PI, 'tolerance' => $defaults['tolerance']]],
+        ['fixed_length' => ['length' => 590 + 15 * M_PI, 'tolerance' => 1]],
     );
     $file->fittings[0]->moves = Jobs::object($defaults['swinging']);
     $file->surroundings = [

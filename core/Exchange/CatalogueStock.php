@@ -12,8 +12,6 @@ use stdClass;
 /** A row of the stock catalogue as the stock of a job, and the other way. */
 final class CatalogueStock
 {
-    private const FLEXIBLE_BEND = 'moving_radius';
-
     /**
      * @param  array<string, string|float|null>  $row  by column (CatalogueRows)
      * @return stdClass in the shape of the job file
@@ -48,7 +46,7 @@ final class CatalogueStock
                 'radius' => $number('radius'),
                 'min_radius' => $number('min_radius'),
                 'min_straight' => $number('min_straight'),
-                ...array_filter($optional(self::FLEXIBLE_BEND), $given),
+                ...array_filter($optional('moving_radius'), $given),
             ],
             'density' => $number('density'),
             ...array_filter($optional('mass', 'stiffness'), $given),
@@ -85,7 +83,7 @@ final class CatalogueStock
             'min_radius' => $number($bend->get('min_radius')),
             'min_straight' => $number($bend->get('min_straight')),
             'density' => $number($stock->get('density')),
-            'moving_radius' => $number($bend->find(self::FLEXIBLE_BEND)),
+            'moving_radius' => $number($bend->find('moving_radius')),
             'mass' => $number($stock->find('mass')),
             'stiffness' => $number($stock->find('stiffness')),
             'pressure_shortest' => $number($stock->find('pressure')?->get('shortest')),

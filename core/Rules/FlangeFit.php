@@ -157,8 +157,7 @@ final class FlangeFit implements Rule
                 'runs',
                 RunDraft::of($laid)->apply(new ChangeEnd($name, $edit))->run(),
             );
-            // A millimetre in diameter is the ordinary play of a plate slipped over its tube.
-            $bore = Words::roundedUp($od + 1.0);
+            $bore = Words::roundedUp($od + Flange::PLAY);
             yield $change(sprintf('Bore it to %s', $laid->run->units->say($bore)), static function (stdClass $end) use (
                 $bore,
             ): void {

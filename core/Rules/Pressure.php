@@ -31,10 +31,10 @@ final class Pressure implements Rule
         }
         $units = $laid->run->units;
         foreach ([[$pressure[0], 'shorter'], [$pressure[1], 'longer']] as [$part, $way]) {
-            $run = $laid->run->withRoute($route->stretched($laid->run, 1.0 + $part));
-            $pressed = $part === 0.0 ? $laid : $route->stretched($laid->run, 1.0 + $part)->layAfter($run, $laid);
+            $stretched = $route->stretched($laid->run, 1.0 + $part);
+            $pressed = $part === 0.0 ? $laid : $stretched->layAfter($laid->run->withRoute($stretched), $laid);
             $percent = Words::number(abs($part) * 100.0);
-            $shortage = $run->route->shortage($pressed);
+            $shortage = $stretched->shortage($pressed);
             if ($shortage !== null) {
                 return [
                     $this->finding(

@@ -7,6 +7,7 @@ namespace Bowline\Editing\Edit;
 use Bowline\Editing\EditError;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
+use Bowline\Job\End\Flange;
 use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
@@ -16,8 +17,6 @@ use stdClass;
 final readonly class DrillFlange implements RunEdit
 {
     private const CIRCLE_SHARE = 0.8;
-
-    private const HOLE = 12;
 
     /**
      * @param  'from'|'to'  $end
@@ -62,7 +61,7 @@ final readonly class DrillFlange implements RunEdit
         $holes = $said->holes ?? null;
         $said->holes = (object) [
             'circle' => FileValue::roundForFile($flange->outsideDiameter * self::CIRCLE_SHARE),
-            'diameter' => self::HOLE,
+            'diameter' => Flange::BOLT_HOLE,
             ...$holes instanceof stdClass ? get_object_vars($holes) : [],
             'count' => $this->count,
         ];

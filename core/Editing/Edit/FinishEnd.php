@@ -6,6 +6,7 @@ namespace Bowline\Editing\Edit;
 
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
+use Bowline\Job\End\Flange;
 use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
@@ -23,13 +24,7 @@ final readonly class FinishEnd implements RunEdit
     /** From the bolt circle to the rim of the plate, on the diameter, mm. */
     private const RIM = 30.0;
 
-    /** A millimetre in diameter is the ordinary play of a plate slipped over its tube. */
-    private const PLAY = 1.0;
-
     private const THICKNESS = 10;
-
-    /** Clearance holes for M10 bolts, ISO 273 coarse. */
-    private const HOLE = 12;
 
     private const HOLES = 4;
 
@@ -81,10 +76,10 @@ final readonly class FinishEnd implements RunEdit
             'type' => 'flange',
             'od' => FileValue::roundForFile($circle + self::RIM),
             'thickness' => self::THICKNESS,
-            'bore' => FileValue::roundForFile($od + self::PLAY),
+            'bore' => FileValue::roundForFile($od + Flange::PLAY),
             'holes' => (object) [
                 'count' => self::HOLES,
-                'diameter' => self::HOLE,
+                'diameter' => Flange::BOLT_HOLE,
                 'circle' => FileValue::roundForFile($circle),
             ],
         ];

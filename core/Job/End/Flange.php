@@ -9,6 +9,12 @@ namespace Bowline\Job\End;
  */
 final readonly class Flange implements End
 {
+    /** How much wider than its tube the bore of a plate is that is slipped over it, on the diameter, mm. */
+    public const PLAY = 1.0;
+
+    /** Clearance hole of an M10 bolt, ISO 273 coarse, mm. */
+    public const BOLT_HOLE = 12;
+
     public function __construct(
         public float $outsideDiameter,
         public float $thickness,

@@ -83,6 +83,16 @@ mt_srand(7);
 $somewhere = static fn (): Vector => new Vector(mt_rand(-400, 400), mt_rand(-400, 400), mt_rand(250, 500));
 $out = static fn (): Vector => (new Vector(mt_rand(-9, 9), mt_rand(-9, 9), mt_rand(1, 9)))->unit();
 
+$draped = static fn (Bodies $over): Closure => static fn (Vector $a, Vector $b): mixed => Draping::between(
+    DrapedEnd::pinned($a),
+    DrapedEnd::pinned($b),
+    $up,
+    $a->distanceTo($b) * 1.3 + 400,
+    6,
+    60,
+    30,
+    $over,
+);
 $reference = 1000 * medianTime(9, static function (): void {
     $sum = 0.0;
     for ($i = 1; $i <= 100_000; $i++) {
@@ -150,30 +160,12 @@ foreach (
         [
             'drape',
             12,
-            static fn (Vector $a, Vector $b): mixed => Draping::between(
-                DrapedEnd::pinned($a),
-                DrapedEnd::pinned($b),
-                $up,
-                $a->distanceTo($b) * 1.3 + 400,
-                6,
-                60,
-                30,
-                $bodies,
-            ),
+            $draped($bodies),
         ],
         [
             'drape, on a mesh',
             8,
-            static fn (Vector $a, Vector $b): mixed => Draping::between(
-                DrapedEnd::pinned($a),
-                DrapedEnd::pinned($b),
-                $up,
-                $a->distanceTo($b) * 1.3 + 400,
-                6,
-                60,
-                30,
-                $overMesh,
-            ),
+            $draped($overMesh),
         ],
     ] as [$kind, $times, $solve]
 ) {

@@ -94,13 +94,6 @@ final readonly class Easing
     /** @return list<Vector> a step each way along each axis */
     private static function steps(float $step): array
     {
-        return array_map(static fn (string $axis): Vector => (Vector::axis($axis) ?? Vector::zero())->times($step), [
-            '+x',
-            '-x',
-            '+y',
-            '-y',
-            '+z',
-            '-z',
-        ]);
+        return array_map(static fn (Vector $axis): Vector => $axis->times($step), array_values(Vector::axes()));
     }
 }

@@ -21,26 +21,30 @@ final readonly class Vector
         return new self(0.0, 0.0, 0.0);
     }
 
-    /** The unit vector of an axis by its name: "+x", "-x", "+y" … "-z"; null for any other text. */
-    public static function axis(string $name): ?self
+    /** @return array<string, self> the unit vectors of the six axes by their names, "+x" to "-z" */
+    public static function axes(): array
     {
-        return match ($name) {
+        return [
             '+x' => new self(1.0, 0.0, 0.0),
             '-x' => new self(-1.0, 0.0, 0.0),
             '+y' => new self(0.0, 1.0, 0.0),
             '-y' => new self(0.0, -1.0, 0.0),
             '+z' => new self(0.0, 0.0, 1.0),
             '-z' => new self(0.0, 0.0, -1.0),
-            default => null,
-        };
+        ];
+    }
+
+    /** The unit vector of an axis by its name: "+x", "-x", "+y" … "-z"; null for any other text. */
+    public static function axis(string $name): ?self
+    {
+        return self::axes()[$name] ?? null;
     }
 
     /** The name of the axis this direction lies on within 0.01 degrees ("+x" … "-z"), or null. */
     public function axisName(): ?string
     {
-        foreach (['+x', '-x', '+y', '-y', '+z', '-z'] as $name) {
-            $axis = self::axis($name);
-            if ($axis !== null && $this->angleTo($axis) < Tolerance::NO_TURN) {
+        foreach (self::axes() as $name => $axis) {
+            if ($this->angleTo($axis) < Tolerance::NO_TURN) {
                 return $name;
             }
         }

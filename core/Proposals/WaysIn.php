@@ -172,15 +172,7 @@ final readonly class WaysIn
     private function directions(): array
     {
         $directions = [];
-        $all = array_map(static fn (string $name): Vector => Vector::axis($name) ?? Vector::zero(), [
-            '+x',
-            '-x',
-            '+y',
-            '-y',
-            '+z',
-            '-z',
-        ]);
-        array_push($all, $this->port->axis, $this->port->axis->times(-1.0));
+        $all = [...array_values(Vector::axes()), $this->port->axis, $this->port->axis->times(-1.0)];
         if ($this->travel !== null) {
             $all[] = $this->travel;
         }

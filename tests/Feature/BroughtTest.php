@@ -131,15 +131,7 @@ it('lays a cable over a body that was brought in, and takes its triangles along 
                 'format' => 'bowline-job',
                 'version' => 2,
                 'name' => 'Quay',
-                'stock' => [
-                    [
-                        'id' => 'c',
-                        'kind' => 'cable',
-                        'section' => ['shape' => 'round', 'od' => 20, 'wall' => 10],
-                        'bend' => ['radius' => 60, 'min_radius' => 60, 'min_straight' => 0],
-                        'density' => 2000,
-                    ],
-                ],
+                'stock' => [cableStock(20)],
                 'surroundings' => [
                     [
                         'id' => 'locker',

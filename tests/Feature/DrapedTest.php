@@ -21,15 +21,7 @@ function draping(): string
                 'format' => 'bowline-job',
                 'version' => 1,
                 'name' => 'Quay',
-                'stock' => [
-                    [
-                        'id' => 'c',
-                        'kind' => 'cable',
-                        'section' => ['shape' => 'round', 'od' => 20, 'wall' => 10],
-                        'bend' => ['radius' => 60, 'min_radius' => 60, 'min_straight' => 0],
-                        'density' => 2000,
-                    ],
-                ],
+                'stock' => [cableStock(20)],
                 'surroundings' => [
                     ['id' => 'quay', 'shape' => 'box', 'size' => [4000, 4000, 20], 'pose' => ['at' => [0, 0, -10]]],
                     ['id' => 'locker', 'shape' => 'box', 'size' => [300, 600, 200], 'pose' => ['at' => [0, 0, 100]]],
@@ -113,15 +105,7 @@ function longCable(): string
                 'format' => 'bowline-job',
                 'version' => 2,
                 'name' => 'Quay',
-                'stock' => [
-                    [
-                        'id' => 'c',
-                        'kind' => 'cable',
-                        'section' => ['shape' => 'round', 'od' => 12],
-                        'bend' => ['radius' => 60, 'min_radius' => 60, 'min_straight' => 0],
-                        'density' => 2000,
-                    ],
-                ],
+                'stock' => [cableStock(12)],
                 'surroundings' => [
                     [
                         'id' => 'floor',

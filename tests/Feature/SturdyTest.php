@@ -338,15 +338,7 @@ function quay(): string
                 'format' => 'bowline-job',
                 'version' => 2,
                 'name' => 'Quay',
-                'stock' => [
-                    [
-                        'id' => 'c',
-                        'kind' => 'cable',
-                        'section' => ['shape' => 'round', 'od' => 12],
-                        'bend' => ['radius' => 60, 'min_radius' => 60, 'min_straight' => 0],
-                        'density' => 2000,
-                    ],
-                ],
+                'stock' => [cableStock(12)],
                 'surroundings' => [
                     ['id' => 'quay', 'shape' => 'box', 'size' => [90000, 4000, 20], 'pose' => ['at' => [0, 0, -10]]],
                 ],

@@ -29,3 +29,12 @@ function item(string $job, string $list, string $id): array
 {
     return collect(test()->getJson($job)->json('job.'.$list))->firstWhere('id', $id);
 }
+
+/** @return array<string, mixed> a cable for a job file, its least radius 60 */
+function cableStock(float $od): array
+{
+    return [
+        'id' => 'c', 'kind' => 'cable', 'section' => ['shape' => 'round', 'od' => $od],
+        'bend' => ['radius' => 60, 'min_radius' => 60, 'min_straight' => 0], 'density' => 2000,
+    ];
+}

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Bowline\Job\FreshId;
 
 it('makes an id of what people call a thing', function (string $name, array $taken, string $id): void {
-    expect(FreshId::of($name, $taken))->toBe($id);
+    expect(FreshId::of($name, array_values($taken)))->toBe($id);
 })->with([
     'words' => ['Feed line', [], 'feed-line'],
     'taken' => ['Feed line', ['feed-line'], 'feed-line-2'],

@@ -116,8 +116,10 @@ describe('a run laid straight', () => {
   });
 
   test('marks what a violation is about, and warns nowhere', () => {
-    const hit = (severity: string, subject: Subject, rule = 'bend-radius') =>
-      pieces({ ...bent, findings: [{ severity, rule, subject }] } as unknown as SolvedRun).map(({ broken }) => broken);
+    const hit = (severity: string, subject: Subject, rule = 'bend-radius', span = [0, bent.length]) =>
+      pieces({ ...bent, findings: [{ severity, rule, subject, span }] } as unknown as SolvedRun).map(
+        ({ broken }) => broken,
+      );
     expect(hit('violation', { kind: 'bend', index: 0 })).toEqual([false, true, false]);
     expect(hit('warning', { kind: 'bend', index: 0 })).toEqual([false, false, false]);
     expect(hit('violation', { kind: 'leg', vertex: 0 })).toEqual([true, false, false]);
@@ -125,18 +127,28 @@ describe('a run laid straight', () => {
     expect(hit('violation', { kind: 'end', name: 'to', vertex: 1 })).toEqual([false, false, true]);
     expect(hit('violation', { kind: 'run' }, 'cut-length')).toEqual([true, true, true]);
     expect(hit('violation', { kind: 'run' }, 'fixed-length')).toEqual([false, false, false]);
+    // What is about the run at one place of it, as something that it lies in, is about the piece there.
+    expect(hit('violation', { kind: 'run' }, 'lies-in', [50, 50])).toEqual([true, false, false]);
+    expect(hit('violation', { kind: 'run' }, 'lies-in', [90, 110])).toEqual([true, true, false]);
+    // At a joint between two it is about neither.
+    expect(hit('violation', { kind: 'run' }, 'moving-radius', [100, 100])).toEqual([false, false, false]);
   });
 
   test('finds the part that a finding is about', () => {
-    expect(partOf(bent, { kind: 'bend', index: 0 })).toEqual({ bend: 0 });
-    expect(partOf(bent, { kind: 'leg', vertex: 1 })).toEqual({ leg: 1 });
+    const part = (run: SolvedRun, subject: Subject, span: [number, number] = [0, run.length]) =>
+      partOf(run, { subject, span });
+    expect(part(bent, { kind: 'bend', index: 0 })).toEqual({ bend: 0 });
+    expect(part(bent, { kind: 'leg', vertex: 1 })).toEqual({ leg: 1 });
     // A corner with a bend is picked as that, one without as the leg that ends there.
-    expect(partOf(bent, { kind: 'corner', vertex: 0, tie: 1 })).toEqual({ bend: 0 });
-    expect(partOf(bent, { kind: 'corner', vertex: 1 })).toEqual({ leg: 1 });
-    expect(partOf(bent, { kind: 'run' })).toBeNull();
-    expect(partOf(bent, { kind: 'clamp', name: 'c' })).toBeNull();
+    expect(part(bent, { kind: 'corner', vertex: 0, tie: 1 })).toEqual({ bend: 0 });
+    expect(part(bent, { kind: 'corner', vertex: 1 })).toEqual({ leg: 1 });
+    expect(part(bent, { kind: 'run' })).toBeNull();
+    // Where the run has something at one place, the piece there is shown.
+    expect(part(bent, { kind: 'run' }, [120, 120])).toEqual({ bend: 0 });
+    expect(part(bent, { kind: 'run' }, [200, 238])).toEqual({ leg: 1 });
+    expect(part(bent, { kind: 'clamp', name: 'c' })).toBeNull();
     const curved = solved([line([0, 0, 0], [100, 0, 0]), half(8)]);
-    expect(partOf(curved, { kind: 'curve', index: 1 })).toEqual({ bend: 1 });
+    expect(part(curved, { kind: 'curve', index: 1 })).toEqual({ bend: 1 });
   });
 
   test('says what is left of a length, or how much it is over', () => {

@@ -29,7 +29,7 @@ export function FindingCard({ run, finding, name }: { run: SolvedRun; finding: F
         type="button"
         className="title"
         title="Show where"
-        onClick={() => pick('runs', run.id, partOf(run, finding.subject))}
+        onClick={() => pick('runs', run.id, partOf(run, finding))}
       >
         <Mark status={finding.severity} />
         <span>

@@ -1,4 +1,4 @@
-import type { SolvedRun, Subject } from '../api/types';
+import type { Finding, SolvedRun } from '../api/types';
 import { isSamePart, type Part } from './store';
 
 /** A piece of a run laid straight: a straight of a leg, a bend, or a curve; developed length from the start, mm. */
@@ -12,11 +12,15 @@ export interface Piece {
 
 /** The pieces of a run in order, as the solution has them; a straight too short to see is left out. */
 export function pieces(run: SolvedRun): Piece[] {
-  const subjects = run.findings
-    .filter((finding) => finding.severity === 'violation' && finding.rule !== 'fixed-length')
-    .map(({ subject }) => subject);
-  const hit = (part: Part) =>
-    subjects.some((subject) => subject.kind === 'run' || isSamePart(partOf(run, subject), part));
+  const broken = run.findings.filter((finding) => finding.severity === 'violation' && finding.rule !== 'fixed-length');
+  // What is about the run as a whole says over which length of it.
+  const hit = (part: Part, from: number, to: number) =>
+    broken.some((finding) => {
+      const [start = 0, end = 0] = finding.span;
+      return finding.subject.kind === 'run'
+        ? start < to - 1e-6 && end > from + 1e-6
+        : isSamePart(partOf(run, finding), part);
+    });
   const all: Piece[] = [];
   let at = 0;
   if (run.legs.length === 0) {
@@ -25,8 +29,8 @@ export function pieces(run: SolvedRun): Piece[] {
       const to = at + length;
       all.push(
         kind === 'line'
-          ? { kind: 'straight', from: at, to, part: { leg: index }, broken: hit({ leg: index }) }
-          : { kind: 'curve', from: at, to, part: { bend: index }, broken: hit({ bend: index }) },
+          ? { kind: 'straight', from: at, to, part: { leg: index }, broken: hit({ leg: index }, at, to) }
+          : { kind: 'curve', from: at, to, part: { bend: index }, broken: hit({ bend: index }, at, to) },
       );
       at = to;
     }
@@ -34,21 +38,26 @@ export function pieces(run: SolvedRun): Piece[] {
   for (const leg of run.legs) {
     if (leg.straight > 1e-6) {
       const to = at + leg.straight;
-      all.push({ kind: 'straight', from: at, to, part: { leg: leg.vertex }, broken: hit({ leg: leg.vertex }) });
+      all.push({ kind: 'straight', from: at, to, part: { leg: leg.vertex }, broken: hit({ leg: leg.vertex }, at, to) });
       at = to;
     }
     const bend = leg.bend === null ? undefined : run.bends[leg.bend];
     if (leg.bend !== null && bend !== undefined) {
       const to = at + bend.arc;
-      all.push({ kind: 'bend', from: at, to, part: { bend: leg.bend }, broken: hit({ bend: leg.bend }) });
+      all.push({ kind: 'bend', from: at, to, part: { bend: leg.bend }, broken: hit({ bend: leg.bend }, at, to) });
       at = to;
     }
   }
   return all;
 }
 
-/** The part of a run that a finding is about; none when it is about the whole of it. */
-export function partOf(run: SolvedRun, { kind, index, vertex }: Subject): Part {
+/** The part of a run that a finding is about, or where its place is; none when it is about the whole of it. */
+export function partOf(run: SolvedRun, { subject, span: [from = 0, to = 0] }: Pick<Finding, 'subject' | 'span'>): Part {
+  const { kind, index, vertex } = subject;
+  if (kind === 'run' && to - from < run.length * 0.99) {
+    const middle = (from + to) / 2;
+    return pieces(run).find((piece) => piece.from - 1e-6 <= middle && middle <= piece.to + 1e-6)?.part ?? null;
+  }
   if ((kind === 'bend' || kind === 'curve') && index !== undefined) {
     return { bend: index };
   }

@@ -132,7 +132,7 @@ function useAll(stage: Stage): Found[] {
         name: finding.title,
         aside: item('runs', run.id)?.name ?? run.id,
         take: () => {
-          pick('runs', run.id, partOf(run, finding.subject));
+          pick('runs', run.id, partOf(run, finding));
           goTo('check');
         },
       })),

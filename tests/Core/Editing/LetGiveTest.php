@@ -56,8 +56,8 @@ it('adds a corner and takes it off again, in their order, along what was said', 
 ]);
 
 it('begins along what is up in the job', function (): void {
-    expect(Jobs::edited(goalpostHeld(null, 'y'), ['do' => 'let-give', 'stop' => 0, 'gives' => true])->fixed_length->adjust)
-        ->toEqual(Jobs::object(['stops' => [0], 'along' => '+y']));
+    $run = Jobs::edited(goalpostHeld(null, 'y'), ['do' => 'let-give', 'stop' => 0, 'gives' => true]);
+    expect($run->fixed_length->adjust)->toEqual(Jobs::object(['stops' => [0], 'along' => '+y']));
 });
 
 it('lets two corners give half of it each, whichever was told first', function (array $order): void {
@@ -88,6 +88,8 @@ it('refuses what cannot give', function (stdClass $file, int $stop, string $erro
     };
     expect($edit)->toThrow($error, $why);
 })->with([
-    'no length is held' => [Jobs::file([['at' => [0, 0, 300]]], ['at' => [400, 0, 300]]), 0, EditError::class, 'not held'],
+    'no length is held' => [
+        Jobs::file([['at' => [0, 0, 300]]], ['at' => [400, 0, 300]]), 0, EditError::class, 'not held',
+    ],
     'a stop that is not there' => [goalpostHeld(null), 2, JobError::class, 'there is no stop 2; this run has 2'],
 ]);

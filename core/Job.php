@@ -12,7 +12,7 @@ use Bowline\Routing\RouteBook;
 use Bowline\Routing\Run;
 use stdClass;
 
-/** A job: a site and the runs on it. The same job always gives the same solution. */
+/** A job: its site and its runs. The same job always has the same solution. */
 final readonly class Job
 {
     /** @param  array<string, Run>  $runs */
@@ -53,9 +53,9 @@ final readonly class Job
     }
 
     /**
-     * Reads the site and some runs, for when only those are asked about.
+     * Reads the site and those runs that are asked for.
      *
-     * @param  callable(stdClass): bool  $isWanted  of a run as it stands in the file
+     * @param  callable(stdClass): bool  $isWanted  of a run in the shape of the file
      *
      * @throws JobError
      */

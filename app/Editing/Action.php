@@ -6,16 +6,16 @@ namespace App\Editing;
 
 use Bowline\Job\Node;
 
-/** One action of a user: the edits it makes, what to call it, and a token so that it is done only once. */
+/** One action of a user: its edits, its name, and a token so that it is done only once. */
 final readonly class Action
 {
     /**
-     * @param  list<Node>  $edits  each with `list`, `id`, `item` (null deletes) and perhaps `was`, the item it was
+     * @param  list<Node>  $edits  each with `list`, `id`, `item` (null deletes) and optional `was`, the item it was
      *     made from
-     * @param  Node|null  $header  `name`, `show_units`, `values`; what is left out stays
-     * @param  Node|null  $headerWas  the header that the change of it was made from
-     * @param  int|null  $after  up to this revision the window that sends it has made itself all that came between
-     * @param  string|null  $name  what was done, in words; found from the changes when it is not said
+     * @param  Node|null  $header  `name`, `show_units`, `values`; keys that are left out stay
+     * @param  Node|null  $headerWas  the header that the change was made from
+     * @param  int|null  $after  revision up to which the sending window has made all later changes itself
+     * @param  string|null  $name  name of the step; derived from the changes when null
      */
     public function __construct(
         public array $edits,

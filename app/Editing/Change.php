@@ -7,7 +7,7 @@ namespace App\Editing;
 use Bowline\Job\Node;
 use stdClass;
 
-/** One item before and after a step; null where it was not there. The job's own header has the list "". */
+/** One item before and after a step; null where it did not exist. The header of the job has the list "". */
 final readonly class Change
 {
     /** @param  int  $position  where in its list it stands */

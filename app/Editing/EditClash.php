@@ -6,7 +6,7 @@ namespace App\Editing;
 
 use RuntimeException;
 
-/** Two windows changed the same thing; nothing is kept until somebody has chosen. */
+/** Two windows changed the same thing; nothing is stored until a person has chosen. */
 final class EditClash extends RuntimeException
 {
     /**

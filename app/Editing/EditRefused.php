@@ -9,7 +9,7 @@ use Bowline\Job\Node;
 use RuntimeException;
 use stdClass;
 
-/** An edit that would leave the job wrong; nothing of it is kept. */
+/** An edit that would make the job invalid; nothing of it is stored. */
 final class EditRefused extends RuntimeException
 {
     /**
@@ -26,7 +26,7 @@ final class EditRefused extends RuntimeException
         parent::__construct($message);
     }
 
-    /** Tells the place by the item's id instead of its number in the file. */
+    /** Names the place by the id of the item instead of its index in the file. */
     public static function because(JobError $error, stdClass $file): self
     {
         if (preg_match('~^/(stock|fittings|clamps|surroundings|runs)/(\d+)(/.*)?$~', $error->pointer, $match) === 1) {

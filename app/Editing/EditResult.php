@@ -6,7 +6,7 @@ namespace App\Editing;
 
 use App\Models\Job;
 
-/** What came of the edits of one action: the job, and what of it is not as it was. */
+/** The result of the edits of one action: the job, and which of its items have changed. */
 final readonly class EditResult
 {
     /**

@@ -7,12 +7,12 @@ namespace App\Editing;
 use stdClass;
 
 /**
- * Brings together what two windows did to the same item: what only one of them changed is taken from it,
- * and where both changed the same thing in different ways, that is a clash for somebody to decide.
+ * Merges the changes of two windows to one item: what only one of them changed is taken from it, and where both changed
+ * the same key differently there is a clash for a person to decide.
  */
 final class ItemMerge
 {
-    /** Stands for a key that is not there. */
+    /** Stands for a missing key. */
     private const MISSING = "\0missing";
 
     /** @var list<array{pointer: string, yours: mixed, theirs: mixed}> */
@@ -85,7 +85,7 @@ final class ItemMerge
         return $merged;
     }
 
-    /** Whether two values of a job file say the same: 12 and 12.0 do, 12 and "12" do not. */
+    /** Whether two values of a job file are equal: 12 and 12.0 are, 12 and "12" are not. */
     public static function isSame(mixed $a, mixed $b): bool
     {
         if ($a instanceof stdClass && $b instanceof stdClass) {

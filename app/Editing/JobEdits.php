@@ -16,10 +16,10 @@ use Bowline\Job\Schema;
 use Bowline\Job\Shape\Triangles;
 use stdClass;
 
-/** Makes the changes of one action of a user: all of them in one transaction, or none. */
+/** Makes the changes of one action of a user in one transaction: all of them or none. */
 final readonly class JobEdits
 {
-    /** Lists of the job file, and what schema/job.json calls an item of each. */
+    /** Lists of the job file, and the definition of their items in schema/job.json. */
     private const KINDS = [
         'stock' => 'stock',
         'fittings' => 'fitting',
@@ -65,10 +65,10 @@ final readonly class JobEdits
     }
 
     /**
-     * The runs that can follow from an action which only changes things that are there and stay there. Nothing
-     * else of the job needs to be read then: with 200 runs that is most of the time of an edit (bench/edits.mjs).
+     * Returns the runs that can be affected by an action that only changes existing items. Nothing else of the job has
+     * to be read then: with 200 runs that is most of the time of an edit (bench/edits.mjs).
      *
-     * @return list<string>|null null when all of the job is needed
+     * @return list<string>|null null when the whole job is needed
      */
     private function following(Job $job, Action $action): ?array
     {
@@ -126,7 +126,7 @@ final readonly class JobEdits
     }
 
     /**
-     * The stock and the bend radius chosen last are what the next run begins with.
+     * Remembers the stock and the bend radius chosen last, with which the next run begins.
      *
      * @param  list<Change>  $changes
      */
@@ -198,7 +198,7 @@ final readonly class JobEdits
     }
 
     /**
-     * What shall stand, with what other windows changed since it was read.
+     * Returns the item to store, merged with what other windows changed since it was read.
      *
      * @throws EditClash
      */
@@ -208,7 +208,7 @@ final readonly class JobEdits
             return $mine;
         }
         [$withYours, $clashes] = ItemMerge::of($was->value, $mine, $now, true);
-        // Somebody who types faster than the server answers does not clash with their own last edit.
+        // A user who types faster than the server answers does not clash with their own last edit.
         if ($clashes !== [] && ! $ownOnly) {
             throw new EditClash($list, $id, $clashes, $now, $withYours);
         }
@@ -266,14 +266,14 @@ final readonly class JobEdits
     }
 
     /**
-     * Writes what differs, and no more.
+     * Writes the items that differ.
      *
      * @return list<Change>
      */
     private function write(Job $job, stdClass $before, stdClass $after): array
     {
         $changes = [];
-        // Runs go before the stock they refer to, and come after it.
+        // Runs are deleted before the stock they refer to and inserted after it.
         foreach (array_reverse(array_keys(Job::LISTS)) as $list) {
             $old = self::byId($before, $list);
             foreach (array_diff_key($old, self::byId($after, $list)) as $id => $item) {

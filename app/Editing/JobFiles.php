@@ -19,38 +19,38 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use stdClass;
 
-/** Job files to rows and back. */
+/** Converts job files to rows and back. */
 final class JobFiles
 {
-    /** Of the header of a job file, what is kept as it stands there. */
+    /** Keys of the header of a job file that are stored unchanged. */
     public const EXTRAS = ['show_fraction', 'revision', 'sets', 'benders'];
 
-    /** Names of runs that are looked for in the text of others at once. */
+    /** Most names that are searched for in the text of runs at once. */
     private const MOST_NAMES = 40;
 
     public function __construct(private readonly Meshes $meshes)
     {
     }
 
-    /** The job as a job file, a query a list. */
+    /** Returns the job as a job file, with one query a list. */
     public function file(Job $job): stdClass
     {
         return $this->withMeshes($this->withLists($job, static fn (): ?array => null));
     }
 
-    /** How many triangles all meshes of the job have. */
+    /** Returns the number of triangles of all meshes of the job. */
     public function triangles(Job $job): int
     {
         return $this->meshes->count((object) $this->items($job, ['surroundings' => null]));
     }
 
     /**
-     * The job file with only the runs that are asked for and those they follow, and of what they may hang on only
-     * what they do, with what that is mounted on.
+     * Returns the job file with only the given runs, those they follow, and the items they refer to with what these are
+     * mounted on.
      *
      * @param  list<string>  $runs  ids
-     * @param  list<stdClass>  $drafts  runs as they stand now, whatever is kept of them
-     * @param  list<ItemRef>  $also  items that are wanted besides
+     * @param  list<stdClass>  $drafts  runs in their present state, whatever is stored of them
+     * @param  list<ItemRef>  $also  further items to include
      */
     public function around(Job $job, array $runs, array $drafts = [], array $also = []): stdClass
     {
@@ -74,7 +74,7 @@ final class JobFiles
                 static fn (Node $fitting): bool => $fitting->find('moves') !== null,
             ) !== []
         ) {
-            // What hangs on a thing that moves has to stay clear of all that stands around.
+            // A run on a thing that moves has to stay clear of everything.
             $all = $this->items($job, ['surroundings' => null, 'fittings' => null]);
             [$file->surroundings, $file->fittings] = [$all['surroundings'], $all['fittings']];
         }
@@ -152,7 +152,7 @@ final class JobFiles
                 static fn (stdClass $run): bool => (new Node($run))->find('fixed_length')?->find('same_as') !== null,
             );
             if ($ofSets !== []) {
-                // How long the longest of a set is, only all runs can tell.
+                // The length of the longest run of a set needs all runs.
                 $followed = array_merge(
                     $followed,
                     array_map(
@@ -206,17 +206,18 @@ final class JobFiles
     }
 
     /**
-     * Runs in whose text one of some names stands, or that of a run which is found so, and those that hang on what they
-     * do not name. Reading all runs to find out takes a third of an edit in a job of 200 (bench/edits.mjs).
+     * Returns the runs whose text contains one of some names, or the name of a run found that way, and those that
+     * depend on items they do not name. Reading all runs instead takes a third of an edit in a job of 200
+     * (bench/edits.mjs).
      *
      * @param  list<string>  $names
-     * @return list<string>|null their ids; null for all, where too many names are to be looked for
+     * @return list<string>|null ids; null for all runs, where there are too many names
      */
     private function runsNaming(Job $job, array $names): ?array
     {
         $keys = [];
         $asked = [];
-        // A draped run lies on whatever there is, and one that is to be as long as others names their set.
+        // A draped run depends on all surroundings, and a run of equal length on the other runs of its set.
         $texts = ['"drape"', '"same_as"', ...array_map(self::asWritten(...), $names)];
         while ($texts !== []) {
             if (count($texts) > self::MOST_NAMES) {
@@ -242,7 +243,7 @@ final class JobFiles
         return $keys;
     }
 
-    /** A name as it stands within a text in JSON. */
+    /** Returns a name as it stands inside a JSON text. */
     private static function asWritten(string $name): string
     {
         return substr(json_encode($name, JSON_THROW_ON_ERROR), 1, -1);
@@ -303,11 +304,11 @@ final class JobFiles
     }
 
     /**
-     * The items of some lists as they stand in the file, by one query of the tables and without models, and
-     * their JSON read at once: while something is dragged this is asked for at every move of the hand, and
-     * making a model query for each list took a fifth of the whole answer (bench/preview.mjs).
+     * Returns the items of some lists in the shape of the file, by one query and without models, their JSON decoded at
+     * once. This is asked for at every move of a drag, and a model query for each list took a fifth of the whole answer
+     * (bench/preview.mjs).
      *
-     * @param  array<string, list<string>|null>  $wanted  ids by list; null for all of it
+     * @param  array<string, list<string>|null>  $wanted  ids by list; null for the whole list
      * @return array<string, list<stdClass>>
      */
     private function items(Job $job, array $wanted): array
@@ -342,9 +343,9 @@ final class JobFiles
     }
 
     /**
-     * Keeps a job file as a new job.
+     * Stores a job file as a new job.
      *
-     * @param  stdClass  $file  whose shape has been checked
+     * @param  stdClass  $file  already checked against the schema
      *
      * @throws JobError when it cannot be solved
      */
@@ -375,7 +376,7 @@ final class JobFiles
     }
 
     /**
-     * Writes one item: over the one of that id, or as a new one where it is told, or at the end.
+     * Writes one item: over the one with that id, or as a new one at the given position or at the end.
      *
      * @return int its position
      */

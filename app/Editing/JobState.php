@@ -12,7 +12,7 @@ use Bowline\Job as CoreJob;
 use Bowline\Job\ItemRef;
 use stdClass;
 
-/** What a window is told of a job: the whole of it, or what one edit has changed. */
+/** What is sent to a window: the whole state of a job, or what one edit has changed. */
 final readonly class JobState
 {
     public function __construct(
@@ -30,7 +30,7 @@ final readonly class JobState
     }
 
     /**
-     * Only what is not as it was, for a window that has seen the job as it was just before; null when all of it may be
+     * Returns only what has changed, for a window that has seen the previous revision; null when all of it may be
      * needed.
      */
     public function change(EditResult $kept, ?int $since): ?JobChangeResource
@@ -60,7 +60,7 @@ final readonly class JobState
         );
     }
 
-    /** Solves what is not solved yet and keeps it, so that whoever opens the job first need not wait. */
+    /** Solves and stores what is not solved yet, so that the first window need not wait. */
     public function solve(Job $job, float $seconds): void
     {
         $this->solutions->of($job, CoreJob::read($this->files->file($job)), $seconds);

@@ -7,7 +7,7 @@ namespace App\Editing;
 use stdClass;
 use UnexpectedValueException;
 
-/** The solution of a run as it is sent, and its length for the sets that it is in. */
+/** The stored solution of a run, and its length for its sets. */
 final readonly class KeptSolution
 {
     /**

@@ -19,14 +19,14 @@ use Bowline\Solving\SolvedRun;
 use Bowline\Solving\Solver;
 use Illuminate\Support\Facades\Config;
 
-/** Solutions of the runs of a job, kept as long as nothing they follow from has changed. */
+/** The stored solutions of the runs of a job, valid while nothing they follow from has changed. */
 final readonly class KeptSolutions
 {
     /**
-     * Solves only the runs that something they follow from has changed of, as long as a request may take.
+     * Returns all solutions; solves only runs whose hash has changed, within the time limit of a request.
      *
-     * @param  float|null  $seconds  BOWLINE_SOLVING_SECONDS when left out
-     * @return array<string, KeptSolution> by the id of the run
+     * @param  float|null  $seconds  BOWLINE_SOLVING_SECONDS by default
+     * @return array<string, KeptSolution> by id of the run
      */
     public function of(Job $job, CoreJob $core, ?float $seconds = null): array
     {
@@ -60,10 +60,9 @@ final readonly class KeptSolutions
     }
 
     /**
-     * What a run that has changed comes to, kept where it took no longer than may be waited for; what takes longer is
-     * left to the queue.
+     * Solves a changed run and stores the result; a run that takes too long is left to the queue.
      *
-     * @param  string|null  $waiting  what its solution on the queue will follow from, null when none is waited for
+     * @param  string|null  $waiting  hash that its queued solution will follow from; null when none is queued
      */
     private function solution(
         Job $job,
@@ -88,7 +87,7 @@ final readonly class KeptSolutions
             : $this->queued($job, $run, $from) ?? self::meanwhile(Outline::of($run), 'unsolved');
     }
 
-    /** Keeps the solution of a run from now on. */
+    /** Stores the solution of a run. */
     public static function keep(Job $job, string $key, string $from, SolvedRun $solved): KeptSolution
     {
         $solution = json_encode(
@@ -106,14 +105,14 @@ final readonly class KeptSolutions
     }
 
     /**
-     * Puts a run on the queue to be solved there, once.
+     * Queues a run to be solved, once.
      *
-     * @return KeptSolution|null its solution where the queue has been quick
+     * @return KeptSolution|null its solution where the queue has finished already
      */
     private function queued(Job $job, Run $run, string $from): ?KeptSolution
     {
         $new = ['from' => $from, 'state' => 'waiting', 'part' => 0, 'points' => []];
-        // Several windows ask at once: the one that writes it puts it on the queue.
+        // Several windows may ask at once: the one whose row is created dispatches the job.
         $settling = Settling::query()->createOrFirst(['job_id' => $job->id, 'key' => $run->id], $new);
         $isNew =
             $settling->wasRecentlyCreated ||
@@ -149,7 +148,10 @@ final readonly class KeptSolutions
         return new KeptSolution($json, $shown->laid->length(), false);
     }
 
-    /** A run as read holds all that its solution follows from: stock, ports, clamps and values worked in. */
+    /**
+     * Returns the hash of a run as read, which includes all that its solution follows from: stock, ports, clamps,
+     * values.
+     */
     public static function hash(Run $run): string
     {
         return md5(Config::string('bowline.core').serialize($run));

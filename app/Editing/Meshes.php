@@ -14,10 +14,10 @@ use Illuminate\Contracts\Filesystem\FileNotFoundException;
 use Illuminate\Support\Facades\Storage;
 use stdClass;
 
-/** Bodies of triangles brought in for the surroundings: read whole or not at all. */
+/** Imported bodies of triangles for the surroundings; they are read whole or not at all. */
 final class Meshes
 {
-    /** Letters of the hash that names a mesh. */
+    /** Length of the hash that names a mesh. */
     private const KEY = 40;
 
     /** Bytes of a triangle: nine 32-bit floats. */
@@ -31,7 +31,7 @@ final class Meshes
         $key = substr(hash('sha256', $bytes), 0, self::KEY);
         $present = Mesh::query()->where('key', $key)->first();
         if ($present !== null && self::isWhole($present)) {
-            // It is not cleared away before it is used.
+            // Keeps it from being pruned before it is used.
             $present->touch();
 
             return $present;
@@ -41,10 +41,10 @@ final class Meshes
     }
 
     /**
-     * Those of the surroundings that are at hand and whole, by name, to go with a job file.
+     * Returns the meshes of the surroundings that are stored completely, by name, for a job file.
      *
-     * @param  list<stdClass>  $surroundings  as they stand in the file
-     * @return array<string, MeshTriangles> read from where they are kept when they are first asked for
+     * @param  list<stdClass>  $surroundings  in the shape of the file
+     * @return array<string, MeshTriangles> read from storage on first use
      */
     public function of(array $surroundings): array
     {
@@ -74,7 +74,7 @@ final class Meshes
         return array_values(Mesh::query()->whereIn('key', $keys)->get()->all());
     }
 
-    /** How many triangles the meshes of a job file have in all, by what is kept of them. */
+    /** Returns the number of triangles of all meshes of a job file, as stored. */
     public function count(stdClass $file): int
     {
         $names = array_map(
@@ -88,9 +88,9 @@ final class Meshes
     }
 
     /**
-     * Keeps the meshes that a job file carries, under names of our own.
+     * Stores the meshes that a job file carries under names of our own.
      *
-     * @param  stdClass  $file  whose `meshes` go, and whose surroundings are given those names
+     * @param  stdClass  $file  loses its `meshes`; its surroundings get the new names
      *
      * @throws JobError
      */
@@ -129,7 +129,7 @@ final class Meshes
         );
     }
 
-    /** Whether all of its triangles are kept. */
+    /** Whether all of its triangles are stored. */
     private static function isWhole(Mesh $mesh): bool
     {
         return Storage::exists(Mesh::pathOf($mesh->key)) &&
@@ -137,9 +137,9 @@ final class Meshes
     }
 
     /**
-     * Beside its place first and moved there when all of it is written: what is at its place is whole.
+     * Writes to a temporary file first and renames it, so that a file at its place is always complete.
      *
-     * @throws StorageFailed when the disk is full or may not be written to; nothing is kept then
+     * @throws StorageFailed when the disk is full or read-only; nothing is stored then
      */
     private static function write(string $key, string $packed): void
     {

@@ -7,10 +7,10 @@ namespace App\Editing;
 use Bowline\Job\Node;
 use stdClass;
 
-/** What was done, in words, told from what changed: "Rename Pump", "Change stock of Fuel feed". */
+/** The name of a step, derived from its changes: "Rename Pump", "Change stock of Fuel feed". */
 final class StepName
 {
-    /** What to call a change of these keys of an item. */
+    /** Names of changes by key of the item. */
     private const KEYS = [
         'name' => 'Rename', 'pose' => 'Move', 'at' => 'Move', 'axis' => 'Turn', 'stock' => 'Change stock of',
         'fixed_length' => 'Change length of',
@@ -27,7 +27,7 @@ final class StepName
     /** @param  list<Change>  $changes */
     public static function of(array $changes): string
     {
-        // Runs that only follow come after what was done.
+        // Dependent runs come behind what was changed.
         $first = $changes[0] ?? null;
         foreach ($changes as $change) {
             if ($change->list !== 'runs' && $change->list !== '') {

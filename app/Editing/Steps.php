@@ -8,24 +8,24 @@ use App\Models\Job;
 use App\Models\Step;
 use Bowline\Job\Node;
 
-/** The steps of a job, in order: what was done, and the way back and forth along it. */
+/** The steps of a job in order, for undo and redo. */
 final readonly class Steps
 {
-    /** Older steps than these are forgotten. */
+    /** Most steps that are stored. */
     private const MAX_STEPS = 300;
 
     public function __construct(private JobFiles $files)
     {
     }
 
-    /** Whether an action of this token has been done already. */
+    /** Whether an action with this token has been done already. */
     public function isDone(Job $job, ?string $token): bool
     {
         return $token !== null && Step::query()->where('job_id', $job->id)->where('token', $token)->exists();
     }
 
     /**
-     * Puts a step after the one in force; what had been undone is forgotten.
+     * Adds a step behind the present one; undone steps are deleted.
      *
      * @param  list<Change>  $changes
      */
@@ -40,9 +40,7 @@ final readonly class Steps
         ]);
     }
 
-    /**
-     * Goes back or forth until the step of that number is the last in force; as far as steps are known.
-     */
+    /** Undoes or redoes until the step with that number is the last one done. */
     public function goTo(Job $job, int $number): void
     {
         $job->alone(function () use ($job, $number): void {
@@ -68,7 +66,7 @@ final readonly class Steps
      */
     private function put(Job $job, array $changes, bool $back): void
     {
-        // A run refers to its stock: stock comes first and goes last.
+        // A run refers to its stock: stock is inserted first and deleted last.
         $order = array_flip(array_keys(Job::LISTS));
         usort($changes, static fn (Change $a, Change $b): int => ($order[$a->list] ?? -1) <=> ($order[$b->list] ?? -1));
         foreach (array_reverse($changes) as $change) {

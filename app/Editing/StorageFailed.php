@@ -6,7 +6,7 @@ namespace App\Editing;
 
 use RuntimeException;
 
-/** What was to be kept could not be written: the disk is full, or may not be written to. */
+/** A file could not be written: the disk is full or read-only. */
 final class StorageFailed extends RuntimeException
 {
     public static function writing(int $bytes): self

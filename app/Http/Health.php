@@ -9,13 +9,13 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 
-/** Whether Bowline can work: its database answers, and its folders may be written to and have room. */
+/** Whether the database answers, and the folders are writable and have room. */
 final class Health
 {
-    /** Below this many bytes of free room an edit may not be kept any more. */
+    /** Least free space in bytes with which edits are safe. */
     private const LEAST_ROOM = 20_000_000;
 
-    /** What SQLite says, and what that means for who reads it. */
+    /** Messages of SQLite and their meaning for the user. */
     private const WORDS = [
         'disk is full' => 'The disk of the server is full: nothing was changed. Make room, and try again.',
         'readonly database' => 'The database may not be written to: nothing was changed. Check who owns storage/ '.
@@ -32,8 +32,7 @@ final class Health
     ];
 
     /**
-     * Plain words for an error that the disk or the database file causes; null for any other, which is a mistake of the
-     * program.
+     * Returns plain words for an error of the disk or the database file; null for any other, which is a program error.
      */
     public static function wordsFor(string $error): ?string
     {
@@ -46,7 +45,7 @@ final class Health
         return null;
     }
 
-    /** 204 when all is well, else 503 with the reasons. */
+    /** Returns 204 when all is well, else 503 with the reasons. */
     public function __invoke(): Response|JsonResponse
     {
         $reasons = self::reasons();

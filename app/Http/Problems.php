@@ -17,7 +17,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** What the server answers when something is refused: plain words, and where (schema/api.json, `problem`). */
+/** Answers to refused requests: plain words and the place of the error (schema/api.json, `problem`). */
 final class Problems
 {
     public static function register(Exceptions $exceptions): void
@@ -29,7 +29,7 @@ final class Problems
             EditError::class,
             WorkBrokenOff::class,
         ]);
-        // Nobody reads the answer to a client that has gone.
+        // There is no one to answer when the client has gone.
         $exceptions->render(
             static fn (WorkBrokenOff $broken): JsonResponse => response()->json(
                 ['message' => $broken->getMessage()],

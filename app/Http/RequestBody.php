@@ -11,7 +11,7 @@ use Bowline\Job\Schema;
 use Illuminate\Http\Request;
 use JsonException;
 
-/** The body of a request, checked against its schema. */
+/** Checks the body of a request against its schema. */
 final class RequestBody
 {
     /**
@@ -28,8 +28,8 @@ final class RequestBody
     }
 
     /**
-     * A change of a run (schema/laying.json): checked as what its `do` says it is, so
-     * that an error is about that and not about all it is not.
+     * Returns a change of a run (schema/laying.json), checked against the definition that its `do` names, so that
+     * errors are about that one.
      *
      * @throws JobError
      */
@@ -43,9 +43,9 @@ final class RequestBody
     }
 
     /**
-     * A preview, asked for at every move of a hand (schema/laying.json, `previewRun` and `previewPlace`). Nothing
-     * of it is kept, and the core checks all that it reads: the schema would be the slowest part of the answer
-     * (bench/preview.mjs). Only a run that is not kept yet goes past it.
+     * Returns the body of a preview, sent at every move of a drag (schema/laying.json, `previewRun` and
+     * `previewPlace`). Nothing of it is stored and the core checks what it reads; the schema would be the slowest part
+     * of the answer (bench/preview.mjs). Only a run that is not stored yet is checked against it.
      *
      * @throws JobError
      */

@@ -4,14 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-/**
- * Headers of every answer: what a page may load and who may frame it. Plain PHP: bin/router.php sends them with files.
- */
+/** Security headers of every answer. Plain PHP, because bin/router.php sends them with static files. */
 final class SafeHeaders
 {
     public const ALL = [
-        // Nothing is loaded from anywhere else and no script stands in a page; workers and pictures may be made in the
-        // page.
+        // Only own files are loaded and no inline scripts run; workers and images may be created in the page.
         'Content-Security-Policy' => "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; ".
             "img-src 'self' data: blob:; ".
             "font-src 'self' data:; connect-src 'self' blob:; worker-src 'self' blob:; object-src 'none'; ".

@@ -6,11 +6,11 @@ namespace App\Http;
 
 use App\Editing\StorageFailed;
 
-/** A file for as long as a request takes, for what reads and writes files alone. */
+/** A temporary file that exists for the duration of a request. */
 final class TemporaryFile
 {
     /**
-     * Passes the path of a file that holds the content, and deletes it afterwards.
+     * Calls a function with the path of a file with this content, and deletes the file.
      *
      * @template T
      *
@@ -25,8 +25,7 @@ final class TemporaryFile
         $path = self::make();
         try {
             $file = fopen($path, 'wb');
-            // How long the body of a request is, its stream does not say; all of it has been read when its end is
-            // reached.
+            // A stream does not tell the size of its body; it has been read completely when its end is reached.
             $copied = $file === false ? false : stream_copy_to_stream($content, $file);
             if (
                 $file === false ||

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http;
 
 /**
- * The names under which Bowline may be asked: those of this machine itself, and what BOWLINE_HOSTS adds, with commas
- * between. Any other name in the Host header belongs to somebody else, even where it resolves to this machine (DNS
- * rebinding). Plain PHP without the framework: bin/router.php asks it before anything else is read.
+ * The host names that Bowline answers to: those of this machine, and those in BOWLINE_HOSTS, separated by commas. Any
+ * other name in the Host header belongs to someone else, even where it resolves to this machine (DNS rebinding). Plain
+ * PHP, because bin/router.php asks it before the framework is loaded.
  */
 final class TrustedHosts
 {

@@ -8,7 +8,7 @@ use Bowline\Exchange\CatalogueRows;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * One size of the stock catalogue, shipped or added by the people who work here.
+ * One size of the stock catalogue, shipped or added by users.
  *
  * @property int $id
  * @property string $part_number

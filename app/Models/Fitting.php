@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-/** What runs are joined to. */
+/** A thing that runs connect to. */
 final class Fitting extends JobItem
 {
 }

@@ -35,10 +35,10 @@ final class Job extends Model
     use Prunable;
     use SoftDeletes;
 
-    /** For how long a deleted job can be had back, and a mesh is kept that nobody holds, days. */
+    /** Days for which a deleted job can be restored, and an unused mesh is kept. */
     public const KEPT_DELETED = 30;
 
-    /** The lists of the job file, and the models of their items. Stock first: runs refer to it. */
+    /** The lists of the job file and the models of their items. Stock first, because runs refer to it. */
     public const LISTS = [
         'stock' => Stock::class,
         'fittings' => Fitting::class,
@@ -47,7 +47,7 @@ final class Job extends Model
         'runs' => Run::class,
     ];
 
-    /** Their tables, for reading many items without a model of each. */
+    /** Their tables, for reading many items without models. */
     public const TABLES = [
         'stock' => 'stocks',
         'fittings' => 'fittings',
@@ -61,16 +61,16 @@ final class Job extends Model
     /** @var array<string, mixed> */
     protected $attributes = ['extras' => '{}', 'remembered' => '{}'];
 
-    /** What the head of its job file says of how lengths are shown. */
+    /** Returns the header of its job file with the units of display. */
     public function header(): stdClass
     {
         return (object) ['show_units' => $this->show_units, ...get_object_vars($this->extras)];
     }
 
     /**
-     * Does something with the job as it stands, while nobody else can write. SQLite lets a transaction wait for
-     * another writer only if its first statement writes: one that has read already is refused as locked when
-     * somebody writes before it. So it writes, which changes nothing, and reads the job afresh then.
+     * Calls a function with the job while no one else can write. SQLite lets a transaction wait for another writer only
+     * if its first statement writes; one that has read before is refused as locked. So this first writes without
+     * changing anything, then reads the job.
      *
      * @template Answer
      *
@@ -111,7 +111,7 @@ final class Job extends Model
         return self::onlyTrashed()->where('deleted_at', '<=', now()->subDays(self::KEPT_DELETED));
     }
 
-    /** Stock cannot go before the runs of it. */
+    /** Stock cannot be deleted before its runs. */
     protected function pruning(): void
     {
         $this->runs()->delete();

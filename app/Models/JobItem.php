@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use stdClass;
 
 /**
- * A row that holds one item of a job file as it stands there.
+ * A row with one item of a job file in the shape of the file.
  *
  * @property int $id
  * @property int $job_id

@@ -12,7 +12,7 @@ use Illuminate\Database\Query\Builder as Query;
 use Illuminate\Support\Facades\Storage;
 
 /**
- * A body of triangles that was brought in; the triangles themselves are a file beside the database.
+ * An imported body of triangles; the triangles are a file in storage.
  *
  * @property string $key hash of the file it came from; job files name it
  * @property string $name
@@ -26,8 +26,8 @@ final class Mesh extends Model
     protected $guarded = [];
 
     /**
-     * Meshes that have not been brought in lately and are in no job, nor in a step of one that can be undone or redone:
-     * cleared away by bin/work.
+     * Meshes that were not imported lately and are used by no job and no step that can be undone or redone; pruned by
+     * bin/work.
      *
      * @return Builder<covariant self>
      */
@@ -47,7 +47,7 @@ final class Mesh extends Model
         Storage::delete(self::pathOf($this->key));
     }
 
-    /** Where the triangles of a mesh are kept. */
+    /** Returns the path of the triangles of a mesh. */
     public static function pathOf(string $key): string
     {
         return 'meshes/'.preg_replace('/[^a-f0-9]/', '', $key);

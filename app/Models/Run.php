@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 /**
- * A run, and the solution that followed from it when it was last solved.
+ * A run and its last solution.
  *
  * @property int $stock_id
  * @property string|null $solved_from hash of all that the solution follows from

@@ -7,8 +7,8 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A draped run that has not come to lie yet, or one that no request had the time to solve: on the queue, settling,
- * stopped, or failed.
+ * A draped run that has not settled, or a run that no request had the time to solve: queued, settling, stopped or
+ * failed.
  *
  * @property int $id
  * @property int $job_id

@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * One action of a user, with each item before and after it, so that it can be undone and redone.
+ * One action of a user with each item before and after it, for undo and redo.
  *
  * @property int $id
  * @property int $job_id

@@ -7,7 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * What somebody typed into a field, so that it is shown again when the field is edited.
+ * The text typed into a field, shown again when the field is edited.
  *
  * @property int $job_id
  * @property string $field

@@ -12,13 +12,13 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        // It keeps the definitions that it has turned into checks.
+        // It caches the definitions that it has compiled.
         $this->app->scoped(Schema::class);
     }
 
     public function boot(): void
     {
-        // A relation loaded row by row, an attribute that is not there: mistakes, not conveniences.
+        // Lazy loading of relations and missing attributes are errors.
         Model::shouldBeStrict();
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Support;
 
 /**
- * The connection over which a request came. PHP notices that it has been closed only once it writes to it; the kernel
- * knows before (proc(5), /proc/net/tcp). Where it cannot be told (no such file, a proxy between), it is there.
+ * The TCP connection of a request. PHP notices that the client has closed it only when writing; the kernel knows before
+ * (proc(5), /proc/net/tcp). Where this cannot be found (no such file, a proxy between), it counts as open.
  */
 final readonly class ClientConnection
 {

@@ -6,7 +6,7 @@ namespace App\Support;
 
 use RuntimeException;
 
-/** A computation was broken off: it took too long, or nobody waits for it any more. */
+/** A computation was interrupted: it took too long, or its client has gone. */
 final class WorkBrokenOff extends RuntimeException
 {
     private function __construct(string $message, public readonly bool $isClientGone)

@@ -7,11 +7,9 @@ namespace App\Support;
 use Closure;
 
 /**
- * Limits how long a request computes. Once a second an alarm looks whether the time is up, or whether whoever asked has
- * gone; what is being computed then is broken off. Only what runs inside of `run` is broken off, so that nothing that
- * is being written is left half done.
- *
- * A process has one alarm. The queue worker uses it for its own time limit, so tasks of the queue must not use this.
+ * Limits the computing time of a request. An alarm checks once a second whether the time is up or the client has gone,
+ * and interrupts what runs inside `run`; nothing else is interrupted, so that no write is left half done. A process has
+ * one alarm. The queue worker uses it for its own limit, so queued jobs must not use this class.
  */
 final class WorkTime
 {
@@ -27,11 +25,11 @@ final class WorkTime
     }
 
     /**
-     * Passes on a limit that counts from now.
+     * Calls a function with a time limit that starts now.
      *
      * @template T
      *
-     * @param  float  $seconds  looked at in whole seconds once something runs
+     * @param  float  $seconds  checked in whole seconds
      * @param  Closure(self): T  $use
      * @return T
      */
@@ -77,7 +75,7 @@ final class WorkTime
     /** @throws WorkBrokenOff */
     private function look(): void
     {
-        // An alarm a little before its second still counts for it.
+        // An alarm slightly before its second still counts for it.
         $this->reason ??= match (true) {
             microtime(true) >= $this->until - 0.05 => WorkBrokenOff::timeUp(),
             $this->client->hasGone() => WorkBrokenOff::clientGone(),

@@ -6,7 +6,7 @@ namespace Bowline\Bending;
 
 use Bowline\Geometry\Vector;
 
-/** What a bend table bends: the corners of the run, from where and how the raw tube lies. */
+/** The path that a bend table describes. */
 final readonly class BendPath
 {
     /**
@@ -20,11 +20,11 @@ final readonly class BendPath
     }
 
     /**
-     * Its vertices, ends with them: each corner lies a tangent length beyond the straight ahead of its bend.
+     * Returns its vertices, ends included: each corner lies one tangent length beyond the straight before its bend.
      *
      * @param  Vector  $from  the end face
-     * @param  Vector  $along  unit, the way the tube lies there
-     * @param  Vector  $normal  unit and square to it: about this the first bend turns, right-handed, before its
+     * @param  Vector  $along  unit direction of the tube there
+     * @param  Vector  $normal  unit and perpendicular to it: the axis of the first bend, right-handed, before its
      *     rotation
      * @return non-empty-list<Vector>
      */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Bending;
 
-/** One row of a bend table, in the order the bender works: mm and radians. */
+/** One row of a bend table, in the order of bending: mm and radians. */
 final readonly class BendRow
 {
     /**

@@ -7,7 +7,7 @@ namespace Bowline\Bending;
 use Bowline\Routing\Bend;
 use Bowline\Routing\LaidRun;
 
-/** What the shop bends a run from: straight, rotation, angle and radius of each bend, and how long to cut. */
+/** The bend table of a run: straight, rotation, angle and radius of each bend, and the cut length. */
 final readonly class BendTable
 {
     /**
@@ -33,7 +33,7 @@ final readonly class BendTable
         $cut = $length + $laid->run->from->trim + $laid->run->to->trim - array_sum(array_map($stretched, $laid->bends));
 
         $rows = [];
-        // What bending has stretched by then is not on the raw tube.
+        // The stretch of earlier bends is not on the raw tube.
         $behind = 0.0;
         foreach ($laid->bends as $bend) {
             $mark = $laid->run->from->trim + $bend->start - $behind;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Bending;
 
-/** A tube bender as the shop knows it: what it can grip, turn and reach. Lengths in mm. */
+/** A tube bender with its dies and limits: what it can grip, turn and reach. Lengths in mm. */
 final readonly class Bender
 {
     /**
@@ -27,7 +27,7 @@ final readonly class Bender
     ) {
     }
 
-    /** The die whose radius is nearest. */
+    /** Returns the die whose radius is nearest. */
     public function nearestRadius(float $radius): float
     {
         $radii = $this->radii;

@@ -9,10 +9,10 @@ use Bowline\Job\Units;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
-/** Whether a bender can bend a run, from which end, and what stands in its way. */
+/** Whether a bender can bend a run, from which end, and what prevents it. */
 final readonly class BenderCheck
 {
-    /** A die may differ from the radius on the drawing by this much, mm. */
+    /** Largest difference between the radius of a die and that of the drawing, mm. */
     private const SAME_RADIUS = 0.5;
 
     /**

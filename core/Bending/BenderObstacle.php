@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Bending;
 
-/** Why a bender cannot bend a run, and what would help. */
+/** A reason why a bender cannot bend a run, and what would help. */
 final readonly class BenderObstacle
 {
     /** @param  int|null  $bend  0-based; null when it is about the whole run */

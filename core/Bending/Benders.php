@@ -10,12 +10,10 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\Values;
 
-/**
- * The benders at hand: those of the job, or two invented ones, a bench bender for small tube and a machine for pipe.
- */
+/** The benders of a job, or two invented ones: a bench bender for small tube and a machine for pipe. */
 final readonly class Benders
 {
-    /** The two that ship with it, in the shape of the job file. */
+    /** The two that ship with the program, in the shape of the job file. */
     public const SHIPPED = [
         [
             'id' => 'bench-22',

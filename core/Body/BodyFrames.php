@@ -14,8 +14,8 @@ use Bowline\Geometry\SegmentVisitor;
 use Bowline\Geometry\Tolerance;
 
 /**
- * Where the section stands along a path: at the ends of straights, and on bends and curves as often as the tolerance
- * asks. Straights that go on in one direction are not cut up.
+ * The frames of the section along a path: at the ends of straights, and on bends and curves as often as the chord
+ * tolerance asks. Straights that continue each other are not divided.
  *
  * @implements SegmentVisitor<null>
  */
@@ -26,7 +26,7 @@ final class BodyFrames implements SegmentVisitor
 
     private Frame $frame;
 
-    /** A straight whose end has no frame yet, since the next one may go straight on. */
+    /** A straight whose end has no frame yet, since the next one may continue it. */
     private ?Line $straight = null;
 
     private function __construct(
@@ -60,7 +60,7 @@ final class BodyFrames implements SegmentVisitor
     {
         $out = $line->directionAt(0.0);
         if ($this->straight !== null && $this->straight->directionAt(0.0)->angleTo($out) >= Tolerance::NO_TURN) {
-            // A bend without any room is drawn as a sharp corner.
+            // A bend without room is drawn as a sharp corner.
             $this->endStraight();
             $cross = $this->frame->along->cross($out);
             $axis = $cross->length() > Tolerance::PARALLEL ? $cross->unit() : $this->frame->along->anySquare();

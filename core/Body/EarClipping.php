@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Bowline\Body;
 
 /**
- * Cuts a flat outline into triangles, ear by ear. The outline runs counter-clockwise and may touch
- * itself along a cut (the same two points there and back), which is how a ring is given as one outline.
+ * Triangulates a flat outline by ear clipping. The outline runs counter-clockwise and may touch itself along a cut (the
+ * same two points in both directions), which is how a ring is given as one outline.
  */
 final class EarClipping
 {
@@ -25,7 +25,7 @@ final class EarClipping
         while (count($left) > 3) {
             $count = count($left);
             $ear = [$left[($at + $count - 1) % $count], $left[$at % $count], $left[($at + 1) % $count]];
-            // A full round without an ear happens only where rounding hides it; any corner then will do.
+            // A full round without an ear is caused by rounding only; then any corner will do.
             if ($refused > $count || self::isEar($outline, $left, $ear)) {
                 $triangles[] = $ear;
                 array_splice($left, $at % $count, 1);
@@ -68,7 +68,7 @@ final class EarClipping
     }
 
     /**
-     * Twice the signed area of a triangle.
+     * Returns twice the signed area of a triangle.
      *
      * @param  array{float, float}  $a
      * @param  array{float, float}  $b

@@ -6,7 +6,7 @@ namespace Bowline\Body;
 
 use Bowline\Geometry\Chord;
 
-/** How a body is closed at one end: where its walls stop, and what joins them there. */
+/** How a body is closed at one end: where its walls stop, and what joins them. */
 final readonly class Finish
 {
     /**
@@ -34,7 +34,7 @@ final readonly class Finish
         } elseif ($this->plugged || $inner === []) {
             $builder->disc($outer, $this->outer->at);
             if ($inner !== []) {
-                // The plug looks back into the bore.
+                // The plug faces the bore.
                 $builder->disc(array_reverse($inner), $this->inner->at);
             }
         } else {

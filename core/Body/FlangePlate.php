@@ -10,9 +10,8 @@ use Bowline\Job\End\Flange;
 use Bowline\Job\Section;
 
 /**
- * The plate of a flange, joined to the wall of its tube: back, rim, face and bolt holes. The holes
- * straddle the upright through the middle, as is usual. Holes that cannot be drilled are left out here;
- * that they cannot is a finding (`flange-fit`).
+ * The plate of a flange, joined to the wall of its tube: back, rim, face and bolt holes. The holes straddle the upright
+ * through the centre, as is usual. Holes that cannot be drilled are left out here and reported by `flange-fit`.
  */
 final readonly class FlangePlate
 {
@@ -64,7 +63,7 @@ final readonly class FlangePlate
 
         $this->face($builder, $back, $outer, $rimBack, $holesBack, false);
         if ($bore === []) {
-            // A solid section is seen end on at the face: a disc as large as the section.
+            // A solid section is seen end on at the face, as a disc of its diameter.
             $bore = array_map(
                 static fn (int $vertex): int => $builder->vertex(
                     $builder->at($vertex)->plus($facing->along->times($depth)),
@@ -77,12 +76,12 @@ final readonly class FlangePlate
     }
 
     /**
-     * One side of the plate, cut from hole to hole into pieces without holes in them.
+     * Adds one side of the plate, cut from hole to hole into pieces without holes.
      *
      * @param  list<int>  $inner
      * @param  list<int>  $rim
-     * @param  list<list<int>>  $holes  each from its innermost vertex on
-     * @param  bool  $forward  whether it looks along the frame's axis
+     * @param  list<list<int>>  $holes  each begins at its innermost vertex
+     * @param  bool  $forward  whether it faces along the axis of the frame
      */
     private function face(
         MeshBuilder $builder,
@@ -120,7 +119,8 @@ final readonly class FlangePlate
     }
 
     /**
-     * The ring from the vertex nearest to the first hole on, and where on it the cuts to the holes go.
+     * Returns the ring beginning at the vertex nearest to the first hole, and the vertices where the cuts to the holes
+     * begin.
      *
      * @param  list<int>  $ring
      * @return array{ring: list<int>, cuts: list<int>}

@@ -7,7 +7,7 @@ namespace Bowline\Body;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
-/** A place on a centreline with three unit directions square to one another: right-handed, the third along it. */
+/** A point of a centreline with three orthonormal directions: right-handed, the third along the centreline. */
 final readonly class Frame
 {
     private function __construct(
@@ -18,7 +18,7 @@ final readonly class Frame
     ) {
     }
 
-    /** The first direction is $up made square to the axis, or x where the axis runs along $up. */
+    /** Returns a frame whose first direction is z made perpendicular to the axis, or x where the axis is along z. */
     public static function upright(Vector $at, Vector $along): self
     {
         $up = new Vector(0.0, 0.0, 1.0);
@@ -36,7 +36,7 @@ final readonly class Frame
         return new self($at, $this->first, $this->second, $this->along);
     }
 
-    /** Carried along a bend: the section does not twist about its own centreline. */
+    /** Returns the frame carried along a bend by parallel transport. */
     public function turned(Vector $at, Vector $axis, float $angle): self
     {
         return new self(
@@ -45,7 +45,7 @@ final readonly class Frame
         );
     }
 
-    /** The same place seen from the other side: what ran on now comes back. */
+    /** Returns the same point with the direction reversed. */
     public function facingBack(): self
     {
         return new self($this->at, $this->second, $this->first, $this->along->times(-1.0));
@@ -58,7 +58,7 @@ final readonly class Frame
             ->plus($this->second->times($radius * sin($angle)));
     }
 
-    /** Angle of a point round the axis, in [0, 2π). */
+    /** Returns the angle of a point about the axis, in [0, 2π). */
     public function angleOf(Vector $point): float
     {
         $offset = $point->minus($this->at);

@@ -19,7 +19,7 @@ final readonly class Mesh
     ) {
     }
 
-    /** Enclosed volume in mm³, by the divergence theorem; negative when it is inside out. */
+    /** Returns the enclosed volume in mm³, by the divergence theorem; negative when the mesh is inside out. */
     public function volume(): float
     {
         $sum = 0.0;

@@ -6,7 +6,7 @@ namespace Bowline\Body;
 
 use Bowline\Geometry\Vector;
 
-/** Collects the vertices and triangles of a mesh. Rings are lists of vertex numbers in order round an axis. */
+/** Collects the vertices and triangles of a mesh. Rings are lists of vertex numbers in order about an axis. */
 final class MeshBuilder
 {
     /** @var list<Vector> */
@@ -38,7 +38,7 @@ final class MeshBuilder
     }
 
     /**
-     * A ring of vertices, counter-clockwise about the frame's axis.
+     * Adds a ring of vertices, counter-clockwise about the axis of the frame.
      *
      * @return list<int>
      */
@@ -53,11 +53,11 @@ final class MeshBuilder
     }
 
     /**
-     * The wall from one ring to the next further along the axis, seen from outside; given the other
-     * way round it is a wall seen from inside.
+     * Adds the wall from one ring to the next along the axis, seen from outside; with the rings exchanged it is seen
+     * from inside.
      *
      * @param  list<int>  $from
-     * @param  list<int>  $to  as many
+     * @param  list<int>  $to  with as many vertices
      */
     public function wall(array $from, array $to): void
     {
@@ -70,7 +70,7 @@ final class MeshBuilder
     }
 
     /**
-     * A flat disc that faces along the axis its ring runs round.
+     * Adds a flat disc that faces along the axis of its ring.
      *
      * @param  list<int>  $ring
      */

@@ -16,8 +16,8 @@ use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
 /**
- * The body of a run: its section carried along its path, hollow through the bore, with its ends on.
- * One closed surface: a flange is of one piece with the tube, as it is once it is welded on.
+ * The body of a run: its section swept along its path, hollow through the bore, with its ends, as one closed surface. A
+ * flange is one piece with the tube, as it is once it is welded.
  */
 final readonly class RunBody
 {

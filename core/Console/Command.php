@@ -12,7 +12,7 @@ interface Command
 {
     public static function name(): string;
 
-    /** What it writes, for the help. */
+    /** Returns what it writes, for the help. */
     public static function summary(): string;
 
     /** @return list<Option> all that it takes */

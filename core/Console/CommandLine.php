@@ -9,7 +9,7 @@ use Bowline\Exchange\JobArchive;
 use Bowline\Job;
 use Bowline\Job\JobError;
 
-/** `bin/bowline`: solves a job file and writes what can be taken away, without the web. */
+/** `bin/bowline`: solves a job file and writes files, without the web. */
 final class CommandLine
 {
     /** @var list<class-string<Command>> */

@@ -10,7 +10,7 @@ use Bowline\Routing\Run;
 use Bowline\Solving\SolvedRun;
 use Bowline\Solving\Solver;
 
-/** What a command is given: a job, and options that it takes. */
+/** The input of a command: a job, and the options it takes. */
 final readonly class Input
 {
     /** @param  array<string, string>  $options  by name */
@@ -32,7 +32,7 @@ final readonly class Input
     }
 
     /**
-     * The run that --run names.
+     * Returns the run named by --run.
      *
      * @throws JobError
      */
@@ -44,7 +44,7 @@ final readonly class Input
     }
 
     /**
-     * All runs, or the one that --run names.
+     * Returns all runs solved, or the one named by --run.
      *
      * @return list<SolvedRun>
      *
@@ -58,7 +58,7 @@ final readonly class Input
     }
 
     /**
-     * The run that --run names, or the only one there is.
+     * Returns the run named by --run, or the only one, solved.
      *
      * @throws JobError when there are several
      */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Console;
 
-/** An option that a command takes, with its value. */
+/** An option of a command, with its value. */
 final readonly class Option
 {
     /**
@@ -23,7 +23,7 @@ final readonly class Option
         return new self('run', 'ID', $isRequired ? 'the run' : 'only this run; all when it is left out', $isRequired);
     }
 
-    /** As it stands in a line of usage. */
+    /** Returns the option as it stands in a line of usage. */
     public function usage(): string
     {
         $usage = sprintf('--%s %s', $this->name, $this->value);

@@ -6,7 +6,7 @@ namespace Bowline\Console;
 
 use Bowline\Solving\SolvedRun;
 
-/** What came of a command. */
+/** The result of a command. */
 final readonly class Outcome
 {
     /**

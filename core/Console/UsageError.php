@@ -6,7 +6,7 @@ namespace Bowline\Console;
 
 use RuntimeException;
 
-/** A command was called in a way that it does not know. */
+/** An unknown command or option, or a missing argument. */
 final class UsageError extends RuntimeException
 {
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Bowline\Curves;
 
 /**
- * Opens the bends of a chain that are tighter than a radius, one after another: |p₋ − 2p + p₊| ≤ link² / radius. From
- * both ends inwards, the two together, so that what is symmetric stays so.
+ * Opens the bends of a chain that are tighter than a radius, one after another: |p₋ − 2p + p₊| ≤ link² / radius. Nodes
+ * are processed from both ends inwards, in pairs, so that a symmetric chain stays symmetric.
  */
 final class BendOpening
 {
@@ -29,7 +29,7 @@ final class BendOpening
     }
 
     /**
-     * Half of what a node whose bend is too tight moves by; null where it is not.
+     * Returns half of the move of a node whose bend is too tight; null where it is not.
      *
      * @return array{float, float, float}|null
      */

@@ -9,24 +9,23 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /**
- * A uniform flexible line of given length between two points under gravity: y = a·cosh(x/a) about its lowest
- * point. The one unknown, a, follows from √(L² − v²) = 2a·sinh(h/2a), h and v being how far apart the ends are
- * across and up (Routh, Analytical Statics I, art. 447).
+ * A uniform flexible line of given length between two points under gravity: y = a·cosh(x/a) about its lowest point. The
+ * only unknown, a, follows from √(L² − v²) = 2a·sinh(h/2a), with h and v the horizontal and vertical distance of the
+ * ends (Routh, Analytical Statics I, art. 447).
  */
 final readonly class Catenary
 {
-    /** Newton has converged when it changes the solution by less than this part: rounding. */
+    /** Newton's method has converged when it changes the solution by less than this share: rounding. */
     private const CONVERGED = 1e-15;
 
     /**
-     * Turn from one point of the drawing to the next at most, radians: directions are then within a quarter of a
-     * degree.
+     * Largest turn between two points of the drawn curve, radians: directions are then within a quarter of a degree.
      */
     private const TURN = 0.5 * M_PI / 180;
 
     private const MOST_POINTS = 2000;
 
-    /** Ends nearer to one plumb line than this hang side by side, mm. */
+    /** Ends whose horizontal distance is less than this hang on one plumb line, mm. */
     private const PLUMB = 1e-6;
 
     /**
@@ -62,7 +61,7 @@ final readonly class Catenary
         $lowestAt = $h / 2 - $a * asinh($v / (2 * $a * sinh($h / (2 * $a))));
         $base = $from->plus($across->times($lowestAt))->minus($up->times($a * cosh(-$lowestAt / $a)));
         $first = $a * sinh(-$lowestAt / $a);
-        // By the length, not by sinh again: what is told is what is drawn.
+        // From the length instead of another sinh, so that the drawn curve has exactly the given length.
         $last = $first + $length;
         $curve = self::drawn($a, $first, $last, static function (float $s) use ($a, $base, $across, $up): array {
             $x = $a * asinh($s / $a);
@@ -74,20 +73,20 @@ final readonly class Catenary
                 $a / ($root * $root),
             ];
         });
-        // Deepest under the chord where the line runs as the chord does.
+        // The sag is greatest where the line is parallel to the chord.
         $deep = $a * asinh($v / $h);
         $sag = $from->dot($up) + $v * ($deep + $lowestAt) / $h - ($base->dot($up) + $a * cosh($deep / $a));
 
         return new self($a, $first, $last, $curve, $base->plus($up->times($a)), $sag);
     }
 
-    /** The pull at a developed length from the lowest point, for a line that weighs so much a millimetre. */
+    /** Returns the tension at a developed length from the lowest point, N, for a weight in N/mm. */
     public function pull(float $weight, float $s): float
     {
         return $weight * sqrt($this->a ** 2 + $s ** 2);
     }
 
-    /** Straight down from the one end and up to the other, with no width between. */
+    /** Returns the curve straight down from one end and up to the other, without width. */
     private static function plumb(Vector $from, Vector $to, Vector $up, float $length): self
     {
         $v = $to->minus($from)->dot($up);
@@ -99,10 +98,10 @@ final readonly class Catenary
         ), $lowest, $length / 2);
     }
 
-    /** Half of h/a: sinh(x)/x = ratio, by Newton from where the curve is nearly straight. */
+    /** Solves sinh(x)/x = ratio for x = h/2a, by Newton's method. */
     private static function half(float $ratio): float
     {
-        // For small sag sinh(x)/x ≈ 1 + x²/6; for large ln(2·ratio·x).
+        // Start values: for a small sag sinh(x)/x ≈ 1 + x²/6; for a large one ln(2·ratio·x).
         $x = $ratio < 3.0 ? sqrt(6.0 * ($ratio - 1.0)) : log(2.0 * $ratio) + log(log(2.0 * $ratio));
         for ($step = 0; $step < 60; $step++) {
             $change = (sinh($x) - $ratio * $x) / (cosh($x) - $ratio);
@@ -116,13 +115,13 @@ final readonly class Catenary
     }
 
     /**
-     * Point, direction and curvature at a length from the lowest point.
+     * Returns the curve whose point, direction and curvature at a length from the lowest point are given.
      *
      * @param  callable(float): array{Vector, Vector, float}  $at
      */
     private static function drawn(float $a, float $first, float $last, callable $at): Curve
     {
-        // The direction is atan(s/a): even steps of it are even turns.
+        // The direction is atan(s/a), so even steps of it are even turns.
         $from = atan($first / $a);
         $to = atan($last / $a);
         $pieces = min(self::MOST_POINTS, max(8, Tolerance::pieces(($to - $from) / self::TURN)));

@@ -17,16 +17,16 @@ use Bowline\Geometry\Vector;
  */
 final class ElasticChain
 {
-    /** A numerical safeguard: keeps a division from one by 0. */
+    /** A numerical safeguard against division by 0. */
     private const SMALLEST = 1e-300;
 
-    /** A direction that goes to one side by less than this part of its size goes to neither. */
+    /** A direction whose component along a side is below this share of its size points to neither side. */
     private const NO_SIDE = 1e-4;
 
-    /** A block whose determinant is less than this part of its size squared is singular. */
+    /** A block whose determinant is below this share of its size squared counts as singular. */
     private const SINGULAR = 1e-10;
 
-    /** What is added to the diagonal of a singular block, as a part of its size. */
+    /** Added to the diagonal of a singular block, as a share of its size. */
     private const REGULARISATION = 1e-4;
 
     /** Largest turn of a tangent in one step, radians. */
@@ -38,12 +38,12 @@ final class ElasticChain
      */
     public const STABILITY_MARGIN = 0.02;
 
-    /** The first shift of the second variation that is tried where it is not positive, and by how much it grows. */
+    /** First shift of the second variation that is tried where it is not positive, and its growth factor. */
     private const FIRST_SHIFT = 4.0;
 
     private const SHIFT_GROWTH = 4.0;
 
-    /** Always added, so that a chain does not drift along a circle of shapes, which have an eigenvalue of 0. */
+    /** Always added, so that a chain does not drift along a circle of shapes, whose eigenvalue is 0. */
     private const LEAST_SHIFT = 0.002;
 
     /** Residual and gap of the constraint below which a chain is at rest. */
@@ -100,7 +100,7 @@ final class ElasticChain
         $this->pieces = $pieces ?? array_fill(0, $count, 1.0 / $count);
     }
 
-    /** ∫κ² ds of the chain, for a length of 1. */
+    /** Returns ∫κ² ds of the chain, for a length of 1. */
     public function energy(): float
     {
         $sum = 0.0;
@@ -113,7 +113,10 @@ final class ElasticChain
         return $sum;
     }
 
-    /** Takes steps with a positive approximation of the second variation: they go downhill from anywhere, slowly. */
+    /**
+     * Takes steps with a positive approximation of the second variation: they decrease the energy from any start,
+     * slowly.
+     */
     public function flow(int $steps): void
     {
         for ($step = 0; $step < $steps; $step++) {
@@ -123,8 +126,8 @@ final class ElasticChain
     }
 
     /**
-     * Newton's method with the second variation shifted until it is positive under the constraint, so that it comes
-     * to rest in a minimum rather than a saddle unless it starts in the symmetry of one.
+     * Minimises by Newton's method with the second variation shifted until it is positive under the constraint, so that
+     * it ends in a minimum rather than a saddle unless it starts in the symmetry of one.
      *
      * @return bool whether it came to rest
      */
@@ -156,9 +159,9 @@ final class ElasticChain
     }
 
     /**
-     * The two chains that a saddle rolls down to, moved off it to both sides along its softest direction.
+     * Returns the two chains displaced from a saddle to both sides along its softest direction.
      *
-     * @return array{self, self} that on the preferred side first, so that mirror images come out the same everywhere
+     * @return array{self, self} the one on the preferred side first, so that of mirror images always the same is chosen
      */
     public function offSaddle(float $turn): array
     {
@@ -172,7 +175,7 @@ final class ElasticChain
         $count = count($this->t) - 1;
         $e = $g = [];
         for ($i = 1; $i < $count; $i++) {
-            // A start without symmetry has a part in every mode.
+            // A start vector without symmetry has a component in every mode.
             $e[] = sin(1.3 * $i) + 0.31;
             $g[] = cos(0.7 * $i * $i) + 0.17;
         }
@@ -194,7 +197,7 @@ final class ElasticChain
     }
 
     /**
-     * 1 or −1: to which side a direction goes upwards; where it goes neither up nor down, to the left, then forwards.
+     * Returns 1 or −1, the preferred sign of a direction: upwards; where it is horizontal, to the left, then forwards.
      *
      * @param  list<float>  $e
      * @param  list<float>  $g
@@ -205,7 +208,7 @@ final class ElasticChain
         $size = self::SMALLEST;
         $count = count($e);
         foreach ($e as $i => $a) {
-            // The weight changes along the chain, so that a wave does not cancel itself out.
+            // The weight varies along the chain, so that a wave does not cancel itself out.
             $weight = 1.0 + 0.37 * ($i + 1) / ($count + 1);
             for ($axis = 0; $axis < 3; $axis++) {
                 $part = $a * $this->frames[$axis][$i] + $g[$i] * $this->frames[3 + $axis][$i];
@@ -223,9 +226,9 @@ final class ElasticChain
     }
 
     /**
-     * The same line with other pieces, its tangents between those there are.
+     * Returns the same line divided into other pieces, its tangents interpolated.
      *
-     * @param  list<float>  $pieces  together 1
+     * @param  list<float>  $pieces  lengths whose sum is 1
      */
     public function resampled(array $pieces): self
     {
@@ -252,10 +255,10 @@ final class ElasticChain
     }
 
     /**
-     * The image of this line under a linear map that keeps lengths.
+     * Returns the image of this line under a linear isometry.
      *
      * @param  callable(Vector): Vector  $map
-     * @param  bool  $isBackwards  whether it is run through from its end
+     * @param  bool  $isBackwards  whether the image is traversed from its end
      */
     public function mapped(callable $map, bool $isBackwards): self
     {
@@ -270,18 +273,18 @@ final class ElasticChain
         return $chain;
     }
 
-    /** The same line in so many even pieces. */
+    /** Returns the same line divided into even pieces. */
     public function withPieces(int $count): self
     {
         return $this->resampled(array_fill(0, $count, 1.0 / $count));
     }
 
     /**
-     * One Newton step towards a residual worked out elsewhere, to a higher order than that of the chain.
+     * Takes one Newton step for a residual computed elsewhere to a higher order than that of the chain.
      *
      * @param  list<array{float, float, float}>  $residual  at each inner tangent, as the gradient of the Lagrangian
-     * @param  array{float, float, float}  $gap  what Σ mᵢ tᵢ exceeds the way by
-     * @return float how far the step turned a tangent at most, radians
+     * @param  array{float, float, float}  $gap  excess of Σ mᵢ tᵢ over the way
+     * @return float largest turn of a tangent in this step, radians
      */
     public function correct(array $residual, array $gap, float $shift): float
     {
@@ -320,7 +323,7 @@ final class ElasticChain
         return $length > Tolerance::COINCIDENT ? [$sum[0] / $length, $sum[1] / $length, $sum[2] / $length] : $b;
     }
 
-    /** Two unit directions square to each inner tangent. */
+    /** Finds two unit directions perpendicular to each inner tangent. */
     private function findFrames(): void
     {
         $ex = $ey = $ez = $gx = $gy = $gz = [];
@@ -351,10 +354,10 @@ final class ElasticChain
      * Solves the bordered system at the present tangents into moveE, moveG and moveForce, and counts its negative
      * directions (inertia of a block-tridiagonal matrix and of its Schur complement).
      *
-     * @param  float|null  $shift  what is added to every eigenvalue of the second variation; null for a positive
-     *     approximation of it
-     * @param  list<float>|null  $rightE  right side along the first direction of each tangent; with $rightG in place
-     *     of minus the gradient
+     * @param  float|null  $shift  added to every eigenvalue of the second variation; null for a positive approximation
+     *     of it
+     * @param  list<float>|null  $rightE  right side along the first direction of each tangent; with $rightG instead of
+     *     minus the gradient
      * @param  list<float>|null  $rightG
      * @param  array{float, float, float}|null  $gap  excess of the way
      */
@@ -396,9 +399,9 @@ final class ElasticChain
      * @param  list<float>|null  $rightE
      * @param  list<float>|null  $rightG
      * @return array{list<list<float>>, list<list<float>>, list<list<float>>, int, float, array{float, float, float}}
-     *     inverses of the pivots (three entries each), couplings to the tangent before (four), the right sides as
-     *     they are by then (four along the first direction, four along the second), how many pivots are negative, the
-     *     largest residual, and the excess of the way
+     *     inverses of the pivots (three entries each), couplings to the tangent before (four), the eliminated right
+     *     sides (four along the first direction, four along the second), the number of negative pivots, the largest
+     *     residual, and the excess of the way
      */
     private function eliminated(?float $shift, ?array $rightE, ?array $rightG): array
     {
@@ -493,7 +496,7 @@ final class ElasticChain
                 $p3 = $w;
             }
             $det = $a * $c - $b * $b;
-            // A safeguard: a pivot that vanishes is moved off zero.
+            // A numerical safeguard: a singular pivot is moved off zero.
             if ($det < self::SINGULAR * $k * $k && $det > -self::SINGULAR * $k * $k) {
                 $a += self::REGULARISATION * $k;
                 $c += self::REGULARISATION * $k;
@@ -542,8 +545,9 @@ final class ElasticChain
      * @param  list<list<float>>  $inverses
      * @param  list<list<float>>  $couplings
      * @param  list<list<float>>  $rights
-     * @return array{list<list<float>>, list<float>} the four solutions along the first and the second direction of each
-     *     tangent, the last tangent first; and the border, row by row: what each of them does to the way
+     * @return array{list<list<float>>, list<float>} the four solutions along the first and second direction of each
+     *     tangent, the last tangent first; and the border matrix row by row, which is the effect of each solution on
+     *     the way
      */
     private function substituted(array $inverses, array $couplings, array $rights): array
     {
@@ -618,9 +622,9 @@ final class ElasticChain
     }
 
     /**
-     * Takes the step that was solved for.
+     * Takes the step that was solved for, shortened where it is too long.
      *
-     * @return float the largest turn of a tangent that was asked for, radians
+     * @return float largest turn of a tangent that was asked for, radians
      */
     private function move(): float
     {
@@ -660,7 +664,7 @@ final class ElasticChain
     }
 
     /**
-     * How many eigenvalues of a symmetric 3 × 3 matrix are positive: the changes of sign in its characteristic
+     * Returns the number of positive eigenvalues of a symmetric 3 × 3 matrix: the sign changes of its characteristic
      * polynomial (Descartes).
      */
     private static function positiveEigenvalues(float $xx, float $yy, float $zz, float $xy, float $xz, float $yz): int
@@ -681,7 +685,7 @@ final class ElasticChain
     }
 
     /**
-     * By Cramer's rule; no move where the matrix is singular.
+     * Solves a 3 × 3 system by Cramer's rule; returns zeros where the matrix is singular.
      *
      * @param  array{float, float, float, float, float, float, float, float, float}  $m  row by row
      * @param  array{float, float, float}  $b

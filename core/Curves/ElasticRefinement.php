@@ -7,30 +7,30 @@ namespace Bowline\Curves;
 use Bowline\Geometry\Tolerance;
 
 /**
- * Brings a chain at rest to the elastica it approximates, to sixth order (deferred correction): the residual of
- * 2t″ = F − (F·t + 2|t′|²)t, from differences of sixth order, is brought to nothing by Newton steps with the matrix
- * of the chain. The places of the tangents are graded towards both ends, with steps as small as the decay length of
- * the bend at a pulled end asks for. Plain float arrays: this runs while a hand drags (bench/curves.php).
+ * Refines a chain at rest to the elastica it approximates, to sixth order (deferred correction): the residual of 2t″ =
+ * F − (F·t + 2|t′|²)t, from sixth-order differences, is reduced to zero by Newton steps with the matrix of the chain.
+ * The nodes are graded towards both ends, with steps as small as the decay length of the bend at a pulled end needs.
+ * Plain float arrays: this runs during a drag (bench/curves.php).
  */
 final class ElasticRefinement
 {
     private const PIECES = 64;
 
-    /** Where the bend at an end decays over less than this, of a length of 1, twice as many pieces are taken. */
+    /** Decay length of the bend at an end, for a length of 1, below which the number of pieces is doubled. */
     private const SHARP_DECAY = 0.15;
 
     private const MOST_CORRECTIONS = 40;
 
-    /** A correction that turns no tangent by more than this is the last one, radians. */
+    /** The iteration ends at a correction that turns no tangent by more than this, radians. */
     private const CONVERGED = 1e-11;
 
-    /** Where corrections stop shrinking, one below this is good enough, radians. */
+    /** Where corrections stop shrinking, one below this is accepted, radians. */
     private const ACCEPTABLE = 1e-6;
 
-    /** Added to the second variation in each correction: shapes on a circle of shapes have one eigenvalue of 0. */
+    /** Added to the second variation in each correction: shapes on a circle of shapes have an eigenvalue of 0. */
     private const SHIFT = 0.02;
 
-    /** The decay length of the bend at an end takes so many steps. */
+    /** Steps for one decay length of the bend at an end. */
     private const STEPS_A_DECAY = 16.0;
 
     /**
@@ -50,7 +50,7 @@ final class ElasticRefinement
     ];
 
     /**
-     * The integral of the fifth-degree polynomial through six points over the first, second and third interval, times
+     * The integral of the polynomial of degree five through six points over the first, second and third interval, times
      * 1440.
      */
     private const INTERVAL = [
@@ -112,7 +112,7 @@ final class ElasticRefinement
     }
 
     /**
-     * A chain as it is, of even pieces, where its corrections do not converge.
+     * Returns a chain of even pieces unchanged, where its corrections do not converge.
      *
      * @param  array{float, float, float}  $way
      */
@@ -125,7 +125,7 @@ final class ElasticRefinement
     }
 
     /**
-     * Place, point, unit tangent and curvature at each node.
+     * Returns parameter, point, unit tangent and curvature at each node.
      *
      * @return non-empty-list<array{float, float, float, float, float, float, float, float}>
      */
@@ -142,8 +142,8 @@ final class ElasticRefinement
     }
 
     /**
-     * The largest curvature and the place of it. The square of the curvature is a constant plus F·t along an elastica,
-     * so that its derivative is F·t′: between two nodes it is the cubic with these values and slopes.
+     * Returns the largest curvature and its parameter. Along an elastica the square of the curvature is a constant plus
+     * F·t, so its derivative is F·t′; between two nodes it is the cubic with these values and slopes.
      *
      * @return array{float, float}
      */
@@ -165,7 +165,7 @@ final class ElasticRefinement
                 continue;
             }
             $rise = $this->square($i + 1) - $square;
-            // Slope of the cubic: out + 2(3·rise − 2·out − in)·s + 3(out + in − 2·rise)·s², nought between 0 and 1.
+            // Slope of the cubic: out + 2(3·rise − 2·out − in)·s + 3(out + in − 2·rise)·s², zero between 0 and 1.
             [$b, $a] = [3 * $rise - 2 * $out - $in, 3 * ($out + $in - 2 * $rise)];
             $s = $out / (sqrt(max(0.0, $b * $b - $a * $out)) - $b);
             $value = $square + $s * ($out + $s * ($b + $s * $a / 3));
@@ -180,7 +180,7 @@ final class ElasticRefinement
         return $this->derivatives[0][$i] ** 2 + $this->derivatives[1][$i] ** 2 + $this->derivatives[2][$i] ** 2;
     }
 
-    /** The line's ∫κ² ds. */
+    /** Returns ∫κ² ds. */
     public function energy(): float
     {
         return array_sum($this->integrals(array_map($this->square(...), range(0, $this->count))));
@@ -208,7 +208,7 @@ final class ElasticRefinement
         return $last < self::ACCEPTABLE;
     }
 
-    /** Works out derivatives by place and points from the tangents. */
+    /** Computes the derivatives by parameter and the points from the tangents. */
     private function findShape(): void
     {
         $count = $this->count;
@@ -249,9 +249,9 @@ final class ElasticRefinement
     }
 
     /**
-     * Integrals over each piece.
+     * Returns the integral over each piece.
      *
-     * @param  list<float>  $values  at each place
+     * @param  list<float>  $values  at each node
      * @return list<float>
      */
     private function integrals(array $values): array
@@ -280,7 +280,7 @@ final class ElasticRefinement
     }
 
     /**
-     * Gradient at each inner tangent, and what the way is exceeded by.
+     * Returns the gradient at each inner tangent and the excess of the way.
      *
      * @return array{list<array{float, float, float}>, array{float, float, float}}
      */
@@ -311,7 +311,7 @@ final class ElasticRefinement
                 $bySecond =
                     ($sum * $count * $count) / ($stretch * $stretch) -
                     ($this->bend[$i] / $stretch) * $this->derivatives[$axis][$i];
-                // As in the chain, over half of the pieces beside the tangent.
+                // As in the chain, taken over half of the pieces beside the tangent.
                 $own[] = ($force[$axis] - 2 * $bySecond) * ($this->places[$i + 1] - $this->places[$i - 1]) / 2;
             }
             $second[$axis] = $own;

@@ -16,16 +16,16 @@ use Bowline\Geometry\Vector;
  */
 final readonly class Elastica
 {
-    /** A direction aside that is shorter than this, of unit ones, tells no side to begin at. */
+    /** A perpendicular component of unit directions shorter than this defines no side. */
     private const NO_SIDE = 1e-3;
 
     /** Pieces of the chains that search for minima. */
     private const PIECES = 20;
 
-    /** Pieces over which the bend at a pulled end falls to 1/e, in those chains. */
+    /** Pieces of those chains over one decay length of the bend at a pulled end. */
     private const STEPS_A_DECAY = 4.0;
 
-    /** Steps downhill before Newton's method, and the most steps of that. */
+    /** Steps of descent before Newton's method, and the most steps of that. */
     private const FLOW_STEPS = 4;
 
     private const NEWTON_STEPS = 60;
@@ -33,16 +33,16 @@ final readonly class Elastica
     /** Two chains whose energies differ by less than this share are the same shape, or mirror images. */
     private const SAME_ENERGY = 1e-5;
 
-    /** Chains within this share of the least energy may change places when they are refined: the error of a chain. */
+    /** Chains within this share of the least energy may change their order when refined: the error of a chain. */
     private const CHAIN_ERROR = 0.08;
 
-    /** Shapes whose energies differ by less than this share may be one shape in a valley that is nearly flat. */
+    /** Shapes whose energies differ by less than this share may be the same shape in a nearly flat valley. */
     private const FLAT_VALLEY = 1e-3;
 
     /** Largest turn between two points of the curve that is returned, radians. */
     private const TURN = 0.5 * M_PI / 180;
 
-    /** How far a tangent is turned off a saddle before it rolls down, radians. */
+    /** Turn of a tangent that displaces a chain from a saddle, radians. */
     private const OFF_SADDLE = 0.3;
 
     /**
@@ -84,14 +84,14 @@ final readonly class Elastica
         $refined = [];
         $farthest = INF;
         foreach ($minima as $index => $chain) {
-            // More than asked for are refined where the errors of the chains could have put them behind.
+            // More chains than asked for are refined where the errors of the chains could have changed their order.
             if ($index >= $most && $chain->energy() > $farthest) {
                 break;
             }
             $farthest = $index < $most ? $chain->energy() * (1.0 + self::CHAIN_ERROR) : $farthest;
             $refined[] = self::refined($images->preferred($chain), $from, $to, $way, $length);
         }
-        // One that does not converge beside another of nearly its energy is the same shape in a flat valley.
+        // A chain that does not converge beside one of nearly its energy is the same shape in a flat valley.
         $refined = array_filter(
             $refined,
             static fn (self $one): bool => $one->isRefined ||
@@ -109,8 +109,8 @@ final readonly class Elastica
     }
 
     /**
-     * The shape that another goes over into when its ends or its length change a little: the same minimum as long as
-     * that is one; when it has stopped being stable, the minimum below it.
+     * Returns the shape that another becomes when its ends or its length change a little: the same minimum while that
+     * is stable, and otherwise the minimum below it.
      */
     public static function after(
         Curve $before,
@@ -180,7 +180,7 @@ final readonly class Elastica
     }
 
     /**
-     * The minima that a saddle rolls down to, the least energy first, the preferred of two mirror images.
+     * Returns the minima below a saddle: the least energy first, of two mirror images the preferred one.
      *
      * @return list<ElasticChain>
      */
@@ -200,7 +200,7 @@ final readonly class Elastica
     }
 
     /**
-     * Tangents to begin with: the cubic between both ends, arches to two sides of the way, and loops that come round.
+     * Returns start tangents: the cubic between both ends, arches to two sides of the way, and loops.
      *
      * @param  list<float>  $places
      * @return non-empty-list<list<array{float, float, float}>>
@@ -227,8 +227,8 @@ final readonly class Elastica
 
     /**
      * @param  list<float>  $places
-     * @return list<array{float, float, float}> tangents that leave the way to one side and come back, about as long as
-     *     they have to be
+     * @return list<array{float, float, float}> tangents of an arch that leaves the way to one side and returns, about
+     *     as long as the line
      */
     private static function arch(
         Vector $along,
@@ -243,7 +243,7 @@ final readonly class Elastica
         $tangents = [];
         foreach ($places as $s) {
             $angle = $swing * cos(M_PI * $s);
-            // Near its ends it goes over into the directions it is held in.
+            // Near its ends the arch blends into the directions in which it is held.
             $start = max(0.0, 1.0 - 5.0 * $s) ** 2;
             $end = max(0.0, 5.0 * $s - 4.0) ** 2;
             $own = $chord->times(cos($angle))->plus($side->times(sin($angle)));
@@ -274,8 +274,8 @@ final readonly class Elastica
 
     /**
      * @param  list<float>  $places
-     * @return list<array{float, float, float}> tangents that go right round about a normal on their way from the first
-     *     to the last
+     * @return list<array{float, float, float}> tangents that turn once about a normal on their way from the first to
+     *     the last
      */
     private static function turning(Vector $along, Vector $into, Vector $normal, array $places): array
     {
@@ -295,8 +295,8 @@ final readonly class Elastica
     {
         $refinement = ElasticRefinement::of($chain, $way->toArray());
         if ($refinement === null) {
-            // Beside a place where it stops being stable the corrections may not converge: a chain of many pieces
-            // stands in.
+            // Beside a point where it stops being stable the corrections may not converge; a chain of many pieces is
+            // used instead.
             $fine = $chain->withPieces(10 * self::PIECES);
             $fine->minimise(20);
 
@@ -326,7 +326,9 @@ final readonly class Elastica
         );
     }
 
-    /** What rounding and the last iteration left between the end and where it belongs; it is spread over the length. */
+    /**
+     * Returns what rounding and the last iteration left between the end and its place; it is spread over the length.
+     */
     private static function leftover(Vector $start, Vector $end, Vector $from, Vector $to, float $length): Vector
     {
         return $to->minus($from)->times(1.0 / $length)->minus($end->minus($start));
@@ -361,7 +363,7 @@ final readonly class Elastica
             );
             for ($j = 1; $j <= $pieces; $j++) {
                 $s = $j / $pieces;
-                // Cubic between the two places and tangents.
+                // Cubic between the two points and tangents.
                 $a0 = (1 + 2 * $s) * (1 - $s) ** 2;
                 $a1 = $h * $s * (1 - $s) ** 2;
                 $b0 = $s * $s * (3 - 2 * $s);

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Bowline\Curves;
 
 /**
- * Places from 0 to 1 that lie closer together towards both ends, for a line that bends most at its ends:
- * s = ½ + tanh(β(2ξ − 1)) / 2 tanh β for even ξ; even where β is 0.
+ * Parameters from 0 to 1 that are denser towards both ends, for a line that bends most at its ends: s = ½ + tanh(β(2ξ −
+ * 1)) / 2 tanh β for even ξ; even where β is 0.
  */
 final readonly class Grading
 {
-    /** Shares of an even step above this are not worth grading for. */
+    /** First steps longer than this share of an even step are not graded. */
     private const EVEN = 0.98;
 
     private function __construct(
@@ -77,7 +77,7 @@ final readonly class Grading
         );
     }
 
-    /** β at which the steps at the ends are this share of an even step, 2β / sinh 2β, by bisection. */
+    /** Returns β for which the steps at the ends are this share of an even step, 2β / sinh 2β, by bisection. */
     private static function beta(float $share): float
     {
         if ($share > self::EVEN) {

@@ -8,12 +8,12 @@ use Bowline\Geometry\Curve;
 use Bowline\Geometry\Vector;
 
 /**
- * From a port to where a winding or a bundle begins: the plainest curve between two places and directions, as wide as
- * it can be.
+ * The curve from a port to the beginning of a winding or a bundle: of the cubics between two points and directions that
+ * of the largest least radius.
  */
 final class LeadOff
 {
-    /** How strongly the directions pull, as tried. */
+    /** Pulls of the directions that are tried. */
     private const PULLS = [0.6, 0.8, 1.0, 1.2, 1.5, 1.8, 2.2, 2.7];
 
     /**

@@ -7,26 +7,26 @@ namespace Bowline\Curves;
 use Bowline\Geometry\Tolerance;
 
 /**
- * A chain of nodes whose links are brought to one length and whose bends are opened to a radius, all at once, by a
- * step of Newton of the smallest move. Plain float arrays: a draped line is put right by hundreds of these.
+ * A chain of nodes whose links are brought to one length and whose bends are opened to a radius, all together, by
+ * Newton steps of the smallest move. Plain float arrays: a draped line is corrected by hundreds of these.
  */
 final class LengthAndBendProjection
 {
-    /** Bends of the nodes where it comes out of a clamp, as a part of what they may be elsewhere. */
+    /** Bend allowed at the nodes next to a clamp, as a share of that elsewhere. */
     private const CLAMP_BEND_RATIO = 0.94;
 
     /**
-     * Within this many nodes of a strong bend, moves out of the bend's plane are scaled down by the next: there they
-     * change curvature only to second order, and Newton would not converge.
+     * Within this many nodes of a strong bend, moves out of the plane of the bend are scaled down by the next constant:
+     * there they change curvature only to second order, and Newton's method would not converge.
      */
     private const BEND_PLANE_HALF_WIDTH = 3;
 
     private const OUT_OF_PLANE_DAMPING = 0.98;
 
-    /** A bend is strong from this part of the most it may bend. */
+    /** Share of the largest allowed bend from which a bend counts as strong. */
     private const STRONG_BEND_RATIO = 0.5;
 
-    /** Compliance of each length and each bend: their system is never singular then. */
+    /** Compliance of each length and bend, which keeps their system regular. */
     private const CONSTRAINT_COMPLIANCE = 1e-3;
 
     private readonly int $links;
@@ -82,8 +82,8 @@ final class LengthAndBendProjection
     }
 
     /**
-     * All links their length and all bends their radius at once, by the smallest move: one step of Newton. What is
-     * asked touches three nodes at most, so the system is a narrow band.
+     * Takes one Newton step of the smallest move that brings all links to their length and all bends to their radius.
+     * Each constraint involves at most three nodes, so the system is a narrow band.
      */
     private function project(): void
     {
@@ -109,7 +109,7 @@ final class LengthAndBendProjection
             $y = $this->y[$i] + $this->y[$i + 2] - 2 * $this->y[$i + 1];
             $z = $this->z[$i] + $this->z[$i + 2] - 2 * $this->z[$i + 1];
             $size = sqrt($x * $x + $y * $y + $z * $z);
-            // Where it comes out of a clamp the curve through the nodes bends a little more than they do.
+            // Next to a clamp the curve through the nodes bends a little more than they do.
             $allowed = $this->free[$i + 1] === 0.0 ? $most * self::CLAMP_BEND_RATIO : $most;
             if ($size > $allowed && $this->free[$i] + $this->free[$i + 1] + $this->free[$i + 2] > 0.0) {
                 [$x, $y, $z] = [$x / $size, $y / $size, $z / $size];
@@ -135,9 +135,9 @@ final class LengthAndBendProjection
     }
 
     /**
-     * The moves to follow slopes by, hardly out of the plane in which it bends, and none of what is held.
+     * Returns the weighted gradients: scaled down out of the plane of strong bends, and zero for fixed nodes.
      *
-     * @param  list<int>  $first  the first of the three nodes that each is about
+     * @param  list<int>  $first  first of the three nodes of each constraint
      * @param  list<array{float, float, float, float, float, float, float, float, float}>  $slopes
      * @return list<array<int, float>>
      */
@@ -165,8 +165,8 @@ final class LengthAndBendProjection
     }
 
     /**
-     * Square to the plane in which it bends about a node, where it bends much: unit, taken over some nodes to both
-     * sides.
+     * Returns the unit normal of the plane of bending about each node of a strong bend, averaged over some nodes to
+     * both sides.
      *
      * @return array<int, array{float, float, float}>
      */
@@ -210,10 +210,10 @@ final class LengthAndBendProjection
     }
 
     /**
-     * How much of each move makes up the smallest one that takes away all that is too much: (J·W·Jᵀ)·λ = what is, by
-     * elimination along the band.
+     * Returns the multipliers λ of the smallest move that removes all residuals: (J·W·Jᵀ)·λ = residual, by elimination
+     * along the band.
      *
-     * @param  list<int>  $first  the first of the three nodes that each is about
+     * @param  list<int>  $first  first of the three nodes of each constraint
      * @param  list<array{float, float, float, float, float, float, float, float, float}>  $slopes
      * @param  list<array<int, float>>  $moves  W·Jᵀ
      * @param  list<float>  $right
@@ -224,7 +224,8 @@ final class LengthAndBendProjection
         $count = count($first);
         $rows = [];
         for ($a = 0; $a < $count; $a++) {
-            // Those that share a node with it; a little give on itself, or a line pulled straight had no answer.
+            // Coefficients of the constraints that share a node; the compliance on the diagonal keeps a straight line
+            // solvable.
             $row = [];
             $m = $moves[$a];
             for ($b = $a; $b < $count && $first[$b] <= $first[$a] + 2; $b++) {

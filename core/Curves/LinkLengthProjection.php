@@ -11,7 +11,7 @@ namespace Bowline\Curves;
  */
 final class LinkLengthProjection
 {
-    /** Compliance of a link: without it a chain that is pulled straight would have a singular system. */
+    /** Compliance of a link, without which the system of a straight chain is singular. */
     private const COMPLIANCE = 1e-3;
 
     /** Links shorter than this have no direction, mm. */

@@ -7,16 +7,16 @@ namespace Bowline\Curves;
 use Bowline\Geometry\Vector;
 
 /**
- * The images of a shape at rest that its ends cannot tell apart: mirrored in the plane of its ends, run backwards with
- * its ends exchanged, and, where both ends lie on one axis, turned about that. They bend the same, so rounding would
- * choose among them; instead the one that bulges upwards is taken, then to +y, then to +x.
+ * The images of a shape at rest under the symmetries of its ends: mirrored in the plane of the ends, traversed
+ * backwards with the ends exchanged, and, where both ends lie on one axis, rotated about it. They have equal energy, so
+ * rounding would decide between them; instead the one that bulges upwards is taken, then to +y, then to +x.
  */
 final readonly class MirrorImages
 {
-    /** Ends that differ from symmetry by less than this, of unit directions and the length, are symmetric. */
+    /** Ends that miss a symmetry by less than this (of unit directions and the length) are symmetric. */
     private const SYMMETRIC = 1e-7;
 
-    /** Moments of two images that differ by less than this, of the length, are equal. */
+    /** Moments of two images that differ by less than this share of the length are equal. */
     private const EQUAL = 1e-6;
 
     public function __construct(
@@ -26,7 +26,7 @@ final readonly class MirrorImages
     ) {
     }
 
-    /** Returns the chain, or an image of it, that is the same however its ends are rounded. */
+    /** Returns the chain or the preferred image of it, independent of rounding. */
     public function preferred(ElasticChain $chain): ElasticChain
     {
         $chain = $this->turned($chain);
@@ -38,7 +38,7 @@ final readonly class MirrorImages
         return $best;
     }
 
-    /** Where both ends lie on one axis: turned about it so that it bulges upwards. */
+    /** Returns the chain rotated so that it bulges upwards, where both ends lie on one axis. */
     private function turned(ElasticChain $chain): ElasticChain
     {
         $axis = $this->axis();
@@ -62,7 +62,7 @@ final readonly class MirrorImages
         return $chain;
     }
 
-    /** The axis on which both directions and the way lie; null when they do not. */
+    /** Returns the axis on which both directions and the way lie; null when there is none. */
     private function axis(): ?Vector
     {
         $square = fn (Vector $one): float => $one->cross($this->along)->length();
@@ -98,7 +98,7 @@ final readonly class MirrorImages
         return static fn (Vector $one): Vector => $one->minus($normal->times(2.0 * $one->dot($normal)));
     }
 
-    /** The normal of the plane in which both directions and the way lie; null when they lie in none. */
+    /** Returns the normal of the plane of both directions and the way; null when there is none. */
     private function normal(): ?Vector
     {
         $axis = $this->axis();

@@ -7,8 +7,8 @@ namespace Bowline\Curves;
 use Bowline\Geometry\Vector;
 
 /**
- * Nodes joined by links of one length: the control points of a cubic B-spline, whose bends are never tighter than those
- * of its nodes. Plain float arrays that are changed in place: a draped line is put right by hundreds of steps.
+ * Nodes joined by links of one length: the control points of a cubic B-spline, which bends no more than they do. Plain
+ * float arrays that are changed in place: a draped line is corrected by hundreds of steps.
  */
 final class NodeChain
 {
@@ -49,7 +49,7 @@ final class NodeChain
         [$this->x[$i], $this->y[$i], $this->z[$i]] = [$at->x, $at->y, $at->z];
     }
 
-    /** Moves a node by so many times a vector. */
+    /** Moves a node by a multiple of a vector. */
     public function move(int $i, float $by, float $x, float $y, float $z): void
     {
         $this->x[$i] += $by * $x;
@@ -63,10 +63,9 @@ final class NodeChain
     }
 
     /**
-     * Places within a link, by the weights there of the four nodes about it: those of a cubic B-spline, whose bends
-     * are never tighter than those of its nodes.
+     * Returns points of a link as weights of its four nodes: those of a cubic B-spline.
      *
-     * @return list<array{float, float, float, float}> one more than $count, the last at the node behind
+     * @return list<array{float, float, float, float}> one more than $count, the last at the next node
      */
     public static function splineWeights(int $count): array
     {
@@ -95,7 +94,7 @@ final class NodeChain
     }
 
     /**
-     * Moves the place of a link that has these weights by a vector, its four nodes by their shares of it.
+     * Moves the point of a link with these weights by a vector; its four nodes move by their shares.
      *
      * @param  array{float, float, float, float}  $weights
      */

@@ -10,38 +10,37 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /**
- * A smooth curve through points: the cubic spline over the lengths of the chords, whose second derivative goes on
- * through every point, and with it tangent and curvature. Held to a direction at an end that has one; where it has
- * none it ends straight. Where it is held to a direction at a point between, it gets a knot more in the span behind
- * that, which lies wherever curvature goes on through both.
+ * A smooth curve through points: the cubic spline over the chord lengths, with continuous curvature. An end with a
+ * direction is held to it; one without ends straight. Where the curve is held to a direction at an inner point, the
+ * span behind that point has one more knot, placed so that curvature is continuous through both.
  */
 final class Spline
 {
-    /** A place within a piece is searched for to this part of the piece. */
+    /** Accuracy of a parameter within a piece, as a share of the piece. */
     private const PLACE_ACCURACY = 1e-10;
 
-    /** Turn from one point to the next at most, radians. */
+    /** Largest turn between two points, radians. */
     private const TURN = 0.5 * M_PI / 180;
 
-    /** Pieces of a part of a span, at least and at first at most; those that turn too much are halved. */
+    /** Fewest and first most pieces of a part of a span; those that turn too much are halved. */
     private const MIN_PIECES = 2;
 
     private const MAX_PIECES = 40;
 
-    /** A piece of a span is not halved below this part of it. */
+    /** Smallest piece, as a share of a span. */
     private const LEAST_PIECE = 1e-6;
 
-    /** Parts of a span, each looked at so often for how much it turns. */
+    /** Parts of a span, and samples in each of how much it turns. */
     private const TURN_PARTS = 8;
 
     private const SAMPLES_PER_PART = 3;
 
-    /** Where in a span the smallest radius is looked for roughly. */
+    /** Samples of a span for a rough smallest radius. */
     private const RADIUS_SAMPLES = 12;
 
     /**
-     * Parts of a span that are measured at first, how often each is halved at most, and the difference that halving may
-     * make.
+     * Parts of a span whose length is first integrated, most bisections of each, and the change by a bisection that is
+     * accepted.
      */
     private const MEASURED_PARTS = 4;
 
@@ -49,12 +48,12 @@ final class Spline
 
     private const SAME_LENGTH = 1e-8;
 
-    /** Curvatures within this share of the largest point that was drawn may have the largest beside them. */
+    /** Maxima of curvature are refined beside points within this share of the largest. */
     private const RIVAL_SHARE = 0.97;
 
     private const GOLDEN = 0.6180339887498949;
 
-    /** Gauss's three points on [0, 1], for the length: a piece hardly turns. */
+    /** Gauss's three points on [0, 1] and their weights, for the length of a piece, which hardly turns. */
     private const GAUSS_POINTS = [[0.112701665379258, 5 / 18], [0.5, 8 / 18], [0.887298334620742, 5 / 18]];
 
     /** @var list<float> length of each chord */
@@ -90,10 +89,11 @@ final class Spline
     }
 
     /**
-     * A direction is unit, times how strongly it pulls: 1 is as the curve goes by itself, more carries it farther.
+     * Returns the curve through points. A direction is a unit vector times its pull: 1 for the natural speed, more to
+     * carry it farther.
      *
      * @param  non-empty-list<Vector>  $points
-     * @param  array<int, Vector>  $held  directions at points between, by their index
+     * @param  array<int, Vector>  $held  directions at inner points, by their index
      */
     public static function through(array $points, ?Vector $along, ?Vector $into, array $held = []): Curve
     {
@@ -103,7 +103,7 @@ final class Spline
     }
 
     /**
-     * Its length without the points of it, to about 1e-9 of itself: for trying many.
+     * Returns its length without drawing it, to a relative accuracy of about 1e-9.
      *
      * @param  non-empty-list<Vector>  $points
      * @param  array<int, Vector>  $held
@@ -125,7 +125,7 @@ final class Spline
         return $length;
     }
 
-    /** Length of a part of a span, halved until both halves add up to the whole. */
+    /** Returns the length of a part of a span, halved until both halves add up to the whole. */
     private function exactLength(int $span, float $from, float $to, float $whole, int $depth): float
     {
         $middle = ($from + $to) / 2;
@@ -140,7 +140,7 @@ final class Spline
     }
 
     /**
-     * Its smallest radius, looked for in few places: for trying many.
+     * Returns its smallest radius from few samples.
      *
      * @param  non-empty-list<Vector>  $points
      * @param  array<int, Vector>  $held
@@ -182,8 +182,8 @@ final class Spline
     }
 
     /**
-     * The same with directions held between: a knot more behind each such point, in the middle of its span by the
-     * parameter, whose place and slope follow from curvature going on through it and through the point.
+     * Solves with directions held at inner points: one more knot behind each of them, in the middle of its span by
+     * parameter, whose point and slope follow from continuous curvature there and at the held point.
      *
      * @param  array<int, Vector>  $held
      */
@@ -207,7 +207,7 @@ final class Spline
         $last = count($places) - 1;
         $slopes[0] = $along;
         $slopes[$last] = $into;
-        // Unknowns: the slopes that are not given, then the places of the knots.
+        // Unknowns: the slopes that are not given, then the points of the knots.
         $slopeAt = array_flip(array_keys(array_filter($slopes, static fn (?Vector $slope): bool => $slope === null)));
         $placeAt = array_map(
             static fn (int $n): int => $n + count($slopeAt),
@@ -241,7 +241,7 @@ final class Spline
                 $place($i, 3 * $after / $before - 3 * $before / $after);
                 $place($i + 1, 3 * $before / $after);
             } elseif ($slopes[$i] === null) {
-                // A free end: no curvature there.
+                // A free end has no curvature.
                 [$near, $span] = $i === 0 ? [1, $spans[0]] : [$last - 1, $spans[$last - 1]];
                 $slope($i, 2.0);
                 $slope($near, 1.0);
@@ -282,7 +282,7 @@ final class Spline
                 $held = $i === 0 ? $along : $into;
                 $chord = $i === 0 ? 0 : $n - 1;
                 $mean = $this->points[$chord + 1]->minus($this->points[$chord])->times(1.0 / $this->spans[$chord]);
-                // Held: the derivative itself. Free: no curvature there.
+                // Held end: its derivative is given. Free end: no curvature.
                 [$a, $b, $c, $r] =
                     $held !== null
                         ? [0.0, 1.0, 0.0, $held]
@@ -370,7 +370,7 @@ final class Spline
             [$x, $y, $z] = [$u, $v, $w];
         }
         foreach (array_chunk($turned, self::SAMPLES_PER_PART) as $part => $turns) {
-            // As if it turned in all of the part as it does where it turns most.
+            // Estimated as if all of the part turned as much as its sharpest sample.
             $pieces = min(
                 self::MAX_PIECES,
                 max(self::MIN_PIECES, Tolerance::pieces((self::SAMPLES_PER_PART * max($turns)) / self::TURN)),
@@ -384,13 +384,13 @@ final class Spline
     }
 
     /**
-     * The largest curvature. At a told point it is continuous but may turn down sharply, so it is looked for within
-     * each span by itself, by golden section about every point that has nearly as much as the largest.
+     * Finds the largest curvature. At an inner point it is continuous but may have a kink, so it is searched within
+     * each span by golden section beside every point that has nearly the largest.
      *
-     * @param  array<int, list<array{float, float, float}>>  $looks  of each span: place in it, curvature and developed
+     * @param  array<int, list<array{float, float, float}>>  $looks  of each span: parameter, curvature and developed
      *     length of each point
-     * @param  float  $most  the largest at any of them
-     * @return array{float, float} the largest curvature, and the developed length where it is
+     * @param  float  $most  largest curvature at any of these points
+     * @return array{float, float} largest curvature and its developed length
      */
     private function tightest(array $looks, float $most): array
     {
@@ -431,7 +431,7 @@ final class Spline
         return $best;
     }
 
-    /** In plain numbers: most of the time of a curve goes here. */
+    /** Plain floats: most of the time of a curve is spent here. */
     private function length(int $span, float $from, float $to): float
     {
         $h = $this->spans[$span];
@@ -458,7 +458,7 @@ final class Spline
     }
 
     /**
-     * Place, derivative and second derivative by the length of the chord, in plain numbers.
+     * Returns point, first and second derivative by chord length, as plain floats.
      *
      * @return array{float, float, float, float, float, float, float, float, float}
      */

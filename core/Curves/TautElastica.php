@@ -18,16 +18,16 @@ use Bowline\Geometry\Vector;
  */
 final readonly class TautElastica
 {
-    /** The iteration has converged when the pull changes by less than this part. */
+    /** The iteration has converged when the pull changes by less than this share. */
     private const EXACT = 1e-14;
 
-    /** Less than this is rounding of numbers about 1. */
+    /** Differences of numbers about 1 below this are rounding. */
     private const ROUNDING = 1e-15;
 
     /** Largest λ that counts as taut, of a length of 1. */
     private const LONGEST_DECAY = 1.0 / 25.0;
 
-    /** Up to this λ the form tells roughly how an end bends. */
+    /** Largest λ for which the form is a usable estimate of how an end bends. */
     private const ROUGH_DECAY = 0.16;
 
     /** Below this angle, radians, an end leaves along the pull and does not bend. */
@@ -40,12 +40,12 @@ final readonly class TautElastica
     private const SAME_ENERGY = 1e-7;
 
     /**
-     * Change of the pull and of λ from one iteration to the next that is small enough: shapes beside a circle of shapes
-     * converge slowly.
+     * Change of the pull and of λ between iterations that is accepted: shapes beside a circle of shapes converge
+     * slowly.
      */
     private const CONVERGED = 1e-5;
 
-    /** Iterations after which it is no shape of this kind; each gains a factor of about λ. */
+    /** Most iterations; each gains a factor of about λ. */
     private const MOST_ITERATIONS = 1000;
 
     /**
@@ -91,8 +91,8 @@ final readonly class TautElastica
     }
 
     /**
-     * Sides to which an end may turn. One that points against the way may turn to any, and which bends least shows
-     * only when it is tried; none of those tried lies in a plane of symmetry, where rounding would choose.
+     * Returns the sides to which an end may turn. One that points against the way may turn to any side, and the best is
+     * found only by trying; none of those tried lies in a plane of symmetry, where rounding would decide.
      *
      * @param  float  $first  degrees from the side of the tangent
      * @return non-empty-list<Vector>
@@ -117,7 +117,7 @@ final readonly class TautElastica
     private static function solved(Vector $along, Vector $into, Vector $way, Vector $startSide, Vector $endSide): ?self
     {
         $pull = $way->unit();
-        // What it comes to where both ends turn right round; where they turn less it is more.
+        // The value where both ends turn fully round; it is larger where they turn less.
         $decay = (1.0 - $way->length()) / 4;
         $change = INF;
         for ($iteration = 0; $iteration < self::MOST_ITERATIONS && $change > self::EXACT; $iteration++) {
@@ -143,13 +143,13 @@ final readonly class TautElastica
         return new self($pull, $decay, $startAngle, $endAngle, $startSide, $endSide);
     }
 
-    /** Whether it is as exact as numbers are; beyond that it only tells about how the ends bend. */
+    /** Whether the form is exact to rounding; otherwise it is an estimate. */
     public function isExact(): bool
     {
         return $this->decay <= self::LONGEST_DECAY;
     }
 
-    /** ∫κ² ds for a length of 1. */
+    /** Returns ∫κ² ds for a length of 1. */
     public function energy(): float
     {
         return 4.0 / $this->decay * (2.0 - cos($this->startAngle / 2) - cos($this->endAngle / 2));
@@ -165,11 +165,11 @@ final readonly class TautElastica
     }
 
     /**
-     * Places along it at which its tangent has turned by no more than a step, with the straight between both ends.
+     * Returns points whose tangents turn by no more than a step, with the straight between both ends.
      *
      * @param  float  $turn  radians
-     * @return list<array{float, Vector, Vector, float}> place from 0 to 1, point from the start, unit tangent,
-     *     curvature
+     * @return list<array{float, Vector, Vector, float}> parameter from 0 to 1, point relative to the start, unit
+     *     tangent, curvature
      */
     public function points(float $turn): array
     {
@@ -178,7 +178,7 @@ final readonly class TautElastica
             $points[] = $this->nearStart($angle);
         }
         $end = array_map($this->nearEnd(...), array_reverse(self::places($this->endAngle, $turn)));
-        // Where the ends reach into the middle each stops there: what is left of their bends is below rounding.
+        // Each end stops at the middle: what is left of its bend there is below rounding.
         $points = array_values(array_filter($points, static fn (array $point): bool => $point[0] < 0.5));
         $end = array_values(array_filter($end, static fn (array $point): bool => $point[0] > 0.5));
 
@@ -186,7 +186,7 @@ final readonly class TautElastica
     }
 
     /**
-     * Angles from that of an end down to one that has hardly anything left to turn.
+     * Returns angles from that of an end down to nearly 0.
      *
      * @return non-empty-list<float>
      */
@@ -197,7 +197,7 @@ final readonly class TautElastica
         }
         $count = Tolerance::pieces($from / $turn);
         $angles = array_map(static fn (int $i): float => $from * (1.0 - $i / $count), range(0, $count - 1));
-        // The tail decays for ever: a few more places, and on straight.
+        // The tail decays for ever: a few more points, then straight.
         for ($angle = $from / $count / 4; $angle > Tolerance::PARALLEL; $angle /= 16) {
             $angles[] = $angle;
         }
@@ -234,7 +234,7 @@ final readonly class TautElastica
     }
 
     /**
-     * Length from the end to where it has this angle, and how far that is along the pull and aside.
+     * Returns the length from the end to a given angle, and the distances along the pull and aside.
      *
      * @return array{float, float, float}
      */
@@ -253,11 +253,11 @@ final readonly class TautElastica
     }
 
     /**
-     * How an end turns from the pull. An end that points nearly against the pull may turn by a little more than π: it
-     * goes aside by up to 2λ on its way, which tilts the pull. So its side is kept from one iteration to the next
+     * Returns how an end turns from the pull. An end that points nearly against the pull may turn by a little more than
+     * π, because it moves aside by up to 2λ, which tilts the pull. So its side is kept from one iteration to the next
      * instead of being taken from the tangent alone.
      *
-     * @return array{float, Vector} the angle from the pull to the tangent, 0 to 2π, and the unit direction square to
+     * @return array{float, Vector} angle from the pull to the tangent, 0 to 2π, and the unit direction perpendicular to
      *     the pull in which it turns
      */
     private static function aside(Vector $tangent, Vector $pull, Vector $before, float $decay): array

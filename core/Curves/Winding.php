@@ -11,12 +11,12 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /**
- * A helix wound round a path, following its bends: at developed length u of the path, r away from it in a direction
- * that turns once a pitch. The directions square to the path are carried along it without turning about it.
+ * A helix wound round a path along its bends: at developed length u of the path it is r away in a direction that turns
+ * once per pitch. The directions perpendicular to the path are carried along it by parallel transport.
  */
 final class Winding
 {
-    /** Turns from one point of the drawing to the next, radians. */
+    /** Turn between two points of the curve, radians. */
     private const TURN = 0.9 * M_PI / 180;
 
     private const MOST_POINTS = 20000;
@@ -60,16 +60,16 @@ final class Winding
     }
 
     /**
-     * How far round the host a second strand begins, so that the middles of the two are so far apart where they are
-     * nearest.
+     * Returns the start angle of a second strand for which the least distance of the two centrelines is the given one.
      *
-     * @param  float  $radius  from the host to the middle of both, mm
-     * @param  float  $pitch  mm to a turn; INF beside the host
-     * @return float radians; more than a turn where they cannot be so far apart
+     * @param  float  $radius  from the host to both centrelines, mm
+     * @param  float  $pitch  mm a turn; INF beside the host
+     * @return float radians; more than a turn where they cannot be that far apart
      */
     public static function turnApart(float $radius, float $pitch, float $apart): float
     {
-        // Nearest across a strand, not straight round: the least over how much of the turn is made good along the host.
+        // The least distance is measured across the strands: the minimum over how much of the angle is made up along
+        // the host.
         $distance = static function (float $turn) use ($radius, $pitch): float {
             $least = INF;
             for ($i = 0; $i <= 200; $i++) {
@@ -111,7 +111,7 @@ final class Winding
             $at += $segment->length();
             $upright = $segment->carried($upright, $segment->length());
         }
-        // The angle is told where the winding begins: what the path has turned about until there does not count.
+        // The angle is given at the start of the winding, so the turn of the path before it does not count.
         $first = $this->place($this->from);
         $square = $up->minus($first[1]->times($up->dot($first[1])));
         if ($square->length() > Tolerance::NO_SIDE) {
@@ -124,7 +124,7 @@ final class Winding
         }
     }
 
-    /** The upright carried to a place of a curve, from the point of it before that. */
+    /** Carries the upright to a point of a curve from its knot before that. */
     private function carriedOn(int $piece, Curve $curve, Vector $upright, float $along): Vector
     {
         if (! isset($this->frames[$piece])) {
@@ -147,7 +147,7 @@ final class Winding
     }
 
     /**
-     * Point of the path, its direction, the upright carried there, and the curvature vector of the path.
+     * Returns the point of the path, its direction, the upright carried there, and its curvature vector.
      *
      * @return array{Vector, Vector, Vector, Vector|null}
      */
@@ -173,7 +173,7 @@ final class Winding
         ];
     }
 
-    /** Unit, from the path to what is wound round it. */
+    /** Returns the unit direction from the path to the strand. */
     private function outward(float $u, Vector $travel, Vector $upright): Vector
     {
         $angle = $this->start + 2 * M_PI * ($u - $this->from) / $this->pitch;
@@ -182,9 +182,9 @@ final class Winding
     }
 
     /**
-     * First and second derivative by the length of a path of constant curvature. With travel T, outward e, b = T×e,
-     * a path with the curvature vector k, and τ of turn a millimetre: r′ = (1 − r e·k)T + rτb and
-     * r″ = −2rτ(b·k)T + (1 − r e·k)k − rτ²e, as e turns about T by τ alone.
+     * Returns the first and second derivative by the length of a path of constant curvature. With travel T, outward e,
+     * b = T×e, curvature vector k and τ radians per mm: r′ = (1 − r e·k)T + rτb and r″ = −2rτ(b·k)T + (1 − r e·k)k −
+     * rτ²e, since e turns about T by τ alone.
      *
      * @return array{Vector, Vector}
      */
@@ -206,7 +206,7 @@ final class Winding
     private function curve(float $to): Curve
     {
         $turns = abs(($to - $this->from) / $this->pitch);
-        // On a straight path it is a plain helix, whose length and radius are known.
+        // On a straight path it is a plain helix, whose length and radius have closed forms.
         $perTurn = 2 * M_PI * $this->radius;
         $slope = hypot($perTurn / $this->pitch, 1.0);
         $helixRadius = $this->radius + ($this->pitch / (2 * M_PI)) ** 2 / $this->radius;
@@ -230,7 +230,7 @@ final class Winding
             if ($bending !== null) {
                 [$first, $second] = $this->derived($bending, $travel, $outward);
             } else {
-                // A curve is known from point to point: by differences over a step, which turns by next to nothing.
+                // A curve is known at points: differences over a step that hardly turns.
                 $middle = max(1, min($pieces - 1, $i));
                 [$before, $on, $after] = [$points[$middle - 1], $points[$middle], $points[$middle + 1]];
                 $second = $after->plus($before)->minus($on->times(2.0))->times(1.0 / $step ** 2);
@@ -243,7 +243,7 @@ final class Winding
                 : $first->cross($second)->length() / $first->length() ** 3;
             if ($i > 0) {
                 $chord = $here->distanceTo($points[$i - 1]);
-                // The chord of a curve of this radius, and the arc over it.
+                // The arc over the chord of a curve of this radius.
                 $length += $isStraight ? $step * $slope : $chord * (1.0 + ($chord * $bend) ** 2 / 24.0);
             }
             $directions[] = $first->unit();

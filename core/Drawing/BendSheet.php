@@ -11,17 +11,17 @@ use Bowline\Job\Words;
 use Bowline\Solving\SolvedRun;
 use TCPDF;
 
-/** The bend sheet of a run as PDF: what to cut, how to bend it, where its corners are, and how it looks. */
+/** The bend sheet of a run as PDF: cut length, bend table, vertices and views. */
 final class BendSheet
 {
     private const PAPERS = ['a4' => 'A4', 'letter' => 'LETTER'];
 
     private const MARGIN = 12.0;
 
-    /** Embedded, the letters that are used of it: it has those of Latin, Greek and Cyrillic names. */
+    /** The embedded font, with Latin, Greek and Cyrillic letters; only the letters in use are embedded. */
     private const FONT = 'dejavusans';
 
-    /** Deep sea, hairlines and ink of the application, for paper. */
+    /** Colours of heads, hairlines and text. */
     private const HEAD = [14, 66, 84];
 
     private const LINE = [200, 190, 165];

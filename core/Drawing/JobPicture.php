@@ -10,7 +10,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Site;
 use Bowline\Routing\LaidRun;
 
-/** A small picture of a job as SVG: what stands around and the runs, seen from the front right and above. */
+/** A small picture of a job as SVG: surroundings and runs, seen from the front, right and above. */
 final class JobPicture
 {
     private const WIDTH = 240.0;
@@ -19,7 +19,7 @@ final class JobPicture
 
     private const MARGIN = 10.0;
 
-    /** How far a chord may stand off what it draws, as a part of its length, and in mm at least. */
+    /** Chord tolerance as a share of the length of a segment, and the least in mm. */
     private const CHORD = 2e-4;
 
     private const FINEST = 0.1;

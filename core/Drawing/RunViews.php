@@ -8,10 +8,10 @@ use Bowline\Geometry\Chord;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\LaidRun;
 
-/** A run drawn from three sides and at an angle, with its bends numbered, as one SVG: for the bend sheet. */
+/** A run from three sides and at an angle, with numbered bends, as one SVG for the bend sheet. */
 final class RunViews
 {
-    /** How far a chord may stand off what it draws, as a part of its extent: 0.03 mm of 90 mm of paper. */
+    /** Chord tolerance as a share of the extent: 0.03 mm of 90 mm of paper. */
     private const CHORD = 3e-4;
 
     private const GAP = 4.0;
@@ -25,7 +25,7 @@ final class RunViews
      */
     public static function svg(LaidRun $laid, float $width, float $height): string
     {
-        // The outermost frames are drawn within the picture with all of their line.
+        // The outermost frames are inset by their line width.
         $cell = [($width - self::GAP) / 2 - self::LINE, ($height - self::GAP) / 2 - self::LINE];
         $views = [
             ['From above', new Vector(1.0, 0.0, 0.0), new Vector(0.0, 1.0, 0.0)],
@@ -37,7 +37,7 @@ final class RunViews
         $flat = array_map(static fn (array $view): array => array_map(
             static fn (Vector $point): array => [$point->dot($view[1]), -$point->dot($view[2])], $points,
         ), $views);
-        // All to one scale, so that lengths can be compared from view to view.
+        // All views have one scale, so that lengths can be compared.
         $scale = min(array_map(static fn (array $view): float => self::scale($view, $cell), $flat));
         $drawn = '';
         foreach ($views as $index => [$title, $right, $up]) {
@@ -124,7 +124,7 @@ final class RunViews
     private static function points(LaidRun $laid): array
     {
         $path = $laid->path;
-        // How large it is, first: what is fine enough on paper goes by that.
+        // A rough extent first, since the chord tolerance depends on it.
         $rough = array_map(
             static fn (Vector $point): array => $point->toArray(),
             $path->points(new Chord(max(1.0, $path->length / 100))),

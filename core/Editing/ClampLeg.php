@@ -13,16 +13,15 @@ use Bowline\Routing\Vertex;
 use stdClass;
 
 /**
- * How a leg is put on the axis of a clamp: where its corners come to be. They stay where the legs beside them
- * meet the axis, when those have room for their bends outside the clamp; otherwise they go as far out as the
- * bends need.
+ * Puts a leg on the axis of a clamp. Its corners lie where the adjacent legs meet the axis, when those have room for
+ * their bends outside the clamp; otherwise they move out as far as the bends need.
  */
 final class ClampLeg
 {
-    /** The room found is right after a few rounds: each makes the corner farther and the turn milder. */
+    /** Iterations of the room: each moves the corner farther out and makes the turn milder. */
     private const ROUNDS = 60;
 
-    /** On from the open end of a run. */
+    /** Continues from the open end of a run. */
     public static function from(LaidRun $laid, Clamp $clamp, Vector $last): stdClass
     {
         $reverse = $clamp->at->minus($last)->dot($clamp->axis) < 0.0;
@@ -81,11 +80,11 @@ final class ClampLeg
     }
 
     /**
-     * How far from the clamp's centre the corner on one side of it is.
+     * Returns the distance from the centre of the clamp to the corner on one side of it, mm.
      *
-     * @param  Vector  $out  unit, from the clamp towards that side
-     * @param  int|null  $corner  the corner that is taken onto the axis, null when a new one is made
-     * @param  int  $beyond  the vertex after it
+     * @param  Vector  $out  unit direction from the clamp to that side
+     * @param  int|null  $corner  the corner that is moved onto the axis; null when a new one is made
+     * @param  int  $beyond  the vertex behind it
      */
     private static function reach(LaidRun $laid, Clamp $clamp, Vector $out, ?int $corner, int $beyond): float
     {
@@ -96,7 +95,7 @@ final class ClampLeg
             $along = $beside->minus($clamp->at);
             $distance = $along->dot($out);
             if ($along->minus($out->times($distance))->length() < Tolerance::COINCIDENT && $distance > $half) {
-                // The leg goes through it as it is: nothing bends, and nothing moves.
+                // The leg passes the clamp as it is: nothing bends and nothing moves.
                 return ($half + $distance) / 2;
             }
 
@@ -114,7 +113,7 @@ final class ClampLeg
             : self::room($beside, $clamp->at, $out->times(-1.0), $half, $radius);
     }
 
-    /** The least distance ahead of the centre at which a bend coming from a point is over before the clamp. */
+    /** Returns the least distance before the centre at which a bend from a point ends before the clamp, mm. */
     private static function room(Vector $from, Vector $centre, Vector $travel, float $half, float $radius): float
     {
         $distance = $half;
@@ -130,7 +129,9 @@ final class ClampLeg
         return ceil($distance - Tolerance::COINCIDENT);
     }
 
-    /** How far along the axis the line of the leg beside comes nearest to it, null when it runs along it. */
+    /**
+     * Returns the distance along the axis at which the adjacent leg comes nearest to it; null when they are parallel.
+     */
     private static function meeting(Vector $point, Vector $side, Vector $centre, Vector $out): ?float
     {
         $across = 1.0 - $side->dot($out) ** 2;

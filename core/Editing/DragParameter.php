@@ -11,7 +11,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Values;
 use Bowline\Routing\LaidRun;
 
-/** The one number of an edit that a hand drags: how far a corner moves, how long a leg gets, how wide a bend. */
+/** The one number of an edit that is dragged: how far a corner moves, the length of a leg, the radius of a bend. */
 final readonly class DragParameter
 {
     /**
@@ -55,7 +55,7 @@ final readonly class DragParameter
         ));
     }
 
-    /** How far the point of a smooth run that goes farthest has gone; null where none goes anywhere. */
+    /** Returns the distance of the point of a smooth run that moves farthest; null where none moves. */
     public static function points(Node $change, LaidRun $laid, Values $values): ?self
     {
         $asked = $change->get('route')->list('points');
@@ -101,7 +101,7 @@ final readonly class DragParameter
     {
         $vertex = $change->get('vertex')->value;
         $radius = $change->get('corner')->find('radius');
-        // All corners together rest at the run's own radius, which its ends carry.
+        // All corners together begin at the radius of the run, which its ends carry.
         $now = $laid->vertices[is_int($vertex) ? $vertex : 0]->radius ?? null;
 
         return $radius === null || $now === null

@@ -9,7 +9,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Values;
 use Bowline\Routing\LaidRun;
 
-/** An edit with one number that a hand can drag. */
+/** An edit with one number that can be dragged. */
 interface Draggable
 {
     /**

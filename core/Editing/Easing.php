@@ -10,9 +10,9 @@ use Bowline\Routing\Flexible\FlowPoint;
 use Bowline\Routing\LaidRun;
 
 /**
- * Relaxes the tightest part of a smooth run: its points are moved, none farther than is allowed and none that is held
- * to something, until its smallest radius grows no more. Pattern search: each point in turn a step along each axis,
- * what helps is kept, and the step is halved when nothing does.
+ * Relaxes the tightest part of a smooth run: moves its free points, each within a limit, until the smallest radius
+ * grows no more. Pattern search: each point is moved a step along each axis, improvements are kept, and the step is
+ * halved when there are none.
  */
 final readonly class Easing
 {
@@ -20,7 +20,7 @@ final readonly class Easing
 
     private const ROUNDS = 60;
 
-    /** A radius has grown when it has by this part. */
+    /** Relative growth of a radius that counts as an improvement. */
     private const GROWS = 1e-4;
 
     /**

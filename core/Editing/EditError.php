@@ -6,7 +6,7 @@ namespace Bowline\Editing;
 
 use RuntimeException;
 
-/** An edit of a run that cannot be made, in words for the designer. */
+/** An edit of a run that cannot be made, with the reason in the words of the trade. */
 class EditError extends RuntimeException
 {
 }

@@ -13,18 +13,18 @@ use Bowline\Job\Node;
 use Bowline\Routing\LaidRun;
 use stdClass;
 
-/** What an edit of a flexible run comes to, as keys of its route in the shape of the file (Edit\SetRoute). */
+/** The results of edits of a flexible run, as keys of its route in the shape of the file (Edit\SetRoute). */
 final readonly class FlexibleEdit
 {
-    /** A curve that is turned into points runs within this of where it was, mm, in as few of them as will do. */
+    /** Largest distance between a curve and the fewest points that replace it, mm. */
     private const AS_IT_WAS = 1.0;
 
     private const MOST_POINTS = 24;
 
-    /** A direction that is held is told to a thousandth. */
+    /** Decimals of a direction that is held. */
     private const DIRECTION_DECIMALS = 3;
 
-    /** Turn of a chord by which a curve is followed when it is measured, radians: off by 2·10⁻⁴ of its radius. */
+    /** Turn of a chord when a curve is measured, radians: the error is 2·10⁻⁴ of its radius. */
     private const CHORD_TURN = 2 * M_PI / 180;
 
     public function __construct(private LaidRun $laid)
@@ -32,7 +32,7 @@ final readonly class FlexibleEdit
     }
 
     /**
-     * Led through a clamp besides, where it comes by nearest and the way it goes there.
+     * Returns the route led through one more clamp, where it passes nearest and in its direction there.
      *
      * @throws EditError
      */
@@ -61,9 +61,9 @@ final readonly class FlexibleEdit
     }
 
     /**
-     * With a point more, on the run.
+     * Returns the route with one more point on the run.
      *
-     * @param  float  $along  developed length of where it is, mm
+     * @param  float  $along  developed length of the point, mm
      *
      * @throws EditError when it is no smooth run
      */
@@ -84,7 +84,7 @@ final readonly class FlexibleEdit
     }
 
     /**
-     * A coordinate of a point, as the file has it.
+     * Returns a coordinate of a point as it stands in the file.
      *
      * @throws EditError when there is no such point, or it is a clamp
      */
@@ -96,7 +96,7 @@ final readonly class FlexibleEdit
     }
 
     /**
-     * With one coordinate of a point changed.
+     * Returns the route with one coordinate of a point changed.
      *
      * @throws EditError when there is no such point, or it is a clamp
      */
@@ -109,7 +109,7 @@ final readonly class FlexibleEdit
     }
 
     /**
-     * With the direction held in which it goes through a point now, or let go.
+     * Returns the route with the present direction at a point held, or released.
      *
      * @throws EditError when there is no such point, or it is a clamp
      */
@@ -175,10 +175,10 @@ final readonly class FlexibleEdit
     }
 
     /**
-     * The same shape the other way round; a smooth run with a direction of its own at a point keeps the direction, and
-     * its shape nearly: such a point has a knot behind it (Spline).
+     * Returns the same shape reversed. A smooth run with a direction at an inner point keeps the direction, but its
+     * shape changes a little, because the extra knot lies behind that point (Spline).
      *
-     * @return array<string, mixed> keys of the route; null where one is not said any more
+     * @return array<string, mixed> keys of the route; null for a key that is removed
      *
      * @throws EditError
      */
@@ -217,7 +217,7 @@ final readonly class FlexibleEdit
             }, $said->list('nudges'));
         }
         if ($said->find('through') !== null) {
-            // The length of a span stands with the clamp behind it, that of the last by itself.
+            // The length of a span is stored with the clamp behind it, that of the last by itself.
             $spans = array_reverse([
                 ...array_map(static fn (Node $gate): mixed => $gate->find('length')?->value, $said->list('through')),
                 $value('last_span'),
@@ -235,7 +235,7 @@ final readonly class FlexibleEdit
         return $turned;
     }
 
-    /** A point of a smooth run or a clamp that it goes through, gone through the other way. */
+    /** Returns a point or clamp of a smooth run passed in the opposite direction. */
     private static function turnedPoint(Node $point): mixed
     {
         if (! $point->value instanceof stdClass) {
@@ -262,7 +262,7 @@ final readonly class FlexibleEdit
         return $turned;
     }
 
-    /** Its points, as few as follow the curve it lies in: to be edited by hand from now on. */
+    /** Returns a smooth route with the fewest points that follow the present curve. */
     public function asPoints(): stdClass
     {
         $route = (object) ['kind' => 'flow', 'points' => []];
@@ -288,7 +288,7 @@ final readonly class FlexibleEdit
     }
 
     /**
-     * How far the smooth curve through points is off the run, at most.
+     * Returns the greatest distance between the smooth curve through points and the run, mm.
      *
      * @param  list<Vector>  $points
      */
@@ -307,10 +307,7 @@ final readonly class FlexibleEdit
         return $most;
     }
 
-    /**
-     * How far a point is off a curve, by the chords between its points; in plain numbers, since it is asked a thousand
-     * times.
-     */
+    /** Returns the distance of a point from the chords of a curve; plain floats, since it is asked a thousand times. */
     private static function off(Curve $curve, Vector $point): float
     {
         $least = INF;
@@ -339,7 +336,7 @@ final readonly class FlexibleEdit
     }
 
     /**
-     * Developed length of the place of the run nearest to a point, and its travel there.
+     * Returns the developed length of the point of the run nearest to another, and its direction there.
      *
      * @return array{float, Vector}
      */

@@ -20,9 +20,9 @@ use Bowline\Routing\Run;
 use stdClass;
 
 /**
- * When something is taken away, what hung on it stays where it was: a run's end at a port becomes an end at a bare
- * point, a clamp's stop the two points beside it, a tied corner a corner where it is; a run that followed another
- * gets corners of its own, and what was mounted on a panel stands where the panel held it.
+ * When an item is removed, what referred to it stays where it was: an end at a port becomes a bare point, the stop of a
+ * clamp becomes two points, a tied corner a free one; a run that followed another gets corners of its own, and what was
+ * mounted on a panel keeps its place in space.
  */
 final readonly class Loosening
 {
@@ -60,7 +60,7 @@ final readonly class Loosening
         try {
             $ports = RouteBook::site(new Node($fitted));
         } catch (JobError) {
-            // It is wrong in another way, and will be refused for that.
+            // The job is wrong in another way and will be refused for that.
             return $after;
         }
         $lostPorts = array_diff_key($this->site->ports, $ports->ports);
@@ -235,7 +235,7 @@ final readonly class Loosening
     }
 
     /**
-     * A clamp that a flexible run was led through: a smooth run goes on through the point, another hangs on without.
+     * Removes clamps from a flexible route: a smooth run continues through the point, any other hangs on without it.
      *
      * @param  list<string>  $clamps
      */
@@ -250,7 +250,7 @@ final readonly class Loosening
                     array_filter($node->list('through'), static fn (Node $one): bool => ! $isLost($one)),
                 ),
             );
-            // How the slack lay was told for other spans.
+            // The division of slack was for other spans.
             unset($route->last_span);
         }
         if (array_filter($node->list('points'), $isLost) !== []) {

@@ -17,8 +17,8 @@ use Bowline\Routing\Run;
 use stdClass;
 
 /**
- * A run that is still being laid ends in the open, on its last corner. When that corner moves, because the
- * run was changed or something it hangs on was, its end goes along; it does not stay behind as a leg back.
+ * The open end of a run that is being laid lies on its last corner. When that corner moves, the end moves with it
+ * instead of staying behind as a leg back.
  */
 final class OpenEnds
 {
@@ -42,14 +42,14 @@ final class OpenEnds
             $was = Job::readOnly($before, $isOne);
             $site = RouteBook::site(new Node($after));
         } catch (JobError) {
-            // It is wrong, and will be refused for that.
+            // The job is wrong and will be refused for that.
             return $after;
         }
         $fitted = clone $after;
         $fitted->runs = array_map(static function (Node $run) use ($was, $site): stdClass {
             $old = $was->runs[$run->find('id')?->text() ?? ''] ?? null;
 
-            // What has no corners has no last one, and may take long to lay.
+            // A run without corners has no last one, and may take long to lay.
             return $old === null || ! self::isOpen($run->object()) || $old->route->stopCount() === 0
                 ? $run->object()
                 : self::followed($run->object(), $site, $old->route->lay($old));

@@ -67,8 +67,8 @@ final readonly class PlaceEdit
     }
 
     /**
-     * A fitting turned and moved so that one of its ports meets another: face to face, on one axis. It turns no
-     * more than it must, and stands by itself from then on.
+     * Returns the pose of a fitting with one of its ports on another: face to face on one axis, with the smallest turn.
+     * It is no longer mounted on anything.
      */
     public function portOnto(Fitting $fitting, Port $own, Port $target): stdClass
     {
@@ -84,7 +84,7 @@ final readonly class PlaceEdit
         return $copy;
     }
 
-    /** A pose in the shape of the file. */
+    /** Returns a pose in the shape of the file. */
     public static function poseOf(Pose $pose): stdClass
     {
         $said = (object) ['at' => self::numbers($pose->at)];
@@ -97,7 +97,7 @@ final readonly class PlaceEdit
 
     private static function turn(Pose $pose): stdClass
     {
-        // Told about a positive axis where it is one: "30° about z", never "−30° about −z".
+        // Written about a positive axis where it is one: "30° about z" instead of "−30° about −z".
         $isNegative = str_starts_with($pose->about->axisName() ?? '+', '-');
         $about = $isNegative ? $pose->about->times(-1.0) : $pose->about;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Editing;
 
-/** An edit that reads the shape in which the run lies, and not only what was said: it has to be laid for it. */
+/** An edit that needs the run laid, not only its description. */
 interface ReadsShape extends RunEdit
 {
 }

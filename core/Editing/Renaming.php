@@ -7,10 +7,10 @@ namespace Bowline\Editing;
 use Bowline\Job\Node;
 use stdClass;
 
-/** A named value under another name: wherever an expression of the job uses it. */
+/** Renames a named value wherever an expression of the job uses it. */
 final class Renaming
 {
-    /** Keys whose texts are words, not numbers. */
+    /** Keys whose texts are words instead of expressions. */
     private const WORDS = [
         'id',
         'name',
@@ -81,7 +81,7 @@ final class Renaming
     private static function renamed(mixed $value, string $from, string $to): mixed
     {
         if (is_string($value)) {
-            // Not within a longer name, and not a function of the same name.
+            // Whole names only, and not the function of the same name.
             return preg_replace('/(?<![A-Za-z0-9_])'.preg_quote($from, '/').'(?![A-Za-z0-9_]|\s*\()/', $to, $value);
         }
         if (is_array($value)) {

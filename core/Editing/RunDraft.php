@@ -15,8 +15,8 @@ use Bowline\Routing\VertexPlace;
 use stdClass;
 
 /**
- * A copy of what the designer said about a run, for edits to change. They keep how it was said as far as that goes: a
- * point stays a point, an expression stays an expression, a leg along an axis stays along it.
+ * A copy of the description of a run, for edits to change. They keep its form as far as possible: a point stays a
+ * point, an expression an expression, a leg along an axis stays along it.
  */
 final class RunDraft
 {
@@ -45,7 +45,7 @@ final class RunDraft
     }
 
     /**
-     * Makes changes one after another.
+     * Applies changes one after another.
      *
      * @throws EditError when one of them cannot be made
      */
@@ -69,14 +69,14 @@ final class RunDraft
     }
 
     /**
-     * The part of a move that leaves the ties of some corners alone.
+     * Returns the part of a move that the ties of some corners allow.
      *
-     * @throws EditError when nothing of it does
+     * @throws EditError when nothing of it is allowed
      */
     public function allowed(Vector $by, int ...$vertices): Vector
     {
         $wish = $by;
-        // Two corners with ties of their own: what both allow, found by giving way to each in turn.
+        // Two corners with different ties: the common part is found by alternating projections.
         for ($turn = 0; $turn < 60; $turn++) {
             $before = $by;
             foreach ($vertices as $vertex) {
@@ -165,7 +165,7 @@ final class RunDraft
     }
 
     /**
-     * The route of a run that has corners of its own.
+     * Returns the route of a run with corners of its own.
      *
      * @throws EditError for any other
      */

@@ -14,10 +14,10 @@ use Bowline\Job\Site;
  */
 interface RunEdit extends RunChange
 {
-    /** What the change is called in `do` of its body. */
+    /** Returns the value of `do` in its body. */
     public static function word(): string;
 
-    /** What the step is called in the list of what can be undone; the run's name goes where the %s is. */
+    /** Returns the name of the step in the undo list, with %s for the name of the run. */
     public static function label(): string;
 
     /**

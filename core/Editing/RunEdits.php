@@ -8,7 +8,7 @@ use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 
-/** The edits of a run that there are. A new one is a line here. */
+/** The list of edits of a run. A new one is a line here. */
 final class RunEdits
 {
     /** @var list<class-string<RunEdit>> */

@@ -10,7 +10,7 @@ use Bowline\Job\FileValue;
 use Bowline\Routing\Vertex;
 use stdClass;
 
-/** The stops of a route in the shape of the job file, edited so that each keeps the way it was told. */
+/** The stops of a route in the shape of the job file; edits keep the form of each. */
 final class StopList
 {
     /** @var array<int, list<Vector>> where each stop's vertices are, by stop */
@@ -67,7 +67,7 @@ final class StopList
         }
     }
 
-    /** Tells a tied stop where its ties have put it, as it told itself: so that a move starts from there. */
+    /** Gives a tied stop the place of its solution, so that a move starts from there. */
     public function settle(int $stop): void
     {
         $object = $this->at($stop);
@@ -86,7 +86,7 @@ final class StopList
         }
     }
 
-    /** Tells the stop that comes after what is to be replaced by its place, when it was told by a step. */
+    /** Gives a stop that was relative to one that is replaced its absolute place. */
     public function loosenNext(int $index): void
     {
         $next = $this->all()[$index] ?? null;
@@ -114,7 +114,7 @@ final class StopList
         }
     }
 
-    /** Whether a stop moves along when the one before it does: what is level with something only does sideways. */
+    /** Whether a stop moves with the one before it; one that is level with something does so only sideways. */
     private function wouldFollow(stdClass $stop, int $index, Vector $by): bool
     {
         if (! isset($stop->until)) {
@@ -154,7 +154,7 @@ final class StopList
         }
     }
 
-    /** Puts a corner before stop $index, in the leg that ends at $vertex; the stop itself stays where it is. */
+    /** Inserts a corner before stop $index, in the leg that ends at $vertex; the stop itself stays in place. */
     public function insert(int $index, int $vertex, Vector $point): void
     {
         $stops = $this->all();
@@ -187,8 +187,8 @@ final class StopList
     }
 
     /**
-     * The stops in the opposite order, for a run that goes the other way: points stay points, clamps are gone
-     * through the other way, and every step is told anew from the corner that then comes before it.
+     * Reverses the stops of a run that is to go the other way: points stay points, clamps are passed the other way, and
+     * every step is rewritten from the corner that then precedes it.
      */
     public function reverse(): void
     {
@@ -207,7 +207,7 @@ final class StopList
         $this->route->stops = $reversed;
     }
 
-    /** Tells a stop by its step from the corner that came after it. */
+    /** Rewrites a stop as a step from the corner that came after it. */
     private function retellFrom(stdClass $stop, int $index): void
     {
         $own = $this->places[$index][0];
@@ -230,7 +230,7 @@ final class StopList
             : [];
     }
 
-    /** Moves the end of a leg that was told by direction and length, or until something. */
+    /** Moves the end of a leg given by direction and length, or until something. */
     private function restep(stdClass $stop, Vector $step, Vector $by): void
     {
         $along = $stop->along;
@@ -250,7 +250,7 @@ final class StopList
         $stop->by = self::components($step->plus($by));
     }
 
-    /** Tells a relative stop anew by its whole step, along an axis where it runs along one. */
+    /** Rewrites a relative stop by its whole step, along an axis where it is parallel to one. */
     private function retell(stdClass $stop, Vector $step): void
     {
         unset($stop->by, $stop->along, $stop->length, $stop->until);
@@ -300,7 +300,7 @@ final class StopList
         return $sum;
     }
 
-    /** An expression with a length added; one that was added before is taken together with it. */
+    /** Returns an expression plus a length; a constant that was added before is combined with it. */
     private static function sum(string $expression, float $add): string|int|float
     {
         if (abs($add) < Tolerance::NOTHING) {

@@ -9,22 +9,22 @@ use Bowline\Job\JobError;
 use Bowline\Job\Units;
 
 /**
- * A bend table as CSV, back into what it bends: a row a bend with straight, rotation, angle and radius; the last
- * straight in a row called “tail”, or as a row with a straight alone. A heading tells which column is which and
- * whether lengths are in mm or in; without one the columns are in that order, in the job's units. A row that
- * cannot be read is refused with the reason.
+ * Reads a bend table from CSV: a row a bend with straight, rotation, angle and radius; the last straight in a row
+ * called “tail”, or in a row with a straight alone. A heading names the columns and the unit of lengths, mm or in;
+ * without one the columns are in that order, in the units of the job. A row that cannot be read is refused with the
+ * reason.
  */
 final readonly class BendRows
 {
     private const MOST_ROWS = 500;
 
-    /** From this angle on a bend comes back on itself, degrees (job-file.md). */
+    /** Smallest angle of a bend that counts as a reversal, degrees (job-file.md). */
     private const REVERSAL = 179.5;
 
-    /** No straight, angle or radius is larger, in the units of the table. */
+    /** Largest straight, angle or radius, in the units of the table. */
     private const LARGEST = 1e7;
 
-    /** Words of a heading, and the column each means. */
+    /** Words of a heading and the column of each. */
     private const HEADINGS = [
         'straight' => 'straight',
         'rotation' => 'rotation',

@@ -11,7 +11,7 @@ use Bowline\Bending\Benders;
 use Bowline\Job;
 use Bowline\Routing\LaidRun;
 
-/** Writes what each bender at hand says to a run (schema/api.json, `benders`). */
+/** Writes whether each bender can bend a run (schema/api.json, `benders`). */
 final class BenderWriter
 {
     /** @return list<array<string, mixed>> */

@@ -15,9 +15,8 @@ use Bowline\Proposals\LineChains;
 use stdClass;
 
 /**
- * Existing lines brought in: a DXF drawing, or the CSV of a bend table or of vertices, told apart by what is in
- * it. What comes of it are runs in the shape of the job file, without id, name and stock, and remarks on what was
- * left out and why.
+ * Imports existing lines: a DXF drawing, or the CSV of a bend table or of vertices, recognised by their content. The
+ * results are runs in the shape of the job file without id, name and stock, and remarks on what was left out.
  */
 final class BroughtIn
 {
@@ -61,8 +60,8 @@ final class BroughtIn
     }
 
     /**
-     * The tube lies along +x from the origin, and its first bend turns towards +y; it is moved to its place as any run
-     * is.
+     * Lays the tube along +x from the origin with its first bend towards +y; it is moved to its place like any other
+     * run.
      *
      * @return array{list<array<string, mixed>>, list<string>}
      */

@@ -10,17 +10,17 @@ use Bowline\Job\StockKind;
 use Bowline\Job\Units;
 
 /**
- * A stock catalogue as CSV, both ways: a row a size, columns told by their heading. Lengths are in mm, or in inches
- * where the heading says `_in`. A row that cannot be taken is refused by itself, with the reason.
+ * Reads and writes a stock catalogue as CSV: a row a size, columns by their heading. Lengths are in mm, or in inches
+ * where the heading ends in `_in`. A row with an error is refused by itself, with the reason.
  */
 final readonly class CatalogueRows
 {
     public const LENGTHS = ['od', 'wall', 'radius', 'min_radius', 'min_straight'];
 
-    /** Of hoses and cables, and left empty elsewhere: kg/m, N·m², and how much shorter and longer under pressure, %. */
+    /** Columns of hoses and cables, empty for others: kg/m, N·m², and changes of length under pressure in %. */
     public const FLEXIBLE = ['moving_radius', 'mass', 'stiffness', 'pressure_shortest', 'pressure_longest'];
 
-    /** Its layers from the bore outwards, as "name outside diameter" with a semicolon between. */
+    /** Column of the layers from the bore outwards, as "name outside diameter" separated by semicolons. */
     public const LAYERS = 'layers';
 
     private const TEXTS = ['part_number', 'kind', 'name', 'standard'];
@@ -41,15 +41,15 @@ final readonly class CatalogueRows
 
     private const MOST_ROWS = 20000;
 
-    /** Rows that are refused by themselves; a table with more of them is no catalogue. */
+    /** Most rows that are refused one by one; a table with more is not a catalogue. */
     private const MOST_REFUSED = 2000;
 
-    /** No length, density or mass of a stock is larger, in the units of the catalogue. */
+    /** Largest length, density or mass, in the units of the catalogue. */
     private const LARGEST = 1e6;
 
     /**
-     * A cell that begins so is a formula to a spreadsheet; with apostrophes before it, it is told from one that had
-     * them itself.
+     * A cell that begins like this is a formula to a spreadsheet. Leading apostrophes are matched too, so that those of
+     * the text itself can be told apart.
      */
     private const RUNS = "/^'*[=+\\-@\t\r]/";
 
@@ -122,22 +122,22 @@ final readonly class CatalogueRows
     }
 
     /**
-     * A text that a spreadsheet would run as a formula, with an apostrophe before it, which a spreadsheet does not
-     * show.
+     * Returns a text with an apostrophe before it where a spreadsheet would run it as a formula; spreadsheets do not
+     * show the apostrophe.
      */
     private static function harmless(string $text): string
     {
         return preg_match(self::RUNS, $text) === 1 ? "'".$text : $text;
     }
 
-    /** A text as it was before it was made harmless. */
+    /** Returns a text as it was before that apostrophe was added. */
     private static function asItWas(string $cell): string
     {
         return str_starts_with($cell, "'") && preg_match(self::RUNS, substr($cell, 1)) === 1 ? substr($cell, 1) : $cell;
     }
 
     /**
-     * What is wrong with a row, as it would be with one of a file.
+     * Checks a row like one that was read from a file.
      *
      * @param  array<mixed>  $row
      *
@@ -201,7 +201,7 @@ final readonly class CatalogueRows
     }
 
     /**
-     * The layers that a cell tells.
+     * Returns the layers of a cell.
      *
      * @return list<array{name: string, od: float}>|null null when it cannot be read
      */

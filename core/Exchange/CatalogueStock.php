@@ -9,7 +9,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Values;
 use stdClass;
 
-/** A row of the stock catalogue as the stock of a job, and the other way. */
+/** Converts a row of the stock catalogue to a stock of the job file, and back. */
 final class CatalogueStock
 {
     /**

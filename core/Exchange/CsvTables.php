@@ -8,15 +8,15 @@ use Bowline\Job\Units;
 use Bowline\Solving\SolvedRun;
 
 /**
- * The tables of a run as CSV (RFC 4180): in the units of its job, inches as decimals; degrees; a decimal point, no
- * thousands. Their headings say the unit.
+ * Writes the tables of a run as CSV (RFC 4180): in the units of its job, inches as decimals; degrees; a decimal point
+ * and no thousands separator. The headings name the units.
  */
 final class CsvTables
 {
-    /** Enough digits to bend the same run again to a thousandth of a micron. */
+    /** Decimals, enough to bend the same run again to 1e-6 mm. */
     private const DECIMALS = 9;
 
-    /** A row a bend, then the straight after the last one, the length and the length to cut. */
+    /** Returns a row a bend, then the straight behind the last one, the length and the cut length. */
     public static function bends(SolvedRun $solved): string
     {
         $table = $solved->bendTable;
@@ -53,7 +53,7 @@ final class CsvTables
         return self::csv($rows);
     }
 
-    /** A row a vertex, corner to corner. */
+    /** Returns a row a vertex, corner to corner. */
     public static function vertices(SolvedRun $solved): string
     {
         $units = $solved->laid->run->units;

@@ -21,15 +21,15 @@ final class JobArchive
 {
     private const JOB = 'job.json';
 
-    /** Bytes of the job file in it at most; entries at most. */
+    /** Most bytes of the job file in an archive; most entries. */
     private const LARGEST_JOB = 64 * 1024 * 1024;
 
     private const MOST_ENTRIES = 1000;
 
-    /** Meshes are compressed lightly: 50 MB take about a second so, and three at the usual level. */
+    /** Compression level of meshes: 50 MB take about one second, and three at the default level. */
     private const COMPRESSION = 1;
 
-    /** Whether bytes are those of a ZIP. */
+    /** Whether bytes begin like a ZIP. */
     public static function isOne(string $bytes): bool
     {
         return str_starts_with($bytes, "PK\x03\x04");
@@ -132,7 +132,7 @@ final class JobArchive
         if ($zip->locateName($name) === false) {
             return null;
         }
-        // The size that an archive declares need not be true: no more than this is unpacked.
+        // The declared size may be false: no more than this is unpacked.
         $bytes = $zip->getFromName($name, $most + 1);
         if ($bytes === false || strlen($bytes) !== min($most + 1, $zip->statName($name)['size'] ?? 0)) {
             throw JobError::at('', sprintf('%s is damaged in this ZIP', $name));
@@ -159,9 +159,7 @@ final class JobArchive
         return $names;
     }
 
-    /**
-     * Where a mesh is kept in the archive: letters of its name that are none in every file system are written as `_`.
-     */
+    /** Returns the path of a mesh in the archive; characters that not every file system allows become `_`. */
     private static function entryOf(string $name): string
     {
         return 'meshes/'.preg_replace('/[^A-Za-z0-9_-]/', '_', $name).'.stl';

@@ -12,13 +12,13 @@ use Bowline\Routing\LaidRun;
 use Bowline\Routing\MovedPosition;
 use Bowline\Routing\Sweep;
 
-/** Writes what becomes of a run over the movement of what it hangs on (schema/solution.json, `movement`). */
+/** Writes a run over the movement of what holds it (schema/solution.json, `movement`). */
 final class MovementWriter
 {
-    /** A drawing of one position of many needs no more points than these. */
+    /** Most points of the curve of one position. */
     private const POINTS = 48;
 
-    /** Positions that tell nothing of their own are not written nearer to each other than this part of the movement. */
+    /** Least spacing of positions that are no extreme, as a share of the movement. */
     private const APART = 1 / 40;
 
     /** @return array<string, mixed>|null null when it does not move */
@@ -28,7 +28,7 @@ final class MovementWriter
         if ($sweep === null) {
             return null;
         }
-        // Where it does not reach it is drawn straight, and longer than it is.
+        // Where the run does not reach it is drawn as a straight longer than itself.
         $reaching = array_filter($sweep->positions, static fn (MovedPosition $one): bool => ($one->taut ?? 0.0) < 1.0);
         $lengths = array_map(
             static fn (MovedPosition $one): float => $one->laid->length(),

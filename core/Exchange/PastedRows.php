@@ -13,9 +13,9 @@ use Bowline\Job\Values;
 use stdClass;
 
 /**
- * Corners pasted from a spreadsheet: a row a vertex (x, y, z and perhaps a radius), or a row a leg
- * (direction, length and perhaps a radius). Numbers are read as in any field; a heading says at most the unit;
- * a row that cannot be read is refused by itself, with the reason.
+ * Reads corners pasted from a spreadsheet: a row a vertex (x, y, z and an optional radius), or a row a leg (direction,
+ * length and an optional radius). Numbers are read as in any field; a heading gives at most the unit; a row that cannot
+ * be read is refused by itself, with the reason.
  */
 final readonly class PastedRows
 {
@@ -44,7 +44,7 @@ final readonly class PastedRows
                             ? Units::inches()
                             : Units::millimetres())
                         : $units;
-                // The tables that Bowline writes number their rows.
+                // Tables written by Bowline number their rows.
                 $numbered = in_array(mb_strtolower($cells[0]), ['vertex', 'leg', 'corner', 'no', 'no.', '#'], true);
 
                 continue;

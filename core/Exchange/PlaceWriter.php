@@ -15,7 +15,7 @@ use Bowline\Job\Shape\Cylinder;
 use Bowline\Job\Site;
 use Bowline\Job\Surrounding;
 
-/** Writes where things stand, worked out, for whoever draws them (schema/api.json, `place`). */
+/** Writes the resolved places of items, for drawing (schema/api.json, `place`). */
 final class PlaceWriter
 {
     private const FACES = ['front', 'back', '+x', '-x', '+y', '-y', '+z', '-z'];
@@ -70,7 +70,7 @@ final class PlaceWriter
     /** @return array<string, mixed> */
     private static function clamp(Clamp $clamp): array
     {
-        // A clamp is drawn round its axis: turned so that its own z lies along it.
+        // A clamp is drawn about its axis: rotated so that its own z lies along it.
         $z = new Vector(0.0, 0.0, 1.0);
         $about =
             $z->cross($clamp->axis)->length() > Tolerance::PARALLEL

@@ -12,7 +12,7 @@ use Bowline\Geometry\SegmentVisitor;
 use Bowline\Geometry\Vector;
 
 /**
- * A segment of a path as schema/solution.json describes it.
+ * Writes a segment of a path (schema/solution.json).
  *
  * @implements SegmentVisitor<array<string, mixed>>
  */

@@ -38,11 +38,11 @@ final class SolutionWriter
     }
 
     /**
-     * The sets of a job: their length together, what is left of their budget, and how near each came to the one
+     * Writes the sets of a job: total length, what is left of the budget, and the difference of each from the common
      * length (schema/solution.json, `solvedSet`).
      *
      * @param  array<string, float>  $lengths  of the runs, mm, by id
-     * @param  list<string>  $waiting  ids of those that are not worked out yet, whose lengths are as said
+     * @param  list<string>  $waiting  ids of runs that are not solved yet, whose lengths are estimates
      * @return list<array<string, mixed>>
      *
      * @throws JobError
@@ -85,7 +85,7 @@ final class SolutionWriter
     }
 
     /**
-     * The same for while something is dragged: curves with fewer points.
+     * Writes a run with fewer points on its curves, for use during a drag.
      *
      * @return array<string, mixed>
      */
@@ -157,7 +157,7 @@ final class SolutionWriter
         ];
     }
 
-    /** How much of a row of the path table is straight: what bends, at whichever vertices, leave of it. */
+    /** Returns the straight of a row of the path table: what the bends at its vertices leave. */
     private static function straight(LaidRun $laid, int $vertex): float
     {
         foreach ($laid->legs as $leg) {
@@ -176,7 +176,7 @@ final class SolutionWriter
     }
 
     /**
-     * The rows of the path table: from each vertex to the next, with the straight that its bends leave.
+     * Returns the rows of the path table: from each vertex to the next, with the straight that the bends leave.
      *
      * @return list<array<string, mixed>>
      */
@@ -192,7 +192,7 @@ final class SolutionWriter
         for ($i = 1; $i < $counter; $i++) {
             $vertex = $laid->vertices[$i];
             $leg = $vertex->at->minus($laid->vertices[$i - 1]->at);
-            // Vertices that coincide have no direction between them.
+            // There is no direction between vertices that coincide.
             $leg = $leg->length() < Tolerance::COINCIDENT ? Vector::zero() : $leg;
             $isLead = $vertex->place === VertexPlace::FromLead
                 || ($vertex->place === VertexPlace::To && $laid->run->to->lead !== null);

@@ -7,13 +7,16 @@ namespace Bowline\Exchange;
 use Bowline\Body\Mesh;
 use Bowline\Job\JobError;
 
-/** Binary STL: an 80-byte header, a count, then per triangle its normal, its three corners and two spare bytes. */
+/**
+ * Writes binary STL: an 80-byte header, the count, then for each triangle its normal, its three corners and two unused
+ * bytes.
+ */
 final class StlWriter
 {
-    /** Where the count of triangles stands. */
+    /** Offset of the count of triangles. */
     private const COUNT_AT = 80;
 
-    /** Triangles of one file at most: 150 MB. */
+    /** Most triangles of a file: 150 MB. */
     private const MAX_TRIANGLES = 3_000_000;
 
     /**
@@ -23,7 +26,7 @@ final class StlWriter
      */
     public static function write(iterable $meshes, string $title): string
     {
-        // A binary file must not begin with "solid", which is how the text form is told apart.
+        // A binary file must not begin with "solid", which marks the text form.
         $stl = str_pad(substr('Bowline STL, mm: '.preg_replace('/[^\x20-\x7e]/', '?', $title), 0, 80), 80);
         $count = 0;
         $stl .= pack('V', $count);

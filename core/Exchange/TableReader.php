@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 /**
- * Reads a table that was saved as CSV (RFC 4180), with commas, semicolons or tabs, or pasted from a spreadsheet. Rows
- * without any text are left out.
+ * Reads a table from CSV (RFC 4180) with commas, semicolons or tabs, or pasted from a spreadsheet. Empty rows are
+ * skipped.
  */
 final class TableReader
 {
-    /** A cell that goes on over more lines than these has lost its closing quote. */
+    /** Most lines of a cell; one with more has lost its closing quote. */
     private const MOST_LINES_A_CELL = 50;
 
     /**
-     * A table whose heading tells the separator of all rows, which may have others within their cells.
+     * Reads a table whose heading decides the separator of all rows.
      *
      * @return list<TableRow>
      */
@@ -24,7 +24,7 @@ final class TableReader
     }
 
     /**
-     * Rows with or without a heading, each with a separator of its own.
+     * Reads rows with or without a heading, each with its own separator.
      *
      * @return list<TableRow>
      */
@@ -66,10 +66,10 @@ final class TableReader
     }
 
     /**
-     * Splits CSV into its records: a line break between quotes belongs to its cell. Quotes that are opened and never
-     * closed end with their line, so that one of them does not swallow the rest of the file.
+     * Splits CSV into records: a line break between quotes belongs to its cell. A quote without a closing one ends with
+     * its line, so that it does not swallow the rest of the file.
      *
-     * @return list<array{int, string}> the line each begins in, from 1, and its text
+     * @return list<array{int, string}> number of the first line, from 1, and text of each record
      */
     private static function records(string $text): array
     {

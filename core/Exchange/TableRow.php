@@ -7,7 +7,7 @@ namespace Bowline\Exchange;
 /** A row of a table as text. */
 final readonly class TableRow
 {
-    /** Characters of a row that are shown with the reason why it was refused. */
+    /** Characters of a row that are quoted with the reason for refusing it. */
     private const SHOWN = 80;
 
     /**
@@ -28,9 +28,9 @@ final readonly class TableRow
     }
 
     /**
-     * A number as people write it: with a true minus, a degree sign, or a decimal comma.
+     * Returns a cell as a number; a minus sign, a degree sign and a decimal comma are understood.
      *
-     * @return float|null null when the cell has none
+     * @return float|null null when the cell is not a number
      */
     public function number(?int $column): ?float
     {

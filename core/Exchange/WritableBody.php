@@ -9,10 +9,10 @@ use Bowline\Job\JobError;
 use Bowline\Rules\Finding;
 use Bowline\Solving\SolvedRun;
 
-/** The body of a solved run that may be written to a file. */
+/** Returns the body of a solved run, where it may be written to a file. */
 final class WritableBody
 {
-    /** Rules that say why a body folds over, the plainest first. */
+    /** Rules that report a body that folds, the plainest first. */
     private const FOLDING = ['section-fold', 'leg-room', 'reversal', 'bend-radius'];
 
     /**

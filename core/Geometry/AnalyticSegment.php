@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Geometry;
 
-/** What a line and an arc have in common: they are known exactly from their two ends. */
+/** Shared by lines and arcs, which are known exactly from their two ends. */
 trait AnalyticSegment
 {
     public function points(Chord $chord): array

@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace Bowline\Geometry;
 
 /**
- * A piece of a path that is neither straight nor an arc: points that follow it closely, with the true direction
- * and curvature at each, so that nothing is judged by facets.
+ * A segment that is neither straight nor an arc: dense points with the true direction and curvature at each, so that
+ * nothing is judged by facets.
  */
 final readonly class Curve implements Segment
 {
-    /** A numerical safeguard: keeps a division by a share of nothing from being one by 0. */
+    /** A numerical safeguard against division by 0. */
     private const SMALLEST_SHARE = 1e-300;
 
-    /** Where it turns more than so between two points (by the cosine), it has a corner there. */
+    /** Cosine of the turn between two points beyond which there is a corner. */
     private const SMOOTH = 0.99;
 
-    /** Into so many pieces at least it is cut where it has no more points than needed. */
+    /** Fewest pieces of a curve that was thinned out. */
     private const SPARSE = 40;
 
     /**
@@ -39,7 +39,7 @@ final readonly class Curve implements Segment
     ) {
     }
 
-    /** A straight, where a curve has no room to be one. */
+    /** Returns a straight, where there is no room for a curve. */
     public static function straight(Vector $from, Vector $to): self
     {
         $way = $to->minus($from);
@@ -70,7 +70,7 @@ final readonly class Curve implements Segment
         if ($out->dot($in) < self::SMOOTH) {
             return $from->plus($to->minus($from)->times($s));
         }
-        // Cubic between the two places and directions.
+        // Cubic between the two points and directions.
         $span = $this->along[$index + 1] - $this->along[$index];
 
         return $from->times((1 + 2 * $s) * (1 - $s) ** 2)->plus($out->times($span * $s * (1 - $s) ** 2))
@@ -78,9 +78,10 @@ final readonly class Curve implements Segment
     }
 
     /**
-     * With no more points than a hand that drags it needs.
+     * Returns a copy with fewer points, for use during a drag.
      *
-     * @param  float  $turn  radians from one to the next, at most; where it hardly turns they are not far apart either
+     * @param  float  $turn  largest turn between two points, radians; where it hardly turns their distance is limited
+     *     too
      */
     public function sparser(float $turn): self
     {
@@ -110,7 +111,7 @@ final readonly class Curve implements Segment
         );
     }
 
-    /** All that it turns, whichever way, radians. */
+    /** Returns the total turn of its direction, radians. */
     public function turning(): float
     {
         $turning = 0.0;
@@ -156,7 +157,7 @@ final readonly class Curve implements Segment
     }
 
     /**
-     * How many pieces, also fractions of one, each part between two of its points asks for, by what it turns.
+     * Returns the number of pieces, as a fraction, that each interval between two points needs for its turn.
      *
      * @return list<float>
      */
@@ -206,7 +207,7 @@ final readonly class Curve implements Segment
         );
     }
 
-    /** The nearest of its points, made better between the two beside it by golden section. */
+    /** Takes the nearest of its points and refines it between its neighbours by golden section. */
     public function closestTo(Vector $point): float
     {
         $nearest = 0;
@@ -235,7 +236,7 @@ final readonly class Curve implements Segment
         return $this->leastAt;
     }
 
-    /** Small turns one after another, from point to point of it. */
+    /** Composed of small turns from point to point. */
     public function carried(Vector $direction, float $along): Vector
     {
         $last = $this->directions[0];

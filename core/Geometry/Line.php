@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Geometry;
 
-/** A straight piece of a path. */
+/** A straight segment of a path. */
 final readonly class Line implements Segment
 {
     use AnalyticSegment;

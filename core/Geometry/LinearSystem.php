@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace Bowline\Geometry;
 
-/** As many linear equations as unknowns, few enough to be solved one after another. */
+/** A small square system of linear equations. */
 final readonly class LinearSystem
 {
-    /**
-     * A numerical safeguard: a smaller pivot is taken as this, so that a singular system gives large numbers, not none.
-     */
+    /** A numerical safeguard: smaller pivots are replaced by this, so that a singular system has a large solution. */
     private const SMALLEST_PIVOT = 1e-14;
 
     /**
-     * By Gauss, with the largest pivot. One that has no answer gives large numbers, which nobody takes.
+     * Solves by Gaussian elimination with row pivoting. A singular system has a large solution, which callers reject.
      *
      * @param  array<int, array<float>>  $m
      * @param  array<int, float>  $b

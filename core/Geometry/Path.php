@@ -6,7 +6,7 @@ namespace Bowline\Geometry;
 
 use LogicException;
 
-/** The centreline of a run: pieces that follow one another without a gap. */
+/** The centreline of a run: consecutive segments without gaps. */
 final readonly class Path
 {
     public float $length;
@@ -17,7 +17,7 @@ final readonly class Path
         $this->length = array_sum(array_map(static fn (Segment $segment): float => $segment->length(), $segments));
     }
 
-    /** Smallest radius along the whole path, null when it is straight throughout. */
+    /** Returns the smallest radius of the path; null when it is straight throughout. */
     public function leastRadius(): ?float
     {
         $least = INF;
@@ -29,7 +29,7 @@ final readonly class Path
     }
 
     /**
-     * Points along it, its ends among them, so that no chord between two stands off it by more than told.
+     * Returns points along it, ends included, with chords within the tolerance.
      *
      * @return list<Vector>
      */
@@ -43,7 +43,7 @@ final readonly class Path
         return $points;
     }
 
-    /** The point $along millimetres from the start; beyond an end, that at the end. */
+    /** Returns the point at a developed length in mm; beyond an end, that end. */
     public function pointAt(float $along): Vector
     {
         [$segment, $own] = $this->at($along) ?? throw new LogicException('A path without segments has no points.');
@@ -51,7 +51,7 @@ final readonly class Path
         return $segment->pointAt($own);
     }
 
-    /** Unit direction of travel $along millimetres from the start; beyond an end, that at the end. */
+    /** Returns the unit direction of travel at a developed length in mm; beyond an end, that at the end. */
     public function directionAt(float $along): Vector
     {
         $at = $this->at($along);
@@ -59,7 +59,7 @@ final readonly class Path
         return $at === null ? new Vector(1.0, 0.0, 0.0) : $at[0]->directionAt($at[1]);
     }
 
-    /** Developed length of the place on it that is nearest to a point, mm; of equally near ones the first. */
+    /** Returns the developed length of the point nearest to another, mm; of equally near ones the first. */
     public function closestTo(Vector $point): float
     {
         $nearest = $start = 0.0;
@@ -84,9 +84,9 @@ final readonly class Path
     }
 
     /**
-     * The curves in it.
+     * Returns its curves.
      *
-     * @return list<array{float, Curve, int}> developed length at which it begins, mm; the curve; number of the segment
+     * @return list<array{float, Curve, int}> developed length of its start in mm, the curve, and index of the segment
      */
     public function curves(): array
     {

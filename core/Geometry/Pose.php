@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Geometry;
 
-/**
- * Where something stands: first turned about an axis through its own origin, then moved to a point.
- */
+/** The position of a thing: a rotation about an axis through its own origin, then a translation. */
 final readonly class Pose
 {
     private function __construct(
@@ -33,7 +31,7 @@ final readonly class Pose
     }
 
     /**
-     * Turned further where it stands: the product of the two turns as unit quaternions.
+     * Returns the pose rotated further in place: the product of the two rotations as unit quaternions.
      *
      * @param  Vector  $about  unit, in space
      * @param  float  $angle  radians
@@ -53,7 +51,7 @@ final readonly class Pose
             : new self($this->at, $v->unit(), $half > M_PI_2 ? 2 * $half - 2 * M_PI : 2 * $half);
     }
 
-    /** The same thing when its frame itself stands somewhere: carried by what it is mounted on. */
+    /** Returns the pose in space of a thing that is mounted in a frame. */
     public function within(self $frame): self
     {
         $turned = $frame->angle === 0.0 ? $this : $this->turnedBy($frame->about, $frame->angle);
@@ -61,7 +59,7 @@ final readonly class Pose
         return new self($frame->point($this->at), $turned->about, $turned->angle);
     }
 
-    /** A point of space, in the thing's own frame. */
+    /** Returns a point of space in the frame of the thing. */
     public function ownPoint(Vector $point): Vector
     {
         return $this->ownDirection($point->minus($this->at));
@@ -72,13 +70,13 @@ final readonly class Pose
         return $this->angle === 0.0 ? $direction : $direction->turnedAbout($this->about, -$this->angle);
     }
 
-    /** A point of the thing's own frame, in space. */
+    /** Returns a point of the frame of the thing in space. */
     public function point(Vector $own): Vector
     {
         return $this->direction($own)->plus($this->at);
     }
 
-    /** A direction of the thing's own frame, in space. */
+    /** Returns a direction of the frame of the thing in space. */
     public function direction(Vector $own): Vector
     {
         return $this->angle === 0.0 ? $own : $own->turnedAbout($this->about, $this->angle);

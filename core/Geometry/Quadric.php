@@ -66,7 +66,7 @@ final readonly class Quadric
         return $this->radius;
     }
 
-    /** The point of it that is nearest to another; where several are, always the same. */
+    /** Returns its point nearest to another; where several are, always the same one. */
     public function nearest(Vector $point): Vector
     {
         $from = $point->minus($this->centre);
@@ -89,10 +89,10 @@ final readonly class Quadric
     }
 
     /**
-     * One of the straight lines that a cylinder or a cone consists of.
+     * Returns one of the rulings of a cylinder or a cone.
      *
-     * @param  float  $turn  radians about the axis
-     * @return array{Vector, Vector} a point of it and its unit direction; the apex is the point of all lines of a cone
+     * @param  float  $turn  angle about the axis, radians
+     * @return array{Vector, Vector} a point and the unit direction; of a cone the point is the apex
      */
     public function line(float $turn): array
     {
@@ -105,7 +105,7 @@ final readonly class Quadric
     }
 
     /**
-     * What its equation comes to along a line: A + B·t + C·t².
+     * Returns the coefficients of its equation along a line: A + B·t + C·t².
      *
      * @param  Vector  $direction  unit
      * @return array{float, float, float}
@@ -122,7 +122,7 @@ final readonly class Quadric
         ];
     }
 
-    /** Whether it is the same surface as another: it has some of its lines whole. */
+    /** Whether it is the same surface as another, so that they share whole rulings. */
     public function isSame(self $other): bool
     {
         if ($this->isSphere() || $other->isSphere()) {
@@ -137,7 +137,7 @@ final readonly class Quadric
         return true;
     }
 
-    /** Its equation at a point, over the size of its gradient: about the distance to it, mm. */
+    /** Returns the value of its equation divided by the size of its gradient: about the distance, mm. */
     public function off(Vector $point): float
     {
         $w = $point->minus($this->centre);
@@ -148,10 +148,10 @@ final readonly class Quadric
     }
 
     /**
-     * Where a line meets it, in order; where it only touches it, twice the same.
+     * Returns where a line meets it, in order; a tangent line twice in one point.
      *
      * @param  Vector  $direction  unit
-     * @return list<float>|null distances along the line from its point; null when all of it lies on the surface
+     * @return list<float>|null distances along the line; null when the whole line lies on the surface
      */
     public function meets(Vector $from, Vector $direction): ?array
     {
@@ -167,7 +167,7 @@ final readonly class Quadric
         }
         $discriminant = $b * $b - 4 * $a * $c;
         if ($discriminant < 0.0) {
-            // A line that touches within rounding meets.
+            // A line that touches within rounding counts as meeting.
             if ($discriminant < -Tolerance::SAFEGUARD * $size * $size) {
                 return [];
             }

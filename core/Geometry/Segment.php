@@ -4,84 +4,81 @@ declare(strict_types=1);
 
 namespace Bowline\Geometry;
 
-/** One piece of a path, travelled from its start to its end. */
+/** One piece of a path, from its start to its end. */
 interface Segment
 {
     public function start(): Vector;
 
     public function end(): Vector;
 
-    /** Developed length in millimetres. */
+    /** Returns the developed length in mm. */
     public function length(): float;
 
-    /** The point $along millimetres from the start. */
+    /** Returns the point at a distance from the start, mm. */
     public function pointAt(float $along): Vector;
 
-    /** Unit direction of travel $along millimetres from the start. */
+    /** Returns the unit direction of travel at a distance from the start, mm. */
     public function directionAt(float $along): Vector;
 
     /**
-     * Developed lengths at which to divide it so that nothing that runs beside it stands off its chords by more than
-     * told.
+     * Returns the developed lengths that divide it so that chords beside it are within the tolerance.
      *
-     * @param  float  $offset  how far beside it, mm: half a tube, or 0 for the centre line itself
-     * @return non-empty-list<float> without the start; its length is the last
+     * @param  float  $offset  distance from the centreline, mm: half a tube, or 0 for the centreline itself
+     * @return non-empty-list<float> without the start; the last is its length
      */
     public function places(Chord $chord, float $offset = 0.0): array;
 
-    /** How many places there are, as a float: there may be more than an integer holds, or than memory does. */
+    /** Returns the number of places as a float, since it may exceed an integer or the memory. */
     public function countPlaces(Chord $chord, float $offset = 0.0): float;
 
     /**
-     * Points along it, without its start and with its end, so that no chord between two stands off it by more than
-     * told.
+     * Returns points along it, without its start and with its end, with chords within the tolerance.
      *
      * @return non-empty-list<Vector>
      */
     public function points(Chord $chord): array;
 
     /**
-     * Developed lengths, mm, from 0 to the length, at which its points and directions are given exactly.
+     * Returns the developed lengths, mm, at which its points and directions are exact, from 0 to its length.
      *
-     * @return list<float> two at least
+     * @return list<float> at least two
      */
     public function knots(): array;
 
-    /** The same points, travelled from the end to the start. */
+    /** Returns the same segment from its end to its start. */
     public function reversed(): self;
 
-    /** Developed length of the place on it that is nearest to a point, mm. */
+    /** Returns the developed length of the point nearest to another, mm. */
     public function closestTo(Vector $point): float;
 
-    /** Smallest radius of curvature, INF for a straight. */
+    /** Returns the smallest radius of curvature, mm; INF for a straight. */
     public function leastRadius(): float;
 
-    /** Developed length where its radius is smallest, mm. */
+    /** Returns the developed length of its smallest radius, mm. */
     public function tightestAt(): float;
 
-    /** All that its direction turns, whichever way, radians. */
+    /** Returns the total turn of its direction, radians. */
     public function turning(): float;
 
     /**
-     * Curvature vector: from a place on it towards its centre of curvature, 1/mm long.
+     * Returns the curvature vector, 1/mm, which points to the centre of curvature.
      *
-     * @param  float  $along  developed length of the place, mm
+     * @param  float  $along  developed length, mm
      * @return Vector|null null where curvature is known at points only
      */
     public function bendingAt(float $along): ?Vector;
 
     /**
-     * A direction square to its start after it has been carried along it without turning about it (parallel
-     * transport).
+     * Carries a direction perpendicular to its start along it by parallel transport.
      *
-     * @param  float  $along  developed length up to which it is carried, mm
+     * @param  float  $along  developed length to carry it to, mm
      */
     public function carried(Vector $direction, float $along): Vector;
 
     /**
-     * The same with no more points than a hand that drags it needs.
+     * Returns a copy with fewer points, for use during a drag.
      *
-     * @param  float  $turn  radians from one point to the next, at most
+     * @param  float  $turn  largest turn between two points, radians
      */
     public function sparser(float $turn): self;
 

@@ -6,7 +6,7 @@ namespace Bowline\Job;
 
 use Bowline\Geometry\Vector;
 
-/** Which stops move together, and along which unit direction, to bring a run to its length. */
+/** The stops that move together, and the unit direction, to bring a run to its length. */
 final readonly class Adjustment
 {
     /** @param  non-empty-list<int>  $stops  0-based */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
-/** How a stock is bent: the radius used by default, what it can stand, and what bending does to its length. */
+/** How a stock is bent: its default radius, its limits, and the change of length by bending. */
 final readonly class BendPractice
 {
     /**

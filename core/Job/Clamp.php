@@ -7,7 +7,7 @@ namespace Bowline\Job;
 use Bowline\Geometry\Vector;
 use stdClass;
 
-/** What holds a run: it goes through the clamp's centre on the clamp's axis. Millimetres. */
+/** A clamp: a run passes its centre on its axis. Millimetres. */
 final readonly class Clamp
 {
     /**
@@ -28,8 +28,8 @@ final readonly class Clamp
     }
 
     /**
-     * With `on`, its centre and axis are in the frame of what it is mounted on; with `stand_off` beside that, its
-     * centre is that far off a face of it (`face`; the front of a panel when it is not said).
+     * Reads a clamp. With `on`, its centre and axis are in the frame of what it is mounted on; with `stand_off` as
+     * well, its centre is that far off a face of it (`face`; the front of a panel by default).
      *
      * @param  array<string, Surrounding>  $surroundings
      *

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
-/** The centre-line radius asked for at a corner: a length, or a multiple of the outside diameter. */
+/** The centre-line radius given for a corner: a length, or a multiple of the outside diameter. */
 final readonly class CornerRadius
 {
     private function __construct(

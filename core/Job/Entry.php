@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Bowline\Job;
 
 /**
- * What somebody types into a number field, turned into a number of the job file: `12`, `12 mm`, `1/2"`,
- * `1 3/8 in`, `4 ft`, arithmetic, named values with or without a leading `=`.
+ * Turns what is typed into a number field into a value of the job file: `12`, `12 mm`, `1/2"`, `1 3/8 in`, `4 ft`,
+ * arithmetic, named values with or without a leading `=`.
  */
 final readonly class Entry
 {
@@ -32,7 +32,7 @@ final readonly class Entry
         if (mb_strlen($typed) > self::LONGEST) {
             throw JobError::at('', 'this is too long for a number');
         }
-        // What is no arithmetic is refused in the words of the job file.
+        // Text that is not arithmetic is refused with the messages of the job file.
         $expression = EntryParser::expression($typed, $units) ?? EntryParser::plain($typed);
         $value = $values->number(new Node($expression));
 

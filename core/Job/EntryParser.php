@@ -41,7 +41,7 @@ final class EntryParser
 
     private const FUNCTIONS = ['min', 'max', 'abs', 'sqrt', 'round', 'sin', 'cos', 'tan'];
 
-    /** Signs that are written in several ways, in the one that is read. */
+    /** Characters that are written in several ways, and the one that is parsed. */
     private const SAME_SIGNS = [
         '×' => '*',
         '·' => '*',
@@ -102,15 +102,15 @@ final class EntryParser
         return trim($parser->units === null ? $whole['text'] : $parser->asLength($whole)['text']);
     }
 
-    /** The text with every sign in the one way in which it is read. */
+    /** Returns the text with every such character replaced. */
     public static function plain(string $typed): string
     {
         $text = strtr($typed, self::SAME_SIGNS);
-        // A fraction of one character may stand close to its whole number: 1½.
+        // A fraction of one character may follow its whole number directly: 1½.
         $text = (string) preg_replace('/(?<=\d)\s*(?='.implode('|', array_keys(self::VULGAR)).')/u', ' ', $text);
         $text = strtr($text, self::VULGAR);
 
-        // A comma between digits is how half the world writes a decimal point; inside brackets it parts numbers.
+        // A comma between digits is a decimal comma; inside brackets it separates arguments.
         return str_contains($text, '(') ? $text : (string) preg_replace('/(?<=\d),(?=\d)/', '.', $text);
     }
 
@@ -148,7 +148,7 @@ final class EntryParser
             if (! $isDivided && $left['isLength'] && $right['isLength'] && ! $left['isName'] && ! $right['isName']) {
                 throw JobError::at('', 'a length times a length is no length');
             }
-            // A length over a length is a plain number; named values may be either.
+            // A length divided by a length is a plain number; named values may be either.
             $isRatio = $isDivided && $left['isLength'] && $right['isLength'] && ! $left['isName'] && ! $right['isName'];
             $left = self::part(
                 $left['text'].$match[0].$right['text'],
@@ -249,7 +249,7 @@ final class EntryParser
     }
 
     /**
-     * A number, mixed number or fraction, with its unit or without; feet with inches behind them are one measure.
+     * Parses a number, mixed number or fraction, with or without a unit; feet followed by inches are one measure.
      *
      * @return Part|null
      */
@@ -278,7 +278,7 @@ final class EntryParser
         return self::part((string) json_encode(round($length, 9)), true, false);
     }
 
-    /** Inches that follow feet: beside them, or joined to them by a hyphen without spaces. */
+    /** Parses inches behind feet: separated by a space, or joined by a hyphen without spaces. */
     private function inchesBehindFeet(int $start): float
     {
         $before = $this->at;
@@ -305,7 +305,7 @@ final class EntryParser
         return 0.0;
     }
 
-    /** A decimal, a fraction or a mixed number. */
+    /** Parses a decimal, a fraction or a mixed number. */
     private function number(bool $mayBeMixed = true): ?float
     {
         $mixed = $mayBeMixed ? $this->peek(self::MIXED) : null;
@@ -326,8 +326,8 @@ final class EntryParser
     }
 
     /**
-     * Whether a number and a fraction behind it are one mixed number. A hyphen joins them where it has no space on
-     * either side, and takes the fraction away where it has one on both.
+     * Whether a number and a fraction behind it are one mixed number. A hyphen without spaces joins them, one with
+     * spaces on both sides subtracts.
      *
      * @param  array<array-key, string>  $mixed
      *
@@ -362,7 +362,7 @@ final class EntryParser
     }
 
     /**
-     * Within brackets a named value may be a length or a count: what is added to it has to say its unit.
+     * Refuses, within brackets, a plain number added to a named value, which may be a length or a count.
      *
      * @param  Part  $left
      * @param  Part  $right
@@ -383,7 +383,7 @@ final class EntryParser
         );
     }
 
-    /** Whether a unit follows so many characters on. */
+    /** Whether a unit follows at this offset. */
     private function isWholeMeasure(int $length): bool
     {
         return $this->peekUnit($length) !== '';
@@ -412,7 +412,7 @@ final class EntryParser
     }
 
     /**
-     * Makes lengths of plain numbers where any of them is a length.
+     * Turns plain numbers into lengths where any of the parts is a length.
      *
      * @param  non-empty-list<Part>  $parts
      * @return non-empty-list<Part>

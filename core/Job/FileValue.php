@@ -6,13 +6,13 @@ namespace Bowline\Job;
 
 use Bowline\Geometry\Vector;
 
-/** Numbers as they are written into a job file: as a designer would have typed them, without the dust of rounding. */
+/** Numbers as they are written to a job file: as a designer would type them, without rounding errors. */
 final class FileValue
 {
-    /** A millionth of a micron, and far more than a double has of a length in a job. */
+    /** Decimals: 1e-9 mm, more than the accuracy of a length in a job. */
     private const DECIMALS = 9;
 
-    /** Whole numbers up to here are exact as doubles, and are written without a decimal point. */
+    /** Largest whole number that a double holds exactly and that is written without a decimal point. */
     private const LARGEST_WHOLE = 1e15;
 
     public static function roundForFile(float $number): int|float

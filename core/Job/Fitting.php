@@ -10,7 +10,7 @@ use Bowline\Job\Part\PartReader;
 use Bowline\Job\Part\Solid;
 use Bowline\Job\Shape\ShapeReader;
 
-/** What runs are joined to: a pump, a filter, a tank; simple bodies and its ports. */
+/** A thing that runs connect to: a pump, a filter, a tank; simple bodies and its ports. */
 final readonly class Fitting
 {
     /**

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
-/** A length that a run must have, and what may give so that it has it. */
+/** A length that a run must have, and which stops may move to reach it. */
 final readonly class FixedLength
 {
-    /** Tolerance of a length that was not held before, mm. */
+    /** Default tolerance, mm. */
     public const TOLERANCE = 1;
 
     public function __construct(

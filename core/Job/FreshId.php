@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
-/** Ids for new items, made from what people call them. */
+/** Ids for new items, made from their names. */
 final class FreshId
 {
     private const LONGEST = 60;
 
-    /** Endings of HTML's names for letters with a mark, behind the letter: `uuml`, `ccaron`. */
+    /** Endings of HTML's names for letters with a diacritic, behind the letter: `uuml`, `ccaron`. */
     private const MARKS = 'acute|breve|caron|cedil|circ|dblac|dot|grave|macr|midot|ogon|ring|slash|strok|tilde|uml';
 
     /** @param  list<string>  $taken  ids that are there already */
@@ -30,7 +30,10 @@ final class FreshId
         return $id;
     }
 
-    /** "u" of "ü"; a letter that is no Latin one with a mark as it is. PHP has no such table without an extension. */
+    /**
+     * Returns "u" for "ü"; any letter that is not a Latin one with a diacritic unchanged. PHP has no such table without
+     * an extension.
+     */
     private static function withoutMark(string $letter): string
     {
         $name = htmlentities($letter, ENT_NOQUOTES | ENT_HTML5, 'UTF-8');

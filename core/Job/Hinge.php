@@ -7,7 +7,7 @@ namespace Bowline\Job;
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
 
-/** A line in the frame of a thing, about which it is swung. */
+/** A line in the frame of a thing, about which it swings. */
 final readonly class Hinge
 {
     /**
@@ -31,7 +31,7 @@ final readonly class Hinge
         );
     }
 
-    /** Where the thing stands when it is swung, of where it stands when it is not. */
+    /** Returns the pose of the swung thing from that of the thing as placed. */
     public function swing(Pose $pose): Pose
     {
         $turn = Pose::turned(Vector::zero(), $this->axis, $this->angle);

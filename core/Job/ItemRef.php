@@ -46,7 +46,7 @@ final readonly class ItemRef
     }
 
     /**
-     * What a place in a job file may be: "fitting.port", or the id of a clamp.
+     * Returns what a place in a job file may refer to: "fitting.port", or the id of a clamp.
      *
      * @return list<self>
      */
@@ -55,7 +55,7 @@ final readonly class ItemRef
         return [new self('clamps', $place), self::fitting(PortName::of($place)->fitting)];
     }
 
-    /** A text that no other item of a job has. */
+    /** Returns a text that is unique in the job. */
     public function key(): string
     {
         return $this->isAll ? $this->list.' *' : $this->list.'/'.$this->id;

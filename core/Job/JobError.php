@@ -6,7 +6,7 @@ namespace Bowline\Job;
 
 use RuntimeException;
 
-/** Something in a job is wrong and cannot be solved: where (a JSON pointer) and why (plain words). */
+/** An error in a job that prevents solving: where (a JSON pointer) and why. */
 final class JobError extends RuntimeException
 {
     private function __construct(

@@ -7,20 +7,20 @@ namespace Bowline\Job;
 use JsonException;
 use stdClass;
 
-/** The job file as text: decoded, and checked for its shape against the schema. */
+/** The job file as text: decoded, and checked against the schema. */
 final class JobFile
 {
     public const FORMAT = 'bowline-job';
 
-    /** What is written; 2 brought relations, parts, panels, meshes, sets and benders, and still reads all of 1. */
+    /** The version that is written; 2 added relations, parts, panels, meshes, sets and benders, and reads all of 1. */
     public const VERSION = 2;
 
     public const VERSIONS_READ = [1, 2];
 
-    /** Deeper than any job; keeps hostile files from exhausting the parser. */
+    /** Deepest nesting; keeps hostile files from exhausting the parser. */
     private const DEPTH = 64;
 
-    /** Keys that version 2 brought: a file without any of them is written as version 1, which older programs read. */
+    /** Keys that version 2 added: a file without any of them is written as version 1 for older programs. */
     private const OF_VERSION_2 = [
         'show_fraction',
         'revision',
@@ -53,7 +53,7 @@ final class JobFile
         'pull', 'start_held', 'end_held', 'nudges', 'strand', 'apart',
     ];
 
-    /** The text of a job file, for people to read. */
+    /** Returns the text of a job file, indented. */
     public static function encode(stdClass $file): string
     {
         $written = clone $file;
@@ -87,7 +87,7 @@ final class JobFile
     public static function decode(string $json): stdClass
     {
         try {
-            // Some editors put a byte order mark before it.
+            // Some editors write a byte order mark.
             $data = json_decode(
                 str_starts_with($json, "\u{feff}") ? substr($json, 3) : $json,
                 false,

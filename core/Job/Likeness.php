@@ -6,7 +6,7 @@ namespace Bowline\Job;
 
 use Bowline\Geometry\Vector;
 
-/** How one run follows another: moved by an offset, or on the other side of a plane. */
+/** How one run follows another: translated by an offset, or mirrored in a plane. */
 final readonly class Likeness
 {
     /** @param  Vector|null  $normal  unit normal of the plane through $by; null for an offset */

@@ -8,15 +8,15 @@ use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
 
 /**
- * How a fitting moves while it works: it swings about a line of its own between two angles, or goes from where it
- * stands to a second position. Told by a part from 0 to 1; all that moves in a job does so together.
+ * The movement of a fitting: it swings about a line of its own between two angles, or moves from its place to a second
+ * position. Positions are a share from 0 to 1; all moving things of a job move together.
  */
 final readonly class Movement
 {
     /**
-     * @param  array{Hinge, float}|null  $swing  about which line and from which angle, and to which, radians; or
-     * @param  array{Vector, Vector, float}|null  $to  the second place, and the turn from the first: about what, and
-     *     how far in radians
+     * @param  array{Hinge, float}|null  $swing  line, first angle, and second angle, radians; or null
+     * @param  array{Vector, Vector, float}|null  $to  second place, and the rotation from the first: axis, and angle in
+     *     radians
      */
     private function __construct(
         private Pose $rest,
@@ -55,13 +55,13 @@ final readonly class Movement
             );
         }
         $pose = $mounted(PoseReader::read($second, $values));
-        // The turn that is left after going back from the first position.
+        // The rotation that remains after undoing that of the first position.
         $turn = Pose::turned(Vector::zero(), $rest->about, -$rest->angle)->turnedBy($pose->about, $pose->angle);
 
         return new self($rest, null, [$pose->at, $turn->about, $turn->angle]);
     }
 
-    /** Where it stands at a part of its movement. */
+    /** Returns the pose at a position of the movement. */
     public function at(float $part): Pose
     {
         if ($this->swing !== null) {
@@ -74,7 +74,7 @@ final readonly class Movement
         return $this->rest->turnedBy($about, $angle * $part)->movedBy($at->minus($this->rest->at)->times($part));
     }
 
-    /** The angle of a swing at a part of it, radians; null when it does not swing. */
+    /** Returns the swing angle at a position, radians; null when it does not swing. */
     public function angle(float $part): ?float
     {
         return $this->swing === null
@@ -82,14 +82,17 @@ final readonly class Movement
             : $this->swing[0]->angle + ($this->swing[1] - $this->swing[0]->angle) * $part;
     }
 
-    /** The part at which the fitting stands as placed; below 0 or above 1 where that is outside of its movement. */
+    /**
+     * Returns the position at which the fitting stands as placed; below 0 or above 1 where that is outside of the
+     * movement.
+     */
     public function placedPart(): float
     {
         return $this->swing === null ? 0.0 : -$this->swing[0]->angle / ($this->swing[1] - $this->swing[0]->angle);
     }
 
     /**
-     * What is fixed to the fitting, carried along.
+     * Returns a point fixed to the fitting at a position.
      *
      * @param  Vector  $point  in space, as placed
      */

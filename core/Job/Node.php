@@ -7,9 +7,8 @@ namespace Bowline\Job;
 use stdClass;
 
 /**
- * A place in a job file: the value there and the JSON pointer that leads to it, so that every error
- * can say where it is. The shape of the file has been checked against the schema before; what is
- * checked again here keeps a caller honest who comes without it.
+ * A value of a job file and the JSON pointer to it, so that every error can name its place. The shape of the file was
+ * checked against the schema before; the checks here are for callers without a schema.
  */
 final readonly class Node
 {

@@ -6,7 +6,7 @@ namespace Bowline\Job;
 
 use Bowline\Geometry\Vector;
 
-/** Where a run is joined to a fitting: a point in space and the unit axis along which the run leaves it. */
+/** Where a run connects to a fitting: a point in space and the unit axis along which the run leaves. */
 final readonly class Port
 {
     /**

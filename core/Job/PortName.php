@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
-/** The name of a port in a job file, "fitting.port", in its two parts. */
+/** The name of a port in a job file, "fitting.port", split in two. */
 final readonly class PortName
 {
     private function __construct(
@@ -13,7 +13,7 @@ final readonly class PortName
     ) {
     }
 
-    /** Of a text without a dot all is the fitting, and the port is empty. */
+    /** A text without a dot is a fitting with an empty port. */
     public static function of(string $text): self
     {
         [$fitting, $port] = [...explode('.', $text, 2), ''];

@@ -7,7 +7,7 @@ namespace Bowline\Job;
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
 
-/** Reads a "pose": `at`, and `turn` with `about` and `by` in degrees. Left out, a thing stands at the origin. */
+/** Reads a "pose": `at`, and `turn` with `about` and `by` in degrees. The default is the origin. */
 final class PoseReader
 {
     /** @throws JobError */

@@ -6,24 +6,25 @@ namespace Bowline\Job;
 
 use stdClass;
 
-/** What a run hangs on, and which runs hang on a thing, told from the file alone. */
+/** What a run refers to, and which runs depend on an item, from the file alone. */
 final class References
 {
-    /** Keys of a tie under which it may name what it is to. */
+    /** Keys of a tie that may hold a reference. */
     public const ANCHORS = ['with', 'from', 'on_axis', 'parallel', 'square', 'to'];
 
-    /** In place of a host: a fitting that moves, and what hangs on it must stay clear of all. */
+    /** Stands for every fitting that moves, when what depends on it must stay clear of everything. */
     public const MOVES = '*';
 
-    /** Lists of what a run hangs on that lies on whatever it meets: all that stands in space. */
+    /** Lists of the job whose items a draped run depends on. */
     private const AROUND = ['surroundings', 'fittings'];
 
     /**
-     * The runs that hang on something of a job, through any depth: on a port of it, on a face, on what is mounted
-     * on it, or on another run that does.
+     * Returns the runs that depend on an item, through any depth: on a port of it, on a face, on what is mounted on it,
+     * or on another run that does.
      *
-     * @param  list<stdClass>  $runs  all of them, as they stand in the file
-     * @param  list<array{ItemRef, string}>  $mounted  fittings and clamps that stand on something, and the id of that
+     * @param  list<stdClass>  $runs  all runs in the shape of the file
+     * @param  list<array{ItemRef, string}>  $mounted  fittings and clamps that are mounted on something, and the id of
+     *     that
      * @return list<string> ids
      */
     public static function runsOn(array $runs, array $mounted, ItemRef $item): array
@@ -53,7 +54,7 @@ final class References
                 }
             }
             foreach ($sets as $members) {
-                // When one of them gets longer, all have to.
+                // When one of them gets longer, all of them do.
                 if (array_intersect_key($members, $moving) !== []) {
                     $moving += $members;
                 }

@@ -8,7 +8,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\End\End;
 use Bowline\Job\End\EndReader;
 
-/** Where a run starts or ends: at a port or a bare point, with its lead, its trim and how it is finished. */
+/** The start or end of a run: at a port or a bare point, with its lead, its trim and its finish. */
 final readonly class RunEnd
 {
     /**
@@ -61,7 +61,8 @@ final readonly class RunEnd
     }
 
     /**
-     * An end that follows an end of another run, or the other end of the same: `run`, `end`, and `offset` or `across`.
+     * Reads an end that follows an end of another run, or the other end of its own: `run`, `end`, and `offset` or
+     * `across`.
      *
      * @throws JobError
      */
@@ -88,7 +89,7 @@ final readonly class RunEnd
         );
     }
 
-    /** Where it is at a part of the movement of what it is joined to. */
+    /** Returns the end at a position of the movement of what it is joined to. */
     public function moved(float $part): self
     {
         return $this->movement === null
@@ -105,7 +106,7 @@ final readonly class RunEnd
             );
     }
 
-    /** Where the lead ends, null without one. */
+    /** Returns the end of the lead; null without one. */
     public function leadPoint(): ?Vector
     {
         return $this->lead === null || $this->axis === null ? null : $this->at->plus($this->axis->times($this->lead));

@@ -6,14 +6,14 @@ namespace Bowline\Job;
 
 use Bowline\Geometry\Vector;
 
-/** Where the stops, ends and lengths of runs are, for what is read of a job and refers to them. */
+/** Finds the stops, ends and lengths of runs for items of a job that refer to them. */
 interface RunReferences
 {
-    /** The same, for reading one run as it stands now. */
+    /** Returns a copy for reading one run in its present state. */
     public function reading(string $id, Node $run): self;
 
     /**
-     * The vertices of one stop of a run.
+     * Returns the vertices of one stop of a run.
      *
      * @return non-empty-list<Vector>
      *
@@ -22,7 +22,7 @@ interface RunReferences
     public function stop(Site $site, string $id, int $index, Node $asking): array;
 
     /**
-     * An end of a run.
+     * Returns an end of a run.
      *
      * @param  'from'|'to'  $end
      *
@@ -31,14 +31,14 @@ interface RunReferences
     public function end(Site $site, string $id, string $end, Node $asking): RunEnd;
 
     /**
-     * How long the longest of the runs is that are to be of one length, each as long as it is by itself.
+     * Returns the length of the longest run of a set of equal lengths, each as long as it is by itself.
      *
-     * @return float|null mm; null when no run is
+     * @return float|null mm; null when the set has no run
      *
      * @throws JobError
      */
     public function longest(Site $site, string $set, Node $asking): ?float;
 
-    /** "corner 2 of Feed", counted as everybody sees them. */
+    /** Returns "corner 2 of Feed", counted as on the screen. */
     public function words(string $id, int $stop): string;
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
-/** Runs that are looked at together: brought to one length, or kept within a budget of tube. */
+/** A set of runs: brought to one length, or kept within a budget of tube. */
 final readonly class RunSet
 {
     /**

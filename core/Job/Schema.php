@@ -21,7 +21,7 @@ final class Schema
 {
     private const ANNOTATIONS = ['description', 'title', '$schema', '$id', '$defs'];
 
-    /** Keys of one's own begin so, and are kept. */
+    /** Prefix of keys of one's own, which are kept. */
     private const OWN_KEYS = 'x_';
 
     /** @var array<string, Definition> schema files as they were read */
@@ -42,7 +42,7 @@ final class Schema
     }
 
     /**
-     * The same as `check`; asked again, one instance does not read and turn the same definitions again.
+     * Checks data like `check`; one instance compiles each definition once.
      *
      * @throws JobError with the pointer of what does not fit
      */
@@ -58,7 +58,7 @@ final class Schema
     private function checkOf(string $reference): Closure
     {
         if (! isset($this->checks[$reference])) {
-            // A definition that contains itself finds this one while it is being made.
+            // A recursive definition finds this entry while it is being compiled.
             $this->checks[$reference] = fn (mixed $data): ?SchemaMisfit => $this->checks[$reference]($data);
             [$file] = explode('#', $reference);
             $this->checks[$reference] = $this->located($this->schema($reference), $file);
@@ -97,7 +97,7 @@ final class Schema
     }
 
     /**
-     * The check of whatever stands in one place: its keys first, so that a mistyped one is told rather than missed.
+     * Returns the check of one place: its keys first, so that a mistyped key is reported as unknown.
      *
      * @param  Definition  $schema
      * @return Check
@@ -205,7 +205,7 @@ final class Schema
                 default => throw new \LogicException("schema/$file has “{$keyword}”, which Schema does not know"),
             };
             if ($check !== null) {
-                // What something is comes before what it has.
+                // Types are checked before contents.
                 $keyword === 'type' || $keyword === 'required' ? array_unshift($checks, $check) : $checks[] = $check;
             }
         }
@@ -358,7 +358,7 @@ final class Schema
     }
 
     /**
-     * Where none of several shapes fits, the attempt that got furthest says what is wrong.
+     * Where none of several shapes fits, the error is that of the attempt that got farthest.
      *
      * @param  list<mixed>  $schemas
      * @return Check

@@ -28,13 +28,13 @@ final readonly class SchemaMisfit
         return new self(sprintf('“%s” is missing', $key), [], $key);
     }
 
-    /** The same, seen from what it is in. */
+    /** Returns the misfit relative to the parent. */
     public function within(string $key): self
     {
         return new self($this->reason, [...$this->path, $key], $this->missing);
     }
 
-    /** The JSON pointer of it; of a missing key, that of the key. */
+    /** Returns its JSON pointer; for a missing key, that of the key. */
     public function pointer(): string
     {
         $path = [...array_reverse($this->path), ...$this->missing === null ? [] : [$this->missing]];

@@ -53,13 +53,13 @@ final readonly class Section
         return $this->insideDiameter() <= 0.0;
     }
 
-    /** Area of the material in mm². */
+    /** Returns the area of the material in mm². */
     public function area(): float
     {
         return (M_PI / 4) * ($this->outsideDiameter ** 2 - max(0.0, $this->insideDiameter()) ** 2);
     }
 
-    /** Half the height of the section in the plane of a bend: a bend not larger than this folds into itself. */
+    /** Returns half the height of the section in the plane of a bend: a smaller bend folds. */
     public function halfHeight(): float
     {
         return $this->outsideDiameter / 2;

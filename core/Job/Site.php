@@ -7,7 +7,7 @@ namespace Bowline\Job;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Shape\MeshTriangles;
 
-/** All of a job that its runs refer to: values, stock, fittings, clamps and surroundings. */
+/** Everything in a job that its runs refer to: values, stock, fittings, clamps and surroundings. */
 final readonly class Site
 {
     /**
@@ -32,7 +32,7 @@ final readonly class Site
     ) {
     }
 
-    /** The site for reading one run, as it stands now: what is tied to its own stops finds those. */
+    /** Returns a copy for reading one run in its present state, with ties to its own stops. */
     public function reading(string $id, Node $run): self
     {
         return new self(
@@ -108,7 +108,7 @@ final readonly class Site
     }
 
     /**
-     * A point given by name (a port or a clamp) or by its three numbers.
+     * Returns the point given by a name (a port or a clamp) or by three numbers.
      *
      * @throws JobError
      */

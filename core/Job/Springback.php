@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
-/** How far a bend must be overbent because it springs open again: a share of its angle and a constant. */
+/** The springback of a bend: a share of its angle plus a constant. */
 final readonly class Springback
 {
     /** @param  float  $offset  radians */
@@ -26,7 +26,7 @@ final readonly class Springback
         );
     }
 
-    /** The angle to set on the bender so that $angle is left (both radians). */
+    /** Returns the angle to set on the bender so that $angle remains, both in radians. */
     public function setAngle(float $angle): float
     {
         return $angle * (1.0 + $this->ratio) + $this->offset;

@@ -4,25 +4,22 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
-/** What a run is made of. */
+/** The material of a run: tube, pipe, hose, wire or cable. */
 final readonly class Stock
 {
-    /**
-     * What a hose or cable is thought to stand when it moves, where its maker gives no figure: so many times its least
-     * radius.
-     */
+    /** Least radius in motion of a hose or cable whose maker gives none, as a multiple of its least radius. */
     private const MOVING = 1.5;
 
-    /** The standard fall, m/s². */
+    /** Standard gravity, m/s². */
     private const FALL = 9.80665;
 
     /**
      * @param  float  $density  kg/m³
      * @param  float  $massPerMetre  kg
-     * @param  float|null  $stiffness  against bending, N·mm²; null when no maker gives it
-     * @param  array{float, float}|null  $pressure  parts of its length by which it gets shorter (negative) and longer
-     *     under pressure
-     * @param  list<float>  $lengths  that it is sold in, mm, the shortest first
+     * @param  float|null  $stiffness  bending stiffness, N·mm²; null when no maker gives it
+     * @param  array{float, float}|null  $pressure  relative changes of length under pressure: shortest (negative) and
+     *     longest
+     * @param  list<float>  $lengths  in which it is sold, mm, ascending
      */
     private function __construct(
         public string $id,
@@ -73,15 +70,15 @@ final readonly class Stock
         );
     }
 
-    /** What a millimetre of it weighs, N. */
+    /** Returns the weight of a millimetre, N. */
     public function weight(): float
     {
         return $this->massPerMetre * self::FALL * 1e-3;
     }
 
     /**
-     * The length over which its weight and its stiffness are even, (EI/w)^⅓, mm. Where no maker gives a stiffness it
-     * is half the least radius: so soft are hoses and cables that lie well.
+     * Returns the length at which weight and stiffness balance, (EI/w)^⅓, mm. Where no stiffness is given it is half of
+     * the least radius, which is typical of hoses and cables that lie well.
      */
     public function bendingLength(): float
     {

@@ -10,7 +10,7 @@ use Bowline\Job\Shape\MeshTriangles;
 use Bowline\Job\Shape\Shape;
 use Bowline\Job\Shape\ShapeReader;
 
-/** Something that stands around and is not routed to: a bulkhead, a floor, an engine bed, a hatch on its hinge. */
+/** A thing that runs do not connect to: a bulkhead, a floor, an engine bed, a hatch on its hinge. */
 final readonly class Surrounding
 {
     /** @param  Pose  $pose  with the swing of its hinge, when it has one */
@@ -44,7 +44,7 @@ final readonly class Surrounding
     }
 
     /**
-     * A flat face by its name, in space.
+     * Returns a flat face by its name, in space.
      *
      * @return array{Vector, Vector}|null a point on it and its unit normal
      */
@@ -55,7 +55,7 @@ final readonly class Surrounding
         return $face === null ? null : [$this->pose->point($face[0]), $this->pose->direction($face[1])];
     }
 
-    /** What to call a face behind the name of the thing; nothing for the front of a panel. */
+    /** Returns the words for a face behind the name of the thing; empty for the front of a panel. */
     public function faceWords(string $name): string
     {
         return $this->shape->faceWords($name);

@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace Bowline\Job;
 
 /**
- * What lengths are shown in: millimetres, decimal inches, or inches in fractions. The file itself is always in
+ * The units in which lengths are shown: millimetres, decimal inches, or fractions of an inch. The file is always in
  * millimetres; this is for messages, tables and sheets.
  */
 final readonly class Units
 {
-    /** Millimetres to an inch, exact since 1959. */
+    /** Millimetres of an inch, exact since 1959. */
     public const INCH = 25.4;
 
-    /** Finest parts of an inch that a rule is marked in. */
+    /** Finest divisions of an inch on a rule. */
     public const FRACTIONS = [16, 32, 64];
 
-    /** Steps to an inch of a hand that moves in decimal inches. */
+    /** Steps of a drag for one decimal inch. */
     private const DECIMAL_STEPS = 20;
 
     /** @param  int|null  $fraction  parts of an inch; null for decimals */
@@ -62,13 +62,13 @@ final readonly class Units
         return $this->isInch ? 'in' : 'mm';
     }
 
-    /** A length in mm, in these units, as a plain number. */
+    /** Returns a length in mm as a plain number in these units. */
     public function amount(float $length): float
     {
         return $this->isInch ? $length / self::INCH : $length;
     }
 
-    /** A length in mm to the step of a hand: whole millimetres, or what a rule in inches is marked in. */
+    /** Rounds a length in mm to the step of a drag: whole millimetres, or divisions of a rule in inches. */
     public function toHandStep(float $length): float
     {
         $step = $this->isInch ? self::INCH / ($this->fraction ?? self::DECIMAL_STEPS) : 1.0;
@@ -76,13 +76,13 @@ final readonly class Units
         return round(round($length / $step) * $step, 6);
     }
 
-    /** "12.4 mm", "0.488 in", "1 3/8 in". */
+    /** Returns "12.4 mm", "0.488 in", "1 3/8 in". */
     public function say(float $length): string
     {
         return $this->number($length).' '.$this->word();
     }
 
-    /** The same without the unit. */
+    /** Returns the same without the unit. */
     public function number(float $length): string
     {
         if (! $this->isInch) {
@@ -94,7 +94,7 @@ final readonly class Units
     }
 
     /**
-     * A length for a column of a sheet: always as many decimals, or the fraction.
+     * Returns a length for a column of a sheet: with fixed decimals, or as a fraction.
      *
      * @param  int  $decimals  of millimetres; inches have two more
      */
@@ -108,7 +108,7 @@ final readonly class Units
         return str_replace('-', '−', (float) $text === 0.0 ? ltrim($text, '-') : $text);
     }
 
-    /** Null where the nearest fraction would hide the number: a gap of 0.2 mm is not "0 in". */
+    /** Returns null where the nearest fraction would hide the number: a gap of 0.2 mm is not "0 in". */
     private static function inFractions(float $inches, int $parts): ?string
     {
         $whole = (int) round(abs($inches) * $parts);
@@ -125,7 +125,7 @@ final readonly class Units
         return ($inches < 0 ? '−' : '').$text;
     }
 
-    /** The largest power of two that divides both; the parts are one themselves. */
+    /** Returns the largest power of two that divides both. */
     private static function commonPower(int $top, int $parts): int
     {
         return min($top & -$top, $parts);

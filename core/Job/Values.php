@@ -8,12 +8,10 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Expression\Expression;
 use Bowline\Job\Expression\ExpressionError;
 
-/**
- * The named values of a job, and the reading of any number of the file: plain, or an expression over them.
- */
+/** The named values of a job, and the reading of any number of the file: plain, or an expression of them. */
 final class Values
 {
-    /** Beyond this nothing is a length, an angle or a count any more; it also keeps squares finite. */
+    /** Largest magnitude of a length, angle or count; also keeps squares finite. */
     private const LARGEST = 1e12;
 
     /** @var array<string, float> */
@@ -28,15 +26,15 @@ final class Values
     }
 
     /**
-     * Works out all of them, used or not.
+     * Evaluates all named values, used or not.
      *
-     * @throws JobError at the value that cannot be worked out
+     * @throws JobError at the value that cannot be evaluated
      */
     public static function read(?Node $node): self
     {
         $values = new self($node?->members() ?? []);
         foreach ($values->nodes as $name => $value) {
-            // A name of digits alone is an integer as a key.
+            // PHP makes an integer key of a name of digits.
             if (preg_match('/^[A-Za-z_][A-Za-z0-9_]*$/', strval($name)) !== 1) {
                 throw $value->error('a value’s name has letters, digits and _ and starts with a letter');
             }

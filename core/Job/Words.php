@@ -7,14 +7,14 @@ namespace Bowline\Job;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
-/** Numbers and directions as a fitter would say them, for messages. */
+/** Numbers and directions in the words of the trade, for messages. */
 final class Words
 {
     private function __construct()
     {
     }
 
-    /** At most two decimals, none that say nothing: 18, 12.4, 0.05. */
+    /** At most two decimals, without trailing zeros: 18, 12.4, 0.05. */
     public static function number(float $number, int $decimals = 2): string
     {
         $text = number_format($number, $decimals, '.', '');
@@ -28,7 +28,7 @@ final class Words
         return self::number($length).' mm';
     }
 
-    /** Rounded up, for what is needed: never a hair less than what cures. */
+    /** Returns the number rounded up, for needed amounts, which must suffice. */
     public static function roundedUp(float $number, int $decimals = 1): float
     {
         $step = 10 ** $decimals;
@@ -41,7 +41,7 @@ final class Words
         return -self::roundedUp(-$number, $decimals);
     }
 
-    /** "+x" for an axis, "(0.6, 0, 0.8)" for any other direction. */
+    /** Returns "+x" for an axis, "(0.6, 0, 0.8)" for any other direction. */
     public static function direction(Vector $direction): string
     {
         $unit = $direction->unit();

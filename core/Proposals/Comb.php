@@ -14,8 +14,8 @@ use Bowline\Routing\Run;
 use stdClass;
 
 /**
- * Combs flexible runs into a bundle along another: each lies beside it, the thickest first, ring after ring, no two
- * nearer than they are told; from where the bundle ends each leads off to its own port. They follow the other.
+ * Combs flexible runs into a bundle along another run: the thickest first, in rings round the host, each at least the
+ * given gap from the others. Behind the ends of the bundle each leads off to its own ports. The runs follow the host.
  */
 final readonly class Comb
 {
@@ -28,11 +28,10 @@ final readonly class Comb
     }
 
     /**
-     * @param  list<string>  $ids  of the runs that are combed
-     * @param  float|null  $from  where the bundle begins, developed length of the run it goes along, mm; null leaves
-     *     room to lead off
-     * @param  float|null  $to  where it ends
-     * @param  float  $apart  between the outsides of two, mm
+     * @param  list<string>  $ids  of the runs to comb
+     * @param  float|null  $from  start of the bundle, developed length of the host in mm; null leaves room to lead off
+     * @param  float|null  $to  end of the bundle
+     * @param  float  $apart  gap between the outsides of two runs, mm
      * @return list<stdClass> the runs as they then stand in the file
      *
      * @throws EditError when they cannot be combed
@@ -41,7 +40,7 @@ final readonly class Comb
     {
         $host = $job->runs[$along] ?? throw new EditError(sprintf('There is no run “%s” to comb them along.', $along));
         $laid = $host->route->lay($host);
-        // A bend or two at each end is room enough to lead off in.
+        // Two or three bends at each end are room enough to lead off.
         $room = min($laid->length() / 4, 3 * $host->stock->bend->radius);
         $comb = new self($laid, $from ?? $room, $to ?? $laid->length() - $room, $apart);
         if ($comb->from < 0.0 || $comb->to > $laid->length() + Tolerance::COINCIDENT || $comb->to <= $comb->from) {
@@ -85,7 +84,7 @@ final readonly class Comb
             $place = [$this->radius($ring, $run), $run->stock->section->outsideDiameter];
             $next = $last === null ? 0.0 : $angle + $this->turn($last, $place);
             if ($first !== null && $next + $this->turn($place, $first) > 2 * M_PI + Tolerance::PARALLEL) {
-                // The ring is full: the next lies outside of the thickest of it.
+                // The ring is full: the next one lies outside its thickest run.
                 $ring += $first[1] + $this->apart;
                 $place = [$this->radius($ring, $run), $place[1]];
                 $next = 0.0;
@@ -107,7 +106,7 @@ final readonly class Comb
     }
 
     /**
-     * How far round the run two lie, so far apart, by the cosine rule.
+     * Returns the angle about the host between two runs that are the given gap apart, by the cosine rule.
      *
      * @param  array{float, float}  $one  radius and outside diameter
      * @param  array{float, float}  $other
@@ -124,7 +123,7 @@ final readonly class Comb
     {
         $item = clone $run->source;
         unset($item->fixed_length);
-        // It goes the way of the bundle: the end that is nearer to where that begins comes first.
+        // The run goes in the direction of the bundle: its start is the end nearer to the start of the bundle.
         [$start, $end] = [
             $this->along->path->pointAt($this->from),
             $this->along->path->pointAt($this->to),

@@ -6,19 +6,19 @@ namespace Bowline\Proposals;
 
 use Bowline\Job\Section;
 
-/** Numbers that a thing has when somebody has only chosen how it is to be told; all of them are changed afterwards. */
+/** Numbers that an item begins with when only the way in which it is told has been chosen. */
 final class Defaults
 {
-    /** From a panel to the axis of a clamp that stands off it, mm. */
+    /** Distance from a panel to the axis of a clamp with a stand-off, mm. */
     private const STAND_OFF = 25;
 
-    /** How far a fitting swings to either side, degrees. */
+    /** Swing of a fitting to either side, degrees. */
     private const SWING = 30;
 
-    /** Sides of a body that was another shape, mm. */
+    /** Edge lengths of a body whose shape was changed, mm. */
     private const BODY = 200;
 
-    /** Wall of a section that was solid, mm, and as a share of its outside diameter where that is less. */
+    /** Wall of a section that was solid: mm, and the largest share of its outside diameter. */
     private const WALL = 1.0;
 
     private const WALL_SHARE = 0.25;

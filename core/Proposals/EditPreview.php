@@ -23,7 +23,7 @@ use Bowline\Solving\Solver;
 use Bowline\Solving\WorkBudget;
 use stdClass;
 
-/** What an edit would come to while the hand is still at it, held at the limit when that is asked for. */
+/** The result of an edit that is still being dragged, held at the limit when that is asked for. */
 final readonly class EditPreview
 {
     /**
@@ -36,9 +36,9 @@ final readonly class EditPreview
     }
 
     /**
-     * An edit of a run (schema/api.json, `laying`).
+     * Previews an edit of a run (schema/api.json, `laying`).
      *
-     * @param  float|null  $step  how finely a limit is found; null holds nothing
+     * @param  float|null  $step  accuracy of a limit, mm or degrees; null to hold nothing
      *
      * @throws EditError when it cannot be made, or takes too much work (WorkBudget)
      * @throws JobError when it is wrong
@@ -47,7 +47,7 @@ final readonly class EditPreview
     {
         $solver = new Solver($job, new WorkBudget);
         $shown = ProvisionalRoute::of($run);
-        // What is only told other numbers need not be laid first as it was.
+        // An edit that only sets numbers does not need the run as it was laid.
         $laid =
             $change->get('do')->value === 'set-route' ? LaidRun::curve($run, new Path([])) : $shown->route->lay($shown);
         $edited = static fn (Node $change): stdClass => OpenEnds::followed(
@@ -72,10 +72,10 @@ final readonly class EditPreview
     }
 
     /**
-     * Something placed, moved or turned (schema/api.json, `placing`), with the runs that hang on it.
+     * Previews a placed item that is moved or turned (schema/api.json, `placing`), with the runs that depend on it.
      *
      * @param  stdClass  $file  the job file
-     * @param  list<string>  $hanging  ids of the runs that hang on it
+     * @param  list<string>  $hanging  ids of the runs that depend on it
      *
      * @throws EditError when it takes too much work (WorkBudget)
      * @throws JobError when it is wrong
@@ -102,7 +102,7 @@ final readonly class EditPreview
             OpenEnds::fit($job->source, self::with($job->source, $list, $placed($amount))),
             $isHanging,
         );
-        // What reads the same where the hand is has nothing to do with it: a cable that lies elsewhere.
+        // Runs that read the same before and after the move do not depend on it.
         $there = $read($wish);
         $touched = array_filter(
             $job->runs,

@@ -10,23 +10,23 @@ use Bowline\Solving\SolvedRun;
 use Bowline\Solving\WorkBudgetSpent;
 
 /**
- * Dragging that holds at the limit: goes from where a thing rests towards where the hand wants it, as far
- * as no run that follows gets worse than it was.
+ * Dragging that holds at the limit: finds how far from rest towards the wish a value may go before a dependent run
+ * breaks a rule that it did not break before.
  */
 final readonly class Hold
 {
-    /** Looks between rest and wish this often, so that a limit passed and left again on the way is not missed. */
+    /** Number of samples between rest and wish, so that a limit that is passed and left again is not missed. */
     private const SAMPLES = 12;
 
-    /** Steps in which a limit may be found, mm or degrees. */
+    /** Smallest step in which a limit may be found, mm or degrees. */
     public const FINEST = 1e-3;
 
     public const COARSEST = 1e3;
 
-    /** Said where the search was broken off: it is held at the farthest place that is known to be good. */
+    /** Said when the work budget ended the search: the value is held at the farthest point that is known to be good. */
     private const STOPPED = 'so much hangs on it that the limit is not found more closely';
 
-    /** A limit is halved towards no more often than this, however far the wish is. */
+    /** Most bisections of one search. */
     private const MOST_HALVINGS = 60;
 
     /**
@@ -86,11 +86,11 @@ final readonly class Hold
     }
 
     /**
-     * For an amount that has a least: held there from above. Where more of it cures nothing, nothing is held.
+     * Holds a value at its least from above. Nothing is held when even a plentiful value cures nothing.
      *
      * @param  callable(float): list<SolvedRun>  $solve
      * @param  list<SolvedRun>  $before
-     * @param  float  $plenty  an amount that is surely enough
+     * @param  float  $plenty  a value that is certainly large enough
      */
     public static function atLeast(callable $solve, array $before, float $plenty, float $wish, float $step): self
     {
@@ -108,7 +108,8 @@ final readonly class Hold
     }
 
     /**
-     * The limit in whole steps from rest, where the whole step is still good: numbers people would type.
+     * Returns the limit in whole steps from rest, where the whole step is still good, so that values are such as people
+     * type.
      *
      * @param  callable(float): list<SolvedRun>  $solve
      * @param  array<string, int>  $tally
@@ -123,7 +124,7 @@ final readonly class Hold
         float $step,
         string $heldBy,
     ): self {
-        // Half a step is how far the search may have stopped short of a limit that is a whole number.
+        // The search may have stopped up to half a step short of a limit that is a whole number.
         foreach (
             [
                 round(($good - $rest) / $step),
@@ -141,7 +142,7 @@ final readonly class Hold
     }
 
     /**
-     * The first violation of a kind that a run has more of than before.
+     * Returns the first violation of a rule that a run breaks more often than before.
      *
      * @param  list<SolvedRun>  $solved
      * @param  array<string, int>  $before

@@ -6,7 +6,7 @@ namespace Bowline\Proposals;
 
 use Bowline\Geometry\Vector;
 
-/** How two straight pieces are joined, and whether the bends there have room. */
+/** The joint of two straight pieces: its corners, and whether its bends have room. */
 final readonly class Joint
 {
     /**

@@ -14,18 +14,18 @@ use Bowline\Job\Units;
 use stdClass;
 
 /**
- * Loose lines and arcs made into runs: those whose ends meet are chained, arcs that are tangent to their
- * neighbours become bends with their radius. Where ends nearly meet, or more than two do, that is told.
+ * Makes runs of loose lines and arcs: segments whose ends meet are chained, and arcs tangent to their neighbours become
+ * bends with their radius. Ends that nearly meet, and points where more than two meet, are reported.
  */
 final class LineChains
 {
     /** Ends nearer than this meet, mm. */
     private const MEET = 1e-3;
 
-    /** Ends farther apart than this have nothing to do with one another, mm. */
+    /** Ends farther apart than this are not reported as a gap, mm. */
     private const GAP = 10.0;
 
-    /** How far an arc may be off the direction of its neighbour and still be its bend, radians. */
+    /** Largest angle between an arc and its neighbour for the arc to be a bend, radians. */
     private const TANGENT = 1e-4;
 
     /** @var list<string> */
@@ -34,7 +34,7 @@ final class LineChains
     /** @var list<stdClass> */
     private array $routes = [];
 
-    /** Start and end of every segment, one after the other. */
+    /** Start and end of every segment, in this order. */
     private readonly PointGrid $ends;
 
     /** @var array<int, Segment> those not chained yet */
@@ -53,7 +53,7 @@ final class LineChains
 
     /**
      * @param  list<Segment>  $segments
-     * @param  Units|null  $units  of the remarks
+     * @param  Units|null  $units  units of the remarks
      * @return array{list<stdClass>, list<string>} `from`, `to` and `route` of each run in the shape of the file;
      *     remarks
      */
@@ -99,7 +99,8 @@ final class LineChains
                     continue;
                 }
                 $gap = $one->distanceTo($ends[$k]);
-                // The two ends of one chain follow one another; a ring that does not close is no gap between runs.
+                // The two ends of one chain have consecutive numbers; a ring that does not close is not a gap between
+                // runs.
                 $isOwn = $i % 2 === 0 && $k === $i + 1;
                 if (! $isOwn && $gap >= self::MEET) {
                     $this->remarks[] = sprintf('A gap of %s at %s.', $this->units->say($gap), $this->place($one));
@@ -125,11 +126,14 @@ final class LineChains
         return [...array_reverse($ahead), ...$chain];
     }
 
-    /** Takes a loose segment that begins or ends there, so that it begins there. */
+    /**
+     * Removes a loose segment that begins or ends at the point and returns it so that it begins there; null when there
+     * is none.
+     */
     private function takeAt(Vector $end): ?Segment
     {
         foreach ($this->ends->near($end) as $number) {
-            // Two ends of each segment, one after the other.
+            // Each segment has two numbers, for its start and its end.
             $key = intdiv($number, 2);
             $segment = $this->loose[$key] ?? null;
             if ($segment !== null) {

@@ -6,20 +6,20 @@ namespace Bowline\Proposals;
 
 use Bowline\Geometry\Vector;
 
-/** How much of up to three directions makes up a vector, exactly. */
+/** Writes a vector as a combination of up to three directions. */
 final class LinearFit
 {
-    /** Directions nearer to dependent than this have no clear answer. */
+    /** Determinant below which directions count as dependent. */
     private const DEPENDENT = 1e-6;
 
-    /** How far the sum may miss, mm. */
+    /** Largest residual of the combination, mm. */
     private const MISS = 1e-6;
 
     /**
-     * By the normal equations and Cramer's rule.
+     * Solves by the normal equations and Cramer's rule.
      *
      * @param  list<Vector>  $directions  one to three unit vectors
-     * @return list<float>|null null when they do not make it up, or in more than one way
+     * @return list<float>|null coefficients; null when there is no solution or more than one
      */
     public static function solve(array $directions, Vector $sum): ?array
     {

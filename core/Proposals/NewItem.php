@@ -14,10 +14,10 @@ use Bowline\Job\Part\PartKind;
 use Bowline\Routing\LaidRun;
 use stdClass;
 
-/** What a new item of a job begins as, in the shape of the job file; everything about it is changed afterwards. */
+/** The first state of a new item of a job, in the shape of the job file. */
 final readonly class NewItem
 {
-    /** Apart from one another fittings are put down, mm. */
+    /** Distance between new fittings, mm. */
     private const PART_APART = 400;
 
     private const FITTING_APART = 500;
@@ -28,10 +28,10 @@ final readonly class NewItem
     /** Density of steel, kg/m³. */
     private const STEEL = 7850;
 
-    /** A clamp is as wide as its tube, and this at least, mm. */
+    /** A clamp is as wide as its tube, but at least this, mm. */
     private const CLAMP_WIDTH = 10;
 
-    /** Places pointed at by hand are kept to this, mm. */
+    /** Points picked by hand are rounded to this, mm. */
     private const POINTING_GRID = 0.1;
 
     /** @param  stdClass  $file  the job file */
@@ -103,10 +103,10 @@ final readonly class NewItem
     }
 
     /**
-     * A clamp on a leg of a run where it was pointed at: its axis is that of the leg, its bore that of the tube.
+     * Returns a clamp on a leg of a run where it was pointed at: on the axis of the leg, with the bore of the tube.
      *
      * @param  int  $vertex  at the far end of the leg
-     * @param  Vector  $at  on the outside of the run or near it, mm
+     * @param  Vector  $at  the point that was picked, on the outside of the run or near it, mm
      *
      * @throws EditError when the run has no such leg
      */
@@ -144,9 +144,9 @@ final readonly class NewItem
     }
 
     /**
-     * A rigid run from one port to another, not led anywhere yet.
+     * Returns a rigid run from one port to another without corners.
      *
-     * @param  float|null  $radius  chosen last for this stock, mm
+     * @param  float|null  $radius  the one chosen last for this stock, mm
      */
     public function run(string $name, string $stock, string $from, string $to, ?float $radius): stdClass
     {
@@ -168,7 +168,7 @@ final readonly class NewItem
     }
 
     /**
-     * A strand more beside one that is wound round another run: after the last there is.
+     * Returns one more strand beside a run that is wound round another, behind the last strand.
      *
      * @param  stdClass  $run  as it stands in the file
      *

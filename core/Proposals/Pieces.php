@@ -12,15 +12,15 @@ use Bowline\Job\Stock;
 use stdClass;
 
 /**
- * Straight pieces put down where they belong, joined in their order with the fewest corners: none where one goes
- * on in the line of the other, one where their lines meet between them, two where they do not.
+ * Straight pieces that were placed by themselves, joined in order with the fewest corners: none where the next
+ * continues the line, one where the lines meet between them, else two.
  */
 final readonly class Pieces
 {
-    /** Lines that pass each other nearer than this are meant to meet, mm. */
+    /** Lines that pass each other nearer than this count as meeting, mm. */
     private const MEETING_DISTANCE = 0.01;
 
-    /** How finely a pull is found, mm. */
+    /** Accuracy of a pull, mm. */
     private const PULL_ACCURACY = 0.1;
 
     /**
@@ -33,7 +33,7 @@ final readonly class Pieces
     ) {
     }
 
-    /** Pieces to either side of the two at a joint that its room hangs on. */
+    /** Pieces on either side of a joint that affect its room. */
     private const BESIDE = 2;
 
     /**
@@ -49,7 +49,7 @@ final readonly class Pieces
         $corners = self::corners($pieces);
         $joints = [];
         foreach ($corners as $index => $joint) {
-            // The legs that meet at a joint end at the joints beside it, whose bends hang on those beside them.
+            // The legs at a joint end at the neighbouring joints, whose bends depend on the next ones.
             $first = max(0, $index - self::BESIDE);
             $near = array_slice($pieces, $first, $index - $first + 2 + self::BESIDE);
             assert($near !== []);
@@ -105,7 +105,7 @@ final readonly class Pieces
 
             return $isOn ? [] : [$first->end(), $second->start()];
         }
-        // The nearest points of two lines: each difference is square to both of them.
+        // Nearest points of two lines: the vector between them is perpendicular to both.
         $b = $u->dot($v);
         $s = ($w->dot($u) - $b * $w->dot($v)) / (1.0 - $b * $b);
         $t = ($b * $w->dot($u) - $w->dot($v)) / (1.0 - $b * $b);
@@ -118,8 +118,7 @@ final readonly class Pieces
     }
 
     /**
-     * How much the legs that meet at a joint lack for its bends, the worst of them, mm; not more than 0 where all have
-     * room.
+     * Returns how much the legs at a joint lack for its bends, the worst of them, mm; 0 or less when all have room.
      *
      * @param  non-empty-list<Line>  $pieces
      * @param  array<int, list<Vector>>  $corners
@@ -159,7 +158,7 @@ final readonly class Pieces
     }
 
     /**
-     * The smallest pull of one end of a piece along itself that gives the joint room.
+     * Returns the smallest pull of one end of a piece along itself that gives the joint room.
      *
      * @param  non-empty-list<Line>  $pieces
      */

@@ -6,7 +6,7 @@ namespace Bowline\Proposals;
 
 use Bowline\Geometry\Vector;
 
-/** Points by the cell of space they lie in, to find those near a place without looking at all of them. */
+/** Points sorted into cells of space, so that those near a place are found without testing all. */
 final class PointGrid
 {
     /** @var array<string, list<int>> numbers of the points in each cell */
@@ -20,7 +20,7 @@ final class PointGrid
     {
     }
 
-    /** Adds a point, with the next number from 0. */
+    /** Adds a point; points are numbered from 0. */
     public function add(Vector $point): void
     {
         $this->cells[implode(' ', $this->cell($point))][] = count($this->points);

@@ -22,7 +22,7 @@ final readonly class Pull
     ) {
     }
 
-    /** The piece with that end pulled, to a thousandth of a micron. */
+    /** Returns the piece with that end pulled, rounded to 1e-6 mm. */
     public function applied(Line $piece): Line
     {
         $way = $piece->directionAt(0.0)->times($this->by);

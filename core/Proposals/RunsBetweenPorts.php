@@ -13,20 +13,20 @@ use Bowline\Job\PortName;
 use Bowline\Job\Site;
 use stdClass;
 
-/** Several flexible runs at once, each between a pair of ports, all of one stock and with the same slack. */
+/** Several flexible runs at once, each between a pair of ports, all with one stock and one slack. */
 final class RunsBetweenPorts
 {
-    /** A lead out of each port where a hose is sprung: its socket, as a multiple of its outside diameter. */
+    /** Lead of a sprung hose out of each port (its socket), in outside diameters. */
     private const SOCKET = 2.0;
 
-    /** Slack that each kind lies well with to begin with, as a part of the distance of its ports. */
+    /** First slack of each kind of run, as a share of the distance of its ports. */
     private const SLACK = ['hang' => 0.08, 'drape' => 0.15, 'spring' => 0.3];
 
     /**
-     * @param  Node  $body  `stock`, `behaves` ("hang", "drape", "spring" or "flow"), `slack` as a part, `pairs` with
+     * @param  Node  $body  `stock`, `behaves` ("hang", "drape", "spring" or "flow"), `slack` as a share, `pairs` with
      *     `from` and `to`
-     * @param  list<string>  $taken  ids that runs have already
-     * @return list<stdClass> the runs as they then stand in the file
+     * @param  list<string>  $taken  ids of the runs of the job
+     * @return list<stdClass> the new runs in the shape of the file
      *
      * @throws JobError when a port or the stock is not there
      */

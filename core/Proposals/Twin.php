@@ -15,9 +15,8 @@ use Bowline\Routing\VertexPlace;
 use stdClass;
 
 /**
- * The same run once more: moved by an offset, or as the opposite hand on the other side of a plane. Tied, it goes
- * as the first does from then on; otherwise its ends stand in the open and its corners are points, since what
- * they were told by stands where the first is.
+ * A copy of a run: moved by an offset, or mirrored in a plane. A tied copy follows the first from then on; otherwise
+ * its ends are bare points and its corners are points, since what the first refers to stands elsewhere.
  */
 final readonly class Twin
 {

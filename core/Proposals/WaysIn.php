@@ -34,12 +34,12 @@ final readonly class WaysIn
 {
     private const MOST_CORNERS = 3;
 
-    /** More ways than these are not stepped through. */
+    /** Most ways that are offered. */
     private const MOST_WAYS = 12;
 
     private Vector $end;
 
-    /** Unit direction in which the run arrives at its open end, null while it has no leg. */
+    /** Unit direction of the run at its open end; null while it has no leg. */
     private ?Vector $travel;
 
     private Solver $solver;
@@ -57,9 +57,8 @@ final readonly class WaysIn
 
     /**
      * @param  Run  $run  with an open end
-     * @return list<array{item: stdClass, solved: SolvedRun, bends: int}> fewest bends first, then along axes, then the
-     *     shortest;
-     *                                                                    only ways that break no rule anew
+     * @return list<array{item: stdClass, solved: SolvedRun, bends: int}> fewest bends first, then those along axes,
+     *     then the shortest; only ways that break no further rule
      *
      * @throws EditError when the run already ends at a port
      */
@@ -86,7 +85,7 @@ final readonly class WaysIn
             try {
                 $solved = $this->solver->preview(Run::read(new Node($item), $this->job->site));
             } catch (WorkBudgetSpent) {
-                // The rows come with the fewest corners first.
+                // Rows are ordered by their number of corners.
                 break;
             }
             if ($this->violations($solved) <= $before) {
@@ -107,7 +106,7 @@ final readonly class WaysIn
     }
 
     /**
-     * Of ways with as many bends, one with all legs along axes is what people lay.
+     * Sort key of a way: of ways with equally many bends, one with all legs along axes is preferred.
      *
      * @param  array{item: stdClass, solved: SolvedRun, bends: int}  $way
      * @return list<float|int>
@@ -134,7 +133,7 @@ final readonly class WaysIn
     }
 
     /**
-     * Rows of directions, each ending into the port.
+     * Yields rows of directions, each ending in the direction into the port.
      *
      * @return iterable<list<Vector>>
      */
@@ -188,7 +187,7 @@ final readonly class WaysIn
         return $directions;
     }
 
-    /** From the open end square onto the port's axis. */
+    /** Returns the direction from the open end perpendicular to the axis of the port. */
     private function ontoAxis(): ?Vector
     {
         $away = $this->end->minus($this->port->at);
@@ -197,7 +196,7 @@ final readonly class WaysIn
         return $square->length() > Tolerance::COINCIDENT ? $square->unit() : null;
     }
 
-    /** Whether a run can bend from one into the other: neither straight on nor back on itself. */
+    /** Whether a run can bend from one direction into the other: they are neither parallel nor opposite. */
     private static function turns(Vector $from, Vector $to): bool
     {
         $angle = $from->angleTo($to);
@@ -211,7 +210,7 @@ final readonly class WaysIn
     }
 
     /**
-     * The lengths of a row's legs: the least that give room, as long as that is enough to get there.
+     * Returns the lengths of the legs of a row: the least ones that give room and reach the port.
      *
      * @param  list<Vector>  $row
      * @return list<float>|null
@@ -256,7 +255,8 @@ final readonly class WaysIn
     }
 
     /**
-     * What each leg needs: the tangents of the bends at its ends, and what the bender wants between two.
+     * Returns the least length of each leg: the tangents of the bends at its ends plus the straight that the bender
+     * needs.
      *
      * @param  list<Vector>  $row
      * @return non-empty-list<float>
@@ -278,13 +278,13 @@ final readonly class WaysIn
             $least[] = $tangent + $next + ($tangent > 0.0 && $next > 0.0 ? $bend->leastStraight : 0.0);
         }
         assert($least !== []);
-        // Room to get a nut or a flange over: the run goes straight into the port for a diameter.
+        // Room to slip a nut or a flange over the end: the last leg is longer by one diameter.
         $least[count($least) - 1] += $this->run->stock->section->outsideDiameter;
 
         return $least;
     }
 
-    /** The widest radius in use on this run: what new corners get, or a corner's own. */
+    /** Returns the largest radius in use on this run, of the run itself or of a corner. */
     private function radius(): float
     {
         $vertices = $this->run->route->lay($this->run)->vertices;
@@ -310,7 +310,7 @@ final readonly class WaysIn
             ->run();
     }
 
-    /** A corner level with the port is told so, and follows it when it moves. */
+    /** Returns a stop for a corner; a corner level with the port is tied to it, and follows it when it moves. */
     private function stop(Vector $direction, float $length, bool $isLevel): stdClass
     {
         $along = $direction->axisName() ?? FileValue::vector($direction);

@@ -9,7 +9,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Clamp;
 use Bowline\Job\Stop\ClampStop;
 
-/** A run going through a clamp: where, in which direction, and how much it turns while inside. */
+/** A passage of a run through a clamp: its point and direction, and how much the run turns inside the clamp. */
 final readonly class ClampPassage
 {
     /**
@@ -91,7 +91,7 @@ final readonly class ClampPassage
         );
     }
 
-    /** The leg that goes through the clamp; where both its vertices coincide, the one that reaches it. */
+    /** Returns the leg through the clamp; where both its vertices coincide, the leg that ends there. */
     private static function leg(LaidRun $laid, int $first, int $last): ?Leg
     {
         foreach ($laid->legs as $leg) {

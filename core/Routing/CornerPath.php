@@ -11,7 +11,7 @@ use Bowline\Geometry\Segment;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
-/** Builds the path of a rigid run from its vertices: straights, bends with their rotation, legs. */
+/** Builds the path of a rigid run from its vertices: straights, bends with their rotations, and legs. */
 final class CornerPath
 {
     /** @var list<Segment> */
@@ -23,7 +23,7 @@ final class CornerPath
     /** @var list<Leg> */
     private array $legs = [];
 
-    /** Developed length so far, and where the last bend ended. */
+    /** Developed length so far, and the end point of the last bend. */
     private float $travelled = 0.0;
 
     private float $lastBendEnd = 0.0;
@@ -78,8 +78,8 @@ final class CornerPath
     }
 
     /**
-     * The straight of the leg that ends at kept vertex $k, in one line or, where it goes straight on through vertices,
-     * in one from each to the next. Those that lie within the bends beside it are part of these.
+     * Adds the straight of the leg that ends at kept vertex $k: one line or, where the run goes straight on through
+     * vertices, one line between each two of them. Vertices that lie within the bends at its ends are skipped.
      */
     private function addStraight(int $k, Vector $along): void
     {
@@ -112,7 +112,7 @@ final class CornerPath
     {
         $fillets = $this->fillets;
         $cross = $in->cross($out);
-        // A path that comes straight back has no plane of its own; any will do.
+        // A path that comes straight back has no plane of its own; any plane will do.
         $normal = $cross->length() > Tolerance::NO_ROTATION ? $cross->unit() : $in->anySquare();
         $before = $this->bends === [] ? null : $this->bends[count($this->bends) - 1];
         $this->bends[] = $bend = new Bend(
@@ -162,12 +162,12 @@ final class CornerPath
         );
     }
 
-    /** How far the plane of the bend turns, right-handed about the travel between two bends (job-file.md). */
+    /** Returns the rotation of the bend plane, right-handed about the travel between two bends (job-file.md). */
     private static function rotation(Vector $before, Vector $after, Vector $travel): float
     {
         $angle = atan2($travel->dot($before->cross($after)), $before->dot($after));
 
-        // Half a turn is +180, whichever way rounding leans.
+        // Half a turn is always +180°, independent of rounding.
         return $angle < -M_PI + Tolerance::PARALLEL ? M_PI : $angle;
     }
 
@@ -176,7 +176,7 @@ final class CornerPath
         return $this->vertices[$this->fillets->kept[$k]]->at;
     }
 
-    /** Unit direction of travel into kept vertex $k. */
+    /** Returns the unit direction of travel into kept vertex $k. */
     private function direction(int $k): Vector
     {
         return $this->at($k)->minus($this->at($k - 1))->unit();

@@ -16,8 +16,8 @@ use Bowline\Job\Stop\Stop;
 use Bowline\Job\Stop\StopReader;
 
 /**
- * `corners`: a rigid run in straight legs, with an arc at each turn. Its stops say where it goes; with `symmetry`
- * they say the first half and the second is its opposite hand; with `like` it has none and goes as another run.
+ * `corners`: a rigid run in straight legs with an arc at each turn, given by its stops. With `symmetry` the stops give
+ * the first half and the second half is its mirror image; with `like` the run has no stops and follows another run.
  */
 final readonly class CornersRoute implements Route
 {
@@ -72,7 +72,7 @@ final readonly class CornersRoute implements Route
         return count($this->stops);
     }
 
-    /** Whether it goes as another run does, and has no corners of its own. */
+    /** Whether the run follows another run and has no corners of its own. */
     public function isLike(): bool
     {
         return $this->like !== null;

@@ -22,23 +22,22 @@ use Bowline\Routing\Flexible\Nudge;
 use Bowline\Routing\Flexible\PartWatched;
 use Bowline\Routing\Flexible\Watch;
 
-/** `drape`: a line let down between its two ends, which lies on the surroundings it meets; or as it was kept. */
+/** `drape`: a line let down between its two ends onto the surroundings; or in the shape in which it was kept. */
 final readonly class DrapeRoute implements SettlingRoute
 {
     use RouteDefaults;
 
-    /** What takes about so long to settle is not waited for, ms. */
+    /** Estimated time to settle from which a run goes on the queue, ms. */
     private const LONG = 900.0;
 
-    /** Outside diameters of a run that settles, at most: the time it takes grows with them, and these are a minute. */
+    /** Largest ratio of length to diameter of a run that settles: time grows with it, and this takes about a minute. */
     public const LONGEST = 10_000;
 
     /**
-     * @param  list<Vector>  $kept  points of the shape it has been kept in; none when it lies as it falls
-     * @param  array{string, string}  $held  how its two ends are (DrapedEnd)
+     * @param  list<Vector>  $kept  points of the shape in which it was kept; empty when it lies as it falls
+     * @param  array{string, string}  $held  how its two ends are held (DrapedEnd)
      * @param  list<Nudge>  $nudges
-     * @param  bool  $isSettled  false to have it hang as if nothing stood in its way, for as long as it has not come
-     *     to lie
+     * @param  bool  $isSettled  false to hang as if nothing were in its way, until it has settled
      */
     private function __construct(
         private GivenLength $length,
@@ -139,11 +138,13 @@ final readonly class DrapeRoute implements SettlingRoute
         });
     }
 
-    /** With no more of what stands around than it can come near: what is farther off may move without it. */
+    /**
+     * Returns a copy with only the bodies that the run can touch, so that others may move without changing its hash.
+     */
     public function inReach(Run $run): self
     {
         $length = max($this->length->of($run), $this->length->distance($run));
-        // A free end is only told where it is laid out towards.
+        // The far end of a free run only gives the direction in which it is laid out.
         $ends = $this->endsFree() ? [$run->from->at, $run->from->at] : [$run->from->at, $run->to->at];
         $bodies = $this->bodies->near(
             [$ends],
@@ -167,7 +168,7 @@ final readonly class DrapeRoute implements SettlingRoute
         return new self($this->length, $this->kept, $this->held, $this->nudges, $this->up, $this->bodies, $watch);
     }
 
-    /** It hangs with nothing in its way. */
+    /** Returns a copy that hangs with nothing in its way. */
     public function unsettled(): self
     {
         return new self($this->length, $this->kept, $this->held, $this->nudges, $this->up, $this->bodies, null, false);
@@ -178,7 +179,7 @@ final readonly class DrapeRoute implements SettlingRoute
         return new self($this->length, $points, $this->held, $this->nudges, $this->up, new Bodies([]));
     }
 
-    /** By what it takes (bench/curves.php): 8 ms a link, 3 more a body, and 7 more a mesh. */
+    /** Estimated from measurements (bench/curves.php): 8 ms a link, 3 ms more a body and 7 ms more a mesh. */
     public function takesLong(Run $run): bool
     {
         if (

@@ -7,18 +7,18 @@ namespace Bowline\Routing;
 use Bowline\Geometry\Tolerance;
 
 /**
- * How the corners of a polyline are rounded: which vertices count, how far each turns, and how much of
- * its legs each bend takes, shrunk where legs have no room. Plain float arrays, because bringing a run
- * to a fixed length asks for this hundreds of times (bench/fixed-length.php); everything that is laid
- * with corners goes through here, so that a length looked for is the length laid.
+ * Fits the bends of a polyline: which vertices are corners, their angles, and the tangent length of each bend, reduced
+ * where a leg has no room. Plain float arrays, because the search for a fixed length asks for this hundreds of times
+ * (bench/fixed-length.php). All runs with corners are laid by this class, so that the length that was searched for is
+ * the length that is laid.
  */
 final readonly class Fillets
 {
     /**
-     * @param  list<int>  $kept  both ends and the vertices at which it turns; those that coincide or go straight on
-     *     are left out
-     * @param  list<int>  $asking  for each of them, the vertex of those that coincide whose radius holds
-     * @param  list<float>  $turn  radians at each kept vertex, 0 at both ends
+     * @param  list<int>  $kept  indices of both ends and of the corners; vertices that coincide with another or where
+     *     the line goes straight on are left out
+     * @param  list<int>  $asking  for each of them, of the vertices that coincide, the one whose radius is used
+     * @param  list<float>  $turn  angle at each kept vertex, radians; 0 at both ends
      * @param  list<float>  $asked  tangent length asked for at each kept vertex, mm
      * @param  list<float>  $tangent  tangent length that has room, mm
      * @param  list<float>  $radius  centre-line radius that has room, mm
@@ -68,7 +68,7 @@ final readonly class Fillets
                 if ($turn[$last] >= Tolerance::NO_TURN) {
                     break;
                 }
-                // It goes straight on there: the leg goes on from the vertex before.
+                // The line goes straight on here: the leg continues from the vertex before.
                 array_pop($kept);
                 array_pop($asking);
                 array_pop($turn);
@@ -136,8 +136,8 @@ final readonly class Fillets
     }
 
     /**
-     * Where two bends want more of a leg than there is, each gets at least half of it and one that
-     * wants less leaves the rest to the other. So a mild bend keeps its radius beside a hopeless one.
+     * Where two bends want more of a leg than there is, each gets at least half of it, and one that wants less leaves
+     * the rest to the other, so that a mild bend keeps its radius beside an impossible one.
      *
      * @param  list<int>  $bends
      * @param  list<float>  $span

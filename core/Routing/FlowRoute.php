@@ -18,8 +18,8 @@ use Bowline\Routing\Flexible\FlowPoint;
 use Bowline\Routing\Flexible\Gate;
 
 /**
- * `flow`: a smooth curve through points, leaving and entering along the port axes, after any lead. On the axis of a
- * clamp it is straight.
+ * `flow`: a smooth curve through points that leaves and enters along the port axes behind any lead. It is straight on
+ * the axis of a clamp.
  */
 final readonly class FlowRoute implements Route
 {
@@ -148,13 +148,11 @@ final readonly class FlowRoute implements Route
     }
 
     /**
-     * The curves it is made of, each up to a clamp or to the end.
+     * Divides the run into its curves, each up to a clamp or to the end.
      *
      * @param  list<FlowPoint>  $through
      * @return list<array{non-empty-list<Vector>, Vector|null, Vector|null, array<int, Vector>, list<Gate>, Gate|null}>
-     *     points, directions at both ends and between,
-     *                                                                                                             the
-     * ties on its way, and the clamp it comes to
+     *     points, directions at both ends and between, the loose clamps on the way, and the clamp at its end
      */
     private function stretches(Run $run, array $through): array
     {
@@ -191,7 +189,7 @@ final readonly class FlowRoute implements Route
         return $stretches;
     }
 
-    /** Developed length at which a curve goes through a tie. */
+    /** Returns the developed length at which a curve passes a loose clamp. */
     private static function place(Curve $curve, Gate $gate): float
     {
         $nearest = 0;

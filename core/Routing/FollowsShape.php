@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
-/** A route that may rest in several shapes: when what it hangs on moves a little, it stays in the one it was in. */
+/** A route with several shapes at rest: when what holds the run moves a little, it stays on the branch it was on. */
 interface FollowsShape
 {
-    /**
-     * The same run, with its ends a little elsewhere; the result says when it jumped to another shape.
-     */
+    /** Lays the same run with its ends moved a little; the result says whether it jumped to another branch. */
     public function layAfter(Run $run, LaidRun $before): LaidRun;
 }

@@ -13,12 +13,12 @@ use Bowline\Job\Site;
 use Bowline\Routing\Flexible\GivenLength;
 use Bowline\Routing\Flexible\HangingShape;
 
-/** `hang`: a uniform flexible line between the two ends under gravity; axes and leads are ignored. */
+/** `hang`: a uniform flexible line between two points under gravity; axes and leads are ignored. */
 final readonly class HangRoute implements Route
 {
     use RouteDefaults;
 
-    /** A hand draws it out to so many times the distance of its ends. */
+    /** Shortest and longest length in a drag, as multiples of the distance of the ends. */
     private const LEAST_DRAWN = 1.005;
 
     private const MOST_DRAWN = 2.0;

@@ -8,7 +8,7 @@ use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\Flexible\Gate;
 
-/** A run laid along its route: where it goes, before anything is judged. */
+/** A run laid along its route, before its rules are checked. */
 final class LaidRun
 {
     private ?Sweep $sweep = null;
@@ -19,12 +19,13 @@ final class LaidRun
      * @param  list<Vertex>  $vertices
      * @param  list<Bend>  $bends
      * @param  list<Leg>  $legs
-     * @param  array<int, TiedCorner>  $tied  corners that are tied to something, by vertex
-     * @param  float  $adjustedBy  how far stops moved to bring it to its fixed length, mm
-     * @param  list<array{Gate, float, float}>  $gates  clamps a flexible run is led through, and from where to where
-     *     along it, mm
-     * @param  float|null  $nearestLength  when they cannot: the nearest length they can reach, mm
-     * @param  bool  $jumped  whether the shape it was to follow from has stopped being stable
+     * @param  array<int, TiedCorner>  $tied  corners with ties, by vertex
+     * @param  float  $adjustedBy  distance by which stops moved to bring the run to its fixed length, mm
+     * @param  list<array{Gate, float, float}>  $gates  clamps that a flexible run passes, with the start and end of the
+     *     passage along the run, mm
+     * @param  float|null  $nearestLength  nearest length that the run can reach where its fixed length is out of reach,
+     *     mm
+     * @param  bool  $jumped  whether the branch that it followed has stopped being stable
      */
     public function __construct(
         public readonly Run $run,
@@ -41,7 +42,8 @@ final class LaidRun
     }
 
     /**
-     * The run over the whole movement of what it hangs on, worked out once; null when it does not move, or is rigid.
+     * Returns the run over the whole movement of what holds it, computed once; null when nothing moves or the run is
+     * rigid.
      */
     public function sweep(): ?Sweep
     {
@@ -53,7 +55,7 @@ final class LaidRun
         return $this->sweep;
     }
 
-    /** The same run, its shape not that which it followed from. */
+    /** Returns a copy that is marked as having jumped to another branch. */
     public function afterJump(): self
     {
         return new self(
@@ -71,7 +73,7 @@ final class LaidRun
     }
 
     /**
-     * A run that is a curve, without corners.
+     * Returns a run that is a curve, without corners.
      *
      * @param  list<array{Gate, float, float}>  $gates
      */
@@ -109,7 +111,7 @@ final class LaidRun
         };
     }
 
-    /** Length from end face to end face along the centreline, mm. */
+    /** Returns the length from end face to end face along the centreline, mm. */
     public function length(): float
     {
         return $this->path->length;

@@ -6,7 +6,7 @@ namespace Bowline\Routing;
 
 use Bowline\Geometry\Vector;
 
-/** A straight stretch of a run from one bend, or end, to the next. Millimetres. */
+/** A straight of a run from one bend, or end, to the next. Millimetres. */
 final readonly class Leg
 {
     /**

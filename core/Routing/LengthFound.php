@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
-/** What a search for a fixed length came to. */
+/** The result of a search for a fixed length. */
 final readonly class LengthFound
 {
     /**

@@ -9,23 +9,22 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Adjustment;
 
 /**
- * Looks for the smallest move of some stops along a direction that brings a run to a length.
- *
- * Length against move is continuous but neither monotone nor smooth: it has kinks where a corner passes
- * another and dips where a leg gets straight. So both sides are walked outwards from zero in steps
- * finer than the bends, every change of sign is bisected and every dip that may touch is searched.
+ * Finds the smallest move of some stops along a direction that brings a run to a length. Length as a function of the
+ * move is continuous but neither monotone nor smooth: it has kinks where a corner passes another, and minima where a
+ * leg becomes straight. So both sides are sampled outwards from zero in steps finer than the bends; every change of
+ * sign is bisected and every minimum that may touch zero is refined.
  */
 final class LengthSearch
 {
-    /** Most steps walked to each side before the steps begin to grow. */
+    /** Most even steps on each side before the steps begin to grow. */
     private const STEPS = 512;
 
-    /** By how much a step grows after that, and up to how many times the run's size. */
+    /** Growth of a step after that, and the farthest move as a multiple of the size of the run. */
     private const GROWTH = 1.25;
 
     private const FARTHEST = 1e4;
 
-    /** A length missed by less than this is reached, mm: it is how well a dip's floor can be known. */
+    /** A length missed by less than this counts as reached, mm: the accuracy to which a minimum is known. */
     private const REACHED = 1e-8;
 
     private const GOLDEN = 0.6180339887498949;
@@ -109,8 +108,8 @@ final class LengthSearch
     }
 
     /**
-     * The moves to try on each side: even steps finer than the bends for twice the size of the run,
-     * then growing ones, to see where its length ends up.
+     * Yields the moves to try on each side: even steps finer than the bends up to twice the size of the run, then
+     * growing ones to find where its length ends up.
      *
      * @return iterable<int, float>
      */
@@ -129,7 +128,7 @@ final class LengthSearch
         }
     }
 
-    /** Length of the polyline at rest, mm. */
+    /** Returns the length of the polyline at rest, mm. */
     private function size(): float
     {
         $size = 0.0;
@@ -142,13 +141,13 @@ final class LengthSearch
     }
 
     /**
-     * Searches between three tries of which the middle one is nearest to the length, none having crossed it.
+     * Searches between three samples of which the middle one is nearest to the length, none having passed it.
      *
      * @param  callable(float): float  $excess
      * @param  array{float, float}  $left  move and excess
      * @param  array{float, float}  $middle
      * @param  array{float, float}  $right
-     * @return list<array{float, float}> moves worth knowing and what they miss by
+     * @return list<array{float, float}> moves and the excess at each
      */
     private static function dip(callable $excess, array $left, array $middle, array $right): array
     {

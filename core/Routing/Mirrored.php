@@ -7,7 +7,7 @@ namespace Bowline\Routing;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Likeness;
 
-/** The vertex of a symmetric run that stands opposite a stop, and moves as that does. */
+/** The vertex of a symmetric run that is the mirror image of a stop and moves with it. */
 final readonly class Mirrored
 {
     public function __construct(

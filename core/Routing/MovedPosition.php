@@ -7,19 +7,19 @@ namespace Bowline\Routing;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Words;
 
-/** A run where what it hangs on stands at one part of its movement. */
+/** A run at one position of the movement of what holds it. */
 final readonly class MovedPosition
 {
     /**
-     * @param  float  $part  of the movement, 0 to 1
+     * @param  float  $part  position in the movement, 0 to 1
      * @param  float|null  $angle  of the swing, radians; null when nothing swings
-     * @param  float|null  $taut  the way between its ends as a part of the length there is for it; null when its
-     *     length follows its shape
-     * @param  float|null  $twist  by which its ends are screwed against each other, radians; null when its ends are
-     *     free to turn
-     * @param  array{float, string, Vector}|null  $nearest  how far off the nearest of the surroundings is, mm; its id;
-     *     where
-     * @param  bool  $jumped  whether its shape stopped being stable since the position before it, and it jumped to
+     * @param  float|null  $taut  distance of its ends divided by the length available; null when its length follows its
+     *     shape
+     * @param  float|null  $twist  by which its ends are turned against each other, radians; null when its ends are free
+     *     to turn
+     * @param  array{float, string, Vector}|null  $nearest  distance to the nearest of the surroundings in mm, its id,
+     *     and the point
+     * @param  bool  $jumped  whether its branch stopped being stable since the position before, so that it jumped to
      *     another
      */
     public function __construct(
@@ -38,7 +38,7 @@ final readonly class MovedPosition
         return new self($this->part, $this->angle, $this->laid, $this->taut, $this->twist, $this->nearest, $jumped);
     }
 
-    /** Where in the movement, for people: its angle, or how far it has gone. */
+    /** Returns the position in words: its angle, or the share of the way. */
     public function words(): string
     {
         return $this->angle !== null
@@ -46,7 +46,7 @@ final readonly class MovedPosition
             : sprintf('%d %%', (int) round(100 * $this->part));
     }
 
-    /** INF when it is straight. */
+    /** Returns the smallest radius, mm; INF when it is straight. */
     public function leastRadius(): float
     {
         return $this->laid->path->leastRadius() ?? INF;

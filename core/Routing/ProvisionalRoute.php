@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
-/** A run as it is laid where nobody can wait: one that takes long to settle hangs as it did before. */
+/** The run as it is laid where the answer must be quick: one that takes long to settle hangs as it did before. */
 final class ProvisionalRoute
 {
     /** @return Run the same one when laying it takes no time that anybody notices */

@@ -10,20 +10,19 @@ use Bowline\Job\Node;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Site;
 
-/** One way of getting from port to port. A route is read from a run's "route" and lays the run along it. */
+/** A way of getting from port to port. A route is read from the "route" of a run and lays the run. */
 interface Route
 {
     /** @throws JobError */
     public static function read(Node $node, Site $site): self;
 
-    /** How many stops the designer gave; a fixed length names them by number. */
+    /** Returns the number of stops in the file; a fixed length refers to them by index. */
     public function stopCount(): int;
 
     /**
-     * The points it was told to go through, in order, without its ends and as they were said: nothing is solved for
-     * them.
+     * Returns the points that were given, in order and without the ends, before anything is solved.
      *
-     * @param  Vector  $from  the end of the lead at the start, from which steps are counted
+     * @param  Vector  $from  end of the lead at the start, from which steps are counted
      * @return list<Vector>
      */
     public function saidPoints(Vector $from): array;
@@ -31,40 +30,40 @@ interface Route
     public function lay(Run $run): LaidRun;
 
     /**
-     * The ends of a run that says none of its own.
+     * Returns the ends of a run that gives none of its own.
      *
-     * @return array{RunEnd, RunEnd}|null null when it must say them
+     * @return array{RunEnd, RunEnd}|null null when the run must give them
      */
     public function ownEnds(): ?array;
 
     /**
-     * How far apart its ends are, and how much of it there is between them.
+     * Returns the distance of the ends and the length available between them.
      *
-     * @return array{float, float}|null mm; null when its length follows its shape
+     * @return array{float, float}|null mm; null when the length follows the shape
      */
     public function span(Run $run): ?array;
 
     /**
-     * How far apart its ends are, when the run is too short to reach.
+     * Returns the length and the distance of the ends of a run that is too short.
      *
-     * @return array{float, float}|null what there is and what is spanned, mm; null when it reaches
+     * @return array{float, float}|null available length and distance in mm; null when the run reaches
      */
     public function shortage(LaidRun $laid): ?array;
 
-    /** The same, as long as it is now wherever its ends go. */
+    /** Returns the same route with its present length fixed, wherever its ends go. */
     public function asCut(Run $run): self;
 
-    /** The same, without what stands around and cannot be met by the run as it lies. */
+    /** Returns the same route without surroundings that the run cannot touch as it lies. */
     public function inReach(Run $run): self;
 
     /**
-     * Even steps in which a movement of its ends is looked at to begin with: fewer where laying takes longer.
+     * Returns the number of even steps in which a movement is first sampled: fewer where laying takes longer.
      *
-     * @return int|null null when it is rigid and cannot follow a movement
+     * @return int|null null when the run is rigid and cannot follow a movement
      */
     public function sweepSteps(): ?int;
 
-    /** Whether it takes no bending moment: at a clamp its direction is not that of the axis. */
+    /** Whether the run takes no bending moment, so that its direction at a clamp is not that of the axis. */
     public function isLimp(): bool;
 
     /** Whether its ends are turned against each other when what holds them moves. */
@@ -73,39 +72,39 @@ interface Route
     /** Whether it may be led through clamps. */
     public function goesThroughClamps(): bool;
 
-    /** How many runs it is wound on, one on another. */
+    /** Returns how many runs it is wound on, one on another. */
     public function windingDepth(): int;
 
     /**
-     * The direction that a movement of its ends is looked at along and across, besides their distance.
+     * Returns the direction along and across which a movement of its ends is sampled, besides their distance.
      *
      * @return Vector|null unit
      */
     public function gravity(): ?Vector;
 
     /**
-     * What a designer wants to know of its shape besides its path.
+     * Returns facts about the shape of the run besides its path.
      *
-     * @param  bool  $isFull  with what takes long to find; not while a hand drags
+     * @param  bool  $isFull  whether to include facts that take long to find; false during a drag
      */
     public function facts(Run $run, bool $isFull): ?RouteFacts;
 
     /**
-     * Between which lengths a hand may draw it out, where it is told by its length.
+     * Returns the shortest and longest length in a drag, where the run is given by its length.
      *
      * @return array{float, float}|null mm
      */
     public function lengthRange(Run $run): ?array;
 
-    /** Itself where it is rigid and has corners. */
+    /** Returns itself where it is rigid and has corners, else null. */
     public function corners(): ?CornersRoute;
 
-    /** Itself where it is a smooth curve through points. */
+    /** Returns itself where it is a smooth curve through points, else null. */
     public function smooth(): ?FlowRoute;
 
-    /** Itself where it is an elastic hose made up to a length. */
+    /** Returns itself where it is an elastic hose of a given length, else null. */
     public function sprung(): ?SpringRoute;
 
-    /** Itself where it comes to lie on what it meets. */
+    /** Returns itself where it settles onto what it meets, else null. */
     public function settling(): ?SettlingRoute;
 }

@@ -17,23 +17,22 @@ use Bowline\Job\Tie\Tie;
 use LogicException;
 
 /**
- * Where the stops, the ends and the whole routes of runs are, for what is tied to them: each worked out when it
- * is first asked for, from what it is itself tied to, through any depth. What comes back to itself is an error
- * that spells out the way round.
+ * Finds the stops, ends and whole routes of runs for what refers to them. Each is computed when it is first asked for,
+ * from what it refers to itself, through any depth. A loop of references is an error that names every step of it.
  */
 final class RouteBook implements RunReferences
 {
     /** @var array<string, string> what is being worked out, in order: its words by its key */
     private array $trail = [];
 
-    /** The run that is being read: of its own stops it asks where they were told, before any of them moves. */
+    /** Id of the run that is being read: its own stops are taken as given, before any of them moves. */
     private string $reading = '';
 
     /** @var ArrayObject<string, mixed> what has been worked out; shared by all who read the same runs */
     private ArrayObject $known;
 
     /**
-     * The site of a job, with the references between its runs.
+     * Returns the site of a job, with the references between its runs.
      *
      * @param  Node  $job  the job file
      *
@@ -44,7 +43,7 @@ final class RouteBook implements RunReferences
         return Site::read($job, new self(Site::byId($job->list('runs'), static fn (Node $node): Node => $node)));
     }
 
-    /** The references between the runs of a site that was read by `site`. */
+    /** Returns the references between the runs of a site made by `site`. */
     public static function of(Site $site): self
     {
         return $site->routes instanceof self
@@ -58,7 +57,7 @@ final class RouteBook implements RunReferences
         $this->known = new ArrayObject;
     }
 
-    /** For reading one run, as it stands now. */
+    /** Returns a copy for reading one run in its present state. */
     public function reading(string $id, Node $run): self
     {
         $book = clone $this;
@@ -72,7 +71,7 @@ final class RouteBook implements RunReferences
         return $book;
     }
 
-    /** The run that is being read; empty when none is. */
+    /** Returns the id of the run that is being read; empty when none is. */
     public function current(): string
     {
         return $this->reading;
@@ -91,7 +90,7 @@ final class RouteBook implements RunReferences
     }
 
     /**
-     * The vertices of one stop of a run. Where that run brings itself to a length by moving the stop, as moved.
+     * Returns the vertices of one stop of a run; where the run moves the stop to reach its length, after that move.
      *
      * @return non-empty-list<Vector>
      *
@@ -110,7 +109,7 @@ final class RouteBook implements RunReferences
     }
 
     /**
-     * An end of a run.
+     * Returns an end of a run.
      *
      * @param  'from'|'to'  $end
      *
@@ -125,7 +124,7 @@ final class RouteBook implements RunReferences
     }
 
     /**
-     * All vertices of a run, as it is laid.
+     * Returns all vertices of a run as it is laid.
      *
      * @return list<Vertex>
      *
@@ -137,7 +136,7 @@ final class RouteBook implements RunReferences
     }
 
     /**
-     * A run as it is laid.
+     * Returns a run as it is laid.
      *
      * @throws JobError
      */
@@ -153,7 +152,7 @@ final class RouteBook implements RunReferences
     }
 
     /**
-     * What the run is made of that is being read.
+     * Returns the stock of the run that is being read.
      *
      * @throws JobError
      */
@@ -163,9 +162,9 @@ final class RouteBook implements RunReferences
     }
 
     /**
-     * How long the longest of the runs is that are to be of one length, each as long as it is by itself.
+     * Returns the length of the longest run of a set of equal lengths, each as long as it is by itself.
      *
-     * @return float|null mm; null when no run is
+     * @return float|null mm; null when the set has no run
      *
      * @throws JobError
      */
@@ -192,7 +191,7 @@ final class RouteBook implements RunReferences
         );
     }
 
-    /** "corner 2 of Feed", counted as everybody sees them: the end of a lead is one, a clamp has two. */
+    /** Returns "corner 2 of Feed", counted as on the screen: the end of a lead is one corner, a clamp has two. */
     public function words(string $id, int $stop): string
     {
         $run = $this->runs[$id] ?? null;

@@ -6,7 +6,7 @@ namespace Bowline\Routing;
 
 use Bowline\Geometry\Vector;
 
-/** Answers of a flexible run whose length follows its shape; each kind of route overrides those that differ. */
+/** The answers of a flexible run whose length follows its shape; each kind of route overrides those that differ. */
 trait RouteDefaults
 {
     public function stopCount(): int

@@ -8,7 +8,7 @@ use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 
-/** The kinds of route there are, by their word in the file. A new kind is a new class and a line here. */
+/** The kinds of route by their word in the file. A new kind is a new class and a line here. */
 final class Routes
 {
     /** @var array<string, class-string<Route>> */

@@ -16,7 +16,7 @@ use Bowline\Job\Units;
 use Bowline\Routing\Flexible\Bodies;
 use stdClass;
 
-/** What the designer said about one run. */
+/** A run as the designer described it. */
 final readonly class Run
 {
     /**
@@ -62,7 +62,8 @@ final readonly class Run
     }
 
     /**
-     * With all that it may come near while it moves: what stands around, and fittings that neither move nor hold it.
+     * Returns a copy that also carries the obstacles within reach over the whole movement: surroundings, and fittings
+     * that neither move nor hold the run.
      */
     private function amid(Site $site): self
     {
@@ -99,7 +100,7 @@ final readonly class Run
         );
     }
 
-    /** How long it may be at most, to tell what it can come near, mm. */
+    /** Returns the greatest length that the run may have, to find what it can touch, mm. */
     private function reach(): float
     {
         $span = $this->route->span($this);
@@ -107,7 +108,7 @@ final readonly class Run
         return 500.0 + ($span === null ? 3 * $this->from->at->distanceTo($this->to->at) : max($span));
     }
 
-    /** Whether it hangs on something that moves. */
+    /** Whether an end of the run is held by something that moves. */
     public function isMoving(): bool
     {
         return $this->from->movement !== null || $this->to->movement !== null;
@@ -129,7 +130,7 @@ final readonly class Run
         );
     }
 
-    /** A part of it, as a run between two other ends. */
+    /** Returns a part of the run as a run between two other ends. */
     public function between(RunEnd $from, RunEnd $to): self
     {
         return new self(
@@ -146,7 +147,7 @@ final readonly class Run
         );
     }
 
-    /** With its ends where they are at a part of the movement. */
+    /** Returns the run with its ends at a position of the movement. */
     public function moved(float $part): self
     {
         return $this->between($this->from->moved($part), $this->to->moved($part));

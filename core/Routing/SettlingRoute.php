@@ -7,19 +7,19 @@ namespace Bowline\Routing;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\Flexible\Watch;
 
-/** A route that comes to lie step by step, which may take long. */
+/** A route whose shape is found by a simulation, which may take long. */
 interface SettlingRoute extends Route
 {
-    /** Whether it takes so long to settle that nobody wants to wait for it. */
+    /** Whether settling takes so long that it goes on the queue. */
     public function takesLong(Run $run): bool;
 
-    /** As it hangs before it settles: what there is to see until it has. */
+    /** Returns the route as it hangs before it settles, shown until it has. */
     public function unsettled(): self;
 
     /**
-     * As it has come to lie before.
+     * Returns the route in a shape in which it has settled before.
      *
-     * @param  list<Vector>  $points  that its shape goes through, from one end to the other
+     * @param  list<Vector>  $points  that its shape passes, from one end to the other
      */
     public function lying(array $points): self;
 
@@ -28,20 +28,20 @@ interface SettlingRoute extends Route
     /** @return list<Vector> points of the shape it has been kept in; none when it lies as it falls */
     public function kept(): array;
 
-    /** Whether its far end lies where it falls. */
+    /** Whether its far end is free. */
     public function endsFree(): bool;
 
-    /** Whether it is so long for its thickness that it is drawn as it would hang. */
+    /** Whether it is too long for its diameter to settle, so that it is drawn hanging. */
     public function isTooLong(Run $run): bool;
 
     /** @return list<string> names of bodies that it is laid through, as their triangles are not at hand */
     public function unknown(): array;
 
     /**
-     * Where it has come to lie in something all the same, deeper than it may.
+     * Returns where the settled run is still inside a body, deeper than the tolerance.
      *
-     * @return array{float, float, Vector, string}|null how deep, mm; developed length and place there; name of what it
-     *     is in
+     * @return array{float, float, Vector, string}|null depth in mm, developed length and point there, and name of the
+     *     body
      */
     public function deepest(LaidRun $laid): ?array;
 }

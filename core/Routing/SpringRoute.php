@@ -21,12 +21,12 @@ final readonly class SpringRoute implements FollowsShape, Route
 {
     use RouteDefaults;
 
-    /** A hand draws it out to so many times the distance of its ends. */
+    /** Shortest and longest length in a drag, as multiples of the distance of the ends. */
     private const LEAST_DRAWN = 1.01;
 
     private const MOST_DRAWN = 2.5;
 
-    /** More shapes than these are not offered. */
+    /** Most shapes at rest that are offered. */
     public const MOST_SHAPES = 4;
 
     /** @param  int  $shape  which of the shapes at rest, 0 the one it comes to by itself */
@@ -114,7 +114,7 @@ final readonly class SpringRoute implements FollowsShape, Route
         return 24;
     }
 
-    /** The sockets, and the curve between them; a straight where it is too short for one. */
+    /** Returns the sockets and the curve between them; a straight where the hose is too short for a curve. */
     private function along(Run $run, ?Curve $curve): Path
     {
         [$start, $end] = [self::socket($run->from), self::socket($run->to)];
@@ -133,7 +133,7 @@ final readonly class SpringRoute implements FollowsShape, Route
     }
 
     /**
-     * Where the sockets are over, travel out of the one and into the other, and the length between them.
+     * Returns the ends of the two sockets, the travel out of the first and into the second, and the length between.
      *
      * @return array{Vector, Vector, Vector, Vector, float}
      */
@@ -166,7 +166,7 @@ final readonly class SpringRoute implements FollowsShape, Route
         return [$distance, $this->length - $leads];
     }
 
-    /** Of all of it, leads included, mm. */
+    /** Returns the length of the whole hose, leads included, mm. */
     public function length(): float
     {
         return $this->length;
@@ -177,14 +177,14 @@ final readonly class SpringRoute implements FollowsShape, Route
         return new self($length, 0, Gates::none(true));
     }
 
-    /** As the hose is under pressure: what is between its sockets so many times as long, in the shape it has. */
+    /** Returns the hose under pressure: the length between its sockets is multiplied, its branch stays the same. */
     public function stretched(Run $run, float $times): self
     {
         return new self($this->length + $this->free($run) * ($times - 1.0), $this->shape, $this->gates);
     }
 
     /**
-     * How far apart the sockets end, through the clamps it is led through, and how long they are together, mm.
+     * Returns the distance between the ends of the sockets, through the clamps, and the length of both sockets, mm.
      *
      * @return array{float, float}
      */
@@ -208,7 +208,7 @@ final readonly class SpringRoute implements FollowsShape, Route
         return $this->span($run)[1];
     }
 
-    /** Where the rigid end socket is over. */
+    /** Returns the end of the rigid socket. */
     private static function socket(RunEnd $end): Vector
     {
         return $end->leadPoint() ?? $end->at;

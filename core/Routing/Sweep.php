@@ -9,46 +9,46 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /**
- * A flexible run over the whole movement of what it hangs on. It starts where all stands as placed and goes from
- * position to position, each shape following from the last; where the shape changes much the steps are halved, so
- * that it stays on its branch as long as that is stable. Every extreme that is told (tightest, tautest, nearest, most
- * twisted) is bracketed by more positions until those beside it say the same.
+ * A flexible run over the whole movement of what holds it. It starts at the placed position and goes from position to
+ * position, each shape following from the last. Steps are halved where the shape changes much, so that it stays on its
+ * branch while that is stable. Every extreme (tightest, tautest, nearest, most twisted) is bracketed by more positions
+ * until its neighbours agree.
  */
 final class Sweep
 {
-    /** Positions at which the distance of the ends is looked at, which is cheap, to find where it is most and least. */
+    /** Positions at which the distance of the ends is sampled, which is cheap, to find its least and greatest. */
     private const SCANNED_POSITIONS = 400;
 
-    /** No more positions than these are laid. */
+    /** Most positions that are laid. */
     private const MAX_POSITIONS = 140;
 
     /**
-     * An extreme is found when the values beside it differ by less than this share, or are nearer in the movement than
-     * this.
+     * An extreme is found when its neighbours differ from it by less than this share, or are nearer than this in the
+     * movement.
      */
     private const EXTREME_ACCURACY = 1e-3;
 
     private const FINEST = 1 / 4096;
 
-    /** Local extremes whose values are within this share of the best are looked at too. */
+    /** Local extremes within this share of the best are refined too. */
     private const RIVAL_SHARE = 0.3;
 
-    /** Twists nearer than this are the same, radians. */
+    /** Twists nearer than this are equal, radians. */
     private const SAME_TWIST = 0.0005;
 
     /**
-     * A shape that turns by more than this between two positions, beyond what its ends turn, may be another one,
-     * radians.
+     * A shape that turns by more than this between two positions, beyond the turn of its ends, may be on another
+     * branch, radians.
      */
     private const SAME_SHAPE = 0.35;
 
-    /** Steps are halved down to this part of the movement before a change of shape counts as a jump. */
+    /** Steps are halved down to this share of the movement before a change of shape counts as a jump. */
     private const FINEST_STEP = 1 / 2048;
 
-    /** Of two extremes that differ by less than this share the first is told: rounding must not choose. */
+    /** Of two extremes that differ by less than this share the first counts, so that rounding does not decide. */
     private const EQUAL = 1e-9;
 
-    /** What is farther off than this is not near, mm. */
+    /** Surroundings farther away than this are not reported as near, mm. */
     private const NEAR_DISTANCE = 500.0;
 
     /** @param  non-empty-list<MovedPosition>  $positions  in order of the movement */
@@ -56,7 +56,7 @@ final class Sweep
     {
     }
 
-    /** Null when the run does not move, or is rigid. It takes long: `LaidRun::sweep` keeps it. */
+    /** Returns null when the run does not move or is rigid. This is slow: `LaidRun::sweep` caches it. */
     public static function of(LaidRun $laid): ?self
     {
         $steps = $laid->run->isMoving() ? $laid->run->route->sweepSteps() : null;
@@ -129,7 +129,7 @@ final class Sweep
         $at = static function (float $part, MovedPosition $from) use ($cut, $laid, $movement): MovedPosition {
             [$moved, $jumped] = self::followed($cut, $part, $from->part, $from->laid);
             $twist = self::twist($laid, $moved, $part);
-            // Over more than half a turn it goes on from what it was.
+            // Beyond half a turn the twist continues from the position before.
             $turns = $twist === null ? 0.0 : round((($from->twist ?? 0.0) - $twist) / (2 * M_PI));
 
             return new MovedPosition(
@@ -162,7 +162,7 @@ final class Sweep
     }
 
     /**
-     * Parts of the movement to begin with: even steps, and where the ends are nearest and farthest from each other.
+     * Returns the first positions in order: even steps, and where the ends are nearest and farthest from each other.
      *
      * @return list<float> in order
      */
@@ -209,7 +209,7 @@ final class Sweep
     }
 
     /**
-     * Where a function of one minimum is least between two places, by golden section.
+     * Returns the minimum of a unimodal function between two positions, by golden section.
      *
      * @param  callable(float): float  $of
      */
@@ -225,9 +225,9 @@ final class Sweep
     }
 
     /**
-     * The run at a part of the movement, its shape following from that at another part.
+     * Lays the run at a position, its shape following from that at another position.
      *
-     * @return array{LaidRun, bool} and whether it jumped to another shape on the way
+     * @return array{LaidRun, bool} the run, and whether it jumped to another branch on the way
      */
     private static function followed(Run $cut, float $part, float $fromPart, LaidRun $from): array
     {
@@ -263,10 +263,10 @@ final class Sweep
     }
 
     /**
-     * With more positions about every extreme.
+     * Adds positions around every extreme.
      *
      * @param  non-empty-list<MovedPosition>  $positions
-     * @param  float  $rest  part of the movement from which the shapes follow
+     * @param  float  $rest  position from which the shapes follow
      * @param  callable(float, MovedPosition): MovedPosition  $at
      * @return non-empty-list<MovedPosition>
      */
@@ -285,7 +285,7 @@ final class Sweep
                     ($number === 0 && $best < $half) ||
                     ($number === 3 && $best > -self::SAME_TWIST)
                 ) {
-                    // What is kinked is as bad as can be, and what is not twisted has no most.
+                    // A kinked shape cannot get worse, and one without twist has no most twisted position.
                     continue;
                 }
                 $same =
@@ -331,10 +331,11 @@ final class Sweep
     }
 
     /**
-     * The widest gap within which a shape jumps: just before it, it may be tighter or more twisted than anywhere.
+     * Returns the widest gap between positions within which a shape jumps: just before a jump it may be tighter or more
+     * twisted than anywhere else.
      *
      * @param  array<int, MovedPosition>  $positions
-     * @return array{int, float}|null the position before it, and how wide it is
+     * @return array{int, float}|null index of the position before it, and its width
      */
     private static function widestJump(array $positions, float $rest): ?array
     {
@@ -351,8 +352,8 @@ final class Sweep
     }
 
     /**
-     * What a function that is convex about there does not go below between a position and the next: the secants of
-     * the positions on both sides, drawn on.
+     * Returns a lower bound of a locally convex function between a position and the next: the secants of the
+     * neighbouring intervals, extended.
      *
      * @param  array<int, MovedPosition>  $positions
      * @param  array<int, float>  $values
@@ -398,9 +399,9 @@ final class Sweep
     }
 
     /**
-     * How far its two ends, screwed up where all stands as placed, are turned against each other at a part of the
-     * movement: a direction fixed to the one end is carried along the run without turning about it, and compared
-     * with what it came to as placed, fixed to the other end. It stays nought while all moves in one plane.
+     * Returns how far the two ends, tightened at the placed position, are turned against each other at another
+     * position. A direction fixed to the first end is carried along the run by parallel transport and compared, at the
+     * second end, with what it was as placed. It is 0 while everything moves in one plane.
      */
     private static function twist(LaidRun $rest, LaidRun $moved, float $part): ?float
     {
@@ -418,7 +419,7 @@ final class Sweep
         return atan2($end->dot($there->cross($fixed)), $there->dot($fixed));
     }
 
-    /** A direction square to the start of a path, taken along it with no turn about it (parallel transport). */
+    /** Carries a direction perpendicular to the start of a path along it by parallel transport. */
     private static function carried(Vector $side, Path $path): Vector
     {
         $last = null;
@@ -442,7 +443,7 @@ final class Sweep
     }
 
     /**
-     * What of the surroundings the outside of it is nearest to, clear of its ends.
+     * Returns the nearest of the surroundings to the outside of the run, away from its ends.
      *
      * @return array{float, string, Vector}|null
      */
@@ -459,7 +460,7 @@ final class Sweep
             $looks = max(2, Tolerance::pieces($segment->length() / max($half, 2.0)));
             for ($i = 0; $i <= $looks; $i++) {
                 $along = ($segment->length() * $i) / $looks;
-                // Fittings stand on things: by its ends it is as near to them as they are.
+                // Fittings stand on things, so near its ends the run is as near to them as the fittings are.
                 if (min($at + $along, $laid->length() - $at - $along) < 3 * $half) {
                     continue;
                 }

@@ -11,32 +11,32 @@ use Bowline\Job\Tie\Tie;
 use Bowline\Job\Tie\TieKind;
 
 /**
- * The place nearest to a given one that keeps some ties. Each tie is one or two planes, a sphere, a cylinder or a
- * double cone with its apex at the corner before. Planes leave a point, a line, a plane or all of space; with one
- * surface the nearest place there is known in closed form. Where two or more surfaces meet, or a surface meets a
- * plane, the straight lines of a cylinder or cone are gone through, the others are met with each, and what comes
- * nearest (or, with one surface more, what lies on that too) is refined.
+ * Finds the point nearest to a given one that satisfies some ties. Each tie is one or two planes, a sphere, a cylinder,
+ * or a double cone with its apex at the corner before. Planes leave a point, a line, a plane or all of space; with one
+ * quadric the nearest point is known in closed form. Where two or more quadrics meet, or a quadric meets a plane, the
+ * rulings of a cylinder or cone are sampled, intersected with each of the others, and the nearest results (or, with a
+ * further quadric, those that also lie on it) are refined.
  */
 final readonly class TieIntersection
 {
-    /** A line whose direction has less than this of a plane’s normal runs along it: rounding. */
+    /** A line is parallel to a plane when the component of its direction along the normal is below this: rounding. */
     private const ALONG_PLANE = 1e-14;
 
-    /** A tie that is missed by less than this holds, mm. */
+    /** A tie that is missed by less than this is satisfied, mm. */
     public const HOLDS = 1e-7;
 
-    /** Directions nearer than this to what is bound already say nothing new. */
+    /** A direction whose part outside the bound ones is shorter than this is dependent. */
     private const SAYS_NOTHING = 1e-9;
 
-    /** Lines of a cylinder or cone that are gone through. */
+    /** Number of rulings of a cylinder or cone that are sampled. */
     private const LINES = 240;
 
-    /** Halvings of the turn between two lines, when a place is refined. */
+    /** Bisections of the angle between two rulings when a point is refined. */
     private const REFINEMENTS = 50;
 
     private const GOLDEN = 0.6180339887498949;
 
-    /** Without a leg of this length there is no angle, mm. */
+    /** Shortest leg that has a direction, mm. */
     private const LEAST_LEG = 1e-6;
 
     /**
@@ -73,7 +73,7 @@ final readonly class TieIntersection
             array_values(array_filter($quadrics, static fn (Quadric $one): bool => $one->isSphere())),
             array_values(array_filter($quadrics, static fn (Quadric $one): bool => ! $one->isSphere())),
         ];
-        // Two spheres meet in a plane.
+        // Two spheres intersect in a plane.
         foreach (array_slice($spheres, 1) as $sphere) {
             $way = $sphere->centre->minus($spheres[0]->centre);
             if ($way->length() > self::SAYS_NOTHING) {
@@ -85,7 +85,7 @@ final readonly class TieIntersection
         return $solver->best($solver->candidates($planes, [...$ruled, ...array_slice($spheres, 0, 1)]));
     }
 
-    /** How far a place is off a tie, mm. */
+    /** Returns how far a point misses a tie, mm. */
     public static function missed(Tie $tie, Vector $at, Vector $last): float
     {
         return sqrt(
@@ -96,7 +96,7 @@ final readonly class TieIntersection
     }
 
     /**
-     * By how much each equation of a tie is off (mm), and how that changes with the corner.
+     * Returns the residual of each equation of a tie in mm, and its gradient with respect to the corner.
      *
      * @return list<array{float, Vector}>
      */
@@ -128,7 +128,7 @@ final readonly class TieIntersection
     }
 
     /**
-     * The planes that a tie is made of, as unit normal and distance from the origin.
+     * Returns the planes of a tie as unit normal and distance from the origin.
      *
      * @return list<array{Vector, float}>
      */
@@ -137,8 +137,7 @@ final readonly class TieIntersection
         if ($this->quadric($tie) !== null) {
             return [];
         }
-        // At distance 0 of an axis it is on that, and at an angle of 0 or 90 degrees its leg is along a line or a
-        // plane.
+        // A distance of 0 from an axis means on the axis; an angle of 0° or 90° puts the leg on a line or a plane.
         $direction = $tie->anchor->direction ?? new Vector(0.0, 0.0, 1.0);
         $normals = match (true) {
             $tie->kind === TieKind::Away && ! $tie->anchor->isFace => $tie->anchor->direction === null
@@ -174,7 +173,7 @@ final readonly class TieIntersection
             : null;
     }
 
-    /** Angle of the leg to the axis of the anchor, or to the normal of its face. */
+    /** Returns the angle of the leg to the axis of the anchor, or to the normal of its face. */
     private function coneAngle(Tie $tie): float
     {
         return $tie->anchor->isFace ? M_PI / 2 - $tie->amount : $tie->amount;
@@ -228,7 +227,7 @@ final readonly class TieIntersection
             return [$quadrics[0]->nearest($this->told)];
         }
         if ($quadrics[0]->isSphere()) {
-            // A plane cuts a sphere in a circle.
+            // A plane intersects a sphere in a circle.
             $centre = $quadrics[0]->centre->plus($bound[0]->times($at->minus($quadrics[0]->centre)->dot($bound[0])));
             $radius = sqrt(max(0.0, $quadrics[0]->radius() ** 2 - $quadrics[0]->centre->distanceTo($centre) ** 2));
             $out = $at->minus($centre);
@@ -245,7 +244,7 @@ final readonly class TieIntersection
     }
 
     /**
-     * The place of least distance on all planes, one after another, and the directions they bind.
+     * Returns the nearest point on all planes and an orthonormal basis of the directions that they bind.
      *
      * @param  list<array{Vector, float}>  $planes
      * @return array{Vector, list<Vector>}
@@ -283,7 +282,7 @@ final readonly class TieIntersection
     }
 
     /**
-     * A place on a line, or where a leg would have no length there, those a little to both sides.
+     * Returns a point on a line, or, where a leg would have no length there, points a little to both sides.
      *
      * @return list<Vector>
      */
@@ -306,7 +305,7 @@ final readonly class TieIntersection
         $isThroughApex =
             $ruled->isCone() && abs($start(0.0)) < self::SAYS_NOTHING * max(1.0, $on->distanceTo($ruled->centre));
         if ($isAlong || $isThroughApex) {
-            // The plane goes along lines of the surface, and through no more of each other line than a point.
+            // The plane is parallel to some rulings of the surface and meets each of the others in one point.
             yield from $this->onLines($ruled, $isAlong ? $start : $off, $others);
 
             return;
@@ -335,7 +334,7 @@ final readonly class TieIntersection
             ! $second->isSphere() &&
             abs($second->along($from, $direction)[2]) < Tolerance::SAFEGUARD;
         if ($isOneApex || $isParallel) {
-            // They have whole lines in common.
+            // The surfaces have whole lines in common.
             yield from $this->onLines(
                 $ruled,
                 static fn (float $turn): float => $second->along(...$ruled->line($turn))[$isOneApex ? 2 : 0],
@@ -365,10 +364,10 @@ final readonly class TieIntersection
     }
 
     /**
-     * Goes along where the lines of a surface meet something, to where that is nearest, or lies on another surface too.
+     * Follows the intersection of the rulings of a surface with another one, to where it is nearest or lies on a third.
      *
-     * @param  callable(Vector, Vector): list<float>  $meets  where a line meets the other surface, at most two
-     *     distances in order
+     * @param  callable(Vector, Vector): list<float>  $meets  distances at which a line meets the other surface, at most
+     *     two, in order
      * @param  list<Quadric>  $others
      * @return iterable<Vector>
      */
@@ -398,9 +397,9 @@ final readonly class TieIntersection
     }
 
     /**
-     * Turns at which a function is nought: where it changes its sign, and where it comes to nought without.
+     * Returns the roots of a function of the angle, with and without a change of sign.
      *
-     * @param  callable(float): float  $of  NAN where there is nothing
+     * @param  callable(float): float  $of  NAN where it is not defined
      * @return list<float>
      */
     private function roots(callable $of): array
@@ -419,7 +418,7 @@ final readonly class TieIntersection
                     abs($here) <= abs($stretch[$i - 1][1]) &&
                     abs($here) <= abs($next)
                 ) {
-                    // It may come to nought and back between three places.
+                    // The function may touch zero between three samples.
                     $sign = $here < 0.0 ? -1.0 : 1.0;
                     $low = $stretch[$i - 1][0];
                     $turn = self::least(static fn (float $turn): float => $sign * $of($turn), $low, $to);
@@ -438,11 +437,12 @@ final readonly class TieIntersection
     }
 
     /**
-     * The turns over which there is something, with their ends found, each as places close to one another.
+     * Returns the intervals of the angle in which a function is defined, with their ends refined, each as dense
+     * samples.
      *
-     * @param  callable(float): float  $of  NAN where there is nothing
-     * @return list<non-empty-list<array{float, float}>> turns and values; round once and a little farther where there
-     *     is something everywhere
+     * @param  callable(float): float  $of  NAN where it is not defined
+     * @return list<non-empty-list<array{float, float}>> angles and values; a little more than one turn where the
+     *     function is defined everywhere
      */
     private function stretches(callable $of): array
     {
@@ -487,9 +487,9 @@ final readonly class TieIntersection
     }
 
     /**
-     * Where a function is least between two turns, by golden section about their middle.
+     * Returns the minimum of a function between two angles, by golden section about their middle.
      *
-     * @param  callable(float): float  $of  INF where there is nothing
+     * @param  callable(float): float  $of  INF where it is not defined
      */
     private static function least(callable $of, float $low, float $high): float
     {
@@ -497,7 +497,7 @@ final readonly class TieIntersection
         for ($n = 0; $n < self::REFINEMENTS; $n++) {
             [$c, $d] = [$high - self::GOLDEN * ($high - $low), $low + self::GOLDEN * ($high - $low)];
             [$one, $other] = [$of($c), $of($d)];
-            // Where neither is anything, what there is lies towards the middle.
+            // Where both samples are undefined, the defined part lies towards the middle.
             [$low, $high] = $one < $other || ($one === INF && $other === INF && $c > $known) ? [$low, $d] : [$c, $high];
         }
 
@@ -505,9 +505,9 @@ final readonly class TieIntersection
     }
 
     /**
-     * Turns at which a function is least among those beside it, by golden section.
+     * Returns the local minima of a function of the angle, by golden section.
      *
-     * @param  callable(float): float  $of  INF where there is nothing
+     * @param  callable(float): float  $of  INF where it is not defined
      * @return list<float>
      */
     private function minima(callable $of): array
@@ -549,7 +549,7 @@ final readonly class TieIntersection
     {
         $length = $leg->length();
         if ($length < self::LEAST_LEG) {
-            // What shrinks the leg to nothing does not keep the tie.
+            // A leg of no length does not satisfy the tie.
             return [1.0, Vector::zero()];
         }
         $towards = $leg->dot($direction) < 0.0 ? $direction->times(-1.0) : $direction;

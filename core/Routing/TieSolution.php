@@ -6,7 +6,7 @@ namespace Bowline\Routing;
 
 use Bowline\Geometry\Vector;
 
-/** Where a corner with ties lies: which ties are kept there, and which directions are left free. */
+/** The solution for a corner with ties: its point, which ties are satisfied, and the free directions. */
 final readonly class TieSolution
 {
     /**
@@ -23,7 +23,7 @@ final readonly class TieSolution
     }
 
     /**
-     * The part of a move that leaves the ties of a corner alone.
+     * Returns the part of a move that keeps the ties of a corner.
      *
      * @param  list<Vector>  $free
      */

@@ -9,12 +9,12 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Tie\Tie;
 
 /**
- * Finds the place nearest to where a corner was told that keeps its ties, leaving out those that cannot be kept, and
- * the directions in which the corner may still move.
+ * Finds the point nearest to where a corner was given that satisfies its ties, leaving out those that cannot be
+ * satisfied, and the directions in which the corner may still move.
  */
 final class TieSolver
 {
-    /** Directions nearer than this to what is bound already say nothing new. */
+    /** A direction whose part outside the bound ones is shorter than this is dependent. */
     private const SAYS_NOTHING = 1e-9;
 
     /**
@@ -28,7 +28,8 @@ final class TieSolver
         $broken = [];
         $at = $ties === [] ? $told : TieIntersection::nearest($ties, $told, $last);
         if ($at === null) {
-            // Not all of them: one after another, those that cannot be kept beside the ones before left out.
+            // Not all ties can be satisfied: they are added one by one, and those that contradict earlier ones are left
+            // out.
             [$kept, $at] = [[], $told];
             foreach ($ties as $index => $tie) {
                 $found = TieIntersection::nearest([...$kept, $tie], $told, $last);

@@ -6,7 +6,7 @@ namespace Bowline\Routing;
 
 use Bowline\Job\Tie\Tie;
 
-/** A vertex with what it is tied to, and what came of it. */
+/** A vertex with its ties and their solution. */
 final readonly class TiedCorner
 {
     /** @param  list<Tie>  $ties */

@@ -26,7 +26,7 @@ final readonly class Vertex
     ) {
     }
 
-    /** Which way it moves when its run is brought to a length, null when it stays. */
+    /** Returns the direction in which it moves when its run is brought to a length; null when it stays. */
     public function adjustedAlong(Adjustment $adjustment): ?Vector
     {
         if ($this->stop !== null && in_array($this->stop, $adjustment->stops, true)) {

@@ -19,12 +19,12 @@ use Bowline\Job\RunEnd;
 use Bowline\Job\Site;
 use Bowline\Job\Values;
 
-/** `wrap`: a helix wound round another run, following its bends. */
+/** `wrap`: a helix wound round another run along its bends. */
 final readonly class WrapRoute implements Route
 {
     use RouteDefaults;
 
-    /** So many may be wound on one another: each has all the turns of those below it, and its own. */
+    /** Most runs wound on one another: each has all the turns of those below it besides its own. */
     private const MOST_DEEP = 4;
 
     /** @param  int  $depth  how many are wound on one another up to this one */
@@ -77,7 +77,7 @@ final readonly class WrapRoute implements Route
     }
 
     /**
-     * Along the host to a turn; INF with no turn at all, beside the host.
+     * Returns the length along the host for one turn; INF without turns, beside the host.
      *
      * @throws JobError
      */
@@ -93,8 +93,8 @@ final readonly class WrapRoute implements Route
     }
 
     /**
-     * How far round it begins as one of several strands that lie side by side, `strand` of them before it and
-     * `apart` between each two.
+     * Returns the start angle of one of several strands side by side, with `strand` strands before it and a gap of
+     * `apart` between neighbours.
      *
      * @return float radians
      *
@@ -153,7 +153,7 @@ final readonly class WrapRoute implements Route
     }
 
     /**
-     * From the port of an end to the winding, or back from it; none where the end is that of the winding.
+     * Returns the curve from the port of an end to the winding, or back; none where the winding ends openly.
      *
      * @return list<Segment>
      */

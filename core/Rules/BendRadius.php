@@ -9,7 +9,7 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
-/** `bend-radius`: no bend is tighter than the stock stands. Judges the radius asked for. */
+/** `bend-radius`: no bend is tighter than the stock allows. Checks the radius that was asked for. */
 final class BendRadius implements Rule
 {
     use EasesBends;

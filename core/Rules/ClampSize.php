@@ -8,7 +8,7 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Routing\ClampPassage;
 use Bowline\Routing\LaidRun;
 
-/** `clamp-size`: a clamp's bore is that of the stock; a warning, since a sleeve may be meant. */
+/** `clamp-size`: the bore of a clamp fits the stock; a warning, since a sleeve may be intended. */
 final class ClampSize implements Rule
 {
     public function check(LaidRun $laid): array
@@ -17,7 +17,7 @@ final class ClampSize implements Rule
         $findings = [];
         foreach (ClampPassage::of($laid) as $passage) {
             $clamp = $passage->clamp;
-            // A tie that holds loosely may be wider.
+            // A loose tie may be wider.
             $off = $passage->isLoose ? $od - $clamp->bore : abs($clamp->bore - $od);
             if ($off <= Tolerance::CLAMP_BORE + Tolerance::RULE_SLACK) {
                 continue;

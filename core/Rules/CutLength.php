@@ -8,7 +8,7 @@ use Bowline\Bending\BendTable;
 use Bowline\Geometry\Tolerance;
 use Bowline\Routing\LaidRun;
 
-/** `cut-length`: there is something to cut, and no bend stretches by as much as it is long. */
+/** `cut-length`: the cut length is positive, and no bend stretches by its whole length. */
 final class CutLength implements Rule
 {
     public function check(LaidRun $laid): array

@@ -17,10 +17,10 @@ use Bowline\Routing\LaidRun;
 use Bowline\Routing\Leg;
 use Bowline\Routing\Vertex;
 
-/** What rules about bends suggest: another radius, or corners moved apart so that there is room. */
+/** The remedies of rules about bends: another radius, or corners moved apart. */
 trait EasesBends
 {
-    /** How much more than what is short to try, where the exact amount falls short again. */
+    /** Multiples of the shortfall that are tried, for when the exact amount is not enough. */
     private const MARGINS = [1.0, 1.15, 1.5];
 
     private function bendAt(Finding $finding, LaidRun $laid): ?Bend
@@ -60,7 +60,7 @@ trait EasesBends
         );
     }
 
-    /** What the bends beside a leg and the bender ask of it, mm (job-file.md, `leg-room`). */
+    /** Returns the length that the bends beside a leg and the bender need, mm (job-file.md, `leg-room`). */
     private function needed(LaidRun $laid, Leg $leg): float
     {
         $bends = array_filter(
@@ -73,10 +73,10 @@ trait EasesBends
     }
 
     /**
-     * Ways to make a leg longer: its far or near corner moved along it, alone or with the corners beyond.
-     * A corner moved alone turns the leg beyond it, and with it the bends, so some more may be needed.
+     * Yields ways to lengthen a leg: its far or near corner moved along it, alone or with the corners beyond. Moving
+     * one corner turns the next leg and changes its bends, so a little more may be needed.
      *
-     * @return iterable<array{string, RunDraft, string}> what it does, the run so edited, and the way it is done
+     * @return iterable<array{string, RunDraft, string}> label, the edited run, and the kind of way
      */
     private function lengthen(LaidRun $laid, Leg $leg, float $by): iterable
     {
@@ -159,7 +159,7 @@ trait EasesBends
                 $corners.Words::direction($move),
             ];
         } catch (EditError) {
-            // Held by a port or a clamp: not a way to make room.
+            // Held by a port or a clamp: cannot make room.
         }
     }
 }

@@ -6,7 +6,7 @@ namespace Bowline\Rules;
 
 use Bowline\Geometry\Vector;
 
-/** Something a rule found: where, how much there is, how much is needed, and what would cure it. */
+/** A result of a rule: where, how much there is, how much is needed, and what would cure it. */
 final readonly class Finding
 {
     /**

@@ -12,10 +12,10 @@ use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\VertexPlace;
 
-/** `fixed-length`: a run has the length it must have, within its tolerance. */
+/** `fixed-length`: a run has its fixed length within its tolerance. */
 final class FixedLength implements Rule
 {
-    /** More ways than these to let a leg give are not worth a designer's reading, nor the solver's trying. */
+    /** Most remedies that are tried. */
     private const MOST_WAYS = 24;
 
     public function check(LaidRun $laid): array

@@ -13,7 +13,7 @@ use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 use stdClass;
 
-/** `flange-fit`: a flange goes over its tube, and its bolt holes lie in the plate and clear of the tube. */
+/** `flange-fit`: a flange fits over its tube, and its bolt holes lie in the plate and clear of the tube. */
 final class FlangeFit implements Rule
 {
     public function check(LaidRun $laid): array
@@ -138,7 +138,7 @@ final class FlangeFit implements Rule
         );
     }
 
-    /** How much of the run is straight at one of its ends, mm. */
+    /** Returns the straight length at one of the ends of the run, mm. */
     private function straightAt(LaidRun $laid, bool $atStart): float
     {
         return $laid->legs === [] ? 0.0 : $laid->legs[$atStart ? 0 : count($laid->legs) - 1]->straight;

@@ -12,15 +12,15 @@ use Bowline\Routing\RouteBook;
 use Bowline\Routing\Run;
 use stdClass;
 
-/** Puts a laid run before all rules, and tries every remedy they suggest before it is offered. */
+/** Checks a laid run against all rules, and tries every suggested remedy before it is offered. */
 final readonly class Judge
 {
-    /** More remedies than these for one finding are not read. */
+    /** Most remedies of one finding. */
     private const MOST_REMEDIES = 4;
 
     /**
-     * Corners that are laid at most to try remedies for one run, each try counting for some: a run that breaks a rule
-     * at every one of hundreds of corners gets remedies for its worst, and for the others once these are cured.
+     * Most corners laid to try remedies for one run: a run that breaks a rule at each of hundreds of corners gets
+     * remedies for the worst, and for the others once these are cured.
      */
     private const MOST_WORK = 13_000;
 
@@ -38,7 +38,7 @@ final readonly class Judge
         return new self($job, Rules::all());
     }
 
-    /** By the rules that can be asked as fast as a hand moves. */
+    /** Returns a judge with the rules that are fast enough for a drag. */
     public static function whileDragging(Job $job): self
     {
         return new self($job, Rules::whileDragging());
@@ -100,8 +100,7 @@ final readonly class Judge
     }
 
     /**
-     * A remedy cures when the finding is gone and nothing else has come: fewer findings of its rule,
-     * and of no other rule more.
+     * Whether a remedy cures a finding: there are fewer findings of its rule and no more of any other rule.
      *
      * @param  list<Finding>  $present
      */

@@ -9,10 +9,10 @@ use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
 use Bowline\Routing\LaidRun;
 
-/** `kept-away`: the shape a run has been kept in no longer begins and ends where the run does. */
+/** `kept-away`: the kept shape of a run no longer begins and ends where the run does. */
 final class KeptAway implements Rule
 {
-    /** An end may stand off by this much, mm. */
+    /** Largest distance of an end, mm. */
     private const OFF = 0.5;
 
     public function check(LaidRun $laid): array

@@ -9,11 +9,11 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Routing\LaidRun;
 
 /**
- * `kink`: a hanging cable, which has no stiffness, comes out of a clamp at an angle that a real one would be bent by.
+ * `kink`: a hanging cable, which has no stiffness in the model, leaves a clamp at an angle that would bend a real one.
  */
 final class Kink implements Rule
 {
-    /** Degrees that the give of a clamp takes up. */
+    /** Angle that the play of a clamp takes up, degrees. */
     private const CLAMP_GIVE = 10.0;
 
     public function check(LaidRun $laid): array
@@ -58,7 +58,7 @@ final class Kink implements Rule
         return $findings;
     }
 
-    /** The piece of the run that ends, or begins, at a developed length. */
+    /** Returns the segment of the run that ends, or begins, at a developed length. */
     private static function at(LaidRun $laid, float $along, bool $ends): ?Segment
     {
         $at = 0.0;

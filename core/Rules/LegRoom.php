@@ -12,7 +12,7 @@ use Bowline\Routing\Bend;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Leg;
 
-/** `leg-room`: a leg is long enough for the bends at its ends and for the bender between them. */
+/** `leg-room`: a leg is long enough for the bends at its ends and the straight that the bender needs. */
 final class LegRoom implements Rule
 {
     use EasesBends;
@@ -103,7 +103,7 @@ final class LegRoom implements Rule
         );
     }
 
-    /** The radius whose tangent is shorter by $short mm, rounded down so that it does not fall short again. */
+    /** Returns the radius whose tangent is shorter by $short mm, rounded down so that it is short enough. */
     private function eased(Bend $bend, float $short): float
     {
         return Words::roundedDown($bend->askedRadius * (1.0 - $short / $bend->askedTangent));

@@ -9,7 +9,7 @@ use Bowline\Editing\RunDraft;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
-/** What rules about hoses suggest: a longer hose, of the lengths it is sold in where it is sold in lengths. */
+/** The remedies of rules about hoses: a longer hose, of the lengths in which it is sold where there are such. */
 trait LengthensHoses
 {
     /** @return iterable<Remedy> a longer hose, as little longer as helps */

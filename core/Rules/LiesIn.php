@@ -7,7 +7,7 @@ namespace Bowline\Rules;
 use Bowline\Routing\Flexible\Draping;
 use Bowline\Routing\LaidRun;
 
-/** `lies-in`: a draped run has not found its way out of what it lies on. */
+/** `lies-in`: a draped run is still inside a body after settling. */
 final class LiesIn implements Rule
 {
     public function check(LaidRun $laid): array

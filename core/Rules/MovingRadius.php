@@ -8,7 +8,7 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\LaidRun;
 
-/** `moving-radius`: over the whole movement a run that moves keeps the radius its stock stands when it moves. */
+/** `moving-radius`: over the whole movement a run keeps the least radius of its stock in motion. */
 final class MovingRadius implements Rule
 {
     use LengthensHoses;

@@ -6,7 +6,7 @@ namespace Bowline\Rules;
 
 use Bowline\Routing\LaidRun;
 
-/** `moving-reach`: what hangs on a thing that moves can follow it, and is long enough wherever it goes. */
+/** `moving-reach`: a run on something that moves can follow it and is long enough at every position. */
 final class MovingReach implements Rule
 {
     use LengthensHoses;

@@ -7,7 +7,7 @@ namespace Bowline\Rules;
 use Bowline\Geometry\Tolerance;
 use Bowline\Routing\LaidRun;
 
-/** `moving-touch`: over its movement a run does not go into what stands around. */
+/** `moving-touch`: over the movement a run does not enter the surroundings. */
 final class MovingTouch implements Rule
 {
     use LengthensHoses;

@@ -17,12 +17,12 @@ use Bowline\Routing\ClampPassage;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Vertex;
 
-/** `off-axis`: a run leaves and enters ports and goes through clamps on their axis. */
+/** `off-axis`: a run leaves and enters ports and passes clamps on their axis. */
 final class OffAxis implements Rule
 {
     public function check(LaidRun $laid): array
     {
-        // What is no rigid run goes along its port axes by itself, or is free to leave them.
+        // Flexible runs follow their port axes by construction or are free to leave them.
         if ($laid->legs === []) {
             return [];
         }
@@ -169,7 +169,7 @@ final class OffAxis implements Rule
                     RunDraft::of($laid)->apply(new MoveStops($corner->stop, $corner->stop, $move))->run(),
                 );
             } catch (EditError) {
-                // Held by a clamp: the lead below is the other way.
+                // Held by a clamp: the lead below is the other remedy.
             }
         }
         foreach ([1.0, 1.5, 2.0, 3.0] as $radii) {

@@ -8,10 +8,7 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
-/**
- * `pressure`: a hose gets shorter and longer under pressure; at both ends of that it still reaches and keeps its
- * radius.
- */
+/** `pressure`: a hose shortens and lengthens under pressure; at both limits it still reaches and keeps its radius. */
 final class Pressure implements Rule
 {
     use LengthensHoses;
@@ -20,7 +17,7 @@ final class Pressure implements Rule
     {
         $route = $laid->run->route->sprung();
         $pressure = $laid->run->stock->pressure;
-        // What is wrong without pressure is said by its own rule.
+        // What is wrong without pressure is reported by its own rule.
         if (
             $pressure === null ||
             $route === null ||

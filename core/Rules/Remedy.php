@@ -6,7 +6,7 @@ namespace Bowline\Rules;
 
 use stdClass;
 
-/** A cure for a finding: what to call it, and the item of the job as it would then stand in the file. */
+/** A cure for a finding: its label, and the item of the job with the cure applied, in the shape of the file. */
 final readonly class Remedy
 {
     /**

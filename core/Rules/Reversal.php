@@ -59,7 +59,7 @@ final class Reversal implements Rule
                 RunDraft::of($laid)->apply(new RemoveCorner($bend->vertex))->run(),
             );
         } catch (EditError) {
-            // An end of a lead: nothing to take out.
+            // The end of a lead: there is no corner to remove.
         }
     }
 
@@ -84,7 +84,7 @@ final class Reversal implements Rule
                             ->run(),
                     );
                 } catch (EditError) {
-                    // The next leg is a lead or a clamp's: no corner can go there.
+                    // The next leg is a lead or that of a clamp: no corner can be inserted.
                 }
             }
         }

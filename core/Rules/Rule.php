@@ -6,15 +6,14 @@ namespace Bowline\Rules;
 
 use Bowline\Routing\LaidRun;
 
-/** One rule of the trade: a laid run in, findings out. */
+/** One rule of the trade: takes a laid run and returns findings. */
 interface Rule
 {
     /** @return list<Finding> */
     public function check(LaidRun $laid): array;
 
     /**
-     * What might cure a finding of this rule, the likeliest first. Suggestions need not work: each is
-     * tried before it is offered.
+     * Yields possible remedies, the likeliest first. They need not work: each is tried before it is offered.
      *
      * @return iterable<Remedy>
      */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
-/** The rules there are. A new rule is a new class and a line here. */
+/** The list of rules. A new rule is a new class and a line here. */
 final class Rules
 {
     /** @return array<string, Rule> by their word in findings */

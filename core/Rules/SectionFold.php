@@ -8,7 +8,9 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
-/** `section-fold`: a bend or a curve not larger than half the section's height folds into itself. */
+/**
+ * `section-fold`: the radius of a bend or curve is more than half of the section's height, so that it does not fold.
+ */
 final class SectionFold implements Rule
 {
     use EasesBends;
@@ -83,7 +85,7 @@ final class SectionFold implements Rule
             return;
         }
         $stock = $laid->run->stock;
-        // One and a half diameters is the tightest that is commonly bent (a 1.5 D elbow).
+        // 1.5 D is the tightest radius in common use (a 1.5 D elbow).
         $radii = [$stock->bend->radius, max($stock->bend->leastRadius, 1.5 * $stock->section->outsideDiameter)];
         foreach ($radii as $radius) {
             if ($radius > $stock->section->halfHeight()) {

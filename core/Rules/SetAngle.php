@@ -8,13 +8,10 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
-/** `set-angle`: what a bend is overbent by for its springback is an angle that some metal springs back by. */
+/** `set-angle`: the overbend for springback is within what metal springs back by. */
 final class SetAngle implements Rule
 {
-    /**
-     * More than this share of its angle and this constant, radians, no tube springs back: titanium comes to about a
-     * fifth.
-     */
+    /** Largest springback: this share of the angle plus this constant in radians. Titanium reaches about a fifth. */
     private const MOST_RATIO = 0.35;
 
     private const MOST_OFFSET = (15 * M_PI) / 180;

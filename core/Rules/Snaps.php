@@ -7,7 +7,10 @@ namespace Bowline\Rules;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\MovedPosition;
 
-/** `snaps`: somewhere in the movement the shape of a hose stops being stable, and a real one would jump to another. */
+/**
+ * `snaps`: somewhere in the movement the shape of a hose stops being stable, and a real one would jump to another
+ * shape.
+ */
 final class Snaps implements Rule
 {
     use LengthensHoses;

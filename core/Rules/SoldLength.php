@@ -12,16 +12,16 @@ use Bowline\Routing\LaidRun;
 /** `sold-length`: a made-up hose has one of the lengths in which its stock is sold. */
 final class SoldLength implements Rule
 {
-    /** A length is that of the list when it is as near, mm. */
+    /** Lengths nearer than this are equal, mm. */
     private const LENGTH_TOLERANCE = 0.5;
 
-    /** Lengths that are tried: the nearest ones. */
+    /** Most lengths that are tried, the nearest first. */
     private const MAX_SUGGESTIONS = 3;
 
     public function check(LaidRun $laid): array
     {
         $route = $laid->run->route->sprung();
-        // One that does not reach is drawn longer than it is, and gets another length anyway.
+        // A hose that does not reach is drawn longer than it is, and `too-short` suggests another length.
         if ($laid->run->stock->lengths === [] || $route === null || $route->shortage($laid) !== null) {
             return [];
         }

@@ -7,7 +7,7 @@ namespace Bowline\Rules;
 use Bowline\Geometry\Tolerance;
 use Bowline\Routing\LaidRun;
 
-/** `stock-radius`: the radius a stock is bent to by default is one that it stands. */
+/** `stock-radius`: the default bend radius of a stock is not below its least radius. */
 final class StockRadius implements Rule
 {
     public function check(LaidRun $laid): array

@@ -6,7 +6,7 @@ namespace Bowline\Rules;
 
 use Bowline\Routing\LaidRun;
 
-/** What of a run a finding is about. Bends, segments and ties are numbered from 0, vertices as the run has them. */
+/** The part of a run that a finding is about. Bends, segments and ties are numbered from 0, vertices as in the run. */
 final readonly class Subject
 {
     /**

@@ -10,7 +10,9 @@ use Bowline\Job\Tie\Tie as Relation;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\TiedCorner;
 
-/** `tie`: what a corner is tied to still holds. One that cannot is kept, so that it holds again when it can. */
+/**
+ * `tie`: the ties of a corner are satisfied. One that cannot be is kept, so that it is satisfied again when it can be.
+ */
 final class Tie implements Rule
 {
     public function check(LaidRun $laid): array

@@ -12,7 +12,7 @@ use Bowline\Routing\LaidRun;
 /** `too-short`: a hanging or sprung run is longer than the distance it must span. */
 final class TooShort implements Rule
 {
-    /** How much longer to try, as a part of the distance: enough to reach, and enough to hang well. */
+    /** Lengths that are tried, as multiples of the distance: enough to reach, and enough to hang well. */
     private const LONGER = [1.02, 1.08, 1.2];
 
     public function check(LaidRun $laid): array
@@ -43,7 +43,7 @@ final class TooShort implements Rule
         foreach (self::LONGER as $longer) {
             $more = Words::roundedUp($short + ($finding->required ?? 0.0) * ($longer - 1.0), 0);
             $edit = RunDraft::of($laid)->apply(new Lengthen($more));
-            // A draped run takes its time to be tried: one length that does is enough.
+            // A draped run takes long to try: one length that cures is enough.
             yield new Remedy(
                 sprintf('Make it %s longer', $laid->run->units->say($more)),
                 'runs',

@@ -14,7 +14,7 @@ use Bowline\Routing\LaidRun;
  */
 final class Twist implements Rule
 {
-    /** Less is lost in the fit of the couplings, degrees. */
+    /** Twist that the fit of the couplings takes up, degrees. */
     private const LARGEST_TWIST = 2.0;
 
     public function check(LaidRun $laid): array

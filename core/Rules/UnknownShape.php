@@ -7,10 +7,7 @@ namespace Bowline\Rules;
 use Bowline\Routing\DrapeRoute;
 use Bowline\Routing\LaidRun;
 
-/**
- * `unknown-shape`: a draped run may lie on something whose triangles have not come with the job, or is too long to be
- * let down.
- */
+/** `unknown-shape`: a draped run may lie on something whose triangles are missing, or is too long to settle. */
 final class UnknownShape implements Rule
 {
     public function check(LaidRun $laid): array

@@ -15,7 +15,7 @@ use Bowline\Rules\Finding;
 use Bowline\Rules\Severity;
 use Bowline\Rules\Subject;
 
-/** A run that has not been worked out: straight from point to point as they were said, without bends or ties. */
+/** A run that has not been solved: straight lines between the points that were given, without bends or ties. */
 final class Outline
 {
     public static function of(Run $run): SolvedRun

@@ -10,7 +10,7 @@ use Bowline\Routing\RouteFacts;
 use Bowline\Rules\Finding;
 use Bowline\Rules\Severity;
 
-/** All that follows from what the designer said about one run. */
+/** Everything that follows from the description of one run. */
 final readonly class SolvedRun
 {
     /**
@@ -40,13 +40,13 @@ final readonly class SolvedRun
         return $worst;
     }
 
-    /** Volume of the material in mm³: section area times centreline length, flanges not included. */
+    /** Returns the volume of the material in mm³: section area times centreline length, without flanges. */
     public function volume(): float
     {
         return $this->laid->run->stock->section->area() * $this->laid->length();
     }
 
-    /** Mass in kg. */
+    /** Returns the mass in kg. */
     public function mass(): float
     {
         return $this->laid->run->stock->massPerMetre * $this->laid->length() * 1e-3;

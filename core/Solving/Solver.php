@@ -9,7 +9,7 @@ use Bowline\Job;
 use Bowline\Routing\Run;
 use Bowline\Rules\Judge;
 
-/** Works out what follows from a job: run by run, without side effects. */
+/** Solves a job run by run, without side effects. */
 final readonly class Solver
 {
     private Judge $judge;
@@ -43,7 +43,7 @@ final readonly class Solver
     }
 
     /**
-     * The same without remedies, for while something is being dragged.
+     * Solves a run without remedies, for use during a drag.
      *
      * @throws WorkBudgetSpent
      */

@@ -7,15 +7,15 @@ namespace Bowline\Solving;
 use Bowline\Routing\LaidRun;
 
 /**
- * How much may be laid to answer one question: counted in points of runs, so that the same question ends in the same
- * answer on every machine. A point takes about 0.08 ms to lay and to judge.
+ * Limits the work of one answer, counted in points of runs, so that the same question has the same answer on every
+ * machine. A point takes about 0.08 ms to lay and judge.
  */
 final class WorkBudget
 {
-    /** Points for the question of a hand that drags: about five seconds of work at most. */
+    /** Points for one question during a drag: at most about five seconds of work. */
     private const OF_A_QUESTION = 60_000;
 
-    /** What laying and judging a run takes besides, in points. */
+    /** Fixed work of laying and judging a run, in points. */
     private const EACH_RUN = 20;
 
     public function __construct(private int $left = self::OF_A_QUESTION)
@@ -23,7 +23,7 @@ final class WorkBudget
     }
 
     /**
-     * Counts a run that has been laid.
+     * Subtracts the work for a run that has been laid.
      *
      * @throws WorkBudgetSpent when this was more than is left
      */

@@ -6,7 +6,7 @@ namespace Bowline\Solving;
 
 use Bowline\Editing\EditError;
 
-/** A question was broken off because it took too much work; whoever has a part of the answer gives that. */
+/** Thrown when an answer takes too much work; a caller with a partial result returns that. */
 final class WorkBudgetSpent extends EditError
 {
     public function __construct()

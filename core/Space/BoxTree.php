@@ -5,25 +5,25 @@ declare(strict_types=1);
 namespace Bowline\Space;
 
 /**
- * A tree of boxes over the triangles of a surface: these are put in an order in which neighbours stay together
- * (Morton's), and halved again and again.
+ * A binary tree of boxes over the triangles of a surface, which are sorted along Morton's curve so that neighbours stay
+ * together.
  */
 final readonly class BoxTree
 {
-    /** Triangles at the end of a branch of the tree. */
+    /** Triangles of a leaf. */
     private const LEAF = 4;
 
-    /** Bits of each coordinate in the number of a place on Morton's curve. */
+    /** Bits of each coordinate in a Morton number. */
     private const ORDER_BITS = 10;
 
-    /** Places nearer to each other than this are one for the order, mm. */
+    /** Points nearer to each other than this are equal for the order, mm. */
     private const SAME_PLACE = 1e-9;
 
     /**
      * @param  TriangleSurface  $surface  with its triangles in the order of the tree
      * @param  array<int, array{float, float, float, float, float, float}>  $boxes  least and greatest corner of each
      *     branch; branch n divides into 2n and 2n + 1
-     * @param  int  $leaves  branches at the ends of the tree, 1 or a power of 2
+     * @param  int  $leaves  number of leaves, a power of 2
      */
     private function __construct(
         public TriangleSurface $surface,
@@ -78,11 +78,11 @@ final readonly class BoxTree
     }
 
     /**
-     * The nearest of all triangles.
+     * Returns the triangle nearest to a point.
      *
      * @param  float  $within  mm
-     * @return array{int, array{float, float, float, float, int}}|null its number, and where on it (ClosestPoint); null
-     *     when none is within that
+     * @return array{int, array{float, float, float, float, int}}|null its number, and the closest point on it
+     *     (ClosestPoint); null when none is within reach
      */
     public function nearest(float $x, float $y, float $z, float $within): ?array
     {
@@ -106,7 +106,7 @@ final readonly class BoxTree
             }
             $one = [self::squareTo($this->boxes[2 * $branch], $x, $y, $z), 2 * $branch];
             $other = [self::squareTo($this->boxes[2 * $branch + 1], $x, $y, $z), 2 * $branch + 1];
-            // The nearer one is looked into first.
+            // The nearer child is visited first.
             array_push($branches, ...($one[0] < $other[0] ? [$other, $one] : [$one, $other]));
         }
 
@@ -140,7 +140,7 @@ final readonly class BoxTree
     }
 
     /**
-     * Of each triangle its number along Morton's curve through all places: the bits of its three coordinates in turn.
+     * Returns the Morton number of each triangle: the bits of its three coordinates interleaved.
      *
      * @return list<int>
      */

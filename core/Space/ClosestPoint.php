@@ -13,8 +13,8 @@ final class ClosestPoint
 {
     /**
      * @param  Triangle  $triangle
-     * @return array{float, float, float, float, int} the square of the distance, the point, and what of the triangle
-     *     it is on: 0 the face, 1 to 3 an edge, 4 to 6 a corner
+     * @return array{float, float, float, float, int} squared distance, the point, and the feature of the triangle it
+     *     lies on: 0 the face, 1 to 3 an edge, 4 to 6 a corner
      */
     public static function onTriangle(array $triangle, float $x, float $y, float $z): array
     {
@@ -25,7 +25,7 @@ final class ClosestPoint
         $uu = $ux * $ux + $uy * $uy + $uz * $uz;
         $uv = $ux * $vx + $uy * $vy + $uz * $vz;
         $vv = $vx * $vx + $vy * $vy + $vz * $vz;
-        // As seen from the second and the third corner.
+        // The same relative to the second and the third corner.
         [$d3, $d4, $d5, $d6] = [$d1 - $uu, $d2 - $uv, $d1 - $uv, $d2 - $vv];
         $onC = $d1 * $d4 - $d3 * $d2;
         $onB = $d5 * $d2 - $d1 * $d6;

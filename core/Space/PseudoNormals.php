@@ -7,16 +7,16 @@ namespace Bowline\Space;
 use Bowline\Geometry\Vector;
 
 /**
- * On which side of a surface a point is: told by the normal of whatever of the nearest triangle is nearest, its face,
- * an edge or a corner (Bærentzen and Aanæs, Signed distance computation using the angle weighted pseudonormal, IEEE
- * Trans. Vis. Comput. Graph. 11, 2005). A surface that encloses nothing is a sheet: every point is outside of it.
+ * Decides on which side of a surface a point is, by the normal of the nearest feature: a face, an edge or a corner
+ * (Bærentzen and Aanæs, Signed distance computation using the angle weighted pseudonormal, IEEE Trans. Vis. Comput.
+ * Graph. 11, 2005). An open surface is a sheet: every point is outside of it.
  */
 final readonly class PseudoNormals
 {
-    /** Bits of a number that there are for a corner in the number of an edge. */
+    /** Bits for a corner in the number of an edge. */
     private const CORNER_BITS = 28;
 
-    /** Nearer to the surface than this a point is on it, mm, and has no way to it. */
+    /** A point nearer to the surface than this is on it, mm, and has no direction to it. */
     private const ON_SURFACE = 1e-9;
 
     /**
@@ -44,7 +44,7 @@ final readonly class PseudoNormals
             }
         }
         foreach ($same as $numbers) {
-            // One and the same seen from both sides.
+            // The same triangle seen from both sides.
             foreach (count($numbers) > 1 ? $numbers : [] as $number) {
                 $sheets[$number] = true;
             }

@@ -7,23 +7,23 @@ namespace Bowline\Space;
 use Bowline\Geometry\Vector;
 
 /**
- * How far off a surface of triangles a point is, and on which side. Space is divided into cells, which learn when they
- * are first asked which triangles may be the nearest to a point in them.
+ * The signed distance from a surface of triangles. Space is divided into cells, each of which caches the triangles that
+ * can be nearest to a point in it.
  */
 final class SignedDistance
 {
-    /** Cells are as wide as a triangle is on an average, within these, mm. */
+    /** Smallest and largest width of a cell, mm; between these it is the average width of a triangle. */
     private const NARROWEST = 4.0;
 
     private const WIDEST = 30.0;
 
     /**
-     * Which triangles are nearest is kept for cells that are nearer to one than this, mm; farther off it is asked
+     * Only cells whose nearest triangle is within this distance are cached, mm; points farther away are asked about
      * seldom.
      */
     private const KEPT = 100.0;
 
-    /** Bits of a number that there are for a cell along one axis. */
+    /** Bits for the number of a cell along one axis. */
     private const CELL_BITS = 20;
 
     private readonly TriangleSurface $surface;
@@ -35,8 +35,8 @@ final class SignedDistance
     private readonly float $cell;
 
     /**
-     * Of each cell: how far off its middle the nearest triangle is, whether the middle is within, and those that may be
-     * nearest to a place in it by how far off the middle they are; null where they are far.
+     * For each cell: the distance from its centre to the nearest triangle, whether the centre is inside, and the
+     * triangles that can be nearest to a point in it with their distances from the centre; null where they are far.
      *
      * @var array<int, array{float, bool, list<array{float, int}>|null}>
      */
@@ -60,16 +60,16 @@ final class SignedDistance
         return new self(TriangleSurface::read($packed, $least, $most));
     }
 
-    /** Whether it may be asked about elsewhere as well. */
+    /** Whether it knows the whole surface and may be asked about any point. */
     public function isWhole(): bool
     {
         return $this->surface->isWhole;
     }
 
     /**
-     * @param  float  $within  mm; farther off than this, how far is not told
-     * @return array{float, float, float, float} how far outside, less than 0 within, INF when it is farther off; and
-     *     the unit way out
+     * @param  float  $within  mm; beyond this distance INF may be returned
+     * @return array{float, float, float, float} signed distance in mm, negative inside, INF when farther away; and the
+     *     unit outward normal
      */
     public function outside(float $x, float $y, float $z, float $within): array
     {
@@ -78,7 +78,7 @@ final class SignedDistance
         [$middle, $isWithin, $near] = $this->cells[self::key($i, $j, $k)] ??= $this->learn($i, $j, $k);
         [$dx, $dy, $dz] = [$x - ($i + 0.5) * $size, $y - ($j + 0.5) * $size, $z - ($k + 0.5) * $size];
         $off = sqrt($dx * $dx + $dy * $dy + $dz * $dz);
-        // Within the ball about the middle that no triangle reaches into, all is on one side.
+        // The ball about the centre that contains no triangle is all on one side.
         if (! $isWithin && $middle - $off > max(0.0, $within)) {
             return [INF, 0.0, 0.0, 1.0];
         }

@@ -13,7 +13,7 @@ use Bowline\Geometry\Vector;
  */
 final readonly class TriangleSurface
 {
-    /** Triangles that are read at a time, and floats of each. */
+    /** Triangles read at a time, and floats of each. */
     private const CHUNK = 4000;
 
     private const FLOATS = 9;
@@ -24,7 +24,7 @@ final readonly class TriangleSurface
     /** Twice the area of a triangle, mm², below which it has no normal and is left out. */
     private const NO_AREA = 1e-9;
 
-    /** Of a surface of more triangles than this only those about where it is asked are taken. */
+    /** Of a surface with more triangles than this only those near the region of interest are kept. */
     private const LOCAL_ABOVE = 100_000;
 
     /**
@@ -115,7 +115,7 @@ final readonly class TriangleSurface
         }
         $isOpen = sqrt($sumX * $sumX + $sumY * $sumY + $sumZ * $sumZ) > self::OPEN * $area;
         if (! $isOpen && $volume < 0.0) {
-            // It has been turned inside out.
+            // The surface is inside out.
             $normals = array_map(
                 static fn (array $normal): array => [-$normal[0], -$normal[1], -$normal[2]],
                 $normals,
@@ -126,7 +126,7 @@ final readonly class TriangleSurface
     }
 
     /**
-     * The same with its triangles in another order.
+     * Returns the surface with its triangles in another order.
      *
      * @param  list<int>  $order  numbers of the triangles
      */
@@ -141,17 +141,17 @@ final readonly class TriangleSurface
     }
 
     /**
-     * The number of a corner; corners in one place have one number.
+     * Returns the number of a corner; corners at one point share a number.
      *
      * @param  array<string, int>  $numbers  by the packed coordinates of a corner
      */
     private static function number(array &$numbers, float $x, float $y, float $z): int
     {
-        // 0 and −0 are one place.
+        // 0 and −0 are equal.
         return $numbers[pack('g3', $x + 0.0, $y + 0.0, $z + 0.0)] ??= count($numbers);
     }
 
-    /** Width of a square of the average area of its triangles, mm; 0 where there are none. */
+    /** Returns the width of a square of the average area of its triangles, mm; 0 without triangles. */
     public function averageWidth(): float
     {
         $count = count($this->triangles);

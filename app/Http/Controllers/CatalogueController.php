@@ -17,7 +17,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** The stock catalogue: searched while it is typed, added to, brought in and taken away as CSV. */
+/** The stock catalogue: search, own sizes, and CSV in both directions. */
 final readonly class CatalogueController
 {
     public function __construct(private Catalogue $catalogue)
@@ -41,7 +41,7 @@ final readonly class CatalogueController
         );
     }
 
-    /** Adds a stock of a job as a size of one's own. */
+    /** Adds a stock of a job as an own size. */
     public function putStock(Request $request, Job $job, JobFiles $files): JsonResponse
     {
         $id = RequestBody::of($request, 'ownStock')->get('stock')->text();

@@ -12,7 +12,7 @@ use App\Models\Job;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** Keeps the changes of one action of a user. */
+/** Stores the changes of one action of a user. */
 final class EditController
 {
     public function __invoke(Request $request, Job $job, JobEdits $edits, JobResponse $response): JsonResponse

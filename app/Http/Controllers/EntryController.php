@@ -14,7 +14,7 @@ use Bowline\Job\Values;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** Reads what somebody typed into a number field: a number, inches, arithmetic, named values. */
+/** Evaluates what is typed into a number field: a number, inches, arithmetic, named values. */
 final class EntryController
 {
     public function __invoke(Request $request, Job $job): JsonResponse
@@ -28,7 +28,7 @@ final class EntryController
         );
         $field = $body->find('field')?->text();
         if ($field !== null) {
-            // Remembered by its field; it is shown again as long as the field has this value.
+            // Stored by field, and shown again while the field has this value.
             TypedEntry::query()->updateOrCreate(
                 ['job_id' => $job->id, 'field' => $field],
                 ['typed' => trim($typed), 'value' => $entry->value],

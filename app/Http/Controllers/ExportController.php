@@ -32,10 +32,10 @@ use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** The files a designer takes away. */
+/** The files that can be downloaded. */
 final readonly class ExportController
 {
-    /** Triangles of all meshes that a plain job file carries at most: it has to be opened again, as JSON (BodySize). */
+    /** Most triangles of all meshes in a plain job file, which has to be opened again as JSON (BodySize). */
     private const MOST_IN_PLAIN_FILE = 1_000_000;
 
     public function __construct(
@@ -58,7 +58,7 @@ final readonly class ExportController
         return self::download(JobFile::encode($file), 'application/json', $job->name, 'bowline.json');
     }
 
-    /** The job file in a ZIP with its meshes beside it. */
+    /** Downloads the job file in a ZIP with its meshes. */
     public function archive(Job $job): BinaryFileResponse
     {
         $path = TemporaryFile::make();
@@ -104,7 +104,7 @@ final readonly class ExportController
         );
     }
 
-    /** The picture of the bend sheet, for the screen. */
+    /** Returns the picture of the bend sheet for the screen. */
     public function views(Job $job, string $run): Response
     {
         return new Response(RunViews::svg($this->solved($job, $run)->laid, 190.0, 110.0), 200, [
@@ -130,7 +130,7 @@ final readonly class ExportController
         return self::download(DxfWriter::write($laid), 'image/vnd.dxf', $job->name, 'dxf');
     }
 
-    /** What the benders at hand say to the run. */
+    /** Returns whether each bender can bend the run. */
     public function benders(Job $job, string $run): JsonResponse
     {
         return response()->json(BenderWriter::write(...$this->withJob($job, $run)));

@@ -28,7 +28,7 @@ final readonly class JobController
     {
     }
 
-    /** All jobs, the one last opened or worked on first. */
+    /** Lists all jobs, the one last opened or changed first. */
     public function index(): JsonResponse
     {
         return response()->json(
@@ -59,7 +59,7 @@ final readonly class JobController
         return $response->of($job);
     }
 
-    /** Somebody opened the job to work on it. */
+    /** Records that the job was opened. */
     public function opened(Job $job): Response
     {
         Job::query()->whereKey($job->id)->toBase()->update(['opened_at' => now()]);
@@ -67,7 +67,7 @@ final readonly class JobController
         return response()->noContent();
     }
 
-    /** How far the job has come, for windows that look whether another one has changed it. */
+    /** Returns the revision of the job, which windows poll for changes of others. */
     public function revision(Job $job): JsonResponse
     {
         return response()->json(['revision' => $job->revision, 'step' => $job->step]);
@@ -105,7 +105,7 @@ final readonly class JobController
         );
     }
 
-    /** Opens a job file, or an archive of one with its meshes, as a new job. */
+    /** Opens a job file, or an archive with meshes, as a new job. */
     public function open(Request $request, JobResponse $response): JsonResponse
     {
         $content = $request->getContent(true);
@@ -121,7 +121,7 @@ final readonly class JobController
         return $response->of($this->files->keep($file), 201);
     }
 
-    /** Puts a job away; it can be had back. */
+    /** Deletes a job; it can be restored. */
     public function destroy(Job $job): Response
     {
         $job->delete();

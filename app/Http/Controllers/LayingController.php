@@ -30,7 +30,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use stdClass;
 
-/** Changes how one run is laid: a corner moved, a leg given anew, a radius set. */
+/** Changes the route of one run: a corner moved, a leg changed, a radius set. */
 final readonly class LayingController
 {
     public function __construct(private JobFiles $files)
@@ -57,7 +57,7 @@ final readonly class LayingController
         )), is_int($since) ? $since : null);
     }
 
-    /** The ways to bring the open end of a run into a port, each with its solution. */
+    /** Returns the ways to bring the open end of a run into a port, each with its solution. */
     public function waysIn(Request $request, Job $job, string $run): JsonResponse
     {
         $name = RequestBody::of($request, 'waysIn')->get('port');
@@ -69,7 +69,7 @@ final readonly class LayingController
         ], WaysIn::of($core, $core->runs[$run], $port)));
     }
 
-    /** The run once more, moved or as the opposite hand, tied to it or not; not kept, and without a name of its own. */
+    /** Returns a copy of the run, moved or mirrored, tied to it or not; not stored, and without a name. */
     public function twin(Request $request, Job $job, string $run): JsonResponse
     {
         $body = RequestBody::of($request, 'twin');
@@ -84,7 +84,7 @@ final readonly class LayingController
         );
     }
 
-    /** Reads rows pasted from a spreadsheet; what was refused comes back with its reason, and nothing is kept yet. */
+    /** Reads rows pasted from a spreadsheet; refused rows are returned with their reasons, and nothing is stored. */
     public function pasted(Request $request, Job $job): JsonResponse
     {
         $rows = PastedRows::read(

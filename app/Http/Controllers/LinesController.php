@@ -13,7 +13,7 @@ use Bowline\Job\Values;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** Reads a file of existing lines: the runs they come to, and remarks. Nothing is kept yet. */
+/** Reads a file of existing lines and returns its runs and remarks; nothing is stored. */
 final class LinesController
 {
     public function __invoke(Request $request, Job $job): JsonResponse

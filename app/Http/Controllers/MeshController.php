@@ -11,7 +11,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** Bodies of triangles for the surroundings: the bytes of an STL, OBJ or GLB file in, packed triangles out. */
+/** Bodies of triangles for the surroundings: takes an STL, OBJ or GLB file, returns packed triangles. */
 final readonly class MeshController
 {
     public function __construct(private Meshes $meshes)

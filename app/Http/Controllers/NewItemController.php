@@ -21,7 +21,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use stdClass;
 
-/** What a new item of a job begins as; not kept. */
+/** The first state of a new item; not stored. */
 final readonly class NewItemController
 {
     public function __construct(

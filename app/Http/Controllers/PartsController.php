@@ -18,7 +18,7 @@ use Bowline\Routing\RouteBook;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** The fittings that are made by a few numbers, and putting a port of one on a port of another. */
+/** The fittings made from a few numbers, and placing a port of one on a port of another. */
 final readonly class PartsController
 {
     public function __construct(private JobFiles $files)
@@ -47,7 +47,7 @@ final readonly class PartsController
         );
     }
 
-    /** The fitting as it would stand with a port of it on another; not kept. */
+    /** Returns the fitting with one of its ports on another port; not stored. */
     public function onto(Request $request, Job $job, string $fitting): JsonResponse
     {
         $body = RequestBody::of($request, 'portOnPort');

@@ -25,9 +25,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use stdClass;
 
-/**
- * Straight pieces joined into a run, live while they are put down: the run as it would be, and each joint. Not kept.
- */
+/** Straight pieces joined into a run while they are placed: the run as it would be, and each joint. Not stored. */
 final readonly class PiecesController
 {
     public function __construct(private JobFiles $files)
@@ -76,7 +74,7 @@ final readonly class PiecesController
             : throw $piece->get('to')->error('a piece must have a length');
     }
 
-    /** At a port where one is there, otherwise in the open. */
+    /** Returns an end at a port where there is one, otherwise a bare point. */
     private static function end(Vector $at, Site $site): stdClass
     {
         $port = array_filter(

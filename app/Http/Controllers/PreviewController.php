@@ -24,14 +24,14 @@ use Illuminate\Http\Response;
 use stdClass;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** What an edit would come to, without keeping it, for while a hand is still dragging. */
+/** The result of an edit during a drag; not stored. */
 final readonly class PreviewController
 {
     public function __construct(private JobFiles $files)
     {
     }
 
-    /** An edit of a run, kept or not yet. */
+    /** Previews an edit of a run, stored or not yet. */
     public function run(Request $request, Job $job): Response
     {
         $body = RequestBody::preview($request);
@@ -55,7 +55,7 @@ final readonly class PreviewController
         return $this->answer(EditPreview::ofRun($core, $run, $body->get('change'), $this->step($body)), $core->site);
     }
 
-    /** Something placed, moved or turned, with all that hangs on it. */
+    /** Previews a placed item that is moved or turned, with all that depends on it. */
     public function place(Request $request, Job $job): Response
     {
         $body = RequestBody::preview($request);
@@ -97,7 +97,7 @@ final readonly class PreviewController
     }
 
     /**
-     * How finely a limit is found, mm or degrees; null where nothing is held.
+     * Returns the accuracy of a limit, mm or degrees; null where nothing is held.
      *
      * @throws JobError
      */

@@ -15,7 +15,7 @@ use Bowline\Job\Node;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** Gives a named value another name, in the job and wherever it is used: one step. */
+/** Renames a named value in the job and wherever it is used, as one step. */
 final readonly class RenameController
 {
     public function __construct(private JobFiles $files)

@@ -16,7 +16,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use stdClass;
 
-/** Several runs at once: laid between pairs of ports, or combed into a bundle. As they would stand; not kept. */
+/** Several runs at once: between pairs of ports, or combed into a bundle. Returned, not stored. */
 final readonly class RunsBetweenPortsController
 {
     public function __construct(private JobFiles $files)
@@ -37,7 +37,7 @@ final readonly class RunsBetweenPortsController
         $along = $body->get('along')->text();
         $ids = array_map(static fn (Node $id): string => $id->text(), $body->get('runs')->items());
         $file = $this->files->file($job);
-        // With runs that are only about to be added.
+        // Includes runs that are about to be added.
         $file->runs = array_map(static fn (Node $run): stdClass => $run->object(), [
             ...(new Node($file))->list('runs'),
             ...$body->list('drafts'),

@@ -11,7 +11,7 @@ use App\Settling\SettleRun;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** A draped run that is settling: how far it is and how it lies now; stopped, and let settle again. */
+/** A draped run that is settling: its progress and present shape; stopping and restarting it. */
 final class SettlingController
 {
     public function show(Job $job, string $run): JsonResponse

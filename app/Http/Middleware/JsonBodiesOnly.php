@@ -11,8 +11,8 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Bodies are JSON or the bytes of a file, and say so by exactly that media type: browsers let pages of other origins
- * send neither without asking first.
+ * Accepts bodies only with the media type of JSON or of file bytes: browsers do not let pages of other origins send
+ * these without a preflight.
  */
 final class JsonBodiesOnly
 {

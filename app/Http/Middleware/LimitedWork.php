@@ -11,8 +11,8 @@ use Illuminate\Support\Facades\Config;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * For questions that change nothing: they are answered in BOWLINE_REQUEST_SECONDS or refused in plain words, and given
- * up when whoever asked has gone.
+ * Limits requests that change nothing: answered within BOWLINE_REQUEST_SECONDS or refused in plain words, and abandoned
+ * when the client has gone.
  */
 final class LimitedWork
 {

@@ -8,10 +8,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/**
- * What an address asks for behind its question mark is text, once each and without control characters; lists are
- * refused.
- */
+/** Accepts only query parameters that are plain text, once each and without control characters. */
 final class PlainQuery
 {
     /** @param  Closure(Request): Response  $next */
@@ -19,7 +16,7 @@ final class PlainQuery
     {
         foreach ($request->query->all() as $name => $value) {
             if ($value === null) {
-                // Laravel makes nothing of an empty text.
+                // Laravel turns an empty text into null.
                 continue;
             }
             if (

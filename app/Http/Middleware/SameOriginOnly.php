@@ -11,9 +11,9 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * There is no login on a local server, so who asks decides: requests under a name that is not Bowline's are refused
- * with 421, and whatever changes something is refused with 403 when a page of another origin sends it. Browsers say so
- * in Sec-Fetch-Site and Origin, which pages cannot change; programs that are no browsers send neither.
+ * A local server has no login, so the sender decides: requests to a host name that is not Bowline's are refused with
+ * 421, and requests that change something are refused with 403 when a page of another origin sends them. Browsers say
+ * so in Sec-Fetch-Site and Origin, which pages cannot change; other programs send neither.
  */
 final class SameOriginOnly
 {

@@ -37,13 +37,13 @@ final class JobResource extends StateResource
     public function toArray(Request $request): array
     {
         $file = clone $this->file;
-        // A window asks for triangles by themselves.
+        // Windows request triangles separately.
         unset($file->meshes);
 
         return [
             'id' => $this->resource->id,
             ...parent::toArray($request),
-            // Those undone too, the first one first.
+            // Includes undone steps, in order.
             'steps' => StepResource::collection(
                 $this->resource->steps()->orderBy('number')->get(['number', 'name', 'made_at', 'token']),
             )->resolve($request),

@@ -12,7 +12,7 @@ use Illuminate\Http\Resources\Json\JsonResource;
 use stdClass;
 
 /**
- * What the whole state of a job and a change of it have in common.
+ * The common part of the whole state of a job and of a change of it.
  *
  * @property-read Job $resource
  */
@@ -46,7 +46,7 @@ abstract class StateResource extends JsonResource
         return JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES;
     }
 
-    /** What was typed, by field. */
+    /** Returns the typed texts by field. */
     private function entries(): stdClass
     {
         return (object) $this->resource->entries()

@@ -49,7 +49,7 @@ final class Change implements Command
             static fn (Node $one): stdClass => $one->get('id')->text() === $run->id ? $item : $one->object(),
             (new Node($input->job->source))->list('runs'),
         );
-        // What is wrong by now is said, and not written.
+        // A job that has become wrong is refused instead of written.
         Job::read($after);
 
         return new Outcome(JobFile::encode($after));

@@ -16,7 +16,7 @@ use Generator;
 
 final class Stl implements Command
 {
-    /** Chord tolerances that can be asked for, mm. */
+    /** Smallest and largest chord tolerance, mm. */
     private const FINEST = 0.0001;
 
     private const COARSEST = 1000.0;

@@ -18,7 +18,7 @@ use Bowline\Routing\LaidRun;
 use Bowline\Routing\TieSolver;
 use stdClass;
 
-/** Goes on from the open end of a run: one more corner, and the run ends there. */
+/** Continues from the open end of a run: adds a corner at which the run ends. */
 final readonly class AddLeg implements Draggable, RunEdit
 {
     /**

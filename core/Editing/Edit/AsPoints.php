@@ -11,7 +11,7 @@ use Bowline\Editing\RunDraft;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 
-/** Makes a flexible run one through points, to be edited by hand, as near as may be to where it is. */
+/** Turns a flexible run into a smooth run through points that follow its present shape. */
 final readonly class AsPoints implements ReadsShape
 {
     public static function word(): string

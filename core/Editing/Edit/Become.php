@@ -13,13 +13,13 @@ use Bowline\Job\Site;
 use Bowline\Routing\LaidRun;
 use stdClass;
 
-/** Lets the run behave in another way, with its ends, its stock and as near as may be its length and place. */
+/** Changes the kind of route of a run; ends and stock stay, length and place as nearly as possible. */
 final readonly class Become implements RunEdit
 {
-    /** Parts of a curve at which it gets corners. */
+    /** Positions along a curve at which it gets corners, as shares of its length. */
     private const CORNERS_AT = [0.25, 0.5, 0.75];
 
-    /** How a run is wound that was not wound before, mm. */
+    /** Numbers of a new winding, mm. */
     private const WOUND = ['from_length' => 0, 'to_length' => 100, 'pitch' => 40, 'gap' => 0];
 
     /**
@@ -65,7 +65,7 @@ final readonly class Become implements RunEdit
             'at' => FileValue::vector($laid->path->segments[count($laid->path->segments) - 1]->end()),
         ];
         if ($this->kind === 'flow' && $laid->run->route->corners() === null) {
-            // A curve that becomes points goes on lying where it is.
+            // A curve that becomes points stays where it is.
             (new AsPoints)->apply($draft);
 
             return;

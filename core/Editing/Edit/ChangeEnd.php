@@ -8,7 +8,7 @@ use Bowline\Editing\RunChange;
 use Bowline\Editing\RunDraft;
 use stdClass;
 
-/** Changes what is at an end of the run. */
+/** Changes the finish of an end of the run. */
 final readonly class ChangeEnd implements RunChange
 {
     /**

@@ -13,7 +13,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use stdClass;
 
-/** Gives a flange of the run another number of bolt holes; those of a plate without any lie at four fifths of it. */
+/** Sets the number of bolt holes of a flange; those of a plate without any lie at four fifths of its diameter. */
 final readonly class DrillFlange implements RunEdit
 {
     private const CIRCLE_SHARE = 0.8;

@@ -15,13 +15,13 @@ use stdClass;
 /** Finishes an end of the run: open, with a flange that goes over its tube, or with a flat plug. */
 final readonly class FinishEnd implements RunEdit
 {
-    /** Between the tube and the bolts there is room for a nut and its spanner: the bolt circle is so much wider, mm. */
+    /** Room for a nut and its spanner between tube and bolts: the bolt circle exceeds the tube by this, mm. */
     private const BOLT_ROOM = 45.0;
 
     /** Bolt circles are rounded up to whole multiples of this, mm. */
     private const CIRCLE_STEP = 5.0;
 
-    /** From the bolt circle to the rim of the plate, on the diameter, mm. */
+    /** Distance from the bolt circle to the rim of the plate, on the diameter, mm. */
     private const RIM = 30.0;
 
     private const THICKNESS = 10;
@@ -64,7 +64,7 @@ final readonly class FinishEnd implements RunEdit
     }
 
     /**
-     * A plate that fits the tube, to begin with.
+     * Returns a first plate that fits the tube.
      *
      * @param  float  $od  outside diameter of the tube, mm
      */

@@ -12,7 +12,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use stdClass;
 
-/** Lets the length of the run come as it comes, holds it as it is now, or makes it that of the longest of a set. */
+/** Releases the length of the run, holds it at its present value, or makes it that of the longest of a set. */
 final readonly class HoldAs implements ReadsShape
 {
     /**

@@ -11,7 +11,7 @@ use Bowline\Editing\RunDraft;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 
-/** Holds the direction in which a smooth run goes through one of its points, or lets it go. */
+/** Holds the direction of a smooth run at one of its points, or releases it. */
 final readonly class HoldDirection implements ReadsShape
 {
     /** @param  int  $point  0-based */

@@ -54,7 +54,7 @@ final readonly class HoldLength implements Draggable, RunEdit
     {
         $route = $draft->laid->run->route;
         if ($route->span($draft->laid->run) !== null) {
-            // What is told by its length simply gets that one.
+            // A run that is given by its length simply gets that length.
             (new SetRoute((object) ['length' => FileValue::roundForFile($this->length), 'slack' => null]))->apply(
                 $draft,
             );

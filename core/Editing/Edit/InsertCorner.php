@@ -13,7 +13,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Routing\VertexPlace;
 
-/** Puts a corner into a leg. */
+/** Inserts a corner into a leg. */
 final readonly class InsertCorner implements RunEdit
 {
     use ReadsVertex;

@@ -12,7 +12,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 
-/** Gives a smooth run one point more, on it: where it was pointed at, or in its middle. */
+/** Adds a point to a smooth run, on it: where it was pointed at, or in its middle. */
 final readonly class InsertPoint implements ReadsShape
 {
     /** @param  Vector|null  $at  on the outside of the run or near it, mm; null for its middle */

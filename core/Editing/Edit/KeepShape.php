@@ -11,7 +11,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 
-/** Keeps the shape a draped run lies in, or lets it go again. */
+/** Keeps the present shape of a draped run, or releases it. */
 final readonly class KeepShape implements ReadsShape
 {
     public function __construct(
@@ -42,7 +42,7 @@ final readonly class KeepShape implements ReadsShape
         }
         $points = [$draft->laid->run->from->at];
         foreach ($draft->laid->path->segments as $segment) {
-            // A clamp between is straight, and two points tell it.
+            // The straight in a clamp is given by two points.
             $curve = $segment->curve();
             $told = match (true) {
                 $curve === null => [$segment->start(), $segment->end()],

@@ -8,7 +8,7 @@ use Bowline\Editing\RunChange;
 use Bowline\Editing\RunDraft;
 use Bowline\Job\FileValue;
 
-/** Makes a hanging or sprung run longer; one told by its slack gets a length. */
+/** Sets a greater length of a hanging or sprung run; one given by its slack is given by its length then. */
 final readonly class Lengthen implements RunChange
 {
     public function __construct(

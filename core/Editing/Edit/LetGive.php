@@ -13,7 +13,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use stdClass;
 
-/** Lets a corner, or a point of a smooth run, move so that the run has its length, or keeps it where it is. */
+/** Lets a corner, or a point of a smooth run, move to reach the fixed length, or fixes it again. */
 final readonly class LetGive implements RunEdit
 {
     /**

@@ -12,7 +12,7 @@ use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 
-/** Brings a point of a smooth run level, along one axis, with another of its points or with a port or clamp. */
+/** Makes a point of a smooth run level, along one axis, with another of its points or with a port or clamp. */
 final readonly class LevelPoint implements RunEdit
 {
     /**

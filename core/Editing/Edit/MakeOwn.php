@@ -11,7 +11,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Routing\VertexPlace;
 
-/** Makes a run that followed another, or its own first half, one with corners of its own. */
+/** Gives a run that followed another, or its own first half, corners of its own. */
 final readonly class MakeOwn implements RunEdit
 {
     public static function word(): string

@@ -12,7 +12,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use stdClass;
 
-/** Makes the run the first half of a symmetric whole: the second half, up to its end, follows across the plane. */
+/** Makes the run the first half of a symmetric run; the second half follows across the plane. */
 final readonly class MakeSymmetric implements RunEdit
 {
     /**

@@ -16,7 +16,7 @@ use Bowline\Job\Values;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\VertexPlace;
 
-/** Moves a corner. What comes after it and was told relative to it moves along. */
+/** Moves a corner and the corners behind it that are given relative to it. */
 final readonly class MoveCorner implements Draggable, RunEdit
 {
     use ReadsVertex;

@@ -16,7 +16,7 @@ use Bowline\Job\Values;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\VertexPlace;
 
-/** Moves a leg parallel to itself: both its corners by the same vector; every other corner stays. */
+/** Moves a leg parallel to itself; every other corner stays. */
 final readonly class MoveLeg implements Draggable, RunEdit
 {
     use ReadsVertex;
@@ -66,7 +66,7 @@ final readonly class MoveLeg implements Draggable, RunEdit
         $by = $draft->allowed($this->by, $this->vertex - 1, $this->vertex);
         $stops = array_values(array_filter([$start->stop, $end->stop], static fn (?int $stop): bool => $stop !== null));
         if ($stops !== []) {
-            // Behind a lead that moves, a corner told from it moves by itself.
+            // A corner given relative to a lead that moves has moved already.
             $draft->stops->moveTogether(
                 $stops[0],
                 $stops[count($stops) - 1],

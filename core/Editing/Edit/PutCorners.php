@@ -10,7 +10,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use stdClass;
 
-/** Puts corners in ahead of one, or in place of all there are. */
+/** Inserts corners before one, or replaces all. */
 final readonly class PutCorners implements RunEdit
 {
     use ReadsVertex;

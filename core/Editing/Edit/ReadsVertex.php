@@ -6,7 +6,7 @@ namespace Bowline\Editing\Edit;
 
 use Bowline\Job\Node;
 
-/** Reads which corner an edit is about. */
+/** Reads the corner that an edit is about. */
 trait ReadsVertex
 {
     /** @return int -1, which no corner has, when it is none */

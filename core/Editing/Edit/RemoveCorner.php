@@ -11,7 +11,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Routing\VertexPlace;
 
-/** Takes out a stop with its corner (a clamp with both); the other corners stay where they are. */
+/** Removes a stop with its corner (a clamp with both); the other corners stay. */
 final readonly class RemoveCorner implements RunEdit
 {
     use ReadsVertex;

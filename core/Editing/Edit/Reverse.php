@@ -11,7 +11,7 @@ use Bowline\Editing\RunEdit;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 
-/** Lets the run go the other way: what was its end is its start. */
+/** Reverses the run: its end becomes its start. */
 final readonly class Reverse implements RunEdit
 {
     public static function word(): string

@@ -8,7 +8,7 @@ use Bowline\Editing\RunChange;
 use Bowline\Editing\RunDraft;
 use Bowline\Job\FileValue;
 
-/** Sets how far from the middle of a clamp the corner before or after it stands. */
+/** Sets the distance from the middle of a clamp to the corner before or behind it. */
 final readonly class SetAtClamp implements RunChange
 {
     /**

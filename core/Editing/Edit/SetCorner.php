@@ -15,7 +15,7 @@ use Bowline\Job\Values;
 use Bowline\Routing\LaidRun;
 use stdClass;
 
-/** Gives a corner its own radius, or takes it away; without a vertex, gives all corners one. */
+/** Sets the radius of a corner or removes it; without a vertex, sets that of all corners. */
 final readonly class SetCorner implements Draggable, RunEdit
 {
     use ReadsVertex;

@@ -8,7 +8,7 @@ use Bowline\Editing\RunChange;
 use Bowline\Editing\RunDraft;
 use Bowline\Job\FileValue;
 
-/** Sets how far a run goes straight out of, or into, its port. */
+/** Sets the straight length out of, or into, a port. */
 final readonly class SetLead implements RunChange
 {
     /**

@@ -14,7 +14,7 @@ use Bowline\Job\Tie\Tie;
 use Bowline\Routing\TieSolution;
 use Bowline\Routing\VertexPlace;
 
-/** Says anew how a leg runs: its direction, its length, or both. */
+/** Sets the direction of a leg, its length, or both. */
 final readonly class SetLeg implements RunEdit
 {
     use ReadsVertex;
@@ -94,7 +94,7 @@ final readonly class SetLeg implements RunEdit
     }
 
     /**
-     * A leg whose corner is tied can only be given what the ties leave open.
+     * Refuses a leg whose tied corner allows no such change.
      *
      * @throws EditError
      */

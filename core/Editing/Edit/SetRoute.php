@@ -15,7 +15,7 @@ use Bowline\Job\Values;
 use Bowline\Routing\LaidRun;
 use stdClass;
 
-/** Sets numbers of a route that is a curve: its length or slack, its points, its pitch. */
+/** Sets numbers of a curved route: its length or slack, its points, its pitch. */
 final readonly class SetRoute implements Draggable, RunEdit
 {
     /**

@@ -12,7 +12,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Routing\Vertex;
 
-/** Takes back the last leg of a run with an open end. */
+/** Removes the last leg of a run with an open end. */
 final readonly class TakeBack implements RunEdit
 {
     public static function word(): string

@@ -12,13 +12,13 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 
 /**
- * Tells a run by another number, so that it stays as it is where it can: a flexible one by its length or its slack, a
- * winding by its pitch, its turns, or none of them beside its host, the bends of a rigid one by a radius or by a
- * multiple of its outside diameter.
+ * Gives a run by another number and keeps its shape where possible: a flexible one by its length or its slack, a
+ * winding by its pitch, its turns, or neither, the bends of a rigid one by a radius or by a multiple of the outside
+ * diameter.
  */
 final readonly class TellBy implements ReadsShape
 {
-    /** Slack of a run that has none to be told by. */
+    /** Slack of a run whose slack is not known. */
     private const SLACK = 0.08;
 
     /** A winding that had no turn gets this pitch, mm, or so many turns. */

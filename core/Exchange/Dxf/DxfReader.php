@@ -11,10 +11,10 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 
-/** Reads lines and arcs of a DXF file: LINE, ARC, LWPOLYLINE and POLYLINE, flat or in space, in its units. */
+/** Reads the lines and arcs of a DXF file: LINE, ARC, LWPOLYLINE and POLYLINE, in a plane or in space, in its units. */
 final class DxfReader
 {
-    /** Millimetres to a unit, by what INSUNITS calls it; without units, millimetres. */
+    /** Millimetres of each unit of INSUNITS; without units, millimetres. */
     private const UNITS = [
         1 => 25.4,
         2 => 304.8,
@@ -28,10 +28,10 @@ final class DxfReader
         14 => 100.0,
     ];
 
-    /** More entities than these are no centrelines. */
+    /** Most entities of a drawing of centrelines. */
     private const MAX_ENTITIES = 20000;
 
-    /** Shorter than this, a piece is nothing, mm. */
+    /** Shorter pieces are ignored, mm. */
     private const NOTHING = 1e-9;
 
     private float $unit = 1.0;
@@ -157,7 +157,7 @@ final class DxfReader
         $this->turn($ocs, $groups->point(10), $groups->length(40), $start, $sweep);
     }
 
-    /** An arc about a centre of the flat frame, from an angle through a turn; a negative turn goes clockwise. */
+    /** Adds an arc about a centre in its OCS, from an angle through a sweep; a negative sweep is clockwise. */
     private function turn(Ocs $ocs, Vector $centre, float $radius, float $start, float $sweep): void
     {
         $at = static fn (float $angle): Vector => $ocs->toWorld(
@@ -195,7 +195,7 @@ final class DxfReader
 
                 continue;
             }
-            // A bulge is the tangent of a quarter of the turn, positive counter-clockwise.
+            // A bulge is the tangent of a quarter of the sweep, positive counter-clockwise.
             $sweep = 4 * atan($bulge);
             $chord = $to->minus($from);
             $toCentre = (new Vector(-$chord->y, $chord->x, 0.0))->times((1 - $bulge ** 2) / (4 * $bulge));

@@ -18,15 +18,13 @@ use Bowline\Routing\LaidRun;
  */
 final readonly class DxfWriter implements SegmentVisitor
 {
-    /** Enough digits to read the same run again to far below a micron. */
+    /** Decimals, enough to read the same run again to far below a micron. */
     private const DECIMALS = 10;
 
-    /** What INSUNITS calls millimetres. */
+    /** Code of millimetres in INSUNITS. */
     private const MILLIMETRES = 4;
 
-    /**
-     * A piece of a spline turns by no more than this, radians: a cubic then follows an arc within 2e-8 of its radius.
-     */
+    /** Largest turn of a piece of a spline, radians: a cubic follows such an arc within 2e-8 of its radius. */
     private const SPLINE_TURN = 3 * M_PI / 180;
 
     private function __construct(private string $layer)
@@ -97,8 +95,8 @@ final readonly class DxfWriter implements SegmentVisitor
     }
 
     /**
-     * A cubic B-spline over the developed length with double knots, so that it has the places and the directions of
-     * the curve at each: between two knots its control points stand a third of the piece from its ends.
+     * Writes a cubic B-spline by developed length with double knots, so that it has the points and directions of the
+     * curve at each knot: its control points are a third of the piece away from both ends.
      *
      * @return list<array{int, string}>
      */
@@ -166,7 +164,7 @@ final readonly class DxfWriter implements SegmentVisitor
         return number_format($number, self::DECIMALS, '.', '');
     }
 
-    /** A layer's name is one line, without the signs that the format keeps for itself. */
+    /** Returns the name of a layer: one line without the characters that the format reserves. */
     private static function layer(string $name): string
     {
         $plain = (string) preg_replace('/[\x00-\x1f<>\/\\\\":;?*|=`,]+/u', ' ', $name);

@@ -46,7 +46,7 @@ final readonly class Groups
         return new Vector($this->length($code), $this->length($code + 10), $this->length($code + 20));
     }
 
-    /** The extrusion direction; z when none is told. */
+    /** Returns the extrusion direction; z by default. */
     public function direction(): Vector
     {
         $told = new Vector($this->number(210), $this->number(220), $this->number(230));

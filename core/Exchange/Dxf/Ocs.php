@@ -7,12 +7,12 @@ namespace Bowline\Exchange\Dxf;
 use Bowline\Geometry\Vector;
 
 /**
- * The frame in which DXF tells flat entities: its z is the extrusion direction, its x follows from that by the
- * format's "arbitrary axis" rule (DXF reference, object coordinate systems).
+ * The object coordinate system of flat entities in DXF: its z is the extrusion direction, and its x follows from that
+ * by the "arbitrary axis" rule (DXF reference, object coordinate systems).
  */
 final readonly class Ocs
 {
-    /** Nearer to the world's z than this the rule takes the world's y to start from. */
+    /** Components of z below this make the rule start from the world's y. */
     private const NEAR_Z = 1 / 64;
 
     public Vector $x;

@@ -11,8 +11,8 @@ use JsonException;
 use stdClass;
 
 /**
- * GLB, the binary form of glTF 2.0 (Khronos): triangles of all meshes of its scene, each moved by its nodes.
- * glTF is in metres with y up; here it comes in millimetres with z up.
+ * Reads GLB, the binary form of glTF 2.0 (Khronos): the triangles of all meshes of its scene, transformed by its nodes.
+ * glTF is in metres with y up; the result is in millimetres with z up.
  */
 final class GlbReader
 {
@@ -22,12 +22,12 @@ final class GlbReader
 
     private const TRIANGLES = 4;
 
-    /** Bytes and unpacking of the kinds of index there are. */
+    /** Bytes and unpack format of each index type. */
     private const INDEX = [5121 => [1, 'C*'], 5123 => [2, 'v*'], 5125 => [4, 'V*']];
 
     private const DEEPEST = 64;
 
-    /** Places that nodes stand in, at most: nodes may share children, and a few of them stand for a million. */
+    /** Most instances of nodes: nodes may share children, so that a few of them expand to a million. */
     private const MOST_NODES = 20_000;
 
     private string $packed = '';
@@ -125,7 +125,7 @@ final class GlbReader
             $px = $m[0] * $x + $m[4] * $y + $m[8] * $z + $m[12];
             $py = $m[1] * $x + $m[5] * $y + $m[9] * $z + $m[13];
             $pz = $m[2] * $x + $m[6] * $y + $m[10] * $z + $m[14];
-            // y up becomes z up: a quarter turn about x.
+            // From y up to z up: a quarter turn about x.
             $points[] = pack('g3', $px * self::METRE, -$pz * self::METRE, $py * self::METRE);
         }
         $indices = self::int($primitive->find('indices'));

@@ -7,13 +7,15 @@ namespace Bowline\Exchange\Mesh;
 use Bowline\Job\JobError;
 use Bowline\Job\Shape\Triangles;
 
-/** Reads a file of triangles (STL, OBJ, GLB), told by what is in it. A new format is a new class and a line here. */
+/**
+ * Reads a file of triangles (STL, OBJ, GLB), recognised by its content. A new format is a new class and a line here.
+ */
 final class MeshReader
 {
-    /** Bytes of the largest file that is read. */
+    /** Most bytes of a file. */
     public const LARGEST = 50 * 1024 * 1024;
 
-    /** A vertex after nothing but comments, materials and names of objects, groups and smoothing. */
+    /** A vertex behind nothing but comments, materials and names of objects, groups and smoothing. */
     private const OBJ_START = '/^\s*(#.*\R|mtllib.*\R|o .*\R|g .*\R|s .*\R|\s*\R)*v\s/';
 
     /**
@@ -27,7 +29,7 @@ final class MeshReader
         if ($bytes === '') {
             throw JobError::at('', sprintf('%s is empty', $name));
         }
-        // A byte order mark says nothing here.
+        // A byte order mark is skipped.
         $bytes = str_starts_with($bytes, "\u{feff}") ? substr($bytes, 3) : $bytes;
         $triangles = match (true) {
             str_starts_with($bytes, 'glTF') => GlbReader::read($bytes),

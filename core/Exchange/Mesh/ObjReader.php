@@ -7,7 +7,10 @@ namespace Bowline\Exchange\Mesh;
 use Bowline\Job\JobError;
 use Bowline\Job\Shape\Triangles;
 
-/** OBJ: `v` and `f`; faces of more than three corners are cut into a fan. It says no unit; millimetres are taken. */
+/**
+ * Reads OBJ: `v` and `f`; faces with more than three corners become fans. The format has no unit; millimetres are
+ * assumed.
+ */
 final class ObjReader
 {
     /** @throws JobError */

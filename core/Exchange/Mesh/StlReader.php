@@ -7,10 +7,10 @@ namespace Bowline\Exchange\Mesh;
 use Bowline\Job\JobError;
 use Bowline\Job\Shape\Triangles;
 
-/** STL, binary and text. It says no unit; millimetres are taken, as everybody does. */
+/** Reads STL, binary and text. The format has no unit; millimetres are assumed, as is usual. */
 final class StlReader
 {
-    /** Bytes before the triangles, and of each: a normal, three corners, and two bytes that say nothing. */
+    /** Bytes before the triangles, and of each: a normal, three corners, and two unused bytes. */
     public const HEAD = 84;
 
     public const RECORD = 50;

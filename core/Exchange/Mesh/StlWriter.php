@@ -6,7 +6,7 @@ namespace Bowline\Exchange\Mesh;
 
 use Bowline\Job\Shape\Triangles;
 
-/** Writes packed triangles as binary STL, every corner to the bit. Normals are left at 0: readers work them out. */
+/** Writes packed triangles as binary STL without rounding. Normals are left at 0, and readers compute them. */
 final class StlWriter
 {
     private const NO_NORMAL = "\0\0\0\0\0\0\0\0\0\0\0\0";
@@ -15,7 +15,7 @@ final class StlWriter
     public static function write(string $packed): string
     {
         $count = intdiv(strlen($packed), Triangles::SIZE);
-        // After each triangle come two spare bytes, and the normal of the next one.
+        // Behind each triangle come two unused bytes and the normal of the next one.
         $records =
             $count === 0
                 ? ''

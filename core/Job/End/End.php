@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Bowline\Job\End;
 
-/** How a run is finished at one of its ends. */
+/** The finish of an end of a run. */
 interface End
 {
-    /** Its word in the file. */
+    /** Returns its word in the file. */
     public function type(): string;
 
-    /** Itself where it is a flange. */
+    /** Returns itself where it is a flange, else null. */
     public function flange(): ?Flange;
 
-    /** Thickness of what closes the bore, mm; null when it is open. */
+    /** Returns the thickness of what closes the bore, mm; null when it is open. */
     public function plugThickness(float $wall): ?float;
 }

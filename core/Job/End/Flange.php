@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Bowline\Job\End;
 
-/**
- * A round plate welded on square to the run's end, its face at the end of the run. Millimetres.
- */
+/** A round plate welded on square to the end of the run, its face at the end. Millimetres. */
 final readonly class Flange implements End
 {
-    /** How much wider than its tube the bore of a plate is that is slipped over it, on the diameter, mm. */
+    /** Clearance of the bore of a slip-on plate over its tube, on the diameter, mm. */
     public const PLAY = 1.0;
 
     /** Clearance hole of an M10 bolt, ISO 273 coarse, mm. */
@@ -30,13 +28,13 @@ final readonly class Flange implements End
         return 'flange';
     }
 
-    /** Radial material between the bolt holes and the rim; negative when they break out. */
+    /** Returns the radial material between the bolt holes and the rim, mm; negative when they break out. */
     public function rimLeft(): float
     {
         return $this->outsideDiameter / 2 - $this->boltCircle / 2 - $this->holeDiameter / 2;
     }
 
-    /** Material between one bolt hole and the next; negative when they run into each other. */
+    /** Returns the material between neighbouring bolt holes, mm; negative when they overlap. */
     public function betweenHoles(): float
     {
         return $this->holeCount < 2
@@ -44,7 +42,7 @@ final readonly class Flange implements End
             : $this->boltCircle * sin(M_PI / $this->holeCount) - $this->holeDiameter;
     }
 
-    /** Radial gap between the bolt holes and something round of this diameter in the middle. */
+    /** Returns the radial gap between the bolt holes and a circle of this diameter in the centre, mm. */
     public function clearOf(float $diameter): float
     {
         return $this->boltCircle / 2 - $this->holeDiameter / 2 - $diameter / 2;

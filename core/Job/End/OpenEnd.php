@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job\End;
 
-/** Cut off square, the bore open. */
+/** Cut off square, with an open bore. */
 final readonly class OpenEnd implements End
 {
     public function type(): string

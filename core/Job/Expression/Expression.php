@@ -7,18 +7,16 @@ namespace Bowline\Job\Expression;
 use Closure;
 
 /**
- * Arithmetic over named values, as job-file.md has it: `+ - * / **`, brackets,
- * `min max abs sqrt round` and `sin cos tan` in degrees.
- *
- * `**` binds to the right and before a minus sign (-2**2 is -4); `round` takes halves away from zero.
- * Worked out while it is read, by precedence climbing: expressions are short and used once.
+ * Arithmetic with named values (job-file.md): `+ - * / **`, brackets, `min max abs sqrt round` and `sin cos tan` in
+ * degrees. `**` is right associative and binds tighter than a minus sign (-2**2 is -4); `round` rounds halves away from
+ * zero. Evaluated while it is parsed, by precedence climbing: expressions are short and used once.
  */
 final class Expression
 {
-    /** How tightly a sign binds on its left; one more than this on its right unless it binds to the right. */
+    /** Precedence of each operator on its left; one more on its right unless it is right associative. */
     private const BINDING = ['+' => 1, '-' => 1, '*' => 2, '/' => 2, '**' => 4];
 
-    /** A sign before a number binds tighter than `*` and looser than `**`. */
+    /** Precedence of a sign: between `*` and `**`. */
     private const SIGN_BINDING = 3;
 
     private int $position = 0;
@@ -132,7 +130,7 @@ final class Expression
         };
     }
 
-    /** Sine of degrees, exact at the multiples of a right angle, where designers check it. */
+    /** Returns the sine of degrees, exact at multiples of a right angle. */
     private static function sine(float $degrees): float
     {
         return match (fmod($degrees, 360.0)) {

@@ -6,7 +6,7 @@ namespace Bowline\Job\Expression;
 
 use RuntimeException;
 
-/** An expression that cannot be read or worked out; the message says why in plain words. */
+/** An expression that cannot be parsed or evaluated; the message says why. */
 final class ExpressionError extends RuntimeException
 {
     public static function unreadable(string $text, string $why): self

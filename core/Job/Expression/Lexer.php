@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Bowline\Job\Expression;
 
-/** Cuts the text of an expression into numbers, names and signs. */
+/** Splits an expression into numbers, names and operators. */
 final class Lexer
 {
-    /** Longer texts are not arithmetic that anybody typed. */
+    /** Longest text that is accepted. */
     private const LONGEST = 1000;
 
     private const TOKEN = '/\G\s*(?:

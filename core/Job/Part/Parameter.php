@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job\Part;
 
-/** One number that a part is made by. */
+/** One number of a part. */
 final readonly class Parameter
 {
     /** @param  'mm'|'°'|''  $unit  empty for a count */

@@ -9,8 +9,8 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Shape\Box;
 
 /**
- * The fittings there are ready to be made by a few numbers; their ports follow them. Frames are such that a part
- * stands as it is mounted most often: z up, the way through along x. Sizes are outside diameters of the tube.
+ * The fittings that are made from a few numbers; their ports follow them. The frame of a part is as it is usually
+ * mounted: z up, the flow along x. Sizes are outside diameters of the tube.
  */
 enum PartKind: string
 {
@@ -240,7 +240,7 @@ enum PartKind: string
     }
 
     /**
-     * Where the second leg of an elbow ends: along +x turned up by its angle.
+     * Returns the direction of the second leg of an elbow: +x turned up by its angle.
      *
      * @param  array<string, float>  $by
      */

@@ -8,7 +8,7 @@ use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Values;
 
-/** Reads `part`: its `kind`, and those of its numbers that are not as they come. */
+/** Reads `part`: its `kind`, and the numbers that differ from its defaults. */
 final class PartReader
 {
     /**

@@ -11,7 +11,7 @@ use Bowline\Job\Shape\Box;
 use Bowline\Job\Shape\Cylinder;
 use Bowline\Job\Shape\Shape;
 
-/** One simple body of a fitting, and where it stands in the fitting's own frame. */
+/** One simple body of a fitting with its pose in the frame of the fitting. */
 final readonly class Solid
 {
     public function __construct(
@@ -25,7 +25,7 @@ final readonly class Solid
         return new self(new Box(new Vector($x, $y, $z)), Pose::at($at));
     }
 
-    /** A round body from one point to another. */
+    /** Returns a cylinder from one point to another. */
     public static function round(Vector $from, Vector $to, float $diameter): self
     {
         $way = $to->minus($from);

@@ -6,7 +6,7 @@ namespace Bowline\Job\Shape;
 
 use Bowline\Geometry\Vector;
 
-/** A rectangular block, centred on its own origin; its faces are called by the axes they look along. */
+/** A rectangular block centred on its own origin; its faces are named by their outward axes. */
 final readonly class Box implements Shape
 {
     use SolidShape;

@@ -7,7 +7,7 @@ namespace Bowline\Job\Shape;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
-/** A round block that stands along its own z, centred on its own origin. */
+/** A cylinder along its own z, centred on its own origin. */
 final readonly class Cylinder implements Shape
 {
     use SolidShape;

@@ -6,10 +6,10 @@ namespace Bowline\Job\Shape;
 
 use Bowline\Geometry\Vector;
 
-/** A body brought in as triangles. */
+/** An imported body of triangles. */
 final readonly class MeshShape implements Shape
 {
-    /** A mesh has no thickness where it is a sheet; its extent is taken so much wider, mm, to be found at all. */
+    /** Margin of the extent of a mesh, mm, since a flat sheet has no thickness. */
     private const AROUND = 1e-3;
 
     /**

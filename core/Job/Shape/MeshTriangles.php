@@ -12,12 +12,11 @@ use Closure;
 use JsonSerializable;
 
 /**
- * The triangles of a mesh, as a job file carries them: as text there, and read from where they are kept when they
- * are first asked for while a job is worked on.
+ * The triangles of a mesh as a job file carries them: text there, read from storage on first use while a job is open.
  */
 final class MeshTriangles implements JsonSerializable
 {
-    /** What an extent may be rounded by, mm. */
+    /** Rounding of an extent, mm. */
     private const ROUNDED = 0.1;
 
     private ?SignedDistance $surface = null;
@@ -52,10 +51,7 @@ final class MeshTriangles implements JsonSerializable
         return new self(static fn (): string => $packed, $read);
     }
 
-    /**
-     * Whether they are all within an extent, as far as they have been read: what is told of them is all that is looked
-     * at first.
-     */
+    /** Whether they lie within an extent, as far as they have been read; an unread mesh has only its stated extent. */
     public function isWithin(Vector $least, Vector $most): bool
     {
         $parts = $this->read === null ? [] : [$this->read->least->minus($least), $most->minus($this->read->most)];
@@ -77,7 +73,7 @@ final class MeshTriangles implements JsonSerializable
         return $this->read ?? Triangles::of($this->packed());
     }
 
-    /** Their surface, at least about where it will be asked, in its own frame. */
+    /** Returns their surface in its own frame, at least near the region of interest. */
     public function surface(Vector $least, Vector $most): SignedDistance
     {
         $about = [...$least->toArray(), ...$most->toArray()];

@@ -7,8 +7,8 @@ namespace Bowline\Job\Shape;
 use Bowline\Geometry\Vector;
 
 /**
- * A flat panel: its front face lies in its own x–y plane with the origin in the middle and looks along +z;
- * its thickness goes back from there. Stand-offs are measured from its faces.
+ * A flat panel: its front face lies in its own x–y plane, centred on the origin, with outward normal +z; its thickness
+ * extends to −z. Stand-offs are measured from its faces.
  */
 final readonly class Panel implements Shape
 {

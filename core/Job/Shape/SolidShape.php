@@ -6,7 +6,7 @@ namespace Bowline\Job\Shape;
 
 use Bowline\Geometry\Vector;
 
-/** Answers of a shape that is known by its measures, without triangles. */
+/** The answers of a shape without triangles. */
 trait SolidShape
 {
     public function drawnAs(): string

@@ -8,20 +8,20 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 
 /**
- * A body as loose triangles: nine 32-bit little-endian floats each, packed. That is what a browser draws, and
- * a million of them take 36 MB here where arrays would take a gigabyte.
+ * A body as loose triangles: nine 32-bit little-endian floats each, packed as a browser draws them; a million of them
+ * take 36 MB where PHP arrays would take a gigabyte.
  */
 final readonly class Triangles
 {
-    /** Bytes of one triangle, and how many are looked at at a time. */
+    /** Bytes of a triangle, and triangles examined at a time. */
     public const SIZE = 36;
 
     private const CHUNK = 20000;
 
-    /** Triangles of a body at most, whatever file they come from: 36 MB. */
+    /** Most triangles of a body, whatever its file: 36 MB. */
     public const MAX_COUNT = 1_000_000;
 
-    /** Triangles of all bodies of a job at most: what is saved has to open again, and so many are 72 MB. */
+    /** Most triangles of all bodies of a job: 72 MB, which can be saved and opened again. */
     public const MAX_COUNT_IN_JOB = 2_000_000;
 
     private function __construct(
@@ -69,7 +69,8 @@ final readonly class Triangles
     }
 
     /**
-     * Asked while they are still being read, so that a small file that stands for many is not worked out first.
+     * Refuses too many triangles while they are still being read, so that a small file that expands to many is not
+     * processed first.
      *
      * @param  int  $bytes  packed so far
      *
@@ -108,7 +109,7 @@ final readonly class Triangles
         }
     }
 
-    /** Whether all of it lies in one point. */
+    /** Whether they all lie in one point. */
     public function hasNoExtent(): bool
     {
         return $this->least->distanceTo($this->most) === 0.0;

@@ -8,7 +8,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Clamp;
 use Bowline\Job\CornerRadius;
 
-/** `clamp`: through a clamp on its axis, with a vertex ahead of it and one behind. */
+/** `clamp`: through a clamp on its axis, with a vertex before and behind it. */
 final readonly class ClampStop implements Stop
 {
     public function __construct(
@@ -30,7 +30,7 @@ final readonly class ClampStop implements Stop
         ];
     }
 
-    /** Unit direction in which the run goes through the clamp. */
+    /** Returns the unit direction in which the run passes the clamp. */
     public function travel(): Vector
     {
         return $this->reverse ? $this->clamp->axis->times(-1.0) : $this->clamp->axis;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job\Stop;
 
-/** Answers of a stop that is no clamp. */
+/** The answers of a stop that is not a clamp. */
 trait NoClamp
 {
     public function axis(): null

@@ -8,7 +8,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\CornerRadius;
 use Bowline\Job\Tie\Tie;
 
-/** `at`: through that point. */
+/** `at`: through a point. */
 final readonly class PointStop implements Stop
 {
     use NoClamp;

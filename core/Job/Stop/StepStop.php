@@ -8,7 +8,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\CornerRadius;
 use Bowline\Job\Tie\Tie;
 
-/** `by`, or `along` with `length`: the last vertex, moved by a vector. */
+/** `by`, or `along` with `length`: the previous vertex moved by a vector. */
 final readonly class StepStop implements Stop
 {
     use NoClamp;

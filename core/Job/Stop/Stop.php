@@ -8,26 +8,26 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\CornerRadius;
 use Bowline\Job\Tie\Tie;
 
-/** One thing a designer says about where a rigid run goes next. */
+/** One element of the description of where a rigid run goes. */
 interface Stop
 {
     /**
-     * The vertices it stands for.
+     * Returns its vertices.
      *
-     * @param  Vector  $last  the vertex before it
+     * @param  Vector  $last  the previous vertex
      * @return non-empty-list<Vector>
      */
     public function vertices(Vector $last): array;
 
-    /** The radius asked for at its vertices, null when the run's or the stock's holds. */
+    /** Returns the radius given for its vertices; null when that of the run or the stock applies. */
     public function corner(): ?CornerRadius;
 
     /** @return list<Tie> what its one vertex is tied to; a clamp binds its two by itself */
     public function ties(): array;
 
-    /** The axis that its vertices stay on, unit; null when nothing but ties holds them. */
+    /** Returns the unit axis on which its vertices stay; null when only ties hold them. */
     public function axis(): ?Vector;
 
-    /** The passage of the run through a clamp, where that is what it stands for. */
+    /** Returns the passage through a clamp, where it is one. */
     public function passage(): ?ClampStop;
 }

@@ -10,7 +10,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\Tie\Tie;
 
-/** Reads a stop by the key it is told by. A new kind of stop is a new class and a line here. */
+/** Reads a stop by its key. A new kind of stop is a new class and a line here. */
 final class StopReader
 {
     private const KINDS = ['at', 'by', 'along', 'clamp'];

@@ -8,7 +8,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\CornerRadius;
 use Bowline\Job\Tie\Tie;
 
-/** `along` with `until`: the last vertex, moved along a line until it is level with a place. */
+/** `along` with `until`: the previous vertex moved along a line until it is level with a place. */
 final readonly class UntilStop implements Stop
 {
     use NoClamp;

@@ -6,7 +6,7 @@ namespace Bowline\Job\Tie;
 
 use Bowline\Geometry\Vector;
 
-/** What a corner is tied to, worked out: a point, and the axis or the face there when it has one. */
+/** What a corner is tied to: a point, with its axis or face where it has one. */
 final readonly class Anchor
 {
     /**

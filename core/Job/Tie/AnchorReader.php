@@ -9,8 +9,8 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 
 /**
- * Reads what a tie names: "fitting.port" or a clamp as a text, `{"stop": 2, "run": "feed"}`,
- * `{"face": "+y", "of": "bulkhead"}`, or a face by a point and its normal in the frame of what it belongs to.
+ * Reads what a tie refers to: "fitting.port" or a clamp as a text, `{"stop": 2, "run": "feed"}`, `{"face": "+y", "of":
+ * "bulkhead"}`, or a face by a point and a normal in the frame of its thing.
  */
 final class AnchorReader
 {

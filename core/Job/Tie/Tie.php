@@ -62,7 +62,7 @@ final readonly class Tie
         return new self($kind, $anchor, $amount, $kind === TieKind::Level ? $values->direction($said) : null);
     }
 
-    /** "level with pump.out along +z", "40 mm off Hatch". */
+    /** Returns "level with pump.out along +z", "40 mm off Hatch". */
     public function words(Units $units): string
     {
         $what = $this->anchor->words;
@@ -81,9 +81,9 @@ final readonly class Tie
     }
 
     /**
-     * What its amount has to be so that a corner stays where it is, to the step of a hand.
+     * Returns the amount of the tie for which a corner stays where it is, rounded to the step of a drag.
      *
-     * @param  Vector  $last  the corner before it
+     * @param  Vector  $last  the previous corner
      * @return array{'distance'|'away'|'angle', float} the key of the file, and mm or degrees
      */
     public function measured(Vector $corner, Vector $last, Units $units): array

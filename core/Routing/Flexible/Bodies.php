@@ -11,11 +11,12 @@ use Bowline\Job\Fitting;
 use Bowline\Job\Shape\Shape;
 use Bowline\Job\Surrounding;
 
-/** What stands around as something to lie on: how far off the nearest of it is, and which way out of it. */
+/** The bodies of the surroundings that a run may lie on: the distance to the nearest of them and its outward normal. */
 final readonly class Bodies
 {
     /**
-     * Middle in space, radius of a ball round it, origin and axes of its frame, its shape, id and name.
+     * Of each body: its centre in space, the radius of a ball that holds it, the origin and axes of its frame, its
+     * shape, its id and its name.
      *
      * @var list<array{Vector, float, Vector, Vector, Vector, Vector, Shape, string, string}>
      */
@@ -62,11 +63,11 @@ final readonly class Bodies
     }
 
     /**
-     * In plain numbers, as it is asked a million times.
+     * Returns the nearest body to a point. Plain floats, because a draped run asks this a million times.
      *
-     * @param  float  $within  mm; what is farther off is not looked at
-     * @return array{float, float, float, float, string}|null how far outside of the nearest body (less than 0
-     *     within it), the unit direction out of it, and its id; null when none is near
+     * @param  float  $within  mm; bodies farther away are ignored
+     * @return array{float, float, float, float, string}|null signed distance in mm (negative inside), unit outward
+     *     normal, and id of the body; null when none is within reach
      */
     public function nearest(float $x, float $y, float $z, float $within): ?array
     {
@@ -84,7 +85,7 @@ final readonly class Bodies
                 $dx * $w->x + $dy * $w->y + $dz * $w->z,
                 $within,
             );
-            // Of two that are equally near the first is told: rounding must not choose.
+            // Of two bodies at the same distance the first one counts, so that rounding does not decide.
             if ($distance <= ($nearest === null ? $within : $within - Tolerance::NOTHING)) {
                 $within = $distance;
                 $nearest = [
@@ -101,10 +102,10 @@ final readonly class Bodies
     }
 
     /**
-     * Those that a line of a length can come near: none but what it may meet.
+     * Returns only the bodies that a line of this length can touch.
      *
-     * @param  list<array{Vector, Vector}>  $ends  between which it may lie
-     * @param  float  $length  with how thick it is, mm
+     * @param  list<array{Vector, Vector}>  $ends  pairs of points between which the line may hang
+     * @param  float  $length  of the line plus its diameter, mm
      */
     public function near(array $ends, float $length): self
     {
@@ -132,7 +133,7 @@ final readonly class Bodies
     }
 
     /**
-     * Of a mesh only what can be met from within a ball.
+     * Returns the body restricted to a ball: of a mesh, only the triangles that can be touched from inside it.
      *
      * @param  array{Vector, float, Vector, Vector, Vector, Vector, Shape, string, string}  $body
      * @return array{Vector, float, Vector, Vector, Vector, Vector, Shape, string, string}
@@ -145,7 +146,7 @@ final readonly class Bodies
         return $body;
     }
 
-    /** What people call the body of that id. */
+    /** Returns the display name of the body with this id. */
     public function name(string $id): string
     {
         foreach ($this->bodies as [, , , , , , , $own, $name]) {

@@ -9,17 +9,17 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /**
- * How far a line of some thickness has to be off what it lies on: half of that, but no farther than its own ends are.
+ * The distance that the centreline of a run keeps from what it lies on: its radius, but no more than its own ends have.
  */
 final readonly class Clearance
 {
-    /** At so many places of a curve at most it is looked whether it is clear. */
+    /** Most points of a curve at which its clearance is tested. */
     private const MOST_LOOKS = 20000;
 
-    /** By an end on a body it is not looked for so many times half its thickness. */
+    /** No clearance is demanded within this many radii of an end that itself touches a body. */
     private const BESIDE = 3.0;
 
-    /** How far out of a body the two ends begin, mm. */
+    /** How far inside a body each end begins, mm. */
     private float $fromOff;
 
     private float $toOff;
@@ -34,7 +34,7 @@ final readonly class Clearance
         $this->toOff = $to === null ? $half : min($half, $bodies->nearest($to->x, $to->y, $to->z, $half)[0] ?? $half);
     }
 
-    /** At a place so far from one end and from the other, along the line, mm. */
+    /** Returns the distance wanted at a point, by its developed distances from the start and from the end, mm. */
     public function wanted(float $from, float $to): float
     {
         return min($this->half, $this->fromOff + $from, $this->toOff + $to);
@@ -46,10 +46,10 @@ final readonly class Clearance
     }
 
     /**
-     * Where a curve is deepest in a body.
+     * Finds where a curve is deepest inside a body.
      *
-     * @param  float  $enough  mm; deeper than this, it is not looked any farther
-     * @return array{float, float, string} how deep, mm, 0 when it is clear; developed length there; id of the body
+     * @param  float  $enough  mm; the search ends at the first point deeper than this
+     * @return array{float, float, string} depth in mm (0 when clear), developed length there, and id of the body
      */
     public function deepest(Curve $curve, float $enough = INF): array
     {

@@ -8,31 +8,31 @@ use Bowline\Curves\NodeChain;
 use Bowline\Geometry\Tolerance;
 
 /**
- * Takes a chain out of the bodies it has sunk into: the place of each link that is deepest in one, less what friction
- * holds of its way along the body.
+ * Moves a chain out of the bodies it has sunk into: of each link the deepest point is pushed out, reduced by what
+ * friction holds of its slide along the body.
  */
 final readonly class ContactProjection
 {
     /**
-     * Friction of a hose or a sheathed cable on painted metal or wood is about 0.3. A step holds with half of that:
-     * with all of it arches stand that would slide apart.
+     * Coefficient of friction used in a step. A hose or sheathed cable on painted metal or wood has about 0.3; with all
+     * of it arches would stand that slide apart in reality, so half is used.
      */
     private const FRICTION = 0.15;
 
-    /** Kept off a surface beyond half its outside, mm. */
+    /** Gap kept between the outside of the run and a surface, mm. */
     private const GAP = 0.08;
 
-    /** In how many places of a link contact is looked for: while it sinks at least, and at most. */
+    /** Fewest and most points of a link that are tested for contact. */
     private const LEAST_PLACES = 2;
 
     private const MOST_PLACES = 8;
 
-    /** While it sinks they are no farther apart than this many times half its thickness. */
+    /** Largest spacing of these points while the chain sinks, in radii of the run. */
     private const PLACE_SPACING = 2.0;
 
     /**
-     * A node that has moved by more than this many times half its thickness is looked for along its way: it may have
-     * gone through something thin.
+     * A node that moved by more than this many radii is tested along its way, because it may have passed through
+     * something thin.
      */
     private const CONTINUOUS_COLLISION_RATIO = 0.5;
 
@@ -49,13 +49,13 @@ final readonly class ContactProjection
     }
 
     /**
-     * Out of every body, at the place of each link that is deepest in one; from both ends inwards, the two together,
-     * so that what is symmetric stays so.
+     * Moves the chain out of every body, at the deepest point of each link. Links are processed from both ends inwards,
+     * in pairs, so that a symmetric chain stays symmetric.
      *
      * @param  array<int, float>  $wasX  where the nodes were
      * @param  array<int, float>  $wasY
      * @param  array<int, float>  $wasZ
-     * @param  bool  $isSinking  looked at in two places of a link, not in all
+     * @param  bool  $isSinking  true to test two points of a link instead of all
      */
     public function apply(NodeChain $chain, array $wasX, array $wasY, array $wasZ, bool $isSinking): void
     {
@@ -74,7 +74,7 @@ final readonly class ContactProjection
         for ($i = 1; $i <= $chain->links - $i; $i++) {
             $other = $chain->links - 1 - $i;
             if ($other < $i) {
-                // The node in the middle; the links beside it have been looked at.
+                // The node in the middle; the links beside it have been processed.
                 $pushes = [$this->pushOut($chain, $i, array_slice($all, 0, 1, true), $i, $count, $wasX, $wasY, $wasZ)];
             } else {
                 $pushes = [
@@ -96,7 +96,7 @@ final readonly class ContactProjection
     }
 
     /**
-     * What takes the deepest place of a link out of what it is in, less what friction holds of its way along it.
+     * Returns the push that takes the deepest point of a link out of its body, reduced by friction.
      *
      * @param  array<int, array{float, float, float, float}>  $places  weights of the four nodes about each, by its
      *     number in the link
@@ -193,7 +193,7 @@ final readonly class ContactProjection
     }
 
     /**
-     * How far a place has to go to be out of what it is in, and which way.
+     * Returns how far a point must move to leave the body it is in, and the unit direction.
      *
      * @return array{float, float, float, float}|null
      */
@@ -205,13 +205,13 @@ final readonly class ContactProjection
     }
 
     /**
-     * What a place of it has met on its way: thin things too, which would let it through if only looked for where it is
-     * now.
+     * Finds what a point has hit on its way between two steps. This also finds thin bodies, which a test of the end
+     * position alone would miss.
      *
      * @param  array{float, float, float}  $was
      * @param  array{float, float, float}  $is
-     * @return array{float, float, float, float}|null how far it has to go back, and which way; null when nothing is in
-     *     its way
+     * @return array{float, float, float, float}|null how far the point must move back and the unit direction; null when
+     *     nothing was hit
      */
     private function met(array $was, array $is, float $wanted): ?array
     {
@@ -221,7 +221,7 @@ final readonly class ContactProjection
         for ($look = 1; $look < $looks; $look++) {
             $back = 1.0 - $look / $looks;
             $in = $this->in($x - $back * $dx, $y - $back * $dy, $z - $back * $dz, $wanted);
-            // As if it had gone on into the plane it meets there.
+            // Continues the move into the tangent plane at the point of contact.
             $into = $in === null ? 0.0 : -$back * ($dx * $in[1] + $dy * $in[2] + $dz * $in[3]);
             if ($in !== null && $in[0] > 0.0 && $into > 0.0) {
                 return [$in[0] + $into, $in[1], $in[2], $in[3]];
@@ -231,7 +231,7 @@ final readonly class ContactProjection
         return $this->in($x, $y, $z, $wanted);
     }
 
-    /** The free end comes to lie where it falls; what little it slides there is not held. */
+    /** Moves a free end out of a body. Its small slide there is not resisted by friction. */
     private function moveEndOut(NodeChain $chain): void
     {
         $wanted = $this->half + self::GAP;

@@ -9,7 +9,7 @@ use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\RunEnd;
 
-/** How the end of a draped run is held: pinned in its place, clamped on its axis, or not at all. */
+/** How an end of a draped run is held: pinned in place, clamped on its axis, or free. */
 final readonly class DrapedEnd
 {
     public const PINNED = 'pinned';
@@ -43,7 +43,7 @@ final readonly class DrapedEnd
     }
 
     /**
-     * How an end is held, by its word in the file.
+     * Reads how an end is held.
      *
      * @return 'pinned'|'clamped'|'free'
      *
@@ -64,7 +64,9 @@ final readonly class DrapedEnd
         };
     }
 
-    /** An end of a run held so; a clamped one where its lead is over, and pinned where it has no axis. */
+    /**
+     * Returns the end of a run held that way. A clamped end begins where its lead ends; without an axis it is pinned.
+     */
     public static function of(RunEnd $end, string $held): self
     {
         return match (true) {

@@ -30,25 +30,28 @@ final class Draping
 
     private const LARGEST_RADIUS_MARGIN = 1.1;
 
-    /** How much of its speed a node keeps from step to step. */
+    /** Share of its velocity that a node keeps from step to step. */
     private const VELOCITY_DAMPING = 0.97;
 
-    /** Links, at least and at most. */
+    /** Fewest and most links of a chain. */
     private const FEWEST_LINKS = 24;
 
     private const MOST_LINKS = 140;
 
     /**
-     * How many times fewer links it sinks in at first, and how far to either side it is let down, as a part of its
-     * least radius. Round the rims of thin things few links may not find their way, and in a loop out of a clamp what
-     * leaves its plane may not come to rest. A thick line needs a wider sweep to lie down sideways.
+     * For each attempt: the factor by which the first chain is coarser, and its sideways offset as a share of the least
+     * radius. Coarse chains may not find their way round the rims of thin bodies; in a loop out of a clamp a chain that
+     * leaves its plane may not come to rest; a thick line needs a wider offset to lie down sideways.
      */
     private const ATTEMPTS = [[3, 0.1], [3, 0.5], [2, 0.1], [3, 0.0]];
 
-    /** It lies in something when it is deeper than this, mm. */
+    /** A line counts as inside a body when it is deeper than this, mm. */
     public const DEPTH_TOLERANCE = 0.2;
 
-    /** Steps of sinking in few links: let out to their length, sunk, and brought to rest; then those in all of them. */
+    /**
+     * Numbers of steps of the coarse chain: let out to its length, sunk, and brought to rest; then those of the fine
+     * chain.
+     */
     private const LET_OUT_STEPS = 120;
 
     private const SINKING_STEPS = 400;
@@ -57,19 +60,19 @@ final class Draping
 
     private const REFINING_STEPS = 240;
 
-    /** Steps in which a hand takes a node where it wants it, holds it there, and in which the line settles again. */
+    /** Numbers of steps in which a nudge moves a node, holds it, and lets the line settle again. */
     private const NUDGE_STEPS = 60;
 
     private const NUDGE_HOLD_STEPS = 30;
 
     private const NUDGE_SETTLING_STEPS = 120;
 
-    /** How much less it falls from step to step while it is brought to rest. */
+    /** Factor by which the fall of a step decreases while the line is brought to rest. */
     private const FALL_DECAY = 0.97;
 
     /**
-     * Rounds of putting right once the true length has been measured, at most where bends are at their limit; how often
-     * in each, and pushed out once more.
+     * Most rounds of correction once the true length has been measured; projections in each; and contact corrections at
+     * the end.
      */
     private const CORRECTION_ROUNDS = 6;
 
@@ -79,29 +82,29 @@ final class Draping
 
     private const CONTACT_CORRECTIONS = 3;
 
-    /** Who watches is told when this part of it has been done. */
+    /** Progress is reported each time this share of the work is done. */
     private const PROGRESS_STEP = 0.02;
 
-    /** Longer than it should be by more than this part, it is stretched over what it lies on. */
+    /** A line whose curve exceeds its length by more than this share is stretched over what it lies on. */
     public const STRETCH_TOLERANCE = 1e-3;
 
-    /** Longer by more than this part, no other attempt makes it fit. */
+    /** Excess of length, as a share, beyond which no other attempt is made. */
     private const HOPELESS_STRETCH = 0.02;
 
-    /** Then it is pulled tight, so often in a round. */
+    /** Steps of one round in which such a line is pulled tight. */
     private const TIGHTENING_STEPS = 40;
 
-    /** In so many steps it is looked whether it meets something on its way down. */
+    /** Heights at which the way down is tested for contact. */
     private const DESCENT_SAMPLES = 10;
 
-    /** Longer arches than this many times its length are not tried, to get over what stands between. */
+    /** Longest arch over an obstacle that is tried, as a multiple of the length. */
     private const LONGEST_ARCH = 4.0;
 
     private NodeChain $chain;
 
     private float $wider = self::RADIUS_MARGIN;
 
-    /** Steps times links: all there are to do, done, and when it was told last. */
+    /** Work in steps times links: the total, what is done, and what was done at the last report. */
     private int $toDo = 0;
 
     private int $done = 0;
@@ -170,9 +173,7 @@ final class Draping
         return $draping->settled($nudges);
     }
 
-    /**
-     * Let down from above it meets nothing on its way: what stands between its ends and where it hangs would catch it.
-     */
+    /** Whether the line touches nothing on its way down from above to where it hangs. */
     private function comesDownClear(): bool
     {
         $distance = $this->start->at->distanceTo($this->end->at);
@@ -192,7 +193,8 @@ final class Draping
     }
 
     /**
-     * The first attempt that keeps out of everything and keeps its radius; or else the one that comes nearest to it.
+     * Returns the result of the first attempt that stays out of every body and keeps its radius, or else of the best
+     * attempt.
      *
      * @param  list<Nudge>  $nudges
      */
@@ -210,7 +212,7 @@ final class Draping
             if ($fault < $least) {
                 [$best, $least] = [$curve, $fault];
             }
-            // What is really too short for what it lies over is so in every attempt.
+            // A line that is too short for what it lies over is so in every attempt.
             if ($fault === 0.0 || $tooLong > self::HOPELESS_STRETCH) {
                 break;
             }
@@ -235,7 +237,7 @@ final class Draping
                     self::RESTING_STEPS +
                     count($nudges) * (self::NUDGE_STEPS + self::NUDGE_HOLD_STEPS + self::NUDGE_SETTLING_STEPS)) +
             $links * (self::REFINING_STEPS + self::MOST_CORRECTION_ROUNDS * self::CORRECTIONS_A_ROUND);
-        // First in few links, which sink sooner; then in as many as its bends need.
+        // A coarse chain first, which sinks in fewer steps; then one with as many links as its bends need.
         $this->divide($this->lowestClear(), $rough);
         $this->bow($aside);
         $this->sink(0.02, self::SINKING_STEPS, self::RESTING_STEPS);
@@ -254,7 +256,7 @@ final class Draping
             $round++
         ) {
             $this->setLinkLength($this->chain->link * max(0.99, $this->length / $curve->length()));
-            // Where an edge pushes it back into a bend, more is asked of it.
+            // Where an edge pushes the line back into a bend, a wider radius is asked for.
             $this->wider =
                 $round >= self::CORRECTION_ROUNDS
                     ? min(self::LARGEST_RADIUS_MARGIN, $this->wider * 1.01)
@@ -273,7 +275,7 @@ final class Draping
                 );
                 $this->contacts->apply($this->chain, $x, $y, $z, false);
             }
-            // What the last of that has pushed into an edge again.
+            // Corrects what the last projection has pushed into an edge again.
             for ($i = 0; $i < self::CONTACT_CORRECTIONS; $i++) {
                 $this->contacts->apply($this->chain, $this->chain->x, $this->chain->y, $this->chain->z, false);
             }
@@ -283,7 +285,7 @@ final class Draping
         return $curve;
     }
 
-    /** Too short for what it lies over: nearly as short as it can be drawn there. */
+    /** Returns the curve pulled as short as it can be over what it lies on. */
     private function pulledTight(Curve $curve): Curve
     {
         for ($round = 0; $round < self::CORRECTION_ROUNDS; $round++) {
@@ -297,13 +299,13 @@ final class Draping
         return $curve;
     }
 
-    /** How many links a line of a length needs, to bend as tightly as it may. */
+    /** Returns how many links a line of this length needs to bend to its least radius. */
     public static function linksFor(float $length, float $least): int
     {
         return min(self::MOST_LINKS, max(self::FEWEST_LINKS, Tolerance::pieces($length / (0.35 * $least))));
     }
 
-    /** Tells who watches, every so often. */
+    /** Reports progress when another share of the work is done. */
     private function reportProgress(): void
     {
         $this->done += $this->chain->links;
@@ -327,7 +329,7 @@ final class Draping
         $this->setLinkLength($link);
     }
 
-    /** All links are to be so long from now on: those in a clamp are at once. */
+    /** Sets the length of all links; those inside a clamp are moved to it at once. */
     private function setLinkLength(float $link): void
     {
         $this->chain->link = $link;
@@ -337,7 +339,7 @@ final class Draping
         }
     }
 
-    /** A clamped end holds the node next to it as well, on its axis. */
+    /** Fixes the end node and, for a clamped end, the node next to it on the axis. */
     private function hold(DrapedEnd $end, int $node): void
     {
         if ($end->axis !== null) {
@@ -347,7 +349,7 @@ final class Draping
         }
     }
 
-    /** A node is taken to where a hand wants it, held there, and let go. */
+    /** Moves a node to the place of a nudge, holds it there, and lets it go. */
     private function nudge(Nudge $nudge): void
     {
         $node = max(1, min($this->chain->links - 1, (int) round($nudge->along * $this->chain->links)));
@@ -371,9 +373,8 @@ final class Draping
     }
 
     /**
-     * No line lies in one plane for good: a little to the one side and to the other of it, or what is too long would
-     * stand there in waves. Ends on one plumb line or in one place give no side to hang to, and it would fold upon
-     * itself: it gets one.
+     * Bows the chain a little to both sides, because a chain in one plane stays in it and stands in waves where it is
+     * too long. Ends on one plumb line or in one place have no side to hang to; a direction is chosen for them.
      */
     private function bow(float $aside): void
     {
@@ -424,8 +425,8 @@ final class Draping
     }
 
     /**
-     * The lowest arch over what stands between the ends: from the straight to one of all the length there is, and
-     * to longer ones, that are pulled tight afterwards.
+     * Returns the lowest arch over what stands between the ends: from the straight up to the whole length, then longer
+     * ones, which are pulled tight afterwards.
      */
     private function lowestClear(): Curve
     {
@@ -444,7 +445,7 @@ final class Draping
         return $arch;
     }
 
-    /** Its far end; a free one as far off as it is long, the way it is laid out. */
+    /** Returns the far end; a free one lies at the full length in the direction in which the run is laid out. */
     private function laidOutTo(): Vector
     {
         if (! $this->end->isFree) {
@@ -490,7 +491,7 @@ final class Draping
     }
 
     /**
-     * A step of what its stiffness does to one part of its places meanwhile.
+     * Applies one step of bending stiffness to one coordinate of all nodes.
      *
      * @param  array<int, float>  $part
      * @return array<int, float>
@@ -498,7 +499,7 @@ final class Draping
     private function stiffened(array $part, float $fall): array
     {
         $chain = $this->chain;
-        // More at once would shake it.
+        // A larger step would oscillate.
         $stiff = min(0.05, $fall / $chain->link * ($this->bending / $chain->link) ** 3);
         $stiffened = $part;
         for ($i = 2; $i < $chain->links - 1; $i++) {

@@ -7,12 +7,12 @@ namespace Bowline\Routing\Flexible;
 use Bowline\Routing\LengthFound;
 
 /**
- * Looks for the smallest move of some points of a smooth run that brings it to a length; it has no kinks, so few looks
- * do.
+ * Finds the smallest move of some points of a smooth run that brings it to a length. The length is a smooth function of
+ * the move, so few evaluations are needed.
  */
 final class FlowLength
 {
-    /** The move that comes nearest to a length out of reach is found to this, mm. */
+    /** Accuracy of the move that comes nearest to a length out of reach, mm. */
     private const NEAREST_ACCURACY = 1e-4;
 
     private const FIRST = 1.0;
@@ -48,14 +48,14 @@ final class FlowLength
         }
         $nearest = self::nearest($excess, $nearest);
 
-        // A dip between two looks may go through the length all the same.
+        // A minimum between two samples may still pass through the length.
         return $nearest[1] * $rest <= 0.0
             ? new LengthFound(self::root($excess, [0.0, $rest], $nearest), $target)
             : new LengthFound(null, $target + $nearest[1]);
     }
 
     /**
-     * The least that is too much or too little, about the least of the looks: the golden section.
+     * Returns the smallest excess or shortfall near a sampled minimum, by golden section.
      *
      * @param  callable(float): float  $excess
      * @param  array{float, float}  $about
@@ -81,7 +81,7 @@ final class FlowLength
     private static function root(callable $excess, array $one, array $other): float
     {
         while (abs($other[0] - $one[0]) > self::LENGTH_ACCURACY) {
-            // Where the chord is nought, but never too near an end of the bracket.
+            // Zero of the chord, kept away from the ends of the bracket.
             $part = max(0.05, min(0.95, $one[1] / ($one[1] - $other[1])));
             $at = $one[0] + ($other[0] - $one[0]) * $part;
             $middle = [$at, $excess($at)];

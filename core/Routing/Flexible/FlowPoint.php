@@ -9,7 +9,7 @@ use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 
-/** A point that a smooth run goes through: any way, in a direction that pulls so strongly, or through a clamp. */
+/** A point of a smooth run: passed in any direction, in a given direction with a pull, or through a clamp. */
 final readonly class FlowPoint
 {
     /**
@@ -29,7 +29,7 @@ final readonly class FlowPoint
     }
 
     /**
-     * Three numbers; or `at`, with `along` and `pull` if wanted; or `clamp`, with `reverse` or `loose`.
+     * Reads three numbers; or `at` with optional `along` and `pull`; or `clamp` with optional `reverse` or `loose`.
      *
      * @throws JobError
      */

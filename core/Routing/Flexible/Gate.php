@@ -12,7 +12,7 @@ use Bowline\Job\Node;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Site;
 
-/** A clamp or a tie that a flexible run is led through: on its axis, or loosely, by its centre alone. */
+/** A clamp or tie that a flexible run passes: on its axis, or loosely through its centre. */
 final readonly class Gate
 {
     /** @param  Vector|null  $travel  unit direction through the clamp; null when it is led loosely */
@@ -23,7 +23,7 @@ final readonly class Gate
     }
 
     /**
-     * `clamp`, and if wanted `reverse` or `loose`.
+     * Reads `clamp` with optional `reverse` or `loose`.
      *
      * @throws JobError
      */
@@ -37,7 +37,7 @@ final readonly class Gate
         return new self($clamp, $clamp->axis->times($node->find('reverse')?->value === true ? -1.0 : 1.0));
     }
 
-    /** Where the run comes to it. */
+    /** Returns the point where the run enters the clamp. */
     public function entry(): Vector
     {
         return $this->face(-0.5);
@@ -48,13 +48,13 @@ final readonly class Gate
         return $this->face(0.5);
     }
 
-    /** The end of what leads up to it. */
+    /** Returns the end of the span before the clamp. */
     public function endBefore(): RunEnd
     {
         return $this->end($this->entry(), $this->travel?->times(-1.0));
     }
 
-    /** The start of what leads on from it. */
+    /** Returns the start of the span behind the clamp. */
     public function startAfter(): RunEnd
     {
         return $this->end($this->exit(), $this->travel);

@@ -16,16 +16,16 @@ use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
 
 /**
- * The clamps a hanging, sprung or draped run is led through, in order, and how its length is shared out between
- * them: a span whose length is said has that, the others have equal slack for their distance.
+ * The clamps that a hanging, sprung or draped run passes, in order, and how its length is divided among the spans
+ * between them: spans with a given length have that, the others share the rest with equal slack.
  */
 final readonly class Gates
 {
     /**
      * @param  list<Gate>  $gates
-     * @param  non-empty-list<float|null>  $spans  length of each span, one more than there are gates; null where it is
-     *     shared out
-     * @param  bool  $withLeads  whether it leaves its ports along their axes
+     * @param  non-empty-list<float|null>  $spans  length of each span, one more than there are gates; null for those
+     *     that share
+     * @param  bool  $withLeads  whether the run leaves its ports along their axes
      */
     private function __construct(
         public array $gates,
@@ -40,8 +40,8 @@ final readonly class Gates
     }
 
     /**
-     * `through`, a list of clamps, each with the `length` of the span before it if that is given; `last_span` is the
-     * one after the last.
+     * Reads `through`, a list of clamps, each with the optional `length` of the span before it, and `last_span`, the
+     * length of the span behind the last.
      *
      * @throws JobError
      */
@@ -73,17 +73,17 @@ final readonly class Gates
         return $this->gates === [];
     }
 
-    /** The straight distances from end to end through all clamps, and what is inside of these, mm. */
+    /** Returns the sum of the straight distances from end to end through all clamps, clamps included, mm. */
     public function distance(Run $run): float
     {
         return array_sum($this->distances($run)) + $this->inside();
     }
 
     /**
-     * Lays the spans one after another, a straight in every clamp between.
+     * Lays the spans one after another, with a straight in every clamp between.
      *
-     * @param  float  $length  of all of it, leads included, mm
-     * @param  callable(Run, float): Path  $lay  a span as a run of its own between its two ends, by its length
+     * @param  float  $length  of the whole run, leads included, mm
+     * @param  callable(Run, float): Path  $lay  lays a span as a run of its own with a given length
      */
     public function lay(Run $run, float $length, callable $lay): LaidRun
     {
@@ -109,7 +109,7 @@ final readonly class Gates
     }
 
     /**
-     * Each span between two clamps as a run of its own, and how long it is.
+     * Returns each span as a run of its own, with its length.
      *
      * @return non-empty-list<array{Run, float}>
      */
@@ -123,10 +123,10 @@ final readonly class Gates
     }
 
     /**
-     * The first span that is not long enough.
+     * Returns the first span that is too short.
      *
-     * @param  float  $length  of all of it, mm
-     * @return array{float, float}|null the length it has and what it has to be more than; null when all reach
+     * @param  float  $length  of the whole run, mm
+     * @return array{float, float}|null its length and the distance it must exceed; null when all spans reach
      */
     public function shortage(Run $run, float $length): ?array
     {
@@ -143,7 +143,7 @@ final readonly class Gates
     }
 
     /**
-     * How long each span is: what is said of it, or its share.
+     * Returns the length of each span: as given, or its share.
      *
      * @return list<float>
      */
@@ -200,7 +200,10 @@ final readonly class Gates
         ];
     }
 
-    /** Led loosely it goes through in the direction from where it was before to where it goes next. */
+    /**
+     * Returns an end at a clamp that is passed loosely: its direction is that from the point before to the point
+     * behind.
+     */
     private function loosely(RunEnd $end, Run $run, int $gate, float $side): RunEnd
     {
         if ($end->axis !== null) {

@@ -12,8 +12,8 @@ use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
 
 /**
- * How long a hanging or draped line is, told by its length or by its slack over the straight between its ends, and
- * the clamps it is led through.
+ * The length of a hanging or draped line, given as a length or as slack over the straight between its ends, and the
+ * clamps it passes.
  */
 final readonly class GivenLength
 {
@@ -44,19 +44,19 @@ final readonly class GivenLength
         );
     }
 
-    /** In mm. */
+    /** Returns the length, mm. */
     public function of(Run $run): float
     {
         return $this->length ?? $this->distance($run) * (1.0 + $this->slack);
     }
 
-    /** By its length, whatever it was told by. */
+    /** Returns the same with the length fixed in mm, however it was given. */
     public function asCut(Run $run): self
     {
         return new self($this->of($run), 0.0, $this->gates);
     }
 
-    /** Straight between the two ends of a run, through the clamps, mm. */
+    /** Returns the straight distance between the ends of a run, through the clamps, mm. */
     public function distance(Run $run): float
     {
         return $this->gates->distance($run);
@@ -69,7 +69,7 @@ final readonly class GivenLength
     }
 
     /**
-     * Each span between two clamps as a run of its own, and how long it is.
+     * Returns each span between two clamps as a run of its own, with its length.
      *
      * @return non-empty-list<array{Run, float}>
      */
@@ -81,7 +81,7 @@ final readonly class GivenLength
     /**
      * Lays each span between two clamps as a run of its own.
      *
-     * @param  callable(Run, self): Path  $lay  the span, and how long it is
+     * @param  callable(Run, self): Path  $lay  lays a span with its given length
      */
     public function lay(Run $run, callable $lay): LaidRun
     {

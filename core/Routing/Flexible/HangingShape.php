@@ -8,7 +8,7 @@ use Bowline\Curves\Catenary;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\RouteFacts;
 
-/** The sag of a hanging run, its lowest point, and the angles and pulls at its ends, of each span between clamps. */
+/** Sag, lowest point, end angles and end pulls of a hanging run, for each span between clamps. */
 final readonly class HangingShape implements RouteFacts
 {
     /**
@@ -40,11 +40,11 @@ final readonly class HangingShape implements RouteFacts
     }
 
     /**
-     * Angles in degrees above the horizontal, looking away from the run; pulls in N.
+     * Returns the facts of one span. Angles are degrees above the horizontal, looking out of the run; pulls are in N.
      *
      * @return array{
      *     length: float, sag: float, lowest: list<float>, angles: array{float, float}, pull: array{float, float},
-     * }
+     *     }
      */
     private function span(Catenary $catenary): array
     {

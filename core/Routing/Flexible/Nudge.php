@@ -9,7 +9,7 @@ use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 
-/** A hand takes a point of a draped line somewhere before it comes to rest. */
+/** A point of a draped line that is moved by hand before the line comes to rest. */
 final readonly class Nudge
 {
     /** @param  float  $along  which point of it, as a part of its length */

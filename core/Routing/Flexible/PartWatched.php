@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Routing\Flexible;
 
-/** Somebody watches one of several spans that settle one after another, and is told how much of all is done. */
+/** Passes on the progress of one of several spans that settle one after another, as a share of all of them. */
 final readonly class PartWatched implements Watch
 {
     public function __construct(private Watch $watch, private int $done, private int $all)

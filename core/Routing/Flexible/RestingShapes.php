@@ -10,23 +10,23 @@ use Bowline\Routing\RouteFacts;
 use Bowline\Routing\Run;
 use Bowline\Routing\SpringRoute;
 
-/** What a sprung hose could be: the shapes it may rest in, and the lengths at which it keeps its least radius. */
+/** The shapes in which a sprung hose can rest, and the range of lengths in which it keeps its least radius. */
 final readonly class RestingShapes implements RouteFacts
 {
-    /** Lengths up to so many times the way are looked at, and up to so many times its own. */
+    /** Longest length that is examined, as a multiple of the distance and of its own length. */
     private const LONGEST = 2.5;
 
     private const BEYOND = 1.2;
 
-    /** Shorter than this many times the way it does not reach. */
+    /** Shortest length that is examined, as a multiple of the distance. */
     private const JUST_LONGER = 1.0001;
 
-    /** How many lengths are tried, and how finely a limit is found, mm. */
+    /** Number of lengths that are tried, and the accuracy of a limit, mm. */
     private const TRIED_LENGTHS = 7;
 
     private const LIMIT_ACCURACY = 0.2;
 
-    /** A length that is as near as this to another is the same, mm. */
+    /** Two lengths nearer than this are the same, mm. */
     private const SAME_LENGTH = 0.5;
 
     /**
@@ -90,7 +90,7 @@ final readonly class RestingShapes implements RouteFacts
     }
 
     /**
-     * The range of lengths that keep the least radius: the one it is in, or else the nearest.
+     * Returns the range of lengths that keep the least radius: the one it is in, or else the nearest one.
      *
      * @return array{float|null, float|null}
      */
@@ -104,7 +104,7 @@ final readonly class RestingShapes implements RouteFacts
             $needed * (1.0 - Tolerance::CURVE_ACCURACY);
         $looks = [$own];
         for ($look = 1; $look <= self::TRIED_LENGTHS; $look++) {
-            // Closer together where the hose is hardly longer than the way.
+            // Lengths are spaced more closely where the hose is hardly longer than the distance.
             $looks[] =
                 $distance *
                 (1.0 +

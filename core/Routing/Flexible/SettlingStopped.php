@@ -6,7 +6,7 @@ namespace Bowline\Routing\Flexible;
 
 use RuntimeException;
 
-/** Nobody waits for this shape any more. */
+/** Thrown while a line settles when its watch has stopped it. */
 final class SettlingStopped extends RuntimeException
 {
 }

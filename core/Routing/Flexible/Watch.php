@@ -6,7 +6,7 @@ namespace Bowline\Routing\Flexible;
 
 use Bowline\Geometry\Vector;
 
-/** Somebody who watches a line settle, and may stop it. */
+/** Receives the progress of a line that settles, and may stop it. */
 interface Watch
 {
     /**

@@ -10,14 +10,14 @@ use Bowline\Job\JobError;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
 
-/** The stock there is to choose from: sizes of the standards that ship with it, and one's own. */
+/** The stock catalogue: sizes of the shipped standards, and own ones. */
 final class Catalogue
 {
-    /** More than these are not shown; a word more finds fewer. */
+    /** Most rows that are returned. */
     private const SHOWN = 80;
 
     /**
-     * The sizes that have all the words typed somewhere in their part number, name or standard.
+     * Returns the sizes that contain all typed words in their part number, name or standard.
      *
      * @return array{rows: list<CatalogueRow>, found: int, all: int}
      */
@@ -32,11 +32,11 @@ final class Catalogue
             ->explode(' ')
             ->filter(static fn (string $word): bool => $word !== '');
         foreach ($typedWords as $word) {
-            // A number is the beginning of one: “2” finds 2 and 20, not 12.
+            // A number matches the beginning of a number: “2” finds 2 and 20, not 12.
             $query->where('words', 'like', (is_numeric($word[0]) ? '% ' : '%').addcslashes($word, '%_\\').'%');
         }
         $found = $query->count();
-        // Those that have the very words come before those that only begin so.
+        // Exact words sort before those that only begin with them.
         foreach ($typedWords as $word) {
             $query->orderByRaw('words like ? desc', ['% '.addcslashes($word, '%_\\').' %']);
         }
@@ -57,11 +57,11 @@ final class Catalogue
     }
 
     /**
-     * Adds a size of one's own, or writes over one.
+     * Adds an own size, or replaces one.
      *
      * @param  array<mixed>  $row
      *
-     * @throws JobError when it is wrong, or its part number is that of a size that ships with it
+     * @throws JobError when it is invalid, or its part number is that of a shipped size
      */
     public function put(array $row): CatalogueRow
     {
@@ -94,11 +94,11 @@ final class Catalogue
     }
 
     /**
-     * Imports rows of one’s own from CSV: all that can be used, each other with its reason.
+     * Imports own rows from CSV: valid rows are stored, others are returned with their reasons.
      *
      * @return array{taken: int, refused: list<array{line: int, text: string, why: string}>}
      *
-     * @throws JobError when the file has no heading to go by
+     * @throws JobError when the file has no usable heading
      */
     public function importCsv(string $csv): array
     {
@@ -146,7 +146,7 @@ final class Catalogue
         );
     }
 
-    /** Reads what ships with it; what is one's own stays. */
+    /** Reads the shipped rows again; own rows stay. */
     public function readShipped(): void
     {
         foreach (File::files(database_path('catalogue')) as $file) {
@@ -205,7 +205,7 @@ final class Catalogue
         ];
     }
 
-    /** Lower case, with a space wherever words or numbers part; a size like 12x1.5 stays one. */
+    /** Returns lower-case text with a space between words and numbers; a size like 12x1.5 stays one word. */
     private static function plain(string $text): string
     {
         return (string) preg_replace(

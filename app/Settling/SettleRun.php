@@ -15,18 +15,15 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use stdClass;
 
-/**
- * Lets a draped run settle, or solves one for which no request had the time, on the queue, and keeps what it comes to
- * as its solution.
- */
+/** Settles a draped run, or solves a run for which no request had the time, on the queue, and stores the solution. */
 final class SettleRun implements ShouldQueue
 {
     use Queueable;
 
-    /** A server that is ended while it settles takes it up again when it is started. */
+    /** A worker that was ended while settling takes the job up again when it is restarted. */
     public int $tries = 5;
 
-    /** What takes longer than a worker waits is not tried again: it would take as long, and all others wait. */
+    /** A job that exceeds the time limit is not retried: it would take as long again while others wait. */
     public bool $failOnTimeout = true;
 
     public int $timeout = 300;
@@ -53,7 +50,7 @@ final class SettleRun implements ShouldQueue
         );
         $run = $core->runs[$settling->key];
         if (KeptSolutions::hash($run) !== $settling->from) {
-            // It has been changed meanwhile, and is on the queue again as it is now.
+            // The run has changed meanwhile and is queued again in its new state.
             return;
         }
         $route = $run->route->settling();
@@ -67,7 +64,7 @@ final class SettleRun implements ShouldQueue
         $settling->delete();
     }
 
-    /** What cannot be settled does not go on saying that it does. */
+    /** Marks the run as failed, so that it does not appear to be settling. */
     public function failed(): void
     {
         Settling::query()->whereKey($this->settling)->update(['state' => 'failed']);

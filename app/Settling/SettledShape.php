@@ -12,7 +12,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Routing\ProvisionalRoute;
 use Bowline\Routing\Run;
 
-/** Runs as a request may lay them: one that takes long to settle lies as its kept solution says. */
+/** Returns runs for use in a request: one that takes long to settle has the shape of its stored solution. */
 final class SettledShape
 {
     /** @throws EditError when it has not come to lie yet */
@@ -22,7 +22,7 @@ final class SettledShape
             throw new EditError(sprintf('%s has not come to lie yet. Wait until it has, and try again.', $run->name));
     }
 
-    /** As it lies, or as it hangs until it has come to lie. */
+    /** Returns the run in its settled shape, or hanging until it has settled. */
     public static function shown(Job $job, Run $run): Run
     {
         return self::find($job, $run) ?? ProvisionalRoute::of($run);

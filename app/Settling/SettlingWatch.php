@@ -9,10 +9,10 @@ use Bowline\Geometry\Vector;
 use Bowline\Routing\Flexible\SettlingStopped;
 use Bowline\Routing\Flexible\Watch;
 
-/** Keeps how a run lies while it settles for whoever looks, and stops when nobody wants it any more. */
+/** Stores the progress of a run that settles, for windows that show it, and stops it when it is no longer wanted. */
 final class SettlingWatch implements Watch
 {
-    /** Not more often than this, seconds. */
+    /** Least time between two writes, seconds. */
     private const PAUSE = 0.15;
 
     private float $told = 0.0;

@@ -11,7 +11,7 @@ const client = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 30_000,
-      // What the server refuses it will refuse again; a server that is away may come back.
+      // A refused request is not repeated; a server that is away may come back.
       retry: (count, error) => !(error instanceof Refused) && count < 3,
     },
   },

@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\Storage;
 use PharData;
 use Throwable;
 
-/** A copy of all jobs and meshes in one file, made while people go on editing. */
+/** Copies all jobs and meshes to one file, while people go on editing. */
 final class Backup extends Command
 {
     protected $signature = 'bowline:backup {file : a .tar file to be written}';
@@ -34,7 +34,7 @@ final class Backup extends Command
         $beside = substr($file, 0, -4).'.part.tar';
         try {
             unlink($copy);
-            // SQLite writes all of it as it stands at one moment, and nobody waits meanwhile.
+            // SQLite writes a consistent copy without blocking others.
             DB::statement('VACUUM INTO ?', [$copy]);
             $archive = new PharData($beside);
             $archive->addFile($copy, 'bowline.sqlite');

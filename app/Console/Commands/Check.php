@@ -14,7 +14,7 @@ use Bowline\Solving\Solver;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
-/** Looks whether the database is whole, and whether every job still solves to the solution that is kept of it. */
+/** Checks that the database is intact, and that every job still solves to its stored solution. */
 final class Check extends Command
 {
     private const SAME = 1e-6;

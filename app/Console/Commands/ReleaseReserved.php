@@ -10,8 +10,8 @@ use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Run by bin/work before its worker starts: what a worker that was ended held is free again at once, and a run that
- * waits to settle with nothing on the queue is put there. Only while no other worker runs.
+ * Run by bin/work before its worker starts: releases queued jobs that an ended worker had reserved, and queues runs
+ * that wait to settle without a queued job. Only while no other worker runs.
  */
 final class ReleaseReserved extends Command
 {

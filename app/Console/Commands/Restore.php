@@ -12,7 +12,7 @@ use PDO;
 use PharData;
 use Throwable;
 
-/** Puts a backup in place of what is there, which is kept beside it. Only while Bowline does not run. */
+/** Restores a backup; the present data is kept beside it. Only while Bowline does not run. */
 final class Restore extends Command
 {
     protected $signature = 'bowline:restore {file : a .tar file that bowline:backup wrote}';

@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use PDOException;
 
-/** Run by bin/demo before it serves: brings the database up to date, or says in plain words why it cannot be. */
+/** Run by bin/demo before it serves: migrates the database, or says in plain words why it cannot. */
 final class Start extends Command
 {
     protected $signature = 'bowline:start';
@@ -20,7 +20,7 @@ final class Start extends Command
     public function handle(): int
     {
         try {
-            // A file that is cut off may be read for a while before anything is missed.
+            // A truncated file may be readable for a while before an error shows.
             $check = DB::scalar('PRAGMA quick_check(1)');
             if ($check !== 'ok') {
                 $this->line((string) Health::wordsFor('malformed'));

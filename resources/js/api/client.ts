@@ -36,7 +36,7 @@ import type {
   Ways,
 } from './types';
 
-/** What the server refused, in its words, and where: a JSON pointer into an item or the body. */
+/** A refusal of the server with its message and the JSON pointer into an item or the body. */
 export class Refused extends Error {
   constructor(
     readonly status: number,
@@ -94,7 +94,7 @@ export const api = {
   opened: (id: number) => ask('POST', `jobs/${id}/opened`, '{}'),
   newJob: (name: string) => send<JobState>('jobs', { name }),
   copyJob: (id: number) => send<JobState>(`jobs/${id}/copy`, {}),
-  /** A job file, or one in a ZIP with its meshes: the server tells them apart. */
+  /** Opens a job file, or an archive with its meshes; the server tells them apart. */
   openFile: async (file: File) =>
     (await ask('POST', 'jobs/open', await file.arrayBuffer())).json() as Promise<JobState>,
   deleteJob: (id: number) => ask('DELETE', `jobs/${id}`, '{}'),
@@ -134,7 +134,7 @@ export const api = {
   lines: (job: number, text: string) => send<Lines>(`jobs/${job}/lines`, { text }),
   benders: (job: number, id: string) => get<Benders>(`${run(job, id)}/benders`),
   text: async (path: string) => (await ask('GET', path)).text(),
-  /** A file with the name that the server gives it; refused with the reason where it cannot be written. */
+  /** Downloads a file under the name the server gives it; rejects with the reason where it cannot be written. */
   file: async (address: string) => {
     const response = await ask('GET', address.replace('/api/', ''));
     const name = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1] ?? 'bowline';
@@ -142,10 +142,10 @@ export const api = {
   },
 };
 
-/** Addresses of the files that can be taken away. */
+/** Addresses of the files that can be downloaded. */
 export const files = {
   plainJob: (job: number) => `/api/jobs/${job}/file`,
-  /** A job with meshes has them beside it in a ZIP: as text they are a third larger, and not all of them open again. */
+  /** A job with meshes is saved as an archive: as text meshes are a third larger, and not all can be opened again. */
   job: ({ id, job }: JobState) =>
     `/api/jobs/${id}/file${(job.surroundings ?? []).some(({ shape }) => shape === 'mesh') ? '.bowline' : ''}`,
   picture: (job: number, revision: number) => `/api/jobs/${job}/picture.svg?revision=${revision}`,

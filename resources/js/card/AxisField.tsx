@@ -44,7 +44,7 @@ export function AxisField({
           value={named ?? 'free'}
           onChange={(event) =>
             void onChange(
-              // Slightly off the axis it was on, so that its numbers show.
+              // Slightly off the former axis, so that the numbers show.
               event.target.value === 'free' ? SKEWED[named ?? '+x'] : event.target.value,
             )
           }

@@ -27,7 +27,7 @@ interface Props {
   onChange: (changed: Partial<Run>) => Promise<void>;
 }
 
-/** How a run behaves, and the numbers of that: changing it keeps ends, stock and length. */
+/** The kind of route of a run and its numbers: changing the kind keeps ends, stock and length. */
 export function BehaviourFields({ run, solved, onChange }: Props) {
   const { items, lay } = useJob();
   const hosts = items('runs').filter(({ id, route }) => id !== run.id && route.kind !== 'wrap');

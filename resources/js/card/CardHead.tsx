@@ -7,7 +7,7 @@ import { freshId, type ItemOf, useJob } from '../job/useJob';
 import { IconButton } from '../ui/IconButton';
 import { Row } from '../ui/Section';
 
-/** The head of every card: the name, renamed below it, copied and deleted beside it. */
+/** The head of every card: the name, which can be edited, with copy and delete. */
 export function CardHead<L extends List>({ list, item, under }: { list: L; item: ItemOf<L>; under?: string }) {
   const { items, put, edit } = useJob();
   const { pick, unpick } = useWorkbench();

@@ -11,7 +11,7 @@ import { CardHead } from './CardHead';
 import { MountField } from './MountFields';
 import { inFrameOf } from './mounting';
 
-/** A clamp: where it is and what it takes. */
+/** The card of a clamp: its place and its bore. */
 export function ClampCard({ id }: { id: string }) {
   const { state, item, put, places } = useJob();
   const clamp = item('clamps', id);

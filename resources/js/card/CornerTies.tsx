@@ -14,7 +14,7 @@ import { IconButton } from '../ui/IconButton';
 interface Offer {
   name: string;
   kinds: readonly TargetKind[];
-  /** The relation with what was pointed at; an amount is measured by the server, so that the corner stays. */
+  /** Returns the tie to what was pointed at; its amount is measured by the server, so that the corner stays. */
   make: (anchor: Anchor) => Tie;
   measured?: true;
 }
@@ -22,7 +22,7 @@ interface Offer {
 const POINTS = ['port', 'clamp', 'corner'] as const;
 const AXES = ['x', 'y', 'z'] as const;
 
-/** All ways to tie a corner, as they are offered. */
+/** The ways to tie a corner, in the order in which they are offered. */
 const OFFERS: readonly Offer[] = [
   ...AXES.map(
     (axis): Offer => ({
@@ -52,7 +52,7 @@ const OFFERS: readonly Offer[] = [
   },
 ];
 
-/** What a corner is tied to, each relation with its amount; what is still free; and more to tie it to. */
+/** The ties of a corner with their amounts, the free directions, and further ties to add. */
 export function CornerTies({ run, solved, vertex }: { run: Run; solved: SolvedRun; vertex: number }) {
   const { lay, put } = useJob();
   const ask = usePointing((store) => store.ask);
@@ -135,7 +135,7 @@ export function CornerTies({ run, solved, vertex }: { run: Run; solved: SolvedRu
   );
 }
 
-/** The number of a relation, changed in place. */
+/** The amount of a tie, edited in place. */
 function Amount({
   tie,
   index,

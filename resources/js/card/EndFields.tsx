@@ -13,7 +13,7 @@ interface Props {
   onChange: (which: 'from' | 'to', end: RunEnd) => Promise<void>;
 }
 
-/** Both ends of a run: the port, the lead, what is trimmed, how it is finished. */
+/** Both ends of a run: port, lead, trim and finish. */
 export function EndFields({ run, ports, onChange }: Props) {
   return (
     <>

@@ -6,7 +6,7 @@ import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 
-/** The findings of a run, each with its remedies at hand. */
+/** The findings of a run with their remedies. */
 export function FindingList({ run }: { run: SolvedRun }) {
   return run.findings.map((finding) => (
     <FindingCard

@@ -20,7 +20,7 @@ import { PartFields } from './PartFields';
 import { PoseFields } from './PoseFields';
 import { ShapeFields } from './ShapeFields';
 
-/** A fitting: where it stands, its body, its ports. */
+/** The card of a fitting: its place, its body, its ports. */
 export function FittingCard({ id }: { id: string }) {
   const { item, put, places, state } = useJob();
   const ask = usePointing((store) => store.ask);

@@ -10,7 +10,7 @@ interface Props {
   onChange: (changed: Partial<Stock>) => Promise<void>;
 }
 
-/** What a hose or a cable has that a tube has not: how it moves, sags, and changes under pressure; its layers. */
+/** Properties of hoses and cables: radius in motion, mass, stiffness, change under pressure, layers. */
 export function FlexibleStock({ stock, onChange }: Props) {
   const { bend, pressure, lengths = [], layers = [] } = stock;
   const facts = useJob().state.stocks[stock.id];

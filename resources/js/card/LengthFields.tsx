@@ -13,12 +13,12 @@ interface Props {
   onChange: (fixed: FixedLength | undefined) => Promise<void>;
 }
 
-/** The length of a run: as it comes, or held, with the corners that may give. */
+/** The length of a run: free, or held, with the corners that may move. */
 export function LengthFields({ run, solved, onChange }: Props) {
   const { state, lay } = useJob();
   const fixed = run.fixed_length;
   const isSmooth = run.route.kind === 'flow';
-  // What may give, by its number in the file and the number people see.
+  // The stops that may move, by index in the file and number on the screen.
   const movable = isSmooth
     ? (run.route.points ?? []).flatMap((point, stop) => (atOf(point) === null ? [] : [{ stop, number: stop + 1 }]))
     : solved.legs.flatMap(({ place, stop, vertex }) =>

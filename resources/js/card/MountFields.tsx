@@ -2,7 +2,7 @@ import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
 import { Row } from '../ui/Section';
 
-/** What a fitting or a clamp is mounted on, so that it goes along when that moves or swings. */
+/** What a fitting or a clamp is mounted on and moves with. */
 export function MountField({
   on,
   onChange,

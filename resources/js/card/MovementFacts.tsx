@@ -6,7 +6,7 @@ import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { Row, Section } from '../ui/Section';
 
-/** What becomes of a run over the whole movement of what it hangs on; each figure leads to where it is so. */
+/** The extremes of a run over its movement; each leads to its position. */
 export function MovementFacts({ movement }: { movement: SweptRun }) {
   const { item } = useJob();
   const { film, showFilm, setMoment } = useWorkbench();

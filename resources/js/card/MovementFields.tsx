@@ -12,7 +12,7 @@ interface Props {
   onChange: (changed: Partial<Fitting>) => Promise<void>;
 }
 
-/** Whether a fitting moves while it works, and how. */
+/** Whether a fitting moves, and how. */
 export function MovementFields({ fitting, onChange }: Props) {
   const { state } = useJob();
   const { moves, pose } = fitting;

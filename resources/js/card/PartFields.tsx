@@ -4,7 +4,7 @@ import type { Fitting, Part } from '../api/types';
 import { NumberField } from '../job/NumberField';
 import { Row, Section } from '../ui/Section';
 
-/** The numbers that a fitting of the library is made by; its ports follow them. */
+/** The numbers of a fitting of the library; its ports follow them. */
 export function PartFields({ part, onChange }: { part: Part; onChange: (part: Fitting['part']) => Promise<void> }) {
   const parts = useQuery({ queryKey: ['parts'], queryFn: api.parts, staleTime: Number.POSITIVE_INFINITY });
   const kind = parts.data?.find((one) => one.kind === part.kind);

@@ -4,13 +4,13 @@ import { Button } from '../ui/Button';
 
 interface Props {
   rows: PastedRows;
-  /** The leg that is picked: corners can go in at its end. */
+  /** The selected leg: corners can be inserted at its end. */
   before: Leg | undefined;
   onPut: (vertex: number | null) => void;
   onClose: () => void;
 }
 
-/** What was read of pasted rows and what was refused, before anything is done with it. */
+/** What was read of pasted rows and what was refused, before it is used. */
 export function PasteReport({ rows: { stops, refused }, before, onPut, onClose }: Props) {
   const count = `${stops.length} corner${stops.length === 1 ? '' : 's'}`;
   return (

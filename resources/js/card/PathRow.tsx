@@ -16,7 +16,7 @@ interface Props {
   onPick: () => void;
 }
 
-/** One leg of a run, its direction, length and radius changed in place. */
+/** One leg of a run; its direction, length and radius are edited in place. */
 export function PathRow({ run, solved, leg, picked, onPick }: Props) {
   const { lay } = useJob();
   const stop = leg.stop === null ? undefined : run.route.stops?.[leg.stop];
@@ -65,7 +65,7 @@ export function PathRow({ run, solved, leg, picked, onPick }: Props) {
             value={axis}
             onChange={(event) => tell(lay(run.id, { do: 'set-leg', vertex: leg.vertex, along: event.target.value }))}
             onKeyDown={(event) => {
-              // A letter turns the leg along that axis; the same again turns it round.
+              // A letter turns the leg along that axis; the same letter again reverses it.
               const axis = event.key.toLowerCase();
               if (['x', 'y', 'z'].includes(axis)) {
                 event.preventDefault();

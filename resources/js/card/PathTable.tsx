@@ -15,7 +15,7 @@ import { RadiusChoices } from './RadiusChoices';
 /** What can have the focus in a cell. */
 const STOPS = 'button.row-pick, select, input';
 
-/** A row a leg: direction, corner to corner, straight between tangent points, radius at its end. */
+/** A row a leg: direction, length corner to corner, straight between tangent points, radius at its end. */
 export function PathTable({ run, solved }: { run: Run; solved: SolvedRun }) {
   const { state, lay, item, items } = useJob();
   const ask = usePointing((store) => store.ask);
@@ -27,7 +27,7 @@ export function PathTable({ run, solved }: { run: Run; solved: SolvedRun }) {
   const bendVertex =
     part !== null && 'bend' in part ? (solved.legs.find((row) => row.bend === part.bend)?.vertex ?? null) : null;
   const chosen = leg ?? bendVertex;
-  // The end of a run that is still open lies on its last corner: no leg of its own.
+  // The open end of a run lies on its last corner and has no leg of its own.
   const legs = solved.legs.filter((row) => row.place !== 'closing' || !row.is_empty);
   const chosenLeg = legs.find((row) => row.vertex === chosen);
 
@@ -135,7 +135,7 @@ export function PathTable({ run, solved }: { run: Run; solved: SolvedRun }) {
   );
 }
 
-/** Goes from cell to cell with the arrows; false when the key is none or there is no cell that way. */
+/** Moves the focus between cells by arrow keys; returns false when there is no cell in that direction. */
 function step(body: HTMLElement | null, event: KeyboardEvent): boolean {
   const [down, right] =
     { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] }[event.key] ?? [];

@@ -6,7 +6,7 @@ import { Row, Section } from '../ui/Section';
 
 const AXES: Record<string, Vector> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
 
-/** Where a thing stands and how it is turned. */
+/** The place of a thing and its rotation. */
 export function PoseFields({
   pose,
   onChange,

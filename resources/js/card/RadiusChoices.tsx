@@ -11,13 +11,13 @@ interface Props {
   vertex: number | null;
 }
 
-/** Two radii that need no number: as wide as the legs leave room for, as tight as the stock stands. */
+/** Two radii without a number: the largest that the legs have room for, the smallest that the stock allows. */
 export function RadiusChoices({ run, solved, stock, vertex }: Props) {
   const { state, lay } = useJob();
   const set = (radius: number | string) => lay(run, { do: 'set-corner', vertex, corner: { radius } });
 
   const largest = async () => {
-    // Asked for more than the whole run is long, it is held at what fits.
+    // A radius of the length of the run is more than fits; the answer is held at what fits.
     const radius = solved.length;
     const { amount } = await api.previewRun(state.id, {
       run,

@@ -12,13 +12,13 @@ interface Props {
   value: number;
   least: number;
   most: number;
-  /** “any” for a step a pixel. */
+  /** Step of the slider; “any” for a step a pixel. */
   step: number | 'any';
-  /** The route with the amount the hand is at. */
+  /** Returns the change of the route for an amount. */
   route: (amount: number) => SetRoute['route'];
 }
 
-/** A slider whose shape follows the hand: tried while it is dragged, kept when it is let go. */
+/** A slider that previews the shape while it is dragged and stores it on release. */
 export function RouteSlider({ run, label, value, least, most, step, route }: Props) {
   const { state, lay } = useJob();
   const [at, setAt] = useState(value);

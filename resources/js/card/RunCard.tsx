@@ -20,7 +20,7 @@ import { RadiusChoices } from './RadiusChoices';
 import { SettlingFields } from './SettlingFields';
 import { TwinDialog } from './TwinDialog';
 
-/** A run: its findings first, then stock, path, length and ends. */
+/** The card of a run: findings first, then stock, path, length and ends. */
 export function RunCard({ id }: { id: string }) {
   const { item, items, put, lay, solution, state } = useJob();
   const run = item('runs', id);

@@ -27,7 +27,7 @@ const WORKED_OUT = {
   shown: '',
 };
 
-/** A run that takes a while to come to lie, or to work out: how far it is, and a way to stop it. */
+/** The progress of a run that settles or is being solved, and a way to stop it. */
 export function SettlingFields({ solved }: { solved: SolvedRun }) {
   const { state } = useJob();
   const client = useQueryClient();

@@ -6,7 +6,7 @@ import { Row, Section } from '../ui/Section';
 
 type Shaped = Pick<Body, 'shape' | 'size' | 'diameter' | 'height'>;
 
-/** A simple body: a box or a cylinder, and how large it is. */
+/** The shape of a body, a box or a cylinder, and its size. */
 export function ShapeFields({
   title,
   shape,

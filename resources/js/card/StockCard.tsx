@@ -12,7 +12,7 @@ const KINDS: readonly Stock['kind'][] = ['tube', 'pipe', 'hose', 'cable', 'wire'
 
 const FLEXIBLE: readonly Stock['kind'][] = ['hose', 'cable', 'wire'];
 
-/** A stock: its section, how it bends, and which runs are made of it. */
+/** The card of a stock: its section, its bending, and the runs made of it. */
 export function StockCard({ id }: { id: string }) {
   const { state, item, items, put } = useJob();
   const pick = useWorkbench((store) => store.pick);

@@ -11,7 +11,7 @@ import { CardHead } from './CardHead';
 import { PoseFields } from './PoseFields';
 import { ShapeFields } from './ShapeFields';
 
-/** Something that stands around: a block, a panel, a panel on its hinge, a mesh. */
+/** The card of a surrounding: a block, a panel, a panel on its hinge, a mesh. */
 export function SurroundingCard({ id }: { id: string }) {
   const { item, put } = useJob();
   const surrounding = item('surroundings', id);

@@ -23,7 +23,7 @@ const HOW: Record<How, string> = {
   whole: 'this run made symmetric',
 };
 
-/** The run once more: its opposite hand, a copy beside it, or its own other half; tied to it or not. */
+/** Copies a run: its mirror image, a copy beside it, or its own other half; tied to it or not. */
 export function TwinDialog({ run }: { run: Run }) {
   const { state, items, put, lay } = useJob();
   const pick = useWorkbench((store) => store.pick);

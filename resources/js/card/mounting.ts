@@ -5,7 +5,7 @@ import { turnOf } from '../job/turnOf';
 
 const tidy = (vector: Vector3): Vector => vector.toArray().map((part) => Math.round(part * 1e6) / 1e6) as Vector;
 
-/** A place and a direction of space in the frame of what something is mounted on; as they are without a host. */
+/** Returns a place and a direction of space in the frame of a host; unchanged without one. */
 export function inFrameOf(
   host: Place | undefined,
   at: Vector3,
@@ -19,7 +19,7 @@ export function inFrameOf(
   };
 }
 
-/** The pose of a thing in the frame of another, so that it stays where it stands when it is mounted on that. */
+/** Returns the pose of a thing in the frame of a host, so that mounting does not move it. */
 export function poseIn(host: Place | undefined, place: Place): Pose {
   const { at } = inFrameOf(host, new Vector3(...place.pose.at), new Vector3(0, 0, 1));
   const turn = (host === undefined ? new Quaternion() : turnOf(host.pose).invert()).multiply(turnOf(place.pose));

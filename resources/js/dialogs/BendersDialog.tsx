@@ -20,7 +20,7 @@ const LENGTHS = [
   ['max_od', 'Largest tube'],
 ] as const;
 
-/** The benders at hand, as the shop describes them; the job keeps its own list once one is changed. */
+/** The benders of the shop; the job has its own list once one is changed. */
 export function BendersDialog() {
   const { panel, open } = useWorkbench();
   return (
@@ -112,7 +112,7 @@ function BenderList() {
   );
 }
 
-/** Radii as they are typed, each read as any other length. */
+/** Parses typed radii, each like any other length. */
 async function radiiOf(job: number, typed: string): Promise<JobBender['radii']> {
   const words = typed.split(/[;\s]+/).filter((one) => one !== '');
   if (words.length === 0) {

@@ -13,7 +13,7 @@ interface Read extends Lines {
   file: string;
 }
 
-/** Existing lines become runs: a DXF file is read, what came of it is told, and then it is kept or not. */
+/** Imports existing lines as runs: reads a file, shows what was found, and stores it on request. */
 export function BringInLines() {
   const { state, items, edit } = useJob();
   const { panel, open, pick } = useWorkbench();

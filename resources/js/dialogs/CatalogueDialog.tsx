@@ -13,7 +13,7 @@ import { FileButton } from '../ui/FileButton';
 
 const KINDS = ['', 'tube', 'pipe', 'rod', 'wire', 'hose', 'cable'] as const;
 
-/** The stock catalogue: found by typing, taken into the job, added to, brought in and taken away as CSV. */
+/** The stock catalogue: search, take into the job, own sizes, CSV in and out. */
 export function CatalogueDialog() {
   const { panel, open } = useWorkbench();
   return (

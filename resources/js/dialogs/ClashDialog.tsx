@@ -16,7 +16,7 @@ const WORDS: Record<string, string> = {
   fixed_length: 'length to hold',
 };
 
-/** Two windows changed the same thing: both values are shown, and somebody chooses. */
+/** Two windows changed the same thing: shows both values to choose from. */
 export function ClashDialog() {
   const { clash, setClash } = useWorkbench();
   return (
@@ -40,7 +40,7 @@ function Choice({ open: { list, id, clash } }: { open: OpenClash }) {
   const yours = () => {
     setClash(null);
     const edit = { list, id, item: clash.with_yours, was: clash.now } as Edit;
-    // The job's own name and values are no item of a list.
+    // The name and values of the job are not items of a list.
     const change =
       (list as string) === ''
         ? { edits: [], header: clash.with_yours as Header, header_was: clash.now as Header }

@@ -9,7 +9,7 @@ import { Button } from '../ui/Button';
 import { Choice, named } from '../ui/Choice';
 import { Row } from '../ui/Section';
 
-/** Flexible runs that are there, combed into a bundle along another, side by side without touching. */
+/** Combs existing flexible runs into a bundle along another, side by side. */
 export function CombDialog() {
   const { panel, open } = useWorkbench();
   return (

@@ -12,7 +12,7 @@ import { Button } from '../ui/Button';
 import { IconButton } from '../ui/IconButton';
 import { Row } from '../ui/Section';
 
-/** Runs looked at together: brought to the length of the longest, and kept within a budget of tube. */
+/** Sets of runs: brought to the length of the longest, and kept within a budget of tube. */
 export function SetsDialog() {
   const { panel, open } = useWorkbench();
   return (

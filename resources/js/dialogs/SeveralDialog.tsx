@@ -21,7 +21,7 @@ const BEHAVES: Record<Several['behaves'], string> = {
   flow: 'go smoothly, through points',
 };
 
-/** Many pairs of ports, and flexible runs laid between all of them with one stock and one slack. */
+/** Lays flexible runs between many pairs of ports, with one stock and one slack. */
 export function SeveralDialog() {
   const { panel, open } = useWorkbench();
   return (
@@ -179,7 +179,7 @@ interface TwoProps {
   onPair: (one: string, other: string) => void;
 }
 
-/** The free ports of two fittings, paired in their order. */
+/** Pairs the free ports of two fittings in order. */
 function AllOfTwo({ fittings, onPair }: TwoProps) {
   const [one, setOne] = useState('');
   const [other, setOther] = useState('');

@@ -15,7 +15,7 @@ type Values = NonNullable<Header['values']>;
 
 const reason = (error: unknown) => (error instanceof Error ? error.message : 'This cannot be taken.');
 
-/** The named values of the job: any number may be one, or be computed from them. */
+/** The named values of the job, which any number may be computed from. */
 export function ValuesDialog() {
   const { panel, open } = useWorkbench();
   return (

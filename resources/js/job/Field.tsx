@@ -7,31 +7,31 @@ import type { Equal } from './equal';
 import { NameChoice, namesFor } from './NameChoice';
 
 export interface FieldProps {
-  /** Read out by screen readers; what is seen beside the field is up to its row. */
+  /** Accessible name. */
   label: string;
-  /** What stands there now. */
+  /** The value in force. */
   text: string;
-  /** What is shown instead while it is edited: as it was typed. */
+  /** The text shown while editing: as it was typed. */
   editText?: string;
-  /** Takes what was typed; rejects with the reason when it cannot be taken. */
+  /** Enters the typed text; rejects with the reason when it is refused. */
   onEnter: (typed: string) => Promise<void>;
-  /** For arrow keys and the wheel: what the text becomes one step up or down, or null. */
+  /** Returns the text one step up or down, for arrow keys and the wheel; null when there is none. */
   step?: (typed: string, by: number) => string | null;
-  /** Named values on offer, with what they come to. */
+  /** Named values on offer, with their numbers. */
   names?: Readonly<Record<string, number>>;
   unit?: string;
   kind?: 'number' | 'text';
   placeholder?: string;
   disabled?: boolean;
-  /** In a table: until it is being edited, keys are the table's. */
+  /** In a table: keys belong to the table until the field is edited. */
   inTable?: boolean;
-  /** Setting it equal to another dimension by pointing at that. */
+  /** Makes it equal to another dimension by pointing at that. */
   equal?: Equal;
 }
 
 /**
- * A field that is applied by Enter or by leaving it, and put back by Escape. What cannot be taken stays
- * as it was typed, with the reason beneath; what stood there before stays in force.
+ * A text field that is applied by Enter or on leaving it and restored by Escape. Refused text stays, with the reason
+ * below it, and the former value stays in force.
  */
 export function Field(props: FieldProps) {
   const { label, text, editText = text, onEnter, step, names, unit, kind = 'number', inTable = false } = props;
@@ -61,7 +61,7 @@ export function Field(props: FieldProps) {
     setSelecting((count) => count + 1);
   };
   useWheel(input, stepBy);
-  // Before the next key can come: what is typed then replaces what stood there.
+  // Before the next key: typing then replaces the text.
   useLayoutEffect(() => {
     if (selecting > 0 && document.activeElement === input.current) {
       input.current?.select();

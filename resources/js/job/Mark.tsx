@@ -1,7 +1,7 @@
 import { Check, EyeOff, TriangleAlert, X } from 'lucide-react';
 import type { SolvedRun } from '../api/types';
 
-/** The state of a run as a shape, never as a colour alone; a word stands beside it. */
+/** The state of a run as a shape, so that it does not depend on colour; a word stands beside it. */
 export function Mark({ status }: { status: SolvedRun['status'] | 'hidden' }) {
   const Icon = { good: Check, warning: TriangleAlert, violation: X, hidden: EyeOff }[status];
   return (

@@ -1,6 +1,6 @@
 import { show } from './format';
 
-/** The named values that what is being typed may go on with: only where a name has been begun, or after `=`. */
+/** Returns the named values that may complete the text: only where a name has been begun, or after `=`. */
 export function namesFor(typed: string, names: Readonly<Record<string, number>>): string[] {
   const begun = /(?:^=\s*|[-+*/(,]\s*|^)([A-Za-z_]\w*)?$/.exec(typed);
   const part = begun?.[1];
@@ -12,7 +12,7 @@ export function namesFor(typed: string, names: Readonly<Record<string, number>>)
     .slice(0, 8);
 }
 
-/** A short list beneath a field: arrow keys choose, Tab takes. */
+/** A short list below a field: arrow keys select, Tab accepts. */
 export function NameChoice({
   offered,
   names,

@@ -1,6 +1,6 @@
 import { Field } from './Field';
 
-/** The name of something: any text that is not empty, shown as text wherever it appears. */
+/** The name of an item: any text that is not empty. */
 export function NameField({
   label,
   name,

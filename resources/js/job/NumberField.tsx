@@ -8,12 +8,12 @@ import { useJob } from './useJob';
 
 interface Props {
   label: string;
-  /** As it stands in the job file: a number, or an expression over the named values. */
+  /** As in the job file: a number, or an expression with named values. */
   value: number | string | undefined;
   onChange: (value: number | string) => Promise<void>;
-  /** Beside the field; the unit of the job where it is not said. */
+  /** Shown beside the field; the unit of the job by default. */
   unit?: string;
-  /** No length: shown and read as it stands, whatever the job shows lengths in. */
+  /** Not a length: shown and read unchanged, whatever the units of the job. */
   plain?: boolean;
   placeholder?: string;
   disabled?: boolean;
@@ -22,10 +22,10 @@ interface Props {
 
 const PLAIN = /^-?\d{1,9}(\.\d{1,9})?$/;
 
-/** Whose fields these are ("stock/t28"): what was typed into each is remembered under it. */
+/** The owner of the fields ("stock/t28"), under which typed texts are stored. */
 export const FieldHome = createContext('');
 
-/** Any number of the job: mm or inches, arithmetic, `=name`. The server reads all but plain digits. */
+/** A field for any number of the job: mm or inches, arithmetic, `=name`. The server parses all but plain digits. */
 export function NumberField({ label, value, onChange, unit, plain = false, ...rest }: Props) {
   const { state } = useJob();
   const field = `${useContext(FieldHome)}/${label}`;
@@ -33,7 +33,7 @@ export function NumberField({ label, value, onChange, unit, plain = false, ...re
   const isLength = !plain;
   const isInch = isLength && units().word === 'in';
   const exact = fieldText(value, isLength);
-  // At rest inches are rounded as the job shows them; as soon as it is edited the number is exact.
+  // Inches are rounded as the job shows them; while it is edited the number is exact.
   const text = isInch && typeof value === 'number' ? length(value, 2).replace('−', '-') : exact;
   const equal = useEqual(label, value, onChange);
   const enter = async (typed: string) => {
@@ -61,11 +61,11 @@ export function NumberField({ label, value, onChange, unit, plain = false, ...re
   );
 }
 
-/** One mark of the rule up or down. */
+/** Returns the number one division of the rule up or down. */
 const stepped = (value: number | string | undefined, by: number): string | null =>
   typeof value === 'number' ? fieldText(Math.round((value + by * handStep()) / INCH / 1e-9) * 1e-9 * INCH, true) : null;
 
-/** A share that is shown and typed in percent, and kept as a part of one. */
+/** A share that is shown and typed in percent. */
 export function PercentField({ value, onChange, ...rest }: Omit<Props, 'unit' | 'plain'>) {
   return (
     <NumberField

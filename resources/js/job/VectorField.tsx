@@ -3,7 +3,7 @@ import { NumberField } from './NumberField';
 
 const AXES = ['x', 'y', 'z'] as const;
 
-/** Three numbers in a row, each changed on its own. */
+/** Three numbers in a row, each edited by itself. */
 export function VectorField({
   label,
   of,
@@ -13,12 +13,12 @@ export function VectorField({
   plain = false,
 }: {
   label: string;
-  /** What the vector belongs to, where a card has several of that label. */
+  /** The owner of the vector, where a card has several with this label. */
   of?: string;
   value: Vector;
   onChange: (value: Vector) => Promise<void>;
   parts?: readonly [string, string, string];
-  /** Numbers that are no lengths. */
+  /** Whether the numbers are no lengths. */
   plain?: boolean;
 }) {
   return (

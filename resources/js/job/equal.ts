@@ -6,7 +6,7 @@ type Amount = number | string;
 
 interface Waiting {
   label: string;
-  /** Sets the field that is to be equal. */
+  /** Sets the field that is to become equal. */
   set: (value: Amount) => Promise<void>;
 }
 
@@ -15,28 +15,28 @@ interface EqualStore {
   wait: (waiting: Waiting | null) => void;
 }
 
-/** A dimension that waits to be set equal to another one, which is pointed at next. */
+/** The dimension that is to be made equal to the one pointed at next. */
 const useEqualStore = create<EqualStore>()((set) => ({
   waiting: null,
   wait: (waiting) => set({ waiting }),
 }));
 
-/** What a field has to do with making dimensions equal. */
+/** The part of a field in making dimensions equal. */
 export interface Equal {
-  /** The field waits for another one to be pointed at. */
+  /** This field waits for another one to be pointed at. */
   isWaiting: boolean;
-  /** Another field waits, and this one can be pointed at. */
+  /** Another field waits, and this one may be pointed at. */
   isOffered: boolean;
   begin: () => void;
   take: () => void;
 }
 
-/** A bare name is the name of a value; anything else is not. */
+/** A bare name refers to a named value. */
 const NAME = /^[A-Za-z_]\w*$/;
 
 /**
- * Pointing at another dimension makes the two one: a named value that both are set to. Where the other one is a
- * named value already, its name is taken; otherwise one is made.
+ * Makes two dimensions equal by giving both the same named value. Where the other one is a named value already, its
+ * name is used; otherwise one is created.
  */
 export function useEqual(label: string, value: Amount | undefined, set: (value: Amount) => Promise<void>): Equal {
   const { state, edit } = useJob();

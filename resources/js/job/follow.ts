@@ -5,7 +5,7 @@ import { tell } from './tell';
 interface Following {
   move: (event: PointerEvent) => void;
   drop: (event: PointerEvent) => void;
-  /** Escape: back to how it was. */
+  /** Escape: restores the start. */
   cancel: () => void;
 }
 
@@ -36,11 +36,11 @@ interface Trying {
   move: (event: PointerEvent) => void;
   asking: { settled: () => Promise<void>; stop: () => void };
   setTurning: (enabled: boolean) => void;
-  /** Keeps what was tried last; null when nothing has moved. */
+  /** Stores what was previewed last; null when nothing has moved. */
   keep: () => Promise<unknown> | null;
 }
 
-/** Follows a drag that is tried at every move, and kept when the hand lets go. */
+/** Follows a drag that is previewed at every move and stored on release. */
 export function followTrying({ move, asking, setTurning, keep }: Trying): void {
   const { setTrying } = useWorkbench.getState();
   const release = () => {

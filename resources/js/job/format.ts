@@ -1,7 +1,7 @@
 import type { Vector } from '../api/types';
 import { INCH, inFractions, units } from './units';
 
-/** A number that is no length, for reading: at most this many decimals, a true minus sign. */
+/** Formats a number that is not a length: with at most this many decimals and a true minus sign. */
 export function show(value: number, decimals = 1): string {
   const text = value
     .toFixed(decimals)
@@ -10,13 +10,13 @@ export function show(value: number, decimals = 1): string {
   return (text === '-0' ? '0' : text).replace('-', '−');
 }
 
-/** The same with all decimals, for columns. */
+/** Formats it with all decimals, for columns. */
 export function showEven(value: number, decimals = 1): string {
   const text = value.toFixed(decimals);
   return (Number(text) === 0 ? (0).toFixed(decimals) : text).replace('-', '−');
 }
 
-/** A length in mm, in the units of the job, without the unit. Inches have two decimals more. */
+/** Formats a length in mm in the units of the job, without the unit. Inches have two more decimals. */
 export function length(mm: number, decimals = 1): string {
   const { word, fraction } = units();
   if (word === 'mm') {
@@ -25,16 +25,16 @@ export function length(mm: number, decimals = 1): string {
   return (fraction === null ? null : inFractions(mm / INCH, fraction)) ?? show(mm / INCH, decimals + 2);
 }
 
-/** The same with its unit. */
+/** Formats a length with its unit. */
 export const lengthWithUnit = (mm: number, decimals = 1): string => `${length(mm, decimals)} ${units().word}`;
 
-/** The same for columns. */
+/** Formats a length for columns. */
 export function lengthEven(mm: number, decimals = 1): string {
   const { word, fraction } = units();
   return word === 'mm' ? showEven(mm, decimals) : fraction === null ? showEven(mm / INCH, decimals + 2) : length(mm);
 }
 
-/** A number of the job file as it is shown in a field: a length in the units of the job, or as it stands. */
+/** Returns a number of the job file as shown in a field: a length in the units of the job, or the text itself. */
 export function fieldText(number: number | string | undefined, isLength = false): string {
   if (number === undefined) {
     return '';
@@ -48,7 +48,7 @@ export function fieldText(number: number | string | undefined, isLength = false)
   }
   const inches = number / INCH;
   const parts = fraction ?? 64;
-  // A fraction only where it is one; what is not stays as exact as it is.
+  // A fraction only where it is exact; other numbers keep all decimals.
   return fraction !== null && Math.abs(inches * parts - Math.round(inches * parts)) < 1e-6
     ? (inFractions(inches, parts) ?? '0').replace('−', '-')
     : String(Math.round(inches * 1e6) / 1e6);
@@ -64,7 +64,7 @@ export function time(iso: string): string {
   return new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 }
 
-/** A number as it is shown in a field that is not edited yet. */
+/** Rounds a number for a field that is not being edited. */
 export function rounded(number: number, decimals: number): number {
   const scale = 10 ** decimals;
   return Math.round(number * scale) / scale;

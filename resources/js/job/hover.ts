@@ -1,9 +1,9 @@
 import { create } from 'zustand';
 
-/** What rides by the pointer; places in pixels of the view. */
+/** The tag by the pointer; positions in pixels of the view. */
 interface Hover {
   title: string;
-  /** What and how much. */
+  /** Labels and values. */
   rows: readonly (readonly [string, string])[];
   held?: string;
   x: number;

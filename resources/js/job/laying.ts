@@ -3,19 +3,19 @@ import { create } from 'zustand';
 import type { Anchor, Preview, Ways } from '../api/types';
 import type { Track } from './tracks';
 
-/** The port a run is laid from. */
+/** The port at which a run begins. */
 export interface Start {
   port: string;
   at: [number, number, number];
   axis: [number, number, number];
 }
 
-/** Something caught under the pointer, by its name. */
+/** A thing under the pointer, with its name. */
 export interface Caught {
   kind: 'port' | 'clamp' | 'corner' | 'middle' | 'face' | 'axis' | 'edge';
   name: string;
   at: Vector3;
-  /** A port or clamp that a leg can be level with, by the name the job file has for it. */
+  /** The port or clamp to be level with, by its name in the job file. */
   place?: string;
 }
 
@@ -25,18 +25,18 @@ export interface Aim {
   length: number;
   point: Vector3;
   caught: Caught | null;
-  /** The leg goes until level with what was caught. */
+  /** Whether the leg ends level with what is under the pointer. */
   level: boolean;
   hand: { x: number; y: number };
 }
 
-/** Which track is held by its key: an axis (turned round or not), the port's axis, the normal of the face. */
+/** The track that is held by a key: an axis (in either direction), the axis of the port, or the normal of the face. */
 export interface Held {
   key: 'x' | 'y' | 'z' | 'a' | 'f';
   track: Track;
 }
 
-/** A face and how far corners keep off it, mm or an expression. */
+/** A face and the distance that corners keep off it, mm or an expression. */
 export interface StandOff {
   anchor: Anchor;
   name: string;
@@ -44,20 +44,20 @@ export interface StandOff {
 }
 
 interface LayingStore {
-  /** Waiting for the port to begin at. */
+  /** Waiting for the first port to be chosen. */
   choosing: boolean;
   start: Start | null;
-  /** The run once it has a leg; until then the draft's only. */
+  /** Id of the run once it has a leg; null while there is only a draft. */
   run: string | null;
   stock: string;
   held: Held | null;
   aim: Aim | null;
   typed: string;
-  /** What laying up to the aim would come to. */
+  /** Preview of laying to the aim. */
   answer: Preview | null;
-  /** The ways into the port pointed at, and which of them is shown. */
+  /** The ways into the port under the pointer, and the one that is shown. */
   ways: { port: string; name: string; list: Ways; shown: number } | null;
-  /** The face that corners keep off while they are placed. */
+  /** The face that new corners keep off. */
   standOff: StandOff | null;
   refused: string | null;
   choose: () => void;
@@ -83,7 +83,7 @@ const idle = {
   refused: null,
 } as const;
 
-/** A run being laid by hand. */
+/** The state of laying a run by hand. */
 export const useLaying = create<LayingStore>()((set) => ({
   ...idle,
   stock: '',

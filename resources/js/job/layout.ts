@@ -1,7 +1,7 @@
 import type { Finding, SolvedRun } from '../api/types';
 import { isSamePart, type Part } from './store';
 
-/** A piece of a run laid straight: a straight of a leg, a bend, or a curve; developed length from the start, mm. */
+/** A piece of a run laid straight: a straight of a leg, a bend, or a curve; developed lengths from the start, mm. */
 export interface Piece {
   kind: 'straight' | 'bend' | 'curve';
   from: number;
@@ -10,10 +10,10 @@ export interface Piece {
   broken: boolean;
 }
 
-/** The pieces of a run in order, as the solution has them; a straight too short to see is left out. */
+/** Returns the pieces of a run in order; a straight too short to be visible is left out. */
 export function pieces(run: SolvedRun): Piece[] {
   const broken = run.findings.filter((finding) => finding.severity === 'violation' && finding.rule !== 'fixed-length');
-  // What is about the run as a whole says over which length of it.
+  // A finding about the whole run gives the length it is about.
   const hit = (part: Part, from: number, to: number) =>
     broken.some((finding) => {
       const [start = 0, end = 0] = finding.span;
@@ -24,7 +24,7 @@ export function pieces(run: SolvedRun): Piece[] {
   const all: Piece[] = [];
   let at = 0;
   if (run.legs.length === 0) {
-    // A run that is a curve: what is straight of it, and the curve.
+    // A run that is a curve: its straight parts, and the curve.
     for (const [index, { kind, length }] of run.path.entries()) {
       const to = at + length;
       all.push(
@@ -51,7 +51,7 @@ export function pieces(run: SolvedRun): Piece[] {
   return all;
 }
 
-/** The part of a run that a finding is about, or where its place is; none when it is about the whole of it. */
+/** Returns the part of a run that a finding is about, or where its place is; null when it is about the whole run. */
 export function partOf(run: SolvedRun, { subject, span: [from = 0, to = 0] }: Pick<Finding, 'subject' | 'span'>): Part {
   const { kind, index, vertex } = subject;
   if (kind === 'run' && to - from < run.length * 0.99) {

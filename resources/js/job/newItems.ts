@@ -1,6 +1,6 @@
 import type { Fitting, JobState, Place, Run } from '../api/types';
 
-/** The bend radius chosen last, for a run of the same stock. */
+/** Returns the bend radius chosen last, for a run of the same stock. */
 export const cornerOf = (stock: string, { stock: last, radius }: JobState['remembered']): Partial<Run['route']> =>
   stock === last && radius !== undefined ? { corner: { radius } } : {};
 
@@ -9,7 +9,7 @@ export interface FreePort {
   label: string;
 }
 
-/** Ports that no run begins or ends at yet, by the names people know. */
+/** Returns the ports at which no run begins or ends, with their names. */
 export function freePorts(places: readonly Place[], fittings: readonly Fitting[], runs: readonly Run[]): FreePort[] {
   const taken = new Set(runs.flatMap((run) => [run.from?.port, run.to?.port]));
   return allPorts(places, fittings).filter((port) => !taken.has(port.name));
@@ -25,7 +25,7 @@ export function allPorts(places: readonly Place[], fittings: readonly Fitting[])
   });
 }
 
-/** "Sea-water pump, Outlet → Heat exchanger, Sea-water in" */
+/** Returns "Sea-water pump, Outlet → Heat exchanger, Sea-water in". */
 export function fromTo(run: Run, ports: readonly FreePort[]): string {
   const end = (name: string | undefined) =>
     name === undefined ? 'open end' : (ports.find((port) => port.name === name)?.label ?? name);

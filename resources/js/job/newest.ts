@@ -1,8 +1,8 @@
 import { Refused, Unreachable } from '../api/client';
 
 /**
- * Asks one question at a time and always the newest: what was wanted meanwhile and is not any more is
- * never asked, and nothing is taken once it has been stopped.
+ * Asks one question at a time, always the newest: questions that were replaced meanwhile are never asked, and no answer
+ * is taken after a stop.
  */
 export function newest<Question, Answer>(
   ask: (question: Question) => Promise<Answer>,

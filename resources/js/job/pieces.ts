@@ -7,10 +7,10 @@ export interface Piece {
 }
 
 interface PiecesStore {
-  /** Null while no pieces are being put down. */
+  /** Null while no pieces are being placed. */
   pieces: readonly Piece[] | null;
   stock: string;
-  /** Where the piece that is being put down begins. */
+  /** Start of the piece that is being placed. */
   begun: [number, number, number] | null;
   joined: Joined | null;
   refused: string | null;
@@ -21,7 +21,7 @@ interface PiecesStore {
 
 const idle = { pieces: null, begun: null, joined: null, refused: null } as const;
 
-/** Straight pieces being put down where they belong, before they are joined into a run. */
+/** Straight pieces that are being placed before they are joined into a run. */
 export const usePieces = create<PiecesStore>()((set) => ({
   ...idle,
   stock: '',

@@ -4,25 +4,25 @@ import type { Anchor } from '../api/types';
 
 export type TargetKind = 'port' | 'clamp' | 'corner' | 'face' | 'leg';
 
-/** Something that was pointed at. */
+/** A thing that was pointed at. */
 export interface Target {
   kind: TargetKind;
   name: string;
   at: Vector3;
-  /** How the job file names it, for a relation. */
+  /** Its reference in the job file, for a tie. */
   anchor: Anchor | null;
-  /** Of a leg or corner: its run, and the vertex (of a leg, the one at its end). */
+  /** For a leg or corner: its run, and the vertex (for a leg, the one at its end). */
   run?: string;
   vertex?: number;
-  /** Of a leg: its direction; of a face: its normal. */
+  /** For a leg its direction; for a face its normal. */
   along?: Vector3;
 }
 
-/** Something that is to be pointed at, and what is done with it. */
+/** What is to be pointed at, and what is done with it. */
 export interface Pointing {
   words: string;
   kinds: readonly TargetKind[];
-  /** Runs that do not count. */
+  /** Runs that are excluded. */
   not?: string;
   take: (target: Target) => Promise<unknown>;
 }
@@ -34,7 +34,7 @@ interface PointingStore {
   setTarget: (target: Target | null) => void;
 }
 
-/** While something is to be pointed at, the hand does nothing else in the view. */
+/** While something is to be pointed at, the pointer does nothing else in the view. */
 export const usePointing = create<PointingStore>()((set) => ({
   pointing: null,
   target: null,

@@ -2,14 +2,14 @@ import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
 interface Preferences {
-  /** The stock last chosen, by job: the next run is made of it. */
+  /** The stock chosen last, by job. */
   stock: Readonly<Record<number, string>>;
   stripFolded: boolean;
   chooseStock: (job: number, stock: string) => void;
   foldStrip: () => void;
 }
 
-/** What is remembered in this browser: choices that are nobody else's business. */
+/** Choices that are stored in this browser. */
 export const usePreferences = create<Preferences>()(
   persist(
     (set) => ({

@@ -14,13 +14,13 @@ interface Picked {
   part: Part;
 }
 
-/** What is being dragged or laid, before it is kept: it stands in place of what the server last said. */
+/** A preview of what is being dragged or laid: it replaces the stored state. */
 interface Trying {
   solutions: readonly SolvedRun[];
   places: readonly Place[];
 }
 
-/** Two windows changed the same thing, and somebody has to choose. */
+/** Two windows changed the same thing, and the user has to choose. */
 export interface OpenClash {
   list: List;
   id: string;
@@ -45,16 +45,16 @@ interface WorkbenchStore {
   /** The part of a run under the pointer, in the view, the strip or a table. */
   pointed: { run: string; part: Part } | null;
   hidden: ReadonlySet<string>;
-  /** The one thing that is shown by itself, with what it hangs on. */
+  /** The only item that is shown, with what it depends on. */
   alone: { list: List; id: string } | null;
   seeThrough: boolean;
   trying: Trying | null;
   notice: string | null;
-  /** Since when the server has not answered. */
+  /** Whether the server does not answer. */
   away: boolean;
   clash: OpenClash | null;
   panel: Panel;
-  /** Whether the movement of the picked run is shown, and which position of it; null is the tightest. */
+  /** Whether the movement of the selected run is shown, and at which position; null is the tightest. */
   film: boolean;
   moment: number | null;
   pick: (list: List, id: string, part?: Part) => void;
@@ -73,7 +73,7 @@ interface WorkbenchStore {
   setMoment: (moment: number | null) => void;
 }
 
-/** What the person at the screen is doing; what the server knows is in TanStack Query. */
+/** The state of the user interface; the state of the server is in TanStack Query. */
 export const useWorkbench = create<WorkbenchStore>()((set) => ({
   picked: null,
   pointed: null,

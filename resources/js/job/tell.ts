@@ -1,6 +1,6 @@
 import { useWorkbench } from './store';
 
-/** Does something that may be refused, and says so where no field can. */
+/** Does something that may be refused, and shows the refusal where no field can. */
 export function tell(doing: Promise<unknown>): void {
   const { setNotice } = useWorkbench.getState();
   doing.then(
@@ -9,5 +9,5 @@ export function tell(doing: Promise<unknown>): void {
   );
 }
 
-/** Reasons stand behind a pointer elsewhere; by itself one begins like a sentence. */
+/** Reasons follow a pointer elsewhere; by itself a reason begins with a capital. */
 const sentence = (reason: string) => reason.charAt(0).toUpperCase() + reason.slice(1);

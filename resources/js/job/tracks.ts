@@ -10,7 +10,7 @@ export interface Flat {
 
 export type Project = (point: Vector3) => Flat;
 
-/** A line through a point along which something is dragged or laid; the hand follows it on the screen. */
+/** A line along which something is dragged or laid, following the pointer on the screen. */
 export interface Track {
   name: string;
   along: Vector3;
@@ -27,13 +27,13 @@ const AXES: readonly [string, Vector3][] = [
 
 export const axisTracks = (): Track[] => AXES.map(([name, along]) => ({ name: direction(name), along: along.clone() }));
 
-/** The name of the axis a direction lies on ("+x" … "-z"), as the job file has it, or its three numbers. */
+/** Returns the name of the axis of a direction ("+x" … "-z") as in the job file, or its three numbers. */
 export function directionToJson(along: Vector3): string | [number, number, number] {
   const tidy = (value: number) => Math.round(value * 1e9) / 1e9;
   return AXES.find(([, axis]) => axis.distanceTo(along) < 1e-6)?.[0] ?? [tidy(along.x), tidy(along.y), tidy(along.z)];
 }
 
-/** Adds a track unless one in the same direction is there already. */
+/** Adds a track unless one with the same direction exists. */
 export function withTrack(tracks: readonly Track[], name: string, along: Vector3): Track[] {
   const unit = along.clone().normalize();
   return along.length() < 1e-6 || tracks.some((track) => track.along.distanceTo(unit) < 1e-4)
@@ -41,7 +41,7 @@ export function withTrack(tracks: readonly Track[], name: string, along: Vector3
     : [...tracks, { name, along: unit }];
 }
 
-/** Where the hand is on a track: millimetres along it, and how many pixels beside it. */
+/** Returns the position of the pointer on a track: millimetres along it, and pixels beside it. */
 export function onTrack(
   track: Track,
   from: Vector3,
@@ -52,7 +52,7 @@ export function onTrack(
   const end = project(from.clone().add(track.along));
   const [x, y] = [end.x - start.x, end.y - start.y];
   const scale = Math.hypot(x, y);
-  // Seen end on, a hair's movement of the hand would be metres.
+  // Nearly end on, a pixel would be metres.
   if (scale < 1e-4 || scale / screenScale(from, project) < 0.12) {
     return null;
   }
@@ -60,7 +60,7 @@ export function onTrack(
   return { length: (mx * x + my * y) / (scale * scale), beside: Math.abs(mx * y - my * x) / scale };
 }
 
-/** Pixels to a millimetre, square to the line of sight. */
+/** Returns pixels per millimetre, perpendicular to the line of sight. */
 export function screenScale(at: Vector3, project: Project): number {
   const start = project(at);
   return Math.max(
@@ -72,7 +72,7 @@ export function screenScale(at: Vector3, project: Project): number {
   );
 }
 
-/** The step that a dragged length is rounded to: whole millimetres seen near, more seen from far. */
+/** Returns the step to which a dragged length is rounded: whole millimetres near by, more from afar. */
 export function stepFor(pixelsPerMm: number): number {
   const steps = units().word === 'mm' ? [1, 5, 10, 50, 100] : [handStep(), INCH / 8, INCH / 2, INCH, 4 * INCH];
   return steps.find((step) => step * pixelsPerMm >= 1.5) ?? steps.at(-1) ?? 1;

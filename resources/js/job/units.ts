@@ -1,20 +1,20 @@
 import { create } from 'zustand';
 import type { Job } from '../api/types';
 
-/** Millimetres to an inch, exact since 1959. */
+/** Millimetres of an inch, exact since 1959. */
 export const INCH = 25.4;
 
 export interface Units {
   word: 'mm' | 'in';
-  /** Parts of an inch; null for decimals. */
+  /** Denominator of fractions of an inch; null for decimals. */
   fraction: 16 | 32 | 64 | null;
 }
 
 const MILLIMETRES: Units = { word: 'mm', fraction: null };
 
 /**
- * What lengths are shown in. It belongs to the job that is open, of which there is one to a window: set where the
- * job is given to the components, before any of them draws.
+ * The units of the open job, of which a window has one: set where the job is given to the components, before they
+ * render.
  */
 const useUnits = create<{ units: Units }>()(() => ({ units: MILLIMETRES }));
 
@@ -28,10 +28,10 @@ export function showIn(next: Units): void {
   useUnits.setState({ units: next });
 }
 
-/** The smallest step a hand moves by: a millimetre, or what a rule in inches is marked in. */
+/** Returns the smallest step of a drag: a millimetre, or a division of a rule in inches. */
 export const handStep = (): number => (units().word === 'mm' ? 1 : INCH / (units().fraction ?? 20));
 
-/** A fraction as it is read off a rule, "1 3/8"; null where it would hide the number. */
+/** Returns a fraction as on a rule, "1 3/8"; null where it would hide the number. */
 export function inFractions(inches: number, parts: number): string | null {
   const whole = Math.round(Math.abs(inches) * parts);
   if (whole === 0) {

@@ -10,13 +10,13 @@ export type ItemOf<L extends List> = NonNullable<Job[L]>[number];
 
 const key = (id: number) => ['job', id] as const;
 
-/** How often to look whether another window has changed the job, and whether an absent server is back, ms. */
+/** Interval of polling for changes of other windows and for the server's return, ms. */
 const LOOK = 2000;
 
-/** How often to look at least for runs that are not worked out yet, ms. */
+/** Longest interval of polling for runs that are not solved yet, ms. */
 const LONGEST = 30_000;
 
-/** Distributes over the kinds of laying, so that each keeps its own shape. */
+/** Distributes over the kinds of edits, so that each keeps its own type. */
 type Bare<L> = L extends unknown ? Omit<L, 'was' | 'token' | 'since'> : never;
 export type LayingEdit = Bare<Laying>;
 export type BareEdit = Pick<Edit, 'list' | 'id' | 'item'>;
@@ -30,19 +30,19 @@ export interface JobAccess {
   saving: boolean;
   item: <L extends List>(list: L, id: string) => ItemOf<L> | undefined;
   items: <L extends List>(list: L) => readonly ItemOf<L>[];
-  /** The solution of a run, as tried just now or as kept. */
+  /** Returns the solution of a run: of the preview, or as stored. */
   solution: (run: string) => SolvedRun | undefined;
-  /** Where things stand, as tried just now or as kept. */
+  /** Places of all items: of the preview, or as stored. */
   places: readonly Place[];
-  /** Keeps an item as it shall stand in the job file; rejects with what the server refused. */
+  /** Stores an item in the shape of the job file; rejects with the refusal of the server. */
   put: <L extends List>(list: L, item: ItemOf<L>, name?: string) => Promise<void>;
   edit: (edits: BareEdit[], header?: Header, name?: string) => Promise<void>;
   lay: (run: string, laying: LayingEdit) => Promise<void>;
-  /** Another name for a value, wherever it is used. */
+  /** Renames a value wherever it is used. */
   renameValue: (from: string, to: string) => Promise<void>;
-  /** Undoes or redoes until the step of that number is the last in force. */
+  /** Undoes or redoes until the step with that number is the last one done. */
   goTo: (step: number) => Promise<void>;
-  /** The same by so many steps: −1 undoes the last one. */
+  /** Undoes or redoes a number of steps: −1 undoes the last one. */
   goBy: (steps: number) => Promise<void>;
 }
 
@@ -56,7 +56,7 @@ export function useJob(): JobAccess {
   return access;
 }
 
-/** Asks until there is an answer: what was typed while the server is away is kept and goes on afterwards. */
+/** Repeats a request until there is an answer: edits made while the server is away are sent later. */
 async function untilAnswered<Answer>(asking: () => Promise<Answer>): Promise<Answer> {
   const { setAway } = useWorkbench.getState();
   for (;;) {
@@ -75,20 +75,20 @@ async function untilAnswered<Answer>(asking: () => Promise<Answer>): Promise<Ans
   }
 }
 
-/** Until what was answered is on the screen: what an edit came to must not be seen before it, nor after. */
+/** Resolves when an answer has been rendered, so that a result is seen neither before it nor after. */
 const shown = () => new Promise((resolve) => setTimeout(resolve));
 
-/** Revisions that this window has made itself, as "job revision": an edit made before them does not clash with them. */
+/** Revisions made by this window, as "job revision": an edit made before them does not clash with them. */
 const useOwn = create<{ revisions: ReadonlySet<string> }>()(() => ({ revisions: new Set() }));
 
-/** A revision is this window's when the step in force is the one it has just made. */
+/** Remembers a revision as this window's when its last step is the one it has just made. */
 function remember(kept: JobState, token: string): void {
   if (kept.steps.find(({ number }) => number === kept.step)?.token === token) {
     useOwn.setState(({ revisions }) => ({ revisions: new Set([...revisions, `${kept.id} ${kept.revision}`]) }));
   }
 }
 
-/** What stood in a job where a header says something new. */
+/** Returns the present values of the keys that a header changes. */
 const headerOf = (job: Job, header: Header): Header =>
   Object.fromEntries(Object.keys(header).map((name) => [name, job[name as keyof Header]]));
 
@@ -101,7 +101,7 @@ function isOwn(job: number, from: number, to: number): boolean {
   return true;
 }
 
-/** The state of a job with what has changed in it since. */
+/** Returns the state of a job with a change applied. */
 function changed(state: JobState, { items, places, solutions, new_step, ...head }: JobChange): JobState {
   const job = { ...state.job };
   for (const { list, item } of items) {
@@ -121,7 +121,7 @@ function changed(state: JobState, { items, places, solutions, new_step, ...head 
   };
 }
 
-/** Takes an answer as the state of the job unless a newer one has come meanwhile. */
+/** Takes an answer as the state of the job unless a newer one has arrived. */
 function useTaking() {
   const client = useQueryClient();
   return useCallback(
@@ -135,7 +135,7 @@ function useTaking() {
   );
 }
 
-/** Looks again while runs are not worked out yet: less and less often when none has been, as it may have failed. */
+/** Polls while runs are not solved yet, at growing intervals without progress, as solving may have failed. */
 function useWorkedOut(state: JobState, busy: boolean) {
   const client = useQueryClient();
   const left = state.solutions.filter((solved) => solved.unsolved === true).length;
@@ -154,7 +154,7 @@ function useWorkedOut(state: JobState, busy: boolean) {
   }, [left, busy, client, state.id]);
 }
 
-/** Sees what other windows do to the job, and whether the server is there. */
+/** Polls for changes of other windows, and for the server. */
 function useWatching(state: JobState, busy: boolean) {
   const client = useQueryClient();
   const setAway = useWorkbench((store) => store.setAway);
@@ -175,7 +175,7 @@ function useWatching(state: JobState, busy: boolean) {
   }, [busy, look.data, state, client]);
 }
 
-/** Edits go one after another, so that answers come in the order of what was done. */
+/** Provides the edits of a job. They are sent one after another, so that answers arrive in order. */
 export function useJobAccess(state: JobState): JobAccess {
   showIn(unitsOf(state.job));
   const client = useQueryClient();
@@ -204,7 +204,7 @@ export function useJobAccess(state: JobState): JobAccess {
   const edit = useCallback(
     async (edits: BareEdit[], header?: Header, name?: string) => {
       const based = edits.map((one): Edit => {
-        // What the change was made from is what this window showed when it was made, not what has come since.
+        // The item from which the change was made is that which this window showed at the time.
         const was = state.job[one.list]?.find((item) => item.id === one.id);
         return was === undefined ? one : { ...one, was: was as unknown as Edit['was'] };
       });
@@ -225,7 +225,7 @@ export function useJobAccess(state: JobState): JobAccess {
       const token = crypto.randomUUID();
       let was: unknown;
       const kept = await mutateAsync(() => {
-        // Made from the run as it is when its turn comes, not as it was before the edits still ahead of it.
+        // Applied to the run as it is when its turn comes, after the edits before it.
         const { job, revision } = now();
         was ??= job.runs?.find((item) => item.id === run);
         return api.lay(jobId, run, { ...laying, was, token, since: revision } as Laying);
@@ -251,7 +251,7 @@ export function useJobAccess(state: JobState): JobAccess {
   );
   const goBy = useCallback(
     async (steps: number) => {
-      // Counted from where the job stands when its turn comes: edits ahead of it are steps, too.
+      // Counted from the step that is last when its turn comes: edits before it are steps, too.
       await mutateAsync(() => api.goTo(jobId, Math.max(0, now().step + steps)));
     },
     [mutateAsync, jobId, now],
@@ -285,7 +285,7 @@ export function useJobAccess(state: JobState): JobAccess {
   }, [state, isPending, trying, edit, lay, renameValue, goTo, goBy]);
 }
 
-/** A preview has no remedies; those of what was broken before stay, so that nothing jumps while the hand drags. */
+/** Previews have no remedies; those of the stored findings are kept, so that nothing jumps during a drag. */
 function withRemedies(tried: SolvedRun, kept: SolvedRun): SolvedRun {
   const findings = tried.findings.map((finding) => {
     const same = kept.findings.filter((one) => isSameSubject(one, finding));
@@ -295,11 +295,11 @@ function withRemedies(tried: SolvedRun, kept: SolvedRun): SolvedRun {
   return { ...tried, findings };
 }
 
-/** Whether two findings are of the same rule and about the same thing, whatever their figures are. */
+/** Whether two findings have the same rule and subject, whatever their numbers. */
 const isSameSubject = (one: Finding, other: Finding) =>
   one.rule === other.rule && JSON.stringify(one.subject) === JSON.stringify(other.subject);
 
-/** A fresh id in a list, made from a name. */
+/** Returns an unused id, made from a name. */
 export function freshId(taken: readonly { id: string }[], name: string): string {
   const slug =
     name

@@ -4,10 +4,10 @@ import { api } from '../api/client';
 import type { Settling, SolvedRun } from '../api/types';
 import { useJob } from './useJob';
 
-/** How often to look how a run lies that settles, ms. */
+/** Interval of polling the progress, ms. */
 const LOOK = 250;
 
-/** A run that settles or is worked out on the server: how far it is, and how it lies now; null when it is done. */
+/** Returns the progress and present shape of a run that settles or is solved on the server; null when it is done. */
 export function useSettling(solved: SolvedRun | undefined): Settling | null {
   const { state } = useJob();
   const client = useQueryClient();

@@ -3,16 +3,16 @@ import { BufferAttribute, BufferGeometry, EdgesGeometry } from 'three';
 import { MeshBVH } from 'three-mesh-bvh';
 import { api } from '../api/client';
 
-/** Of more triangles than these the edges are neither drawn nor caught: finding them would take seconds. */
+/** Most triangles of a mesh whose edges are drawn and caught: finding them takes seconds otherwise. */
 const MOST_WITH_EDGES = 120_000;
 
-/** Faces that turn by less than this make no edge, degrees. */
+/** Angle between faces from which their edge is drawn, degrees. */
 const SHARP = 25;
 
 export interface LoadedMesh {
   geometry: BufferGeometry;
   edges: BufferGeometry | null;
-  /** Whether two corners, by their coordinates, are the ends of a sharp edge. */
+  /** Pairs of corners, by their coordinates, that are the ends of a sharp edge. */
   sharp: ReadonlySet<string>;
 }
 
@@ -21,7 +21,7 @@ export const edgeKey = (a: readonly number[], b: readonly number[]) => {
   return said.sort().join('|');
 };
 
-/** The triangles of a mesh that was brought in, ready to draw and to be met by rays; null until they are here. */
+/** Returns the triangles of an imported mesh, ready for drawing and ray casts; null until they are loaded. */
 export function useTriangles(key: string): LoadedMesh | null {
   const loaded = useQuery({
     queryKey: ['mesh', key],

@@ -13,7 +13,7 @@ interface Props {
   onDelete: () => void;
 }
 
-/** A job in the list, with a small picture of it. */
+/** A job in the list, with its picture. */
 export function JobTile({ job, onCopy, onRename, onDelete }: Props) {
   const [renaming, setRenaming] = useState(false);
   const when = new Date(job.saved_at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });

@@ -12,7 +12,7 @@ interface Deleted {
   name: string;
 }
 
-/** All jobs, the last one opened first: new, opened from a file, copied, renamed, deleted and had back. */
+/** All jobs, the one last opened first: create, open a file, copy, rename, delete and restore. */
 export function JobsPage() {
   const jobs = useQuery({ queryKey: ['jobs'], queryFn: api.jobs, staleTime: 0 });
   const client = useQueryClient();

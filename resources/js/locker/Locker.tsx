@@ -25,7 +25,7 @@ const ORDER: Record<Stage, readonly List[]> = {
 
 const boreWords = (bore: number | string | undefined) => (typeof bore === 'number' ? length(bore) : fieldText(bore));
 
-/** All that a job holds: what needs work in this stage first. */
+/** The items of a job: those that need work in this stage first. */
 export function Locker({ stage }: { stage: Stage }) {
   const [filter, setFilter] = useState('');
   const { items, state } = useJob();

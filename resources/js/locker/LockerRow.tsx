@@ -12,7 +12,7 @@ interface Props {
   mark: ReactNode;
 }
 
-/** One item of the job: picked by its name, hidden by its eye. */
+/** One item of the job: selected by its name, hidden by its eye. */
 export function LockerRow({ list, id, name, aside, mark }: Props) {
   const { picked, pick, hidden, toggleHidden } = useWorkbench();
   const isPicked = picked?.list === list && picked.id === id;

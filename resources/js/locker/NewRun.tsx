@@ -20,7 +20,7 @@ const BEHAVES: Record<Behaves, string> = {
   flow: 'smooth, through points',
 };
 
-/** Asks from which port to which port, and of what stock, a new run is laid. */
+/** Asks for the ports and the stock of a new run. */
 export function NewRun({ show, onClose }: { show: boolean; onClose: () => void }) {
   return (
     <Modal show={show} onHide={onClose} aria-labelledby="new-run">

@@ -16,7 +16,7 @@ export interface Adding {
   run: () => void;
 }
 
-/** What can be added to a job, a run apart: that begins at a port. */
+/** Returns what can be added to a job, except runs, which begin at a port. */
 export function useAdding(): Adding[] {
   const { state, items, put, lay } = useJob();
   const jobId = state.id;
@@ -28,7 +28,7 @@ export function useAdding(): Adding[] {
         api.newItem(jobId, asked).then(async ({ list, item }) => {
           await put(list, item as ItemOf<typeof list>, `Add ${item.name}`);
           pick(list, item.id);
-          // In a scene with little in it yet, what is new may stand outside the view.
+          // In a scene with little in it a new item may be outside the view.
           if (list !== 'stock' && items('fittings').length + items('surroundings').length < FEW) {
             useCamera.getState().zoomTo('all');
           }
@@ -56,7 +56,7 @@ export function useAdding(): Adding[] {
       };
       chooser.click();
     };
-    /** On a run where it is pointed at: its axis is that of the leg, its bore that of the tube. */
+    /** Adds a clamp on a run where it is pointed at, with the axis of the leg and the bore of the tube. */
     const clampOnRun = () =>
       usePointing.getState().ask({
         words: 'Where on a run does the clamp go?',

@@ -1,7 +1,7 @@
 import type { SolvedRun } from '../api/types';
 import { lengthEven } from '../job/format';
 
-/** Where each bend starts on the raw tube, for bending by hand: marked from the one cut end, or from the other. */
+/** The start of each bend on the raw tube, for bending by hand: measured from either cut end. */
 export function BendMarks({ solved }: { solved: SolvedRun }) {
   return (
     <table className="table-plain">

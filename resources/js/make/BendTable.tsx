@@ -3,7 +3,7 @@ import { lengthEven, showEven } from '../job/format';
 import { useWorkbench } from '../job/store';
 import { units } from '../job/units';
 
-/** What the shop bends from, in the order of the work. */
+/** The bend table, in the order of bending. */
 export function BendTable({ run, solved }: { run: Run; solved: SolvedRun }) {
   const { picked, pick } = useWorkbench();
   const part = picked?.part ?? null;

@@ -5,7 +5,7 @@ import { Mark } from '../job/Mark';
 import { useWorkbench } from '../job/store';
 import { useJob } from '../job/useJob';
 
-/** Which of the benders at hand can bend the run, from which end, and what stands in the way of the others. */
+/** Which benders can bend the run, from which end, and what prevents the others. */
 export function BenderVerdicts({ run, solved }: { run: Run; solved: SolvedRun }) {
   const { state } = useJob();
   const benders = useQuery({

@@ -14,7 +14,7 @@ import { BendTable } from './BendTable';
 import { SaveButton } from './SaveButton';
 import { VertexTable } from './VertexTable';
 
-/** What is taken away: tables and body of the picked run, bodies and file of the job. */
+/** The downloads: tables and body of the selected run, bodies and file of the job. */
 export function MakePanel() {
   const { state, item, solution, edit } = useJob();
   const open = useWorkbench((store) => store.open);

@@ -3,7 +3,7 @@ import { api } from '../api/client';
 import { tell } from '../job/tell';
 import { Button } from '../ui/Button';
 
-/** Saves a file that the server may refuse to write; the reason is told in place of a broken download. */
+/** Downloads a file; a refusal is shown instead of a broken download. */
 export function SaveButton({ address, children }: { address: string; children: ReactNode }) {
   const save = async () => {
     const { name, content } = await api.file(address);

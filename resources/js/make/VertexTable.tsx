@@ -2,7 +2,7 @@ import type { Run, SolvedRun } from '../api/types';
 import { lengthEven } from '../job/format';
 import { useWorkbench } from '../job/store';
 
-/** Corner by corner in space. */
+/** The vertices in space. */
 export function VertexTable({ run, solved }: { run: Run; solved: SolvedRun }) {
   const { picked, pick } = useWorkbench();
   const part = picked?.part ?? null;

@@ -14,14 +14,14 @@ interface Props {
   run: Run;
   solved: SolvedRun;
   x: (along: number) => number;
-  /** Between which the graph is seen, pixels. */
+  /** Left and right edge of the visible part, px. */
   x0: number;
   x1: number;
   limit: number;
   drag: ReturnType<typeof useStripDrag>;
 }
 
-/** How tight the run is along its length: one over the radius, against the stock's limit. A bend's top is dragged. */
+/** The curvature of the run along its length against the limit of its stock. The top of a bend can be dragged. */
 export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
   const pick = useWorkbench((store) => store.pick);
   const tightest = limit > 0 ? limit : (solved.min_radius ?? 1);
@@ -62,7 +62,7 @@ export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
           const onGrab = (event: PointerEvent) => {
             pick('runs', run.id, { bend: index });
             drag.grab(event, {
-              // The top follows the hand: half as high is twice the radius.
+              // The top follows the pointer: half the height is twice the radius.
               amountAt: (now) =>
                 (LIMIT_HEIGHT * tightest) / Math.min(HIGHEST, Math.max(2, top - (now.clientY - event.clientY))),
               change,
@@ -124,7 +124,7 @@ export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
   );
 }
 
-/** The curvature of a curve, as the solver has it at each of its points; the part beyond the limit hatched. */
+/** The graph of a curve through its points; the part beyond the limit is hatched. */
 function CurveGraph({
   curve,
   start,

@@ -5,12 +5,12 @@ import { placeOf } from '../job/placeOf';
 import { useWorkbench } from '../job/store';
 import { flattened, frames } from './frames';
 
-/** Size of a picture of the film, px. */
+/** Size of a frame, px. */
 const FRAME = 104;
 
 const HEIGHT = 84;
 
-/** How a run goes as what it hangs on moves: a frame a position, all to one scale and seen from one side. */
+/** A run over its movement: one frame a position, all to one scale and from one side. */
 export function Film({ run, movement }: { run: Run; movement: SweptRun }) {
   const { moment, setMoment } = useWorkbench();
   const holder = useRef<HTMLDivElement>(null);

@@ -13,7 +13,7 @@ interface Props {
   drag: ReturnType<typeof useStripDrag>;
 }
 
-/** Length now against the length to hold and its tolerance; the mark of what is held is dragged. */
+/** A gauge of the length against the fixed length and its tolerance; the mark of the fixed length can be dragged. */
 export function Gauge({ run, solved, x0, x1, drag }: Props) {
   const broken = solved.findings.find((finding) => finding.rule === 'fixed-length');
   const target = broken?.required ?? (run.fixed_length === undefined ? undefined : Number(run.fixed_length.length));

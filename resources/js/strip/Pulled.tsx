@@ -12,12 +12,12 @@ interface Props {
   run: Run;
   solved: SolvedRun;
   x: (along: number) => number;
-  /** Between which it is seen, pixels. */
+  /** Left and right edge of the visible part, px. */
   x0: number;
   x1: number;
 }
 
-/** The tube itself: ends, straights with their lengths, bends with angle and radius. */
+/** The run laid straight: ends, straights with lengths, bends with angle and radius. */
 export function Pulled({ run, solved, x, x0, x1 }: Props) {
   const all = pieces(solved);
   let labelledTo = Number.NEGATIVE_INFINITY;
@@ -32,7 +32,7 @@ export function Pulled({ run, solved, x, x0, x1 }: Props) {
               ? curveLabel(solved, piece.part.bend)
               : '';
         const middle = (x(piece.from) + x(piece.to)) / 2;
-        // Where there is no room for all of it, the number of the bend alone.
+        // Where there is no room for more, only the number of the bend.
         const label =
           [full, piece.kind === 'curve' ? '' : (full.split(' ')[0] ?? '')].find(
             (text) => text !== '' && middle - text.length * 3.5 > labelledTo,
@@ -61,7 +61,7 @@ function bendLabel(solved: SolvedRun, index: number, width: number): string {
     : String(index + 1);
 }
 
-/** The tightest radius of one curve of a run, by its number among the pieces of the path. */
+/** Returns the label of a curve, its tightest radius, by its index in the path. */
 function curveLabel(solved: SolvedRun, index: number): string {
   const curve = solved.path[index];
   return curve?.kind === 'curve' && curve.min_radius !== null ? `tightest R${length(curve.min_radius)}` : '';
@@ -73,9 +73,9 @@ function OnePiece({ run, solved, piece, x, x0, x1, label }: Props & { piece: Pie
   const isPicked = picked?.list === 'runs' && picked.id === run.id && isSamePart(picked.part, piece.part);
   const [left, right] = [x(piece.from), x(piece.to)];
   const width = Math.max(right - left, 0.5);
-  // Of a piece that is seen in part, its length stands in the middle of that part.
+  // The label of a piece that is partly visible stands in the middle of the visible part.
   const [seenLeft, seenRight] = [Math.max(left, x0), Math.min(right, x1)];
-  // A label at either end of the strip stays inside it.
+  // A label at an end of the strip stays inside it.
   const half = label.length * 3.5;
   const labelAt = Math.min(Math.max((left + right) / 2, x0 - 6 + half), x1 + 6 - half);
   const long = length(piece.to - piece.from);
@@ -127,7 +127,7 @@ function OnePiece({ run, solved, piece, x, x0, x1, label }: Props & { piece: Pie
   );
 }
 
-/** A band that bows, so that a bend is told from a straight by its shape. */
+/** Returns the outline of a bowed band, so that a bend differs from a straight by its shape. */
 function bowed(left: number, right: number): string {
   const middle = (left + right) / 2;
   const rise = Math.min(7, (right - left) / 3);
@@ -140,7 +140,7 @@ function bowed(left: number, right: number): string {
   ].join(' ');
 }
 
-/** A clamp, where the run goes through it: beneath the tube, by its name. */
+/** A mark below the tube where the run passes a clamp, with the name of the clamp. */
 function ClampMark({ id, at }: { id: string; at: number }) {
   const { item } = useJob();
   const pick = useWorkbench((store) => store.pick);

@@ -14,7 +14,7 @@ import { Pulled } from './Pulled';
 import { useStripDrag } from './useStripDrag';
 import { MARGIN, RIGHT, useZoom } from './useZoom';
 
-/** The picked run pulled out straight: its pieces to scale, how tight it is, how long it is. */
+/** The selected run laid straight: its pieces to scale, its curvature, its length. */
 export function Strip() {
   const { item, solution } = useJob();
   const picked = useWorkbench((store) => store.picked);
@@ -51,7 +51,7 @@ interface HeadProps {
   folded: boolean;
   onFold: () => void;
   zoom?: ReturnType<typeof useZoom>;
-  /** Whether it moves, and can be shown over its movement. */
+  /** Whether the run moves, so that its movement can be shown. */
   movement?: boolean;
 }
 

@@ -1,6 +1,6 @@
 import type { MovedPosition, SweptRun } from '../api/types';
 
-/** Left free round what is drawn, px. */
+/** Margin of a frame, px. */
 const EDGE = 6;
 
 interface Swept extends Pick<SweptRun, 'tightest' | 'nearest' | 'tautest'> {
@@ -8,8 +8,8 @@ interface Swept extends Pick<SweptRun, 'tightest' | 'nearest' | 'tautest'> {
 }
 
 /**
- * As many positions as there is room for: both ends, the tightest, the nearest and the tautest, and others evenly
- * between.
+ * Returns as many positions as there is room for: both ends, the tightest, the nearest and the tautest, and others
+ * evenly between.
  */
 export function frames({ positions, tightest, nearest, tautest }: Swept, room: number): number[] {
   const first = new Set([0, positions.length - 1, tightest, nearest ?? 0, tautest ?? 0]);
@@ -37,7 +37,7 @@ export function frames({ positions, tightest, nearest, tautest }: Swept, room: n
   return [...wanted].sort((a, b) => a - b);
 }
 
-/** The points of every position as seen square to where they spread most, scaled into a frame. */
+/** Returns the points of every position, projected onto the plane in which they spread most and scaled into a frame. */
 export function flattened(
   positions: readonly Pick<MovedPosition, 'points'>[],
   width: number,
@@ -65,7 +65,7 @@ export function flattened(
 const dot = (a: readonly number[], b: readonly number[]) =>
   a.reduce((sum, part, axis) => sum + part * (b[axis] ?? 0), 0);
 
-/** The two axes along which the points spread most. */
+/** Returns the two axes along which the points spread most. */
 function sides(points: readonly (readonly number[])[]): [number[], number[]] {
   const spread = [0, 1, 2].map((axis) => {
     const values = points.map((point) => point[axis] ?? 0);
@@ -73,6 +73,6 @@ function sides(points: readonly (readonly number[])[]): [number[], number[]] {
   });
   const least = spread.indexOf(Math.min(...spread));
   const unit = (axis: number) => [0, 1, 2].map((one) => (one === axis ? 1 : 0));
-  // What is upright stays so.
+  // Keeps z upright.
   return least === 2 ? [unit(0), unit(1)] : [unit(least === 0 ? 1 : 0), unit(2)];
 }

@@ -9,13 +9,13 @@ import type { LayingEdit } from '../job/useJob';
 import { useJob } from '../job/useJob';
 
 interface Scale {
-  /** What the hand at this place of the screen asks for, mm. */
+  /** Returns the amount at a place of the screen, mm. */
   amountAt: (event: { clientX: number; clientY: number }) => number;
   change: (amount: number) => LayingEdit;
   word: string;
 }
 
-/** Drags one number of a run in the strip, the run following and held at the limit; says how far it is. */
+/** Drags one number of a run in the strip, held at the limit. */
 export function useStripDrag(run: string) {
   const { state, lay } = useJob();
   const [said, setSaid] = useState<string | null>(null);
@@ -54,7 +54,7 @@ export function useStripDrag(run: string) {
       cancel: done,
     });
   };
-  /** One step by key. */
+  /** Changes the number by one step of a key. */
   const nudge = (amount: number, change: Scale['change']) => tell(lay(run, change(Math.max(1, amount))));
   return { grab, nudge, said };
 }

@@ -6,12 +6,12 @@ export const RIGHT = 94;
 
 const MOST = 60;
 
-/** Zooming along a long run: the wheel about the pointer, Shift and the wheel or a drag to go along. */
+/** Zooms along a run: the wheel zooms about the pointer, Shift and the wheel or a drag pan. */
 export function useZoom(
   holder: RefObject<HTMLDivElement | null>,
   width: number,
   length: number,
-  /** What zooming by a button keeps in sight, mm along the run; the middle when nothing is picked. */
+  /** Developed length that buttons zoom about, mm; the middle of the visible part when nothing is selected. */
   about: number | null,
 ) {
   const [{ zoom, left }, set] = useState({ zoom: 1, left: 0 });
@@ -21,7 +21,7 @@ export function useZoom(
     const held = Math.min(MOST, Math.max(1, nextZoom));
     set({ zoom: held, left: Math.min(Math.max(0, nextLeft), length * (1 - 1 / held)) });
   };
-  /** A factor about a place on the screen; nought shows the whole run. */
+  /** Zooms by a factor about a place on the screen; 0 shows the whole run. */
   const by = (factor: number, at?: number) => {
     const next = Math.min(MOST, Math.max(1, zoom * factor));
     if (at === undefined && about !== null) {

@@ -1,14 +1,14 @@
 interface Props {
   label: string;
   value: string;
-  /** What can be chosen, each by its value and what people call it. */
+  /** The options, each with its value and its label. */
   of: readonly (readonly [string, string])[];
   onChange: (value: string) => void;
-  /** Beside other things in a row: no wider than it needs to be. */
+  /** Only as wide as needed, for use in a row. */
   narrow?: boolean;
 }
 
-/** A choice of one of several, by their names. */
+/** A select box. */
 export function Choice({ label, value, of, onChange, narrow = false }: Props) {
   return (
     <select
@@ -26,6 +26,6 @@ export function Choice({ label, value, of, onChange, narrow = false }: Props) {
   );
 }
 
-/** Items of a job to choose from. */
+/** Returns the options for items of a job. */
 export const named = (items: readonly { id: string; name?: string }[]): [string, string][] =>
   items.map(({ id, name }) => [id, name ?? id]);

@@ -2,14 +2,14 @@ import { type ReactNode, useRef } from 'react';
 import { Button } from './Button';
 
 interface Props {
-  /** Read out for the file itself, not for the button. */
+  /** Accessible name of the file input. */
   label: string;
   accept: string;
   onFile: (file: File) => void;
   children: ReactNode;
 }
 
-/** A button that asks for a file; the same one can be chosen again. */
+/** A button that opens a file dialog; the same file can be chosen again. */
 export function FileButton({ label, accept, onFile, children }: Props) {
   const chooser = useRef<HTMLInputElement>(null);
   return (

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 
-/** A page that has nothing else to show: loading, empty, or in trouble. */
+/** A page without content: loading, empty, or an error. */
 export function FullState({ title, text, children }: { title: string; text?: string; children?: ReactNode }) {
   return (
     <main className="full-state" role="status">

@@ -1,6 +1,6 @@
 import type { LucideIcon } from 'lucide-react';
 
-/** A small square button with an icon; its name is read out and shown on hover. */
+/** A small square button with an icon and an accessible name, shown on hover. */
 export function IconButton({
   icon: Icon,
   name,

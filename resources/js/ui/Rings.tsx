@@ -4,7 +4,7 @@ export interface Ring {
   fill: string;
 }
 
-/** Circles about one middle, to scale: the largest first, each over those before it. */
+/** Concentric circles to scale, the largest first. */
 export function Rings({ rings, label }: { rings: readonly Ring[]; label: string }) {
   const largest = Math.max(1e-9, ...rings.map(({ size }) => size));
   return (

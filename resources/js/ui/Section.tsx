@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 
-/** A headed part of a card. */
+/** A section of a card with a heading. */
 export function Section({ title, tools, children }: { title: string; tools?: ReactNode; children: ReactNode }) {
   return (
     <section className="card-section" aria-label={title}>
@@ -13,7 +13,7 @@ export function Section({ title, tools, children }: { title: string; tools?: Rea
   );
 }
 
-/** A label and its field or figure in one line. */
+/** A label and its field or value in one line. */
 export function Row({ label, wide, children }: { label: string; wide?: boolean; children: ReactNode }) {
   return (
     <div className={`row-field${wide ? ' wide' : ''}`}>

@@ -1,16 +1,16 @@
 import { useEffect, useRef, useState } from 'react';
 
 interface Given {
-  /** What stands in force. */
+  /** The value in force. */
   text: string;
-  /** What is shown instead while it is edited: as it was typed. */
+  /** The text shown while editing: as it was typed. */
   editText: string;
   onEnter: (typed: string) => Promise<void>;
 }
 
 /**
- * What somebody types, from the first key until it is taken or refused. One entry is on its way at a time,
- * the newest waits for it; what arrives meanwhile never takes the place of what is being typed.
+ * The state of a field from the first key until its text is accepted or refused. One entry is sent at a time and the
+ * newest waits; a value that arrives meanwhile never replaces what is being typed.
  */
 export function useEntry({ text, editText, onEnter }: Given) {
   const [typed, setTyped] = useState(text);
@@ -18,7 +18,7 @@ export function useEntry({ text, editText, onEnter }: Given) {
   const standing = useRef(text);
   const sending = useRef<string | null>(null);
   const waiting = useRef<string | null>(null);
-  /** What was last entered, and what was shown to begin editing with: neither is work of somebody's to lose. */
+  /** The text last entered and the text at the start of editing: neither is unsaved work. */
   const entered = useRef<string | null>(null);
   const shownToEdit = useRef<string | null>(null);
 
@@ -45,7 +45,7 @@ export function useEntry({ text, editText, onEnter }: Given) {
     try {
       await onEnter(value);
       setRefused(null);
-      // The server may say it in another way (12 mm becomes 12); show what stands now.
+      // The server may normalise the text (12 mm becomes 12); the value in force is shown.
       setTyped((now) => (now === value ? standing.current : now));
     } catch (error) {
       setRefused(error instanceof Error ? error.message : 'This cannot be taken.');
@@ -58,7 +58,7 @@ export function useEntry({ text, editText, onEnter }: Given) {
       await entering.current(following);
     }
   };
-  // What waited is entered as the field is by then.
+  // A waiting text is entered with the handler of that time.
   const entering = useRef(enter);
   entering.current = enter;
 

@@ -1,10 +1,10 @@
 import { type RefObject, useEffect } from 'react';
 
-/** Shift makes a step ten, Alt a tenth. */
+/** Returns the size of a step: ten with Shift, a tenth with Alt. */
 export const stepOf = (event: { shiftKey: boolean; altKey: boolean }): number =>
   event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
 
-/** The wheel over a field steps it, but only while it has the focus: otherwise the page is being scrolled. */
+/** Steps a field by the wheel, only while it has the focus; otherwise the page scrolls. */
 export function useWheel(input: RefObject<HTMLInputElement | null>, onStep: (amount: number) => void): void {
   useEffect(() => {
     const element = input.current;

@@ -2,7 +2,7 @@ import { useEffect, useMemo } from 'react';
 import { BoxGeometry, CylinderGeometry, EdgesGeometry } from 'three';
 import type { PlacedBody } from '../api/types';
 
-/** The edges of a body as thin lines: only those where its faces turn by more than 25°. */
+/** The edges of a body as thin lines, where its faces meet at more than 25°. */
 export function BodyEdges({ body, colour }: { body: PlacedBody; colour: string }) {
   const { shape, size } = body;
   const geometry = useMemo(() => {

@@ -6,10 +6,10 @@ import type { OrbitControls as Controls } from 'three-stdlib';
 import { useCamera, VIEWS } from './camera';
 import { standing, upright, useUp } from './up';
 
-/** Part of the view's smaller side that what is looked at fills. */
+/** Share of the smaller side of the view that the content fills. */
 const FILL = 0.92;
 
-/** How long the eye takes from one view to the next, seconds. */
+/** Duration of a flight between views, seconds. */
 const FLIGHT = 0.22;
 
 interface Look {
@@ -18,7 +18,7 @@ interface Look {
   zoom: number;
 }
 
-/** Turning, panning and zooming by hand or keys, and the standard views. */
+/** Rotates, pans and zooms the camera by hand or keys, and goes to the standard views. */
 export function CameraRig({ all, picked }: { all: Box3; picked: Box3 | null }) {
   const controls = useRef<Controls>(null);
   const { camera, size, invalidate, gl } = useThree();
@@ -100,7 +100,7 @@ export function CameraRig({ all, picked }: { all: Box3; picked: Box3 | null }) {
       return;
     }
     const arm = camera.position.clone().sub(orbit.target);
-    // three's spherical coordinates have y upwards; a job has z, or what it says.
+    // three's spherical coordinates have y up; the job has z or another axis.
     const lying = arm.clone().applyQuaternion(standing(up).invert());
     const round = new Spherical().setFromVector3(new Vector3(lying.x, lying.z, -lying.y));
     round.theta += MathUtils.degToRad(nudge.turn[0]);
@@ -141,7 +141,7 @@ export function CameraRig({ all, picked }: { all: Box3; picked: Box3 | null }) {
   );
 }
 
-/** Pixels to a millimetre so that the box fits as it is seen from there. */
+/** Returns the pixels per millimetre at which a box fits into the view. */
 function zoomFor(box: Box3, eye: Vector3, up: Vector3, width: number, height: number): number {
   const right = up.clone().cross(eye).normalize();
   const upward = eye.clone().cross(right);

@@ -11,7 +11,7 @@ interface Props {
   colour: string;
 }
 
-/** What closes a run at its ends, square to it: flanges with their holes, plugs, the ring of an open end. */
+/** What closes a run at its ends: flanges with their holes, plugs, the ring of an open end. */
 export function EndPlates({ run, solved, od, bore, colour }: Props) {
   const ends = useMemo(() => endsOf(solved), [solved]);
   const finishes = [run.from?.end, run.to?.end];
@@ -46,7 +46,7 @@ function FlangeMesh({ flange, bore, colour }: { flange: Flange; bore: number; co
     const count = Number(flange.holes?.count) || 0;
     const circle = (Number(flange.holes?.circle) || 0) / 2;
     for (let k = 0; k < count; k++) {
-      // Holes straddle the upright, as they are drilled.
+      // The holes straddle the upright.
       const angle = Math.PI / count + (2 * Math.PI * k) / count;
       hole(circle * Math.cos(angle), circle * Math.sin(angle), (Number(flange.holes?.diameter) || 0) / 2);
     }
@@ -61,7 +61,7 @@ function FlangeMesh({ flange, bore, colour }: { flange: Flange; bore: number; co
   );
 }
 
-/** Turns z outward and x to where the upright is, as the solver's own flanges stand. */
+/** Rotates z outward and x towards the upright, like the flanges of the solver. */
 function upright(outward: Vector3): Quaternion {
   const up = Math.abs(outward.z) > 1 - 1e-9 ? new Vector3(1, 0, 0) : new Vector3(0, 0, 1);
   const first = up.addScaledVector(outward, -up.dot(outward)).normalize();

@@ -10,7 +10,7 @@ const GHOST = { colour: '#d9b566', edge: '#a8741a', opacity: 0.35 };
 
 const PENCIL = new LineBasicMaterial({ color: '#a8741a', transparent: true, opacity: 0.6 });
 
-/** All that a run sweeps over as what it hangs on moves, and how it goes at the position that is looked at. */
+/** The envelope of a run over its movement, and the run at the position shown. */
 export function Envelope({ run, movement }: { run: Run; movement: SweptRun }) {
   const { item, places } = useJob();
   const moment = useWorkbench((store) => store.moment);
@@ -59,7 +59,7 @@ export function Envelope({ run, movement }: { run: Run; movement: SweptRun }) {
   );
 }
 
-/** A fitting where it stands at that position. */
+/** A fitting at that position. */
 function Ghost({ place }: { place: Place }) {
   const turn = useMemo(() => turnOf(place.pose), [place.pose]);
   return (
@@ -78,7 +78,7 @@ function Ghost({ place }: { place: Place }) {
   );
 }
 
-/** A tube along points. */
+/** Returns a tube along points. */
 export const sweptTube = (points: readonly number[][], od: number, sides: number) =>
   new TubeGeometry(
     new CatmullRomCurve3(

@@ -3,10 +3,10 @@ import { type Box3, BufferGeometry, Float32BufferAttribute } from 'three';
 import { useCamera } from './camera';
 import { standing, useUp } from './up';
 
-/** More lines than these each way are not drawn: then the grid covers less. */
+/** Most lines in each direction; beyond that the grid covers less. */
 const MOST_LINES = 160;
 
-/** A grid on the floor as fine as can be told apart, every fifth line stronger, under everything there is. */
+/** A grid on the floor below everything, as fine as can be distinguished, every fifth line stronger. */
 export function FloorGrid({ box }: { box: Box3 }) {
   const step = useCamera((store) => store.gridStep);
   const up = useUp();

@@ -4,14 +4,14 @@ import { BackSide, OrthographicCamera } from 'three';
 import type { SolvedRun } from '../api/types';
 import { tubeGeometry } from './tube';
 
-/** How far the outline stands off the tube on the screen, in pixels. */
+/** Width of the outline on the screen, pixels. */
 const WIDTH = 2.5;
 
 const BRASS = { base: '#a8741a', broken: '#a8741a', picked: '#a8741a', bore: '#a8741a' };
 
 const zoomOf = (camera: unknown) => (camera instanceof OrthographicCamera ? camera.zoom : 1);
 
-/** A brass outline round the picked run: a wider tube of which only the far side is drawn. */
+/** A brass outline of the selected run: a wider tube of which only the back faces are drawn. */
 export function Halo({ solved, od }: { solved: SolvedRun; od: number }) {
   const camera = useThree((three) => three.camera);
   const [zoom, setZoom] = useState(() => zoomOf(camera));

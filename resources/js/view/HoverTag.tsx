@@ -1,6 +1,6 @@
 import { useHover } from '../job/hover';
 
-/** The small tag that rides by the pointer. */
+/** The small tag by the pointer. */
 export function HoverTag() {
   const hover = useHover((store) => store.hover);
   if (hover === null) {

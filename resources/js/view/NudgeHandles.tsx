@@ -8,13 +8,13 @@ import { Pinned } from './Pinned';
 import { along } from './PointHandles';
 import { runRows } from './runRows';
 
-/** Where along a draped run it can be taken hold of. */
+/** Positions of the handles of a draped run, as shares of its length. */
 const PARTS = [0.2, 0.35, 0.5, 0.65, 0.8];
 
-/** More nudges than these are not remembered: the first go. */
+/** Most nudges that are kept; the oldest are dropped. */
 const MOST = 8;
 
-/** Handles on a draped run: a hand takes a point of it somewhere, and it settles again from there. */
+/** Handles on a draped run: dragging one moves the point there, and the run settles again. */
 export function NudgeHandles({ run }: { run: Run }) {
   const { state, solution, lay } = useJob();
   const grab = useHandDrag();
@@ -32,7 +32,7 @@ export function NudgeHandles({ run }: { run: Run }) {
     return {
       at,
       tracks: axisTracks().filter((_, axis) => axis % 2 === 0),
-      // It settles by itself wherever it is taken: nothing holds it back.
+      // Not held: it settles from wherever it is moved.
       ask: async (track, distance) => ({
         ...(await api.previewRun(state.id, { run: run.id, change: nudged(track, distance), hold: null })),
         amount: Math.abs(distance),

@@ -2,19 +2,19 @@ import { Html } from '@react-three/drei';
 import { createContext, type ReactNode, type RefObject, useContext } from 'react';
 import type { Vector3 } from 'three';
 
-/** The element over the scene that pinned things are put into. */
+/** The element over the scene that holds pinned elements. */
 export const PinBoard = createContext<RefObject<HTMLElement | null> | null>(null);
 
 interface Props {
   at: Vector3 | [number, number, number];
   children: ReactNode;
-  /** Which lies over which, from 1 up. */
+  /** Stacking order, from 1 up. */
   rank?: number;
-  /** Its corner at the place, instead of its middle. */
+  /** Places its corner instead of its centre. */
   beside?: boolean;
 }
 
-/** A piece of the page pinned to a place in the scene: read out, focused and found like any other. */
+/** An HTML element pinned to a place in the scene, accessible like any other. */
 export function Pinned({ at, children, rank = 2, beside = false }: Props) {
   const board = useContext(PinBoard);
   return (

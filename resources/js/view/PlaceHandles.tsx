@@ -10,13 +10,13 @@ import { useProjection } from './drag/useProjection';
 import { useTurnDrag } from './drag/useTurnDrag';
 import { Pinned } from './Pinned';
 
-/** How far from the thing its handles stand, pixels. */
+/** Distance of the handles from the thing, pixels. */
 const ARM = 74;
 const RING = 46;
 
 const NAMES = ['x', 'y', 'z'] as const;
 
-/** Handles to move a fitting, a clamp or something of the surroundings along the axes, and to turn it about them. */
+/** Handles that move a fitting, a clamp or a surrounding along the axes, and rotate it about them. */
 export function PlaceHandles({ list, id }: { list: Place['list']; id: string }) {
   const { state, places, item, put } = useJob();
   const grab = useHandDrag();

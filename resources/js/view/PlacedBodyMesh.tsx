@@ -9,13 +9,13 @@ import { BodyEdges } from './BodyEdges';
 
 interface Props {
   body: PlacedBody;
-  /** What a ray that meets it says it has met. */
+  /** Reported by a ray that hits it. */
   about: { place: string; name: string };
   hand: Partial<ThreeElements['mesh']>;
   look: { colour: string; edge: string; opacity: number };
 }
 
-/** One body of a thing, where it is in the frame of that. */
+/** One body of a thing, in the frame of the thing. */
 export function PlacedBodyMesh({ body, about, hand, look }: Props) {
   const turn = useMemo(() => turnOf(body.pose), [body.pose]);
   const material = (
@@ -50,7 +50,7 @@ export function PlacedBodyMesh({ body, about, hand, look }: Props) {
   );
 }
 
-/** A mesh that was brought in; until it is here, and where it is not, the box that it fills. */
+/** An imported mesh; the box of its extent until it is loaded, or where it is missing. */
 function Triangles({ mesh, body, about, hand, look, children }: Props & { mesh: string; children: React.ReactNode }) {
   const loaded = useTriangles(mesh);
   if (loaded === null) {
@@ -61,7 +61,7 @@ function Triangles({ mesh, body, about, hand, look, children }: Props & { mesh: 
       </mesh>
     );
   }
-  // Its triangles are in the frame of the thing; its pose here is the middle of its extent.
+  // Its triangles are in the frame of the thing; its pose is that of the centre of its extent.
   const [x, y, z] = body.pose.at;
   return (
     <mesh

@@ -16,7 +16,7 @@ const LOOKS = {
   clamps: { colour: '#d0b98c', edge: '#7a5a1e', opacity: 0.75 },
 } as const;
 
-/** A fitting, a clamp or something of the surroundings: simple bodies where it stands, with its ports. */
+/** A fitting, a clamp or a surrounding: its bodies and its ports. */
 export function PlacedMesh({ place, name, stage }: { place: Place; name: string; stage: Stage }) {
   const { picked, pick, seeThrough } = useWorkbench();
   const pointing = usePointing((store) => store.pointing !== null);
@@ -38,7 +38,7 @@ export function PlacedMesh({ place, name, stage }: { place: Place; name: string;
     }
     setHover({ title: name, rows: [], x: event.nativeEvent.offsetX, y: event.nativeEvent.offsetY });
   };
-  // What is seen through does not stand in the way of picking what is behind it.
+  // Transparent things do not block picking.
   const solid = place.list !== 'surroundings' || stage === 'place' || !seeThrough;
   const hand =
     solid || laying ? { onClick, onPointerMove: onMove, onPointerOut: () => setHover(null) } : { raycast: () => null };

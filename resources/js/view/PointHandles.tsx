@@ -9,7 +9,7 @@ import { type Grip, useHandDrag } from './drag/useHandDrag';
 import { Pinned } from './Pinned';
 import { runRows } from './runRows';
 
-/** Handles on the points that a smooth run goes through, dragged along the axes with the curve following. */
+/** Handles on the points of a smooth run, dragged along the axes. */
 export function PointHandles({ run }: { run: Run }) {
   const { state, solution, lay } = useJob();
   const grab = useHandDrag();
@@ -40,7 +40,7 @@ export function PointHandles({ run }: { run: Run }) {
     <>
       {points.map((point, index) => {
         const told = atOf(point);
-        // A point told by a named value stays where that puts it, one in a clamp where that is.
+        // A point given by a named value or in a clamp cannot be dragged.
         if (told === null || !told.every((part) => typeof part === 'number')) {
           return null;
         }
@@ -71,6 +71,6 @@ export function PointHandles({ run }: { run: Run }) {
   );
 }
 
-/** A point so far along a track, in whole parts. */
+/** Returns a point moved along a track, in rounded numbers. */
 export const along = (at: readonly (number | string)[], { along: way }: Track, distance: number): Vector =>
   at.map((part, axis) => Math.round((Number(part) + way.getComponent(axis) * distance) * 1e6) / 1e6) as Vector;

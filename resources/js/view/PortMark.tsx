@@ -7,7 +7,7 @@ import { useJob } from '../job/useJob';
 
 const Z = new Vector3(0, 0, 1);
 
-/** A port: a disc of its size and an arrow along its axis, the way a run leaves it. */
+/** A port: a disc of its size and an arrow along its outward axis. */
 export function PortMark({ port, fitting, large }: { port: PlacedPort; fitting: string; large: boolean }) {
   const { item } = useJob();
   const setHover = useHover((store) => store.setHover);

@@ -9,7 +9,7 @@ const PETALS: readonly { view: ViewName; turn: number; label: string }[] = [
   { view: 'left', turn: 270, label: '−X' },
 ];
 
-/** The rose: a petal for each side, the ring for above, the heart for the slanting view. */
+/** The rose: a petal for each side, the ring for above, the centre for the slanting view. */
 export function Rose() {
   const { view, look, gridStep } = useCamera();
   const up = useUp();

@@ -12,18 +12,18 @@ import { useProjection } from './drag/useProjection';
 import { Pinned } from './Pinned';
 import { runRows } from './runRows';
 
-/** Room a handle takes on the screen, pixels. */
+/** Size of a handle on the screen, pixels. */
 const HANDLE = 17;
 
 const vector = (point: Point | undefined) => new Vector3(...(point ?? [0, 0, 0]));
 
-/** A handle at each corner of the picked run that can be moved, and one on each leg. */
+/** A handle at each movable corner of the selected run, and one on each leg. */
 export function RunHandles({ run }: { run: string }) {
   const { state, solution, item, lay } = useJob();
   const { picked, pick } = useWorkbench();
   const grab = useHandDrag();
   const { project } = useProjection();
-  // Which handles have room changes as the view is zoomed.
+  // Which handles have room depends on the zoom.
   useCamera((store) => store.gridStep);
   const solved = solution(run);
   const kept = state.solutions.find((one) => one.id === run);
@@ -97,12 +97,12 @@ export function RunHandles({ run }: { run: string }) {
   );
 }
 
-/** Corners whose handles do not lie over the one before: seen from far, not all of them can be taken hold of. */
+/** Returns the corners whose handles do not overlap the one before. */
 function spaced(solved: SolvedRun, project: Project): Set<number> {
   const shown = new Set<number>();
   let before: Flat | null = null;
   for (const [index, vertex] of solved.vertices.entries()) {
-    // The port end has no handle that could lie in the way.
+    // The end at the port has no handle.
     if (index === 0) {
       shown.add(index);
       continue;
@@ -116,7 +116,7 @@ function spaced(solved: SolvedRun, project: Project): Set<number> {
   return shown;
 }
 
-/** A leg moves when the corners at both its ends do. */
+/** Whether a leg can be moved: the corners at both its ends can. */
 const canMove = (solved: SolvedRun, leg: Leg) =>
   leg.vertex > 1 &&
   leg.vertex < solved.vertices.length - 1 &&
@@ -136,7 +136,7 @@ const middleOf = (solved: SolvedRun, vertex: number) =>
     .add(vector(solved.vertices[vertex]))
     .multiplyScalar(0.5);
 
-/** Along the axes and along its own two legs; of a tied corner only where its ties let it. */
+/** Returns the tracks of a corner: the axes and its own two legs; for a tied corner only those its ties allow. */
 function cornerTracks(solved: SolvedRun, vertex: number): Track[] {
   const own = solved.corners[vertex];
   if (own !== undefined && own.free.length < 3) {
@@ -166,7 +166,7 @@ function legsBeside(solved: SolvedRun, vertex: number): Track[] {
   });
 }
 
-/** Along the legs beside it, and the axes square to it. */
+/** Returns the tracks of a leg: along the adjacent legs, and the axes perpendicular to it. */
 function legTracks(solved: SolvedRun, vertex: number): Track[] {
   const own = vector(solved.vertices[vertex])
     .sub(vector(solved.vertices[vertex - 1]))

@@ -14,14 +14,14 @@ import { pieceAt, tubeGeometry } from './tube';
 
 const METALS = ['#8fb2be', '#9db3bb', '#c08a5c', '#a3adb0', '#c79a72', '#b5b09a'];
 
-/** Rubber and sheaths are darker than metal; which is which is told by its name, not by its colour. */
+/** Rubber and sheaths are darker than metal; the kind is told by its name, not by its colour. */
 const LOOKS: Partial<Record<Stock['kind'], readonly string[]>> = {
   hose: ['#59666c', '#6d6a63', '#4c5c66'],
   cable: ['#7a5a3c', '#4f6470', '#6b5566', '#5d6b4c'],
   wire: ['#b98552', '#a8593f', '#8a7a3e'],
 };
 
-/** A run at its true thickness, hollow where it is; picked and hovered piece by piece. */
+/** A run at its true diameter, hollow where it is; each piece can be selected and hovered. */
 export function RunMesh({ run, solved, stage }: { run: Run; solved: SolvedRun; stage: Stage }) {
   const { item, items, lay } = useJob();
   const { picked, pick, pointed, point } = useWorkbench();

@@ -4,7 +4,7 @@ import { useJob } from '../job/useJob';
 import { useSettling } from '../job/useSettling';
 import { sweptTube } from './Envelope';
 
-/** How a draped run lies that is still settling, as often as the server tells. */
+/** The present shape of a draped run that is still settling. */
 export function SettlingLine({ run, solved }: { run: Run; solved: SolvedRun }) {
   const { item } = useJob();
   const od = Number(item('stock', run.stock)?.section.od) || 10;

@@ -2,10 +2,10 @@ import { useMemo } from 'react';
 import { BufferGeometry, Vector3 } from 'three';
 import type { Place } from '../api/types';
 
-/** How far the line of a hinge is drawn beyond its middle, mm. */
+/** Half length of the drawn line of a hinge, mm. */
 const REACH = 400;
 
-/** What holds a thing: the post of a clamp that stands off a face, the line of a hinge. */
+/** What holds a thing: the post of a clamp with a stand-off, the line of a hinge. */
 export function Stand({ place }: { place: Place }) {
   const { foot, hinge, pose } = place;
   const points = useMemo(() => {

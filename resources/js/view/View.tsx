@@ -30,7 +30,7 @@ import { useShown } from './shown';
 import { useViewKeys } from './useViewKeys';
 import { ViewTools } from './ViewTools';
 
-/** The 3D scene. Draws when something changes, and only then. */
+/** The 3D scene. It renders only when something changes. */
 export function View({ stage }: { stage: Stage }) {
   const access = useJob();
   const holder = useRef<HTMLElement>(null);
@@ -69,7 +69,7 @@ export function View({ stage }: { stage: Stage }) {
   );
 }
 
-/** What a picked run is dragged by: its corners, the points it goes through, or itself where it lies. */
+/** The handles of the selected run: its corners, its points, or those of its shape. */
 function Handles({ run: id }: { run: string }) {
   const { item } = useJob();
   const run = item('runs', id);

@@ -6,7 +6,7 @@ import { usePreferredStock } from '../job/usePreferredStock';
 import { IconButton } from '../ui/IconButton';
 import { useCamera } from './camera';
 
-/** What is done to the view itself, and in Lay the way to begin a run by hand. */
+/** The buttons of the view, and in Lay the button to lay a run by hand. */
 export function ViewTools({ stage }: { stage: Stage }) {
   const zoomTo = useCamera((store) => store.zoomTo);
   const { seeThrough, toggleSeeThrough, alone, isolate, picked, hidden, showAll } = useWorkbench();

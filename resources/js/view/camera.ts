@@ -3,7 +3,7 @@ import { create } from 'zustand';
 import type { Place, SolvedRun } from '../api/types';
 import { INCH, units } from '../job/units';
 
-/** Standard views: where the eye stands, seen from the middle of things. */
+/** Standard views: the direction of the camera from the centre. */
 export const VIEWS = {
   iso: { name: 'front-right, above', from: [0.62, -1, 0.72] },
   top: { name: 'from above', from: [0, -0.0001, 1] },
@@ -15,17 +15,17 @@ export const VIEWS = {
 
 export type ViewName = keyof typeof VIEWS;
 
-/** Fewest pixels between two lines of the floor grid. */
+/** Least distance of two lines of the floor grid, pixels. */
 const GRID_GAP = 11;
 
 interface CameraStore {
-  /** A standard view, or null once it has been turned by hand. */
+  /** The standard view; null once it has been rotated by hand. */
   view: ViewName | null;
-  /** Counts the requests to fit everything, or the picked item, into the view. */
+  /** Counts the requests to fit everything, or the selected item, into the view. */
   fit: { what: 'all' | 'picked'; count: number };
-  /** Millimetres between the lines of the floor grid, as fine as can be told apart. */
+  /** Spacing of the floor grid, mm, as fine as can be distinguished. */
   gridStep: number;
-  /** A nudge by keys, counted: degrees to turn, pixels to pan, factor to zoom. */
+  /** A step by keys, counted: degrees to rotate, pixels to pan, factor to zoom. */
   nudge: { turn: [number, number]; pan: [number, number]; zoom: number; count: number };
   look: (view: ViewName) => void;
   turned: () => void;
@@ -34,10 +34,10 @@ interface CameraStore {
   nudgeBy: (nudge: { turn?: [number, number]; pan?: [number, number]; zoom?: number }) => void;
 }
 
-/** How near things were seen last: by itself, as it changes at every frame of a flight and nothing is drawn from it. */
+/** The last scale of the view: separate, because it changes at every frame of a flight and nothing renders from it. */
 const useNearness = create<{ pixelsPerMm: number }>()(() => ({ pixelsPerMm: 0.3 }));
 
-/** The grid anew, when what lengths are shown in has changed. */
+/** Recomputes the grid when the units of the job have changed. */
 export const regrid = () => useCamera.getState().seenAt(useNearness.getState().pixelsPerMm);
 
 export const useCamera = create<CameraStore>()((set) => ({
@@ -62,7 +62,7 @@ export const useCamera = create<CameraStore>()((set) => ({
     })),
 }));
 
-/** The least of 1, 2, 5, 10, 20, 50 … that is not less. */
+/** Returns the least of 1, 2, 5, 10, 20, 50 … that is not less. */
 function niceStep(least: number): number {
   const power = 10 ** Math.floor(Math.log10(least));
   return ([1, 2, 5, 10].find((factor) => factor * power >= least * 0.999) ?? 10) * power;
@@ -70,10 +70,10 @@ function niceStep(least: number): number {
 
 const CORNERS = [-1, 1].flatMap((x) => [-1, 1].flatMap((y) => [-1, 1].map((z) => [x, y, z])));
 
-/** What is seen of a job with nothing in it. */
+/** The extent of an empty job. */
 const EMPTY = new Box3(new Vector3(-300, -300, 0), new Vector3(300, 300, 300));
 
-/** A box round what is given. */
+/** Returns the bounding box of items and runs. */
 export function boundsOf(places: readonly Place[], runs: readonly SolvedRun[]): Box3 {
   const box = new Box3();
   for (const place of places) {
@@ -114,7 +114,7 @@ export function boundsOf(places: readonly Place[], runs: readonly SolvedRun[]): 
   return box.isEmpty() ? EMPTY.clone() : box;
 }
 
-/** The same with room around it to lay something into, while there is little to see yet. */
+/** Returns the box with a margin to lay into, while it contains little. */
 export function withRoom(box: Box3): Box3 {
   const lacking = EMPTY.getSize(new Vector3()).sub(box.getSize(new Vector3())).multiplyScalar(0.5);
   return box.clone().expandByVector(lacking.max(new Vector3()));

@@ -2,7 +2,7 @@ import type { Run, SolvedRun } from '../api/types';
 import { length } from '../job/format';
 import { units } from '../job/units';
 
-/** Length so far against its target, and the tightest radius: what a tag says of a run that is being changed. */
+/** Returns the rows of a tag: length against the fixed length, and the tightest radius. */
 export function runRows(run: Run | undefined, solved: SolvedRun | undefined): [string, string][] {
   if (solved === undefined) {
     return [];

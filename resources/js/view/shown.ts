@@ -2,7 +2,7 @@ import type { List, Run } from '../api/types';
 import { useWorkbench } from '../job/store';
 import { useJob } from '../job/useJob';
 
-/** Whether something is drawn: neither hidden, nor left out because something else is shown by itself. */
+/** Returns whether an item is drawn: neither hidden, nor excluded because another is shown alone. */
 export function useShown(): (list: List, id: string) => boolean {
   const { hidden, alone } = useWorkbench();
   const { item, items } = useJob();

@@ -2,7 +2,7 @@ import { BufferGeometry, Color, Float32BufferAttribute, Vector3 } from 'three';
 import type { Curve, Point, SolvedRun } from '../api/types';
 import { type Piece, pieces } from '../job/layout';
 
-/** Where the section stands on the centre line, and which piece of the run it belongs to. */
+/** The position of a section on the centreline, and the piece of the run it belongs to. */
 interface Station {
   at: Vector3;
   first: Vector3;
@@ -12,7 +12,7 @@ interface Station {
 
 export interface TubeGeometry {
   geometry: BufferGeometry;
-  /** Which piece a triangle belongs to: the first triangle of each, in order. */
+  /** The first triangle of each piece, in order. */
   starts: { triangle: number; piece: Piece | null }[];
 }
 
@@ -25,15 +25,15 @@ export interface TubeColours {
 
 const vector = ([x, y, z]: Point) => new Vector3(x, y, z);
 
-/** More rings than these to a curve are not seen. */
+/** Most rings of a curve. */
 const MOST_STATIONS = 900;
 
-/** Degrees of a bend to one piece of it on the screen. */
+/** Angle of one division of a bend on the screen, degrees. */
 const BEND_STEP = 6;
 
 /**
- * Turns a solved path into triangles for the screen: outer wall, bore, and a ring at each end. Straights
- * are not cut up. Colours mark the pieces that break a rule and the one that is picked.
+ * Returns the triangles of a solved path for the screen: outer wall, bore, and a ring at each end. Straights are not
+ * divided. Colours mark pieces that break a rule and the selected piece.
  */
 export function tubeGeometry(
   run: SolvedRun,
@@ -101,7 +101,7 @@ export function tubeGeometry(
   return { geometry, starts };
 }
 
-/** The piece that a picked triangle belongs to. */
+/** Returns the piece of a picked triangle. */
 export function pieceAt(tube: TubeGeometry, triangle: number): Piece | null {
   let found: Piece | null = null;
   for (const start of tube.starts) {
@@ -113,7 +113,7 @@ export function pieceAt(tube: TubeGeometry, triangle: number): Piece | null {
   return found;
 }
 
-/** A frame carried along the path without twisting about it. */
+/** Returns the frames along the path, by parallel transport. */
 function stationsOf(run: SolvedRun): Station[] {
   const stations: Station[] = [];
   let along = 0;
@@ -163,14 +163,14 @@ function stationsOf(run: SolvedRun): Station[] {
   return stations;
 }
 
-/** A new helper direction where there is none yet, or where it lies along the travel. */
+/** Returns the first direction made perpendicular to the travel, or a new one where there is none or it is parallel. */
 function squareTo(travel: Vector3, first: Vector3 | null): Vector3 {
   const near = Math.abs(travel.z) < 0.9 ? new Vector3(0, 0, 1) : new Vector3(1, 0, 0);
   const start = first === null || Math.abs(first.dot(travel)) > 0.5 ? near.cross(travel) : first;
   return start.clone().addScaledVector(travel, -start.dot(travel)).normalize();
 }
 
-/** Carries the frame along a curve, from point to point as far apart as the screen needs. */
+/** Carries the frame along a curve, at points as far apart as the screen allows. */
 function alongCurve(curve: Curve, along: number, start: Vector3 | null, stations: Station[]): Vector3 {
   const every = Math.max(1, Math.floor(curve.points.length / MOST_STATIONS));
   let first = start;
@@ -193,7 +193,7 @@ function alongCurve(curve: Curve, along: number, start: Vector3 | null, stations
   return first ?? new Vector3(0, 0, 1);
 }
 
-/** Where each end of a path is and which way it looks, away from the run. */
+/** Returns the ends of a path with their outward directions. */
 export function endsOf(run: SolvedRun): { at: Vector3; outward: Vector3 }[] {
   const first = run.path[0];
   const last = run.path[run.path.length - 1];

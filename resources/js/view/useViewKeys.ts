@@ -12,7 +12,7 @@ const ARROWS: Record<string, [number, number]> = {
   ArrowDown: [0, -1],
 };
 
-/** With the view in focus: arrows turn it, with Shift they pan, plus and minus zoom. */
+/** Keys while the view has the focus: arrows rotate, with Shift pan, plus and minus zoom. */
 export function useViewKeys() {
   const nudgeBy = useCamera((store) => store.nudgeBy);
   return (event: KeyboardEvent) => {

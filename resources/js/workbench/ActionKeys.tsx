@@ -4,7 +4,7 @@ import { type Stage, useWorkbench } from '../job/store';
 import { isKey, isTyping } from './keys';
 import { useActions } from './useActions';
 
-/** Keys that do something anywhere on the workbench. */
+/** Handles the keys that work anywhere on the workbench. */
 export function ActionKeys({ stage }: { stage: Stage }) {
   const actions = useActions();
   const now = useRef({ actions, stage });
@@ -13,7 +13,7 @@ export function ActionKeys({ stage }: { stage: Stage }) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const typing = isTyping(event) || useWorkbench.getState().panel !== null;
-      // While a run is laid, plain keys are its own.
+      // While a run is being laid, plain keys belong to laying.
       const laying = useLaying.getState().start !== null && !event.ctrlKey && !event.altKey;
       const action = now.current.actions.find(
         (one) =>

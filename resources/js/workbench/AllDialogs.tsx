@@ -7,7 +7,7 @@ import { SetsDialog } from '../dialogs/SetsDialog';
 import { SeveralDialog } from '../dialogs/SeveralDialog';
 import { ValuesDialog } from '../dialogs/ValuesDialog';
 
-/** Each shows itself when it is asked for. */
+/** All dialogs; each opens when the store asks for it. */
 export function AllDialogs() {
   return (
     <>

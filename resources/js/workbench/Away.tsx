@@ -1,7 +1,7 @@
 import { WifiOff } from 'lucide-react';
 import { useWorkbench } from '../job/store';
 
-/** Says over everything that the server does not answer, and that nothing is lost by it. */
+/** An overlay saying that the server does not answer and that nothing is lost. */
 export function Away() {
   const away = useWorkbench((store) => store.away);
   return away ? (

@@ -18,7 +18,7 @@ const CARDS = {
   stock: StockCard,
 } as const;
 
-/** The right side: what is picked, edited in place; all findings in Check; what is taken away in Make. */
+/** The right panel: the selected item edited in place; in Check all findings; in Make the downloads. */
 export function CardPanel({ stage }: { stage: Stage }) {
   const picked = useWorkbench((store) => store.picked);
   const joining = usePieces((store) => store.pieces !== null);

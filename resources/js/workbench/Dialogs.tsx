@@ -3,7 +3,7 @@ import { useWorkbench } from '../job/store';
 
 const AllDialogs = lazy(async () => ({ default: (await import('./AllDialogs')).AllDialogs }));
 
-/** Dialogs are loaded when the first of them is asked for. */
+/** Loads the dialogs when the first of them is opened. */
 export function Dialogs() {
   const isAsked = useWorkbench(({ panel, clash }) => panel !== null || clash !== null);
   const [isLoaded, setLoaded] = useState(false);

@@ -18,7 +18,7 @@ interface Found {
 
 const MOST = 40;
 
-/** Finds any run, fitting, stock, finding, value or action by a few letters of it. */
+/** The search: finds any run, fitting, stock, finding, value or action by a few letters. */
 export function Find({ stage }: { stage: Stage }) {
   const { panel, open } = useWorkbench();
   return (

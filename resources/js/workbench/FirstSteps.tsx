@@ -4,7 +4,7 @@ import { useJob } from '../job/useJob';
 import { useAdding } from '../locker/useAdding';
 import { Button } from '../ui/Button';
 
-/** On an empty job: what to do first, in three steps, each done right from here. */
+/** Shown on an empty job: the first three steps, each with a button that does it. */
 export function FirstSteps() {
   const { state, items } = useJob();
   const navigate = useNavigate();

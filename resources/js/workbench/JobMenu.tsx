@@ -9,7 +9,7 @@ import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 
-/** The job: its name, its file, and the other jobs. */
+/** The menu of the job: its name, its file, and the other jobs. */
 export function JobMenu() {
   const { state, edit } = useJob();
   const jobs = useQuery({ queryKey: ['jobs'], queryFn: api.jobs });

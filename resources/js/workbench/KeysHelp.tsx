@@ -35,7 +35,7 @@ const TABLE: Keys = [
   ['Ctrl+V', 'paste rows of vertices or legs'],
 ];
 
-/** The keys that help in the present stage. */
+/** The list of keys of the present stage. */
 export function KeysHelp({ stage }: { stage: Stage }) {
   const { panel, open } = useWorkbench();
   const actions = useActions().filter(

@@ -1,6 +1,6 @@
 import { useWorkbench } from '../job/store';
 
-/** Something that was refused and has no field of its own to say so by. */
+/** A refusal that belongs to no field. */
 export function Notice() {
   const { notice, setNotice } = useWorkbench();
   if (notice === null) {

@@ -5,7 +5,7 @@ import { api } from '../api/client';
 import { Button } from '../ui/Button';
 import { FullState } from '../ui/FullState';
 
-/** The first page: the job last worked on, or the way to a first one. */
+/** The first page: redirects to the job last opened, or offers to create one. */
 export function Start() {
   const jobs = useQuery({ queryKey: ['jobs'], queryFn: api.jobs });
   const navigate = useNavigate();

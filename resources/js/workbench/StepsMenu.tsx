@@ -5,7 +5,7 @@ import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
 
-/** Undo, redo, and the list of steps to go back along. */
+/** Undo, redo, and the list of steps. */
 export function StepsMenu() {
   const { state, goTo, goBy } = useJob();
   const { panel, open } = useWorkbench();

@@ -8,7 +8,7 @@ import { UnitsMenu } from './UnitsMenu';
 
 const NAMES: Record<Stage, string> = { place: 'Place', lay: 'Lay', check: 'Check', make: 'Make' };
 
-/** Job, stages in the order of the work, and whether all is saved. */
+/** Job name, stages in the order of the work, and the state of saving. */
 export function TopBar({ stage }: { stage: Stage }) {
   const { state, saving } = useJob();
   const navigate = useNavigate();

@@ -11,7 +11,7 @@ const CHOICES = [
   { name: 'Inches, to 1/64', show_units: 'in', show_fraction: 64 },
 ] as const;
 
-/** What the job shows lengths in; fields take either whatever it is. */
+/** The units in which the job shows lengths; fields accept either. */
 export function UnitsMenu() {
   const { edit } = useJob();
   const { word, fraction } = units();

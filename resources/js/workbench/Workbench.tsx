@@ -22,11 +22,11 @@ import { KeysHelp } from './KeysHelp';
 import { Notice } from './Notice';
 import { TopBar } from './TopBar';
 
-// Asked for at once, beside the job, but no part of the first script: it is more than half of all there is.
+// Requested together with the job, but not part of the first script: it is more than half of the code.
 const loading = import('../view/View');
 const View = lazy(async () => ({ default: (await loading).View }));
 
-/** The one screen on which a job is worked: stages above, locker, view, strip and card. */
+/** The screen on which a job is edited: stages above, locker, view, strip and card. */
 export function Workbench() {
   const { job, stage } = useParams();
   const id = Number(job);
@@ -75,13 +75,13 @@ function Opened({ state, stage }: { state: JobState; stage: Stage }) {
   // biome-ignore lint/correctness/useExhaustiveDependencies: these two are what the grid follows from
   useEffect(regrid, [state.job.show_units, state.job.show_fraction]);
 
-  // Looks at what is picked only when the job changes: what was just added is picked before it arrives.
+  // The selection is checked only when the job changes, because a new item is selected before it arrives.
   useEffect(() => {
     const { picked, pick, unpick } = useWorkbench.getState();
     if (picked !== null && state.job[picked.list]?.some((item) => item.id === picked.id)) {
       return;
     }
-    // A job opens on the run that needs its designer most.
+    // A job opens with its worst run selected.
     const worst = state.solutions.find((run) => run.status === 'violation') ?? state.solutions[0];
     if (worst !== undefined) {
       pick('runs', worst.id);

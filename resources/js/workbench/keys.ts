@@ -1,10 +1,10 @@
-/** Whether a key press is the one that is told as "Ctrl+Shift+Z", "Del" or "?". */
+/** Whether a key press matches a text like "Ctrl+Shift+Z", "Del" or "?". */
 export function isKey(event: KeyboardEvent, told: string): boolean {
   const parts = told.split('+');
   const name = parts.pop() || '+';
   const wants = (part: string) => parts.includes(part);
   const key = { Del: 'Delete', Ins: 'Insert', Space: ' ' }[name] ?? name;
-  // A sign such as ? already has its Shift in it.
+  // A character such as ? already includes its Shift.
   const shift = key.length === 1 && !/[a-z0-9]/i.test(key) ? event.shiftKey : wants('Shift');
   return (
     event.key.toLowerCase() === key.toLowerCase() &&
@@ -15,8 +15,8 @@ export function isKey(event: KeyboardEvent, told: string): boolean {
 }
 
 /**
- * Whether what is typed goes into a field, so that plain letters are no commands. In a field where nothing has been
- * typed yet, undo and redo are those of the job: there is nothing of its own to take back.
+ * Whether a key press goes into a field, so that plain letters are no commands. In a field that is unchanged, undo and
+ * redo are those of the job.
  */
 export const isTyping = ({ target, key, ctrlKey, metaKey }: KeyboardEvent): boolean =>
   target instanceof Element &&

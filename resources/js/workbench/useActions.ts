@@ -9,14 +9,14 @@ import { useJob } from '../job/useJob';
 import { useAdding } from '../locker/useAdding';
 import { useCamera, VIEWS, type ViewName } from '../view/camera';
 
-/** Something that can be done, by its name, from the list of everything, and by its key. */
+/** An action that can be started from the search and by its key. */
 export interface Action {
   name: string;
-  /** As people read it: "Ctrl+Z". */
+  /** As it is displayed: "Ctrl+Z". */
   key?: string;
-  /** Where the key helps; everywhere when it is not said. */
+  /** The stage in which the key works; all of them by default. */
   stage?: Stage;
-  /** Works while something is being typed, too. */
+  /** Works while a field has the focus, too. */
   always?: boolean;
   isOpen?: boolean;
   run: () => void;
@@ -24,7 +24,7 @@ export interface Action {
 
 const STAGE_NAMES: Record<Stage, string> = { place: 'Place', lay: 'Lay', check: 'Check', make: 'Make' };
 
-/** All that can be done from here: what keys do, and what can be found. */
+/** Returns all actions, for keys and for the search. */
 export function useActions(): Action[] {
   const { state, lay, edit, goBy, item } = useJob();
   const navigate = useNavigate();

@@ -9,7 +9,7 @@ import type { BehaviourProps } from './props';
 
 const HELD = { pinned: 'pinned', clamped: 'clamped on its axis', free: 'free' } as const;
 
-/** A cable that lies on what it meets: its length, its ends, what hands have done to it, and whether it is kept so. */
+/** The fields of a draped run: its length, its ends, its nudges, and whether its shape is kept. */
 export function DrapeFields(props: BehaviourProps) {
   const { run, route, onChange } = props;
   const { lay } = useJob();

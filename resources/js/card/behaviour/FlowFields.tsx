@@ -9,7 +9,7 @@ import { Row } from '../../ui/Section';
 import { FlowPointFields } from './FlowPointFields';
 import type { BehaviourProps } from './props';
 
-/** The points a smooth run goes through, how strongly its ends pull, and easing. */
+/** The fields of a smooth run: its points, the pull of its ends, and easing. */
 export function FlowFields({ run, route, onChange }: BehaviourProps) {
   const { lay } = useJob();
   const [within, setWithin] = useState<number | string>(handStep() * 20);

@@ -21,7 +21,7 @@ interface Props {
   onChange: (point: FlowPoint | null) => Promise<void>;
 }
 
-/** One point of a smooth run: where it is, what it is level with, which way it is gone through. */
+/** A point of a smooth run: its place, what it is level with, its direction. */
 export function FlowPointFields({ number, point, points, run, onChange }: Props) {
   const { item, lay } = useJob();
   const [levelling, setLevelling] = useState(false);
@@ -93,11 +93,11 @@ export function FlowPointFields({ number, point, points, run, onChange }: Props)
 interface LevelProps {
   number: number;
   points: readonly FlowPoint[];
-  /** Level along an axis with another point, counted from 0, or with a port or clamp by its name. */
+  /** Makes it level along an axis with another point, counted from 0, or with a port or clamp by its name. */
   onLevel: (axis: 'x' | 'y' | 'z', with_: number | string) => Promise<void>;
 }
 
-/** Brings a point level with another, or with whatever is pointed at, along one axis. */
+/** Makes a point level, along one axis, with another or with what is pointed at. */
 function LevelFields({ number, points, onLevel }: LevelProps) {
   const { state } = useJob();
   const ask = usePointing((store) => store.ask);

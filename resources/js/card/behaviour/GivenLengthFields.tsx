@@ -4,7 +4,7 @@ import { useJob } from '../../job/useJob';
 import { Row } from '../../ui/Section';
 import type { BehaviourProps } from './props';
 
-/** How long it is: told by its length, or by its slack over the straight between its ends. */
+/** The length of a run: given as a length, or as slack over the straight between its ends. */
 export function GivenLengthFields({ run, route, onChange }: BehaviourProps) {
   const { lay } = useJob();
   const bySlack = route.slack !== undefined;

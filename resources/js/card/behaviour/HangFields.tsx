@@ -6,7 +6,7 @@ import { type BehaviourProps, byLength } from './props';
 
 const bySlack = (slack: number) => ({ slack });
 
-/** A cable that hangs: its length or slack, and what follows from it. */
+/** The fields of a hanging cable: its length or slack, and what follows from it. */
 export function HangFields(props: BehaviourProps) {
   const { run, route, solved } = props;
   const [least = 0, most = 0] = solved.length_range ?? [];

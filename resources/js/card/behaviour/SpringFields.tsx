@@ -9,7 +9,7 @@ import { Row } from '../../ui/Section';
 import { RouteSlider } from '../RouteSlider';
 import { type BehaviourProps, byLength } from './props';
 
-/** A hose sprung between its ends: its length, the lengths that would do, and the shapes it may rest in. */
+/** The fields of a sprung hose: its length, the lengths that keep its radius, and its shapes at rest. */
 export function SpringFields({ run, route, solved, onChange }: BehaviourProps) {
   const { item } = useJob();
   const [least = 0, most = 0] = solved.length_range ?? [];

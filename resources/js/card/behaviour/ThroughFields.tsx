@@ -10,7 +10,7 @@ import { IconButton } from '../../ui/IconButton';
 import { Row } from '../../ui/Section';
 import type { BehaviourProps } from './props';
 
-/** The clamps and ties a flexible run is led through, and how its length is shared out between them. */
+/** The clamps and ties of a flexible run, and how its length is divided among the spans. */
 export function ThroughFields({ run, route, onChange }: BehaviourProps) {
   const { item, items, lay } = useJob();
   const ask = usePointing((store) => store.ask);
@@ -81,7 +81,7 @@ const way = (how: string): Partial<Through> => ({
   reverse: how === 'back' || undefined,
 });
 
-/** How a run goes through a clamp: on its axis, either way, or loosely. */
+/** How a run passes a clamp: on its axis, in either direction, or loosely. */
 export function WayThrough({ gate, onChange }: { gate: Through; onChange: (way: Partial<Through>) => Promise<void> }) {
   const { item } = useJob();
   return (

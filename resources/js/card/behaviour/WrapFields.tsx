@@ -14,7 +14,7 @@ interface Props extends BehaviourProps {
   onEnds: (changed: Partial<Run>) => Promise<void>;
 }
 
-/** What winds round another run, or lies beside it: from where to where, how steeply, and where its ends lead. */
+/** The fields of a run wound round another, or beside it: its range, its pitch, and the ports of its ends. */
 export function WrapFields({ run, route, hosts, onChange, onEnds }: Props) {
   const { state, put, lay } = useJob();
   const byTurns = route.turns !== undefined;

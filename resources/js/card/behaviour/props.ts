@@ -1,6 +1,6 @@
 import type { Route, Run, SolvedRun } from '../../api/types';
 
-/** What the fields of one way to behave are given. */
+/** Props of the fields of one kind of route. */
 export interface BehaviourProps {
   run: Run;
   route: Route;
@@ -8,5 +8,5 @@ export interface BehaviourProps {
   onChange: (changed: Partial<Route>) => Promise<void>;
 }
 
-/** The route with the length that a hand is at, to a tenth of a millimetre. */
+/** Returns the route with a dragged length, to a tenth of a millimetre. */
 export const byLength = (amount: number) => ({ length: Math.round(amount * 10) / 10 });

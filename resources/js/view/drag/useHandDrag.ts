@@ -10,21 +10,21 @@ import { type Flat, onTrack, screenScale, stepFor, type Track } from '../../job/
 import { handStep } from '../../job/units';
 import { useProjection } from './useProjection';
 
-/** Pixels to move before a track is chosen. */
+/** Pixels of movement before a track is chosen. */
 const RELUCTANCE = 6;
 
-/** Something that a hand has taken hold of. */
+/** What is being dragged. */
 export interface Grip {
   at: Vector3;
-  /** The lines it may go along; both ways. */
+  /** The lines along which it may move, in both directions. */
   tracks: readonly Track[];
-  /** Asks what going so far would come to; held at the limit unless the step is null. */
+  /** Requests the preview of a distance; held at the limit unless the step is null. */
   ask: (track: Track, distance: number, step: number | null) => Promise<Preview>;
   keep: (track: Track, amount: number, answer: Preview) => Promise<void>;
   rows: (answer: Preview) => [string, string][];
 }
 
-/** Drags along tracks, with all that hangs on it following the hand, held where it would stop being buildable. */
+/** Drags along tracks with a preview of all that depends on it, held where it would stop being buildable. */
 export function useHandDrag() {
   const { project, handOf, setTurning } = useProjection();
 
@@ -58,7 +58,7 @@ export function useHandDrag() {
     const onMove = (event: PointerEvent) => {
       hand = handOf(event);
       const moved = { x: hand.x - start.x, y: hand.y - start.y };
-      // As if the thing itself were under the pointer, wherever on it the hand took hold.
+      // As if the thing itself were under the pointer, wherever it was grabbed.
       const where = { x: offset.x + moved.x, y: offset.y + moved.y };
       if (track === null && Math.hypot(moved.x, moved.y) > RELUCTANCE) {
         track = nearest(

@@ -4,7 +4,7 @@ import { Raycaster, Vector2, type Vector3 } from 'three';
 import type { OrbitControls } from 'three-stdlib';
 import type { Flat, Project } from '../../job/tracks';
 
-/** From the scene to the screen and back: pixels of the view, from its upper left corner. */
+/** Converts between the scene and the screen: pixels of the view, from its upper left corner. */
 export function useProjection() {
   const { camera, size, gl, scene, controls } = useThree();
   return useMemo(() => {
@@ -21,7 +21,7 @@ export function useProjection() {
       const { left, top } = gl.domElement.getBoundingClientRect();
       return { x: event.clientX - left, y: event.clientY - top };
     };
-    /** The point under the hand on the plane through a point that faces the eye. */
+    /** Returns the point under the pointer in the plane through a point that faces the camera. */
     const onScreenPlane = (hand: Flat, through: Vector3): Vector3 => {
       const { ray } = rayAt(hand);
       const away = through.clone().sub(ray.origin).dot(ray.direction);

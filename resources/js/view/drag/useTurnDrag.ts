@@ -16,10 +16,10 @@ interface TurnGrip {
   keep: (answer: Preview) => Promise<void>;
 }
 
-/** Degrees that a turn by hand is rounded to; with Shift by one. */
+/** Step of a rotation by hand, degrees; with Shift 1. */
 const STEP = 5;
 
-/** Turns a thing about an axis as the hand goes round it on the screen. */
+/** Rotates a thing about an axis as the pointer goes round it on the screen. */
 export function useTurnDrag() {
   const { project, handOf, setTurning, rayAt } = useProjection();
 
@@ -32,7 +32,7 @@ export function useTurnDrag() {
       return MathUtils.radToDeg(Math.atan2(middle.y - hand.y, hand.x - middle.x));
     };
     const start = bearing(down);
-    // Seen from behind the axis, going round the other way turns it the right way.
+    // Seen against the axis, the direction is reversed.
     const side = rayAt(middle).ray.direction.dot(grip.about) < 0 ? 1 : -1;
     let last: Preview | null = null;
     const asking = newest(

@@ -7,7 +7,7 @@ import { usePreferredStock } from '../../job/usePreferredStock';
 import { Choice, named } from '../../ui/Choice';
 import { IconButton } from '../../ui/IconButton';
 
-/** Says over the view what is being laid and which keys help. */
+/** Says over the view what is being laid, and the keys. */
 export function LayingBar() {
   const { state, items, item } = useJob();
   const { choosing, start, run, stock, standOff, set } = useLaying();

@@ -10,10 +10,10 @@ import { StartMarks } from './StartMarks';
 import { useAbeam } from './useFace';
 import { useLayingHand } from './useLayingHand';
 
-/** How far a track is drawn through the scene each way, mm. */
+/** Half length of a drawn track, mm. */
 const FAR = 4000;
 
-/** What is seen of laying in the scene: the track, the point with its plumb line, what is caught, the draft. */
+/** Laying in the scene: the track, the point with its plumb line, what is caught, the draft. */
 export function LayingScene() {
   const choosing = useLaying((store) => store.choosing);
   const start = useLaying((store) => store.start);

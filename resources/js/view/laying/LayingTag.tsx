@@ -3,7 +3,7 @@ import { useLaying } from '../../job/laying';
 import { useJob } from '../../job/useJob';
 import { runRows } from '../runRows';
 
-/** The tag that rides by the pointer while laying: direction, leg, length so far, tightest radius, what holds. */
+/** The tag by the pointer while laying: direction, leg, length so far, tightest radius, limit. */
 export function LayingTag() {
   const { start, aim, typed, held, answer, ways, run, refused } = useLaying();
   const { item } = useJob();

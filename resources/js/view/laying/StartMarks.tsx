@@ -5,7 +5,7 @@ import { useJob } from '../../job/useJob';
 import { usePreferredStock } from '../../job/usePreferredStock';
 import { Pinned } from '../Pinned';
 
-/** A mark on every free port, and on the open end of a run: click one to lay from there. */
+/** A mark on every free port, and on the open end of a run: a click lays from there. */
 export function StartMarks() {
   const { state, items, places } = useJob();
   const [stock] = usePreferredStock();

@@ -2,10 +2,10 @@ import { MathUtils, Vector3 } from 'three';
 import type { Aim, Caught } from '../../job/laying';
 import { type Flat, onTrack, type Project, screenScale, stepFor, type Track } from '../../job/tracks';
 
-/** Pixels by which another track must follow the hand better before it is taken instead. */
+/** Pixels by which another track must follow the pointer better to be taken instead. */
 const RELUCTANCE = 10;
 
-/** The way straight to a thing always follows the hand best; it must not always win. */
+/** Handicap of the direction to a caught thing, which would otherwise always follow the pointer best. */
 const TO_CAUGHT = 7;
 
 interface Asked {
@@ -17,15 +17,18 @@ interface Asked {
   /** The track taken last. */
   before: Track | null;
   caught: Caught | null;
-  /** No track at all: a point in the open, on the plane that faces the eye. */
+  /** Without any track: a free point in the plane that faces the camera. */
   free: Vector3 | null;
   project: Project;
 }
 
-/** Where the next corner is meant to be: on the track that follows the hand best, or level with what is caught. */
+/**
+ * Returns where the next corner is meant to be: on the track that follows the pointer best, or level with what is
+ * caught.
+ */
 export function aimAt(asked: Asked): Aim | null {
   const { hand, last, tracks, held, before, free, project } = asked;
-  // Lines lie everywhere; they are meant only while a track is held, to be level with them.
+  // Lines are everywhere; they count only while a track is held, to be level with them.
   const isLine = asked.caught?.kind === 'edge' || asked.caught?.kind === 'axis';
   const caught = isLine && held === null && free === null ? null : asked.caught;
   if (free !== null && held === null) {
@@ -85,7 +88,7 @@ function bestTrack(
 }
 
 /**
- * Tracks on which a run does not come straight back on itself.
+ * Returns the tracks on which a run does not reverse.
  *
  * @param reversal from this turn on it does, degrees
  */

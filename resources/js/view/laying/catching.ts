@@ -3,18 +3,20 @@ import type { Place, PlacedBody, SolvedRun } from '../../api/types';
 import type { Caught } from '../../job/laying';
 import type { Flat, Project } from '../../job/tracks';
 
-/** How near the pointer must come, pixels. */
+/** Reach of the pointer, pixels. */
 const REACH = 11;
 
-/** How far out of a port its axis can be caught, mm. */
+/** Length of the axis of a port that can be caught, mm. */
 const AXIS = 1500;
 
-/** A point that can be caught; or, with a far end, a line of which the point nearest the pointer is. */
+/** A point that can be caught; with a far end, a line of which the point nearest to the pointer is caught. */
 export interface Catchable extends Caught {
   to?: Vector3;
 }
 
-/** What may be caught: ports and their axes, corners of runs, clamps, and the corners, edges and faces of bodies. */
+/**
+ * Returns what can be caught: ports and their axes, corners of runs, clamps, and corners, edges and faces of bodies.
+ */
 export function catchable(
   places: readonly Place[],
   runs: readonly { name: string; solved: SolvedRun }[],
@@ -79,7 +81,7 @@ function ofBody(place: Place, body: PlacedBody, name: string): Catchable[] {
     const across = part.indexOf(0);
     const sides = part.filter((side) => side !== 0).length;
     if (shape === 'cylinder') {
-      // Of a cylinder only the middles of its two ends are points of it.
+      // Of a cylinder only the centres of its two ends are points.
       if (sides === 1 && part[2] !== 0) {
         found.push({ kind: 'face', name: `${name}, middle of its end`, at: point(part) });
       }
@@ -96,10 +98,10 @@ function ofBody(place: Place, body: PlacedBody, name: string): Catchable[] {
   return found;
 }
 
-/** Points before lines, a port before a corner before a face, where several are in reach. */
+/** Priority where several are in reach: points before lines, a port before a corner before a face. */
 const RANK: Record<Caught['kind'], number> = { port: 0, clamp: 1, corner: 2, middle: 4, face: 5, axis: 8, edge: 9 };
 
-/** What is caught under the hand, if anything. */
+/** Returns what is caught under the pointer, if anything. */
 export function caughtAt(hand: Flat, candidates: readonly Catchable[], project: Project, not: Vector3): Caught | null {
   let best: { caught: Caught; off: number } | null = null;
   for (const candidate of candidates) {
@@ -117,7 +119,10 @@ export function caughtAt(hand: Flat, candidates: readonly Catchable[], project: 
   return best?.caught ?? null;
 }
 
-/** The point itself; of a line the point that is seen nearest to the hand (seen square on, shares stay shares). */
+/**
+ * Returns the point itself; of a line the point that appears nearest to the pointer (an orthographic projection keeps
+ * ratios).
+ */
 function nearest(hand: Flat, { at, to }: Catchable, project: Project): Vector3 {
   if (to === undefined) {
     return at;

@@ -4,7 +4,7 @@ import { type Flat, type Track, withTrack } from '../../job/tracks';
 import { useProjection } from '../drag/useProjection';
 import { upright, useUp } from '../up';
 
-/** The face of a body under the hand: its normal and the directions of its edges, as tracks. */
+/** Returns the face of a body under the pointer: its normal and the directions of its edges, as tracks. */
 export function useFace() {
   const { rayAt, scene } = useProjection();
   return useCallback(
@@ -44,7 +44,7 @@ const LEVEL = [
   [0, -1, 0],
 ] as const;
 
-/** How far it is from a point to what stands around, along the level axes: where the point is abeam. */
+/** Returns the distances from a point to the surroundings along the horizontal axes. */
 export function useAbeam() {
   const { scene, rayAt } = useProjection();
   const up = useUp();

@@ -10,7 +10,7 @@ import { handStep, units } from '../../job/units';
 import { useJob } from '../../job/useJob';
 import { laidSoFar, legTo } from './useLeg';
 
-/** A leg that is meant: to where the pointer aims, or so long along a track. */
+/** A leg: to where the pointer aims, or with a length along a track. */
 export interface Meant {
   aim: Aim | null;
   track: Track | null;
@@ -21,7 +21,7 @@ type LayingWays = ReturnType<typeof useLaying.getState>['ways'];
 
 const PLAIN = /^\d{1,9}(\.\d{1,9})?$/;
 
-/** What can be done while laying, by hand or by key: try, place, take back, finish. */
+/** The actions of laying, by hand or by key: preview, place, take back, finish. */
 export function useLayingActs() {
   const access = useJob();
   const client = useQueryClient();
@@ -32,12 +32,12 @@ export function useLayingActs() {
   return useMemo(() => {
     const { setTrying, pick } = useWorkbench.getState();
     const laying = useLaying.getState;
-    // Asked when its turn comes: what is typed fast is done in order, each on what the one before has made.
+    // Read when its turn comes: fast typing is executed in order, each action on the result of the last.
     const state = () => client.getQueryData<JobState>(['job', jobId]) ?? latest.current.state;
     const soFar = () => laidSoFar(state(), laying().start, laying().run, laying().stock);
     let queue = Promise.resolve();
 
-    /** One act after another; what is refused is said in the tag, and what was typed is there again. */
+    /** Runs actions one after another; a refusal is shown in the tag, and what was typed is restored. */
     const act = (doing: () => Promise<void>, restore: () => void = () => undefined) => {
       queue = queue.then(doing).catch((error: unknown) => {
         restore();
@@ -45,7 +45,7 @@ export function useLayingActs() {
       });
       return queue;
     };
-    /** What an act has done away with; ways in that were asked for while it was still under way stay. */
+    /** Clears what an action has used up; ways in that were requested meanwhile stay. */
     const settle = (asked: LayingWays) => {
       laying().set({ aim: null, answer: null, refused: null, ...(laying().ways === asked ? { ways: null } : {}) });
       setTrying(null);
@@ -65,7 +65,7 @@ export function useLayingActs() {
             hold: step,
           });
     };
-    /** What the tag held when it was placed: the length typed, along the track held or aimed at; or the aim. */
+    /** Returns the leg that the tag meant when it was placed: the typed length along the track, or the aim. */
     const meant = async (typed: string, aim: Aim | null, held: Track | null): Promise<Meant> => {
       const { run, travel } = soFar();
       const onlyTrack = run === undefined && travel !== null ? { name: 'port axis', along: travel } : null;
@@ -181,7 +181,7 @@ export function useLayingActs() {
         show((ways.shown + 1) % ways.list.length);
       }
     };
-    /** By key alone: the free ports one after another. */
+    /** Goes to the next free port, by key. */
     const nextPort = () => {
       const ports = freeOnes();
       const next = ports[(ports.findIndex(({ name }) => name === laying().ways?.port) + 1) % ports.length];

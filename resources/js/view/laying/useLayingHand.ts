@@ -17,10 +17,10 @@ import { useLayingKeys } from './useLayingKeys';
 import { useLeg } from './useLeg';
 import { useMeshPoints } from './useMeshPoints';
 
-/** A press that moves farther than this turns the view instead of placing, pixels. */
+/** Movement of a press that rotates the view instead of placing, pixels. */
 const STILL = 4;
 
-/** The hand while a run is laid: pointing aims, a click places, keys hold tracks and type lengths. */
+/** Laying by hand: pointing aims, a click places, keys hold tracks and type lengths. */
 export function useLayingHand() {
   const { state, item, items, solution, places } = useJob();
   const { gl } = useThree();
@@ -86,7 +86,7 @@ export function useLayingHand() {
     hand.current = { at, shift };
     const laying = useLaying.getState();
     const caught = caughtAt(at, [...caughtOf, ...meshPoints(at)], project, leg.last);
-    // A track that is held goes level with the port; without one the run may end there.
+    // With a held track the leg goes level with the port; without one the run may end there.
     if (
       laying.held === null &&
       leg.run !== undefined &&
@@ -100,7 +100,7 @@ export function useLayingHand() {
       laying.set({ aim: { track: null, length: 0, point: caught.at, caught, level: false, hand: at } });
       return;
     }
-    // Pointed at without a track, a clamp is gone through.
+    // Without a held track, a clamp under the pointer is passed through.
     if (laying.held === null && leg.run !== undefined && caught?.kind === 'clamp') {
       const through = { track: null, length: 0, point: caught.at, caught, level: false, hand: at };
       laying.set({ aim: through, ways: null });
@@ -151,7 +151,7 @@ export function useLayingHand() {
       }
       pressed = null;
     };
-    // Shift lets go of the tracks where the hand is, without its moving.
+    // Shift releases all tracks without a movement of the pointer.
     const onShift = (event: KeyboardEvent) => {
       if (event.key === 'Shift' && hand.current !== null && event.repeat === false) {
         aiming.current(hand.current.at, event.type === 'keydown');

@@ -14,7 +14,7 @@ interface Given {
   leg: ReturnType<typeof useLeg>;
   acts: ReturnType<typeof useLayingActs>;
   face: () => ReturnType<ReturnType<typeof useFace>>;
-  /** The face of something of the surroundings under the hand. */
+  /** Returns the face of a surrounding under the pointer. */
   faceTarget: () => Target | null;
   asking: { want: (meant: Meant) => void };
 }
@@ -52,7 +52,7 @@ export function useLayingKeys(given: Given): void {
   }, [on]);
 }
 
-/** Does what the key says; false when it says nothing here. */
+/** Handles a key; returns false when it has no meaning here. */
 function handle(event: KeyboardEvent, { leg, acts, face, faceTarget, asking }: Given): boolean {
   const laying = useLaying.getState();
   const { typed } = laying;
@@ -94,7 +94,9 @@ function handle(event: KeyboardEvent, { leg, acts, face, faceTarget, asking }: G
   return true;
 }
 
-/** Keeps corners off the face under the hand, as far as the last one is; again, or with no face, lets go of it. */
+/**
+ * Keeps corners off the face under the pointer, as far as the last corner is; again, or without a face, releases it.
+ */
 function keepOff(target: Target | null, last: Vector3): void {
   const laying = useLaying.getState();
   if (target?.along === undefined || target.anchor === null || laying.standOff?.name === target.name) {
@@ -117,7 +119,7 @@ function hold(key: string, travel: Vector3 | null, face: Given['face']): boolean
   laying.set({ held: { key: key as Held['key'], track: { name: named(key, track, along), along } }, ways: null });
   return true;
 
-  /** Which way along it: the way the hand was going, else not back on itself. */
+  /** Returns the direction along an axis: that of the pointer, else the one that does not reverse. */
   function aimedSide(axis: Vector3): Vector3 {
     const aimed = laying.aim?.track?.along;
     const against =

@@ -7,12 +7,12 @@ import { directionToJson, type Track } from '../../job/tracks';
 import { freshId, useJob } from '../../job/useJob';
 import { vectorOf } from './aiming';
 
-/** Where the run being laid has come to, and what it is until it is kept. */
+/** The state of the run that is being laid until it is stored. */
 export interface LaidSoFar {
   run: Run | undefined;
   draft: Run | null;
   last: Vector3;
-  /** Unit direction in which it got there. */
+  /** Unit direction of its last leg. */
   travel: Vector3 | null;
 }
 
@@ -40,7 +40,7 @@ export function laidSoFar(state: JobState, start: Start | null, runId: string | 
   return { run: undefined, draft, last: vectorOf(start.at), travel: vectorOf(start.axis).normalize() };
 }
 
-/** The leg that is meant, as the server takes it: so long along a track, or to where the pointer aims. */
+/** Returns the leg as the server takes it: with a length along a track, or to where the pointer aims. */
 export function legTo(
   aim: Aim | null,
   track: Track | null,

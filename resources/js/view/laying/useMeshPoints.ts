@@ -5,7 +5,7 @@ import { edgeKey } from '../../job/useTriangles';
 import { useProjection } from '../drag/useProjection';
 import type { Catchable } from './catching';
 
-/** The corners, and the sharp edges, of the triangle of a mesh under the hand. */
+/** Returns the corners and sharp edges of the triangle of a mesh under the pointer. */
 export function useMeshPoints(): (hand: Flat) => Catchable[] {
   const { rayAt, scene } = useProjection();
   return useCallback(

@@ -12,7 +12,7 @@ import { Choice, named } from '../../ui/Choice';
 import { IconButton } from '../../ui/IconButton';
 import { Row } from '../../ui/Section';
 
-/** The straight pieces in their order, each joint between them with its state, and the way to make them a run. */
+/** The straight pieces in order, the state of each joint, and the button that makes them a run. */
 export function PiecesPanel() {
   const { items, put } = useJob();
   const pick = useWorkbench((store) => store.pick);

@@ -17,7 +17,7 @@ import { useJoining } from './useJoining';
 
 const STILL = 4;
 
-/** Straight pieces in the scene: put down with two clicks each, and joined as they would be. */
+/** Straight pieces in the scene: placed with two clicks each, and drawn as they would be joined. */
 export function PiecesScene() {
   const isOn = usePieces((store) => store.pieces !== null);
   return isOn ? <Hand /> : null;

@@ -5,7 +5,7 @@ import { newest } from '../../job/newest';
 import { usePieces } from '../../job/pieces';
 import { useJob } from '../../job/useJob';
 
-/** Asks, whenever a piece has changed, what joining them would come to. */
+/** Requests the joined run whenever a piece has changed. */
 export function useJoining(): void {
   const { state } = useJob();
   const pieces = usePieces((store) => store.pieces);

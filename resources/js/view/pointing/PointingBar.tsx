@@ -1,6 +1,6 @@
 import { usePointing } from '../../job/pointing';
 
-/** Says over the view what is to be pointed at, and what is under the hand. */
+/** Says over the view what is to be pointed at, and what is under the pointer. */
 export function PointingBar() {
   const { pointing, target, ask } = usePointing();
   if (pointing === null) {

@@ -12,7 +12,7 @@ import { useFaceTarget } from './useFaceTarget';
 
 const STILL = 4;
 
-/** While something is to be pointed at: what is under the hand, or gone to with Tab, is marked and taken. */
+/** While something is to be pointed at: marks and takes what is under the pointer, or what Tab goes to. */
 export function PointingScene() {
   const pointing = usePointing((store) => store.pointing);
   return pointing === null ? null : <Hand pointing={pointing} />;

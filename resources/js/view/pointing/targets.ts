@@ -3,12 +3,12 @@ import type { Place, Run, SolvedRun } from '../../api/types';
 import type { Target, TargetKind } from '../../job/pointing';
 import type { Flat, Project } from '../../job/tracks';
 
-/** How near the pointer must come, pixels. */
+/** Reach of the pointer, pixels. */
 const REACH = 14;
 
 const vector = (point: readonly number[] | undefined) => new Vector3(point?.[0], point?.[1], point?.[2]);
 
-/** All points that can be pointed at: ports, clamps and the corners of runs. */
+/** Returns all points that can be pointed at: ports, clamps and corners of runs. */
 export function pointTargets(
   places: readonly Place[],
   runs: readonly { run: Run; solved: SolvedRun }[],
@@ -25,7 +25,7 @@ export function pointTargets(
     if (place.list === 'clamps' && kinds.includes('clamp')) {
       found.push({ kind: 'clamp', name: nameOf(place), at: vector(place.pose.at), anchor: place.id });
     }
-    // By key a face is gone to by its name; the hand points at it anywhere.
+    // Keys reach a face by its name; the pointer reaches it anywhere.
     if (kinds.includes('face')) {
       for (const face of place.faces) {
         found.push({
@@ -55,7 +55,7 @@ export function pointTargets(
   return found;
 }
 
-/** The point under the hand; faces are met by their surface, not by their middle. */
+/** Returns the point under the pointer; faces are hit on their surface, not at their centre. */
 export function targetAt(hand: Flat, targets: readonly Target[], project: Project): Target | null {
   let best: { target: Target; off: number } | null = null;
   for (const target of targets) {
@@ -68,7 +68,7 @@ export function targetAt(hand: Flat, targets: readonly Target[], project: Projec
   return best?.target ?? null;
 }
 
-/** The leg under the hand, at the point of it that is seen nearest. */
+/** Returns the leg under the pointer, at its nearest point on the screen. */
 export function legAt(hand: Flat, runs: readonly { run: Run; solved: SolvedRun }[], project: Project): Target | null {
   let best: { target: Target; off: number } | null = null;
   for (const { run, solved } of runs) {

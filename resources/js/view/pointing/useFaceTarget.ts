@@ -7,12 +7,12 @@ import { turnOf } from '../../job/turnOf';
 import { useJob } from '../../job/useJob';
 import { useProjection } from '../drag/useProjection';
 
-/** A point this near the plane of a named face is on it, mm. */
+/** Largest distance of a point from the plane of a named face, mm. */
 const ON_FACE = 0.05;
 
 const tidy = (vector: Vector3): Vector => vector.toArray().map((part) => Math.round(part * 1e6) / 1e6) as Vector;
 
-/** The face of something of the surroundings under the hand, by its name where it has one. */
+/** Returns the face of a surrounding under the pointer, by its name where it has one. */
 export function useFaceTarget(): (hand: Flat) => Target | null {
   const { places, item } = useJob();
   const { rayAt, scene } = useProjection();
@@ -50,7 +50,7 @@ export function useFaceTarget(): (hand: Flat) => Target | null {
   );
 }
 
-/** A face without a name, told by a point and its normal in the frame of its thing, so that it moves with that. */
+/** Returns a face without a name by a point and its normal in the frame of its thing, so that it moves with that. */
 function own(place: Place, point: Vector3, normal: Vector3): Anchor {
   const back = turnOf(place.pose).invert();
   return {

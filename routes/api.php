@@ -75,11 +75,11 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::post('jobs/{job}/preview/place', [PreviewController::class, 'place']);
     Route::get('jobs/{job}/centrelines.dxf', [ExportController::class, 'centrelines']);
     Route::get('jobs/{job}/runs/{run}/centreline.dxf', [ExportController::class, 'centreline']);
-    Route::get('jobs/{job}/bodies.stl', [ExportController::class, 'bodies']);
+    Route::get('jobs/{job}/bodies.{format}', [ExportController::class, 'bodies']);
     Route::get('jobs/{job}/runs/{run}/bends.csv', [ExportController::class, 'bends']);
     Route::get('jobs/{job}/runs/{run}/vertices.csv', [ExportController::class, 'vertices']);
     Route::get('jobs/{job}/runs/{run}/sheet.pdf', [ExportController::class, 'sheet']);
     Route::get('jobs/{job}/runs/{run}/views.svg', [ExportController::class, 'views']);
     Route::get('jobs/{job}/runs/{run}/benders', [ExportController::class, 'benders']);
-    Route::get('jobs/{job}/runs/{run}/body.stl', [ExportController::class, 'body']);
+    Route::get('jobs/{job}/runs/{run}/body.{format}', [ExportController::class, 'body']);
 });

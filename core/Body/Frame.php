@@ -31,6 +31,34 @@ final readonly class Frame
         return new self($at, $square->unit(), $along->cross($square->unit()), $along);
     }
 
+    /**
+     * Returns the frame with a given axis.
+     *
+     * @param  Vector  $along  unit
+     * @param  Vector  $first  unit and perpendicular to it; the zero vector for any direction
+     */
+    public static function of(Vector $at, Vector $along, Vector $first): self
+    {
+        $first = $first->length() > 0.5 ? $first : $along->anySquare();
+
+        return new self($at, $first, $along->cross($first), $along);
+    }
+
+    /** Returns the point with these coordinates along its first two directions, mm. */
+    public function pointAt(float $x, float $y): Vector
+    {
+        return $this->at->plus($this->first->times($x))->plus($this->second->times($y));
+    }
+
+    /** @param  callable(Vector): Vector  $point  a rigid motion of points */
+    public function moved(callable $point): self
+    {
+        $at = $point($this->at);
+        $direction = fn (Vector $one): Vector => $point($this->at->plus($one))->minus($at);
+
+        return new self($at, $direction($this->first), $direction($this->second), $direction($this->along));
+    }
+
     public function movedTo(Vector $at): self
     {
         return new self($at, $this->first, $this->second, $this->along);

@@ -4,30 +4,24 @@ declare(strict_types=1);
 
 namespace Bowline\Body;
 
-use Bowline\Geometry\Chord;
-use Bowline\Geometry\Curve;
-use Bowline\Geometry\Segment;
+use Bowline\Body\Boundary\Solid;
+use Bowline\Body\Motion\Translation;
+use Bowline\Geometry\Outline;
 use Bowline\Geometry\Tolerance;
-use Bowline\Job\End\End;
-use Bowline\Job\End\Flange;
 use Bowline\Job\JobError;
 use Bowline\Job\Section;
-use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
 /**
- * The body of a run: its section swept along its path, hollow through the bore, with its ends, as one closed surface. A
- * flange is one piece with the tube, as it is once it is welded.
+ * The body of a run: its section carried along its path, hollow through the bore, with its ends, as one closed
+ * boundary. A flange is one piece with the tube, as it is once it is welded.
  */
 final readonly class RunBody
 {
-    /** Vertices of one wall of a body: so many of both walls, with their triangles, take about 200 MB of memory. */
-    private const MOST_VERTICES = 200_000;
-
     /** Chord tolerance where none is asked for, mm: finer than a filament or a milling path shows. */
     public const CHORD = 0.1;
 
-    /** How much of the straight at an end a flange or plug may take up at most. */
+    /** Largest share of the straight at an end that a flange or plug takes up. */
     private const MOST_OF_STRAIGHT = 0.999;
 
     private function __construct(private LaidRun $laid, private Section $section)
@@ -46,115 +40,165 @@ final readonly class RunBody
     }
 
     /**
-     * @param  float  $chord  farthest that a facet stands off the true surface, mm
+     * @return Solid|null null where the run has no length
      *
-     * @throws JobError where that asks for more triangles than are allowed
+     * @throws JobError where it folds over
      */
-    public function mesh(float $chord = self::CHORD): Mesh
+    public function solid(): ?Solid
     {
-        $builder = new MeshBuilder;
-        $tolerance = new Chord($chord);
-        $sides = $tolerance->sides($this->section->outsideDiameter / 2);
-        $vertices =
-            $sides *
-            array_sum(
-                array_map(
-                    fn (Segment $segment): float => $segment->countPlaces(
-                        $tolerance,
-                        $this->section->outsideDiameter / 2,
-                    ),
-                    $this->laid->path->segments,
-                ),
-            );
-        if ($vertices > self::MOST_VERTICES) {
-            throw JobError::at(
-                '',
-                sprintf(
-                    'the body of %s would have about %s triangles, and %s are allowed: ask for a coarser chord '.
-                    'than %s mm',
-                    $this->laid->run->name,
-                    number_format(4.0 * $vertices),
-                    number_format(4.0 * self::MOST_VERTICES),
-                    Words::number($chord, 4),
-                ),
-            );
+        $stretches = $this->stretches();
+        if ($stretches === []) {
+            return null;
         }
-        $frames = BodyFrames::along($this->laid->path, $tolerance, $this->section->outsideDiameter / 2);
-        if (count($frames) < 2) {
-            return $builder->mesh();
-        }
-        $start = $this->finish($this->laid->run->from->end, $frames[0], $frames[1], count($frames) === 2);
-        $last = count($frames) - 1;
-        $end = $this->finish($this->laid->run->to->end, $frames[$last], $frames[$last - 1], count($frames) === 2);
-
-        $between = array_slice($frames, 1, -1);
-        $outer = $this->rings(
-            $builder,
-            [$start->outer, ...$between, $end->outer],
-            $this->section->outsideDiameter / 2,
-            $sides,
-        );
-        foreach (array_slice($outer, 1) as $i => $ring) {
-            $builder->wall($outer[$i], $ring);
-        }
-        $inner = [];
-        if (! $this->section->isSolid()) {
-            $inner = $this->rings(
-                $builder,
-                [$start->inner, ...$between, $end->inner],
-                $this->section->insideDiameter() / 2,
-                $sides,
-            );
-            foreach (array_slice($inner, 1) as $i => $ring) {
-                $builder->wall($ring, $inner[$i]);
-            }
-        }
-        // Seen from outside the run, the rings of its start run the other way round.
-        $start->close($builder, $tolerance, array_reverse($outer[0]), array_reverse($inner[0] ?? []));
-        $end->close($builder, $tolerance, $outer[count($outer) - 1], $inner === [] ? [] : $inner[count($inner) - 1]);
-
-        return $builder->mesh();
-    }
-
-    private function finish(End $end, Frame $frame, Frame $neighbour, bool $shared): Finish
-    {
-        $straight = $frame->at->distanceTo($neighbour->at);
-        $onStraight = $frame->along->cross($neighbour->along)->length() < Tolerance::PARALLEL;
-        $room = $onStraight ? $straight * self::MOST_OF_STRAIGHT * ($shared ? 0.5 : 1.0) : 0.0;
-        $inward = $neighbour->at->minus($frame->at)->unit();
-        $back = static fn (float $depth): Frame => $frame->movedTo(
-            $frame->at->plus($inward->times(min($depth, $room))),
-        );
-        $facing = $inward->dot($frame->along) > 0.0 ? $frame->facingBack() : $frame;
-
-        $flange = $end->flange();
-        $plug = $end->plugThickness($this->section->wall);
-
-        return match (true) {
-            $room <= 0.0 => new Finish($frame, $frame, $facing),
-            $flange !== null && $flange->outsideDiameter > $this->section->outsideDiameter => new Finish(
-                $back($flange->thickness),
-                $frame,
-                $facing,
-                new FlangePlate($flange, $this->section),
+        $ends = $this->ends($stretches);
+        $outer = new SolidBuilder;
+        $isEnclosed = $ends[0]->isPlugged() && $ends[1]->isPlugged();
+        $inner = $isEnclosed ? new SolidBuilder : $outer;
+        $outside = self::wall($outer, $stretches, $this->section->outside(), $ends[0]->back(), $ends[1]->back());
+        $bores = array_map(
+            static fn (Outline $bore): array => self::wall(
+                $inner, $stretches, $bore->reversed(), $ends[0]->plug(), $ends[1]->plug(),
             ),
-            $plug !== null && ! $this->section->isSolid() => new Finish(
-                $frame,
-                $back($plug),
-                $facing,
-                null,
-                true,
-            ),
-            default => new Finish($frame, $frame, $facing),
-        };
+            $this->section->bores(),
+        );
+        // Each end is closed as seen from outside the run.
+        [$start, $end] = self::facing($stretches);
+        $ends[0]->close(
+            $outer, $inner, $start, $outside[0]->reversed(),
+            array_map(static fn (array $bore): Profile => $bore[0]->reversed(), $bores),
+        );
+        $ends[1]->close(
+            $outer, $inner, $end, $outside[1], array_map(static fn (array $bore): Profile => $bore[1], $bores),
+        );
+        $shells = [$outer->faces()];
+        if ($isEnclosed && $inner->faces() !== []) {
+            $shells[] = $inner->faces();
+        }
+
+        return new Solid($this->laid->run->name, $shells);
     }
 
     /**
-     * @param  list<Frame>  $frames
-     * @return list<list<int>>
+     * Returns what the run holds: the space of each bore between its ends or plugs.
+     *
+     * @return list<Solid>
+     *
+     * @throws JobError where it folds over
      */
-    private function rings(MeshBuilder $builder, array $frames, float $radius, int $sides): array
+    public function contents(): array
     {
-        return array_map(static fn (Frame $frame): array => $builder->ring($frame, $radius, $sides), $frames);
+        $stretches = $this->stretches();
+        if ($stretches === []) {
+            return [];
+        }
+        $ends = $this->ends($stretches);
+        [$start, $end] = self::facing($stretches);
+
+        return array_map(function (Outline $bore) use ($stretches, $ends, $start, $end): Solid {
+            $builder = new SolidBuilder;
+            [$first, $last] = self::wall($builder, $stretches, $bore, $ends[0]->plug(), $ends[1]->plug());
+            $builder->flat($start->movedTo($first->point()), [$first->reversed()]);
+            $builder->flat($end->movedTo($last->point()), [$last]);
+
+            return new Solid($this->laid->run->name, [$builder->faces()]);
+        }, $this->section->bores());
+    }
+
+    /**
+     * @return list<array{Frame, Motion\Motion, float|null}> none where the run has no length
+     *
+     * @throws JobError where it folds over
+     */
+    private function stretches(): array
+    {
+        if ($this->folds()) {
+            throw JobError::at('', sprintf('the body of %s folds over', $this->laid->run->name));
+        }
+        $path = $this->laid->path;
+        if ($path->segments === [] || $this->laid->length() < Tolerance::COINCIDENT) {
+            return [];
+        }
+        $start = Frame::upright($path->segments[0]->start(), $path->directionAt(0.0));
+
+        return Stretches::along($path, $start, $this->section->outsideDiameter / 2);
+    }
+
+    /**
+     * @param  non-empty-list<array{Frame, Motion\Motion, float|null}>  $stretches
+     * @return array{EndClosure, EndClosure}
+     */
+    private function ends(array $stretches): array
+    {
+        $last = count($stretches) - 1;
+
+        return [
+            new EndClosure($this->laid->run->from->end, $this->section, self::room($stretches, 0)),
+            new EndClosure($this->laid->run->to->end, $this->section, self::room($stretches, $last)),
+        ];
+    }
+
+    /**
+     * @param  non-empty-list<array{Frame, Motion\Motion, float|null}>  $stretches
+     * @return array{Frame, Frame} at both ends, looking away from the run
+     */
+    private static function facing(array $stretches): array
+    {
+        [$frame, $motion] = $stretches[count($stretches) - 1];
+
+        return [$stretches[0][0]->facingBack(), $motion->frameOf($frame)];
+    }
+
+    /**
+     * @param  float  $chord  farthest that a facet stands off the true surface, mm
+     *
+     * @throws JobError where it folds over, or that asks for more triangles than are allowed
+     */
+    public function mesh(float $chord = self::CHORD): Mesh
+    {
+        $solid = $this->solid();
+
+        return $solid === null ? new Mesh([], []) : Tessellation::of($solid, $chord);
+    }
+
+    /**
+     * Returns how much of the straight at an end its finish may take up, mm.
+     *
+     * @param  list<array{Frame, Motion\Motion, float|null}>  $stretches
+     */
+    private static function room(array $stretches, int $index): float
+    {
+        $straight = $stretches[$index][2] ?? 0.0;
+
+        return self::MOST_OF_STRAIGHT * (count($stretches) === 1 ? $straight / 2 : $straight);
+    }
+
+    /**
+     * Adds the wall of one outline.
+     *
+     * @param  list<array{Frame, Motion\Motion, float|null}>  $stretches
+     * @param  float  $fromTrim  how far from the start of the path it begins, mm
+     * @param  float  $toTrim  how far from its end it ends, mm
+     * @return array{Profile, Profile} its first and last loop
+     */
+    private static function wall(
+        SolidBuilder $builder,
+        array $stretches,
+        Outline $outline,
+        float $fromTrim,
+        float $toTrim,
+    ): array {
+        $frame = $stretches[0][0];
+        $first = $profile = Profile::of(
+            $outline, $frame->movedTo($frame->at->plus($frame->along->times($fromTrim))),
+        );
+        foreach ($stretches as $i => [$at, $motion, $length]) {
+            $trim = ($i === 0 ? $fromTrim : 0.0) + ($i === count($stretches) - 1 ? $toTrim : 0.0);
+            $profile = $builder->sweep(
+                $profile,
+                $trim > 0.0 && $length !== null ? new Translation($at->along->times($length - $trim)) : $motion,
+            );
+        }
+
+        return [$first, $profile];
     }
 }

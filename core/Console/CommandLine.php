@@ -20,7 +20,13 @@ final class CommandLine
         Command\Dxf::class,
         Command\Sheet::class,
         Command\Benders::class,
-        Command\Stl::class, Command\Change::class, Command\BringIn::class,
+        Command\Step::class,
+        Command\ThreeMf::class,
+        Command\Glb::class,
+        Command\Obj::class,
+        Command\Stl::class,
+        Command\Mass::class,
+        Command\Change::class, Command\BringIn::class,
     ];
 
     /**

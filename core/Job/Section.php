@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
+use Bowline\Geometry\Outline;
+
 /** The cross-section of a stock: round, hollow or solid. Millimetres. */
 final readonly class Section
 {
@@ -57,6 +59,17 @@ final readonly class Section
     public function area(): float
     {
         return (M_PI / 4) * ($this->outsideDiameter ** 2 - max(0.0, $this->insideDiameter()) ** 2);
+    }
+
+    public function outside(): Outline
+    {
+        return Outline::circle($this->outsideDiameter / 2);
+    }
+
+    /** @return list<Outline> outlines of what is hollow, counter-clockwise */
+    public function bores(): array
+    {
+        return $this->isSolid() ? [] : [Outline::circle($this->insideDiameter() / 2)];
     }
 
     /** Returns half the height of the section in the plane of a bend: a smaller bend folds. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Bowline\Console\CommandLine;
 use Bowline\Job\Schema;
 use Tests\Cases;
+use Tests\Jobs;
 
 it('solves one run of several', function (): void {
     [$exit, $out] = Cases::bowline('solve', Cases::file('corners-radius-levels'), '--run', 'stock-level');
@@ -22,7 +23,32 @@ it('writes what the solution’s schema says', function (string $case): void {
 it('writes tables and bodies', function (): void {
     expect(Cases::bowline('bends', Cases::file('corners-straight'), '--run=feed')[1])->toStartWith('bend,straight_mm')
         ->and(Cases::bowline('vertices', Cases::file('corners-straight'))[1])->toStartWith('vertex,x_mm')
-        ->and(strlen(Cases::bowline('stl', Cases::file('corners-straight'), '--chord', '0.5')[1]) % 50)->toBe(84 % 50);
+        ->and(strlen(Cases::bowline('stl', Cases::file('corners-straight'), '--chord', '0.5')[1]) % 50)->toBe(84 % 50)
+        ->and(Cases::bowline('step', Cases::file('corners-straight'))[1])->toStartWith("ISO-10303-21;\nHEADER;\n")
+        ->and(Cases::bowline('3mf', Cases::file('corners-straight'))[1])->toStartWith("PK\x03\x04")
+        ->and(Cases::bowline('glb', Cases::file('corners-straight'))[1])->toStartWith('glTF')
+        ->and(Cases::bowline('obj', Cases::file('corners-straight'))[1])->toContain("\no ");
+});
+
+it('weighs bodies with their ends', function (): void {
+    // Two legs of 200 and 400 in tube 12 × 1.5 of 7980 kg/m³ with R 30 between, and a plate of 40 × 5 on the last.
+    $path = (string) tempnam(sys_get_temp_dir(), 'job');
+    file_put_contents($path, json_encode(Jobs::file(
+        [['at' => [0, 0, 250]]],
+        ['at' => [400, 0, 250], 'end' => ['type' => 'flange', 'od' => 40, 'thickness' => 5, 'bore' => 13]],
+    ), JSON_THROW_ON_ERROR));
+    [$exit, $out] = Cases::bowline('mass', $path, '--run', 'run');
+    unlink($path);
+    $run = json_decode($out, true, 32, JSON_THROW_ON_ERROR)['runs'][0];
+    $length = 200 + 400 - 60 + 15 * M_PI;
+    $volume = M_PI / 4 * (144 - 81) * $length + M_PI / 4 * (1600 - 144) * 5;
+    expect($exit)->toBe(0)
+        ->and($run['volume'])->toEqualWithDelta($volume, 1e-9 * $volume)
+        ->and($run['mass'])->toEqualWithDelta($volume * 7980e-9, 1e-9)
+        ->and($run['contents'])->toEqualWithDelta(M_PI / 4 * 81 * $length, 1e-5)
+        ->and($run['centre'])->toHaveCount(3)
+        ->and($run['spools'])->toHaveCount(1)
+        ->and($run['spools'][0]['volume'])->toBe($run['volume']);
 });
 
 it('says what is wrong with the command', function (array $arguments, string $words): void {

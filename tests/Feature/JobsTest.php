@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Models\Job;
+use Bowline\Exchange\Body\BodyFormats;
 use Bowline\Job\Schema;
 use Illuminate\Support\Facades\DB;
 use Tests\Cases;
@@ -244,6 +245,17 @@ it('hands out CSV and STL', function (): void {
     $all = test()->get($job.'/bodies.stl')->assertOk()->content();
 
     expect(strlen($all))->toBeGreaterThan(strlen($one))->and(strlen($one) % 50)->toBe(84 % 50);
+    foreach (BodyFormats::ALL as $format) {
+        $ending = $format::ending();
+        test()
+            ->get("$job/runs/feed/body.$ending")
+            ->assertOk()
+            ->assertHeader('content-type', $format::mediaType())
+            ->assertHeader('content-disposition', "attachment; filename=\"sea-water-feed.$ending\"");
+        test()->get("$job/bodies.$ending")->assertOk();
+    }
+    test()->get($job.'/runs/feed/body.dwg')->assertNotFound();
+    test()->get($job.'/bodies.dwg')->assertNotFound();
     test()->get($job.'/runs/nothing/bends.csv')->assertNotFound();
 });
 

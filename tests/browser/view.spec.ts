@@ -111,7 +111,7 @@ test('takes away the tables as CSV and the bodies as STL', async ({ page }) => {
   expect(await page.evaluate(() => navigator.clipboard.readText())).toContain('vertex,x_mm,y_mm,z_mm,radius_mm');
   const [body] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save this run as STL' }).click(),
+    page.getByRole('group', { name: 'Body of this run' }).getByRole('button', { name: 'STL' }).click(),
   ]);
   expect(body.suggestedFilename()).toBe('fuel-return.stl');
 });

@@ -9,14 +9,15 @@ use App\Editing\Meshes;
 use App\Http\TemporaryFile;
 use App\Models\Job;
 use App\Settling\SettledShape;
+use Bowline\Body\RunBody;
 use Bowline\Drawing\BendSheet;
 use Bowline\Drawing\RunViews;
 use Bowline\Exchange\BenderWriter;
+use Bowline\Exchange\Body\BodyFormats;
 use Bowline\Exchange\CsvTables;
 use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Exchange\JobArchive;
-use Bowline\Exchange\StlWriter;
-use Bowline\Exchange\WritableBody;
+use Bowline\Exchange\Parts;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
@@ -136,30 +137,37 @@ final readonly class ExportController
         return response()->json(BenderWriter::write(...$this->withJob($job, $run)));
     }
 
-    public function body(Job $job, string $run): Response
+    /** Downloads the body of a run in the format of an ending. */
+    public function body(Job $job, string $run, string $format): Response
     {
         $solved = $this->solved($job, $run);
-        $laid = $solved->laid;
+        $writer = BodyFormats::find($format) ?? throw new NotFoundHttpException;
+        $name = $solved->laid->run->name;
 
         return self::download(
-            StlWriter::write([WritableBody::of($solved, '/runs/'.$run)->mesh()], $laid->run->name),
-            'model/stl',
-            $laid->run->name,
-            'stl',
+            $writer::write($name, Parts::of($solved, '/runs/'.$run), RunBody::CHORD),
+            $writer::mediaType(),
+            $name,
+            $format,
         );
     }
 
-    public function bodies(Job $job): Response
+    public function bodies(Job $job, string $format): Response
     {
+        $writer = BodyFormats::find($format) ?? throw new NotFoundHttpException;
         $core = CoreJob::read($this->files->file($job));
         $solver = new Solver($core);
-        $meshes = (static function () use ($job, $core, $solver): Generator {
+        $parts = (static function () use ($job, $core, $solver): Generator {
             foreach ($core->runs as $run) {
-                yield WritableBody::of($solver->preview(SettledShape::of($job, $run)), '/runs/'.$run->id)->mesh();
+                foreach (Parts::of($solver->preview(SettledShape::of($job, $run)), '/runs/'.$run->id) as $part) {
+                    yield $part;
+                }
             }
         })();
 
-        return self::download(StlWriter::write($meshes, $job->name), 'model/stl', $job->name, 'stl');
+        return self::download(
+            $writer::write($job->name, $parts, RunBody::CHORD), $writer::mediaType(), $job->name, $format,
+        );
     }
 
     /** @return array{CoreJob, LaidRun} */

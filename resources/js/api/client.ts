@@ -149,7 +149,6 @@ export const files = {
   job: ({ id, job }: JobState) =>
     `/api/jobs/${id}/file${(job.surroundings ?? []).some(({ shape }) => shape === 'mesh') ? '.bowline' : ''}`,
   picture: (job: number, revision: number) => `/api/jobs/${job}/picture.svg?revision=${revision}`,
-  bodies: (job: number) => `/api/jobs/${job}/bodies.stl`,
   centrelines: (job: number) => `/api/jobs/${job}/centrelines.dxf`,
   centreline: (job: number, id: string) => `/api/${run(job, id)}/centreline.dxf`,
   bends: (job: number, id: string) => `/api/${run(job, id)}/bends.csv`,
@@ -157,5 +156,7 @@ export const files = {
   sheet: (job: number, id: string, paper: 'a4' | 'letter') => `/api/${run(job, id)}/sheet.pdf?paper=${paper}`,
   views: (job: number, id: string, revision: number) => `/api/${run(job, id)}/views.svg?revision=${revision}`,
   catalogue: (own: boolean) => `/api/catalogue.csv${own ? '?own=1' : ''}`,
-  body: (job: number, id: string) => `/api/${run(job, id)}/body.stl`,
+  /** The body of a run, or the bodies of all where none is named. */
+  body: (job: number, id: string | undefined, ending: 'step' | '3mf' | 'glb' | 'obj' | 'stl') =>
+    id === undefined ? `/api/jobs/${job}/bodies.${ending}` : `/api/${run(job, id)}/body.${ending}`,
 };

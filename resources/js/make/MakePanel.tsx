@@ -11,7 +11,7 @@ import { Row, Section } from '../ui/Section';
 import { BenderVerdicts } from './BenderVerdicts';
 import { BendMarks } from './BendMarks';
 import { BendTable } from './BendTable';
-import { SaveButton } from './SaveButton';
+import { BodyFiles } from './BodyFiles';
 import { VertexTable } from './VertexTable';
 
 /** The downloads: tables and body of the selected run, bodies and file of the job. */
@@ -86,8 +86,8 @@ export function MakePanel() {
             <p className="mb-1">
               {show(solved.body.mass, 3)} kg, {show(solved.body.volume / 1000, 1)} cm³ of material without flanges.
             </p>
+            <BodyFiles job={state.id} run={run.id} />
             <div className="made-list">
-              <SaveButton address={files.body(state.id, run.id)}>Save this run as STL</SaveButton>
               <Button href={files.centreline(state.id, run.id)} download>
                 Save its centre line as DXF
               </Button>
@@ -96,8 +96,8 @@ export function MakePanel() {
         </>
       )}
       <Section title="The whole job">
+        <BodyFiles job={state.id} />
         <div className="made-list">
-          <SaveButton address={files.bodies(state.id)}>Save all runs as STL</SaveButton>
           <Button href={files.centrelines(state.id)} download>
             Save all centre lines as DXF
           </Button>

@@ -3,8 +3,14 @@ import { api } from '../api/client';
 import { tell } from '../job/tell';
 import { Button } from '../ui/Button';
 
+interface Props {
+  address: string;
+  title?: string;
+  children: ReactNode;
+}
+
 /** Downloads a file; a refusal is shown instead of a broken download. */
-export function SaveButton({ address, children }: { address: string; children: ReactNode }) {
+export function SaveButton({ address, title, children }: Props) {
   const save = async () => {
     const { name, content } = await api.file(address);
     const link = document.createElement('a');
@@ -13,5 +19,9 @@ export function SaveButton({ address, children }: { address: string; children: R
     link.click();
     URL.revokeObjectURL(link.href);
   };
-  return <Button onClick={() => tell(save())}>{children}</Button>;
+  return (
+    <Button title={title} onClick={() => tell(save())}>
+      {children}
+    </Button>
+  );
 }

@@ -150,7 +150,8 @@ export function useActions(): Action[] {
       { name: 'Comb runs into a bundle', run: () => workbench.open('comb') },
       { name: 'Named values', key: 'v', run: () => workbench.open('values') },
       { name: 'Save the job file', run: () => save(files.job(state)) },
-      { name: 'Save all runs as STL', run: () => save(files.bodies(state.id)) },
+      { name: 'Save all runs as STEP', run: () => save(files.body(state.id, undefined, 'step')) },
+      { name: 'Save all runs as STL', run: () => save(files.body(state.id, undefined, 'stl')) },
       { name: 'All jobs', run: () => navigate('/jobs') },
     ];
     return actions;

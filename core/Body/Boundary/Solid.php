@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Body\Boundary;
+
+/** A solid within closed shells of faces: one round it, and one round each void in it. */
+final readonly class Solid
+{
+    /**
+     * @param  non-empty-list<list<Face>>  $shells  the outer one first
+     */
+    public function __construct(
+        public string $name,
+        public array $shells,
+    ) {
+    }
+
+    /** @return list<Face> of all shells */
+    public function faces(): array
+    {
+        return array_merge(...$this->shells);
+    }
+
+    /**
+     * Whether every edge bounds exactly two faces, once in each direction, so that nothing is open or loose.
+     */
+    public function isClosed(): bool
+    {
+        $uses = [];
+        foreach ($this->faces() as $face) {
+            foreach ($face->loops as $loop) {
+                foreach ($loop as $i => $edge) {
+                    if ($edge->end() !== $loop[($i + 1) % count($loop)]->start()) {
+                        return false;
+                    }
+                    $key = spl_object_id($edge->edge);
+                    $uses[$key] ??= [0, 0];
+                    $uses[$key][$edge->isForward ? 1 : 0]++;
+                }
+            }
+        }
+        foreach ($uses as $use) {
+            if ($use !== [1, 1]) {
+                return false;
+            }
+        }
+
+        return $uses !== [];
+    }
+}

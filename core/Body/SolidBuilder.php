@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Body;
+
+use Bowline\Body\Boundary\Edge;
+use Bowline\Body\Boundary\Face;
+use Bowline\Body\Boundary\OrientedEdge;
+use Bowline\Body\Boundary\Patch;
+use Bowline\Body\Boundary\PlaneSurface;
+use Bowline\Body\Boundary\Vertex;
+use Bowline\Body\Motion\Motion;
+
+/** Collects the faces of one closed shell. */
+final class SolidBuilder
+{
+    /** @var list<Face> */
+    private array $faces = [];
+
+    /** @return list<Face> */
+    public function faces(): array
+    {
+        return $this->faces;
+    }
+
+    /**
+     * Adds the wall that a loop covers when it is moved; its faces look out of a loop that runs counter-clockwise about
+     * the motion, and into one that runs clockwise.
+     *
+     * @return Profile the loop at the end of the motion
+     */
+    public function sweep(Profile $profile, Motion $motion): Profile
+    {
+        /** @var array<int, Edge> $rails by the vertex at which each begins */
+        $rails = [];
+        $end = $motion->placeAt(1.0);
+        foreach ($profile->loop as $edge) {
+            $vertex = $edge->start();
+            $to = new Vertex($end->point($vertex->at));
+            $rails[spl_object_id($vertex)] = new Edge($vertex, $to, $motion->pathOf($vertex->at));
+        }
+        $loop = [];
+        foreach ($profile->loop as $from) {
+            $left = $rails[spl_object_id($from->start())];
+            $right = $rails[spl_object_id($from->end())];
+            $curve = $from->edge->curve;
+            [$first, $last] = $from->isForward ? [$left->end, $right->end] : [$right->end, $left->end];
+            $to = new OrientedEdge(
+                new Edge($first, $last, $curve->moved($end->point(...))),
+                $from->isForward,
+            );
+            $this->faces[] = Face::swept($motion->surfaceOf($curve), new Patch(
+                $motion, $from, $to, new OrientedEdge($left, true), new OrientedEdge($right, true),
+            ));
+            $loop[] = $to;
+        }
+
+        return new Profile($loop);
+    }
+
+    /**
+     * Adds a flat face.
+     *
+     * @param  Frame  $frame  its third direction is the outward normal
+     * @param  non-empty-list<Profile>  $loops  counter-clockwise about that, holes clockwise; the outer one first
+     */
+    public function flat(Frame $frame, array $loops): void
+    {
+        $this->faces[] = Face::flat(
+            new PlaneSurface($frame), array_map(static fn (Profile $one): array => $one->loop, $loops),
+        );
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Console\Command;
+
+use Bowline\Console\Command;
+use Bowline\Console\Input;
+use Bowline\Console\Option;
+use Bowline\Console\Outcome;
+use Bowline\Exchange\MassWriter;
+
+final class Mass implements Command
+{
+    public static function name(): string
+    {
+        return 'mass';
+    }
+
+    public static function summary(): string
+    {
+        return 'volume, surface, centre of gravity, mass and contents of the bodies as JSON';
+    }
+
+    public static function options(): array
+    {
+        return [Option::run()];
+    }
+
+    public function run(Input $input): Outcome
+    {
+        $solved = $input->solved();
+        $runs = array_keys($input->job->runs);
+        $written = array_map(
+            static fn ($run): array => MassWriter::write($run, '/runs/'.array_search($run->laid->run->id, $runs, true)),
+            $solved,
+        );
+
+        return Outcome::json(['runs' => $written], $solved);
+    }
+}

@@ -1,0 +1,31 @@
+import { files } from '../api/client';
+import { SaveButton } from './SaveButton';
+
+const FORMATS = [
+  ['step', 'STEP', 'exact surfaces, for other engineering programs'],
+  ['3mf', '3MF', 'triangles, for printing'],
+  ['glb', 'GLB', 'triangles, for viewing'],
+  ['obj', 'OBJ', 'triangles'],
+  ['stl', 'STL', 'triangles without colours and names'],
+] as const;
+
+interface Props {
+  job: number;
+
+  /** Id of the run; all runs of the job without it. */
+  run?: string;
+}
+
+/** Saves the bodies of a run or of the job, in every format there is. */
+export function BodyFiles({ job, run }: Props) {
+  return (
+    <fieldset className="body-files">
+      <legend>{run === undefined ? 'Bodies of all runs' : 'Body of this run'}</legend>
+      {FORMATS.map(([ending, word, what]) => (
+        <SaveButton key={ending} address={files.body(job, run, ending)} title={`Save as ${word}: ${what}`}>
+          {word}
+        </SaveButton>
+      ))}
+    </fieldset>
+  );
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Prints a job of random runs: straights and bends anywhere, hollow and solid, with every kind of end; every seventh is
+ * a cable or hose. php tests/kernel/random-runs.php [COUNT] [FIRST SEED]
+ */
+
+use Tests\Jobs;
+
+require dirname(__DIR__, 2).'/vendor/autoload.php';
+
+$count = (int) ($argv[1] ?? 50);
+$seed = (int) ($argv[2] ?? 1);
+$ends = [
+    ['type' => 'open'],
+    ['type' => 'closed', 'thickness' => 3],
+    [
+        'type' => 'flange', 'od' => 60, 'thickness' => 8, 'bore' => 13,
+        'holes' => ['count' => 4, 'circle' => 42, 'diameter' => 9],
+    ],
+    ['type' => 'flange', 'od' => 44, 'thickness' => 5, 'bore' => 13],
+];
+$flexible = [
+    ['kind' => 'spring', 'length' => 620],
+    ['kind' => 'hang', 'slack' => 0.1],
+    ['kind' => 'flow', 'points' => [[150, 40, 90], [260, 60, -20]]],
+];
+$bend = ['radius' => 30, 'min_radius' => 24, 'min_straight' => 0];
+$stock = static fn (string $id, array $section): array => [
+    'id' => $id, 'kind' => 'tube', 'section' => ['shape' => 'round', ...$section], 'bend' => $bend, 'density' => 7980,
+];
+$runs = [];
+for ($i = 0; $i < $count; $i++) {
+    $run = Jobs::wandering($seed + $i, 1 + $i % 6)->runs[0];
+    $run->id = "r$i";
+    $run->name = "Run $i";
+    $run->stock = $i % 5 === 4 ? 'rod' : 'tube';
+    $run->from = (object) ['at' => [0, 0, 50 + 1000 * $i], 'axis' => '+z', 'end' => $ends[$i % 4]];
+    $run->to->end = $ends[intdiv($i, 4) % 4];
+    foreach ([$run->to, ...$run->route->stops ?? []] as $place) {
+        $place->at[2] += 1000 * $i;
+    }
+    if ($i % 7 === 6) {
+        $lift = static fn (array $at): array => [$at[0], $at[1], $at[2] + 1000 * $i];
+        $run->from = (object) ['at' => $lift([0, 0, 0]), 'axis' => '+x', 'lead' => 30, 'end' => $ends[$i % 4]];
+        $run->to = (object) ['at' => $lift([400, 120, 60]), 'axis' => '-x', 'lead' => 30, 'end' => $ends[0]];
+        $route = $flexible[intdiv($i, 7) % 3];
+        $run->route = Jobs::object(
+            isset($route['points']) ? [...$route, 'points' => array_map($lift, $route['points'])] : $route,
+        );
+    }
+    $runs[] = $run;
+}
+
+echo json_encode([
+    'format' => 'bowline-job',
+    'version' => 2,
+    'stock' => [$stock('tube', ['od' => 12, 'wall' => 1.5]), $stock('rod', ['od' => 12])],
+    'runs' => $runs,
+], JSON_THROW_ON_ERROR);

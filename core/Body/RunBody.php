@@ -36,7 +36,18 @@ final readonly class RunBody
     /** Whether a bend or curve of it, as drawn, is so tight that the inside of it folds over. */
     public function folds(): bool
     {
-        return ($this->laid->path->leastRadius() ?? INF) <= $this->section->halfHeight() + Tolerance::NOTHING;
+        foreach ($this->laid->bends as $bend) {
+            if ($bend->radius <= Tolerance::NOTHING) {
+                return true;
+            }
+        }
+        foreach (BendExtents::of($this->laid) as [$radius, $inside]) {
+            if ($radius <= $inside + Tolerance::NOTHING) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -54,10 +65,12 @@ final readonly class RunBody
         $outer = new SolidBuilder;
         $isEnclosed = $ends[0]->isPlugged() && $ends[1]->isPlugged();
         $inner = $isEnclosed ? new SolidBuilder : $outer;
-        $outside = self::wall($outer, $stretches, $this->section->outside(), $ends[0]->back(), $ends[1]->back());
+        $outside = self::wall(
+            $outer, $stretches, $this->outline($this->section->outside()), $ends[0]->back(), $ends[1]->back(),
+        );
         $bores = array_map(
-            static fn (Outline $bore): array => self::wall(
-                $inner, $stretches, $bore->reversed(), $ends[0]->plug(), $ends[1]->plug(),
+            fn (Outline $bore): array => self::wall(
+                $inner, $stretches, $this->outline($bore)->reversed(), $ends[0]->plug(), $ends[1]->plug(),
             ),
             $this->section->bores(),
         );
@@ -96,7 +109,9 @@ final readonly class RunBody
 
         return array_map(function (Outline $bore) use ($stretches, $ends, $start, $end): Solid {
             $builder = new SolidBuilder;
-            [$first, $last] = self::wall($builder, $stretches, $bore, $ends[0]->plug(), $ends[1]->plug());
+            [$first, $last] = self::wall(
+                $builder, $stretches, $this->outline($bore), $ends[0]->plug(), $ends[1]->plug(),
+            );
             $builder->flat($start->movedTo($first->point()), [$first->reversed()]);
             $builder->flat($end->movedTo($last->point()), [$last]);
 
@@ -118,9 +133,8 @@ final readonly class RunBody
         if ($path->segments === [] || $this->laid->length() < Tolerance::COINCIDENT) {
             return [];
         }
-        $start = Frame::upright($path->segments[0]->start(), $path->directionAt(0.0));
 
-        return Stretches::along($path, $start, $this->section->outsideDiameter / 2);
+        return Stretches::along($path, $this->laid->run->section, $this->section->outsideDiameter / 2);
     }
 
     /**
@@ -158,6 +172,11 @@ final readonly class RunBody
         $solid = $this->solid();
 
         return $solid === null ? new Mesh([], []) : Tessellation::of($solid, $chord);
+    }
+
+    private function outline(Outline $outline): Outline
+    {
+        return $this->laid->run->section->place($outline);
     }
 
     /**

@@ -14,6 +14,7 @@ use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\SegmentVisitor;
 use Bowline\Geometry\Tolerance;
+use Bowline\Job\SectionPlacement;
 
 /**
  * The path of a run as motions of its section, one after another. Straights that continue each other are one.
@@ -25,22 +26,22 @@ final class Stretches implements SegmentVisitor
     /** @var list<array{Frame, Motion, float|null}> */
     private array $stretches = [];
 
-    private function __construct(
-        private Frame $frame,
-        private readonly float $reach,
-    ) {
+    private FramedSegment $framed;
+
+    private function __construct(private readonly float $reach)
+    {
     }
 
     /**
-     * @param  Frame  $start  at the start of the path
      * @param  float  $reach  of the section from the path, mm
      * @return list<array{Frame, Motion, float|null}> frame at its start, motion, and length where it is straight
      */
-    public static function along(Path $path, Frame $start, float $reach): array
+    public static function along(Path $path, SectionPlacement $placement, float $reach): array
     {
-        $stretches = new self($start, $reach);
-        foreach ($path->segments as $segment) {
-            $segment->accept($stretches);
+        $stretches = new self($reach);
+        foreach (SectionFrames::along($path, $placement) as $framed) {
+            $stretches->framed = $framed;
+            $framed->segment->accept($stretches);
         }
 
         return $stretches->stretches;
@@ -53,35 +54,37 @@ final class Stretches implements SegmentVisitor
         if ($length < Tolerance::NOTHING) {
             return null;
         }
-        if ($last >= 0 && $this->stretches[$last][2] !== null) {
-            [$this->frame, , $before] = $this->stretches[$last];
+        $frame = $this->framed->start;
+        if ($last >= 0 && $this->stretches[$last][2] !== null && self::continues($this->stretches[$last][0], $frame)) {
+            [$frame, , $before] = $this->stretches[$last];
             $length += $before;
             array_pop($this->stretches);
         }
-        $this->add(new Translation($line->end()->minus($this->frame->at)), $length);
+        $this->stretches[] = [$frame, new Translation($line->end()->minus($frame->at)), $length];
 
         return null;
     }
 
     public function arc(Arc $arc): null
     {
-        $this->add(new Rotation($arc->centre, $arc->normal, $arc->angle), null);
+        $this->stretches[] = [$this->framed->start, new Rotation($arc->centre, $arc->normal, $arc->angle), null];
 
         return null;
     }
 
     public function curve(Curve $curve): null
     {
-        foreach (SplineSweep::along($curve, $this->frame, $this->reach) as $sweep) {
-            $this->add($sweep, null);
+        $frame = $this->framed->start;
+        foreach (SplineSweep::along($curve, $frame, $this->reach, $this->framed->rolls) as $sweep) {
+            $this->stretches[] = [$frame, $sweep, null];
+            $frame = $sweep->frameOf($frame);
         }
 
         return null;
     }
 
-    private function add(Motion $motion, ?float $length): void
+    private static function continues(Frame $one, Frame $next): bool
     {
-        $this->stretches[] = [$this->frame, $motion, $length];
-        $this->frame = $motion->frameOf($this->frame);
+        return $one->along->angleTo($next->along) < Tolerance::NO_TURN;
     }
 }

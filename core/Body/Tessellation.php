@@ -49,8 +49,7 @@ final class Tessellation
             if ($face->patch !== null) {
                 $id = spl_object_id($face->patch->motion);
                 $points[$id] ??= [$face->patch->motion, []];
-                $points[$id][1][] = $face->patch->from->edge->curve->pointAt(0.0);
-                $points[$id][1][] = $face->patch->from->edge->curve->pointAt(0.5);
+                array_push($points[$id][1], ...$face->patch->from->edge->curve->hull());
             }
         }
         // What is round both ways stands off by the sum of both.

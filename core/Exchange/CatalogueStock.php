@@ -70,6 +70,9 @@ final class CatalogueStock
         $text = static fn (string $key): string => $stock->find($key)?->text() ?? '';
         $bend = $stock->get('bend');
         $section = $stock->get('section');
+        if ($section->find('od') === null) {
+            throw $section->error('the catalogue has round sections alone');
+        }
         $name = $text('name') === '' ? $text('id') : $text('name');
 
         return [

@@ -17,6 +17,7 @@ use Bowline\Routing\ClampPassage;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Vertex;
 use Bowline\Routing\VertexPlace;
+use Bowline\Rules\BendRadius;
 use Bowline\Rules\Finding;
 use Bowline\Rules\Remedy;
 use Bowline\Solving\SolvedRun;
@@ -120,8 +121,9 @@ final class SolutionWriter
             ),
             'path' => array_map(SegmentWriter::write(...), $segments),
             'bends' => array_map(
-                static fn (BendRow $row): array => self::bend($row, $laid->run->stock->bend->leastRadius),
+                self::bend(...),
                 $table->rows,
+                BendRadius::leastRadii($laid),
             ),
             'tail' => $table->tail,
             'legs' => self::legs($laid),
@@ -133,7 +135,9 @@ final class SolutionWriter
                 static fn (ClampPassage $passage): array => ['id' => $passage->clamp->id, 'span' => $passage->span],
                 ClampPassage::of($laid),
             ),
-            'body' => ['volume' => $solved->volume(), 'mass' => $solved->mass()],
+            'body' => [
+                'volume' => $solved->volume(), 'mass' => $solved->mass(), 'mesh' => BodyMeshWriter::write($laid),
+            ],
             'findings' => array_map(self::finding(...), $solved->findings),
         ];
     }

@@ -60,6 +60,14 @@ final readonly class Outline
         )));
     }
 
+    /** Returns the same outline turned counter-clockwise about the origin, radians. */
+    public function turned(float $angle): self
+    {
+        return new self(array_map(
+            static fn (OutlinePiece $piece): OutlinePiece => $piece->turned($angle), $this->pieces,
+        ));
+    }
+
     /** Returns the signed area, mm²: negative where it runs clockwise. */
     public function area(): float
     {

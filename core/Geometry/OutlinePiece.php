@@ -71,6 +71,26 @@ final readonly class OutlinePiece
         return new self($this->to, $this->from, $this->centre, -$this->sweep);
     }
 
+    /** Returns the same piece turned counter-clockwise about the origin, radians. */
+    public function turned(float $angle): self
+    {
+        [$cos, $sin] = [cos($angle), sin($angle)];
+        $turned = static fn (float $x, float $y): array => [$cos * $x - $sin * $y, $sin * $x + $cos * $y];
+        $centre = $this->centre === null ? null : $turned(...$this->centre);
+
+        return new self($turned(...$this->from), $turned(...$this->to), $centre, $this->sweep);
+    }
+
+    /**
+     * Returns the same piece with an end that is off by rounding.
+     *
+     * @param  array{float, float}  $to
+     */
+    public function endingAt(array $to): self
+    {
+        return new self($this->from, $to, $this->centre, $this->sweep);
+    }
+
     public function radius(): float
     {
         return $this->centre === null

@@ -12,10 +12,13 @@ final class JobFile
 {
     public const FORMAT = 'bowline-job';
 
-    /** The version that is written; 2 added relations, parts, panels, meshes, sets and benders, and reads all of 1. */
-    public const VERSION = 2;
+    /**
+     * The newest version; 2 added relations, parts, panels, meshes, sets and benders, 3 added sections that are not
+     * round. Each reads all of those before.
+     */
+    public const VERSION = 3;
 
-    public const VERSIONS_READ = [1, 2];
+    public const VERSIONS_READ = [1, 2, 3];
 
     /** Deepest nesting; keeps hostile files from exhausting the parser. */
     private const DEPTH = 64;
@@ -57,12 +60,31 @@ final class JobFile
     public static function encode(stdClass $file): string
     {
         $written = clone $file;
-        $written->version = self::usesVersion2($file) ? 2 : 1;
+        $written->version = self::usesVersion3($file) ? 3 : (self::usesVersion2($file) ? 2 : 1);
 
         return json_encode(
             $written,
             JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         )."\n";
+    }
+
+    /** Whether a section is told in a way that version 3 added. */
+    private static function usesVersion3(stdClass $file): bool
+    {
+        $job = new Node($file);
+        foreach ($job->list('stock') as $stock) {
+            $section = $stock->find('section');
+            if ($section?->find('shape')?->value !== 'round' || $section->find('bore') !== null) {
+                return true;
+            }
+        }
+        foreach ($job->list('runs') as $run) {
+            if ($run->find('section_up') !== null || $run->find('section_turn') !== null) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static function usesVersion2(mixed $value): bool
@@ -105,7 +127,7 @@ final class JobFile
             throw JobError::at('/format', sprintf('this is not a job file: “format” must be “%s”', self::FORMAT));
         }
         if (! in_array($node->get('version')->value, self::VERSIONS_READ, true)) {
-            throw JobError::at('/version', 'this version of the job file is not known here; 1 and 2 are');
+            throw JobError::at('/version', 'this version of the job file is not known here; 1, 2 and 3 are');
         }
         Schema::check($data, 'job.json');
 

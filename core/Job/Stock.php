@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
+use Bowline\Job\Section\SectionReader;
+
 /** The material of a run: tube, pipe, hose, wire or cable. */
 final readonly class Stock
 {
@@ -41,7 +43,7 @@ final readonly class Stock
     {
         $kind = $node->get('kind');
         $id = $node->get('id')->text();
-        $section = Section::read($node->get('section'), $values);
+        $section = SectionReader::read($node->get('section'), $values);
         $bend = BendPractice::read($node->get('bend'), $values);
         $density = $values->positive($node->get('density'), 'the density');
         $mass = $node->find('mass');

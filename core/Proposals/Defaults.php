@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Proposals;
 
+use Bowline\Job\FileValue;
 use Bowline\Job\Section;
 
 /** Numbers that an item begins with when only the way in which it is told has been chosen. */
@@ -17,6 +18,12 @@ final class Defaults
 
     /** Edge lengths of a body whose shape was changed, mm. */
     private const BODY = 200;
+
+    /** Half of the side of a hole, as a share of the least extent of its section. */
+    private const HOLE_SHARE = 0.25;
+
+    /** Rise of the arch of a section, as a share of its shorter side. */
+    private const RISE_SHARE = 0.25;
 
     /** Wall of a section that was solid: mm, and the largest share of its outside diameter. */
     private const WALL = 1.0;
@@ -42,5 +49,54 @@ final class Defaults
         return $section->isSolid()
             ? min(self::WALL, self::WALL_SHARE * $section->outsideDiameter)
             : $section->wall;
+    }
+
+    /**
+     * Returns a section as each shape there is, about as large and with the same wall, in the shape of the job file.
+     *
+     * @return array<string, array<string, mixed>>
+     */
+    public static function shapes(Section $section): array
+    {
+        $number = FileValue::roundForFile(...);
+        $width = $number($section->extent(1.0, 0.0) + $section->extent(-1.0, 0.0));
+        $height = $number($section->extent(0.0, 1.0) + $section->extent(0.0, -1.0));
+        $wall = $section->isSolid()
+            ? []
+            : ['wall' => $number(min($section->wall, self::WALL_SHARE * min($width, $height)))];
+        [$x, $y] = [$number($width / 2), $number($height / 2)];
+
+        return [
+            'round' => ['shape' => 'round', 'od' => $number(min($width, $height)), ...$wall],
+            'rectangle' => ['shape' => 'rectangle', 'width' => $width, 'height' => $height, ...$wall],
+            'arched' => [
+                'shape' => 'arched', 'width' => $width, 'height' => $height,
+                'rise' => $number(self::RISE_SHARE * min($width, $height)), ...$wall,
+            ],
+            'outline' => [
+                'shape' => 'outline', 'outer' => self::box($x, $y),
+                ...$wall === [] ? [] : [
+                    'holes' => [self::box($number($x - $wall['wall']), $number($y - $wall['wall']))],
+                ],
+            ],
+        ];
+    }
+
+    /** @return list<array{int|float, int|float}> a square hole about the path, in the shape of the job file */
+    public static function hole(Section $section): array
+    {
+        $reach = min(array_map(
+            static fn (array $way): float => $section->extent(...$way),
+            [[1.0, 0.0], [0.0, 1.0], [-1.0, 0.0], [0.0, -1.0]],
+        ));
+        $half = FileValue::roundForFile(max(0.1, self::HOLE_SHARE * $reach));
+
+        return self::box($half, $half);
+    }
+
+    /** @return list<array{int|float, int|float}> corners of a rectangle about the path */
+    private static function box(int|float $x, int|float $y): array
+    {
+        return [[-$x, -$y], [$x, -$y], [$x, $y], [-$x, $y]];
     }
 }

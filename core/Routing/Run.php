@@ -10,6 +10,7 @@ use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\PortName;
 use Bowline\Job\RunEnd;
+use Bowline\Job\SectionPlacement;
 use Bowline\Job\Site;
 use Bowline\Job\Stock;
 use Bowline\Job\Units;
@@ -33,6 +34,7 @@ final readonly class Run
         public ?FixedLength $fixedLength,
         public Units $units,
         public Bodies $around,
+        public SectionPlacement $section,
         public stdClass $source,
     ) {
     }
@@ -55,6 +57,7 @@ final readonly class Run
             FixedLength::read($node->find('fixed_length'), $site, $route->stopCount()),
             $site->units,
             new Bodies([]),
+            SectionPlacement::read($node, $site->values, $site->up),
             $node->object(),
         );
 
@@ -96,6 +99,7 @@ final readonly class Run
             $this->fixedLength,
             $this->units,
             $around,
+            $this->section,
             $this->source,
         );
     }
@@ -126,6 +130,7 @@ final readonly class Run
             $this->fixedLength,
             $this->units,
             $this->around,
+            $this->section,
             $this->source,
         );
     }
@@ -143,6 +148,7 @@ final readonly class Run
             null,
             $this->units,
             $this->around,
+            $this->section,
             $this->source,
         );
     }

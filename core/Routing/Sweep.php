@@ -272,7 +272,7 @@ final class Sweep
      */
     private static function closer(array $positions, float $rest, callable $at): array
     {
-        $half = $positions[0]->laid->run->stock->section->halfHeight();
+        $half = $positions[0]->laid->run->stock->section->outsideDiameter / 2;
         $start = count($positions);
         while (count($positions) < max(self::MAX_POSITIONS, $start + 20)) {
             $gap = self::widestJump($positions, $rest);

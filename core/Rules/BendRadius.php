@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Body\BendExtents;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
@@ -17,9 +18,10 @@ final class BendRadius implements Rule
 
     public function check(LaidRun $laid): array
     {
-        $least = $laid->run->stock->bend->leastRadius;
         $findings = [];
+        $radii = self::leastRadii($laid);
         foreach ($laid->bends as $index => $bend) {
+            $least = $radii[$index];
             if ($bend->askedRadius >= $least - Tolerance::RULE_SLACK) {
                 continue;
             }
@@ -41,14 +43,17 @@ final class BendRadius implements Rule
             );
         }
 
-        return [...$findings, ...$this->curves($laid, $least)];
+        return [...$findings, ...$this->curves($laid)];
     }
 
     /** @return list<Finding> curves that are somewhere tighter than the stock stands, by their true curvature */
-    private function curves(LaidRun $laid, float $least): array
+    private function curves(LaidRun $laid): array
     {
         $findings = [];
+        $extents = BendExtents::of($laid);
         foreach ($laid->path->curves() as [$at, $segment, $segmentIndex]) {
+            $found = array_values(array_filter($extents, static fn (array $one): bool => $one[3] === $at));
+            $least = self::leastRadius($laid, $found[0] ?? null);
             if ($segment->least < $least * (1.0 - Tolerance::CURVE_ACCURACY) - Tolerance::RULE_SLACK) {
                 $findings[] = new Finding(
                     'bend-radius',
@@ -94,6 +99,35 @@ final class BendRadius implements Rule
             return $this->longer($laid);
         }
 
-        return $this->useRadius($laid, $bend, Words::roundedUp($laid->run->stock->bend->leastRadius));
+        $least = self::leastRadii($laid)[$finding->subject->index ?? 0] ?? $laid->run->stock->bend->leastRadius;
+
+        return $this->useRadius($laid, $bend, Words::roundedUp($least));
+    }
+
+    /** @return list<float> least radius of each bend, mm */
+    public static function leastRadii(LaidRun $laid): array
+    {
+        return $laid->run->stock->section->isRound
+            ? array_fill(0, count($laid->bends), $laid->run->stock->bend->leastRadius)
+            : array_map(
+                static fn (?array $extents): float => self::leastRadius($laid, $extents), BendExtents::byBend($laid),
+            );
+    }
+
+    /**
+     * Returns the least radius of a bend or curve. That of the stock is for bends in the plane of the section's height;
+     * in any other plane it is as much more or less as the section reaches farther there.
+     *
+     * @param  array{float, float, float, float}|null  $extents
+     */
+    private static function leastRadius(LaidRun $laid, ?array $extents): float
+    {
+        $stock = $laid->run->stock;
+        if ($extents === null || $stock->section->isRound) {
+            return $stock->bend->leastRadius;
+        }
+        $height = $stock->section->extent(0.0, 1.0) + $stock->section->extent(0.0, -1.0);
+
+        return $stock->bend->leastRadius * $extents[2] / $height;
     }
 }

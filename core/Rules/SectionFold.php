@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Body\BendExtents;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
 /**
- * `section-fold`: the radius of a bend or curve is more than half of the section's height, so that it does not fold.
+ * `section-fold`: the radius of a bend or curve is more than the section reaches to its inside, so that it does not
+ * fold.
  */
 final class SectionFold implements Rule
 {
@@ -18,9 +20,10 @@ final class SectionFold implements Rule
 
     public function check(LaidRun $laid): array
     {
-        $halfHeight = $laid->run->stock->section->halfHeight();
         $findings = [];
+        $inside = $this->inside($laid);
         foreach ($laid->bends as $index => $bend) {
+            $halfHeight = $inside[$index];
             if ($bend->askedRadius > $halfHeight + Tolerance::NOTHING) {
                 continue;
             }
@@ -30,11 +33,9 @@ final class SectionFold implements Rule
                 Subject::bend($index),
                 sprintf('Bend %d folds into itself', $index + 1),
                 sprintf(
-                    'R %s on a %s of %s outside diameter: the inside of the bend has no room; it must be more '.
-                    'than R %s.',
+                    'R %s on a %s: the inside of the bend has no room; it must be more than R %s.',
                     $laid->run->units->number($bend->askedRadius),
-                    $laid->run->stock->kind->value,
-                    $laid->run->units->say($laid->run->stock->section->outsideDiameter),
+                    $this->size($laid, $halfHeight),
                     $laid->run->units->number($halfHeight),
                 ),
                 $bend->corner,
@@ -44,14 +45,19 @@ final class SectionFold implements Rule
             );
         }
 
-        return [...$findings, ...$this->curves($laid, $halfHeight)];
+        return [...$findings, ...$this->curves($laid)];
     }
 
     /** @return list<Finding> */
-    private function curves(LaidRun $laid, float $halfHeight): array
+    private function curves(LaidRun $laid): array
     {
         $findings = [];
+        $extents = BendExtents::of($laid);
         foreach ($laid->path->curves() as [$start, $segment, $segmentIndex]) {
+            $halfHeight = $laid->run->stock->section->outsideDiameter / 2;
+            foreach ($extents as [, $inside, , $at]) {
+                $halfHeight = $at === $start ? $inside : $halfHeight;
+            }
             if ($segment->least <= $halfHeight * (1.0 + Tolerance::CURVE_ACCURACY)) {
                 $findings[] = new Finding(
                     'section-fold',
@@ -59,10 +65,9 @@ final class SectionFold implements Rule
                     Subject::curve($segmentIndex),
                     'It folds into itself',
                     sprintf(
-                        'Its tightest radius is R %s; a %s of %s outside diameter folds at R %s and below.',
+                        'Its tightest radius is R %s; a %s folds at R %s and below.',
                         $laid->run->units->number($segment->least),
-                        $laid->run->stock->kind->value,
-                        $laid->run->units->say($laid->run->stock->section->outsideDiameter),
+                        $this->size($laid, $halfHeight),
                         $laid->run->units->number($halfHeight),
                     ),
                     $segment->pointAt($segment->leastAt),
@@ -85,12 +90,35 @@ final class SectionFold implements Rule
             return;
         }
         $stock = $laid->run->stock;
+        $inside = $this->inside($laid)[$finding->subject->index ?? 0] ?? $stock->section->outsideDiameter / 2;
         // 1.5 D is the tightest radius in common use (a 1.5 D elbow).
         $radii = [$stock->bend->radius, max($stock->bend->leastRadius, 1.5 * $stock->section->outsideDiameter)];
         foreach ($radii as $radius) {
-            if ($radius > $stock->section->halfHeight()) {
+            if ($radius > $inside) {
                 yield from $this->useRadius($laid, $bend, Words::roundedUp($radius));
             }
         }
+    }
+
+    /** @return list<float> how far the section reaches to the inside of each bend, mm */
+    private function inside(LaidRun $laid): array
+    {
+        $half = $laid->run->stock->section->outsideDiameter / 2;
+
+        return $laid->run->stock->section->isRound
+            ? array_fill(0, count($laid->bends), $half)
+            : array_map(static fn (?array $extents): float => $extents[1] ?? $half, BendExtents::byBend($laid));
+    }
+
+    /** Returns "tube of 12 mm outside diameter", or how far another section reaches to the inside of the bend. */
+    private function size(LaidRun $laid, float $inside): string
+    {
+        $section = $laid->run->stock->section;
+
+        return sprintf(
+            $section->isRound ? '%s of %s outside diameter' : '%s that reaches %s to the inside',
+            $laid->run->stock->kind->value,
+            $laid->run->units->say($section->isRound ? $section->outsideDiameter : $inside),
+        );
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 /*
  * Prints a job of random runs: straights and bends anywhere, hollow and solid, with every kind of end; every seventh is
- * a cable or hose. php tests/kernel/random-runs.php [COUNT] [FIRST SEED]
+ * a cable or hose, every third has a section that is not round. php tests/kernel/random-runs.php [COUNT] [FIRST SEED]
  */
 
 use Tests\Jobs;
@@ -31,6 +31,15 @@ $bend = ['radius' => 30, 'min_radius' => 24, 'min_straight' => 0];
 $stock = static fn (string $id, array $section): array => [
     'id' => $id, 'kind' => 'tube', 'section' => ['shape' => 'round', ...$section], 'bend' => $bend, 'density' => 7980,
 ];
+$sections = [
+    ['shape' => 'rectangle', 'width' => 16, 'height' => 10, 'wall' => 1.5, 'corner_radius' => 3],
+    ['shape' => 'rectangle', 'width' => 10, 'height' => 10],
+    ['shape' => 'arched', 'width' => 16, 'height' => 12, 'rise' => 5, 'wall' => 1],
+    [
+        'shape' => 'outline', 'outer' => [[-6, -5], [6, -5], ['through' => [10, 0], 'to' => [6, 5]], [-6, 5]],
+        'holes' => [[[-4, -3], [0, -3], [-2, 3]], [[1, -2], ['through' => [3, 0], 'to' => [1, 2]]]],
+    ],
+];
 $runs = [];
 for ($i = 0; $i < $count; $i++) {
     $run = Jobs::wandering($seed + $i, 1 + $i % 6)->runs[0];
@@ -51,12 +60,25 @@ for ($i = 0; $i < $count; $i++) {
             isset($route['points']) ? [...$route, 'points' => array_map($lift, $route['points'])] : $route,
         );
     }
+    if ($i % 3 === 2) {
+        $run->stock = 's'.intdiv($i, 3) % 4;
+        $run->section_turn = 15 * $i;
+        if (intdiv($i, 3) % 2 === 1) {
+            $run->section_up = 'upright';
+        }
+    }
     $runs[] = $run;
 }
 
 echo json_encode([
     'format' => 'bowline-job',
-    'version' => 2,
-    'stock' => [$stock('tube', ['od' => 12, 'wall' => 1.5]), $stock('rod', ['od' => 12])],
+    'version' => 3,
+    'stock' => [
+        $stock('tube', ['od' => 12, 'wall' => 1.5]),
+        $stock('rod', ['od' => 12]),
+        ...array_map(
+            static fn (array $section, int $i): array => $stock("s$i", $section), $sections, array_keys($sections),
+        ),
+    ],
     'runs' => $runs,
 ], JSON_THROW_ON_ERROR);

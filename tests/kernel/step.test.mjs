@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -28,6 +28,9 @@ const jobs = {
   },
 };
 
+const isUpright = (job, id) =>
+  JSON.parse(readFileSync(job, 'utf8')).runs.some((run) => run.id === id && run.section_up === 'upright');
+
 describe.each(Object.entries(jobs))('STEP of %s', (_, make) => {
   it('is read by a CAD kernel as the solids that `mass` tells of', { timeout: 240_000 }, () => {
     const job = make();
@@ -39,7 +42,8 @@ describe.each(Object.entries(jobs))('STEP of %s', (_, make) => {
     expect(solids).toHaveLength(runs.length);
     for (const [number, solid] of solids.entries()) {
       const run = runs[number];
-      const isExact = solved[number].path.every(({ kind }) => kind !== 'curve');
+      // A section that is kept upright is rolled about the path in bends that are askew: no exact surface does that.
+      const isExact = solved[number].path.every(({ kind }) => kind !== 'curve') && !isUpright(job, run.id);
       const accuracy = isExact ? 1e-9 : 1e-5;
       expect(solid, run.id).toMatchObject({ isValid: true, isClosed: true });
       expect(Math.abs(solid.volume / run.volume - 1), run.id).toBeLessThan(accuracy);

@@ -8,6 +8,7 @@ use App\Editing\KeptSolution;
 use App\Models\Job;
 use Bowline\Bending\Benders;
 use Bowline\Exchange\PlaceWriter;
+use Bowline\Exchange\SectionWriter;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job as CoreJob;
@@ -58,14 +59,19 @@ final class JobResource extends StateResource
         ];
     }
 
-    /** @return array<string, float|null> what follows of a stock from what is said of it, lengths in mm */
+    /** @return array<string, mixed> what follows of a stock from what is said of it, lengths in mm */
     private static function stock(Stock $stock): array
     {
         return [
             'moving_radius' => $stock->movingRadius,
             'mass' => $stock->massPerMetre,
             'hollow_wall' => Defaults::wall($stock->section),
-            'bore' => $stock->section->isSolid() ? null : $stock->section->insideDiameter(),
+            'bore' => $stock->section->isSolid() || ! $stock->section->isRound
+                ? null
+                : $stock->section->insideDiameter(),
+            'od' => $stock->section->outsideDiameter,
+            'area' => $stock->section->area(),
+            ...SectionWriter::write($stock->section),
         ];
     }
 

@@ -12,6 +12,9 @@ use Bowline\Geometry\Vector;
 /** A circular edge: right-handed about the axis of its frame, from the first direction of that through its angle. */
 final readonly class ArcCurve implements EdgeCurve
 {
+    /** Largest angle of a part of its hull, radians. */
+    private const HULL_ANGLE = M_PI / 16;
+
     /**
      * @param  Frame  $frame  at the centre; its first direction points to the start
      * @param  float  $angle  radians, over 0 and at most a full turn
@@ -60,6 +63,19 @@ final readonly class ArcCurve implements EdgeCurve
     public function quadrature(): array
     {
         return Quadrature::arc($this->angle);
+    }
+
+    public function hull(): array
+    {
+        // Where the tangents of short parts meet: outside of the arc by half a percent of its radius.
+        $parts = (int) ceil($this->angle / self::HULL_ANGLE);
+        $half = $this->angle / $parts / 2;
+        $points = [$this->pointAt(0.0), $this->pointAt(1.0)];
+        for ($i = 0; $i < $parts; $i++) {
+            $points[] = $this->frame->polar($this->radius / cos($half), (2 * $i + 1) * $half);
+        }
+
+        return $points;
     }
 
     public function moved(callable $point): self

@@ -25,6 +25,9 @@ interface EdgeCurve
      */
     public function quadrature(): array;
 
+    /** @return non-empty-list<Vector> points whose convex hull holds the curve, close round it */
+    public function hull(): array;
+
     /** @param  callable(Vector): Vector  $point  a rigid motion of points */
     public function moved(callable $point): self;
 

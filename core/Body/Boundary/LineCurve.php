@@ -37,6 +37,11 @@ final readonly class LineCurve implements EdgeCurve
         return Quadrature::straight();
     }
 
+    public function hull(): array
+    {
+        return [$this->from, $this->to];
+    }
+
     public function moved(callable $point): self
     {
         return new self($point($this->from), $point($this->to));

@@ -35,6 +35,11 @@ final readonly class SplineCurve implements EdgeCurve
         return Quadrature::spline($this->chain->knots);
     }
 
+    public function hull(): array
+    {
+        return $this->chain->controlPoints();
+    }
+
     public function moved(callable $point): self
     {
         $zero = $point(Vector::zero());

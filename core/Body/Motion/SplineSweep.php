@@ -50,11 +50,13 @@ final readonly class SplineSweep implements CurveVisitor, Motion
     /**
      * @param  Frame  $start  at the start of the curve
      * @param  float  $reach  of the section from the curve, mm
+     * @param  list<float>|null  $rolls  angle at each point of the curve by which the section is rolled about it,
+     *     beyond being carried along it, radians; null where it is not
      * @return non-empty-list<self> one after another
      */
-    public static function along(Curve $curve, Frame $start, float $reach): array
+    public static function along(Curve $curve, Frame $start, float $reach, ?array $rolls = null): array
     {
-        $states = self::states($curve, $start);
+        $states = self::states($curve, $start, $rolls);
         $knots = [$states[0]];
         $at = 0;
         $last = count($states) - 1;
@@ -105,26 +107,32 @@ final readonly class SplineSweep implements CurveVisitor, Motion
 
     /**
      * Returns the states at the points of a curve. A frame that does not turn about the curve changes along its axis
-     * alone: N′ = −(N·k)T with the curvature vector k.
+     * alone: N′ = −(N·k)T with the curvature vector k; rolled by φ it changes by φ′ across besides.
      *
+     * @param  list<float>|null  $rolls
      * @return non-empty-list<SweepState>
      */
-    private static function states(Curve $curve, Frame $start): array
+    private static function states(Curve $curve, Frame $start, ?array $rolls): array
     {
         $states = [];
         $first = $start->first;
         $last = count($curve->points) - 1;
         foreach ($curve->directions as $i => $travel) {
             $first = $i === 0 ? $first : $first->transported($curve->directions[$i - 1], $travel)->squareTo($travel);
-            $second = $travel->cross($first);
+            $rolled = $rolls === null ? $first : $first->turnedAbout($travel, $rolls[$i]);
+            $second = $travel->cross($rolled);
             [$before, $after] = [max(0, $i - 1), min($last, $i + 1)];
             $turn = $curve->directions[$after]->minus($curve->directions[$before]);
             $bending = $turn->length() < Tolerance::NO_ROTATION
                 ? Vector::zero()
                 : $turn->squareTo($travel)->times($curve->curvature[$i]);
+            $roll = $rolls === null
+                ? 0.0
+                : ($rolls[$after] - $rolls[$before]) / ($curve->along[$after] - $curve->along[$before]);
             $states[] = new SweepState(
                 $curve->along[$i], $curve->points[$i], $travel,
-                $first, $travel->times(-$first->dot($bending)), $second, $travel->times(-$second->dot($bending)),
+                $rolled, $travel->times(-$rolled->dot($bending))->plus($second->times($roll)),
+                $second, $travel->times(-$second->dot($bending))->minus($rolled->times($roll)),
             );
         }
 

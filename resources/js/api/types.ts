@@ -73,10 +73,34 @@ export type FlowPoint = Vector | HeldPoint | Through;
  */
 export type Nudges = Nudge[];
 /**
+ * @minItems 2
+ * @maxItems 2
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "outlinePoint".
+ *
+ * Items: Millimetres, degrees or a count; or an expression over the named values.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "number".
+ */
+export type OutlinePoint = [number | string, number | string];
+/**
+ * Points, each joined to the one before it; the last to the first.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "outline".
+ */
+export type Outline = (OutlinePoint | OutlineArc)[];
+/**
  * @minItems 3
  * @maxItems 3
  */
 export type Point = [number, number, number];
+/**
+ * Points, each joined to the one before it; the last to the first.
+ */
+export type Outline1 = (OutlinePoint | OutlineArc)[];
 /**
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "jobList".
@@ -1461,7 +1485,7 @@ export interface Job {
   /**
    * 2 brought relations, parts, panels, meshes, sets and benders.
    */
-  version: 1 | 2;
+  version: 1 | 2 | 3;
   /**
    * What people call it.
    *
@@ -1528,7 +1552,11 @@ export interface Stock {
    * via the `definition` "name".
    */
   name?: string;
-  section: Section;
+  /**
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "section".
+   */
+  section: RoundSection | RectangleSection | ArchedSection | OutlineSection;
   bend: BendPractice;
   /**
    * Millimetres, degrees or a count; or an expression over the named values.
@@ -1581,12 +1609,12 @@ export interface Stock {
   layers?: Layer[];
 }
 /**
- * Without a wall, or with one of half its outside diameter, it is solid.
+ * Without a wall or a bore, or with a wall of half its outside diameter, it is solid.
  *
  * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "section".
+ * via the `definition` "roundSection".
  */
-export interface Section {
+export interface RoundSection {
   shape: "round";
   /**
    * Millimetres, degrees or a count; or an expression over the named values.
@@ -1602,6 +1630,106 @@ export interface Section {
    * via the `definition` "number".
    */
   wall?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  bore?: number | string;
+}
+/**
+ * About the path; corner_radius is that of the outside. Without a wall it is solid.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "rectangleSection".
+ */
+export interface RectangleSection {
+  shape: "rectangle";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  width: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  height: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  wall?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  corner_radius?: number | string;
+}
+/**
+ * A rectangle about the path whose top is one arc over its whole width, rise above its shoulders. Without a wall it is solid.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "archedSection".
+ */
+export interface ArchedSection {
+  shape: "arched";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  width: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  height: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  rise: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  wall?: number | string;
+}
+/**
+ * Outlines of lines and arcs, the path at their origin.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "outlineSection".
+ */
+export interface OutlineSection {
+  shape: "outline";
+  outer: Outline;
+  holes?: Outline[];
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "outlineArc".
+ */
+export interface OutlineArc {
+  through: OutlinePoint;
+  to: OutlinePoint;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -2052,6 +2180,14 @@ export interface Run {
   to?: RunEnd;
   route: Route;
   fixed_length?: FixedLength;
+  /**
+   * path: carried along without turning about it; upright: its height stays in the plane of up
+   */
+  section_up?: "path" | "upright";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  section_turn?: number | string;
 }
 /**
  * At a port, at a bare point, or where an end of another run is, moved or mirrored.
@@ -2475,6 +2611,10 @@ export interface SolvedRun {
   body: {
     volume: number;
     mass: number;
+    /**
+     * Null where its section is round: a tube along its path.
+     */
+    mesh?: BodyMesh | null;
   };
   findings: Finding[];
   corners: SolvedCorner[];
@@ -2597,6 +2737,16 @@ export interface Leg {
    * Whether its two vertices coincide.
    */
   is_empty: boolean;
+}
+export interface BodyMesh {
+  /**
+   * x, y and z of each vertex, mm, as 32-bit little-endian floats in base64
+   */
+  positions: string;
+  /**
+   * three numbers of vertices for each triangle, counter-clockwise from outside, as 32-bit little-endian integers in base64
+   */
+  triangles: string;
 }
 export interface Finding {
   rule: string;
@@ -2817,13 +2967,43 @@ export interface StockFacts {
   moving_radius: number;
   mass: number;
   /**
-   * Null where it is solid.
+   * Of a round section; null where it is solid or not round.
    */
   bore: number | null;
   /**
    * Its wall; of a solid section, that which it has when it is made hollow.
    */
   hollow_wall: number;
+  /**
+   * Diameter of the circle about the path that holds its section.
+   */
+  od: number;
+  /**
+   * Of its material, mm².
+   */
+  area: number;
+  /**
+   * How wide and high its section is.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  extent: [number, number];
+  /**
+   * Points round its section, and round what is hollow in it, to draw it.
+   */
+  outlines: number[][][];
+  /**
+   * The section as each shape, of the same size, as it begins when its shape is changed.
+   */
+  shapes: {
+    /**
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "section".
+     */
+    [k: string]: RoundSection | RectangleSection | ArchedSection | OutlineSection;
+  };
+  hole: Outline1;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema

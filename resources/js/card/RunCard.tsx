@@ -16,6 +16,7 @@ import { FindingList } from './FindingList';
 import { LengthFields } from './LengthFields';
 import { MovementFacts } from './MovementFacts';
 import { PathTable } from './PathTable';
+import { PlacementFields } from './PlacementFields';
 import { RadiusChoices } from './RadiusChoices';
 import { SettlingFields } from './SettlingFields';
 import { TwinDialog } from './TwinDialog';
@@ -49,6 +50,7 @@ export function RunCard({ id }: { id: string }) {
           of={named(items('stock'))}
           onChange={(value) => tell(change({ stock: value }))}
         />
+        {stock !== undefined && stock.section.shape !== 'round' && <PlacementFields run={run} onChange={change} />}
         {isRigid && (
           <>
             <Row label="Radius, all corners">

@@ -7,6 +7,7 @@ import { Button } from '../ui/Button';
 import { Row, Section } from '../ui/Section';
 import { CardHead } from './CardHead';
 import { FlexibleStock } from './FlexibleStock';
+import { SectionFields } from './SectionFields';
 
 const KINDS: readonly Stock['kind'][] = ['tube', 'pipe', 'hose', 'cable', 'wire', 'rod'];
 
@@ -14,17 +15,16 @@ const FLEXIBLE: readonly Stock['kind'][] = ['hose', 'cable', 'wire'];
 
 /** The card of a stock: its section, its bending, and the runs made of it. */
 export function StockCard({ id }: { id: string }) {
-  const { state, item, items, put } = useJob();
+  const { item, items, put } = useJob();
   const pick = useWorkbench((store) => store.pick);
   const stock = item('stock', id);
   if (stock === undefined) {
     return null;
   }
-  const { section, bend } = stock;
+  const { bend } = stock;
   const change = (changed: Partial<Stock>) => put('stock', { ...stock, ...changed });
   const changeBend = (changed: Partial<Stock['bend']>) => change({ bend: { ...bend, ...changed } });
   const flexible = FLEXIBLE.includes(stock.kind);
-  const solid = section.wall === undefined;
   const users = items('runs').filter((run) => run.stock === id);
 
   return (
@@ -47,42 +47,7 @@ export function StockCard({ id }: { id: string }) {
             ))}
           </select>
         </Row>
-        <Row label="Outside diameter">
-          <NumberField
-            label="Outside diameter"
-            value={section.od}
-            onChange={(od) => change({ section: { ...section, od } })}
-          />
-        </Row>
-        <Row label="Section">
-          <select
-            className="form-select form-select-sm"
-            aria-label="Solid or hollow"
-            value={solid ? 'solid' : 'hollow'}
-            onChange={(event) =>
-              tell(
-                change({
-                  section: {
-                    ...section,
-                    wall: event.target.value === 'solid' ? undefined : state.stocks[id]?.hollow_wall,
-                  },
-                }),
-              )
-            }
-          >
-            <option value="hollow">hollow</option>
-            <option value="solid">solid</option>
-          </select>
-        </Row>
-        {!solid && (
-          <Row label="Wall">
-            <NumberField
-              label="Wall"
-              value={section.wall}
-              onChange={(wall) => change({ section: { ...section, wall } })}
-            />
-          </Row>
-        )}
+        <SectionFields stock={stock} onChange={(section) => change({ section })} />
         <Row label="Density">
           <NumberField
             label="Density"

@@ -12,9 +12,9 @@ const PENCIL = new LineBasicMaterial({ color: '#a8741a', transparent: true, opac
 
 /** The envelope of a run over its movement, and the run at the position shown. */
 export function Envelope({ run, movement }: { run: Run; movement: SweptRun }) {
-  const { item, places } = useJob();
+  const { state, places } = useJob();
   const moment = useWorkbench((store) => store.moment);
-  const od = Number(item('stock', run.stock)?.section.od) || 10;
+  const od = state.stocks[run.stock]?.od ?? 10;
   const at = movement.positions[moment ?? movement.tightest];
   const lines = useMemo(
     () =>

@@ -4,12 +4,15 @@ import { DoubleSide } from 'three';
 import type { Run, SolvedRun, Stock } from '../api/types';
 import { useHover } from '../job/hover';
 import { useLaying } from '../job/laying';
+import type { Piece } from '../job/layout';
 import { usePointing } from '../job/pointing';
 import { isSamePart, type Stage, useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
+import { bodyGeometry } from './bodyMesh';
 import { EndPlates } from './EndPlates';
 import { Halo } from './Halo';
+import { Outlined } from './Outlined';
 import { pieceAt, tubeGeometry } from './tube';
 
 const METALS = ['#8fb2be', '#9db3bb', '#c08a5c', '#a3adb0', '#c79a72', '#b5b09a'];
@@ -23,15 +26,15 @@ const LOOKS: Partial<Record<Stock['kind'], readonly string[]>> = {
 
 /** A run at its true diameter, hollow where it is; each piece can be selected and hovered. */
 export function RunMesh({ run, solved, stage }: { run: Run; solved: SolvedRun; stage: Stage }) {
-  const { item, items, lay } = useJob();
+  const { item, items, lay, state } = useJob();
   const { picked, pick, pointed, point } = useWorkbench();
   const pointing = usePointing((store) => store.pointing !== null);
   const laying = useLaying((store) => store.start !== null || store.choosing) || pointing;
   const setHover = useHover((store) => store.setHover);
   const stock = item('stock', run.stock);
-  const od = Number(stock?.section.od) || 10;
-  const wall = Number(stock?.section.wall ?? od / 2) || 1;
-  const bore = Math.max(0, od - 2 * wall);
+  const facts = state.stocks[run.stock];
+  const od = facts?.od ?? 10;
+  const bore = facts?.bore ?? 0;
   const isPicked = picked?.list === 'runs' && picked.id === run.id;
   const part = isPicked ? picked.part : null;
   const hovered = pointed?.run === run.id ? pointed.part : null;
@@ -39,17 +42,13 @@ export function RunMesh({ run, solved, stage }: { run: Run; solved: SolvedRun; s
   const number = items('stock').findIndex((other) => other.id === run.stock);
   const metal = looks[Math.max(0, number) % looks.length] ?? '#8fb2be';
 
-  const tube = useMemo(
-    () =>
-      tubeGeometry(
-        solved,
-        od,
-        bore,
-        { base: metal, broken: '#bc2f26', picked: '#d99a2b', bore: '#4c5b60' },
-        (piece) => isSamePart(piece.part, part) || isSamePart(piece.part, hovered),
-      ),
-    [solved, od, bore, metal, part, hovered],
-  );
+  const tube = useMemo(() => {
+    const colours = { base: metal, broken: '#bc2f26', picked: '#d99a2b', bore: '#4c5b60' };
+    const isLit = (piece: Piece) => isSamePart(piece.part, part) || isSamePart(piece.part, hovered);
+    return solved.body.mesh == null
+      ? tubeGeometry(solved, od, bore, colours, isLit)
+      : bodyGeometry(solved, solved.body.mesh, colours, isLit);
+  }, [solved, od, bore, metal, part, hovered]);
   useEffect(() => () => tube.geometry.dispose(), [tube]);
 
   const name = run.name ?? run.id;
@@ -104,8 +103,14 @@ export function RunMesh({ run, solved, stage }: { run: Run; solved: SolvedRun; s
       >
         <meshLambertMaterial vertexColors side={DoubleSide} />
       </mesh>
-      {isPicked && <Halo solved={solved} od={od} />}
-      <EndPlates run={run} solved={solved} od={od} bore={bore} colour={metal} />
+      {solved.body.mesh == null ? (
+        <>
+          {isPicked && <Halo solved={solved} od={od} />}
+          <EndPlates run={run} solved={solved} od={od} bore={bore} colour={metal} />
+        </>
+      ) : (
+        isPicked && <Outlined geometry={tube.geometry} />
+      )}
     </group>
   );
 }

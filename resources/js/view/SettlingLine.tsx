@@ -6,8 +6,8 @@ import { sweptTube } from './Envelope';
 
 /** The present shape of a draped run that is still settling. */
 export function SettlingLine({ run, solved }: { run: Run; solved: SolvedRun }) {
-  const { item } = useJob();
-  const od = Number(item('stock', run.stock)?.section.od) || 10;
+  const { state } = useJob();
+  const od = state.stocks[run.stock]?.od ?? 10;
   const points = useSettling(solved)?.points ?? [];
   const tube = useMemo(() => (points.length > 2 ? sweptTube(points, od, 10) : null), [points, od]);
   useEffect(() => () => tube?.dispose(), [tube]);

@@ -114,7 +114,7 @@ export function pieceAt(tube: TubeGeometry, triangle: number): Piece | null {
 }
 
 /** Returns the frames along the path, by parallel transport. */
-function stationsOf(run: SolvedRun): Station[] {
+export function stationsOf(run: SolvedRun): Station[] {
   const stations: Station[] = [];
   let along = 0;
   let first: Vector3 | null = null;

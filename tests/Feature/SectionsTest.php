@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Job\Node;
+use Bowline\Job\Schema;
+use Bowline\Job\Section\SectionReader;
+use Bowline\Job\Values;
+use Tests\Jobs;
+
+/** A job with one run in a stock of this section. */
+function jobWithSection(array $section, array $more = []): string
+{
+    return opened(json_encode(Jobs::file(
+        [['at' => [0, 0, 300]]], ['at' => [400, 0, 300]], ['section' => $section, ...$more],
+    ), JSON_THROW_ON_ERROR));
+}
+
+it('sends what is drawn of a section that is not round, and nothing more of one that is', function (): void {
+    $job = jobWithSection(['shape' => 'rectangle', 'width' => 40, 'height' => 20, 'wall' => 2], [
+        'stock.radius' => 90, 'stock.min_radius' => 60,
+    ]);
+    $state = test()->getJson($job)->assertOk();
+    Schema::check(json_decode($state->content()), 'api.json#/$defs/jobState');
+    $mesh = $state->json('solutions.0.body.mesh');
+    $positions = array_values((array) unpack('g*', (string) base64_decode($mesh['positions'], true)));
+    $triangles = array_values((array) unpack('V*', (string) base64_decode($mesh['triangles'], true)));
+    // 40 × 20 about a path from (0, 0, 50): its height lies in the plane of the bend.
+    $ys = array_column(array_chunk($positions, 3), 1);
+    expect(max($ys))->toEqualWithDelta(20, 1e-5)
+        ->and(min($ys))->toEqualWithDelta(-20, 1e-5)
+        ->and(max($triangles))->toBe(intdiv(count($positions), 3) - 1)
+        ->and($state->json('stocks.t12.extent'))->toEqualWithDelta([40, 20], 1e-9)
+        ->and($state->json('stocks.t12.area'))->toEqualWithDelta(800 - 36 * 16, 1e-9)
+        ->and($state->json('stocks.t12.bore'))->toBeNull()
+        ->and($state->json('stocks.t12.outlines'))->toHaveCount(2);
+
+    $round = test()->getJson(jobWithSection(['shape' => 'round', 'od' => 12, 'wall' => 1.5]))->assertOk();
+    expect($round->json('solutions.0.body.mesh'))->toBeNull()
+        ->and($round->json('stocks.t12.bore'))->toEqual(9)
+        ->and($round->json('stocks.t12.od'))->toEqual(12);
+});
+
+it('offers every other shape about as large, each of which is one', function (array $section): void {
+    $state = test()->getJson(jobWithSection($section))->assertOk();
+    foreach ((array) $state->json('stocks.t12.shapes') as $word => $shape) {
+        $read = SectionReader::read(new Node(Jobs::object($shape)), Values::read(null));
+        expect($shape['shape'])->toBe($word)
+            ->and($read->outsideDiameter)->toBeLessThan(1.5 * $state->json('stocks.t12.od'))
+            ->toBeGreaterThan(0.2 * $state->json('stocks.t12.od'))
+            ->and($read->isSolid())->toBe(! isset($section['wall']));
+    }
+})->with([
+    'a tube' => [['shape' => 'round', 'od' => 12, 'wall' => 1.5]],
+    'a rod' => [['shape' => 'round', 'od' => 12]],
+    'a flat bar' => [['shape' => 'rectangle', 'width' => 12, 'height' => 3]],
+    'a thick box' => [['shape' => 'rectangle', 'width' => 12, 'height' => 8, 'wall' => 3]],
+    'an arch' => [['shape' => 'arched', 'width' => 12, 'height' => 9, 'rise' => 4, 'wall' => 1]],
+]);
+
+it('refuses a section by its place, and keeps the last good one', function (): void {
+    $job = jobWithSection(['shape' => 'rectangle', 'width' => 40, 'height' => 20], [
+        'stock.radius' => 90, 'stock.min_radius' => 60,
+    ]);
+    $stock = test()->getJson($job)->json('job.stock.0');
+    $stock['section']['corner_radius'] = 11;
+    edit($job, 'stock', 't12', $stock)->assertUnprocessable()->assertJsonFragment([
+        'message' => 'a corner radius of 11 mm is more than half of the shorter side of 20 mm',
+    ]);
+    expect(test()->getJson($job)->json('job.stock.0.section'))->not->toHaveKey('corner_radius');
+});
+
+it('has no place for it in the catalogue', function (): void {
+    $job = jobWithSection(['shape' => 'rectangle', 'width' => 40, 'height' => 20]);
+    test()->postJson($job.'/catalogue', ['stock' => 't12'])->assertUnprocessable()
+        ->assertJsonFragment(['message' => 'the catalogue has round sections alone']);
+});

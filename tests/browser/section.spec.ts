@@ -1,0 +1,56 @@
+import { expect, test } from '@playwright/test';
+import { BARE, GOALPOST, locker, openJob } from './jobs';
+
+test('makes a tube square, keeps it upright along a bent path, and gives it an outline of its own', async ({
+  page,
+}) => {
+  const id = await openJob(page, { ...BARE, runs: [GOALPOST] }, 'lay');
+  const solved = async () => {
+    const state = await (await page.request.get(`/api/jobs/${id}`)).json();
+    return state.solutions[0];
+  };
+  expect((await solved()).body.mesh).toBeNull();
+
+  await locker(page, 'Tube 12 × 1.5').click();
+  const card = page.locator('.card-panel');
+  await card.getByLabel('Shape of the section').selectOption('rectangle');
+  await card.getByLabel('Width', { exact: true }).fill('20');
+  await card.getByLabel('Width', { exact: true }).press('Enter');
+  await expect(card).toContainText('20 wide, 12 high, 87.0 mm² of material');
+  // What is no section is refused by its field, and what stood there stays in force.
+  await card.getByLabel('Corner radius outside').fill('7');
+  await card.getByLabel('Corner radius outside').press('Enter');
+  await expect(card).toContainText('more than half of the shorter side');
+  await card.getByLabel('Corner radius outside').press('Escape');
+
+  await locker(page, 'Feed').click();
+  await card.getByLabel('How the section goes along the path').selectOption('upright');
+  await card.getByLabel('Section turned by').fill('90');
+  await card.getByLabel('Section turned by').press('Enter');
+  // Both bends now lie in the plane of its width: 24 for the height of 12 is 40 for the width of 20.
+  await expect(card).toContainText('needs at least R 40');
+  expect((await solved()).body.mesh.positions.length).toBeGreaterThan(1000);
+  await card.getByRole('button', { name: 'Use R 40 at every corner' }).first().click();
+  await expect(card).not.toContainText('too tight');
+
+  await locker(page, 'Tube 12 × 1.5').click();
+  await card.getByLabel('Shape of the section').selectOption('outline');
+  await expect(card.getByLabel('Outside, point 1 x')).toHaveValue('-10');
+  await card.getByRole('button', { name: 'Point', exact: true }).first().click();
+  await card.getByLabel('Outside, point 5 x').fill('-14');
+  await card.getByLabel('Outside, point 5 x').press('Enter');
+  await expect(card).toContainText('24 wide');
+  // A handle in the picture is dragged: the point goes along.
+  const handle = card.locator('.section-picture circle').nth(1);
+  const box = await handle.boundingBox();
+  if (box === null) {
+    throw new Error('the handle is not there');
+  }
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 30, box.y + 20, { steps: 4 });
+  await page.mouse.up();
+  await expect(card.getByLabel('Outside, point 2 x')).not.toHaveValue('10');
+  await page.keyboard.press('Control+z');
+  await expect(card.getByLabel('Outside, point 2 x')).toHaveValue('10');
+});

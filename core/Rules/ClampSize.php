@@ -25,7 +25,7 @@ final class ClampSize implements Rule
             $findings[] = new Finding(
                 'clamp-size',
                 Severity::Warning,
-                Subject::clamp($laid, $clamp->id, $passage->span),
+                Subject::clamp($laid, $clamp->id, $passage->stop),
                 sprintf('%s does not fit', $clamp->name),
                 sprintf(
                     'Its bore is %s; this %s is %s outside.',

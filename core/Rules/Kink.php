@@ -39,7 +39,7 @@ final class Kink implements Rule
                 $findings[] = new Finding(
                     'kink',
                     Severity::Warning,
-                    Subject::clamp($laid, $gate->clamp->id, [$from, $to]),
+                    Subject::clamp($laid, $gate->clamp->id, null),
                     sprintf('It kinks at %s', $gate->clamp->name),
                     sprintf(
                         'It hangs there %.0f° off %s. With less slack it kinks less; one that lies over what it '.

@@ -114,7 +114,7 @@ final class OffAxis implements Rule
         }
 
         return $this->finding(
-            Subject::clamp($laid, $passage->clamp->id, $passage->span),
+            Subject::clamp($laid, $passage->clamp->id, $passage->stop),
             sprintf($bends ? 'The run bends inside %s' : 'The run goes through %s off its axis', $passage->clamp->name),
             sprintf('It is %s° off the axis of the clamp there.', Words::number($degrees)),
             $passage->clamp->at, $passage->span, $degrees,

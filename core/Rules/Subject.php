@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Rules;
 
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\Vertex;
 
 /** The part of a run that a finding is about. Bends, segments and ties are numbered from 0, vertices as in the run. */
 final readonly class Subject
@@ -60,18 +61,15 @@ final readonly class Subject
         return new self('end', vertex: $leg?->toVertex, name: $name);
     }
 
-    /** @param  array{float, float}  $span  developed length of where the run goes through it, mm */
-    public static function clamp(LaidRun $laid, string $id, array $span): self
+    /** @param  int|null  $stop  that goes through it; null of a flexible run, which has no legs */
+    public static function clamp(LaidRun $laid, string $id, ?int $stop): self
     {
-        $middle = ($span[0] + $span[1]) / 2;
-        $vertex = null;
-        foreach ($laid->legs as $leg) {
-            if ($leg->start <= $middle) {
-                $vertex = $leg->toVertex;
-            }
-        }
+        $corners = $stop === null
+            ? []
+            : array_keys(array_filter($laid->vertices, static fn (Vertex $one): bool => $one->stop === $stop));
 
-        return new self('clamp', vertex: $vertex, name: $id);
+        // The leg through it ends at the second of its two corners.
+        return new self('clamp', vertex: $corners[1] ?? null, name: $id);
     }
 
     /** @param  'from'|'to'  $name */

@@ -26,6 +26,7 @@ final class CommandLine
         Command\Obj::class,
         Command\Stl::class,
         Command\Mass::class,
+        Command\Cut::class,
         Command\Change::class, Command\BringIn::class,
     ];
 

@@ -68,7 +68,8 @@ final readonly class Patch
         }
     }
 
-    private function profileAt(float $s): Vector
+    /** Returns a point of the profile before the motion, mm. */
+    public function profileAt(float $s): Vector
     {
         return $this->from->edge->curve->pointAt($this->from->isForward ? $s : 1.0 - $s);
     }

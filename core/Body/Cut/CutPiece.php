@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Body\Cut;
+
+use Bowline\Geometry\Vector;
+
+/** A piece of the outline of a cut, from its first point to its last. Millimetres. */
+final readonly class CutPiece
+{
+    /**
+     * @param  'line'|'ellipse'|'points'  $kind  a circle is an ellipse with two equal half axes
+     * @param  non-empty-list<Vector>  $points  along it: exactly on it, and so close that its chords are within 1e-3 mm
+     * @param  Vector|null  $centre  of an ellipse
+     * @param  Vector|null  $major  its longer half axis
+     * @param  Vector|null  $minor  its shorter half axis
+     */
+    private function __construct(
+        public string $kind,
+        public array $points,
+        public ?Vector $centre = null,
+        public ?Vector $major = null,
+        public ?Vector $minor = null,
+    ) {
+    }
+
+    public static function line(Vector $from, Vector $to): self
+    {
+        return new self('line', [$from, $to]);
+    }
+
+    /** @param  non-empty-list<Vector>  $points */
+    public static function ellipse(array $points, Vector $centre, Vector $major, Vector $minor): self
+    {
+        return new self('ellipse', $points, $centre, $major, $minor);
+    }
+
+    /** @param  non-empty-list<Vector>  $points */
+    public static function points(array $points): self
+    {
+        return new self('points', $points);
+    }
+
+    public function isCircle(): bool
+    {
+        return $this->major !== null && $this->minor !== null
+            && abs($this->major->length() - $this->minor->length()) < 1e-9 * $this->major->length();
+    }
+
+    public function from(): Vector
+    {
+        return $this->points[0];
+    }
+
+    public function to(): Vector
+    {
+        return $this->points[count($this->points) - 1];
+    }
+
+    /**
+     * Returns its part of the area of its loop, mm²: ½∮(P − O)×dP along the normal of the plane. Exact for lines and
+     * ellipses; of points by their chords and, for what these cut off, two thirds of what a parabola would add.
+     */
+    public function area(Vector $origin, Vector $normal): float
+    {
+        if ($this->centre !== null && $this->major !== null && $this->minor !== null) {
+            return $this->ellipseArea($origin, $normal, $this->centre, $this->major, $this->minor);
+        }
+        $area = 0.0;
+        for ($i = 1, $count = count($this->points); $i < $count; $i++) {
+            $area += $this->points[$i - 1]->minus($origin)->cross($this->points[$i]->minus($origin))->dot($normal) / 2;
+        }
+
+        return $area;
+    }
+
+    private function ellipseArea(Vector $origin, Vector $normal, Vector $centre, Vector $major, Vector $minor): float
+    {
+        $sweep = 0.0;
+        $last = null;
+        foreach ($this->points as $point) {
+            $way = $point->minus($centre);
+            $angle = atan2($way->dot($minor) / $minor->dot($minor), $way->dot($major) / $major->dot($major));
+            $turn = $last === null ? 0.0 : $angle - $last;
+            $sweep += $turn - 2 * M_PI * round($turn / (2 * M_PI));
+            $last = $angle;
+        }
+        // About the centre ½·ab·Δφ, and what the way from the first point to the last adds about the origin.
+        $about = $major->cross($minor)->dot($normal) * $sweep / 2;
+        $shift = $centre->minus($origin)->cross($this->to()->minus($this->from()))->dot($normal) / 2;
+
+        return $about + $shift;
+    }
+
+    /** Returns how far a point of the plane is from it, mm: of a circle exactly, else from its chords. */
+    public function distanceTo(Vector $point): float
+    {
+        if ($this->isCircle() && $this->centre !== null && $this->major !== null && $this->minor !== null) {
+            $way = $point->minus($this->centre);
+            $angle = static fn (Vector $one, Vector $x, Vector $y): float => atan2($one->dot($y), $one->dot($x));
+            $start = $this->from()->minus($this->centre);
+            $aside = $this->major->cross($this->minor)->unit()->cross($start);
+            $at = $angle($way, $start, $aside);
+            $end = $angle($this->to()->minus($this->centre), $start, $aside);
+            $end = $this->isWhole() ? 2 * M_PI : $end;
+            // Material is to its left: outside pieces go round with the normal, holes against it.
+            $isWith = $angle($this->points[1]->minus($this->centre), $start, $aside) > 0.0;
+            [$at, $end] = $isWith ? [$at, $end] : [-$at, -$end];
+            $turn = static fn (float $one): float => $one - 2 * M_PI * floor($one / (2 * M_PI));
+            if ($this->isWhole() || $turn($at) <= $turn($end)) {
+                return abs($way->length() - $this->major->length());
+            }
+
+            return min($point->distanceTo($this->from()), $point->distanceTo($this->to()));
+        }
+        $least = INF;
+        for ($i = 1, $count = count($this->points); $i < $count; $i++) {
+            $chord = $this->points[$i]->minus($this->points[$i - 1]);
+            $length = $chord->dot($chord);
+            $along = $length > 0.0 ? $point->minus($this->points[$i - 1])->dot($chord) / $length : 0.0;
+            $part = max(0.0, min(1.0, $along));
+            $least = min($least, $this->points[$i - 1]->plus($chord->times($part))->distanceTo($point));
+        }
+
+        return $least;
+    }
+
+    /** Whether it comes back to where it began. */
+    public function isWhole(): bool
+    {
+        return $this->from()->distanceTo($this->to()) < 1e-9;
+    }
+}

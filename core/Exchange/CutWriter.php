@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Exchange;
+
+use Bowline\Body\Cut\CutLoop;
+use Bowline\Body\Cut\CutPiece;
+use Bowline\Body\Cut\PlaneCut;
+use Bowline\Geometry\Vector;
+use Bowline\Job\JobError;
+use Bowline\Solving\SolvedRun;
+
+/** Writes the cut of a plane through the body of a run (job-file.md, `cut`). */
+final class CutWriter
+{
+    /**
+     * @param  string  $pointer  of the run in the job
+     * @param  Vector  $normal  unit
+     * @return array<string, mixed>|null null where the plane does not meet it
+     *
+     * @throws JobError when its body may not be written
+     */
+    public static function write(SolvedRun $solved, string $pointer, Vector $at, Vector $normal): ?array
+    {
+        $loops = [];
+        foreach (Parts::of($solved, $pointer) as $part) {
+            array_push($loops, ...PlaneCut::of($part->solid, $at, $normal));
+        }
+
+        return $loops === [] ? null : [
+            'id' => $solved->laid->run->id,
+            'area' => array_sum(array_map(static fn (CutLoop $loop): float => $loop->area, $loops)),
+            'least_wall' => self::leastWall($loops),
+            'loops' => array_map(static fn (CutLoop $loop): array => [
+                'hole' => $loop->area < 0.0,
+                'area' => abs($loop->area),
+                'pieces' => array_map(self::piece(...), $loop->pieces),
+            ], $loops),
+        ];
+    }
+
+    /**
+     * @param  list<CutLoop>  $loops
+     * @return float|null mm of material between two outlines; null where there is no hole
+     */
+    private static function leastWall(array $loops): ?float
+    {
+        $walls = [];
+        foreach ($loops as $i => $one) {
+            foreach (array_slice($loops, $i + 1) as $other) {
+                if ($one->area < 0.0 || $other->area < 0.0) {
+                    $walls[] = $one->distanceTo($other);
+                }
+            }
+        }
+
+        return $walls === [] ? null : min($walls);
+    }
+
+    /** @return array<string, mixed> */
+    private static function piece(CutPiece $piece): array
+    {
+        $ends = $piece->isWhole() ? [] : [
+            'from' => $piece->from()->withoutNegativeZeros(), 'to' => $piece->to()->withoutNegativeZeros(),
+        ];
+
+        return match (true) {
+            $piece->kind === 'line' => ['kind' => 'line', ...$ends],
+            $piece->centre === null => ['kind' => 'points', 'points' => array_map(
+                static fn (Vector $one): array => $one->withoutNegativeZeros(), $piece->points,
+            )],
+            $piece->isCircle() => [
+                'kind' => $piece->isWhole() ? 'circle' : 'arc', 'centre' => $piece->centre->withoutNegativeZeros(),
+                'radius' => $piece->major?->length(), ...$ends,
+            ],
+            default => [
+                'kind' => $piece->isWhole() ? 'ellipse' : 'elliptical-arc',
+                'centre' => $piece->centre->withoutNegativeZeros(),
+                'major' => $piece->major?->withoutNegativeZeros(),
+                'minor' => $piece->minor?->withoutNegativeZeros(),
+                ...$ends,
+            ],
+        };
+    }
+}

@@ -35,6 +35,15 @@ final readonly class Chord
         return $angle / $this->step($radius);
     }
 
+    /**
+     * Returns the number of pieces of equal width of a curve given on [0, 1] whose second derivative by that parameter
+     * is at most this long, mm.
+     */
+    public function piecesOf(float $secondDerivative): int
+    {
+        return Tolerance::pieces(sqrt($secondDerivative / 8 / $this->tolerance));
+    }
+
     private function step(float $radius): float
     {
         return 2 * acos(max(0.0, 1.0 - $this->tolerance / max($radius, $this->tolerance)));

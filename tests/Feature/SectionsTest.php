@@ -75,3 +75,19 @@ it('has no place for it in the catalogue', function (): void {
     test()->postJson($job.'/catalogue', ['stock' => 't12'])->assertUnprocessable()
         ->assertJsonFragment(['message' => 'the catalogue has round sections alone']);
 });
+
+it('weighs a body with its ends, and says why where it cannot', function (): void {
+    $job = jobWithSection(['shape' => 'round', 'od' => 12, 'wall' => 1.5]);
+    $answer = test()->getJson($job.'/runs/run/mass')->assertOk();
+    Schema::check(json_decode($answer->content()), 'api.json#/$defs/bodyFacts');
+    $length = 250 + 400 - 60 + 15 * M_PI;
+    expect($answer->json('volume'))->toEqualWithDelta(M_PI / 4 * (144 - 81) * $length, 1e-5)
+        ->and($answer->json('contents'))->toEqualWithDelta(M_PI / 4 * 81 * $length, 1e-5)
+        ->and($answer->json('mass'))->toEqualWithDelta(M_PI / 4 * (144 - 81) * $length * 7980e-9, 1e-9)
+        ->and($answer->json('centre'))->toHaveCount(3);
+    test()->getJson($job.'/runs/nothing/mass')->assertNotFound();
+
+    $folded = jobWithSection(['shape' => 'round', 'od' => 12, 'wall' => 1.5], ['stock.radius' => 5]);
+    test()->getJson($folded.'/runs/run/mass')->assertUnprocessable()
+        ->assertJsonPath('message', static fn (string $words): bool => str_contains($words, 'folds over'));
+});

@@ -17,6 +17,7 @@ use Bowline\Exchange\Body\BodyFormats;
 use Bowline\Exchange\CsvTables;
 use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Exchange\JobArchive;
+use Bowline\Exchange\MassWriter;
 use Bowline\Exchange\Parts;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
@@ -135,6 +136,12 @@ final readonly class ExportController
     public function benders(Job $job, string $run): JsonResponse
     {
         return response()->json(BenderWriter::write(...$this->withJob($job, $run)));
+    }
+
+    /** Returns what the body of a run weighs and holds, with its ends. */
+    public function mass(Job $job, string $run): JsonResponse
+    {
+        return response()->json(MassWriter::write($this->solved($job, $run), '/runs/'.$run));
     }
 
     /** Downloads the body of a run in the format of an ending. */

@@ -55,18 +55,25 @@ final readonly class CubicChain
         return $turns;
     }
 
-    /** Returns the number of even pieces of the parameter whose chords are within the tolerance. */
+    /**
+     * Returns the number of even pieces of the parameter whose chords are within the tolerance: a chord over a width w
+     * is at most w² / 8 times the largest second derivative off, and that of a cubic is largest at one of its ends.
+     */
     public function pieces(Chord $chord): int
     {
-        $pieces = 1;
-        foreach ($this->turns() as $i => [$length, $turn]) {
-            if ($turn > 0.0) {
-                $share = $chord->share($length / $turn, $turn) / ($this->knots[$i + 1] - $this->knots[$i]);
-                $pieces = max($pieces, (int) ceil($share));
-            }
+        $largest = 0.0;
+        for ($i = 1, $count = count($this->knots); $i < $count; $i++) {
+            $width = $this->knots[$i] - $this->knots[$i - 1];
+            $mean = $this->points[$i]->minus($this->points[$i - 1])->times(3 / $width);
+            [$first, $last] = [$this->slopes[$i - 1], $this->slopes[$i]];
+            $largest = max(
+                $largest,
+                $mean->minus($first->times(2.0))->minus($last)->times(2 / $width)->length(),
+                $first->plus($last->times(2.0))->minus($mean)->times(2 / $width)->length(),
+            );
         }
 
-        return $pieces;
+        return $chord->piecesOf($largest);
     }
 
     /**

@@ -1,6 +1,7 @@
 import type {
   BegunItem,
   Benders,
+  BodyFacts,
   Catalogue,
   CatalogueReport,
   CatalogueRow,
@@ -133,6 +134,7 @@ export const api = {
   entry: (job: number, entry: Entry) => send<ReadNumber>(`jobs/${job}/entry`, entry),
   lines: (job: number, text: string) => send<Lines>(`jobs/${job}/lines`, { text }),
   benders: (job: number, id: string) => get<Benders>(`${run(job, id)}/benders`),
+  mass: (job: number, id: string) => get<BodyFacts>(`${run(job, id)}/mass`),
   text: async (path: string) => (await ask('GET', path)).text(),
   /** Downloads a file under the name the server gives it; rejects with the reason where it cannot be written. */
   file: async (address: string) => {

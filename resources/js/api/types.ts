@@ -192,6 +192,7 @@ export interface Api {
   comb?: Comb;
   settle?: Settle;
   settling?: Settling;
+  bodyFacts?: BodyFacts;
 }
 /**
  * A new, empty job.
@@ -3530,6 +3531,59 @@ export interface Settling {
   state: "waiting" | "settling" | "stopped" | "failed" | "settled";
   part: number;
   points: Point[];
+}
+/**
+ * What the body of a run weighs and holds, with its ends.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "bodyFacts".
+ */
+export interface BodyFacts {
+  id: string;
+  /**
+   * Of the material, mm³.
+   */
+  volume: number;
+  /**
+   * Of outside, bore and ends, mm².
+   */
+  surface: number;
+  /**
+   * Of gravity, mm; null of a run without length.
+   */
+  centre: number[] | null;
+  /**
+   * kg
+   */
+  mass: number;
+  /**
+   * Of the bore, mm³.
+   */
+  contents: number;
+  spools: SpoolFacts[];
+}
+export interface SpoolFacts {
+  mark: string;
+  /**
+   * Of the material, mm³.
+   */
+  volume: number;
+  /**
+   * Of outside, bore and ends, mm².
+   */
+  surface: number;
+  /**
+   * Of gravity, mm; null of a run without length.
+   */
+  centre: number[] | null;
+  /**
+   * kg
+   */
+  mass: number;
+  /**
+   * Of the bore, mm³.
+   */
+  contents: number;
 }
 /**
  * What a new item of a job is to begin as.

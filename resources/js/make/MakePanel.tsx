@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { api, files } from '../api/client';
-import { show } from '../job/format';
 import { statusWord } from '../job/Mark';
 import { NameField } from '../job/NameField';
 import { useWorkbench } from '../job/store';
@@ -12,6 +11,7 @@ import { BenderVerdicts } from './BenderVerdicts';
 import { BendMarks } from './BendMarks';
 import { BendTable } from './BendTable';
 import { BodyFiles } from './BodyFiles';
+import { BodyWeight } from './BodyWeight';
 import { VertexTable } from './VertexTable';
 
 /** The downloads: tables and body of the selected run, bodies and file of the job. */
@@ -83,9 +83,7 @@ export function MakePanel() {
             </Row>
           </Section>
           <Section title="Body">
-            <p className="mb-1">
-              {show(solved.body.mass, 3)} kg, {show(solved.body.volume / 1000, 1)} cm³ of material without flanges.
-            </p>
+            <BodyWeight run={run} />
             <BodyFiles job={state.id} run={run.id} />
             <div className="made-list">
               <Button href={files.centreline(state.id, run.id)} download>

@@ -26,10 +26,10 @@ export function BodyWeight({ run }: { run: Run }) {
       <Row label="Mass">
         <span className="figure">{show(mass, 3)} kg</span>
       </Row>
-      <Row label="Material">
+      <Row label="Volume of material">
         <span className="figure">{show(volume / 1e3, 1)} cm³</span>
       </Row>
-      <Row label="Surface, inside too">
+      <Row label="Surface, in and out">
         <span className="figure">{show(surface / 1e6, 4)} m²</span>
       </Row>
       <Row label="Contents">

@@ -75,6 +75,7 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::post('jobs/{job}/preview/place', [PreviewController::class, 'place']);
     Route::get('jobs/{job}/centrelines.dxf', [ExportController::class, 'centrelines']);
     Route::get('jobs/{job}/runs/{run}/centreline.dxf', [ExportController::class, 'centreline']);
+    Route::get('jobs/{job}/mass', [ExportController::class, 'jobMass']);
     Route::get('jobs/{job}/bodies.{format}', [ExportController::class, 'bodies']);
     Route::get('jobs/{job}/runs/{run}/bends.csv', [ExportController::class, 'bends']);
     Route::get('jobs/{job}/runs/{run}/vertices.csv', [ExportController::class, 'vertices']);

@@ -7,11 +7,16 @@ namespace Bowline\Exchange;
 use Bowline\Body\Boundary\Solid;
 use Bowline\Body\MassProperties;
 use Bowline\Body\RunBody;
+use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Routing\LaidRun;
 use Bowline\Solving\SolvedRun;
 
-/** Writes what the body of a run weighs and holds (job-file.md, `mass`): mm³, mm², mm and kg. */
+/**
+ * Writes what the body of a run weighs and holds (job-file.md, `mass`): mm³, mm², mm and kg.
+ *
+ * @phpstan-type Facts array{volume: float, surface: float, centre: list<float>|null, mass: float, contents: float}
+ */
 final class MassWriter
 {
     /** Millimetres cubed of a cubic metre. */
@@ -19,7 +24,10 @@ final class MassWriter
 
     /**
      * @param  string  $pointer  of the run in the job
-     * @return array<string, mixed>
+     * @return array{
+     *     id: string, volume: float, surface: float, centre: list<float>|null, mass: float, contents: float,
+     *     spools: list<array<string, mixed>>,
+     * }
      *
      * @throws JobError when its body may not be written
      */
@@ -44,7 +52,40 @@ final class MassWriter
         return ['id' => $id, ...$facts, 'spools' => [['mark' => $id.'-1', ...$facts]]];
     }
 
-    /** @return array<string, mixed> */
+    /**
+     * Returns the sums over runs, and the centre of gravity of them all, which weighs each by its mass.
+     *
+     * @param  iterable<string, SolvedRun>  $runs  by the pointer of each in the job
+     * @return Facts
+     *
+     * @throws JobError when the body of one of them may not be written
+     */
+    public static function total(iterable $runs): array
+    {
+        $volume = $surface = $mass = $contents = 0.0;
+        $moment = Vector::zero();
+        foreach ($runs as $pointer => $solved) {
+            $facts = self::write($solved, $pointer);
+            if ($facts['centre'] === null) {
+                continue;
+            }
+            $volume += $facts['volume'];
+            $surface += $facts['surface'];
+            $mass += $facts['mass'];
+            $contents += $facts['contents'];
+            $moment = $moment->plus((new Vector(...$facts['centre']))->times($facts['mass']));
+        }
+
+        return [
+            'volume' => $volume,
+            'surface' => $surface,
+            'centre' => $mass > 0.0 ? $moment->times(1.0 / $mass)->withoutNegativeZeros() : null,
+            'mass' => $mass,
+            'contents' => $contents,
+        ];
+    }
+
+    /** @return Facts */
     private static function facts(MassProperties $properties, float $contents, LaidRun $laid): array
     {
         return [

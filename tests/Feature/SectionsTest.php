@@ -91,3 +91,29 @@ it('weighs a body with its ends, and says why where it cannot', function (): voi
     test()->getJson($folded.'/runs/run/mass')->assertUnprocessable()
         ->assertJsonPath('message', static fn (string $words): bool => str_contains($words, 'folds over'));
 });
+
+it('weighs a whole job, its centre of gravity where the heavier run is', function (): void {
+    $file = Jobs::file([], ['at' => [0, 0, 1050]], ['section' => ['shape' => 'round', 'od' => 12]]);
+    $file->stock[] = (object) [
+        ...get_object_vars($file->stock[0]), 'id' => 'heavy', 'density' => 3 * 7980,
+        'section' => ['shape' => 'round', 'od' => 12, 'wall' => 1],
+    ];
+    $file->runs[] = [
+        'id' => 'aside', 'stock' => 'heavy', 'route' => ['kind' => 'corners', 'stops' => []],
+        'from' => ['at' => [100, 0, 0]], 'to' => ['at' => [100, 0, 500]],
+    ];
+    $job = opened(json_encode($file, JSON_THROW_ON_ERROR));
+    $answer = test()->getJson($job.'/mass')->assertOk();
+    Schema::check(json_decode($answer->content()), 'api.json#/$defs/jobFacts');
+    // A rod of 12 mm from z = 50 to 1050, and a tube 12 × 1 of 500 mm with three times the density.
+    [$rod, $tube, $bore] = [M_PI * 36, M_PI * (36 - 25), M_PI * 25];
+    [$first, $second] = [$rod * 1000 * 7980e-9, $tube * 500 * 3 * 7980e-9];
+    expect($answer->json('volume'))->toEqualWithDelta($rod * 1000 + $tube * 500, 1e-4)
+        ->and($answer->json('surface'))->toEqualWithDelta(
+            M_PI * 12 * 1000 + 2 * $rod + M_PI * 22 * 500 + 2 * $tube, 1e-5,
+        )
+        ->and($answer->json('contents'))->toEqualWithDelta($bore * 500, 1e-5)
+        ->and($answer->json('mass'))->toEqualWithDelta($first + $second, 1e-9)
+        ->and($answer->json('centre.0'))->toEqualWithDelta(100 * $second / ($first + $second), 1e-9)
+        ->and($answer->json('centre.2'))->toEqualWithDelta((550 * $first + 250 * $second) / ($first + $second), 1e-7);
+});

@@ -54,3 +54,17 @@ test('makes a tube square, keeps it upright along a bent path, and gives it an o
   await page.keyboard.press('Control+z');
   await expect(card.getByLabel('Outside, point 2 x')).toHaveValue('10');
 });
+
+test('says what a run weighs and holds, and what all runs do', async ({ page }) => {
+  await openJob(page, { ...BARE, runs: [GOALPOST, { ...GOALPOST, id: 'twin', name: 'Twin' }] }, 'make');
+  await locker(page, 'Feed').click();
+  // 480 mm straight and half a turn at R 30 of 12 × 1.5: 28.4 cm³ at 7850 kg/m³, and 36.5 cm³ within.
+  const body = page.getByRole('region', { name: 'Body', exact: true });
+  await expect(body).toContainText('0.223 kg');
+  await expect(body).toContainText('28.4 cm³');
+  await expect(body).toContainText('0.037 l');
+  const all = page.getByRole('region', { name: 'The whole job', exact: true });
+  await all.getByRole('button', { name: 'Weigh all runs' }).click();
+  await expect(all).toContainText('0.446 kg');
+  await expect(all).toContainText('56.8 cm³');
+});

@@ -144,6 +144,18 @@ final readonly class ExportController
         return response()->json(MassWriter::write($this->solved($job, $run), '/runs/'.$run));
     }
 
+    /** Returns what the bodies of all runs weigh and hold together. */
+    public function jobMass(Job $job): JsonResponse
+    {
+        $runs = (function () use ($job): Generator {
+            foreach ($this->solvedRuns($job) as $id => $solved) {
+                yield '/runs/'.$id => $solved;
+            }
+        })();
+
+        return response()->json(MassWriter::total($runs));
+    }
+
     /** Downloads the body of a run in the format of an ending. */
     public function body(Job $job, string $run, string $format): Response
     {
@@ -162,11 +174,9 @@ final readonly class ExportController
     public function bodies(Job $job, string $format): Response
     {
         $writer = BodyFormats::find($format) ?? throw new NotFoundHttpException;
-        $core = CoreJob::read($this->files->file($job));
-        $solver = new Solver($core);
-        $parts = (static function () use ($job, $core, $solver): Generator {
-            foreach ($core->runs as $run) {
-                foreach (Parts::of($solver->preview(SettledShape::of($job, $run)), '/runs/'.$run->id) as $part) {
+        $parts = (function () use ($job): Generator {
+            foreach ($this->solvedRuns($job) as $id => $solved) {
+                foreach (Parts::of($solved, '/runs/'.$id) as $part) {
                     yield $part;
                 }
             }
@@ -175,6 +185,16 @@ final readonly class ExportController
         return self::download(
             $writer::write($job->name, $parts, RunBody::CHORD), $writer::mediaType(), $job->name, $format,
         );
+    }
+
+    /** @return Generator<string, SolvedRun> by id, one solved after another */
+    private function solvedRuns(Job $job): Generator
+    {
+        $core = CoreJob::read($this->files->file($job));
+        $solver = new Solver($core);
+        foreach ($core->runs as $run) {
+            yield $run->id => $solver->preview(SettledShape::of($job, $run));
+        }
     }
 
     /** @return array{CoreJob, LaidRun} */

@@ -10,6 +10,7 @@ import type {
   Entry,
   Fitting,
   JobChange,
+  JobFacts,
   JobList,
   JobState,
   Joined,
@@ -135,6 +136,7 @@ export const api = {
   lines: (job: number, text: string) => send<Lines>(`jobs/${job}/lines`, { text }),
   benders: (job: number, id: string) => get<Benders>(`${run(job, id)}/benders`),
   mass: (job: number, id: string) => get<BodyFacts>(`${run(job, id)}/mass`),
+  jobMass: (job: number) => get<JobFacts>(`jobs/${job}/mass`),
   text: async (path: string) => (await ask('GET', path)).text(),
   /** Downloads a file under the name the server gives it; rejects with the reason where it cannot be written. */
   file: async (address: string) => {

@@ -193,6 +193,7 @@ export interface Api {
   settle?: Settle;
   settling?: Settling;
   bodyFacts?: BodyFacts;
+  jobFacts?: JobFacts;
 }
 /**
  * A new, empty job.
@@ -3582,6 +3583,34 @@ export interface SpoolFacts {
   mass: number;
   /**
    * Of the bore, mm³.
+   */
+  contents: number;
+}
+/**
+ * What the bodies of all runs of a job weigh and hold together, with their ends.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "jobFacts".
+ */
+export interface JobFacts {
+  /**
+   * Of the material, mm³.
+   */
+  volume: number;
+  /**
+   * Of outsides, bores and ends, mm².
+   */
+  surface: number;
+  /**
+   * Of gravity, mm; null where nothing weighs anything.
+   */
+  centre: number[] | null;
+  /**
+   * kg
+   */
+  mass: number;
+  /**
+   * Of the bores, mm³.
    */
   contents: number;
 }

@@ -1,24 +1,46 @@
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { api } from '../api/client';
-import type { Run } from '../api/types';
+import type { JobFacts, Run } from '../api/types';
 import { length, show } from '../job/format';
 import { useJob } from '../job/useJob';
+import { Button } from '../ui/Button';
 import { Row } from '../ui/Section';
 
 /** What the body of a run weighs and holds, with its flanges and plugs. */
 export function BodyWeight({ run }: { run: Run }) {
   const { state } = useJob();
+  return <Weight of={run.id} ask={() => api.mass(state.id, run.id)} />;
+}
+
+/** What the bodies of all runs weigh and hold together, asked for by a button, as it takes a while in a large job. */
+export function JobWeight() {
+  const { state } = useJob();
+  const [isAsked, setAsked] = useState(false);
+  if (!isAsked) {
+    return (
+      <div className="made-list">
+        <Button onClick={() => setAsked(true)}>Weigh all runs</Button>
+      </div>
+    );
+  }
+  return <Weight of={null} ask={() => api.jobMass(state.id)} />;
+}
+
+function Weight({ of, ask }: { of: string | null; ask: () => Promise<JobFacts> }) {
+  const { state } = useJob();
   const facts = useQuery({
-    queryKey: ['mass', state.id, run.id, state.revision],
-    queryFn: () => api.mass(state.id, run.id),
-    placeholderData: (before) => before,
+    queryKey: ['mass', state.id, of, state.revision],
+    queryFn: ask,
+    // While it is weighed again after a change, what it was; never that of another run.
+    placeholderData: (before, query) => (query?.queryKey[2] === of ? before : undefined),
     retry: false,
   });
   if (facts.isError) {
     return <p className="text-danger">{facts.error.message}</p>;
   }
   if (facts.data === undefined) {
-    return <p className="quiet">Weighing it…</p>;
+    return <p className="quiet">Weighing…</p>;
   }
   const { mass, volume, surface, contents, centre } = facts.data;
   return (

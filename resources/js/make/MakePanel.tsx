@@ -11,7 +11,7 @@ import { BenderVerdicts } from './BenderVerdicts';
 import { BendMarks } from './BendMarks';
 import { BendTable } from './BendTable';
 import { BodyFiles } from './BodyFiles';
-import { BodyWeight } from './BodyWeight';
+import { BodyWeight, JobWeight } from './BodyWeight';
 import { VertexTable } from './VertexTable';
 
 /** The downloads: tables and body of the selected run, bodies and file of the job. */
@@ -94,6 +94,7 @@ export function MakePanel() {
         </>
       )}
       <Section title="The whole job">
+        <JobWeight />
         <BodyFiles job={state.id} />
         <div className="made-list">
           <Button href={files.centrelines(state.id)} download>

@@ -55,3 +55,13 @@ it('has one piece of what is straight', function (): void {
     expect((new Chord(0.05))->piecesOf(0.0))->toBe(1)
         ->and((new Chord(0.05))->pieces(30.0, 0.0))->toBe(1);
 });
+
+it('is finer for what is wider, turns farther, or is asked for more closely', function (): void {
+    $pieces = static fn (float $tolerance, float $radius, float $angle): int => (new Chord($tolerance))
+        ->pieces($radius, $angle);
+    $plain = $pieces(0.05, 90.0, 1.0);
+    expect($pieces(0.05, 360.0, 1.0))->toBe(2 * $plain)
+        ->and($pieces(0.05, 90.0, 2.0))->toBe(2 * $plain)
+        // A quarter of the tolerance wants half the width.
+        ->and($pieces(0.0125, 90.0, 1.0))->toBe(2 * $plain);
+});

@@ -162,6 +162,8 @@ test('adds, copies, renames, moves and deletes what stands around', async ({ pag
 });
 
 test('has nothing for axe to find, on any stage, page or dialog', async ({ page }) => {
+  // It goes through everything there is: a minute on a busy machine.
+  test.slow();
   const check = async (where: string) => {
     const { violations } = await new AxeBuilder({ page })
       .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])

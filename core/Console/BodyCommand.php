@@ -41,8 +41,7 @@ abstract class BodyCommand implements Command
         $chord = self::chord($input);
         $parts = /** @return Generator<Part> */ static function () use ($input, $solved): Generator {
             foreach ($solved as $run) {
-                $number = array_search($run->laid->run->id, array_keys($input->job->runs), true);
-                foreach (Parts::of($run, '/runs/'.$number) as $part) {
+                foreach (Parts::of($run, $input->pointerTo($run)) as $part) {
                     yield $part;
                 }
             }

@@ -57,6 +57,12 @@ final readonly class Input
         return $this->option('run') === null ? $solver->all() : [$solver->run($this->run())];
     }
 
+    /** Returns the JSON pointer of a run in the job. */
+    public function pointerTo(SolvedRun $solved): string
+    {
+        return '/runs/'.array_search($solved->laid->run->id, array_keys($this->job->runs), true);
+    }
+
     /**
      * Returns the run named by --run, or the only one, solved.
      *

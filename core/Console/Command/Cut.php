@@ -41,11 +41,9 @@ final class Cut implements Command
             throw JobError::at('', '--normal has no direction');
         }
         $solved = $input->solved();
-        $runs = array_keys($input->job->runs);
         $written = [];
         foreach ($solved as $run) {
-            $pointer = '/runs/'.array_search($run->laid->run->id, $runs, true);
-            $cut = CutWriter::write($run, $pointer, $at, $normal->unit());
+            $cut = CutWriter::write($run, $input->pointerTo($run), $at, $normal->unit());
             if ($cut !== null) {
                 $written[] = $cut;
             }

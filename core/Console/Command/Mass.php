@@ -9,6 +9,7 @@ use Bowline\Console\Input;
 use Bowline\Console\Option;
 use Bowline\Console\Outcome;
 use Bowline\Exchange\MassWriter;
+use Bowline\Solving\SolvedRun;
 
 final class Mass implements Command
 {
@@ -30,9 +31,8 @@ final class Mass implements Command
     public function run(Input $input): Outcome
     {
         $solved = $input->solved();
-        $runs = array_keys($input->job->runs);
         $written = array_map(
-            static fn ($run): array => MassWriter::write($run, '/runs/'.array_search($run->laid->run->id, $runs, true)),
+            static fn (SolvedRun $run): array => MassWriter::write($run, $input->pointerTo($run)),
             $solved,
         );
 

@@ -39,7 +39,7 @@ final readonly class Chord
      * Returns the number of pieces of equal width of a curve given on [0, 1] whose second derivative by that parameter
      * is at most this long, mm.
      */
-    public function piecesOf(float $secondDerivative): int
+    public function piecesOfCurve(float $secondDerivative): int
     {
         return Tolerance::pieces(sqrt($secondDerivative / 8 / $this->tolerance));
     }

@@ -73,7 +73,7 @@ final readonly class CubicChain
             );
         }
 
-        return $chord->piecesOf($largest);
+        return $chord->piecesOfCurve($largest);
     }
 
     /**

@@ -43,7 +43,7 @@ it('adds up shares of arcs of different radii to what each would have', function
 
 it('divides a curve by its second derivative, exactly so a parabola', function (float $tolerance, float $bend): void {
     // y = ½ b t² on [0, 1]: the chord over a width w is b w² / 8 off in its middle, wherever it is.
-    $pieces = (new Chord($tolerance))->piecesOf($bend);
+    $pieces = (new Chord($tolerance))->piecesOfCurve($bend);
     $off = static fn (int $count): float => $bend / $count ** 2 / 8;
     expect($off($pieces))->toBeLessThanOrEqual($tolerance * (1 + 1e-9));
     if ($pieces > 1) {
@@ -52,7 +52,7 @@ it('divides a curve by its second derivative, exactly so a parabola', function (
 })->with([0.5, 0.05, 0.001])->with([0.3, 40.0, 9000.0]);
 
 it('has one piece of what is straight', function (): void {
-    expect((new Chord(0.05))->piecesOf(0.0))->toBe(1)
+    expect((new Chord(0.05))->piecesOfCurve(0.0))->toBe(1)
         ->and((new Chord(0.05))->pieces(30.0, 0.0))->toBe(1);
 });
 

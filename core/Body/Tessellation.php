@@ -42,35 +42,26 @@ final class Tessellation
 
     private readonly Chord $acrossTolerance;
 
-    private function __construct(Solid $solid, float $chord)
+    private function __construct(private readonly Solid $solid, float $chord)
     {
-        $points = [];
-        foreach ($solid->faces() as $face) {
-            if ($face->patch !== null) {
-                $id = spl_object_id($face->patch->motion);
-                $points[$id] ??= [$face->patch->motion, []];
-                array_push($points[$id][1], ...$face->patch->from->edge->curve->hull());
-            }
+        // A facet of what is round across and along stands off by the sum of both chords.
+        $isRoundAlong = false;
+        foreach ($solid->motions() as $id => [$motion, $hull]) {
+            $isRoundAlong = $isRoundAlong || ! $motion->isStraight();
+            $this->divisions[$id] = $motion->divisions(new Chord($chord / 2), $hull);
         }
-        // What is round both ways stands off by the sum of both.
-        $isRoundAlong = array_filter($points, static fn (array $one): bool => count($one[0]->divisions(
-            new Chord($chord), $one[1],
-        )) > 2) !== [];
         $this->acrossTolerance = new Chord($isRoundAlong ? $chord / 2 : $chord);
-        foreach ($points as $id => [$motion, $swept]) {
-            $this->divisions[$id] = $motion->divisions(new Chord($chord / 2), $swept);
-        }
     }
 
     /**
      * @param  float  $chord  mm
      *
-     * @throws JobError where that asks for more triangles than are allowed
+     * @throws JobError where that asks for more triangles than are allowed, or a flat face has none that cover it
      */
     public static function of(Solid $solid, float $chord): Mesh
     {
         $made = new self($solid, $chord);
-        $made->refuseTooMany($solid, $chord);
+        $made->refuseTooMany($chord);
         foreach ($solid->faces() as $face) {
             $face->patch === null ? $made->addFlat($face) : $made->addPatch($face->patch);
         }
@@ -79,10 +70,10 @@ final class Tessellation
     }
 
     /** @throws JobError */
-    private function refuseTooMany(Solid $solid, float $chord): void
+    private function refuseTooMany(float $chord): void
     {
         $count = 0.0;
-        foreach ($solid->faces() as $face) {
+        foreach ($this->solid->faces() as $face) {
             if ($face->patch !== null) {
                 $count += (count($this->divisions[spl_object_id($face->patch->motion)]) - 1.0)
                     * $face->patch->from->edge->curve->pieces($this->acrossTolerance);
@@ -91,7 +82,7 @@ final class Tessellation
         if ($count > self::MOST_VERTICES) {
             throw JobError::at('', sprintf(
                 'the body of %s would have about %s triangles, and %s are allowed: ask for a coarser chord than %s mm',
-                $solid->name,
+                $this->solid->name,
                 number_format(2.0 * $count),
                 number_format(2.0 * self::MOST_VERTICES),
                 Words::number($chord, 4),
@@ -135,6 +126,7 @@ final class Tessellation
         }
     }
 
+    /** @throws JobError */
     private function addFlat(Face $face): void
     {
         $at = $face->loops[0][0]->start()->at;
@@ -152,7 +144,12 @@ final class Tessellation
             }
             $loops[] = $flat;
         }
-        foreach (FlatTriangulation::of($loops) as [$a, $b, $c]) {
+        $triangles = FlatTriangulation::of($loops);
+        // A loop of n corners has n − 2 triangles, and n + 2 more where it is a hole.
+        if (count($triangles) !== count($numbers) + 2 * count($loops) - 4) {
+            throw JobError::at('', sprintf('an end of the body of %s does not close', $this->solid->name));
+        }
+        foreach ($triangles as [$a, $b, $c]) {
             $this->triangles[] = [$numbers[$a], $numbers[$b], $numbers[$c]];
         }
     }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Bowline\Body\Boundary;
 
+use Bowline\Body\Motion\Motion;
+use Bowline\Geometry\Vector;
+
 /** A solid within closed shells of faces: one round it, and one round each void in it. */
 final readonly class Solid
 {
@@ -20,6 +23,26 @@ final readonly class Solid
     public function faces(): array
     {
         return array_merge(...$this->shells);
+    }
+
+    /**
+     * Returns the motions by which its swept faces are made, by their object ids, each with points within whose hull
+     * everything lies that it carries.
+     *
+     * @return array<int, array{Motion, list<Vector>}>
+     */
+    public function motions(): array
+    {
+        $motions = [];
+        foreach ($this->faces() as $face) {
+            if ($face->patch !== null) {
+                $id = spl_object_id($face->patch->motion);
+                $motions[$id] ??= [$face->patch->motion, []];
+                array_push($motions[$id][1], ...$face->patch->from->edge->curve->hull());
+            }
+        }
+
+        return $motions;
     }
 
     /**

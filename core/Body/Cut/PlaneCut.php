@@ -62,15 +62,7 @@ final class PlaneCut implements SurfaceVisitor
         private readonly Vector $normal,
     ) {
         $this->points = [$at];
-        $hulls = [];
-        foreach ($solid->faces() as $face) {
-            if ($face->patch !== null) {
-                $id = spl_object_id($face->patch->motion);
-                $hulls[$id] ??= [$face->patch->motion, []];
-                array_push($hulls[$id][1], ...$face->patch->from->edge->curve->hull());
-            }
-        }
-        foreach ($hulls as $id => [$motion, $hull]) {
+        foreach ($solid->motions() as $id => [$motion, $hull]) {
             $this->divisions[$id] = $motion->divisions(new Chord(self::CHORD), $hull);
         }
     }
@@ -414,7 +406,7 @@ final class PlaneCut implements SurfaceVisitor
     }
 
     /**
-     * Joins what lies on one face, or on faces of one cylinder after another, into one piece.
+     * Joins the segments that lie on one face one after another into one piece.
      *
      * @param  non-empty-list<CutSegment>  $loop
      * @return non-empty-list<CutPiece>

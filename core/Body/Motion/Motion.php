@@ -40,6 +40,9 @@ interface Motion
      */
     public function divisions(Chord $chord, array $points): array;
 
+    /** Whether every point goes along a straight line. */
+    public function isStraight(): bool;
+
     /** Returns the frame at the end. */
     public function frameOf(Frame $start): Frame;
 

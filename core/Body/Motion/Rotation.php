@@ -79,6 +79,11 @@ final readonly class Rotation implements CurveVisitor, Motion
         return array_map(static fn (int $i): float => $i / $pieces, range(0, $pieces));
     }
 
+    public function isStraight(): bool
+    {
+        return false;
+    }
+
     public function frameOf(Frame $start): Frame
     {
         return $start->turned($this->placeAt(1.0)->point($start->at), $this->axis, $this->angle);

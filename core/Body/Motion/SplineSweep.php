@@ -232,6 +232,11 @@ final readonly class SplineSweep implements CurveVisitor, Motion
         return [...$divisions, 1.0];
     }
 
+    public function isStraight(): bool
+    {
+        return false;
+    }
+
     public function frameOf(Frame $start): Frame
     {
         return $this->end;

@@ -54,6 +54,11 @@ final readonly class Translation implements CurveVisitor, Motion
         return [0.0, 1.0];
     }
 
+    public function isStraight(): bool
+    {
+        return true;
+    }
+
     public function frameOf(Frame $start): Frame
     {
         return $start->movedTo($start->at->plus($this->by));

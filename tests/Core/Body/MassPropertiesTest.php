@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Bowline\Body\Boundary\Solid;
 use Bowline\Body\Frame;
 use Bowline\Body\MassProperties;
+use Bowline\Body\Mesh;
 use Bowline\Body\Motion\Motion;
 use Bowline\Body\Motion\Rotation;
 use Bowline\Body\Motion\SplineSweep;
@@ -12,10 +13,12 @@ use Bowline\Body\Motion\Translation;
 use Bowline\Body\Profile;
 use Bowline\Body\RunBody;
 use Bowline\Body\SolidBuilder;
+use Bowline\Body\Tessellation;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Outline;
 use Bowline\Geometry\OutlinePiece;
 use Bowline\Geometry\Vector;
+use Bowline\Job\JobError;
 use Tests\Jobs;
 
 /*
@@ -208,5 +211,9 @@ it('says when it is not closed', function (): void {
     expect((new Solid('open', [$builder->faces()]))->isClosed())->toBeFalse();
     // A loop that runs the wrong way round does not close it either.
     $builder->flat($frame, [$last->reversed()]);
-    expect((new Solid('inside out', [$builder->faces()]))->isClosed())->toBeFalse();
+    $insideOut = new Solid('inside out', [$builder->faces()]);
+    expect($insideOut->isClosed())->toBeFalse()
+        // No triangles cover a face that is inside out: it is refused, not left out.
+        ->and(static fn (): Mesh => Tessellation::of($insideOut, 0.1))
+        ->toThrow(JobError::class, 'an end of the body of inside out does not close');
 });

@@ -7,6 +7,7 @@ use Bowline\Body\RunBody;
 use Bowline\Exchange\Body\StlWriter;
 use Bowline\Exchange\Part;
 use Bowline\Exchange\Parts;
+use Bowline\Geometry\Arc;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Tests\Jobs;
@@ -271,3 +272,26 @@ it('stands no facet off the true surface by more than its chord', function (floa
     }
     expect($worst)->toBeLessThan($chord + 1e-3);
 })->with([0.5, 0.1, 0.02]);
+
+it('stands no facet off a bend by more than its chord, however slight', function (float $degrees, float $chord): void {
+    $slope = tan(deg2rad($degrees));
+    $laid = Jobs::laid(Jobs::file([['at' => [0, 0, 300]]], ['at' => [250 * $slope, 0, 550]]));
+    $bend = array_values(array_filter($laid->path->segments, static fn ($one): bool => $one instanceof Arc))[0];
+    // A point of the torus is 6 from the circle of R 30 in the plane of the bend.
+    $off = static function (Vector $at) use ($bend): float {
+        $way = $at->minus($bend->centre);
+        $height = $way->dot($bend->normal);
+
+        return abs(hypot($way->minus($bend->normal->times($height))->length() - 30, $height) - 6);
+    };
+    $mesh = RunBody::of($laid)->mesh($chord);
+    $worst = 0.0;
+    foreach ($mesh->triangles as $triangle) {
+        $corners = array_map(static fn (int $number): Vector => $mesh->vertices[$number], $triangle);
+        $isOfBend = array_filter($corners, static fn (Vector $at): bool => $off($at) > 1e-6) === [];
+        foreach ($isOfBend ? [[0, 1], [1, 2], [2, 0]] : [] as [$a, $b]) {
+            $worst = max($worst, $off($corners[$a]->plus($corners[$b])->times(0.5)));
+        }
+    }
+    expect($worst)->toBeLessThanOrEqual($chord * (1 + 1e-9))->toBeGreaterThan($chord / 8);
+})->with([[13.0, 0.5], [8.0, 0.2], [5.0, 0.1], [60.0, 0.1]]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Curves;
 
+use Bowline\Geometry\Bisection;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Segment;
@@ -137,13 +138,9 @@ final class Winding
             }
             $this->frames[$piece] = $frames;
         }
-        [$low, $high] = [0, count($curve->along) - 1];
-        while ($high - $low > 1) {
-            $middle = intdiv($low + $high, 2);
-            [$low, $high] = $curve->along[$middle] <= $along ? [$middle, $high] : [$low, $middle];
-        }
+        $point = Bisection::piece($curve->along, $along);
 
-        return $this->frames[$piece][$low]->transported($curve->directions[$low], $curve->directionAt($along));
+        return $this->frames[$piece][$point]->transported($curve->directions[$point], $curve->directionAt($along));
     }
 
     /**

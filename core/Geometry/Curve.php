@@ -270,16 +270,7 @@ final readonly class Curve implements Segment
     /** @return array{int, float} the piece between two points, and how far into it */
     private function place(float $along): array
     {
-        $low = 0;
-        $high = count($this->along) - 1;
-        while ($high - $low > 1) {
-            $middle = intdiv($low + $high, 2);
-            if ($this->along[$middle] <= $along) {
-                $low = $middle;
-            } else {
-                $high = $middle;
-            }
-        }
+        $low = Bisection::piece($this->along, $along);
         $span = $this->along[$low + 1] - $this->along[$low];
 
         return [$low, $span > 0.0 ? min(1.0, max(0.0, ($along - $this->along[$low]) / $span)) : 0.0];

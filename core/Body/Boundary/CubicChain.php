@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Body\Boundary;
 
+use Bowline\Geometry\Bisection;
 use Bowline\Geometry\Chord;
 use Bowline\Geometry\Vector;
 
@@ -99,16 +100,7 @@ final readonly class CubicChain
     /** @return array{int, float, float} piece, parameter in it from 0 to 1, and its width */
     private function place(float $t): array
     {
-        $low = 0;
-        $high = count($this->knots) - 1;
-        while ($high - $low > 1) {
-            $middle = intdiv($low + $high, 2);
-            if ($this->knots[$middle] <= $t) {
-                $low = $middle;
-            } else {
-                $high = $middle;
-            }
-        }
+        $low = Bisection::piece($this->knots, $t);
         $width = $this->knots[$low + 1] - $this->knots[$low];
 
         return [$low, ($t - $this->knots[$low]) / $width, $width];

@@ -120,7 +120,7 @@ final readonly class RunBody
     }
 
     /**
-     * @return list<array{Frame, Motion\Motion, float|null}> none where the run has no length
+     * @return list<Stretch> none where the run has no length
      *
      * @throws JobError where it folds over
      */
@@ -138,7 +138,7 @@ final readonly class RunBody
     }
 
     /**
-     * @param  non-empty-list<array{Frame, Motion\Motion, float|null}>  $stretches
+     * @param  non-empty-list<Stretch>  $stretches
      * @return array{EndClosure, EndClosure}
      */
     private function ends(array $stretches): array
@@ -152,14 +152,12 @@ final readonly class RunBody
     }
 
     /**
-     * @param  non-empty-list<array{Frame, Motion\Motion, float|null}>  $stretches
+     * @param  non-empty-list<Stretch>  $stretches
      * @return array{Frame, Frame} at both ends, looking away from the run
      */
     private static function facing(array $stretches): array
     {
-        [$frame, $motion] = $stretches[count($stretches) - 1];
-
-        return [$stretches[0][0]->facingBack(), $motion->frameOf($frame)];
+        return [$stretches[0]->start->facingBack(), $stretches[count($stretches) - 1]->end()];
     }
 
     /**
@@ -182,11 +180,11 @@ final readonly class RunBody
     /**
      * Returns how much of the straight at an end its finish may take up, mm.
      *
-     * @param  list<array{Frame, Motion\Motion, float|null}>  $stretches
+     * @param  non-empty-list<Stretch>  $stretches
      */
     private static function room(array $stretches, int $index): float
     {
-        $straight = $stretches[$index][2] ?? 0.0;
+        $straight = $stretches[$index]->straight ?? 0.0;
 
         return self::MOST_OF_STRAIGHT * (count($stretches) === 1 ? $straight / 2 : $straight);
     }
@@ -194,7 +192,7 @@ final readonly class RunBody
     /**
      * Adds the wall of one outline.
      *
-     * @param  list<array{Frame, Motion\Motion, float|null}>  $stretches
+     * @param  non-empty-list<Stretch>  $stretches
      * @param  float  $fromTrim  how far from the start of the path it begins, mm
      * @param  float  $toTrim  how far from its end it ends, mm
      * @return array{Profile, Profile} its first and last loop
@@ -206,15 +204,17 @@ final readonly class RunBody
         float $fromTrim,
         float $toTrim,
     ): array {
-        $frame = $stretches[0][0];
+        $frame = $stretches[0]->start;
         $first = $profile = Profile::of(
             $outline, $frame->movedTo($frame->at->plus($frame->along->times($fromTrim))),
         );
-        foreach ($stretches as $i => [$at, $motion, $length]) {
+        foreach ($stretches as $i => $stretch) {
             $trim = ($i === 0 ? $fromTrim : 0.0) + ($i === count($stretches) - 1 ? $toTrim : 0.0);
             $profile = $builder->sweep(
                 $profile,
-                $trim > 0.0 && $length !== null ? new Translation($at->along->times($length - $trim)) : $motion,
+                $trim > 0.0 && $stretch->straight !== null
+                    ? new Translation($stretch->start->along->times($stretch->straight - $trim))
+                    : $stretch->motion,
             );
         }
 

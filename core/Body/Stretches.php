@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Bowline\Body;
 
-use Bowline\Body\Motion\Motion;
 use Bowline\Body\Motion\Rotation;
 use Bowline\Body\Motion\SplineSweep;
 use Bowline\Body\Motion\Translation;
@@ -23,7 +22,7 @@ use Bowline\Job\SectionPlacement;
  */
 final class Stretches implements SegmentVisitor
 {
-    /** @var list<array{Frame, Motion, float|null}> */
+    /** @var list<Stretch> */
     private array $stretches = [];
 
     private FramedSegment $framed;
@@ -34,7 +33,7 @@ final class Stretches implements SegmentVisitor
 
     /**
      * @param  float  $reach  of the section from the path, mm
-     * @return list<array{Frame, Motion, float|null}> frame at its start, motion, and length where it is straight
+     * @return list<Stretch>
      */
     public static function along(Path $path, SectionPlacement $placement, float $reach): array
     {
@@ -50,24 +49,26 @@ final class Stretches implements SegmentVisitor
     public function line(Line $line): null
     {
         $length = $line->length();
-        $last = count($this->stretches) - 1;
         if ($length < Tolerance::NOTHING) {
             return null;
         }
         $frame = $this->framed->start;
-        if ($last >= 0 && $this->stretches[$last][2] !== null && self::continues($this->stretches[$last][0], $frame)) {
-            [$frame, , $before] = $this->stretches[$last];
-            $length += $before;
+        $last = $this->stretches[count($this->stretches) - 1] ?? null;
+        if ($last?->straight !== null && $last->start->along->angleTo($frame->along) < Tolerance::NO_TURN) {
+            $frame = $last->start;
+            $length += $last->straight;
             array_pop($this->stretches);
         }
-        $this->stretches[] = [$frame, new Translation($line->end()->minus($frame->at)), $length];
+        $this->stretches[] = new Stretch($frame, new Translation($line->end()->minus($frame->at)), $length);
 
         return null;
     }
 
     public function arc(Arc $arc): null
     {
-        $this->stretches[] = [$this->framed->start, new Rotation($arc->centre, $arc->normal, $arc->angle), null];
+        $this->stretches[] = new Stretch(
+            $this->framed->start, new Rotation($arc->centre, $arc->normal, $arc->angle), null,
+        );
 
         return null;
     }
@@ -76,15 +77,10 @@ final class Stretches implements SegmentVisitor
     {
         $frame = $this->framed->start;
         foreach (SplineSweep::along($curve, $frame, $this->reach, $this->framed->rolls) as $sweep) {
-            $this->stretches[] = [$frame, $sweep, null];
-            $frame = $sweep->frameOf($frame);
+            $this->stretches[] = $stretch = new Stretch($frame, $sweep, null);
+            $frame = $stretch->end();
         }
 
         return null;
-    }
-
-    private static function continues(Frame $one, Frame $next): bool
-    {
-        return $one->along->angleTo($next->along) < Tolerance::NO_TURN;
     }
 }

@@ -4,30 +4,31 @@ declare(strict_types=1);
 
 namespace Bowline\Body;
 
+use Bowline\Geometry\Vector;
 use Bowline\Job\End\End;
 use Bowline\Job\Section;
 
 /** How a body is closed at one end: where its walls stop, and the faces that join them. */
 final readonly class EndClosure
 {
-    private ?Plate $plate;
-
-    private float $plateThickness;
+    private ?FlangeBody $flange;
 
     private float $plugThickness;
 
     /** @param  float  $room  mm of straight that may be taken up; an end without any is left open */
-    public function __construct(End $end, private Section $section, float $room)
+    public function __construct(End $end, Section $section, float $room, private Vector $up)
     {
-        $flange = $end->flange();
-        $hasPlate = $flange !== null && $room > 0.0 && $flange->outsideDiameter > $section->outsideDiameter;
-        $this->plate = $hasPlate ? new Plate($flange, $section) : null;
-        $this->plateThickness = $hasPlate ? min($flange->thickness, $room) : 0.0;
-        $plug = $section->isSolid() ? null : $end->plugThickness($section->wall);
+        $flange = $end->flange($section);
+        $this->flange = $flange === null ? null : FlangeBody::on($flange, $section, $room);
+        $plug = match (true) {
+            $section->isSolid() => null,
+            $flange !== null => $flange->isBlind && $this->flange !== null ? $this->flange->bore() : null,
+            default => $end->plugThickness($section->wall),
+        };
         $this->plugThickness = $plug === null ? 0.0 : min($plug, $room);
     }
 
-    /** Whether the bore ends at a plug. */
+    /** Whether the bore ends at a plug or a blind plate. */
     public function isPlugged(): bool
     {
         return $this->plugThickness > 0.0;
@@ -36,13 +37,13 @@ final readonly class EndClosure
     /** Returns how far behind the end the outside of the tube stops, mm. */
     public function back(): float
     {
-        return $this->plateThickness;
+        return $this->flange?->back() ?? 0.0;
     }
 
-    /** Returns how far behind the end the bore stops, mm. */
+    /** Returns how far behind the end the bore stops, mm; negative where it goes on past the end. */
     public function plug(): float
     {
-        return $this->plugThickness;
+        return $this->isPlugged() ? $this->plugThickness : $this->flange?->bore() ?? 0.0;
     }
 
     /**
@@ -59,14 +60,15 @@ final readonly class EndClosure
         array $bores,
     ): void {
         if ($this->isPlugged()) {
-            $outer->flat($facing, [$outside]);
             // The plug faces the bore.
             $behind = $facing->movedTo($facing->at->minus($facing->along->times($this->plugThickness)))->facingBack();
             foreach ($bores as $bore) {
                 $inner->flat($behind, [$bore]);
             }
-        } elseif ($this->plate !== null) {
-            $this->plate->addTo($outer, $facing, $this->plateThickness, $outside, $bores);
+            $bores = [];
+        }
+        if ($this->flange !== null) {
+            $this->flange->addTo($outer, $facing, $this->up, $outside, $bores);
         } else {
             $outer->flat($facing, [$outside, ...$bores]);
         }

@@ -18,14 +18,16 @@ final readonly class Frame
     ) {
     }
 
-    /** Returns a frame whose first direction is z made perpendicular to the axis, or x where the axis is along z. */
-    public static function upright(Vector $at, Vector $along): self
+    /**
+     * Returns a frame whose first direction is the upright made perpendicular to the axis; where the axis is upright
+     * itself, x is taken, and y where that is upright.
+     */
+    public static function upright(Vector $at, Vector $along, Vector $up): self
     {
-        $up = new Vector(0.0, 0.0, 1.0);
         $square = $up->minus($along->times($up->dot($along)));
         if ($square->length() < Tolerance::NO_SIDE) {
-            $x = new Vector(1.0, 0.0, 0.0);
-            $square = $x->minus($along->times($x->dot($along)));
+            $side = abs($up->x) > 0.5 ? new Vector(0.0, 1.0, 0.0) : new Vector(1.0, 0.0, 0.0);
+            $square = $side->minus($along->times($side->dot($along)));
         }
 
         return new self($at, $square->unit(), $along->cross($square->unit()), $along);

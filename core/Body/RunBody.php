@@ -9,6 +9,7 @@ use Bowline\Body\Motion\Translation;
 use Bowline\Geometry\Outline;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\JobError;
+use Bowline\Job\RunEnd;
 use Bowline\Job\Section;
 use Bowline\Routing\LaidRun;
 
@@ -146,9 +147,14 @@ final readonly class RunBody
         $last = count($stretches) - 1;
 
         return [
-            new EndClosure($this->laid->run->from->end, $this->section, self::room($stretches, 0)),
-            new EndClosure($this->laid->run->to->end, $this->section, self::room($stretches, $last)),
+            $this->closure($this->laid->run->from, self::room($stretches, 0)),
+            $this->closure($this->laid->run->to, self::room($stretches, $last)),
         ];
+    }
+
+    private function closure(RunEnd $end, float $room): EndClosure
+    {
+        return new EndClosure($end->end, $this->section, $room, $this->laid->run->section->up);
     }
 
     /**
@@ -212,7 +218,7 @@ final readonly class RunBody
             $trim = ($i === 0 ? $fromTrim : 0.0) + ($i === count($stretches) - 1 ? $toTrim : 0.0);
             $profile = $builder->sweep(
                 $profile,
-                $trim > 0.0 && $stretch->straight !== null
+                $trim !== 0.0 && $stretch->straight !== null
                     ? new Translation($stretch->start->along->times($stretch->straight - $trim))
                     : $stretch->motion,
             );

@@ -47,7 +47,7 @@ final class SolidBuilder
             $curve = $from->edge->curve;
             [$first, $last] = $from->isForward ? [$left->end, $right->end] : [$right->end, $left->end];
             $to = new OrientedEdge(
-                new Edge($first, $last, $curve->moved($end->point(...))),
+                new Edge($first, $last, $motion->carried($curve)),
                 $from->isForward,
             );
             $this->faces[] = Face::swept($motion->surfaceOf($curve), new Patch(

@@ -42,6 +42,9 @@ final class Tessellation
 
     private readonly Chord $acrossTolerance;
 
+    /** @var array<int, int> pieces of the edges across motions */
+    private readonly array $pieces;
+
     private function __construct(private readonly Solid $solid, float $chord)
     {
         // A facet of what is round across and along stands off by the sum of both chords.
@@ -51,6 +54,7 @@ final class Tessellation
             $this->divisions[$id] = $motion->divisions(new Chord($chord / 2), $hull);
         }
         $this->acrossTolerance = new Chord($isRoundAlong ? $chord / 2 : $chord);
+        $this->pieces = $solid->piecesAcross($this->acrossTolerance);
     }
 
     /**
@@ -76,7 +80,7 @@ final class Tessellation
         foreach ($this->solid->faces() as $face) {
             if ($face->patch !== null) {
                 $count += (count($this->divisions[spl_object_id($face->patch->motion)]) - 1.0)
-                    * $face->patch->from->edge->curve->pieces($this->acrossTolerance);
+                    * $this->pieces[spl_object_id($face->patch->from->edge)];
             }
         }
         if ($count > self::MOST_VERTICES) {
@@ -95,7 +99,7 @@ final class Tessellation
         $left = $this->alongRail($patch->left, $patch->motion);
         $right = $this->alongRail($patch->right, $patch->motion);
         $from = $this->across($patch->from);
-        $to = $this->across($patch->to);
+        $to = $patch->closesInPoint() ? [$this->corner($patch->to->start())] : $this->across($patch->to);
         $last = count($from) - 1;
         $curve = $patch->from->edge->curve;
         $profile = [];
@@ -109,7 +113,7 @@ final class Tessellation
                 continue;
             }
             if ($k === count($divisions) - 1) {
-                $next = $to;
+                $next = $patch->closesInPoint() ? array_fill(0, $last + 1, $to[0]) : $to;
             } else {
                 $place = $patch->motion->placeAt($t);
                 $next = [$left[$k]];
@@ -120,7 +124,10 @@ final class Tessellation
             }
             for ($i = 0; $i < $last; $i++) {
                 $this->triangles[] = [$row[$i], $row[$i + 1], $next[$i + 1]];
-                $this->triangles[] = [$row[$i], $next[$i + 1], $next[$i]];
+                // At the pole of a dome the row has shrunk to a point.
+                if ($next[$i] !== $next[$i + 1]) {
+                    $this->triangles[] = [$row[$i], $next[$i + 1], $next[$i]];
+                }
             }
             $row = $next;
         }
@@ -159,7 +166,7 @@ final class Tessellation
     {
         $id = spl_object_id($edge->edge);
         if (! isset($this->edges[$id])) {
-            $pieces = $edge->edge->curve->pieces($this->acrossTolerance);
+            $pieces = $this->pieces[$id] ?? $edge->edge->curve->pieces($this->acrossTolerance);
             $this->edges[$id] = $this->divided(
                 $edge->edge, array_map(static fn (int $i): float => $i / $pieces, range(0, $pieces)),
             );

@@ -111,7 +111,10 @@ final readonly class Loosening
                 $run->find('route')?->list('stops') ?? [],
                 static fn (Node $stop): bool => array_filter($stop->list('ties'), $isLost) !== [],
             ) !== [];
-        if (! $follows && ! $hasLost) {
+        $flanges = array_filter(['from', 'to'], static fn (string $end): bool => isset($lost[ItemRef::run(
+            (string) $run->find($end)?->find('end')?->find('same_as')?->find('run')?->text(),
+        )->key()]));
+        if (! $follows && ! $hasLost && $flanges === []) {
             return $run->object();
         }
         try {
@@ -124,6 +127,9 @@ final readonly class Loosening
         $edit = RunDraft::of($laid);
         if ($follows) {
             $edit->apply(new MakeOwn);
+        }
+        foreach ($flanges as $end) {
+            $edit->end($end)->end = ($end === 'from' ? $read->from : $read->to)->end->toFile();
         }
         foreach ($laid->vertices as $index => $vertex) {
             $ties =

@@ -31,6 +31,8 @@ final class Renaming
         'same_as',
         'part_number',
         'standard',
+        'nominal',
+        'plate',
         'with',
         'on_axis',
         'parallel',

@@ -100,4 +100,16 @@ final readonly class Outline
                 : max($ends, $piece->extent($piece->centre[0] / $far, $piece->centre[1] / $far));
         }, $this->pieces));
     }
+
+    /** Returns how far within it a point lies, mm; negative where the point is outside of it. */
+    public function depthOf(float $x, float $y): float
+    {
+        $turns = 0;
+        foreach ($this->pieces as $piece) {
+            $turns += $piece->windingAbout($x, $y);
+        }
+        $distance = min(array_map(static fn (OutlinePiece $piece): float => $piece->distanceTo($x, $y), $this->pieces));
+
+        return $turns === 0 ? -$distance : $distance;
+    }
 }

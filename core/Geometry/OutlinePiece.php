@@ -140,12 +140,59 @@ final readonly class OutlinePiece
         if ($this->centre === null) {
             return $extent;
         }
-        $start = atan2($this->from[1] - $this->centre[1], $this->from[0] - $this->centre[0]);
+
+        return $this->isAbeam($x, $y) ? $this->centre[0] * $x + $this->centre[1] * $y + $this->radius() : $extent;
+    }
+
+    /** Returns the distance of a point from it, mm. */
+    public function distanceTo(float $x, float $y): float
+    {
+        $ends = min(hypot($x - $this->from[0], $y - $this->from[1]), hypot($x - $this->to[0], $y - $this->to[1]));
+        if ($this->centre === null) {
+            [$along, $across] = [$this->to[0] - $this->from[0], $this->to[1] - $this->from[1]];
+            $length = hypot($along, $across);
+            $part = (($x - $this->from[0]) * $along + ($y - $this->from[1]) * $across) / $length ** 2;
+
+            return $part <= 0.0 || $part >= 1.0
+                ? $ends
+                : abs(($x - $this->from[0]) * $across - ($y - $this->from[1]) * $along) / $length;
+        }
+        [$dx, $dy] = [$x - $this->centre[0], $y - $this->centre[1]];
+
+        return $this->isAbeam($dx, $dy) ? abs(hypot($dx, $dy) - $this->radius()) : $ends;
+    }
+
+    /**
+     * Returns how often it goes counter-clockwise round a point, as a part of the closed outline whose other pieces add
+     * theirs: −1, 0 or 1 for its crossing of the ray from the point along +x by its chord, and the same for a point
+     * between chord and arc.
+     */
+    public function windingAbout(float $x, float $y): int
+    {
+        [[$ax, $ay], [$bx, $by]] = [$this->from, $this->to];
+        $side = ($bx - $ax) * ($y - $ay) - ($by - $ay) * ($x - $ax);
+        $winding = match (true) {
+            $ay <= $y && $by > $y && $side > 0.0 => 1,
+            $ay > $y && $by <= $y && $side < 0.0 => -1,
+            default => 0,
+        };
+        if ($this->centre === null) {
+            return $winding;
+        }
+        $isInCircle = hypot($x - $this->centre[0], $y - $this->centre[1]) < $this->radius();
+        $turn = $this->sweep > 0.0 ? 1 : -1;
+        $isFull = $this->from === $this->to;
+
+        return $winding + ($isInCircle && ($isFull || $side * $turn < 0.0) ? $turn : 0);
+    }
+
+    /** Whether a direction from the centre of an arc lies between its ends. */
+    private function isAbeam(float $x, float $y): bool
+    {
+        $start = atan2($this->from[1] - ($this->centre[1] ?? 0.0), $this->from[0] - ($this->centre[0] ?? 0.0));
         $turn = (atan2($y, $x) - $start) * ($this->sweep > 0.0 ? 1.0 : -1.0);
         $turn -= 2 * M_PI * floor($turn / (2 * M_PI));
 
-        return $turn <= abs($this->sweep)
-            ? $this->centre[0] * $x + $this->centre[1] * $y + $this->radius()
-            : $extent;
+        return $turn <= abs($this->sweep);
     }
 }

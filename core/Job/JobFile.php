@@ -68,7 +68,10 @@ final class JobFile
         )."\n";
     }
 
-    /** Whether a section is told in a way that version 3 added. */
+    /** Keys of an end of a run in the versions before 3. */
+    private const END_BEFORE_3 = ['type', 'od', 'thickness', 'bore', 'holes'];
+
+    /** Whether a section or an end is told in a way that version 3 added. */
     private static function usesVersion3(stdClass $file): bool
     {
         $job = new Node($file);
@@ -82,9 +85,20 @@ final class JobFile
             if ($run->find('section_up') !== null || $run->find('section_turn') !== null) {
                 return true;
             }
+            foreach (['from', 'to'] as $end) {
+                if (self::isEndOfVersion3($run->find($end)?->find('end'))) {
+                    return true;
+                }
+            }
         }
 
         return false;
+    }
+
+    private static function isEndOfVersion3(?Node $end): bool
+    {
+        return array_diff(array_keys($end?->members() ?? []), self::END_BEFORE_3) !== []
+            || $end?->find('holes')?->find('start') !== null;
     }
 
     private static function usesVersion2(mixed $value): bool

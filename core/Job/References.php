@@ -84,6 +84,9 @@ final class References
             $node->find('to'),
             $node->find('route'),
         ]);
+        foreach (['from', 'to'] as $end) {
+            $followed[] = $node->find($end)?->find('end')?->find('same_as')?->find('run');
+        }
         foreach (self::texts($node->find('route')?->find('host'), ...$followed) as $other) {
             $items[] = ItemRef::run($other);
         }

@@ -55,7 +55,7 @@ final readonly class RunEnd
             $port?->name,
             $leadNode === null ? null : $values->notNegative($leadNode, 'the lead'),
             $trimNode === null ? 0.0 : $values->number($trimNode),
-            EndReader::read($node->find('end'), $values),
+            EndReader::read($node->find('end'), $site),
             movement: $port?->movement,
         );
     }
@@ -84,7 +84,7 @@ final readonly class RunEnd
             null,
             $lead === null ? $host->lead : $site->values->notNegative($lead, 'the lead'),
             $trim === null ? $host->trim : $site->values->number($trim),
-            $node->find('end') === null ? $host->end : EndReader::read($node->find('end'), $site->values),
+            $node->find('end') === null ? $host->end : EndReader::read($node->find('end'), $site),
             $lead !== null,
         );
     }

@@ -31,6 +31,13 @@ interface RunReferences
     public function end(Site $site, string $id, string $end, Node $asking): RunEnd;
 
     /**
+     * Returns the stock of a run.
+     *
+     * @throws JobError
+     */
+    public function stockOf(Site $site, string $id, Node $asking): Stock;
+
+    /**
      * Returns the length of the longest run of a set of equal lengths, each as long as it is by itself.
      *
      * @return float|null mm; null when the set has no run

@@ -123,6 +123,11 @@ final class RouteBook implements RunReferences
         return $this->once($id.' '.$end, $words, $asking, static fn (): RunEnd => RunEnd::read($run->get($end), $site));
     }
 
+    public function stockOf(Site $site, string $id, Node $asking): Stock
+    {
+        return $site->stock($this->run($id, $asking)->get('stock'));
+    }
+
     /**
      * Returns all vertices of a run as it is laid.
      *

@@ -5,137 +5,196 @@ declare(strict_types=1);
 namespace Bowline\Rules;
 
 use Bowline\Editing\Edit\ChangeEnd;
+use Bowline\Editing\Edit\FinishEnd;
+use Bowline\Editing\RunChange;
 use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
+use Bowline\Job\End\FaceKind;
 use Bowline\Job\End\Flange;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 use stdClass;
 
-/** `flange-fit`: a flange fits over its tube, and its bolt holes lie in the plate and clear of the tube. */
+/**
+ * `flange-fit`: a flange fits its tube and the straight that it stands on, and its bolt holes, its face and its neck
+ * lie in the plate and clear of one another.
+ */
 final class FlangeFit implements Rule
 {
     public function check(LaidRun $laid): array
     {
         $findings = [];
         foreach (['from' => $laid->run->from, 'to' => $laid->run->to] as $name => $end) {
-            $flange = $end->end->flange();
-            if ($flange !== null) {
-                array_push($findings, ...$this->ofFlange($laid, $end, $flange, $name === 'from'));
+            if ($end->end->type() !== 'flange') {
+                continue;
+            }
+            $flange = $end->end->flange($laid->run->stock->section);
+            $faults = $flange === null
+                ? [[true, Severity::Violation, 'It is the same as that of another end, which has none.', 0.0, 1.0]]
+                : [...$this->ofTube($laid, $flange), ...$this->ofPlate($laid, $flange, $name === 'from')];
+            foreach ($faults as [$is, $severity, $message, $measured, $required]) {
+                if ($is) {
+                    $findings[] = $this->finding($laid, $end, $name, $severity, $message, $measured, $required);
+                }
             }
         }
 
         return $findings;
     }
 
-    /** @return list<Finding> */
-    private function ofFlange(LaidRun $laid, RunEnd $end, Flange $flange, bool $atStart): array
-    {
-        $od = $laid->run->stock->section->outsideDiameter;
-        $kind = $laid->run->stock->kind->value;
-        $straight = $this->straightAt($laid, $atStart);
-        $say = fn (bool $is, Severity $severity, string $message, float $measured, float $required): ?Finding => $is
-            ? new Finding(
-                'flange-fit',
-                $severity,
-                Subject::end($laid, $atStart ? 'from' : 'to'),
-                sprintf('The flange at %s does not fit', $end->port ?? ($atStart ? 'the start' : 'the end')),
-                $message,
-                $end->at,
-                $atStart
-                    ? [0.0, min($straight, $flange->thickness)]
-                    : [$laid->length() - min($straight, $flange->thickness), $laid->length()],
-                $measured,
-                $required,
-            )
-            : null;
-        $slack = Tolerance::RULE_SLACK;
-        $inside = max($od, $flange->bore);
-
-        return array_values(
-            array_filter([
-                $say(
-                    $flange->bore < $od - $slack,
-                    Severity::Violation,
-                    sprintf(
-                        'Its bore is %s; the %s is %s outside and does not go in.',
-                        $laid->run->units->say($flange->bore),
-                        $kind,
-                        $laid->run->units->say($od),
-                    ),
-                    $flange->bore,
-                    $od,
-                ),
-                $say(
-                    $flange->bore > $od + Tolerance::FLANGE_GAP + $slack,
-                    Severity::Warning,
-                    sprintf(
-                        'Its bore is %s; round a %s of %s that leaves more gap than a weld fills.',
-                        $laid->run->units->say($flange->bore),
-                        $kind,
-                        $laid->run->units->say($od),
-                    ),
-                    $flange->bore,
-                    $od + Tolerance::FLANGE_GAP,
-                ),
-                $say(
-                    $flange->outsideDiameter <= $inside + $slack,
-                    Severity::Violation,
-                    sprintf(
-                        'Its plate is %s outside; nothing is left round a bore of %s.',
-                        $laid->run->units->say($flange->outsideDiameter),
-                        $laid->run->units->say($inside),
-                    ),
-                    $flange->outsideDiameter,
-                    $inside,
-                ),
-                $say(
-                    $flange->holeCount > 0 && $flange->rimLeft() <= $slack,
-                    Severity::Violation,
-                    sprintf(
-                        'Its bolt holes break out of the plate by %s.',
-                        $laid->run->units->say(abs($flange->rimLeft())),
-                    ),
-                    $flange->outsideDiameter,
-                    $flange->boltCircle + $flange->holeDiameter,
-                ),
-                $say(
-                    $flange->holeCount > 0 && $flange->clearOf($inside) <= $slack,
-                    Severity::Violation,
-                    sprintf(
-                        'Its bolt holes run into the %s by %s.',
-                        $kind,
-                        $laid->run->units->say(abs($flange->clearOf($inside))),
-                    ),
-                    $flange->boltCircle,
-                    $inside + $flange->holeDiameter,
-                ),
-                $say(
-                    $flange->holeCount > 0 && $flange->betweenHoles() <= $slack,
-                    Severity::Violation,
-                    sprintf(
-                        'Its %d bolt holes run into each other by %s.',
-                        $flange->holeCount,
-                        $laid->run->units->say(abs($flange->betweenHoles())),
-                    ),
-                    $flange->holeDiameter,
-                    $flange->holeDiameter + $flange->betweenHoles(),
-                ),
-                $say(
-                    $straight < $flange->thickness - $slack,
-                    Severity::Violation,
-                    sprintf(
-                        'It is %s thick; only %s of the %s is straight there.',
-                        $laid->run->units->say($flange->thickness),
-                        $laid->run->units->say($straight),
-                        $kind,
-                    ),
-                    $straight,
-                    $flange->thickness,
-                ),
-            ]),
+    /** @param  'from'|'to'  $name */
+    private function finding(
+        LaidRun $laid,
+        RunEnd $end,
+        string $name,
+        Severity $severity,
+        string $message,
+        float $measured,
+        float $required,
+    ): Finding {
+        $covered = min(
+            $this->straightAt($laid, $name === 'from'), $end->end->flange($laid->run->stock->section)?->length() ?? 0.0,
         );
+
+        return new Finding(
+            'flange-fit',
+            $severity,
+            Subject::end($laid, $name),
+            sprintf('The flange at %s does not fit', $end->port ?? ($name === 'from' ? 'the start' : 'the end')),
+            $message,
+            $end->at,
+            $name === 'from' ? [0.0, $covered] : [$laid->length() - $covered, $laid->length()],
+            $measured,
+            $required,
+        );
+    }
+
+    /**
+     * @return list<array{bool, Severity, string, float, float}> whether it is so, how bad, in words, measured, required
+     */
+    private function ofTube(LaidRun $laid, Flange $flange): array
+    {
+        $run = $laid->run;
+        $od = $run->stock->section->outsideDiameter;
+        $say = $run->units->say(...);
+        $kind = $run->stock->kind->value;
+        if ($flange->tube !== null) {
+            // What a standard bores for its pipe is right for that pipe.
+            return [[
+                abs($flange->tube - $od) > Tolerance::CLAMP_BORE, Severity::Violation,
+                sprintf(
+                    '%s is made for %s; the %s is %s outside.', $flange->name, $say($flange->tube), $kind, $say($od),
+                ),
+                $flange->tube, $od,
+            ]];
+        }
+        $bore = $flange->bore ?? $od;
+        $neck = $flange->neck;
+        $slack = Tolerance::RULE_SLACK;
+
+        return [
+            [
+                $bore < $od - $slack, Severity::Violation,
+                sprintf('Its bore is %s; the %s is %s outside and does not go in.', $say($bore), $kind, $say($od)),
+                $bore, $od,
+            ],
+            [
+                $bore > $od + Tolerance::FLANGE_GAP + $slack, Severity::Warning,
+                sprintf(
+                    'Its bore is %s; round a %s of %s that leaves more gap than a weld fills.',
+                    $say($bore), $kind, $say($od),
+                ),
+                $bore, $od + Tolerance::FLANGE_GAP,
+            ],
+            [
+                $neck !== null && ! $run->stock->section->isRound, Severity::Violation,
+                sprintf('It has a neck, which goes round; the %s does not.', $kind), 1.0, 0.0,
+            ],
+            [
+                $neck !== null && $run->stock->section->isRound && ! $neck->fits($od), Severity::Violation,
+                sprintf('Its neck is thinner than the %s of %s, or too short for its radius.', $kind, $say($od)),
+                $neck->length ?? 0.0, $neck->radius ?? 0.0,
+            ],
+        ];
+    }
+
+    /** @return list<array{bool, Severity, string, float, float}> as for the tube */
+    private function ofPlate(LaidRun $laid, Flange $flange, bool $atStart): array
+    {
+        $run = $laid->run;
+        $say = $run->units->say(...);
+        $kind = $run->stock->kind->value;
+        $od = $run->stock->section->outsideDiameter;
+        $slack = Tolerance::RULE_SLACK;
+        $straight = $this->straightAt($laid, $atStart);
+        $reach = 2 * $flange->outline()->depthOf(0.0, 0.0);
+        $middle = $flange->middle($od);
+        $kept = $flange->keptClear($od);
+        $holes = $flange->holes;
+        $face = $flange->face;
+        $isSunk = $face !== null && $face->kind !== FaceKind::Spigot;
+
+        return [
+            [
+                $reach <= $middle + $slack, Severity::Violation,
+                sprintf(
+                    'Its plate is %s outside; nothing is left round a %s of %s.', $say($reach),
+                    $flange->neck === null ? 'bore' : 'neck', $say($middle),
+                ),
+                $reach, $middle,
+            ],
+            [
+                $holes !== null && $flange->rimLeft() <= $slack, Severity::Violation,
+                sprintf('Its bolt holes break out of the plate by %s.', $say(abs($flange->rimLeft()))),
+                $reach, $reach - 2 * min(0.0, $flange->rimLeft()),
+            ],
+            [
+                $holes !== null && $holes->clearOf($kept) <= $slack, Severity::Violation,
+                sprintf(
+                    'Its bolt holes run into %s by %s.',
+                    $kept > $middle + $slack ? 'its face' : ($middle > max($od, $flange->bore ?? 0.0) + $slack
+                        ? 'its neck'
+                        : 'the '.$kind),
+                    $say(abs($holes?->clearOf($kept) ?? 0.0)),
+                ),
+                $holes->circle ?? 0.0, $kept + ($holes->diameter ?? 0.0),
+            ],
+            [
+                $holes !== null && $holes->between() <= $slack, Severity::Violation,
+                sprintf(
+                    'Its %d bolt holes run into each other by %s.',
+                    $holes->count ?? 0, $say(abs($holes?->between() ?? 0.0)),
+                ),
+                $holes->diameter ?? 0.0, ($holes->diameter ?? 0.0) + min($holes?->between() ?? 0.0, 0.0),
+            ],
+            [
+                $face !== null && $face->diameter >= $reach - $slack, Severity::Violation,
+                sprintf('Its face is %s across and does not lie in the plate.', $say($face->diameter ?? 0.0)),
+                $face->diameter ?? 0.0, $reach,
+            ],
+            [
+                $isSunk && $face->height >= $flange->thickness - $slack, Severity::Violation,
+                sprintf(
+                    'Its face is %s high; the plate is only %s thick.',
+                    $say($face->height ?? 0.0), $say($flange->thickness),
+                ),
+                $face->height ?? 0.0, $flange->thickness,
+            ],
+            [
+                $straight < $flange->length() - $slack, Severity::Violation,
+                $flange->neck === null
+                    ? sprintf(
+                        'It is %s thick; only %s of the %s is straight there.',
+                        $say($flange->thickness), $say($straight), $kind,
+                    )
+                    : sprintf(
+                        'It is %s long with its neck, which reaches into a bend; only %s of the %s is straight there.',
+                        $say($flange->length()), $say($straight), $kind,
+                    ),
+                $straight, $flange->length(),
+            ],
+        ];
     }
 
     /** Returns the straight length at one of the ends of the run, mm. */
@@ -146,57 +205,94 @@ final class FlangeFit implements Rule
 
     public function remedies(Finding $finding, LaidRun $laid): iterable
     {
-        $od = $laid->run->stock->section->outsideDiameter;
         foreach (['from' => $laid->run->from, 'to' => $laid->run->to] as $name => $end) {
-            $flange = $end->end->flange();
-            if ($flange === null || ! $finding->subject->isEnd($name)) {
+            if ($end->end->type() !== 'flange' || ! $finding->subject->isEnd($name)) {
                 continue;
             }
-            $change = static fn (string $label, callable $edit): Remedy => new Remedy(
-                $label,
-                'runs',
-                RunDraft::of($laid)->apply(new ChangeEnd($name, $edit))->run(),
-            );
-            $bore = Words::roundedUp($od + Flange::PLAY);
-            yield $change(sprintf('Bore it to %s', $laid->run->units->say($bore)), static function (stdClass $end) use (
-                $bore,
-            ): void {
-                $end->bore = $bore;
-            });
-            $plate = Words::roundedUp(max($flange->boltCircle + 2 * $flange->holeDiameter, $od * 1.5), 0);
-            yield $change(sprintf('Make the plate %s', $laid->run->units->say($plate)), static function (
-                stdClass $end,
-            ) use ($plate): void {
-                $end->od = $plate;
-            });
-            $inside = max($od, $flange->bore);
-            $circles = [($flange->outsideDiameter + $inside) / 2, $inside + 2 * $flange->holeDiameter];
-            foreach ($circles as $exact) {
-                $circle = Words::roundedUp($exact, 0);
-                yield $change(
-                    sprintf('Put the holes on a circle of %s', $laid->run->units->say($circle)),
-                    static function (stdClass $end) use ($circle): void {
-                        if (($end->holes ?? null) instanceof stdClass) {
-                            $end->holes->circle = $circle;
-                        }
-                    },
-                );
+            $flange = $end->end->flange($laid->run->stock->section);
+            $changes = match (true) {
+                $flange === null => ['Leave the end open' => new FinishEnd($name, 'open')],
+                $flange->tube !== null => $this->sizes($laid, $name, $flange),
+                default => $this->dimensions($laid, $name, $flange),
+            };
+            foreach ($changes as $label => $change) {
+                yield new Remedy($label, 'runs', RunDraft::of($laid)->apply($change)->run());
             }
-            $thickness = Words::roundedDown($this->straightAt($laid, $name === 'from'));
-            if ($thickness > 0.0) {
-                yield $change(sprintf('Make it %s thick', $laid->run->units->say($thickness)), static function (
-                    stdClass $end,
-                ) use ($thickness): void {
+        }
+    }
+
+    /**
+     * @param  'from'|'to'  $name
+     * @return iterable<string, RunChange> by what they say
+     */
+    private function sizes(LaidRun $laid, string $name, Flange $flange): iterable
+    {
+        yield 'Take the size of the '.$laid->run->stock->kind->value => new ChangeEnd(
+            $name, static function (stdClass $end): void {
+                unset($end->nominal);
+            },
+        );
+        yield 'Make a plate to its measure' => new FinishEnd($name, 'flange');
+    }
+
+    /**
+     * @param  'from'|'to'  $name
+     * @return iterable<string, RunChange> by what they say
+     */
+    private function dimensions(LaidRun $laid, string $name, Flange $flange): iterable
+    {
+        $od = $laid->run->stock->section->outsideDiameter;
+        $say = $laid->run->units->say(...);
+        $set = static fn (callable $change): ChangeEnd => new ChangeEnd($name, $change);
+        $holes = static fn (string $key, int|float $value): ChangeEnd => $set(
+            static function (stdClass $end) use ($key, $value): void {
+                if (($end->holes ?? null) instanceof stdClass) {
+                    $end->holes->{$key} = $value;
+                }
+            },
+        );
+        $bore = Words::roundedUp($od + Flange::PLAY);
+        yield sprintf('Bore it to %s', $say($bore)) => $set(static function (stdClass $end) use ($bore): void {
+            $end->bore = $bore;
+        });
+        $inside = $flange->keptClear($od);
+        $drilled = $flange->holes->circle ?? 0.0;
+        $diameter = $flange->holes->diameter ?? 0.0;
+        $standing = max($od, $flange->neck?->foot($od) ?? 0.0, $flange->face->diameter ?? 0.0);
+        $plate = Words::roundedUp(max($drilled + 2 * $diameter, $standing * 1.5), 0);
+        yield sprintf('Make the plate %s', $say($plate)) => $set(static function (stdClass $end) use ($plate): void {
+            foreach (['width', 'height', 'od'] as $key) {
+                if (isset($end->{$key})) {
+                    $end->{$key} = $plate;
+                }
+            }
+        });
+        $reach = 2 * $flange->outline()->depthOf(0.0, 0.0);
+        foreach ([($reach + $inside) / 2, $inside + 2 * $diameter] as $exact) {
+            $circle = Words::roundedUp($exact, 0);
+            yield sprintf('Put the holes on a circle of %s', $say($circle)) => $holes('circle', $circle);
+        }
+        if ($flange->neck !== null) {
+            yield 'Leave out its neck' => $set(static function (stdClass $end) use ($bore): void {
+                $end->bore ??= $bore;
+                unset($end->neck);
+            });
+        }
+        $thickness = Words::roundedDown($this->straightAt($laid, $name === 'from') - ($flange->neck->length ?? 0.0));
+        if ($thickness > 0.0) {
+            yield sprintf('Make it %s thick', $say($thickness)) => $set(
+                static function (stdClass $end) use ($thickness): void {
                     $end->thickness = $thickness;
-                });
-            }
-            foreach ([8, 6, 4] as $count) {
-                yield $change(sprintf('Use %d bolt holes', $count), static function (stdClass $end) use ($count): void {
-                    if (($end->holes ?? null) instanceof stdClass) {
-                        $end->holes->count = $count;
-                    }
-                });
-            }
+                },
+            );
+        }
+        if ($flange->face !== null) {
+            yield 'Leave its face flat' => $set(static function (stdClass $end): void {
+                unset($end->face);
+            });
+        }
+        foreach ([8, 6, 4] as $count) {
+            yield sprintf('Use %d bolt holes', $count) => $holes('count', $count);
         }
     }
 }

@@ -19,7 +19,7 @@ arch('values of the core do not change')
     ->toBeReadonly()
     ->ignoring(['Bowline\Geometry\Tolerance', 'Bowline\Space\SignedDistance'])
     ->ignoring('Bowline\Job\Stop\StopReader')
-    ->ignoring('Bowline\Job\End\EndReader');
+    ->ignoring(['Bowline\Job\End\EndReader', 'Bowline\Job\End\FlangeReader']);
 
 arch('controllers leave rows to the services')
     ->expect('App\Http\Controllers')

@@ -20,7 +20,22 @@ $ends = [
         'type' => 'flange', 'od' => 60, 'thickness' => 8, 'bore' => 13,
         'holes' => ['count' => 4, 'circle' => 42, 'diameter' => 9],
     ],
-    ['type' => 'flange', 'od' => 44, 'thickness' => 5, 'bore' => 13],
+    ['type' => 'flange', 'od' => 44, 'thickness' => 5, 'bore' => 13, 'neck' => ['radius' => 3]],
+    [
+        'type' => 'flange', 'plate' => 'oval', 'od' => 40, 'end_radius' => 9, 'thickness' => 6, 'bore' => 13,
+        'holes' => ['count' => 2, 'circle' => 50, 'diameter' => 7],
+        'face' => ['kind' => 'spigot', 'diameter' => 20, 'height' => 2],
+    ],
+    [
+        'type' => 'flange', 'plate' => 'rectangle', 'width' => 50, 'height' => 40, 'corner_radius' => 6, 'turn' => 20,
+        'thickness' => 6, 'bore' => 13, 'face' => ['kind' => 'recess', 'diameter' => 24, 'height' => 2],
+    ],
+    [
+        'type' => 'flange', 'od' => 62, 'thickness' => 8, 'blind' => true,
+        'holes' => ['count' => 4, 'circle' => 44, 'diameter' => 7, 'start' => 0],
+        'face' => ['kind' => 'raised', 'diameter' => 28, 'height' => 1.5],
+        'neck' => ['diameter' => 24, 'length' => 9, 'radius' => 3],
+    ],
 ];
 $flexible = [
     ['kind' => 'spring', 'length' => 620],
@@ -46,8 +61,8 @@ for ($i = 0; $i < $count; $i++) {
     $run->id = "r$i";
     $run->name = "Run $i";
     $run->stock = $i % 5 === 4 ? 'rod' : 'tube';
-    $run->from = (object) ['at' => [0, 0, 50 + 1000 * $i], 'axis' => '+z', 'end' => $ends[$i % 4]];
-    $run->to->end = $ends[intdiv($i, 4) % 4];
+    $run->from = (object) ['at' => [0, 0, 50 + 1000 * $i], 'axis' => '+z', 'end' => $ends[$i % 7]];
+    $run->to->end = $ends[intdiv($i, 3) % 7];
     foreach ([$run->to, ...$run->route->stops ?? []] as $place) {
         $place->at[2] += 1000 * $i;
     }

@@ -28,9 +28,21 @@ final readonly class Patch
     ) {
     }
 
-    /** @return non-empty-list<OrientedEdge> */
+    /** Whether its profile has shrunk to a point at the end of the motion, as at the pole of a dome. */
+    public function closesInPoint(): bool
+    {
+        $at = $this->to->start();
+
+        return $at === $this->to->end() && $this->to->edge->curve->pointAt(0.5)->distanceTo($at->at) === 0.0;
+    }
+
+    /** @return non-empty-list<OrientedEdge> of a dome its rim alone */
     public function loop(): array
     {
+        if ($this->closesInPoint()) {
+            return [$this->from];
+        }
+
         return [$this->from, $this->right, $this->to->reversed(), $this->left->reversed()];
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Body\Boundary;
 
 use Bowline\Body\Motion\Motion;
+use Bowline\Geometry\Chord;
 use Bowline\Geometry\Vector;
 
 /** A solid within closed shells of faces: one round it, and one round each void in it. */
@@ -43,6 +44,43 @@ final readonly class Solid
         }
 
         return $motions;
+    }
+
+    /**
+     * Returns into how many pieces each edge across a motion is divided: edges on opposite sides of a face alike, by
+     * what the one with the most asks for.
+     *
+     * @return array<int, int> by their object ids
+     */
+    public function piecesAcross(Chord $chord): array
+    {
+        /** @var array<int, int> $next towards the edge that stands for all those divided alike */
+        $next = [];
+        $pieces = [];
+        $root = static function (int $id) use (&$next): int {
+            while ($next[$id] !== $id) {
+                $id = $next[$id];
+            }
+
+            return $id;
+        };
+        foreach ($this->faces() as $face) {
+            $opposite = $face->patch === null ? [] : [$face->patch->from->edge, $face->patch->to->edge];
+            foreach ($opposite as $edge) {
+                $next[spl_object_id($edge)] ??= spl_object_id($edge);
+                $pieces[spl_object_id($edge)] ??= $edge->curve->pieces($chord);
+            }
+            if ($opposite !== []) {
+                [$one, $other] = [$root(spl_object_id($opposite[0])), $root(spl_object_id($opposite[1]))];
+                $next[$other] = $one;
+                $pieces[$one] = max($pieces[$one], $pieces[$other]);
+            }
+        }
+        foreach (array_keys($next) as $id) {
+            $pieces[$id] = $pieces[$root($id)];
+        }
+
+        return $pieces;
     }
 
     /**

@@ -56,6 +56,9 @@ final class PlaneCut implements SurfaceVisitor
     /** @var array<int, list<float>> parameters at which each motion is divided */
     private array $divisions = [];
 
+    /** @var array<int, int> pieces of the edges across motions */
+    private readonly array $pieces;
+
     private function __construct(
         Solid $solid,
         private readonly Vector $at,
@@ -65,6 +68,7 @@ final class PlaneCut implements SurfaceVisitor
         foreach ($solid->motions() as $id => [$motion, $hull]) {
             $this->divisions[$id] = $motion->divisions(new Chord(self::CHORD), $hull);
         }
+        $this->pieces = $solid->piecesAcross(new Chord(self::CHORD));
     }
 
     /**
@@ -115,11 +119,10 @@ final class PlaneCut implements SurfaceVisitor
     private function along(Edge $edge, ?Patch $railOf): array
     {
         return $this->edges[spl_object_id($edge)] ??= (function () use ($edge, $railOf): array {
-            $chord = new Chord(self::CHORD);
             if ($railOf !== null) {
                 $parameters = $this->divisions($railOf);
             } else {
-                $pieces = $edge->curve->pieces($chord);
+                $pieces = $this->pieces[spl_object_id($edge)] ?? $edge->curve->pieces(new Chord(self::CHORD));
                 $parameters = array_map(static fn (int $i): float => $i / $pieces, range(0, $pieces));
             }
 

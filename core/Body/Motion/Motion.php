@@ -25,6 +25,9 @@ interface Motion
     /** Returns the curve along which a point goes. */
     public function pathOf(Vector $start): EdgeCurve;
 
+    /** Returns a curve at the end of the motion. */
+    public function carried(EdgeCurve $profile): EdgeCurve;
+
     /**
      * Returns the surface that a curve covers.
      *

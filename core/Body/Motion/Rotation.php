@@ -66,6 +66,11 @@ final readonly class Rotation implements CurveVisitor, Motion
         return ArcCurve::about($this->centre, $this->axis, $start, $this->angle);
     }
 
+    public function carried(EdgeCurve $profile): EdgeCurve
+    {
+        return $profile->moved($this->placeAt(1.0)->point(...));
+    }
+
     public function surfaceOf(EdgeCurve $profile): Surface
     {
         return $profile->accept($this);

@@ -203,6 +203,11 @@ final readonly class SplineSweep implements CurveVisitor, Motion
         ));
     }
 
+    public function carried(EdgeCurve $profile): EdgeCurve
+    {
+        return $profile->moved($this->placeAt(1.0)->point(...));
+    }
+
     public function surfaceOf(EdgeCurve $profile): Surface
     {
         return $profile->accept($this);

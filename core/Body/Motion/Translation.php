@@ -44,6 +44,11 @@ final readonly class Translation implements CurveVisitor, Motion
         return new LineCurve($start, $start->plus($this->by));
     }
 
+    public function carried(EdgeCurve $profile): EdgeCurve
+    {
+        return $profile->moved($this->placeAt(1.0)->point(...));
+    }
+
     public function surfaceOf(EdgeCurve $profile): Surface
     {
         return $profile->accept($this);

@@ -7,7 +7,7 @@ namespace Bowline\Editing\Edit;
 use Bowline\Editing\EditError;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
-use Bowline\Job\End\Flange;
+use Bowline\Job\End\BoltHoles;
 use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
@@ -53,15 +53,15 @@ final readonly class DrillFlange implements RunEdit
     public function apply(RunDraft $draft): void
     {
         $run = $draft->laid->run;
-        $flange = ($this->end === 'from' ? $run->from : $run->to)->end->flange();
+        $flange = ($this->end === 'from' ? $run->from : $run->to)->end->flange($run->stock->section);
         $said = $draft->end($this->end)->end ?? null;
         if ($flange === null || ! $said instanceof stdClass) {
             throw new EditError('This end has no flange to drill.');
         }
         $holes = $said->holes ?? null;
         $said->holes = (object) [
-            'circle' => FileValue::roundForFile($flange->outsideDiameter * self::CIRCLE_SHARE),
-            'diameter' => Flange::BOLT_HOLE,
+            'circle' => FileValue::roundForFile(2 * $flange->outline()->depthOf(0.0, 0.0) * self::CIRCLE_SHARE),
+            'diameter' => BoltHoles::M10,
             ...$holes instanceof stdClass ? get_object_vars($holes) : [],
             'count' => $this->count,
         ];

@@ -6,6 +6,7 @@ namespace Bowline\Editing\Edit;
 
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
+use Bowline\Job\End\BoltHoles;
 use Bowline\Job\End\Flange;
 use Bowline\Job\FileValue;
 use Bowline\Job\Node;
@@ -79,7 +80,7 @@ final readonly class FinishEnd implements RunEdit
             'bore' => FileValue::roundForFile($od + Flange::PLAY),
             'holes' => (object) [
                 'count' => self::HOLES,
-                'diameter' => Flange::BOLT_HOLE,
+                'diameter' => BoltHoles::M10,
                 'circle' => FileValue::roundForFile($circle),
             ],
         ];

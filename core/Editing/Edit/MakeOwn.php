@@ -55,6 +55,9 @@ final readonly class MakeOwn implements RunEdit
     {
         $end = $draft->end($name);
         $laid = $name === 'from' ? $draft->laid->run->from : $draft->laid->run->to;
+        if (isset($end->like) || (new Node($end))->find('end')?->find('same_as') !== null) {
+            $end->end = $laid->end->toFile();
+        }
         if (! isset($end->like)) {
             return;
         }

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Bowline\Job\End;
 
+use Bowline\Job\FileValue;
+use Bowline\Job\Section;
+use stdClass;
+
 /** Closed by a flat plug in the bore, flush with the end. */
 final readonly class ClosedEnd implements End
 {
@@ -17,9 +21,17 @@ final readonly class ClosedEnd implements End
         return 'closed';
     }
 
-    public function flange(): null
+    public function flange(Section $section): null
     {
         return null;
+    }
+
+    public function toFile(): stdClass
+    {
+        return (object) [
+            'type' => 'closed',
+            ...$this->thickness === null ? [] : ['thickness' => FileValue::roundForFile($this->thickness)],
+        ];
     }
 
     public function plugThickness(float $wall): float

@@ -4,14 +4,20 @@ declare(strict_types=1);
 
 namespace Bowline\Job\End;
 
+use Bowline\Job\Section;
+use stdClass;
+
 /** The finish of an end of a run. */
 interface End
 {
     /** Returns its word in the file. */
     public function type(): string;
 
-    /** Returns itself where it is a flange, else null. */
-    public function flange(): ?Flange;
+    /** Returns the flange that it is on this section; null where it is none. */
+    public function flange(Section $section): ?Flange;
+
+    /** @return stdClass as a job file has it, with nothing left that follows another end */
+    public function toFile(): stdClass;
 
     /** Returns the thickness of what closes the bore, mm; null when it is open. */
     public function plugThickness(float $wall): ?float;

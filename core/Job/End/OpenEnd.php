@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Bowline\Job\End;
 
+use Bowline\Job\Section;
+use stdClass;
+
 /** Cut off square, with an open bore. */
 final readonly class OpenEnd implements End
 {
@@ -12,9 +15,14 @@ final readonly class OpenEnd implements End
         return 'open';
     }
 
-    public function flange(): null
+    public function flange(Section $section): null
     {
         return null;
+    }
+
+    public function toFile(): stdClass
+    {
+        return (object) ['type' => 'open'];
     }
 
     public function plugThickness(float $wall): null

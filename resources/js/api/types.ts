@@ -2228,7 +2228,7 @@ export interface RunEnd {
    * This interface was referenced by `Job`'s JSON-Schema
    * via the `definition` "end".
    */
-  end?: OpenEnd | ClosedEnd | Flange;
+  end?: OpenEnd | ClosedEnd | Flange | RectangularFlange | OvalFlange | StandardFlange | SameFlange;
   like?: LikeEnd;
 }
 /**
@@ -2262,6 +2262,7 @@ export interface ClosedEnd {
  */
 export interface Flange {
   type: "flange";
+  plate?: "round";
   /**
    * Millimetres, degrees or a count; or an expression over the named values.
    *
@@ -2282,8 +2283,19 @@ export interface Flange {
    * This interface was referenced by `Job`'s JSON-Schema
    * via the `definition` "number".
    */
-  bore: number | string;
+  bore?: number | string;
   holes?: BoltHoles;
+  face?: FlangeFace;
+  neck?: FlangeNeck;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  turn?: number | string;
+  /**
+   * the plate closes the bore
+   */
+  blind?: boolean;
+  part_number?: string;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -2311,6 +2323,196 @@ export interface BoltHoles {
    * via the `definition` "number".
    */
   circle?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  start?: number | string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "flangeFace".
+ */
+export interface FlangeFace {
+  kind: "flat" | "raised" | "recess" | "spigot";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  diameter?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  height?: number | string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "flangeNeck".
+ */
+export interface FlangeNeck {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  diameter?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  length?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  radius?: number | string;
+}
+/**
+ * A square or rectangular plate with rounded corners.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "rectangularFlange".
+ */
+export interface RectangularFlange {
+  type: "flange";
+  plate: "rectangle";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  width: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  height?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  corner_radius?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  thickness: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  bore?: number | string;
+  holes?: BoltHoles;
+  face?: FlangeFace;
+  neck?: FlangeNeck;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  turn?: number | string;
+  /**
+   * the plate closes the bore
+   */
+  blind?: boolean;
+  part_number?: string;
+}
+/**
+ * A plate of two bolts, which straddle the upright.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "ovalFlange".
+ */
+export interface OvalFlange {
+  type: "flange";
+  plate: "oval";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  od: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  end_radius: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  thickness: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  bore?: number | string;
+  holes: BoltHoles;
+  face?: FlangeFace;
+  neck?: FlangeNeck;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  turn?: number | string;
+  /**
+   * the plate closes the bore
+   */
+  blind?: boolean;
+  part_number?: string;
+}
+/**
+ * A flange of a standard.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "standardFlange".
+ */
+export interface StandardFlange {
+  type: "flange";
+  /**
+   * "EN 1092-1 type 11 PN 16"
+   */
+  standard: string;
+  /**
+   * "DN 50"; that of the stock when it is left out
+   */
+  nominal?: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  turn?: number | string;
+  /**
+   * the plate closes the bore
+   */
+  blind?: boolean;
+}
+/**
+ * The same flange as another end has.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "sameFlange".
+ */
+export interface SameFlange {
+  type: "flange";
+  same_as: EndOfRun;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "endOfRun".
+ */
+export interface EndOfRun {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  run: string;
+  end: "from" | "to";
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema

@@ -193,7 +193,8 @@ it('leaves a void between two plugs, and holds less by them', function (): void 
 it('adds up parts by their volumes', function (): void {
     $x = new Vector(1.0, 0.0, 0.0);
     $bar = static fn (float $from, float $length): MassProperties => MassProperties::of(carriedSolid(
-        Frame::upright($x->times($from), $x), new Translation($x->times($length)), Outline::rectangle(1, 1),
+        Frame::upright($x->times($from), $x, new Vector(0.0, 0.0, 1.0)), new Translation($x->times($length)),
+        Outline::rectangle(1, 1),
     ));
     $sum = MassProperties::sum([$bar(0.0, 10.0), $bar(100.0, 30.0)]);
     // 10 at x = 5 and 30 at x = 115.

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job\End;
+
+enum FaceKind: string
+{
+    /** Stands proud of the plate and is part of its thickness; the run ends at it. */
+    case Raised = 'raised';
+
+    /** Sunk into the plate; the run ends at the plate round it. */
+    case Recess = 'recess';
+
+    /** Stands past the end of the run, into the recess of its neighbour. */
+    case Spigot = 'spigot';
+}

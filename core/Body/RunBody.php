@@ -8,6 +8,7 @@ use Bowline\Body\Boundary\Solid;
 use Bowline\Body\Motion\Translation;
 use Bowline\Geometry\Outline;
 use Bowline\Geometry\Tolerance;
+use Bowline\Job\End\OpenEnd;
 use Bowline\Job\JobError;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Section;
@@ -24,6 +25,9 @@ final readonly class RunBody
 
     /** Largest share of the straight at an end that a flange or plug takes up. */
     private const MOST_OF_STRAIGHT = 0.999;
+
+    /** Length of tube with which a finish is shown, mm: it is hidden in the tube itself. */
+    private const TUBE_SHOWN = 0.5;
 
     private function __construct(private LaidRun $laid, private Section $section)
     {
@@ -62,7 +66,50 @@ final readonly class RunBody
         if ($stretches === []) {
             return null;
         }
-        $ends = $this->ends($stretches);
+
+        return $this->build($stretches, $this->ends($stretches));
+    }
+
+    /**
+     * Returns what stands on the ends of a round run beyond its tube, each as a piece by itself, with the end of the
+     * tube in it: for whoever draws the tube in another way.
+     *
+     * @return list<Solid>
+     *
+     * @throws JobError where it folds over
+     */
+    public function finishes(): array
+    {
+        $stretches = $this->stretches();
+        if ($stretches === []) {
+            return [];
+        }
+        $made = [];
+        foreach ($this->ends($stretches) as $i => $end) {
+            $stretch = $stretches[$i === 0 ? 0 : count($stretches) - 1];
+            if ($end->back() <= 0.0 || $stretch->straight === null) {
+                continue;
+            }
+            $length = min($stretch->straight, $end->back() + self::TUBE_SHOWN);
+            $frame = $i === 0
+                ? $stretch->start
+                : $stretch->start->movedTo($stretch->end()->at->minus($stretch->start->along->times($length)));
+            $open = new EndClosure(new OpenEnd, $this->section, 0.0, $this->laid->run->section->up);
+            $made[] = $this->build(
+                [new Stretch($frame, new Translation($frame->along->times($length)), $length)],
+                $i === 0 ? [$end, $open] : [$open, $end],
+            );
+        }
+
+        return $made;
+    }
+
+    /**
+     * @param  non-empty-list<Stretch>  $stretches
+     * @param  array{EndClosure, EndClosure}  $ends
+     */
+    private function build(array $stretches, array $ends): Solid
+    {
         $outer = new SolidBuilder;
         $isEnclosed = $ends[0]->isPlugged() && $ends[1]->isPlugged();
         $inner = $isEnclosed ? new SolidBuilder : $outer;
@@ -135,7 +182,13 @@ final readonly class RunBody
             return [];
         }
 
-        return Stretches::along($path, $this->laid->run->section, $this->section->outsideDiameter / 2);
+        $placement = $this->laid->run->section;
+        $part = $this->laid->part;
+
+        return Stretches::along(
+            $path, $placement, $this->section->outsideDiameter / 2,
+            $part === null ? null : SectionFrames::heightAt($part->run->path, $placement, $part->from),
+        );
     }
 
     /**

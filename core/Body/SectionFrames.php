@@ -33,12 +33,17 @@ final readonly class SectionFrames implements SegmentVisitor
     {
     }
 
-    /** @return list<FramedSegment> */
-    public static function along(Path $path, SectionPlacement $placement): array
+    /**
+     * @param  Vector|null  $height  direction of the height at the start, where it follows from what is before
+     * @return list<FramedSegment>
+     */
+    public static function along(Path $path, SectionPlacement $placement, ?Vector $height = null): array
     {
         $frames = new self($placement);
         $framed = [];
-        $frame = null;
+        $frame = $height === null || $path->segments === []
+            ? null
+            : self::frame($path->segments[0]->start(), $path->segments[0]->directionAt(0.0), $height);
         foreach ($path->segments as $i => $segment) {
             $frame ??= $frames->start($path);
             $framed[] = $made = $frames->framed($segment, $frame);
@@ -47,6 +52,20 @@ final readonly class SectionFrames implements SegmentVisitor
         }
 
         return $framed;
+    }
+
+    /** Returns the direction of the height at a developed length that lies on a straight, mm. */
+    public static function heightAt(Path $path, SectionPlacement $placement, float $along): ?Vector
+    {
+        $start = 0.0;
+        foreach (self::along($path, $placement) as $framed) {
+            $start += $framed->segment->length();
+            if ($along <= $start + Tolerance::NOTHING) {
+                return $framed->start->second;
+            }
+        }
+
+        return null;
     }
 
     /** Returns the frame at the start: upright, or such that it is so where the path first leaves the vertical. */

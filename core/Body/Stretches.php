@@ -13,6 +13,7 @@ use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\SegmentVisitor;
 use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
 use Bowline\Job\SectionPlacement;
 
 /**
@@ -33,12 +34,17 @@ final class Stretches implements SegmentVisitor
 
     /**
      * @param  float  $reach  of the section from the path, mm
+     * @param  Vector|null  $height  of the section at the start, where it follows from what is before
      * @return list<Stretch>
      */
-    public static function along(Path $path, SectionPlacement $placement, float $reach): array
-    {
+    public static function along(
+        Path $path,
+        SectionPlacement $placement,
+        float $reach,
+        ?Vector $height = null,
+    ): array {
         $stretches = new self($reach);
-        foreach (SectionFrames::along($path, $placement) as $framed) {
+        foreach (SectionFrames::along($path, $placement, $height) as $framed) {
             $stretches->framed = $framed;
             $framed->segment->accept($stretches);
         }

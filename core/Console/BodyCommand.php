@@ -31,19 +31,21 @@ abstract class BodyCommand implements Command
     {
         return [
             Option::run(),
+            Option::spool(),
             new Option('chord', 'MM', 'farthest that a facet stands off the true surface; 0.1 when it is left out'),
         ];
     }
 
     public function run(Input $input): Outcome
     {
-        $solved = $input->solved();
+        $solved = $input->solvedOrSpool();
         $chord = self::chord($input);
         $parts = /** @return Generator<Part> */ static function () use ($input, $solved): Generator {
             foreach ($solved as $run) {
                 foreach (Parts::of($run, $input->pointerTo($run)) as $part) {
                     yield $part;
                 }
+                yield from Parts::ofJoints($run->laid);
             }
         };
 

@@ -57,23 +57,49 @@ final readonly class Input
         return $this->option('run') === null ? $solver->all() : [$solver->run($this->run())];
     }
 
-    /** Returns the JSON pointer of a run in the job. */
+    /**
+     * Returns the runs of `solved`; with --spool the one spool of that mark as a run by itself.
+     *
+     * @return list<SolvedRun>
+     *
+     * @throws JobError when there is no such spool
+     */
+    public function solvedOrSpool(): array
+    {
+        $solved = $this->solved();
+        $mark = $this->option('spool');
+        if ($mark === null) {
+            return $solved;
+        }
+        foreach ($solved as $run) {
+            foreach ($run->spools() as $spool) {
+                if ($spool->spool->mark === $mark) {
+                    return [$spool->solved];
+                }
+            }
+        }
+        throw JobError::at('/runs', sprintf('there is no spool “%s”', $mark));
+    }
+
+    /** Returns the JSON pointer of a run, or of the run that a spool is of, in the job. */
     public function pointerTo(SolvedRun $solved): string
     {
-        return '/runs/'.array_search($solved->laid->run->id, array_keys($this->job->runs), true);
+        $laid = $solved->laid->part->run ?? $solved->laid;
+
+        return '/runs/'.array_search($laid->run->id, array_keys($this->job->runs), true);
     }
 
     /**
-     * Returns the run named by --run, or the only one, solved.
+     * Returns the run named by --run, or the only one, or the spool named by --spool, solved.
      *
      * @throws JobError when there are several
      */
     public function one(): SolvedRun
     {
-        if ($this->option('run') === null && count($this->job->runs) !== 1) {
+        if ($this->option('run') === null && $this->option('spool') === null && count($this->job->runs) !== 1) {
             throw JobError::at('/runs', 'name one run with --run');
         }
 
-        return $this->solved()[0];
+        return $this->solvedOrSpool()[0];
     }
 }

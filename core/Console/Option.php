@@ -23,6 +23,11 @@ final readonly class Option
         return new self('run', 'ID', $isRequired ? 'the run' : 'only this run; all when it is left out', $isRequired);
     }
 
+    public static function spool(): self
+    {
+        return new self('spool', 'MARK', 'only this spool of it');
+    }
+
     /** Returns the option as it stands in a line of usage. */
     public function usage(): string
     {

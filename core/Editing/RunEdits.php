@@ -28,6 +28,8 @@ final class RunEdits
         Edit\AsPoints::class, Edit\Become::class,
         Edit\FinishEnd::class,
         Edit\DrillFlange::class,
+        Edit\BreakRun::class,
+        Edit\TakeOutJoint::class,
         Edit\InsertPoint::class,
         Edit\LevelPoint::class,
         Edit\HoldDirection::class,

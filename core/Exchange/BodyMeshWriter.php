@@ -4,34 +4,63 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Body\Boundary\Solid;
+use Bowline\Body\Mesh;
 use Bowline\Body\RunBody;
+use Bowline\Body\Tessellation;
 use Bowline\Job\JobError;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\Spool;
 
-/** Writes the body of a run for whoever draws it (schema/solution.json, `bodyMesh`), where its section is not round. */
+/** Writes bodies in triangles for whoever draws them (schema/solution.json, `bodyMesh`). */
 final class BodyMeshWriter
 {
     /** Finer than a pixel of most views, mm. */
-    private const CHORD = 0.25;
+    public const CHORD = 0.25;
 
-    /** @return array{positions: string, triangles: string}|null null where it is round, folds over or is too large */
+    /**
+     * Writes the body of a run whose section is not round.
+     *
+     * @return array{positions: string, triangles: string}|null null where it is round, folds over or is too large
+     */
     public static function write(LaidRun $laid): ?array
     {
         if ($laid->run->stock->section->isRound) {
             return null;
         }
         try {
-            $mesh = RunBody::of($laid)->mesh(self::CHORD);
+            $meshes = array_map(
+                static fn (Spool $spool): Mesh => RunBody::of($spool->laid)->mesh(self::CHORD), Spool::all($laid),
+            );
         } catch (JobError) {
             return null;
         }
-        $positions = '';
-        foreach ($mesh->vertices as $at) {
-            $positions .= pack('g3', $at->x, $at->y, $at->z);
-        }
-        $triangles = '';
-        foreach ($mesh->triangles as $corners) {
-            $triangles .= pack('V3', ...$corners);
+
+        return self::packed($meshes);
+    }
+
+    /** @return array{positions: string, triangles: string} */
+    public static function solid(Solid $solid, float $chord = self::CHORD): array
+    {
+        return self::packed([Tessellation::of($solid, $chord)]);
+    }
+
+    /**
+     * @param  list<Mesh>  $meshes
+     * @return array{positions: string, triangles: string}
+     */
+    private static function packed(array $meshes): array
+    {
+        $positions = $triangles = '';
+        $first = 0;
+        foreach ($meshes as $mesh) {
+            foreach ($mesh->vertices as $at) {
+                $positions .= pack('g3', $at->x, $at->y, $at->z);
+            }
+            foreach ($mesh->triangles as [$a, $b, $c]) {
+                $triangles .= pack('V3', $first + $a, $first + $b, $first + $c);
+            }
+            $first += count($mesh->vertices);
         }
 
         return ['positions' => base64_encode($positions), 'triangles' => base64_encode($triangles)];

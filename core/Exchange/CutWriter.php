@@ -23,15 +23,18 @@ final class CutWriter
      */
     public static function write(SolvedRun $solved, string $pointer, Vector $at, Vector $normal): ?array
     {
-        $loops = [];
+        $loops = $walls = [];
         foreach (Parts::of($solved, $pointer) as $part) {
-            array_push($loops, ...PlaneCut::of($part->solid, $at, $normal));
+            $cut = PlaneCut::of($part->solid, $at, $normal);
+            array_push($loops, ...$cut);
+            $walls[] = self::leastWall($cut);
         }
+        $walls = array_filter($walls, is_float(...));
 
         return $loops === [] ? null : [
             'id' => $solved->laid->run->id,
             'area' => array_sum(array_map(static fn (CutLoop $loop): float => $loop->area, $loops)),
-            'least_wall' => self::leastWall($loops),
+            'least_wall' => $walls === [] ? null : min($walls),
             'loops' => array_map(static fn (CutLoop $loop): array => [
                 'hole' => $loop->area < 0.0,
                 'area' => abs($loop->area),

@@ -10,6 +10,7 @@ use Bowline\Body\RunBody;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\Spool;
 use Bowline\Solving\SolvedRun;
 
 /**
@@ -33,23 +34,40 @@ final class MassWriter
      */
     public static function write(SolvedRun $solved, string $pointer): array
     {
-        $parts = array_map(
-            static fn (Part $part): MassProperties => MassProperties::of($part->solid), Parts::of($solved, $pointer),
-        );
-        $contents = array_sum(array_map(
-            static fn (Solid $bore): float => MassProperties::of($bore)->volume,
-            RunBody::of($solved->laid)->contents(),
-        ));
         $id = $solved->laid->run->id;
-        if ($parts === []) {
+        $parts = Parts::of($solved, $pointer);
+        $spools = $properties = [];
+        foreach (Spool::all($solved->laid) as $number => $spool) {
+            if (isset($parts[$number])) {
+                $properties[] = $own = MassProperties::of($parts[$number]->solid);
+                $spools[] = ['mark' => $spool->mark, ...self::facts($own, self::held($spool->laid), $spool->laid)];
+            }
+        }
+        if ($properties === []) {
             return [
                 'id' => $id, 'volume' => 0.0, 'surface' => 0.0, 'centre' => null, 'mass' => 0.0, 'contents' => 0.0,
                 'spools' => [],
             ];
         }
-        $facts = self::facts(MassProperties::sum($parts), $contents, $solved->laid);
+        $whole = MassProperties::sum($properties);
 
-        return ['id' => $id, ...$facts, 'spools' => [['mark' => $id.'-1', ...$facts]]];
+        return [
+            'id' => $id,
+            'volume' => $whole->volume,
+            'surface' => $whole->surface,
+            'centre' => $whole->centre->withoutNegativeZeros(),
+            'mass' => array_sum(array_column($spools, 'mass')),
+            'contents' => array_sum(array_column($spools, 'contents')),
+            'spools' => $spools,
+        ];
+    }
+
+    /** Returns what the bores of a run hold, mm³. */
+    private static function held(LaidRun $laid): float
+    {
+        return array_sum(array_map(
+            static fn (Solid $bore): float => MassProperties::of($bore)->volume, RunBody::of($laid)->contents(),
+        ));
     }
 
     /**

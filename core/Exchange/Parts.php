@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 use Bowline\Body\RunBody;
+use Bowline\Body\Sleeve;
 use Bowline\Job\JobError;
 use Bowline\Job\StockKind;
+use Bowline\Routing\LaidJoint;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Spool;
 use Bowline\Rules\Finding;
 use Bowline\Solving\SolvedRun;
 
@@ -16,7 +20,12 @@ final class Parts
     /** Rules that report a body that folds, the plainest first. */
     private const FOLDING = ['section-fold', 'leg-room', 'reversal', 'bend-radius'];
 
+    /** Couplings and unions, as in the view. */
+    private const FITTINGS = [0.72, 0.65, 0.45];
+
     /**
+     * Returns the spools of a run, or itself where it is made in one piece.
+     *
      * @param  string  $pointer  of the run in the job
      * @return list<Part> none of a run without length
      *
@@ -31,12 +40,44 @@ final class Parts
                 $pointer, sprintf('the body of %s folds over and is not written%s', $run->name, self::why($solved)),
             );
         }
-        $solid = $body->solid();
-        if ($solid !== null && ! $solid->isClosed()) {
-            throw JobError::at($pointer, sprintf('the body of %s does not close and is not written', $run->name));
+        $colour = self::colour($run->stock->kind);
+        $spools = Spool::all($solved->laid);
+        $parts = [];
+        foreach ($spools as $spool) {
+            $solid = RunBody::of($spool->laid)->solid();
+            if ($solid !== null && ! $solid->isClosed()) {
+                throw JobError::at($pointer, sprintf('the body of %s does not close and is not written', $run->name));
+            }
+            if ($solid !== null) {
+                $isOnly = count($spools) === 1;
+                $parts[] = new Part(
+                    $isOnly ? $run->id : $spool->mark, $isOnly ? $run->name : $spool->laid->run->name, $solid, $colour,
+                );
+            }
         }
 
-        return $solid === null ? [] : [new Part($run->id, $run->name, $solid, self::colour($run->stock->kind))];
+        return $parts;
+    }
+
+    /**
+     * Returns what is bought for the joints of a run and goes over its spools.
+     *
+     * @return list<Part>
+     */
+    public static function ofJoints(LaidRun $laid): array
+    {
+        $parts = [];
+        foreach (LaidJoint::all($laid) as $number => $joint) {
+            $solid = Sleeve::of($laid, $joint);
+            if ($solid !== null) {
+                $parts[] = new Part(
+                    sprintf('%s-joint-%d', $laid->run->id, $number + 1),
+                    sprintf('%s, %s', $laid->run->name, $joint->joint->kind->value), $solid, self::FITTINGS,
+                );
+            }
+        }
+
+        return $parts;
     }
 
     /** Returns the finding that says where a body folds, behind a colon. */

@@ -76,6 +76,53 @@ final readonly class Path
         return $nearest;
     }
 
+    /**
+     * Returns its straights; those that continue each other are one.
+     *
+     * @return list<array{float, float}> developed lengths at which each begins and ends, mm
+     */
+    public function straights(): array
+    {
+        $straights = [];
+        $start = 0.0;
+        /** @var array{float, float}|null $going */
+        $going = null;
+        foreach ($this->segments as $segment) {
+            $end = $start + $segment->length();
+            $isStraight = is_infinite($segment->leastRadius());
+            $goesOn = $going !== null && $isStraight
+                && $segment->directionAt(0.0)->angleTo($this->directionAt($start)) < Tolerance::NO_TURN;
+            if ($going !== null && ! $goesOn) {
+                $straights[] = $going;
+            }
+            $going = $isStraight ? [$goesOn ? $going[0] : $start, $end] : null;
+            $start = $end;
+        }
+
+        return $going === null ? $straights : [...$straights, $going];
+    }
+
+    /**
+     * Returns the part between two developed lengths, each of which lies on a straight or at an end of a segment, mm.
+     */
+    public function between(float $from, float $to): self
+    {
+        $parts = [];
+        $start = 0.0;
+        foreach ($this->segments as $segment) {
+            $length = $segment->length();
+            [$first, $last] = [max(0.0, $from - $start), min($length, $to - $start)];
+            if ($last - $first > Tolerance::NOTHING) {
+                $parts[] = $last - $first > $length - Tolerance::NOTHING
+                    ? $segment
+                    : new Line($segment->pointAt($first), $segment->pointAt($last));
+            }
+            $start += $length;
+        }
+
+        return new self($parts);
+    }
+
     public function reversed(): self
     {
         return new self(

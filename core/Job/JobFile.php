@@ -82,7 +82,7 @@ final class JobFile
             }
         }
         foreach ($job->list('runs') as $run) {
-            if ($run->find('section_up') !== null || $run->find('section_turn') !== null) {
+            if ($run->find('section_up') !== null || $run->find('section_turn') !== null || $run->find('joints') !== null) {
                 return true;
             }
             foreach (['from', 'to'] as $end) {

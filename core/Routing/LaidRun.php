@@ -26,6 +26,7 @@ final class LaidRun
      * @param  float|null  $nearestLength  nearest length that the run can reach where its fixed length is out of reach,
      *     mm
      * @param  bool  $jumped  whether the branch that it followed has stopped being stable
+     * @param  RunPart|null  $part  where it is a spool, the run that it is of
      */
     public function __construct(
         public readonly Run $run,
@@ -38,6 +39,7 @@ final class LaidRun
         public readonly ?float $nearestLength = null,
         public readonly array $gates = [],
         public readonly bool $jumped = false,
+        public readonly ?RunPart $part = null,
     ) {
     }
 

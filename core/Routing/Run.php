@@ -7,6 +7,8 @@ namespace Bowline\Routing;
 use Bowline\Job\Fitting;
 use Bowline\Job\FixedLength;
 use Bowline\Job\JobError;
+use Bowline\Job\Joint\Joint;
+use Bowline\Job\Joint\JointReader;
 use Bowline\Job\Node;
 use Bowline\Job\PortName;
 use Bowline\Job\RunEnd;
@@ -23,6 +25,7 @@ final readonly class Run
     /**
      * @param  Bodies  $around  what it must not come near while it moves; empty for one that does not move
      * @param  stdClass  $source  the run as it stands in the file; never changed
+     * @param  list<Joint>  $joints  at which it is broken into spools, as told
      */
     public function __construct(
         public string $id,
@@ -36,6 +39,7 @@ final readonly class Run
         public Bodies $around,
         public SectionPlacement $section,
         public stdClass $source,
+        public array $joints = [],
     ) {
     }
 
@@ -59,6 +63,7 @@ final readonly class Run
             new Bodies([]),
             SectionPlacement::read($node, $site->values, $site->up),
             $node->object(),
+            JointReader::all($node, $from, $to, $site),
         );
 
         return $run->isMoving() ? $run->amid($site) : $run->withRoute($route->inReach($run));
@@ -101,6 +106,7 @@ final readonly class Run
             $around,
             $this->section,
             $this->source,
+            $this->joints,
         );
     }
 
@@ -132,6 +138,7 @@ final readonly class Run
             $this->around,
             $this->section,
             $this->source,
+            $this->joints,
         );
     }
 
@@ -149,6 +156,16 @@ final readonly class Run
             $this->units,
             $this->around,
             $this->section,
+            $this->source,
+            $this->joints,
+        );
+    }
+
+    /** Returns a part of the run that is made by itself. */
+    public function spool(string $mark, string $name, RunEnd $from, RunEnd $to): self
+    {
+        return new self(
+            $mark, $name, $this->stock, $from, $to, $this->route, null, $this->units, $this->around, $this->section,
             $this->source,
         );
     }

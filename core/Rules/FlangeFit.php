@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
-use Bowline\Editing\Edit\ChangeEnd;
-use Bowline\Editing\Edit\FinishEnd;
 use Bowline\Editing\RunChange;
 use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\End\FaceKind;
 use Bowline\Job\End\Flange;
-use Bowline\Job\RunEnd;
+use Bowline\Job\End\OpenEnd;
+use Bowline\Job\End\PlateForTube;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 use stdClass;
@@ -25,49 +24,22 @@ final class FlangeFit implements Rule
     public function check(LaidRun $laid): array
     {
         $findings = [];
-        foreach (['from' => $laid->run->from, 'to' => $laid->run->to] as $name => $end) {
-            if ($end->end->type() !== 'flange') {
-                continue;
-            }
-            $flange = $end->end->flange($laid->run->stock->section);
+        foreach (FlangedEnd::all($laid) as $end) {
+            $flange = $end->flange;
             $faults = $flange === null
                 ? [[true, Severity::Violation, 'It is the same as that of another end, which has none.', 0.0, 1.0]]
-                : [...$this->ofTube($laid, $flange), ...$this->ofPlate($laid, $flange, $name === 'from')];
+                : [...$this->ofTube($laid, $flange), ...$this->ofPlate($laid, $flange, $end->straight())];
             foreach ($faults as [$is, $severity, $message, $measured, $required]) {
                 if ($is) {
-                    $findings[] = $this->finding($laid, $end, $name, $severity, $message, $measured, $required);
+                    $findings[] = new Finding(
+                        'flange-fit', $severity, $end->subject, sprintf('The flange at %s does not fit', $end->where),
+                        $message, $end->end->at, $end->span(), $measured, $required,
+                    );
                 }
             }
         }
 
         return $findings;
-    }
-
-    /** @param  'from'|'to'  $name */
-    private function finding(
-        LaidRun $laid,
-        RunEnd $end,
-        string $name,
-        Severity $severity,
-        string $message,
-        float $measured,
-        float $required,
-    ): Finding {
-        $covered = min(
-            $this->straightAt($laid, $name === 'from'), $end->end->flange($laid->run->stock->section)?->length() ?? 0.0,
-        );
-
-        return new Finding(
-            'flange-fit',
-            $severity,
-            Subject::end($laid, $name),
-            sprintf('The flange at %s does not fit', $end->port ?? ($name === 'from' ? 'the start' : 'the end')),
-            $message,
-            $end->at,
-            $name === 'from' ? [0.0, $covered] : [$laid->length() - $covered, $laid->length()],
-            $measured,
-            $required,
-        );
     }
 
     /**
@@ -120,14 +92,13 @@ final class FlangeFit implements Rule
     }
 
     /** @return list<array{bool, Severity, string, float, float}> as for the tube */
-    private function ofPlate(LaidRun $laid, Flange $flange, bool $atStart): array
+    private function ofPlate(LaidRun $laid, Flange $flange, float $straight): array
     {
         $run = $laid->run;
         $say = $run->units->say(...);
         $kind = $run->stock->kind->value;
         $od = $run->stock->section->outsideDiameter;
         $slack = Tolerance::RULE_SLACK;
-        $straight = $this->straightAt($laid, $atStart);
         $reach = 2 * $flange->outline()->depthOf(0.0, 0.0);
         $middle = $flange->middle($od);
         $kept = $flange->keptClear($od);
@@ -197,23 +168,16 @@ final class FlangeFit implements Rule
         ];
     }
 
-    /** Returns the straight length at one of the ends of the run, mm. */
-    private function straightAt(LaidRun $laid, bool $atStart): float
-    {
-        return $laid->legs === [] ? 0.0 : $laid->legs[$atStart ? 0 : count($laid->legs) - 1]->straight;
-    }
-
     public function remedies(Finding $finding, LaidRun $laid): iterable
     {
-        foreach (['from' => $laid->run->from, 'to' => $laid->run->to] as $name => $end) {
-            if ($end->end->type() !== 'flange' || ! $finding->subject->isEnd($name)) {
+        foreach (FlangedEnd::all($laid) as $end) {
+            if (! $end->subject->is($finding->subject)) {
                 continue;
             }
-            $flange = $end->end->flange($laid->run->stock->section);
             $changes = match (true) {
-                $flange === null => ['Leave the end open' => new FinishEnd($name, 'open')],
-                $flange->tube !== null => $this->sizes($laid, $name, $flange),
-                default => $this->dimensions($laid, $name, $flange),
+                $end->flange === null => ['Leave the end open' => $end->replace((new OpenEnd)->toFile())],
+                $end->flange->tube !== null => $this->sizes($laid, $end),
+                default => $this->dimensions($laid, $end, $end->flange),
             };
             foreach ($changes as $label => $change) {
                 yield new Remedy($label, 'runs', RunDraft::of($laid)->apply($change)->run());
@@ -221,30 +185,25 @@ final class FlangeFit implements Rule
         }
     }
 
-    /**
-     * @param  'from'|'to'  $name
-     * @return iterable<string, RunChange> by what they say
-     */
-    private function sizes(LaidRun $laid, string $name, Flange $flange): iterable
+    /** @return iterable<string, RunChange> by what they say */
+    private function sizes(LaidRun $laid, FlangedEnd $end): iterable
     {
-        yield 'Take the size of the '.$laid->run->stock->kind->value => new ChangeEnd(
-            $name, static function (stdClass $end): void {
-                unset($end->nominal);
-            },
-        );
-        yield 'Make a plate to its measure' => new FinishEnd($name, 'flange');
+        yield 'Take the size of the '.$laid->run->stock->kind->value => $end->change(static function (
+            stdClass $told,
+        ): void {
+            unset($told->nominal);
+        });
+        $plate = (new PlateForTube)->flange($laid->run->stock->section);
+        yield 'Make a plate to its measure' => $end->replace($plate->toFile());
     }
 
-    /**
-     * @param  'from'|'to'  $name
-     * @return iterable<string, RunChange> by what they say
-     */
-    private function dimensions(LaidRun $laid, string $name, Flange $flange): iterable
+    /** @return iterable<string, RunChange> by what they say */
+    private function dimensions(LaidRun $laid, FlangedEnd $flanged, Flange $flange): iterable
     {
         $od = $laid->run->stock->section->outsideDiameter;
         $say = $laid->run->units->say(...);
-        $set = static fn (callable $change): ChangeEnd => new ChangeEnd($name, $change);
-        $holes = static fn (string $key, int|float $value): ChangeEnd => $set(
+        $set = $flanged->change(...);
+        $holes = static fn (string $key, int|float $value): RunChange => $set(
             static function (stdClass $end) use ($key, $value): void {
                 if (($end->holes ?? null) instanceof stdClass) {
                     $end->holes->{$key} = $value;
@@ -278,7 +237,7 @@ final class FlangeFit implements Rule
                 unset($end->neck);
             });
         }
-        $thickness = Words::roundedDown($this->straightAt($laid, $name === 'from') - ($flange->neck->length ?? 0.0));
+        $thickness = Words::roundedDown($flanged->straight() - ($flange->neck->length ?? 0.0));
         if ($thickness > 0.0) {
             yield sprintf('Make it %s thick', $say($thickness)) => $set(
                 static function (stdClass $end) use ($thickness): void {

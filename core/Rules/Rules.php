@@ -22,6 +22,8 @@ final class Rules
             'stock-radius' => new StockRadius,
             'clamp-size' => new ClampSize,
             'flange-fit' => new FlangeFit,
+            'joint-place' => new JointPlace,
+            'joint-fit' => new JointFit,
             'tie' => new Tie,
             'too-short' => new TooShort,
             'kept-away' => new KeptAway,

@@ -11,8 +11,8 @@ use Bowline\Routing\Vertex;
 final readonly class Subject
 {
     /**
-     * @param  'run'|'leg'|'bend'|'curve'|'corner'|'end'|'clamp'  $kind
-     * @param  int|null  $index  of a bend, or of the segment that a curve is
+     * @param  'run'|'leg'|'bend'|'curve'|'corner'|'end'|'clamp'|'joint'  $kind
+     * @param  int|null  $index  of a bend, of a joint as told, or of the segment that a curve is
      * @param  int|null  $vertex  of a corner, or the one at the far end of the leg
      * @param  string|null  $name  "from" or "to" of an end, the id of a clamp
      * @param  int|null  $tie  of a corner
@@ -61,6 +61,12 @@ final readonly class Subject
         return new self('end', vertex: $leg?->toVertex, name: $name);
     }
 
+    /** @param  int  $index  as told */
+    public static function joint(int $index): self
+    {
+        return new self('joint', $index);
+    }
+
     /** @param  int|null  $stop  that goes through it; null of a flexible run, which has no legs */
     public static function clamp(LaidRun $laid, string $id, ?int $stop): self
     {
@@ -76,6 +82,16 @@ final readonly class Subject
     public function isEnd(string $name): bool
     {
         return $this->kind === 'end' && $this->name === $name;
+    }
+
+    public function is(self $other): bool
+    {
+        return $this->toArray() === $other->toArray();
+    }
+
+    public function isJoint(int $index): bool
+    {
+        return $this->kind === 'joint' && $this->index === $index;
     }
 
     /** @return array<string, string|int> as schema/solution.json describes it */

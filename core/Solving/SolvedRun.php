@@ -7,6 +7,7 @@ namespace Bowline\Solving;
 use Bowline\Bending\BendTable;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\RouteFacts;
+use Bowline\Routing\Spool;
 use Bowline\Rules\Finding;
 use Bowline\Rules\Severity;
 
@@ -38,6 +39,21 @@ final readonly class SolvedRun
         }
 
         return $worst;
+    }
+
+    /**
+     * Returns its spools, each with a bend table of its own; one where it has no joints.
+     *
+     * @return non-empty-list<SolvedSpool>
+     */
+    public function spools(): array
+    {
+        return array_map(
+            fn (Spool $spool): SolvedSpool => new SolvedSpool(
+                $spool, new self($spool->laid, BendTable::of($spool->laid), $this->findings),
+            ),
+            Spool::all($this->laid),
+        );
     }
 
     /** Returns the volume of the material in mm³: section area times centreline length, without flanges. */

@@ -24,7 +24,7 @@ final class Sheet implements Command
 
     public static function options(): array
     {
-        return [Option::run(), new Option('paper', 'a4|letter', 'a4 when it is left out')];
+        return [Option::run(), Option::spool(), new Option('paper', 'a4|letter', 'a4 when it is left out')];
     }
 
     public function run(Input $input): Outcome

@@ -24,7 +24,7 @@ final class Vertices implements Command
 
     public static function options(): array
     {
-        return [Option::run()];
+        return [Option::run(), Option::spool()];
     }
 
     public function run(Input $input): Outcome

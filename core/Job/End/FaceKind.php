@@ -14,4 +14,14 @@ enum FaceKind: string
 
     /** Stands past the end of the run, into the recess of its neighbour. */
     case Spigot = 'spigot';
+
+    /** Returns the one that goes against it. */
+    public function matching(): self
+    {
+        return match ($this) {
+            self::Raised => self::Raised,
+            self::Recess => self::Spigot,
+            self::Spigot => self::Recess,
+        };
+    }
 }

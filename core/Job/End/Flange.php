@@ -85,6 +85,22 @@ final readonly class Flange implements End
         return $this->thickness + ($this->neck->length ?? 0.0);
     }
 
+    /** Returns the one that is bolted to it face to face: its opposite hand, with a recess for a spigot. */
+    public function matching(): self
+    {
+        $holes = $this->holes;
+        $face = $this->face;
+
+        return new self(
+            $this->plate, $this->thickness, $this->bore,
+            $holes?->start === null
+                ? $holes
+                : new BoltHoles($holes->count, $holes->circle, $holes->diameter, -$holes->start),
+            $face === null ? null : new FlangeFace($face->kind->matching(), $face->diameter, $face->height),
+            $this->neck, -$this->turn, $this->isBlind, $this->name, $this->tube,
+        );
+    }
+
     public function flange(Section $section): self
     {
         return $this;

@@ -30,6 +30,8 @@ export type Laying =
   | Become
   | FinishEnd
   | DrillFlange
+  | BreakRun
+  | TakeOutJoint
   | InsertPoint
   | LevelPoint
   | HoldDirection
@@ -170,7 +172,7 @@ export interface Api {
   rename?: Rename;
   joinPieces?: JoinPieces;
   joined?: Joined;
-  joint?: Joint;
+  joint?: Joint1;
   bendRows?: BendRows;
   bentRun?: BentRun;
   catalogueRow?: CatalogueRow;
@@ -1272,6 +1274,54 @@ export interface DrillFlange {
   since?: number;
 }
 /**
+ * Breaks the run into spools: in the middle of a leg, at a length along it, or in the middle of its longest straight.
+ */
+export interface BreakRun {
+  do: "break-run";
+  /**
+   * at the far end of the leg
+   */
+  vertex?: number;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  length?: number | string;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
+ * Takes a joint out, so that the spools beside it are one.
+ */
+export interface TakeOutJoint {
+  do: "take-out-joint";
+  joint: number;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
  * Gives a smooth run one point more: where it was pointed at, or in its middle.
  */
 export interface InsertPoint {
@@ -2190,6 +2240,12 @@ export interface Run {
    * Millimetres, degrees or a count; or an expression over the named values.
    */
   section_turn?: number | string;
+  /**
+   * Where it is broken into spools.
+   *
+   * @maxItems 200
+   */
+  joints?: Joint[];
 }
 /**
  * At a port, at a bare point, or where an end of another run is, moved or mirrored.
@@ -2725,6 +2781,75 @@ export interface Adjust {
   along: string | Vector;
 }
 /**
+ * A place at which two spools of a run are put together.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "joint".
+ */
+export interface Joint {
+  at: JointOnLeg | JointAtLength;
+  kind: "flanges" | "coupling" | "union" | "weld";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  gap?: number | string;
+  /**
+   * on the spool before it, and its opposite hand on the one behind; that of an end of the run when it is left out
+   */
+  flange?: Flange | RectangularFlange | OvalFlange | StandardFlange;
+  /**
+   * on the spool behind it, where that is another
+   */
+  other?: Flange | RectangularFlange | OvalFlange | StandardFlange;
+  sleeve?: Sleeve;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "jointOnLeg".
+ */
+export interface JointOnLeg {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  leg: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  from_start: number | string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "jointAtLength".
+ */
+export interface JointAtLength {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  length: number | string;
+}
+/**
+ * Of a coupling or a union; twice as long as the tube is wide, and its wall a fifth of that, when it is left out.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "sleeve".
+ */
+export interface Sleeve {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  length?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  od?: number | string;
+}
+/**
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "place".
  */
@@ -2819,6 +2944,10 @@ export interface SolvedRun {
      * Null where its section is round: a tube along its path.
      */
     mesh?: BodyMesh | null;
+    /**
+     * What stands on the tube of a round run: flanges, couplings, unions.
+     */
+    finishes?: BodyMesh[];
   };
   findings: Finding[];
   corners: SolvedCorner[];
@@ -2871,6 +3000,19 @@ export interface SolvedRun {
    * Between which lengths a hand may draw it out, mm; null where it is not told by its length.
    */
   length_range: number[] | null;
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  ends?: [SolvedEnd, SolvedEnd];
+  /**
+   * In the order along the run.
+   */
+  joints?: SolvedJoint[];
+  /**
+   * None of a run that is made in one piece.
+   */
+  spools?: SolvedSpool[];
 }
 export interface Line {
   kind: "line";
@@ -2977,9 +3119,9 @@ export interface Finding {
  * What of the run a finding is about.
  */
 export interface Subject {
-  kind: "run" | "leg" | "bend" | "curve" | "corner" | "end" | "clamp";
+  kind: "run" | "leg" | "bend" | "curve" | "corner" | "end" | "clamp" | "joint";
   /**
-   * Of a bend, or of the segment of the path that a curve is, from 0.
+   * Of a bend, of a joint as told, or of the segment of the path that a curve is, from 0.
    */
   index?: number;
   /**
@@ -3065,6 +3207,45 @@ export interface MovedPose {
   at: Point;
   about: Point;
   angle: number;
+}
+export interface SolvedEnd {
+  type: string;
+  /**
+   * Of a flange that is bought: standard and size.
+   */
+  name: string | null;
+  /**
+   * Its dimensions, as an end of a job file.
+   */
+  flange: {} | null;
+}
+export interface SolvedJoint {
+  /**
+   * As told, from 0.
+   */
+  joint: number;
+  kind: string;
+  /**
+   * Developed length of the middle of its gap; null where no straight holds it.
+   */
+  at: number | null;
+  gap: number;
+  /**
+   * Standard and size of its flanges, where they are bought.
+   */
+  flange: string | null;
+}
+export interface SolvedSpool {
+  mark: string;
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  span: [number, number];
+  length: number;
+  cut_length: number;
+  bends: Bend[];
+  tail: number;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -3469,13 +3650,13 @@ export interface Joined {
    */
   item: {};
   solution: SolvedRun;
-  joints: Joint[];
+  joints: Joint1[];
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "joint".
  */
-export interface Joint {
+export interface Joint1 {
   corners: Point[];
   /**
    * What its legs lack, mm; 0 where there is room.

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Exchange;
+
+use Bowline\Bending\BendRow;
+use Bowline\Body\Boundary\Solid;
+use Bowline\Body\RunBody;
+use Bowline\Body\Sleeve;
+use Bowline\Job\JobError;
+use Bowline\Routing\LaidJoint;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Spool;
+use Bowline\Solving\SolvedRun;
+use Bowline\Solving\SolvedSpool;
+
+/** Writes the spools and joints of a run (schema/solution.json, `spool` and `solvedJoint`). */
+final class SpoolWriter
+{
+    /** Chords of what stands on a tube that would lie on its diameter. */
+    private const CHORDS = 100;
+
+    /**
+     * @param  callable(BendRow): array<string, mixed>  $bend  writes a row of a bend table
+     * @return list<array<string, mixed>> none of a run that is made in one piece
+     */
+    public static function spools(SolvedRun $solved, callable $bend): array
+    {
+        if ($solved->laid->run->joints === []) {
+            return [];
+        }
+
+        return array_map(static fn (SolvedSpool $one): array => [
+            'mark' => $one->spool->mark,
+            'span' => [$one->spool->from, $one->spool->to],
+            'length' => $one->solved->bendTable->length,
+            'cut_length' => $one->solved->bendTable->cutLength,
+            'bends' => array_map($bend, $one->solved->bendTable->rows),
+            'tail' => $one->solved->bendTable->tail,
+        ], $solved->spools());
+    }
+
+    /** @return list<array<string, mixed>> in the order along the run */
+    public static function joints(LaidRun $laid): array
+    {
+        return array_map(static fn (LaidJoint $joint): array => [
+            'joint' => $joint->index,
+            'kind' => $joint->joint->kind->value,
+            'at' => $joint->at,
+            'gap' => $joint->joint->gap,
+            'flange' => $joint->joint->near->flange($laid->run->stock->section)?->name,
+        ], LaidJoint::all($laid));
+    }
+
+    /**
+     * Writes what stands on the tube of a round run: flanges, couplings and unions.
+     *
+     * @return list<array{positions: string, triangles: string}>
+     */
+    public static function finishes(LaidRun $laid): array
+    {
+        if (! $laid->run->stock->section->isRound) {
+            return [];
+        }
+        try {
+            $solids = array_merge(...array_map(
+                static fn (Spool $spool): array => RunBody::of($spool->laid)->finishes(), Spool::all($laid),
+            ));
+        } catch (JobError) {
+            return [];
+        }
+        $sleeves = array_map(static fn (LaidJoint $joint): ?Solid => Sleeve::of($laid, $joint), LaidJoint::all($laid));
+
+        // The larger they are, the farther off they are looked at.
+        $chord = max(BodyMeshWriter::CHORD, $laid->run->stock->section->outsideDiameter / self::CHORDS);
+
+        return array_map(
+            static fn (Solid $solid): array => BodyMeshWriter::solid($solid, $chord),
+            [...$solids, ...array_values(array_filter($sleeves))],
+        );
+    }
+}

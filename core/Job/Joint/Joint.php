@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job\Joint;
+
+use Bowline\Job\End\End;
+use Bowline\Job\Section;
+
+/** A place at which a run is broken into spools. Millimetres. */
+final readonly class Joint
+{
+    /** Length and wall of a sleeve where none are told, as multiples of the tube's outside diameter. */
+    private const SLEEVE_LENGTH = 2.0;
+
+    private const SLEEVE_WALL = 0.2;
+
+    /**
+     * @param  float|null  $length  along the run from its start to the middle of the gap; null where it is on a leg
+     * @param  int  $leg  vertex at the far end of the leg that it is on
+     * @param  float  $fromStart  from the corner at which the leg begins, along it
+     * @param  float  $gap  between both spools: gasket, root gap or nothing
+     * @param  End  $near  finish of the spool before it
+     * @param  End  $far  finish of the spool behind it
+     * @param  float|null  $sleeveLength  of a coupling or union; null as usual
+     * @param  float|null  $sleeveDiameter  outside; null as usual
+     */
+    public function __construct(
+        public JointKind $kind,
+        public ?float $length,
+        public int $leg,
+        public float $fromStart,
+        public float $gap,
+        public End $near,
+        public End $far,
+        private ?float $sleeveLength,
+        private ?float $sleeveDiameter,
+    ) {
+    }
+
+    /** @return array{float, float} length and outside diameter of its sleeve */
+    public function sleeve(Section $section): array
+    {
+        $od = $section->outsideDiameter;
+
+        return [
+            $this->sleeveLength ?? self::SLEEVE_LENGTH * $od, $this->sleeveDiameter ?? $od * (1 + 2 * self::SLEEVE_WALL),
+        ];
+    }
+}

@@ -9,7 +9,6 @@ use Bowline\Geometry\Segment;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
-use Bowline\Job\End\End;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Tie\Tie;
@@ -140,21 +139,15 @@ final class SolutionWriter
                 'volume' => $solved->volume(), 'mass' => $solved->mass(), 'mesh' => BodyMeshWriter::write($laid),
                 'finishes' => SpoolWriter::finishes($laid),
             ],
-            'ends' => [self::end($laid, $laid->run->from->end), self::end($laid, $laid->run->to->end)],
+            'ends' => [
+                SpoolWriter::end($laid, $laid->run->from->end), SpoolWriter::end($laid, $laid->run->to->end),
+            ],
             'joints' => SpoolWriter::joints($laid),
             'spools' => SpoolWriter::spools(
                 $solved, static fn (BendRow $row): array => self::bend($row, $laid->run->stock->bend->leastRadius),
             ),
             'findings' => array_map(self::finding(...), $solved->findings),
         ];
-    }
-
-    /** @return array<string, mixed> what an end comes to: its kind, and the name and dimensions of its flange */
-    private static function end(LaidRun $laid, End $end): array
-    {
-        $flange = $end->flange($laid->run->stock->section);
-
-        return ['type' => $end->type(), 'name' => $flange?->name, 'flange' => $flange?->toFile()];
     }
 
     /**

@@ -8,6 +8,7 @@ use Bowline\Bending\BendRow;
 use Bowline\Body\Boundary\Solid;
 use Bowline\Body\RunBody;
 use Bowline\Body\Sleeve;
+use Bowline\Job\End\End;
 use Bowline\Job\JobError;
 use Bowline\Routing\LaidJoint;
 use Bowline\Routing\LaidRun;
@@ -34,6 +35,7 @@ final class SpoolWriter
         return array_map(static fn (SolvedSpool $one): array => [
             'mark' => $one->spool->mark,
             'span' => [$one->spool->from, $one->spool->to],
+            'first_bend' => $one->spool->firstBend,
             'length' => $one->solved->bendTable->length,
             'cut_length' => $one->solved->bendTable->cutLength,
             'bends' => array_map($bend, $one->solved->bendTable->rows),
@@ -49,8 +51,16 @@ final class SpoolWriter
             'kind' => $joint->joint->kind->value,
             'at' => $joint->at,
             'gap' => $joint->joint->gap,
-            'flange' => $joint->joint->near->flange($laid->run->stock->section)?->name,
+            'flange' => $joint->joint->near->type() === 'flange' ? self::end($laid, $joint->joint->near) : null,
         ], LaidJoint::all($laid));
+    }
+
+    /** @return array<string, mixed> what an end comes to: its kind, and the name and measures of its flange */
+    public static function end(LaidRun $laid, End $end): array
+    {
+        $flange = $end->flange($laid->run->stock->section);
+
+        return ['type' => $end->type(), 'name' => $flange?->name, 'flange' => $flange?->toFile()];
     }
 
     /**

@@ -15,16 +15,18 @@ final readonly class Spool
     /**
      * @param  string  $mark  "feed-1"
      * @param  float  $from  developed length of the run at which it begins, mm
-     * @param  int|null  $jointBefore  index of the joint that it begins at; null at the start of the run
-     * @param  int|null  $jointBehind  index of the joint that it ends at; null at the end of the run
+     * @param  int  $firstBend  number of its first bend in the run
+     * @param  LaidJoint|null  $jointBefore  at which it begins; null at the start of the run
+     * @param  LaidJoint|null  $jointBehind  at which it ends; null at the end of the run
      */
     private function __construct(
         public string $mark,
         public float $from,
         public float $to,
         public LaidRun $laid,
-        public ?int $jointBefore,
-        public ?int $jointBehind,
+        public int $firstBend,
+        public ?LaidJoint $jointBefore,
+        public ?LaidJoint $jointBehind,
     ) {
     }
 
@@ -49,9 +51,10 @@ final readonly class Spool
             }
         }
         if ($joints === []) {
-            return [new self($run->id.'-1', 0.0, $laid->length(), $laid, null, null)];
+            return [new self($run->id.'-1', 0.0, $laid->length(), $laid, 0, null, null)];
         }
         $spools = [];
+        $bends = 0;
         foreach ([null, ...$joints] as $i => $before) {
             $behind = $joints[$i] ?? null;
             $from = $before?->span()[1] ?? 0.0;
@@ -62,9 +65,9 @@ final readonly class Spool
                 $before === null ? $run->from : self::endAt($laid, $from, $before->joint->far, true),
                 $behind === null ? $run->to : self::endAt($laid, $to, $behind->joint->near, false),
             );
-            $spools[] = new self(
-                $mark, $from, $to, self::cut($laid, $part, $from, $to), $before?->index, $behind?->index,
-            );
+            $cut = self::cut($laid, $part, $from, $to);
+            $spools[] = new self($mark, $from, $to, $cut, $bends, $before, $behind);
+            $bends += count($cut->bends);
         }
 
         return $spools;

@@ -45,11 +45,11 @@ final readonly class FlangedEnd
                 }
                 $all[] = new self(
                     $spool, $end, $end->end->flange($section),
-                    $joint === null ? Subject::end($laid, $side) : Subject::joint($joint),
+                    $joint === null ? Subject::end($laid, $side) : Subject::joint($laid, $joint),
                     $joint === null
                         ? $end->port ?? ($side === 'from' ? 'the start' : 'the end')
-                        : sprintf('joint %d', $joint + 1),
-                    $side, $joint,
+                        : sprintf('joint %d', $joint->index + 1),
+                    $side, $joint?->index,
                 );
             }
         }

@@ -31,7 +31,7 @@ final class JointFit implements Rule
             $fault = $this->holes($near, $far, $laid->run->units) ?? $this->faces($near, $far, $laid->run->units);
             if ($fault !== null) {
                 $findings[] = new Finding(
-                    'joint-fit', Severity::Violation, Subject::joint($joint->index),
+                    'joint-fit', Severity::Violation, Subject::joint($laid, $joint),
                     sprintf('The flanges at joint %d do not go together', $joint->index + 1), $fault[0],
                     $laid->path->pointAt($joint->at), $joint->span(), $fault[1], $fault[2],
                 );

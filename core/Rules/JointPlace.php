@@ -43,7 +43,7 @@ final class JointPlace implements Rule
         $at = max(0.0, min($laid->length(), $joint->told));
 
         return new Finding(
-            'joint-place', Severity::Violation, Subject::joint($joint->index),
+            'joint-place', Severity::Violation, Subject::joint($laid, $joint),
             sprintf('Joint %d is not on a straight', $joint->index + 1), $message,
             $laid->path->segments === [] ? $laid->run->from->at : $laid->path->pointAt($at), [$at, $at],
             $joint->told, $joint->at,
@@ -58,10 +58,9 @@ final class JointPlace implements Rule
             }
             $room = fn (End $end): float => $end->flange($laid->run->stock->section)?->length() ?? 0.0;
             [$near, $far] = [$room($joint->joint->near), $room($joint->joint->far)];
-            $places = [
-                ...LaidJoint::places($laid->path->straights(), $joint->told, $joint->joint->gap, $near, $far),
-                ...LaidJoint::places($laid->path->straights(), $joint->told, $joint->joint->gap),
-            ];
+            $straights = $laid->path->straights();
+            $roomy = LaidJoint::places($straights, $joint->told, $joint->joint->gap, $near, $far);
+            $places = $roomy === [] ? LaidJoint::places($straights, $joint->told, $joint->joint->gap) : $roomy;
             foreach ($places as $place) {
                 yield new Remedy(
                     sprintf('Put it at %s', $laid->run->units->say($place)), 'runs',

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Routing\LaidJoint;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\Leg;
 use Bowline\Routing\Vertex;
 
 /** The part of a run that a finding is about. Bends, segments and ties are numbered from 0, vertices as in the run. */
@@ -61,10 +63,16 @@ final readonly class Subject
         return new self('end', vertex: $leg?->toVertex, name: $name);
     }
 
-    /** @param  int  $index  as told */
-    public static function joint(int $index): self
+    /** @return self about a joint, and the leg on which it is drawn */
+    public static function joint(LaidRun $laid, LaidJoint $joint): self
     {
-        return new self('joint', $index);
+        $at = $joint->at ?? $joint->told;
+        $on = array_filter(
+            $laid->legs,
+            static fn (Leg $leg): bool => $leg->start <= $at && $at <= $leg->start + $leg->straight,
+        );
+
+        return new self('joint', $joint->index, $on === [] ? null : reset($on)->toVertex);
     }
 
     /** @param  int|null  $stop  that goes through it; null of a flexible run, which has no legs */

@@ -4,6 +4,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Refused } from './api/client';
 import { JobsPage } from './jobs/JobsPage';
+import { Broken } from './workbench/Broken';
 import { Start } from './workbench/Start';
 import { Workbench } from './workbench/Workbench';
 
@@ -18,10 +19,15 @@ const client = new QueryClient({
 });
 
 const router = createBrowserRouter([
-  { path: '/', element: <Start /> },
-  { path: '/jobs', element: <JobsPage /> },
-  { path: '/jobs/:job/:stage', element: <Workbench /> },
-  { path: '*', element: <Navigate to="/" replace /> },
+  {
+    errorElement: <Broken />,
+    children: [
+      { path: '/', element: <Start /> },
+      { path: '/jobs', element: <JobsPage /> },
+      { path: '/jobs/:job/:stage', element: <Workbench /> },
+      { path: '*', element: <Navigate to="/" replace /> },
+    ],
+  },
 ]);
 
 const root = document.getElementById('root');

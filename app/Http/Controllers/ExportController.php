@@ -76,16 +76,16 @@ final readonly class ExportController
             ->deleteFileAfterSend();
     }
 
-    public function bends(Job $job, string $run): Response
+    public function bends(Request $request, Job $job, string $run): Response
     {
-        $solved = $this->solved($job, $run);
+        $solved = self::spool($request, $this->solved($job, $run));
 
         return self::download(CsvTables::bends($solved), 'text/csv', $solved->laid->run->name, 'bends.csv');
     }
 
-    public function vertices(Job $job, string $run): Response
+    public function vertices(Request $request, Job $job, string $run): Response
     {
-        $solved = $this->solved($job, $run);
+        $solved = self::spool($request, $this->solved($job, $run));
 
         return self::download(CsvTables::vertices($solved), 'text/csv', $solved->laid->run->name, 'vertices.csv');
     }
@@ -93,9 +93,9 @@ final readonly class ExportController
     public function sheet(Request $request, Job $job, string $run): Response
     {
         $core = CoreJob::read($this->files->around($job, [$run]));
-        $solved = (new Solver($core))->preview(
+        $solved = self::spool($request, (new Solver($core))->preview(
             SettledShape::of($job, $core->runs[$run] ?? throw new NotFoundHttpException),
-        );
+        ));
         $paper = $request->query->getString('paper', 'a4');
 
         return self::download(
@@ -107,9 +107,11 @@ final readonly class ExportController
     }
 
     /** Returns the picture of the bend sheet for the screen. */
-    public function views(Job $job, string $run): Response
+    public function views(Request $request, Job $job, string $run): Response
     {
-        return new Response(RunViews::svg($this->solved($job, $run)->laid, 190.0, 110.0), 200, [
+        $laid = self::spool($request, $this->solved($job, $run))->laid;
+
+        return new Response(RunViews::svg($laid, 190.0, 110.0), 200, [
             'Content-Type' => 'image/svg+xml',
         ]);
     }
@@ -157,14 +159,16 @@ final readonly class ExportController
     }
 
     /** Downloads the body of a run in the format of an ending. */
-    public function body(Job $job, string $run, string $format): Response
+    public function body(Request $request, Job $job, string $run, string $format): Response
     {
-        $solved = $this->solved($job, $run);
+        $solved = self::spool($request, $this->solved($job, $run));
         $writer = BodyFormats::find($format) ?? throw new NotFoundHttpException;
         $name = $solved->laid->run->name;
 
         return self::download(
-            $writer::write($name, Parts::of($solved, '/runs/'.$run), RunBody::CHORD),
+            $writer::write(
+                $name, [...Parts::of($solved, '/runs/'.$run), ...Parts::ofJoints($solved->laid)], RunBody::CHORD,
+            ),
             $writer::mediaType(),
             $name,
             $format,
@@ -179,6 +183,7 @@ final readonly class ExportController
                 foreach (Parts::of($solved, '/runs/'.$id) as $part) {
                     yield $part;
                 }
+                yield from Parts::ofJoints($solved->laid);
             }
         })();
 
@@ -213,6 +218,25 @@ final readonly class ExportController
         return (new Solver($core))->preview(
             SettledShape::of($job, $core->runs[$run] ?? throw new NotFoundHttpException),
         );
+    }
+
+    /**
+     * Returns the spool that the query names by its mark, as a run by itself; the run where it names none.
+     *
+     * @throws NotFoundHttpException where there is no such spool
+     */
+    private static function spool(Request $request, SolvedRun $solved): SolvedRun
+    {
+        $mark = $request->query->getString('spool');
+        if ($mark === '') {
+            return $solved;
+        }
+        foreach ($solved->spools() as $spool) {
+            if ($spool->spool->mark === $mark) {
+                return $spool->solved;
+            }
+        }
+        throw new NotFoundHttpException;
     }
 
     private static function download(string $content, string $type, string $name, string $ending): Response

@@ -9,6 +9,7 @@ use Bowline\Editing\JointPlace;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
 use Bowline\Geometry\Tolerance;
+use Bowline\Job\End\End;
 use Bowline\Job\FileValue;
 use Bowline\Job\Joint\JointKind;
 use Bowline\Job\Node;
@@ -56,8 +57,10 @@ final readonly class BreakRun implements RunEdit
     public function apply(RunDraft $draft): void
     {
         $run = $draft->laid->run;
-        $ends = array_map(static fn ($end): string => $end->end->type(), [$run->from, $run->to]);
-        $kind = in_array('flange', $ends, true) ? JointKind::Flanges : JointKind::Weld;
+        $flanged = array_values(array_filter(
+            [$run->from->end, $run->to->end], static fn (End $end): bool => $end->flange($run->stock->section) !== null,
+        ))[0] ?? null;
+        $kind = $flanged === null ? JointKind::Weld : JointKind::Flanges;
         $straights = $draft->laid->path->straights();
         $told = $this->place($draft, $straights);
         $nearest = LaidJoint::places($straights, $told, $kind->usualGap())[0] ?? null;
@@ -73,7 +76,12 @@ final readonly class BreakRun implements RunEdit
         $joints = is_array($draft->run->joints ?? null) ? array_values($draft->run->joints) : [];
         $draft->run->joints = [
             ...$joints,
-            (object) ['at' => JointPlace::at($draft->laid, $told), 'kind' => $kind->value, 'gap' => FileValue::roundForFile($kind->usualGap())],
+            (object) [
+                'at' => JointPlace::at($draft->laid, $told),
+                'kind' => $kind->value,
+                'gap' => FileValue::roundForFile($kind->usualGap()),
+                ...$flanged === null ? [] : ['flange' => $flanged->toFile()],
+            ],
         ];
     }
 

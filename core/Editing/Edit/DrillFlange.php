@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Editing\Edit;
 
 use Bowline\Editing\EditError;
+use Bowline\Editing\FlangeTarget;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
 use Bowline\Job\End\BoltHoles;
@@ -18,12 +19,9 @@ final readonly class DrillFlange implements RunEdit
 {
     private const CIRCLE_SHARE = 0.8;
 
-    /**
-     * @param  'from'|'to'  $end
-     * @param  int|float|string  $count  as the file has it
-     */
-    public function __construct(
-        private string $end,
+    /** @param  int|float|string  $count  as the file has it */
+    private function __construct(
+        private FlangeTarget $target,
         private int|float|string $count,
     ) {
     }
@@ -44,7 +42,7 @@ final readonly class DrillFlange implements RunEdit
         $site->values->count($count, 'the number of holes');
 
         return new self(
-            $body->get('end')->text() === 'from' ? 'from' : 'to',
+            FlangeTarget::read($body),
             is_string($count->value) || is_int($count->value) || is_float($count->value) ? $count->value : 0,
         );
     }
@@ -52,12 +50,8 @@ final readonly class DrillFlange implements RunEdit
     /** @throws EditError when there is no flange */
     public function apply(RunDraft $draft): void
     {
-        $run = $draft->laid->run;
-        $flange = ($this->end === 'from' ? $run->from : $run->to)->end->flange($run->stock->section);
-        $said = $draft->end($this->end)->end ?? null;
-        if ($flange === null || ! $said instanceof stdClass) {
-            throw new EditError('This end has no flange to drill.');
-        }
+        $flange = $this->target->flange($draft);
+        $said = clone $this->target->said($draft);
         $holes = $said->holes ?? null;
         $said->holes = (object) [
             'circle' => FileValue::roundForFile(2 * $flange->outline()->depthOf(0.0, 0.0) * self::CIRCLE_SHARE),
@@ -65,5 +59,6 @@ final readonly class DrillFlange implements RunEdit
             ...$holes instanceof stdClass ? get_object_vars($holes) : [],
             'count' => $this->count,
         ];
+        $this->target->put($draft, $said);
     }
 }

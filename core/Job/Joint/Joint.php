@@ -41,10 +41,16 @@ final readonly class Joint
     /** @return array{float, float} length and outside diameter of its sleeve */
     public function sleeve(Section $section): array
     {
+        [$length, $od] = self::usualSleeve($section);
+
+        return [$this->sleeveLength ?? $length, $this->sleeveDiameter ?? $od];
+    }
+
+    /** @return array{float, float} length and outside diameter of a sleeve of which none are told */
+    public static function usualSleeve(Section $section): array
+    {
         $od = $section->outsideDiameter;
 
-        return [
-            $this->sleeveLength ?? self::SLEEVE_LENGTH * $od, $this->sleeveDiameter ?? $od * (1 + 2 * self::SLEEVE_WALL),
-        ];
+        return [self::SLEEVE_LENGTH * $od, $od * (1 + 2 * self::SLEEVE_WALL)];
     }
 }

@@ -9,6 +9,7 @@ import type {
   Edits,
   Entry,
   Fitting,
+  FlangeTables,
   JobChange,
   JobFacts,
   JobList,
@@ -118,6 +119,7 @@ export const api = {
   comb: (job: number, asked: Comb) => send<Run[]>(`jobs/${job}/comb`, asked),
   rename: (job: number, rename: Rename) => send<JobState>(`jobs/${job}/values/rename`, rename),
   parts: () => get<Parts>('parts'),
+  flangeTables: () => get<FlangeTables>('flange-tables'),
   portOnto: (job: number, fitting: string, asked: PortOnPort) =>
     send<Fitting>(`jobs/${job}/fittings/${encodeURIComponent(fitting)}/onto`, asked),
   catalogue: (find: string, kind: string) =>
@@ -146,6 +148,10 @@ export const api = {
   },
 };
 
+/** Names a spool in a query by its mark; nothing for the whole run. */
+const only = (sign: '?' | '&', spool: string | undefined) =>
+  spool === undefined ? '' : `${sign}spool=${encodeURIComponent(spool)}`;
+
 /** Addresses of the files that can be downloaded. */
 export const files = {
   plainJob: (job: number) => `/api/jobs/${job}/file`,
@@ -155,12 +161,14 @@ export const files = {
   picture: (job: number, revision: number) => `/api/jobs/${job}/picture.svg?revision=${revision}`,
   centrelines: (job: number) => `/api/jobs/${job}/centrelines.dxf`,
   centreline: (job: number, id: string) => `/api/${run(job, id)}/centreline.dxf`,
-  bends: (job: number, id: string) => `/api/${run(job, id)}/bends.csv`,
-  vertices: (job: number, id: string) => `/api/${run(job, id)}/vertices.csv`,
-  sheet: (job: number, id: string, paper: 'a4' | 'letter') => `/api/${run(job, id)}/sheet.pdf?paper=${paper}`,
-  views: (job: number, id: string, revision: number) => `/api/${run(job, id)}/views.svg?revision=${revision}`,
+  bends: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/bends.csv${only('?', spool)}`,
+  vertices: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/vertices.csv${only('?', spool)}`,
+  sheet: (job: number, id: string, paper: 'a4' | 'letter', spool?: string) =>
+    `/api/${run(job, id)}/sheet.pdf?paper=${paper}${only('&', spool)}`,
+  views: (job: number, id: string, revision: number, spool?: string) =>
+    `/api/${run(job, id)}/views.svg?revision=${revision}${only('&', spool)}`,
   catalogue: (own: boolean) => `/api/catalogue.csv${own ? '?own=1' : ''}`,
   /** The body of a run, or the bodies of all where none is named. */
-  body: (job: number, id: string | undefined, ending: 'step' | '3mf' | 'glb' | 'obj' | 'stl') =>
-    id === undefined ? `/api/jobs/${job}/bodies.${ending}` : `/api/${run(job, id)}/body.${ending}`,
+  body: (job: number, id: string | undefined, ending: 'step' | '3mf' | 'glb' | 'obj' | 'stl', spool?: string) =>
+    id === undefined ? `/api/jobs/${job}/bodies.${ending}` : `/api/${run(job, id)}/body.${ending}${only('?', spool)}`,
 };

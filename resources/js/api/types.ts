@@ -30,8 +30,11 @@ export type Laying =
   | Become
   | FinishEnd
   | DrillFlange
+  | ChooseFlange
+  | ShapeFlange
   | BreakRun
   | TakeOutJoint
+  | JoinBy
   | InsertPoint
   | LevelPoint
   | HoldDirection
@@ -139,6 +142,16 @@ export type Parts = {
     default: number;
   }[];
 }[];
+/**
+ * The tables of flanges that ship with it, each with the names of its sizes.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "flangeTables".
+ */
+export type FlangeTables = {
+  name: string;
+  sizes: string[];
+}[];
 
 /**
  * The bodies of Bowline's HTTP interface.
@@ -172,7 +185,7 @@ export interface Api {
   rename?: Rename;
   joinPieces?: JoinPieces;
   joined?: Joined;
-  joint?: Joint1;
+  joint?: Joint;
   bendRows?: BendRows;
   bentRun?: BentRun;
   catalogueRow?: CatalogueRow;
@@ -1252,7 +1265,11 @@ export interface FinishEnd {
  */
 export interface DrillFlange {
   do: "drill-flange";
-  end: "from" | "to";
+  end?: "from" | "to";
+  /**
+   * of a joint in place of an end
+   */
+  joint?: number;
   /**
    * Millimetres, degrees or a count; or an expression over the named values.
    *
@@ -1260,6 +1277,71 @@ export interface DrillFlange {
    * via the `definition` "number".
    */
   count: number | string;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
+ * Takes a flange of a table, the same as another end has, or one with measures of its own where neither is named.
+ */
+export interface ChooseFlange {
+  do: "choose-flange";
+  end?: "from" | "to";
+  /**
+   * of a joint in place of an end
+   */
+  joint?: number;
+  standard?: string;
+  same_as?: EndOfRun;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "endOfRun".
+ */
+export interface EndOfRun {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  run: string;
+  end: "from" | "to";
+}
+/**
+ * Gives a flange another shape of plate, face or neck.
+ */
+export interface ShapeFlange {
+  do: "shape-flange";
+  end?: "from" | "to";
+  /**
+   * of a joint in place of an end
+   */
+  joint?: number;
+  plate?: "round" | "rectangle" | "oval";
+  face?: "flat" | "raised" | "recess" | "spigot";
+  neck?: "none" | "fillet" | "hub";
   /**
    * The run that the change was made from.
    */
@@ -1308,6 +1390,26 @@ export interface BreakRun {
 export interface TakeOutJoint {
   do: "take-out-joint";
   joint: number;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
+ * Gives a joint another kind, with the gap that is usual for that.
+ */
+export interface JoinBy {
+  do: "join-by";
+  joint: number;
+  kind: "flanges" | "coupling" | "union" | "weld";
   /**
    * The run that the change was made from.
    */
@@ -2245,7 +2347,7 @@ export interface Run {
    *
    * @maxItems 200
    */
-  joints?: Joint[];
+  joints?: SpoolJoint[];
 }
 /**
  * At a port, at a bare point, or where an end of another run is, moved or mirrored.
@@ -2558,20 +2660,6 @@ export interface SameFlange {
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "endOfRun".
- */
-export interface EndOfRun {
-  /**
-   * Names an item; others refer to it by this.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "id".
-   */
-  run: string;
-  end: "from" | "to";
-}
-/**
- * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "likeEnd".
  */
 export interface LikeEnd {
@@ -2784,9 +2872,9 @@ export interface Adjust {
  * A place at which two spools of a run are put together.
  *
  * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "joint".
+ * via the `definition` "spoolJoint".
  */
-export interface Joint {
+export interface SpoolJoint {
   at: JointOnLeg | JointAtLength;
   kind: "flanges" | "coupling" | "union" | "weld";
   /**
@@ -3004,15 +3092,15 @@ export interface SolvedRun {
    * @minItems 2
    * @maxItems 2
    */
-  ends?: [SolvedEnd, SolvedEnd];
+  ends: [SolvedEnd, SolvedEnd];
   /**
    * In the order along the run.
    */
-  joints?: SolvedJoint[];
+  joints: SolvedJoint[];
   /**
    * None of a run that is made in one piece.
    */
-  spools?: SolvedSpool[];
+  spools: SolvedSpool[];
 }
 export interface Line {
   kind: "line";
@@ -3214,10 +3302,40 @@ export interface SolvedEnd {
    * Of a flange that is bought: standard and size.
    */
   name: string | null;
-  /**
-   * Its dimensions, as an end of a job file.
-   */
-  flange: {} | null;
+  flange: FlangeMeasures | null;
+}
+/**
+ * What a flange comes to, in the words of the job file.
+ */
+export interface FlangeMeasures {
+  type: "flange";
+  plate?: "rectangle" | "oval";
+  od?: number;
+  width?: number;
+  height?: number;
+  corner_radius?: number;
+  end_radius?: number;
+  thickness: number;
+  bore?: number;
+  holes?: {
+    count: number;
+    circle: number;
+    diameter: number;
+    start?: number;
+  };
+  face?: {
+    kind: "raised" | "recess" | "spigot";
+    diameter: number;
+    height: number;
+  };
+  neck?: {
+    diameter?: number;
+    length?: number;
+    radius?: number;
+  };
+  turn?: number;
+  blind?: boolean;
+  part_number?: string;
 }
 export interface SolvedJoint {
   /**
@@ -3231,9 +3349,9 @@ export interface SolvedJoint {
   at: number | null;
   gap: number;
   /**
-   * Standard and size of its flanges, where they are bought.
+   * What the flange before it comes to.
    */
-  flange: string | null;
+  flange: SolvedEnd | null;
 }
 export interface SolvedSpool {
   mark: string;
@@ -3246,6 +3364,10 @@ export interface SolvedSpool {
   cut_length: number;
   bends: Bend[];
   tail: number;
+  /**
+   * Number of its first bend in the run, from 0.
+   */
+  first_bend: number;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -3650,13 +3772,13 @@ export interface Joined {
    */
   item: {};
   solution: SolvedRun;
-  joints: Joint1[];
+  joints: Joint[];
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "joint".
  */
-export interface Joint1 {
+export interface Joint {
   corners: Point[];
   /**
    * What its legs lack, mm; 0 where there is room.

@@ -1,4 +1,5 @@
-import type { Run, RunEnd } from '../api/types';
+import type { Run, RunEnd, SolvedRun } from '../api/types';
+import { isFlange } from '../job/flanges';
 import { NumberField } from '../job/NumberField';
 import type { FreePort } from '../job/newItems';
 import { tell } from '../job/tell';
@@ -9,19 +10,34 @@ import { FlangeFields } from './FlangeFields';
 
 interface Props {
   run: Run;
+  solved: SolvedRun;
   ports: readonly FreePort[];
   onChange: (which: 'from' | 'to', end: RunEnd) => Promise<void>;
 }
 
 /** Both ends of a run: port, lead, trim and finish. */
-export function EndFields({ run, ports, onChange }: Props) {
+export function EndFields({ run, solved, ports, onChange }: Props) {
   return (
     <>
       {run.from !== undefined && (
-        <OneEnd title="Start" run={run} end={run.from} ports={ports} onChange={(end) => onChange('from', end)} />
+        <OneEnd
+          title="Start"
+          run={run}
+          solved={solved}
+          end={run.from}
+          ports={ports}
+          onChange={(end) => onChange('from', end)}
+        />
       )}
       {run.to !== undefined && (
-        <OneEnd title="End" run={run} end={run.to} ports={ports} onChange={(end) => onChange('to', end)} />
+        <OneEnd
+          title="End"
+          run={run}
+          solved={solved}
+          end={run.to}
+          ports={ports}
+          onChange={(end) => onChange('to', end)}
+        />
       )}
     </>
   );
@@ -30,12 +46,13 @@ export function EndFields({ run, ports, onChange }: Props) {
 interface OneProps {
   title: string;
   run: Run;
+  solved: SolvedRun;
   end: RunEnd;
   ports: readonly FreePort[];
   onChange: (end: RunEnd) => Promise<void>;
 }
 
-function OneEnd({ title, run, end, ports, onChange }: OneProps) {
+function OneEnd({ title, run, solved, end, ports, onChange }: OneProps) {
   const { lay } = useJob();
   const finish = end.end ?? { type: 'open' };
   const which = title === 'Start' ? 'from' : 'to';
@@ -89,12 +106,14 @@ function OneEnd({ title, run, end, ports, onChange }: OneProps) {
           <option value="closed">flat plug</option>
         </select>
       </Row>
-      {finish.type === 'flange' && (
+      {isFlange(finish) && (
         <FlangeFields
           title={title}
+          run={run}
+          place={{ end: which }}
           flange={finish}
-          onChange={(flange) => onChange({ ...end, end: flange })}
-          onCount={(count) => lay(run.id, { do: 'drill-flange', end: which, count })}
+          solved={solved.ends[which === 'from' ? 0 : 1]}
+          onChange={(flange) => onChange({ ...end, end: flange ?? undefined })}
         />
       )}
     </Section>

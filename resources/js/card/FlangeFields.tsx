@@ -1,50 +1,127 @@
-import type { Flange } from '../api/types';
-import { NumberField } from '../job/NumberField';
+import { useQuery } from '@tanstack/react-query';
+import { api } from '../api/client';
+import type { Run, SolvedEnd } from '../api/types';
+import { type AnyFlange, isSame, isStandard } from '../job/flanges';
+import { length } from '../job/format';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
 import { Row } from '../ui/Section';
+import { OwnFlangeFields } from './OwnFlangeFields';
+
+/** The end or the joint that a flange is at, as an edit names it. */
+export type FlangePlace = { end: 'from' | 'to' } | { joint: number };
 
 interface Props {
   title: string;
-  flange: Flange;
-  onChange: (flange: Flange) => Promise<void>;
-  onCount: (count: number | string) => Promise<void>;
+  run: Run;
+  place: FlangePlace;
+  /** Null of a joint that takes that of an end of the run. */
+  flange: AnyFlange | null;
+  /** What it comes to. */
+  solved: SolvedEnd | undefined;
+  onChange: (flange: AnyFlange | null) => Promise<void>;
 }
 
-/** The plate of a flange, its bore and its bolt holes. */
-export function FlangeFields({ title, flange, onChange, onCount }: Props) {
-  const holes = flange.holes ?? { count: 0 };
-  const own = [
-    { key: 'od', label: 'Outside diameter' },
-    { key: 'thickness', label: 'Thickness' },
-    { key: 'bore', label: 'Bore' },
-  ] as const;
-  const drilled = [
-    { key: 'circle', label: 'Bolt circle' },
-    { key: 'diameter', label: 'Bolt holes, ø' },
-  ] as const;
+/** Which flange it is: of a standard, as the other end, or with measures of its own. */
+export function FlangeFields({ title, run, place, flange, solved, onChange }: Props) {
+  const { lay } = useJob();
+  const tables = useQuery({
+    queryKey: ['flange-tables'],
+    queryFn: api.flangeTables,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const otherEnd = 'end' in place ? (place.end === 'from' ? 'to' : 'from') : null;
+  const chosen = flange === null ? 'end' : isStandard(flange) ? flange.standard : isSame(flange) ? 'same' : 'own';
+  const choose = (value: string) => {
+    if (value === 'end') {
+      tell(onChange(null));
+      return;
+    }
+    tell(
+      lay(run.id, {
+        do: 'choose-flange',
+        ...place,
+        ...(value === 'own'
+          ? {}
+          : value === 'same'
+            ? { same_as: { run: run.id, end: otherEnd ?? 'from' } }
+            : { standard: value }),
+      }),
+    );
+  };
   return (
     <>
-      {own.map(({ key, label }) => (
-        <Row key={key} label={label}>
-          <NumberField
-            label={`${title}, flange: ${label.toLowerCase()}`}
-            value={flange[key]}
-            onChange={(value) => onChange({ ...flange, [key]: value })}
-          />
-        </Row>
-      ))}
-      <Row label="Number of holes">
-        <NumberField label={`${title}, flange: number of holes`} unit="" plain value={holes.count} onChange={onCount} />
+      <Row label="Flange" wide>
+        <select
+          className="form-select form-select-sm"
+          aria-label={`${title}: flange`}
+          value={chosen}
+          onChange={(event) => choose(event.target.value)}
+        >
+          <option value="own">own measures</option>
+          {otherEnd === null ? (
+            <option value="end">as the ends of the run</option>
+          ) : (
+            <option value="same">as the other end of the run</option>
+          )}
+          {tables.data?.map(({ name }) => (
+            <option key={name} value={name}>
+              {name}
+            </option>
+          ))}
+          {tables.data === undefined && flange !== null && isStandard(flange) && (
+            <option value={chosen}>{chosen}</option>
+          )}
+        </select>
       </Row>
-      {holes.count !== 0 &&
-        drilled.map(({ key, label }) => (
-          <Row key={key} label={label}>
-            <NumberField
-              label={`${title}, flange: ${label.toLowerCase()}`}
-              value={holes[key]}
-              onChange={(value) => onChange({ ...flange, holes: { ...holes, [key]: value } })}
-            />
-          </Row>
-        ))}
+      {tables.isError && <p className="text-danger mb-0">{tables.error.message}</p>}
+      {flange !== null && isStandard(flange) && (
+        <Row label="Size">
+          <select
+            className="form-select form-select-sm"
+            aria-label={`${title}: size of the flange`}
+            value={flange.nominal ?? ''}
+            onChange={(event) => {
+              const { nominal: _nominal, ...rest } = flange;
+              tell(onChange(event.target.value === '' ? rest : { ...rest, nominal: event.target.value }));
+            }}
+          >
+            <option value="">that of the pipe</option>
+            {tables.data
+              ?.find(({ name }) => name === flange.standard)
+              ?.sizes.map((size) => (
+                <option key={size}>{size}</option>
+              ))}
+          </select>
+        </Row>
+      )}
+      {flange === null || isStandard(flange) || isSame(flange) ? (
+        <Facts solved={solved} />
+      ) : (
+        <OwnFlangeFields title={title} run={run} place={place} flange={flange} onChange={onChange} />
+      )}
     </>
+  );
+}
+
+/** The measures that a standard or another end gives it. */
+function Facts({ solved }: { solved: SolvedEnd | undefined }) {
+  const flange = solved?.flange;
+  if (flange == null) {
+    return null;
+  }
+  const { od, thickness, holes, neck } = flange;
+  return (
+    <p className="quiet mb-1">
+      {solved?.name !== null && <strong>{solved?.name?.replace(/^.*(?=(DN|NPS) )/, '')}: </strong>}
+      {od !== undefined && <>ø {length(od)}, </>}
+      {length(thickness)} thick
+      {holes !== undefined && (
+        <>
+          , {holes.count} holes of {length(holes.diameter)} on {length(holes.circle)}
+        </>
+      )}
+      {neck?.length !== undefined && <>, neck {length(neck.length)} long</>}.
+    </p>
   );
 }

@@ -13,6 +13,7 @@ import { BehaviourFields } from './BehaviourFields';
 import { CardHead } from './CardHead';
 import { EndFields } from './EndFields';
 import { FindingList } from './FindingList';
+import { JointFields } from './JointFields';
 import { LengthFields } from './LengthFields';
 import { MovementFacts } from './MovementFacts';
 import { PathTable } from './PathTable';
@@ -111,8 +112,10 @@ export function RunCard({ id }: { id: string }) {
       {(isRigid || run.route.kind === 'flow') && (
         <LengthFields run={run} solved={solved} onChange={(fixed_length) => change({ fixed_length })} />
       )}
+      <JointFields run={run} solved={solved} onChange={change} />
       <EndFields
         run={run}
+        solved={solved}
         ports={ports}
         onChange={(which, end) => change(which === 'from' ? { from: end } : { to: end })}
       />

@@ -1,13 +1,20 @@
-import type { Run, SolvedRun } from '../api/types';
+import type { Run, SolvedRun, SolvedSpool } from '../api/types';
 import { lengthEven, showEven } from '../job/format';
 import { useWorkbench } from '../job/store';
 import { units } from '../job/units';
 
+interface Props {
+  run: Run;
+  /** The spool that it is of; the whole run otherwise. */
+  table: SolvedSpool | SolvedRun;
+}
+
 /** The bend table, in the order of bending. */
-export function BendTable({ run, solved }: { run: Run; solved: SolvedRun }) {
+export function BendTable({ run, table }: Props) {
   const { picked, pick } = useWorkbench();
   const part = picked?.part ?? null;
   const chosen = part !== null && 'bend' in part ? part.bend : null;
+  const first = 'first_bend' in table ? table.first_bend : 0;
   return (
     <table className="table-plain">
       <thead>
@@ -22,19 +29,19 @@ export function BendTable({ run, solved }: { run: Run; solved: SolvedRun }) {
         </tr>
       </thead>
       <tbody>
-        {solved.bends.map((bend, index) => (
+        {table.bends.map((bend, index) => (
           <tr
             // biome-ignore lint/suspicious/noArrayIndexKey: a bend is its number
             key={index}
-            className={chosen === index ? 'picked' : undefined}
-            onClick={() => pick('runs', run.id, { bend: index })}
+            className={chosen === first + index ? 'picked' : undefined}
+            onClick={() => pick('runs', run.id, { bend: first + index })}
           >
             <td>
               <button
                 type="button"
                 className="row-pick"
                 aria-label={`Pick bend ${index + 1}`}
-                onClick={() => pick('runs', run.id, { bend: index })}
+                onClick={() => pick('runs', run.id, { bend: first + index })}
               >
                 {index + 1}
               </button>
@@ -49,7 +56,7 @@ export function BendTable({ run, solved }: { run: Run; solved: SolvedRun }) {
         ))}
         <tr>
           <td>tail</td>
-          <td>{lengthEven(solved.tail)}</td>
+          <td>{lengthEven(table.tail)}</td>
           <td colSpan={5} />
         </tr>
       </tbody>
@@ -57,7 +64,7 @@ export function BendTable({ run, solved }: { run: Run; solved: SolvedRun }) {
         <tr>
           <td colSpan={5}>Length along the centre line</td>
           <td colSpan={2}>
-            {lengthEven(solved.length)} {units().word}
+            {lengthEven(table.length)} {units().word}
           </td>
         </tr>
         <tr>
@@ -66,7 +73,7 @@ export function BendTable({ run, solved }: { run: Run; solved: SolvedRun }) {
           </td>
           <td colSpan={2}>
             <strong>
-              {lengthEven(solved.cut_length)} {units().word}
+              {lengthEven(table.cut_length)} {units().word}
             </strong>
           </td>
         </tr>

@@ -14,15 +14,20 @@ interface Props {
 
   /** Id of the run; all runs of the job without it. */
   run?: string;
+
+  /** Mark of the spool; the whole run without it. */
+  spool?: string;
 }
 
 /** Saves the bodies of a run or of the job, in every format there is. */
-export function BodyFiles({ job, run }: Props) {
+export function BodyFiles({ job, run, spool }: Props) {
   return (
     <fieldset className="body-files">
-      <legend>{run === undefined ? 'Bodies of all runs' : 'Body of this run'}</legend>
+      <legend>
+        {run === undefined ? 'Bodies of all runs' : spool === undefined ? 'Body of this run' : `Body of ${spool}`}
+      </legend>
       {FORMATS.map(([ending, word, what]) => (
-        <SaveButton key={ending} address={files.body(job, run, ending)} title={`Save as ${word}: ${what}`}>
+        <SaveButton key={ending} address={files.body(job, run, ending, spool)} title={`Save as ${word}: ${what}`}>
           {word}
         </SaveButton>
       ))}

@@ -7,10 +7,14 @@ import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { Row } from '../ui/Section';
 
-/** What the body of a run weighs and holds, with its flanges and plugs. */
-export function BodyWeight({ run }: { run: Run }) {
+/** What the body of a run, or of one of its spools, weighs and holds, with its flanges and plugs. */
+export function BodyWeight({ run, spool }: { run: Run; spool: string | undefined }) {
   const { state } = useJob();
-  return <Weight of={run.id} ask={() => api.mass(state.id, run.id)} />;
+  const ask = async () => {
+    const facts = await api.mass(state.id, run.id);
+    return facts.spools.find(({ mark }) => mark === spool) ?? facts;
+  };
+  return <Weight of={spool ?? run.id} ask={ask} />;
 }
 
 /** What the bodies of all runs weigh and hold together, asked for by a button, as it takes a while in a large job. */

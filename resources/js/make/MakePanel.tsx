@@ -6,6 +6,7 @@ import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
 import { Row, Section } from '../ui/Section';
 import { BenderVerdicts } from './BenderVerdicts';
 import { BendMarks } from './BendMarks';
@@ -22,6 +23,9 @@ export function MakePanel() {
   const id = picked?.list === 'runs' ? picked.id : undefined;
   const run = id === undefined ? undefined : item('runs', id);
   const solved = id === undefined ? undefined : solution(id);
+  const [chosen, setMark] = useState<string>();
+  const spool = solved?.spools.find((one) => one.mark === chosen);
+  const mark = spool?.mark;
   return (
     <>
       {run === undefined || solved === undefined ? (
@@ -43,10 +47,26 @@ export function MakePanel() {
           {solved.status === 'violation' && (
             <p className="text-danger">This run breaks a rule; what is drawn is not yet what can be made. See Check.</p>
           )}
-          <Section title="Bend table" tools={<Takeaway path={files.bends(state.id, run.id)} label="bend table" />}>
-            <BendTable run={run} solved={solved} />
+          {solved.spools.length > 0 && (
+            <Row label="Made of" wide>
+              <Choice
+                label="Spool"
+                value={mark ?? ''}
+                of={[
+                  ['', `${solved.spools.length} spools, all in one`],
+                  ...solved.spools.map((one): [string, string] => [one.mark, one.mark]),
+                ]}
+                onChange={(value) => setMark(value === '' ? undefined : value)}
+              />
+            </Row>
+          )}
+          <Section
+            title="Bend table"
+            tools={<Takeaway path={files.bends(state.id, run.id, mark)} label="bend table" />}
+          >
+            <BendTable run={run} table={spool ?? solved} />
           </Section>
-          {solved.bends.length > 0 && (
+          {solved.bends.length > 0 && spool === undefined && (
             <Section title="Bend marks on the raw tube">
               <BendMarks solved={solved} />
             </Section>
@@ -56,21 +76,21 @@ export function MakePanel() {
           </Section>
           <Section
             title="Vertex table"
-            tools={<Takeaway path={files.vertices(state.id, run.id)} label="vertex table" />}
+            tools={<Takeaway path={files.vertices(state.id, run.id, mark)} label="vertex table" />}
           >
             <VertexTable run={run} solved={solved} />
           </Section>
           <Section title="Bend sheet">
             <img
               className="run-views"
-              src={files.views(state.id, run.id, state.revision)}
+              src={files.views(state.id, run.id, state.revision, mark)}
               alt={`${run.name ?? run.id} from three sides and at an angle, with its bends numbered`}
             />
             <div className="made-list">
-              <Button href={files.sheet(state.id, run.id, 'a4')} download>
+              <Button href={files.sheet(state.id, run.id, 'a4', mark)} download>
                 Save the bend sheet, A4
               </Button>
-              <Button href={files.sheet(state.id, run.id, 'letter')} download>
+              <Button href={files.sheet(state.id, run.id, 'letter', mark)} download>
                 Save the bend sheet, letter
               </Button>
             </div>
@@ -83,8 +103,8 @@ export function MakePanel() {
             </Row>
           </Section>
           <Section title="Body">
-            <BodyWeight run={run} />
-            <BodyFiles job={state.id} run={run.id} />
+            <BodyWeight run={run} spool={mark} />
+            <BodyFiles job={state.id} run={run.id} spool={mark} />
             <div className="made-list">
               <Button href={files.centreline(state.id, run.id)} download>
                 Save its centre line as DXF

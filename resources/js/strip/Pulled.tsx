@@ -8,6 +8,9 @@ import { useJob } from '../job/useJob';
 const MIDDLE = 34;
 const HALF = 8;
 
+/** Half of the width of the mark of a joint, px. */
+const JOINT_HALF = 8;
+
 interface Props {
   run: Run;
   solved: SolvedRun;
@@ -45,6 +48,10 @@ export function Pulled({ run, solved, x, x0, x1 }: Props) {
       {solved.clamps.map(({ id, span }) => (
         <ClampMark key={id} id={id} at={x(((span[0] ?? 0) + (span[1] ?? 0)) / 2)} />
       ))}
+      {solved.joints.map(
+        ({ joint, kind, at, gap }) =>
+          at !== null && <JointMark key={joint} number={joint + 1} kind={kind} at={x(at)} gap={x(at + gap) - x(at)} />,
+      )}
       <EndMark type={run.from?.end?.type ?? 'open'} at={x(0)} side={-1} />
       <EndMark type={run.to?.end?.type ?? 'open'} at={x(solved.length)} side={1} />
     </g>
@@ -75,6 +82,11 @@ function OnePiece({ run, solved, piece, x, x0, x1, label }: Props & { piece: Pie
   const width = Math.max(right - left, 0.5);
   // The label of a piece that is partly visible stands in the middle of the visible part.
   const [seenLeft, seenRight] = [Math.max(left, x0), Math.min(right, x1)];
+  const [freeLeft, freeRight] = widestBetween(
+    seenLeft,
+    seenRight,
+    solved.joints.map(({ at }) => x(at ?? 0)),
+  );
   // A label at an end of the strip stays inside it.
   const half = label.length * 3.5;
   const labelAt = Math.min(Math.max((left + right) / 2, x0 - 6 + half), x1 + 6 - half);
@@ -106,8 +118,8 @@ function OnePiece({ run, solved, piece, x, x0, x1, label }: Props & { piece: Pie
       {piece.kind === 'straight' ? (
         <>
           <rect className="straight" x={left} y={MIDDLE - HALF} width={width} height={2 * HALF} />
-          {seenRight - seenLeft > long.length * 7 + 4 && (
-            <text x={(seenLeft + seenRight) / 2} y={MIDDLE + 4} textAnchor="middle">
+          {freeRight - freeLeft > long.length * 7 + 4 && (
+            <text x={(freeLeft + freeRight) / 2} y={MIDDLE + 4} textAnchor="middle">
               {long}
             </text>
           )}
@@ -125,6 +137,18 @@ function OnePiece({ run, solved, piece, x, x0, x1, label }: Props & { piece: Pie
       )}
     </g>
   );
+}
+
+/** Returns the widest part between two places that no mark of a joint stands on, px. */
+function widestBetween(left: number, right: number, marks: number[]): [number, number] {
+  const within = marks.filter((at) => at > left && at < right).sort((a, b) => a - b);
+  const edges = [left, ...within.flatMap((at) => [at - JOINT_HALF, at + JOINT_HALF]), right];
+  let widest: [number, number] = [left, left];
+  for (let i = 0; i < edges.length; i += 2) {
+    const [from = left, to = left] = edges.slice(i, i + 2);
+    widest = to - from > widest[1] - widest[0] ? [from, to] : widest;
+  }
+  return widest;
 }
 
 /** Returns the outline of a bowed band, so that a bend differs from a straight by its shape. */
@@ -159,6 +183,26 @@ function ClampMark({ id, at }: { id: string; at: number }) {
       <text x={at + 8} y={top + 9}>
         {name}
       </text>
+    </g>
+  );
+}
+
+/** Where two spools meet: both flanges, or the line of a weld or a sleeve, with its number. */
+function JointMark({ number, kind, at, gap }: { number: number; kind: string; at: number; gap: number }) {
+  const half = Math.max(1, gap / 2);
+  return (
+    <g className="joint-mark">
+      <title>{`Joint ${number}: ${kind}`}</title>
+      {kind === 'flanges' ? (
+        <>
+          <rect className="end" x={at - half - 4} y={MIDDLE - 16} width={4} height={32} />
+          <rect className="end" x={at + half} y={MIDDLE - 16} width={4} height={32} />
+        </>
+      ) : kind === 'weld' ? (
+        <line className="axis" x1={at} x2={at} y1={MIDDLE - HALF - 5} y2={MIDDLE + HALF + 5} />
+      ) : (
+        <rect className="end" x={at - 6} y={MIDDLE - HALF - 3} width={12} height={2 * HALF + 6} />
+      )}
     </g>
   );
 }

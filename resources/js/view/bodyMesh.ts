@@ -1,7 +1,11 @@
-import { BufferGeometry, Color, Float32BufferAttribute, Vector3 } from 'three';
+import { BufferAttribute, BufferGeometry, Color, Float32BufferAttribute, Vector3 } from 'three';
+import { toCreasedNormals } from 'three/addons/utils/BufferGeometryUtils.js';
 import type { BodyMesh, SolvedRun } from '../api/types';
 import { type Piece, pieces } from '../job/layout';
 import { stationsOf, type TubeColours, type TubeGeometry } from './tube';
+
+/** Facets that meet at more than this are shown with an edge, radians. */
+const SHARP = Math.PI / 5;
 
 const bytesOf = (text: string) => Uint8Array.from(atob(text), (sign) => sign.charCodeAt(0)).buffer;
 
@@ -49,6 +53,16 @@ export function bodyGeometry(
   geometry.computeVertexNormals();
   geometry.computeBoundingSphere();
   return { geometry, starts };
+}
+
+/** Returns the triangles of a body for the screen: round where it is round, with its edges sharp. */
+export function meshGeometry(mesh: BodyMesh): BufferGeometry {
+  const indexed = new BufferGeometry();
+  indexed.setAttribute('position', new BufferAttribute(new Float32Array(bytesOf(mesh.positions)), 3));
+  indexed.setIndex(new BufferAttribute(new Uint32Array(bytesOf(mesh.triangles)), 1));
+  const geometry = toCreasedNormals(indexed, SHARP);
+  indexed.dispose();
+  return geometry;
 }
 
 /** Developed length of the place of a path that is nearest to a point, mm. */

@@ -1,0 +1,23 @@
+import type {
+  ClosedEnd,
+  Flange,
+  OpenEnd,
+  OvalFlange,
+  RectangularFlange,
+  SameFlange,
+  StandardFlange,
+} from '../api/types';
+
+/** A flange with measures of its own. */
+export type OwnFlange = Flange | RectangularFlange | OvalFlange;
+
+/** Any finish of an end of a run. */
+export type Finish = OpenEnd | ClosedEnd | OwnFlange | StandardFlange | SameFlange;
+
+export type AnyFlange = Exclude<Finish, OpenEnd | ClosedEnd>;
+
+export const isFlange = (finish: Finish): finish is AnyFlange => finish.type === 'flange';
+
+export const isStandard = (flange: AnyFlange): flange is StandardFlange => 'standard' in flange;
+
+export const isSame = (flange: AnyFlange): flange is SameFlange => 'same_as' in flange;

@@ -1,0 +1,101 @@
+import { expect, test } from '@playwright/test';
+import { enter, goTo, locker, openJob, rows } from './jobs';
+
+/*
+ * A pipe of 60.3 (DN 50): 1500 along x, 900 along y, bends of R 150. Its straights are 1350 and 750, the bend is
+ * 150·π/2 = 235.62 long, the run 2335.62.
+ */
+const PIPE = {
+  format: 'bowline-job',
+  version: 3,
+  name: 'Sea water',
+  stock: [
+    {
+      id: 'p2',
+      kind: 'pipe',
+      name: 'Pipe DN 50',
+      section: { shape: 'round', od: 60.3, wall: 3.9 },
+      bend: { radius: 150, min_radius: 120, min_straight: 50 },
+      density: 7850,
+    },
+  ],
+  runs: [
+    {
+      id: 'feed',
+      name: 'Feed',
+      stock: 'p2',
+      from: { at: [0, 0, 0] },
+      to: { at: [1500, 900, 0] },
+      route: { kind: 'corners', stops: [{ at: [1500, 0, 0] }] },
+    },
+  ],
+};
+
+test('puts standard flanges on both ends and breaks the run into spools', async ({ page }) => {
+  await openJob(page, PIPE, 'lay');
+  await locker(page, 'Feed').click();
+
+  // Its own measures first: for 60.3 a bolt circle of ⌈105.3/5⌉·5 = 110, a plate of 140, a bore of 61.3.
+  await page.getByLabel('End: finish').selectOption('flange');
+  await expect(page.getByLabel('End, flange: outside diameter')).toHaveValue('140');
+  await expect(page.getByLabel('End, flange: bore')).toHaveValue('61.3');
+  await page.getByLabel('End, flange: face').selectOption('raised');
+  await expect(page.getByLabel('End, flange: face, height')).toHaveValue('3');
+
+  await page.getByLabel('End: flange', { exact: true }).selectOption('EN 1092-1 type 11 PN 16');
+  const end = page.getByRole('region', { name: 'End', exact: true });
+  await expect(end).toContainText('DN 50: ø 165, 18 thick, 4 holes of 18 on 125, neck 19 long.');
+  await page.getByLabel('Start: finish').selectOption('flange');
+  await page.getByLabel('Start: flange', { exact: true }).selectOption('same');
+  const start = page.getByRole('region', { name: 'Start', exact: true });
+  await expect(start).toContainText('DN 50: ø 165');
+
+  // A size for another pipe is found, and put right by one click.
+  await page.getByLabel('End: size of the flange').selectOption('DN 80');
+  await expect(page.getByText('is made for 88.9 mm; the pipe is 60.3 mm outside')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Take the size of the pipe' }).first().click();
+  await expect(end).toContainText('DN 50: ø 165');
+
+  // In the middle of the longest straight, 1350 / 2, less half of a gasket of 2.
+  const spools = page.getByRole('region', { name: 'Spools' });
+  await spools.getByRole('button', { name: 'Break' }).click();
+  await expect(spools.getByRole('listitem')).toHaveText(['feed-1674 mm', 'feed-21659.6 mm']);
+  await enter(page, 'Joint 1: gap', '3');
+  await expect(spools.getByRole('listitem')).toHaveText(['feed-1673.5 mm', 'feed-21659.1 mm']);
+  await expect(page.locator('.joint-mark')).toHaveCount(1);
+
+  // At 1400 it lies in the bend: kept, found, and put on the straight. A gasket of 3 ends at 1350.
+  await enter(page, 'Joint 1: from the corner', '1400');
+  await expect(page.getByText('Joint 1 is not on a straight')).toBeVisible();
+  await page.getByRole('button', { name: /^Put it at 1311.5/ }).click();
+  await expect(page.getByText('Joint 1 is not on a straight')).toBeHidden();
+
+  await page.reload();
+  await locker(page, 'Feed').click();
+  await expect(spools.getByRole('listitem').first()).toHaveText('feed-11310 mm');
+});
+
+test('makes each spool by itself', async ({ page }) => {
+  const joints = [{ at: { leg: 2, from_start: 500 }, kind: 'weld', gap: 2 }];
+  await openJob(page, { ...PIPE, runs: [{ ...PIPE.runs[0], joints }] }, 'make');
+  await locker(page, 'Feed').click();
+  await expect(page.getByLabel('Spool')).toContainText('2 spools, all in one');
+  await page.getByLabel('Spool').selectOption('feed-1');
+
+  // Behind the bend 500 − 150 to the middle of the gap.
+  await expect
+    .poll(() => rows(page, 'Bend table'))
+    .toEqual([
+      ['1', '1350.0', '0.0°', '90.0°', '90.0°', '150.0', '235.6'],
+      ['tail', '349.0', ''],
+    ]);
+  await expect(page.getByText('Body of feed-1')).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'STEP', exact: true }).first().click();
+  expect((await download).suggestedFilename()).toMatch(/spool-1\.step$/);
+
+  await page.getByLabel('Spool').selectOption('feed-2');
+  await expect.poll(() => rows(page, 'Bend table')).toEqual([['tail', '399.0', '']]);
+  await goTo(page, 'Lay');
+  await expect(page.getByRole('region', { name: 'Spools' }).getByLabel('Joint 1: kind')).toHaveValue('weld');
+});

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Job\Schema;
+use Tests\Jobs;
+
+/** 250 up and 400 along x, both ends with a plate: straights of 220 and 370, a bend of 47.1239. */
+function spooledJob(array $joints = []): string
+{
+    $plate = ['type' => 'flange', 'od' => 90, 'thickness' => 10, 'bore' => 13];
+    $file = Jobs::file(
+        [['at' => [0, 0, 300]]], ['at' => [400, 0, 300], 'end' => $plate],
+        ['from' => ['port' => 'pump.out', 'end' => $plate]],
+    );
+    if ($joints !== []) {
+        $file->runs[0]->joints = $joints;
+    }
+    $file->runs[] = Jobs::object([
+        'id' => 'beside', 'stock' => 't12', 'route' => ['kind' => 'corners', 'stops' => []],
+        'from' => ['at' => [0, 200, 0]],
+        'to' => ['at' => [400, 200, 0], 'end' => ['type' => 'flange', 'same_as' => ['run' => 'run', 'end' => 'to']]],
+    ]);
+
+    return opened(json_encode($file, JSON_THROW_ON_ERROR));
+}
+
+it('breaks a run, and gives the tables, the sheet and the body of each spool', function (): void {
+    $job = spooledJob();
+    $state = test()->postJson($job.'/runs/run/laying', ['do' => 'break-run', 'length' => 100])->assertOk();
+    Schema::check(json_decode($state->content()), 'api.json#/$defs/jobState');
+    expect($state->json('solutions.0.spools.*.mark'))->toBe(['run-1', 'run-2'])
+        ->and($state->json('solutions.0.spools.1.span'))->toEqualWithDelta([101, 220 + 370 + 15 * M_PI], 1e-9)
+        ->and($state->json('solutions.0.joints.0.flange.flange.od'))->toBe(90)
+        // Flanges at both ends and two at the joint.
+        ->and($state->json('solutions.0.body.finishes'))->toHaveCount(4);
+
+    $bends = test()->get($job.'/runs/run/bends.csv?spool=run-2')->assertOk();
+    expect($bends->headers->get('content-disposition'))->toContain('spool-2.bends.csv')
+        ->and($bends->content())->toContain("\n1,119,0,90,90,30,47.12");
+    expect(test()->get($job.'/runs/run/vertices.csv?spool=run-2')->assertOk()->content())->toContain('0,0,151');
+    expect(test()->get($job.'/runs/run/sheet.pdf?spool=run-2')->assertOk()->content())->toStartWith('%PDF');
+    expect(test()->get($job.'/runs/run/views.svg?spool=run-1')->assertOk()->content())->toContain('<svg');
+    $step = (string) test()->get($job.'/runs/run/body.step?spool=run-1')->assertOk()->content();
+    expect(substr_count($step, 'MANIFOLD_SOLID_BREP'))->toBe(1);
+    $whole = (string) test()->get($job.'/runs/run/body.step')->assertOk()->content();
+    expect(substr_count($whole, 'MANIFOLD_SOLID_BREP'))->toBe(2);
+    test()->get($job.'/runs/run/bends.csv?spool=run-9')->assertNotFound();
+    expect(test()->getJson($job.'/runs/run/mass')->assertOk()->json('spools.*.mark'))->toBe(['run-1', 'run-2']);
+});
+
+it('refuses a joint in a bend, and says where the nearest straight is', function (): void {
+    // The bend is from 220 to 267.12; two plates with a gasket of 2 between end at 220.
+    $answer = test()->postJson(spooledJob().'/runs/run/laying', ['do' => 'break-run', 'length' => 230]);
+    expect($answer->assertUnprocessable()->json('message'))
+        ->toBe('At 230 mm there is a bend. The nearest straight is at 219 mm.');
+});
+
+it('lists the tables of flanges', function (): void {
+    $tables = test()->getJson('/api/flange-tables')->assertOk();
+    Schema::check(json_decode($tables->content()), 'api.json#/$defs/flangeTables');
+    expect($tables->json('6.name'))->toBe('EN 1092-1 type 11 PN 16')->and($tables->json('6.sizes.6'))->toBe('DN 50');
+});
+
+it('solves again what has the same flange as a run that is changed', function (): void {
+    $job = spooledJob();
+    $state = test()->getJson($job)->json();
+    $run = $state['job']['runs'][0];
+    $run['to']['end']['od'] = 100;
+    $answer = test()->postJson($job.'/edits', [
+        'since' => $state['revision'], 'edits' => [['list' => 'runs', 'id' => 'run', 'item' => $run]],
+    ])->assertOk();
+    expect(collect($answer->json('solutions'))->pluck('ends.1.flange.od', 'id')->all())
+        ->toBe(['run' => 100, 'beside' => 100]);
+});
+
+it('keeps the measures of a flange when the run that it followed goes', function (): void {
+    $job = spooledJob();
+    $answer = edit($job, 'runs', 'run', null)->assertOk();
+    expect($answer->json('job.runs.0.to.end'))->toBe(['type' => 'flange', 'od' => 90, 'thickness' => 10, 'bore' => 13]);
+});
+
+it('writes a job with such flanges as version 3, and one without as before', function (
+    array $end,
+    int $version,
+): void {
+    $file = Jobs::file([['at' => [0, 0, 300]]], ['at' => [400, 0, 300], 'end' => $end]);
+    $saved = test()->get(opened(json_encode($file, JSON_THROW_ON_ERROR)).'/file')->assertOk();
+    expect(json_decode((string) $saved->content())->version)->toBe($version);
+})->with([
+    [['type' => 'flange', 'od' => 90, 'thickness' => 10, 'bore' => 13], 2],
+    [['type' => 'open'], 1],
+    [['type' => 'flange', 'standard' => 'EN 1092-1 type 01 PN 6'], 3],
+    [['type' => 'flange', 'od' => 90, 'thickness' => 10, 'bore' => 13, 'neck' => ['radius' => 2]], 3],
+]);

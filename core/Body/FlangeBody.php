@@ -19,7 +19,7 @@ use Bowline\Job\Section;
  * The faces of a flange that is one piece with its tube: neck, back, rim, bolt holes and face. What cannot be made of
  * it (holes that break out, a neck without room) is left out here and reported by `flange-fit`.
  */
-final readonly class FlangeBody
+final readonly class FlangeBody implements EndBody
 {
     private Outline $rim;
 
@@ -56,13 +56,21 @@ final readonly class FlangeBody
             : null;
     }
 
-    /** Returns how far behind the end the outside of the tube stops, mm. */
     public function back(): float
     {
         return $this->thickness + ($this->neck->length ?? 0.0);
     }
 
-    /** Returns how far behind the end the bore stops, mm; negative where a spigot carries it past the end. */
+    public function closesBore(): bool
+    {
+        return $this->flange->isBlind && ! $this->section->isSolid();
+    }
+
+    public function standsOut(): bool
+    {
+        return true;
+    }
+
     public function bore(): float
     {
         return match (true) {
@@ -73,14 +81,18 @@ final readonly class FlangeBody
         };
     }
 
-    /**
-     * @param  Frame  $facing  at the end, its third direction away from the run
-     * @param  Vector  $up  unit
-     * @param  Profile  $tube  outside of the tube where it stops, counter-clockwise about that direction
-     * @param  list<Profile>  $bores  loops of the bore where it stops, clockwise about it; none where it is blind
-     */
-    public function addTo(SolidBuilder $builder, Frame $facing, Vector $up, Profile $tube, array $bores): void
-    {
+    public function addTo(
+        SolidBuilder $outer,
+        SolidBuilder $inner,
+        Frame $facing,
+        Vector $up,
+        Profile $outside,
+        array $bores,
+    ): void {
+        if ($this->closesBore()) {
+            $inner->closeBores($facing, $this->bore(), $bores);
+            $bores = [];
+        }
         $end = Frame::upright($facing->at, $facing->along, $up);
         $at = static fn (float $height): Frame => $end->movedTo($end->at->plus($end->along->times($height)));
         $raised = $this->face?->kind === FaceKind::Raised ? $this->face->height : 0.0;
@@ -88,18 +100,18 @@ final readonly class FlangeBody
         $back = $at(-$this->thickness);
         $through = new Translation($facing->along->times($this->thickness - $raised));
 
-        $foot = $this->neck === null ? $tube : $this->addNeck($builder, $facing, $this->neck, $tube);
+        $foot = $this->neck === null ? $outside : $this->addNeck($outer, $facing, $this->neck, $outside);
         $rim = Profile::of($this->rim, $back);
         $behind = [$rim->reversed(), $foot];
-        $ahead = [$builder->sweep($rim, $through)];
+        $ahead = [$outer->sweep($rim, $through)];
         foreach ($this->holes as $hole) {
             $start = Profile::of($hole->reversed(), $back);
             $behind[] = $start->reversed();
-            $ahead[] = $builder->sweep($start, $through);
+            $ahead[] = $outer->sweep($start, $through);
         }
-        $builder->flat($back->facingBack(), $behind);
+        $outer->flat($back->facingBack(), $behind);
         if ($this->face === null) {
-            $builder->flat($front, [...$ahead, ...$bores]);
+            $outer->flat($front, [...$ahead, ...$bores]);
 
             return;
         }
@@ -109,10 +121,15 @@ final readonly class FlangeBody
         $rise = $facing->along->times($isSunk ? -$this->face->height : $this->face->height);
         // A recess is swept into the plate, so its loop runs the other way about the motion.
         $top = $isSunk
-            ? $builder->sweep($step->reversed(), new Translation($rise))->reversed()
-            : $builder->sweep($step, new Translation($rise));
-        $builder->flat($front, [...$ahead, $isSunk ? $step : $step->reversed()]);
-        $builder->flat($front->movedTo($front->at->plus($rise)), [$isSunk ? $top->reversed() : $top, ...$bores]);
+            ? $outer->sweep($step->reversed(), new Translation($rise))->reversed()
+            : $outer->sweep($step, new Translation($rise));
+        $outer->flat($front, [...$ahead, $isSunk ? $step : $step->reversed()]);
+        $outer->flat($front->movedTo($front->at->plus($rise)), [$isSunk ? $top->reversed() : $top, ...$bores]);
+    }
+
+    public function addContents(SolidBuilder $builder, Frame $facing, Vector $up, Profile $bore): void
+    {
+        $builder->flat($facing->movedTo($bore->point()), [$bore]);
     }
 
     /** @return Profile the loop in which it comes to the back of the plate */

@@ -24,13 +24,9 @@ final readonly class Frame
      */
     public static function upright(Vector $at, Vector $along, Vector $up): self
     {
-        $square = $up->minus($along->times($up->dot($along)));
-        if ($square->length() < Tolerance::NO_SIDE) {
-            $side = abs($up->x) > 0.5 ? new Vector(0.0, 1.0, 0.0) : new Vector(1.0, 0.0, 0.0);
-            $square = $side->minus($along->times($side->dot($along)));
-        }
+        $first = $up->uprightOf($along);
 
-        return new self($at, $square->unit(), $along->cross($square->unit()), $along);
+        return new self($at, $first, $along->cross($first), $along);
     }
 
     /**
@@ -52,13 +48,23 @@ final readonly class Frame
         return $this->at->plus($this->first->times($x))->plus($this->second->times($y));
     }
 
-    /** @param  callable(Vector): Vector  $point  a rigid motion of points */
-    public function moved(callable $point): self
+    /**
+     * @param  callable(Vector): Vector  $point  a motion of points that may scale them
+     * @return array{self, float} the frame, and the scale across it
+     */
+    public function moved(callable $point): array
     {
         $at = $point($this->at);
         $direction = fn (Vector $one): Vector => $point($this->at->plus($one))->minus($at);
+        $first = $direction($this->first);
+        $scale = $first->length();
+        if (abs($scale - 1.0) < Tolerance::PARALLEL) {
+            return [new self($at, $first, $direction($this->second), $direction($this->along)), 1.0];
+        }
 
-        return new self($at, $direction($this->first), $direction($this->second), $direction($this->along));
+        return [
+            new self($at, $first->unit(), $direction($this->second)->unit(), $direction($this->along)->unit()), $scale,
+        ];
     }
 
     public function movedTo(Vector $at): self

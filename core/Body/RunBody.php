@@ -8,7 +8,6 @@ use Bowline\Body\Boundary\Solid;
 use Bowline\Body\Motion\Translation;
 use Bowline\Geometry\Outline;
 use Bowline\Geometry\Tolerance;
-use Bowline\Job\End\OpenEnd;
 use Bowline\Job\JobError;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Section;
@@ -87,14 +86,14 @@ final readonly class RunBody
         $made = [];
         foreach ($this->ends($stretches) as $i => $end) {
             $stretch = $stretches[$i === 0 ? 0 : count($stretches) - 1];
-            if ($end->back() <= 0.0 || $stretch->straight === null) {
+            if (! $end->standsOut() || $stretch->straight === null) {
                 continue;
             }
-            $length = min($stretch->straight, $end->back() + self::TUBE_SHOWN);
+            $length = min($stretch->straight, max($end->back(), $end->bore()) + self::TUBE_SHOWN);
             $frame = $i === 0
                 ? $stretch->start
                 : $stretch->start->movedTo($stretch->end()->at->minus($stretch->start->along->times($length)));
-            $open = new EndClosure(new OpenEnd, $this->section, 0.0, $this->laid->run->section->up);
+            $open = new PlainEnd(0.0);
             $made[] = $this->build(
                 [new Stretch($frame, new Translation($frame->along->times($length)), $length)],
                 $i === 0 ? [$end, $open] : [$open, $end],
@@ -106,30 +105,31 @@ final readonly class RunBody
 
     /**
      * @param  non-empty-list<Stretch>  $stretches
-     * @param  array{EndClosure, EndClosure}  $ends
+     * @param  array{EndBody, EndBody}  $ends
      */
     private function build(array $stretches, array $ends): Solid
     {
         $outer = new SolidBuilder;
-        $isEnclosed = $ends[0]->isPlugged() && $ends[1]->isPlugged();
+        $isEnclosed = $ends[0]->closesBore() && $ends[1]->closesBore();
         $inner = $isEnclosed ? new SolidBuilder : $outer;
         $outside = self::wall(
             $outer, $stretches, $this->outline($this->section->outside()), $ends[0]->back(), $ends[1]->back(),
         );
         $bores = array_map(
             fn (Outline $bore): array => self::wall(
-                $inner, $stretches, $this->outline($bore)->reversed(), $ends[0]->plug(), $ends[1]->plug(),
+                $inner, $stretches, $this->outline($bore)->reversed(), $ends[0]->bore(), $ends[1]->bore(),
             ),
             $this->section->bores(),
         );
         // Each end is closed as seen from outside the run.
         [$start, $end] = self::facing($stretches);
-        $ends[0]->close(
-            $outer, $inner, $start, $outside[0]->reversed(),
+        $up = $this->laid->run->section->up;
+        $ends[0]->addTo(
+            $outer, $inner, $start, $up, $outside[0]->reversed(),
             array_map(static fn (array $bore): Profile => $bore[0]->reversed(), $bores),
         );
-        $ends[1]->close(
-            $outer, $inner, $end, $outside[1], array_map(static fn (array $bore): Profile => $bore[1], $bores),
+        $ends[1]->addTo(
+            $outer, $inner, $end, $up, $outside[1], array_map(static fn (array $bore): Profile => $bore[1], $bores),
         );
         $shells = [$outer->faces()];
         if ($isEnclosed && $inner->faces() !== []) {
@@ -140,7 +140,7 @@ final readonly class RunBody
     }
 
     /**
-     * Returns what the run holds: the space of each bore between its ends or plugs.
+     * Returns what the run holds: the space of each bore between its ends or plugs, with what a cap or reducer adds.
      *
      * @return list<Solid>
      *
@@ -158,10 +158,11 @@ final readonly class RunBody
         return array_map(function (Outline $bore) use ($stretches, $ends, $start, $end): Solid {
             $builder = new SolidBuilder;
             [$first, $last] = self::wall(
-                $builder, $stretches, $this->outline($bore), $ends[0]->plug(), $ends[1]->plug(),
+                $builder, $stretches, $this->outline($bore), $ends[0]->bore(), $ends[1]->bore(),
             );
-            $builder->flat($start->movedTo($first->point()), [$first->reversed()]);
-            $builder->flat($end->movedTo($last->point()), [$last]);
+            $up = $this->laid->run->section->up;
+            $ends[0]->addContents($builder, $start, $up, $first->reversed());
+            $ends[1]->addContents($builder, $end, $up, $last);
 
             return new Solid($this->laid->run->name, [$builder->faces()]);
         }, $this->section->bores());
@@ -193,7 +194,7 @@ final readonly class RunBody
 
     /**
      * @param  non-empty-list<Stretch>  $stretches
-     * @return array{EndClosure, EndClosure}
+     * @return array{EndBody, EndBody}
      */
     private function ends(array $stretches): array
     {
@@ -205,9 +206,9 @@ final readonly class RunBody
         ];
     }
 
-    private function closure(RunEnd $end, float $room): EndClosure
+    private function closure(RunEnd $end, float $room): EndBody
     {
-        return new EndClosure($end->end, $this->section, $room, $this->laid->run->section->up);
+        return EndBodies::of($end->end, $this->section, $room);
     }
 
     /**

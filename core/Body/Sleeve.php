@@ -30,7 +30,8 @@ final class Sleeve
             return null;
         }
         $axis = $laid->path->directionAt($joint->at);
-        $start = Frame::of($laid->path->pointAt($joint->at)->minus($axis->times($length / 2)), $axis, $axis->anySquare());
+        $middle = $laid->path->pointAt($joint->at);
+        $start = Frame::of($middle->minus($axis->times($length / 2)), $axis, $axis->anySquare());
         $nut = self::NUT_LENGTH * $length;
         $steps = $joint->joint->kind === JointKind::Union
             ? [[$od, ($length - $nut) / 2], [$od * self::NUT_WIDTH, $nut], [$od, ($length - $nut) / 2]]

@@ -60,6 +60,21 @@ final class SolidBuilder
     }
 
     /**
+     * Closes bores by a flat face each, which looks into the bore.
+     *
+     * @param  Frame  $facing  at the end of the run, its third direction away from it
+     * @param  float  $depth  how far behind the end, mm
+     * @param  list<Profile>  $bores  where they stop, clockwise about that direction
+     */
+    public function closeBores(Frame $facing, float $depth, array $bores): void
+    {
+        $behind = $facing->movedTo($facing->at->minus($facing->along->times($depth)))->facingBack();
+        foreach ($bores as $bore) {
+            $this->flat($behind, [$bore]);
+        }
+    }
+
+    /**
      * Adds a flat face.
      *
      * @param  Frame  $frame  its third direction is the outward normal

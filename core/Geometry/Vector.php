@@ -161,4 +161,21 @@ final readonly class Vector
     {
         return [$this->x + 0.0, $this->y + 0.0, $this->z + 0.0];
     }
+
+    /**
+     * Returns the unit direction square to an axis that lies in one plane with this direction and the axis; where the
+     * axis goes along it, that of x, or of y where this is x.
+     *
+     * @param  Vector  $along  unit
+     */
+    public function uprightOf(self $along): self
+    {
+        $square = $this->minus($along->times($this->dot($along)));
+        if ($square->length() < Tolerance::NO_SIDE) {
+            $side = abs($this->x) > 0.5 ? new self(0.0, 1.0, 0.0) : new self(1.0, 0.0, 0.0);
+            $square = $side->minus($along->times($side->dot($along)));
+        }
+
+        return $square->unit();
+    }
 }

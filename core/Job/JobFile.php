@@ -82,8 +82,10 @@ final class JobFile
             }
         }
         foreach ($job->list('runs') as $run) {
-            if ($run->find('section_up') !== null || $run->find('section_turn') !== null || $run->find('joints') !== null) {
-                return true;
+            foreach (['section_up', 'section_turn', 'joints'] as $key) {
+                if ($run->find($key) !== null) {
+                    return true;
+                }
             }
             foreach (['from', 'to'] as $end) {
                 if (self::isEndOfVersion3($run->find($end)?->find('end'))) {

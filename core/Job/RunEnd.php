@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\End\End;
 use Bowline\Job\End\EndReader;
@@ -18,6 +19,7 @@ final readonly class RunEnd
      * @param  bool  $isOwn  false where its lead follows that of another end
      * @param  float  $trim  extra length left on for trimming, mm; negative when the end stands back from its port
      * @param  Movement|null  $movement  of the fitting it is joined to
+     * @param  float|null  $size  diameter that its port is made for, mm, when that is said
      */
     public function __construct(
         public Vector $at,
@@ -28,6 +30,7 @@ final readonly class RunEnd
         public End $end,
         public bool $isOwn = true,
         public ?Movement $movement = null,
+        public ?float $size = null,
     ) {
     }
 
@@ -57,6 +60,7 @@ final readonly class RunEnd
             $trimNode === null ? 0.0 : $values->number($trimNode),
             EndReader::read($node->find('end'), $site),
             movement: $port?->movement,
+            size: $port?->size,
         );
     }
 
@@ -89,6 +93,36 @@ final readonly class RunEnd
         );
     }
 
+    /**
+     * Whether its port is made for a stock: for its outside, or for the bore of a hose, which goes over it. A port that
+     * tells no size takes any, and so do cables and wires.
+     */
+    public function takes(Stock $stock): bool
+    {
+        $isTube = in_array($stock->kind, [StockKind::Tube, StockKind::Pipe, StockKind::Rod, StockKind::Hose], true);
+        if ($this->size === null || ! $isTube || ! $stock->section->isRound) {
+            return true;
+        }
+        $fits = fn (float $diameter): bool => abs($diameter - $this->size) <= Tolerance::CLAMP_BORE;
+
+        return $fits($this->end->reducer()->od ?? $stock->section->outsideDiameter)
+            || ($stock->kind === StockKind::Hose && $fits($stock->section->insideDiameter()));
+    }
+
+    /** Returns the end with the axis of its tube where an eccentric reducer has it, under that of its port. */
+    public function underPort(Section $section, Vector $up): self
+    {
+        $shift = $this->end->reducer()?->shift($section) ?? 0.0;
+        if ($shift === 0.0 || $this->axis === null) {
+            return $this;
+        }
+
+        return new self(
+            $this->at->minus($up->uprightOf($this->axis)->times($shift)), $this->axis, $this->port, $this->lead,
+            $this->trim, $this->end, $this->isOwn, $this->movement, $this->size,
+        );
+    }
+
     /** Returns the end at a position of the movement of what it is joined to. */
     public function moved(float $part): self
     {
@@ -103,6 +137,7 @@ final readonly class RunEnd
                 $this->end,
                 $this->isOwn,
                 $this->movement,
+                $this->size,
             );
     }
 

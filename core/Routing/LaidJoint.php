@@ -33,7 +33,8 @@ final readonly class LaidJoint
             $places = self::places($straights, $told, $joint->gap);
             $joints[] = new self($index, $joint, $told, $places[0] ?? null);
         }
-        usort($joints, static fn (self $one, self $other): int => ($one->at ?? $one->told) <=> ($other->at ?? $other->told));
+        $place = static fn (self $joint): float => $joint->at ?? $joint->told;
+        usort($joints, static fn (self $one, self $other): int => $place($one) <=> $place($other));
 
         return $joints;
     }

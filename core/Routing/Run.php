@@ -26,6 +26,7 @@ final readonly class Run
      * @param  Bodies  $around  what it must not come near while it moves; empty for one that does not move
      * @param  stdClass  $source  the run as it stands in the file; never changed
      * @param  list<Joint>  $joints  at which it is broken into spools, as told
+     * @param  list<Stock>  $fitting  of the job, of its kind, that both of its ports are made for, where its own is not
      */
     public function __construct(
         public string $id,
@@ -40,6 +41,7 @@ final readonly class Run
         public SectionPlacement $section,
         public stdClass $source,
         public array $joints = [],
+        public array $fitting = [],
     ) {
     }
 
@@ -49,12 +51,17 @@ final readonly class Run
         $id = $node->get('id')->text();
         $site = $site->reading($id, $node);
         $route = Routes::read($node->get('route'), $site);
-        [$from, $to] = [self::end($node, 'from', $route, $site), self::end($node, 'to', $route, $site)];
+        $stock = $site->stock($node->get('stock'));
+        [$from, $to] = array_map(
+            static fn (string $which): RunEnd => self::end($node, $which, $route, $site)
+                ->underPort($stock->section, $site->up),
+            ['from', 'to'],
+        );
 
         $run = new self(
             $id,
             $node->find('name')?->text() ?? $id,
-            $site->stock($node->get('stock')),
+            $stock,
             $from,
             $to,
             $route,
@@ -64,9 +71,19 @@ final readonly class Run
             SectionPlacement::read($node, $site->values, $site->up),
             $node->object(),
             JointReader::all($node, $from, $to, $site),
+            self::fitting($stock, $from, $to, $site),
         );
 
         return $run->isMoving() ? $run->amid($site) : $run->withRoute($route->inReach($run));
+    }
+
+    /** @return list<Stock> that both ports are made for; none where the own one fits */
+    private static function fitting(Stock $own, RunEnd $from, RunEnd $to, Site $site): array
+    {
+        return $from->takes($own) && $to->takes($own) ? [] : array_values(array_filter(
+            $site->stock,
+            static fn (Stock $one): bool => $one->kind === $own->kind && $from->takes($one) && $to->takes($one),
+        ));
     }
 
     /**
@@ -107,6 +124,7 @@ final readonly class Run
             $this->section,
             $this->source,
             $this->joints,
+            $this->fitting,
         );
     }
 
@@ -139,6 +157,7 @@ final readonly class Run
             $this->section,
             $this->source,
             $this->joints,
+            $this->fitting,
         );
     }
 
@@ -158,6 +177,7 @@ final readonly class Run
             $this->section,
             $this->source,
             $this->joints,
+            $this->fitting,
         );
     }
 

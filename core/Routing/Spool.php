@@ -117,7 +117,10 @@ final readonly class Spool
 
         return new LaidRun(
             $run, $vertices, $path, $bends,
-            array_map(static fn (int $i, array $leg): Leg => self::leg($i, $leg, $vertices, $bends), array_keys($legs), $legs),
+            array_map(
+                static fn (int $i, array $leg): Leg => self::leg($i, $leg, $vertices, $bends),
+                array_keys($legs), $legs,
+            ),
             [], part: $part,
         );
     }

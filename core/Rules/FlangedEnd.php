@@ -39,7 +39,8 @@ final readonly class FlangedEnd
         $all = [];
         foreach (Spool::all($laid) as $spool) {
             $run = $spool->laid->run;
-            foreach (['from' => [$run->from, $spool->jointBefore], 'to' => [$run->to, $spool->jointBehind]] as $side => [$end, $joint]) {
+            $ends = ['from' => [$run->from, $spool->jointBefore], 'to' => [$run->to, $spool->jointBehind]];
+            foreach ($ends as $side => [$end, $joint]) {
                 if ($end->end->type() !== 'flange') {
                     continue;
                 }

@@ -22,6 +22,8 @@ final class Rules
             'stock-radius' => new StockRadius,
             'clamp-size' => new ClampSize,
             'flange-fit' => new FlangeFit,
+            'end-fit' => new EndFit,
+            'port-size' => new PortSize,
             'joint-place' => new JointPlace,
             'joint-fit' => new JointFit,
             'tie' => new Tie,

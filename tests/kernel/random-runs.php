@@ -36,6 +36,11 @@ $ends = [
         'face' => ['kind' => 'raised', 'diameter' => 28, 'height' => 1.5],
         'neck' => ['diameter' => 24, 'length' => 9, 'radius' => 3],
     ],
+    ['type' => 'cap', 'shape' => 'domed'],
+    ['type' => 'cap', 'shape' => 'domed', 'crown' => 12, 'knuckle' => 2],
+    ['type' => 'cap', 'shape' => 'stepped', 'thickness' => 3, 'diameter' => 18, 'depth' => 6],
+    ['type' => 'reducer', 'od' => 20, 'length' => 18],
+    ['type' => 'reducer', 'od' => 9, 'wall' => 1, 'length' => 12, 'eccentric' => true],
 ];
 $flexible = [
     ['kind' => 'spring', 'length' => 620],
@@ -61,8 +66,8 @@ for ($i = 0; $i < $count; $i++) {
     $run->id = "r$i";
     $run->name = "Run $i";
     $run->stock = $i % 5 === 4 ? 'rod' : 'tube';
-    $run->from = (object) ['at' => [0, 0, 50 + 1000 * $i], 'axis' => '+z', 'end' => $ends[$i % 7]];
-    $run->to->end = $ends[intdiv($i, 3) % 7];
+    $run->from = (object) ['at' => [0, 0, 50 + 1000 * $i], 'axis' => '+z', 'end' => $ends[$i % 12]];
+    $run->to->end = $ends[intdiv($i, 3) % 12];
     foreach ([$run->to, ...$run->route->stops ?? []] as $place) {
         $place->at[2] += 1000 * $i;
     }

@@ -80,7 +80,9 @@ final readonly class ArcCurve implements EdgeCurve
 
     public function moved(callable $point): self
     {
-        return new self($this->frame->moved($point), $this->radius, $this->angle);
+        [$frame, $scale] = $this->frame->moved($point);
+
+        return new self($frame, $this->radius * $scale, $this->angle);
     }
 
     public function accept(CurveVisitor $visitor): mixed

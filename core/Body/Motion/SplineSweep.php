@@ -76,6 +76,24 @@ final readonly class SplineSweep implements CurveVisitor, Motion
         return $sweeps === [] ? throw new LogicException('a curve has two points') : $sweeps;
     }
 
+    /**
+     * Returns the motion along a straight way that widens or narrows what it carries, as an oblique cone.
+     *
+     * @param  Vector  $way  from start to end, mm; need not go along the third direction of the frame
+     * @param  float  $scale  of lengths at the end
+     */
+    public static function tapered(Frame $start, Vector $way, float $scale): self
+    {
+        $chain = static fn (Vector $from, Vector $to): CubicChain => new CubicChain(
+            [0.0, 1.0], [$from, $to], [$to->minus($from), $to->minus($from)],
+        );
+
+        return new self(
+            $start, $start->movedTo($start->at->plus($way)), $chain($start->at, $start->at->plus($way)),
+            $chain($start->first, $start->first->times($scale)), $chain($start->second, $start->second->times($scale)),
+        );
+    }
+
     private static function through(SweepState $from, SweepState ...$others): self
     {
         $chains = self::chains([$from, ...array_values($others)]);

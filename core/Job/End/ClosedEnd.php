@@ -34,6 +34,16 @@ final readonly class ClosedEnd implements End
         ];
     }
 
+    public function cap(): null
+    {
+        return null;
+    }
+
+    public function reducer(): null
+    {
+        return null;
+    }
+
     public function plugThickness(float $wall): float
     {
         return $this->thickness ?? $wall;

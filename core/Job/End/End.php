@@ -16,6 +16,12 @@ interface End
     /** Returns the flange that it is on this section; null where it is none. */
     public function flange(Section $section): ?Flange;
 
+    /** Returns itself where it is a cap, else null. */
+    public function cap(): ?Cap;
+
+    /** Returns itself where it is a reducer, else null. */
+    public function reducer(): ?Reducer;
+
     /** @return stdClass as a job file has it, with nothing left that follows another end */
     public function toFile(): stdClass;
 

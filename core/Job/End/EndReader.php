@@ -12,6 +12,9 @@ use Bowline\Job\Values;
 /** Reads an "end" by its "type". A new kind of end is a new class and a line here. */
 final class EndReader
 {
+    /** Radius of the knuckle of a torispherical head, as a share of that of its crown (DIN 28011). */
+    private const KNUCKLE_SHARE = 0.1;
+
     /** @throws JobError */
     public static function read(?Node $node, Site $site): End
     {
@@ -24,8 +27,10 @@ final class EndReader
             'open' => new OpenEnd,
             'closed' => self::closed($node->find('thickness'), $site->values),
             'flange' => FlangeReader::read($node, $site),
+            'cap' => self::cap($node, $site->values),
+            'reducer' => self::reducer($node, $site->values),
             default => throw $type->error(
-                sprintf('“%s” is no kind of end; open, closed and flange are', $type->text()),
+                sprintf('“%s” is no kind of end; open, closed, flange, cap and reducer are', $type->text()),
             ),
         };
     }
@@ -33,5 +38,44 @@ final class EndReader
     private static function closed(?Node $thickness, Values $values): ClosedEnd
     {
         return new ClosedEnd($thickness === null ? null : $values->positive($thickness, 'the thickness of the plug'));
+    }
+
+    /** @throws JobError */
+    private static function cap(Node $node, Values $values): Cap
+    {
+        $word = $node->get('shape');
+        $shape = CapShape::tryFrom($word->text()) ?? throw $word->error(
+            sprintf('“%s” is no kind of cap; flat, domed and stepped are', $word->text()),
+        );
+        $isDisc = $shape !== CapShape::Domed;
+        $isStepped = $shape === CapShape::Stepped;
+        $crown = $node->find('crown');
+        $knuckle = $node->find('knuckle');
+
+        return new Cap(
+            $shape,
+            $isDisc ? $values->positive($node->get('thickness'), 'the thickness of the cap') : 0.0,
+            $isStepped ? $values->positive($node->get('diameter'), 'the diameter of the cap') : 0.0,
+            $isStepped ? $values->positive($node->get('depth'), 'the depth of its spigot') : 0.0,
+            $crown === null ? null : $values->positive($crown, 'the radius of the crown'),
+            match (true) {
+                $crown === null => 0.0,
+                $knuckle === null => $values->number($crown) * self::KNUCKLE_SHARE,
+                default => $values->positive($knuckle, 'the radius of the knuckle'),
+            },
+        );
+    }
+
+    /** @throws JobError */
+    private static function reducer(Node $node, Values $values): Reducer
+    {
+        $wall = $node->find('wall');
+
+        return new Reducer(
+            $values->positive($node->get('od'), 'the outside diameter of the reducer'),
+            $wall === null ? null : $values->positive($wall, 'the wall of the reducer'),
+            $values->positive($node->get('length'), 'the length of the reducer'),
+            $node->find('eccentric')?->value === true,
+        );
     }
 }

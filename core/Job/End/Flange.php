@@ -106,9 +106,19 @@ final readonly class Flange implements End
         return $this;
     }
 
-    public function plugThickness(float $wall): ?float
+    public function cap(): null
     {
-        return $this->isBlind ? $this->thickness : null;
+        return null;
+    }
+
+    public function reducer(): null
+    {
+        return null;
+    }
+
+    public function plugThickness(float $wall): null
+    {
+        return null;
     }
 
     public function toFile(): stdClass

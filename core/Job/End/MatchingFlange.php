@@ -24,6 +24,16 @@ final readonly class MatchingFlange implements End
         return $this->other->flange($section)?->matching();
     }
 
+    public function cap(): null
+    {
+        return null;
+    }
+
+    public function reducer(): null
+    {
+        return null;
+    }
+
     public function plugThickness(float $wall): null
     {
         return null;

@@ -25,6 +25,16 @@ final readonly class OpenEnd implements End
         return (object) ['type' => 'open'];
     }
 
+    public function cap(): null
+    {
+        return null;
+    }
+
+    public function reducer(): null
+    {
+        return null;
+    }
+
     public function plugThickness(float $wall): null
     {
         return null;

@@ -39,6 +39,16 @@ final readonly class PlateForTube implements End
         );
     }
 
+    public function cap(): null
+    {
+        return null;
+    }
+
+    public function reducer(): null
+    {
+        return null;
+    }
+
     public function plugThickness(float $wall): null
     {
         return null;

@@ -29,6 +29,16 @@ final readonly class SameFlange implements End
         return $this->host?->toFile() ?? (object) ['type' => 'open'];
     }
 
+    public function cap(): null
+    {
+        return null;
+    }
+
+    public function reducer(): null
+    {
+        return null;
+    }
+
     public function plugThickness(float $wall): null
     {
         return null;

@@ -47,6 +47,16 @@ final readonly class StandardFlange implements End
         ];
     }
 
+    public function cap(): null
+    {
+        return null;
+    }
+
+    public function reducer(): null
+    {
+        return null;
+    }
+
     public function plugThickness(float $wall): null
     {
         return null;

@@ -45,7 +45,11 @@ final class JointReader
         $gap = $node->find('gap');
         $flange = $node->find('flange');
         $other = $node->find('other');
-        $near = $kind !== JointKind::Flanges ? new OpenEnd : ($flange === null ? $usual : EndReader::read($flange, $site));
+        $near = match (true) {
+            $kind !== JointKind::Flanges => new OpenEnd,
+            $flange === null => $usual,
+            default => EndReader::read($flange, $site),
+        };
         $sleeve = $node->find('sleeve');
         $sleeveLength = $sleeve?->find('length');
         $sleeveDiameter = $sleeve?->find('od');

@@ -1241,12 +1241,12 @@ export interface Become {
   since?: number;
 }
 /**
- * Finishes an end: open, with a flange that goes over its tube, or with a flat plug.
+ * Finishes an end: open, with a flange that goes over its tube, a flat plug, a cap, or a reducer.
  */
 export interface FinishEnd {
   do: "finish-end";
   end: "from" | "to";
-  type: "open" | "flange" | "closed";
+  type: "open" | "flange" | "closed" | "flat-cap" | "domed-cap" | "stepped-cap" | "reducer";
   /**
    * The run that the change was made from.
    */
@@ -2386,7 +2386,7 @@ export interface RunEnd {
    * This interface was referenced by `Job`'s JSON-Schema
    * via the `definition` "end".
    */
-  end?: OpenEnd | ClosedEnd | Flange | RectangularFlange | OvalFlange | StandardFlange | SameFlange;
+  end?: OpenEnd | ClosedEnd | Flange | RectangularFlange | OvalFlange | StandardFlange | SameFlange | Cap | Reducer;
   like?: LikeEnd;
 }
 /**
@@ -2657,6 +2657,64 @@ export interface StandardFlange {
 export interface SameFlange {
   type: "flange";
   same_as: EndOfRun;
+}
+/**
+ * A cap that stands past the end of the run.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "cap".
+ */
+export interface Cap {
+  type: "cap";
+  shape: "flat" | "domed" | "stepped";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  thickness?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  diameter?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  depth?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  crown?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  knuckle?: number | string;
+}
+/**
+ * A reducer to a tube of another size, within the length of the run.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "reducer".
+ */
+export interface Reducer {
+  type: "reducer";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  od: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  wall?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  length: number | string;
+  /**
+   * its lowest line goes on straight; the axis of the tube lies under that of the port by half of the difference
+   */
+  eccentric?: boolean;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema

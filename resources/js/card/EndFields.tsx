@@ -1,4 +1,4 @@
-import type { Run, RunEnd, SolvedRun } from '../api/types';
+import type { FinishEnd, Run, RunEnd, SolvedRun } from '../api/types';
 import { isFlange } from '../job/flanges';
 import { NumberField } from '../job/NumberField';
 import type { FreePort } from '../job/newItems';
@@ -6,6 +6,7 @@ import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
 import { VectorField } from '../job/VectorField';
 import { Row, Section } from '../ui/Section';
+import { CapFields } from './CapFields';
 import { FlangeFields } from './FlangeFields';
 
 interface Props {
@@ -56,8 +57,7 @@ function OneEnd({ title, run, solved, end, ports, onChange }: OneProps) {
   const { lay } = useJob();
   const finish = end.end ?? { type: 'open' };
   const which = title === 'Start' ? 'from' : 'to';
-  const become = (type: string) =>
-    lay(run.id, { do: 'finish-end', end: which, type: type as 'open' | 'flange' | 'closed' });
+  const become = (type: string) => lay(run.id, { do: 'finish-end', end: which, type: type as FinishEnd['type'] });
 
   return (
     <Section title={title}>
@@ -98,14 +98,21 @@ function OneEnd({ title, run, solved, end, ports, onChange }: OneProps) {
         <select
           className="form-select form-select-sm"
           aria-label={`${title}: finish`}
-          value={finish.type}
+          value={finish.type === 'cap' ? `${finish.shape}-cap` : finish.type}
           onChange={(event) => tell(become(event.target.value))}
         >
           <option value="open">open</option>
           <option value="flange">flange</option>
           <option value="closed">flat plug</option>
+          <option value="flat-cap">flat cap</option>
+          <option value="domed-cap">domed cap</option>
+          <option value="stepped-cap">stepped cap</option>
+          <option value="reducer">reducer</option>
         </select>
       </Row>
+      {(finish.type === 'cap' || finish.type === 'reducer') && (
+        <CapFields title={title} finish={finish} onChange={(changed) => onChange({ ...end, end: changed })} />
+      )}
       {isFlange(finish) && (
         <FlangeFields
           title={title}

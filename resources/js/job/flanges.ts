@@ -1,9 +1,11 @@
 import type {
+  Cap,
   ClosedEnd,
   Flange,
   OpenEnd,
   OvalFlange,
   RectangularFlange,
+  Reducer,
   SameFlange,
   StandardFlange,
 } from '../api/types';
@@ -12,9 +14,9 @@ import type {
 export type OwnFlange = Flange | RectangularFlange | OvalFlange;
 
 /** Any finish of an end of a run. */
-export type Finish = OpenEnd | ClosedEnd | OwnFlange | StandardFlange | SameFlange;
+export type Finish = OpenEnd | ClosedEnd | Cap | Reducer | OwnFlange | StandardFlange | SameFlange;
 
-export type AnyFlange = Exclude<Finish, OpenEnd | ClosedEnd>;
+export type AnyFlange = OwnFlange | StandardFlange | SameFlange;
 
 export const isFlange = (finish: Finish): finish is AnyFlange => finish.type === 'flange';
 

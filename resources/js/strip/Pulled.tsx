@@ -211,8 +211,18 @@ function EndMark({ type, at, side }: { type: string; at: number; side: 1 | -1 })
   if (type === 'flange') {
     return <rect className="end" x={side > 0 ? at - 5 : at} y={MIDDLE - 16} width={5} height={32} />;
   }
-  if (type === 'closed') {
+  if (type === 'closed' || type === 'cap') {
     return <rect className="end" x={side > 0 ? at - 4 : at} y={MIDDLE - HALF} width={4} height={2 * HALF} />;
+  }
+  if (type === 'reducer') {
+    const back = at - 12 * side;
+    const points = [
+      [back, -HALF],
+      [at, -HALF - 5],
+      [at, HALF + 5],
+      [back, HALF],
+    ];
+    return <polygon className="end" points={points.map(([px = 0, py = 0]) => `${px},${MIDDLE + py}`).join(' ')} />;
   }
   return <line className="axis" x1={at} x2={at} y1={MIDDLE - HALF - 3} y2={MIDDLE + HALF + 3} />;
 }

@@ -118,8 +118,8 @@ it('adds to its tube what it is made of', function (array $flange, float $adds):
 })->with('flanges');
 
 /*
- * Euler: V − E + F = 2 − 2g; the bore is one hole, each bolt hole one more, and a blind plate closes the bore. Triangles
- * within a chord c of the surface leave out less than c times the surface.
+ * Euler: V − E + F = 2 − 2g; the bore is one hole, each bolt hole one more, and a blind plate closes the bore.
+ * Triangles within a chord c of the surface leave out less than c times the surface.
  */
 it('is covered by triangles without a gap', function (array $flange, float $adds, int $holes): void {
     $solid = RunBody::of(Jobs::laid(flangedRun($flange)))->solid() ?? throw new LogicException;
@@ -182,7 +182,7 @@ it('has tables that are consistent in themselves', function (): void {
                 ->and($size->raised ?? 0.0)->toBeLessThan($size->circle - $size->hole)
                 ->and($size->hub ?? $size->tube + 1)->toBeGreaterThan($size->tube);
             foreach (['od', 'circle', 'thickness', 'height', 'tube'] as $key) {
-                expect($size->{$key})->toBeGreaterThanOrEqual($before?->{$key} ?? 0.0);
+                expect($size->{$key})->toBeGreaterThanOrEqual($before->{$key} ?? 0.0);
             }
             $before = $size;
         }

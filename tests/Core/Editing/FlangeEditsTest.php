@@ -104,5 +104,6 @@ it('keeps an expression where only another measure changes', function (): void {
     $file = plated([...FIRST_PLATE, 'od' => 'plate']);
     $file->values = (object) ['plate' => 90];
 
-    expect(Jobs::edited($file, ['do' => 'shape-flange', 'end' => 'to', 'face' => 'raised'])->to->end->od)->toBe('plate');
+    $run = Jobs::edited($file, ['do' => 'shape-flange', 'end' => 'to', 'face' => 'raised']);
+    expect($run->to->end->od)->toBe('plate');
 });

@@ -72,7 +72,8 @@ it('gives each spool a bend table, lengths and a body of its own, which add up t
         ->and($first->length + 3 + $second->length + 2 + $third->length)
         ->toEqualWithDelta($solved->bendTable->length, 1e-9);
 
-    // Of the whole run less its gaps, with two plates: for 12 mm a circle of ⌈57/5⌉·5 = 60, so ø 90, 10 thick, 4 × ø 12.
+    // Of the whole run less its gaps, with two plates: for 12 mm a circle of ⌈57/5⌉·5 = 60, so ø 90, 10 thick,
+    // 4 × ø 12.
     $mass = MassWriter::write($solved, '/runs/0');
     $plate = M_PI / 4 * (90 ** 2 - 12 ** 2 - 4 * 12 ** 2) * 10;
     $tube = M_PI / 4 * (12 ** 2 - 9 ** 2);
@@ -89,12 +90,14 @@ it('puts the flanges of a joint face to face, as far apart as their gasket is th
         [['at' => ['length' => 200], 'kind' => 'flanges', 'gap' => 3]],
         ['end' => ['type' => 'flange', 'od' => 60, 'thickness' => 8, 'bore' => 13]],
     );
-    // Cuts square to x: 1 mm off the middle there is nothing, 2 mm off a plate of ø 60 with a bore of 9, 11 mm off tube.
+    // Cuts square to x: 1 mm off the middle there is nothing, 2 mm off a plate of ø 60 with a bore of 9, 11 mm off
+    // tube.
     foreach ([1 => null, 2 => 60, 9 => 60, 11 => 12] as $off => $diameter) {
         foreach ([-1, 1] as $side) {
             $area = 0.0;
             foreach (Parts::of(Jobs::solve($file), '') as $part) {
-                foreach (PlaneCut::of($part->solid, new Vector(200 + $side * $off, 0, 0), new Vector(1, 0, 0)) as $loop) {
+                $at = new Vector(200 + $side * $off, 0, 0);
+                foreach (PlaneCut::of($part->solid, $at, new Vector(1, 0, 0)) as $loop) {
                     $area += $loop->area;
                 }
             }
@@ -110,10 +113,10 @@ it('carries the section on from spool to spool', function (string $up): void {
     $joint = Jobs::solve($file);
     $whole = clone $file->runs[0];
     unset($whole->joints);
-    $one = RunBody::of(Jobs::laid((object) [...(array) $file, 'runs' => [$whole]]))->solid() ?? throw new LogicException;
-    $sum = MassProperties::sum(array_map(
-        static fn ($part) => MassProperties::of($part->solid), Parts::of($joint, ''),
-    ));
+    $one = RunBody::of(Jobs::laid((object) [...(array) $file, 'runs' => [$whole]]))->solid()
+        ?? throw new LogicException;
+    [$first, $second] = Parts::of($joint, '');
+    $sum = MassProperties::sum([MassProperties::of($first->solid), MassProperties::of($second->solid)]);
 
     // A section that was turned at the joint would have its centre of gravity elsewhere and other bends.
     expect($sum->volume)->toEqualWithDelta(MassProperties::of($one)->volume, 1e-6)
@@ -123,7 +126,7 @@ it('carries the section on from spool to spool', function (string $up): void {
     $area = static fn ($solid): array => array_map(
         static fn ($loop): float => round($loop->area, 6), PlaneCut::of($solid, $at, (new Vector(1, 5, 2))->unit()),
     );
-    expect($area(Parts::of($joint, '')[1]->solid))->toBe($area($one));
+    expect($area($second->solid))->toBe($area($one));
 })->with(['path', 'upright']);
 
 it('moves along with the run, and says so where it comes to lie in a bend', function (): void {
@@ -161,7 +164,9 @@ it('finds flanges that do not go together', function (array $near, array $other,
 
     return [
         'alike' => [['holes' => $holes], ['holes' => $holes], null],
-        'the opposite hand' => [['holes' => [...$holes, 'start' => 10]], ['holes' => [...$holes, 'start' => -10]], null],
+        'the opposite hand' => [
+            ['holes' => [...$holes, 'start' => 10]], ['holes' => [...$holes, 'start' => -10]], null,
+        ],
         'a quarter on' => [['holes' => $holes], ['holes' => $holes, 'turn' => 90], null],
         'the same hand' => [
             ['holes' => [...$holes, 'start' => 10]], ['holes' => [...$holes, 'start' => 10]],
@@ -194,9 +199,11 @@ it('finds a flange at a joint that has no room, and one that stands on another',
     $near = jointedRun([['at' => ['length' => 366], 'kind' => 'flanges', 'gap' => 2]], ['end' => $flange]);
     // The spool behind begins at 367 with 3 of straight; a plate of 8 reaches into the bend.
     expect(Jobs::solve($near)->findings[0]->title)->toBe('The flange at joint 1 does not fit')
-        ->and(Jobs::solve($near)->findings[0]->message)->toBe('It is 8 mm thick; only 3 mm of the tube is straight there.');
+        ->and(Jobs::solve($near)->findings[0]->message)
+        ->toBe('It is 8 mm thick; only 3 mm of the tube is straight there.');
 
     // Of 15 from the start to the joint, 14 are spool: plates of 8 at both ends of it overlap.
     $short = jointedRun([['at' => ['length' => 15], 'kind' => 'flanges', 'gap' => 2]], ['end' => $flange]);
-    expect(Jobs::solve($short)->findings[0]->message)->toBe('It is 8 mm thick; only 6 mm of the tube is straight there.');
+    expect(Jobs::solve($short)->findings[0]->message)
+        ->toBe('It is 8 mm thick; only 6 mm of the tube is straight there.');
 });

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules;
+
+use Bowline\Editing\Edit\ChangeEnd;
+use Bowline\Editing\Edit\FinishEnd;
+use Bowline\Editing\RunDraft;
+use Bowline\Geometry\Tolerance;
+use Bowline\Job\End\Cap;
+use Bowline\Job\End\CapShape;
+use Bowline\Job\End\Reducer;
+use Bowline\Job\Words;
+use Bowline\Routing\LaidRun;
+use stdClass;
+
+/** `end-fit`: a cap or a reducer can be made on its tube, and has the straight that it needs. */
+final class EndFit implements Rule
+{
+    public function check(LaidRun $laid): array
+    {
+        $findings = [];
+        foreach (['from' => $laid->run->from, 'to' => $laid->run->to] as $name => $end) {
+            $cap = $end->end->cap();
+            $reducer = $end->end->reducer();
+            $fault = match (true) {
+                $cap !== null => self::ofCap($cap, $laid, $this->straightAt($laid, $name === 'from')),
+                $reducer !== null => self::ofReducer($reducer, $laid, $this->straightAt($laid, $name === 'from')),
+                default => null,
+            };
+            if ($fault !== null) {
+                $at = $name === 'from' ? 0.0 : $laid->length();
+                $findings[] = new Finding(
+                    'end-fit', Severity::Violation, Subject::end($laid, $name),
+                    sprintf(
+                        'The %s at %s does not fit', $end->end->type(),
+                        $end->port ?? ($name === 'from' ? 'the start' : 'the end'),
+                    ),
+                    $fault[0], $end->at, [$at, $at], $fault[1], $fault[2],
+                );
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return array{string, float, float}|null in words, measured, required */
+    private static function ofCap(Cap $cap, LaidRun $laid, float $straight): ?array
+    {
+        $section = $laid->run->stock->section;
+        $say = $laid->run->units->say(...);
+        if ($cap->shape === CapShape::Domed && ! $section->isRound) {
+            return [sprintf('A dome goes round; the %s does not.', $laid->run->stock->kind->value), 0.0, 1.0];
+        }
+        if ($cap->shape === CapShape::Domed && ! $cap->canBeDomed($section)) {
+            return [
+                sprintf(
+                    'Its crown is at least R %s, and its knuckle between the wall of %s and that.',
+                    $say($section->outsideDiameter / 2), $say($section->wall),
+                ),
+                $cap->dome($section)[0], $section->outsideDiameter / 2,
+            ];
+        }
+
+        return $cap->shape === CapShape::Stepped && $cap->depth > $straight + Tolerance::RULE_SLACK
+            ? [
+                sprintf('It goes %s into the bore; only %s is straight there.', $say($cap->depth), $say($straight)),
+                $straight, $cap->depth,
+            ]
+            : null;
+    }
+
+    /** @return array{string, float, float}|null */
+    private static function ofReducer(Reducer $reducer, LaidRun $laid, float $straight): ?array
+    {
+        $section = $laid->run->stock->section;
+        $say = $laid->run->units->say(...);
+        $kind = $laid->run->stock->kind->value;
+        $wall = $reducer->wall ?? $section->wall;
+
+        return match (true) {
+            ! $section->isRound => [sprintf('A reducer goes round; the %s does not.', $kind), 0.0, 1.0],
+            ! $section->isSolid() && $reducer->od <= 2 * $wall + Tolerance::RULE_SLACK => [
+                sprintf(
+                    'It is %s outside with a wall of %s: nothing is left of its bore.',
+                    $say($reducer->od), $say($wall),
+                ),
+                $reducer->od, 2 * $wall,
+            ],
+            $reducer->length > $straight + Tolerance::RULE_SLACK => [
+                sprintf(
+                    'It is %s long; only %s of the %s is straight there.',
+                    $say($reducer->length), $say($straight), $kind,
+                ),
+                $straight, $reducer->length,
+            ],
+            default => null,
+        };
+    }
+
+    /** Returns the straight length at one of the ends of the run, mm. */
+    private function straightAt(LaidRun $laid, bool $atStart): float
+    {
+        return $laid->legs === [] ? 0.0 : $laid->legs[$atStart ? 0 : count($laid->legs) - 1]->straight;
+    }
+
+    public function remedies(Finding $finding, LaidRun $laid): iterable
+    {
+        foreach (['from' => $laid->run->from, 'to' => $laid->run->to] as $name => $end) {
+            if (! $finding->subject->isEnd($name)) {
+                continue;
+            }
+            $straight = Words::roundedDown($this->straightAt($laid, $name === 'from'));
+            $changes = [
+                ...$straight <= 0.0 ? [] : [
+                    sprintf('Make it %s long', $laid->run->units->say($straight)) => new ChangeEnd(
+                        $name,
+                        static function (stdClass $told) use ($straight): void {
+                            $told->{isset($told->depth) ? 'depth' : 'length'} = $straight;
+                        },
+                    ),
+                ],
+                'Make it half round' => new ChangeEnd($name, static function (stdClass $told): void {
+                    unset($told->crown, $told->knuckle);
+                }),
+                'Close it with a flat cap' => new FinishEnd($name, 'flat-cap'),
+                'Leave the end open' => new FinishEnd($name, 'open'),
+            ];
+            foreach ($end->end->cap() === null ? array_slice($changes, 0, -2) : $changes as $label => $change) {
+                yield new Remedy($label, 'runs', RunDraft::of($laid)->apply($change)->run());
+            }
+        }
+    }
+}

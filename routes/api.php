@@ -17,6 +17,7 @@ use App\Http\Controllers\PiecesController;
 use App\Http\Controllers\PreviewController;
 use App\Http\Controllers\RenameController;
 use App\Http\Controllers\RunsBetweenPortsController;
+use App\Http\Controllers\SectionController;
 use App\Http\Controllers\SettlingController;
 use App\Http\Controllers\StepController;
 use App\Http\Health;
@@ -78,6 +79,7 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::get('jobs/{job}/centrelines.dxf', [ExportController::class, 'centrelines']);
     Route::get('jobs/{job}/runs/{run}/centreline.dxf', [ExportController::class, 'centreline']);
     Route::get('jobs/{job}/mass', [ExportController::class, 'jobMass']);
+    Route::post('jobs/{job}/section', SectionController::class);
     Route::get('jobs/{job}/bodies.{format}', [ExportController::class, 'bodies']);
     Route::get('jobs/{job}/runs/{run}/bends.csv', [ExportController::class, 'bends']);
     Route::get('jobs/{job}/runs/{run}/vertices.csv', [ExportController::class, 'vertices']);

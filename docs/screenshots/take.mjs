@@ -33,7 +33,7 @@ await take('make', '/jobs/3/make', pick(/Fuel feed/));
 await take('lay-wide', '/jobs/3/lay', pick(/Coolant/), { width: 1920, height: 1080 });
 await take('laying', '/jobs/3/lay', async (page) => {
   await page.getByRole('button', { name: 'Lay a run' }).click();
-  await page.getByLabel('Stock to lay').selectOption({ label: 'Tube 28 × 2, EN 10305-1' });
+  await page.getByLabel('Stock to lay').selectOption({ label: 'Pipe DN 20, 26.9 × 2.3, EN 10220' });
   await page.getByRole('button', { name: /Begin at Heat exchanger/ }).click();
   await page.keyboard.type('160');
   await page.keyboard.press('Enter');

@@ -79,7 +79,7 @@ function oddBody(): string
         '{"format":"bowline-job","version":1}',
         '{"format":"bowline-job","version":99}',
         '{"find":[1]}',
-        '{"stock":"t35","ports":[]}',
+        '{"stock":"dn25","ports":[]}',
         '{"kind":"mirror"}',
     ];
 

@@ -102,8 +102,8 @@ it('refuses what would make the job wrong, names the field, and keeps the last g
 
     expect(item($job, $list, $id))->toEqual($before)->and(test()->getJson($job)->json('revision'))->toBe(1);
 })->with([
-    'a negative diameter' => ['stock', 't28', ['section', 'od'], -3, '/section/od'],
-    'a wall too thick' => ['stock', 't28', ['section', 'wall'], 15, '/section/wall'],
+    'a negative diameter' => ['stock', 'dn20', ['section', 'od'], -3, '/section/od'],
+    'a wall too thick' => ['stock', 'dn20', ['section', 'wall'], 15, '/section/wall'],
     'a name of 300 characters' => ['runs', 'feed', ['name'], str_repeat('n', 300), '/name'],
     'a text for a number' => ['fittings', 'pump', ['pose', 'at', 0], 'abc', '/pose/at/0'],
     'too large a number' => ['clamps', 'beam-clamp', ['bore'], '1e309', '/bore'],
@@ -142,9 +142,9 @@ it(
         )['vertices'];
         expect($after)->toEqual($before);
 
-        edit($job, 'stock', 't28', null)
+        edit($job, 'stock', 'dn20', null)
             ->assertUnprocessable()
-            ->assertJson(['list' => 'stock', 'id' => 't28']);
+            ->assertJson(['list' => 'stock', 'id' => 'dn20']);
         edit($job, 'runs', 'feed', null)->assertOk();
         expect(test()->getJson($job)->json('job.runs.*.id'))->not->toContain('feed');
     },
@@ -300,7 +300,7 @@ it('takes only JSON, and serves the application to every page', function (): voi
 it('guards its rows with foreign keys', function (): void {
     demo();
     expect(DB::select('pragma foreign_keys')[0]->foreign_keys)->toBe(1)
-        ->and(fn () => DB::table('stocks')->where('key', 't28')->delete())
+        ->and(fn () => DB::table('stocks')->where('key', 'dn20')->delete())
         ->toThrow(Illuminate\Database\QueryException::class);
 });
 

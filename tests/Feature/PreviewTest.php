@@ -58,7 +58,7 @@ it('moves and turns a fitting with the runs that hang on it', function (): void 
 it('previews a run that is not kept yet, and holds a leg at what its bend needs', function (): void {
     $job = demo();
     $draft = [
-        'id' => 'draft', 'stock' => 't28', 'from' => ['port' => 'pump.out'], 'to' => ['at' => [1960, -500, 330]],
+        'id' => 'draft', 'stock' => 'dn20', 'from' => ['port' => 'pump.out'], 'to' => ['at' => [1960, -500, 330]],
         'route' => ['kind' => 'corners', 'stops' => [['along' => '-y', 'length' => 240]]],
     ];
     $leg = preview($job, 'run', [
@@ -85,7 +85,7 @@ it('previews a run that is not kept yet, and holds a leg at what its bend needs'
 it('finds ways into a port and reads pasted rows', function (): void {
     $job = demo();
     $run = [
-        'id' => 'new', 'stock' => 't28', 'from' => ['port' => 'pump.out'], 'to' => ['at' => [1960, -500, 330]],
+        'id' => 'new', 'stock' => 'dn20', 'from' => ['port' => 'pump.out'], 'to' => ['at' => [1960, -500, 330]],
         'route' => ['kind' => 'corners', 'stops' => [['along' => '-y', 'length' => 240]]],
     ];
     edit($job, 'runs', 'new', $run)->assertOk();
@@ -101,9 +101,9 @@ it('finds ways into a port and reads pasted rows', function (): void {
 
 it('remembers what was typed into a field', function (): void {
     $job = demo();
-    test()->postJson($job.'/entry', ['text' => ' 1 3/8 in', 'field' => 'stock/t28/Outside diameter'])->assertOk();
+    test()->postJson($job.'/entry', ['text' => ' 1 3/8 in', 'field' => 'stock/dn20/Outside diameter'])->assertOk();
     expect(test()->getJson($job)->json('entries'))->toEqual([
-        'stock/t28/Outside diameter' => ['typed' => '1 3/8 in', 'value' => 34.925],
+        'stock/dn20/Outside diameter' => ['typed' => '1 3/8 in', 'value' => 34.925],
     ]);
 });
 
@@ -142,7 +142,7 @@ it('says what is wrong with a change, by its place', function (
     ],
     'something that does not stand anywhere' => [
         '/preview/place',
-        ['list' => 'stock', 'id' => 't28', 'change' => ['do' => 'move', 'by' => [1, 0, 0]]],
+        ['list' => 'stock', 'id' => 'dn20', 'change' => ['do' => 'move', 'by' => [1, 0, 0]]],
         '/list',
         'stands in space',
     ],
@@ -172,7 +172,7 @@ it('does not find what is not there', function (): void {
 it('goes level with a port that the run did not hang on, and follows it from then on', function (): void {
     $job = demo();
     $run = [
-        'id' => 'new', 'stock' => 't28', 'from' => ['port' => 'cooler.out'], 'to' => ['at' => [1050, -620, 1105]],
+        'id' => 'new', 'stock' => 'dn20', 'from' => ['port' => 'cooler.out'], 'to' => ['at' => [1050, -620, 1105]],
         'route' => ['kind' => 'corners', 'stops' => [['along' => '+z', 'length' => 160]]],
     ];
     edit($job, 'runs', 'new', $run)->assertOk();

@@ -70,9 +70,9 @@ it('does an action that is sent twice only once, and records nothing when nothin
 
 it('brings together what two windows change, and asks where both change the same', function (): void {
     $job = demo();
-    $was = item($job, 'stock', 't28');
+    $was = item($job, 'stock', 'dn20');
     $send = fn (array $item) => test()->postJson($job.'/edits', [
-        'edits' => [['list' => 'stock', 'id' => 't28', 'item' => $item, 'was' => $was]],
+        'edits' => [['list' => 'stock', 'id' => 'dn20', 'item' => $item, 'was' => $was]],
     ]);
 
     $send([...$was, 'name' => 'Theirs', 'density' => 7900])->assertOk();
@@ -80,28 +80,28 @@ it('brings together what two windows change, and asks where both change the same
     $mine = $was;
     $mine['bend']['radius'] = 84;
     $send($mine)->assertOk();
-    expect(item($job, 'stock', 't28'))->toMatchArray(['name' => 'Theirs', 'density' => 7900])
-        ->and(item($job, 'stock', 't28')['bend']['radius'])->toBe(84);
+    expect(item($job, 'stock', 'dn20'))->toMatchArray(['name' => 'Theirs', 'density' => 7900])
+        ->and(item($job, 'stock', 'dn20')['bend']['radius'])->toBe(84);
 
     // The same field: nothing is kept, both values are told, and choosing ours is one more edit.
     $clash = $send([...$was, 'name' => 'Ours', 'density' => 7900])->assertConflict();
     expect($clash->json('clash.places'))->toBe([['pointer' => '/name', 'yours' => 'Ours', 'theirs' => 'Theirs']])
-        ->and(item($job, 'stock', 't28')['name'])->toBe('Theirs');
+        ->and(item($job, 'stock', 'dn20')['name'])->toBe('Theirs');
     test()
         ->postJson($job.'/edits', [
             'edits' => [
                 [
                     'list' => 'stock',
-                    'id' => 't28',
+                    'id' => 'dn20',
                     'item' => $clash->json('clash.with_yours'),
                     'was' => $clash->json('clash.now'),
                 ],
             ],
         ])
         ->assertOk();
-    expect(item($job, 'stock', 't28')['name'])
+    expect(item($job, 'stock', 'dn20')['name'])
         ->toBe('Ours')
-        ->and(item($job, 'stock', 't28')['bend']['radius'])
+        ->and(item($job, 'stock', 'dn20')['bend']['radius'])
         ->toBe(84);
 });
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Body\Cut;
 
+use Bowline\Geometry\Vector;
+
 /** A closed outline of a cut: counter-clockwise round material as seen against the normal, clockwise round a hole. */
 final readonly class CutLoop
 {
@@ -15,6 +17,18 @@ final readonly class CutLoop
         public array $pieces,
         public float $area,
     ) {
+    }
+
+    /** Returns its point nearest to a point of the plane. */
+    public function closestTo(Vector $point): Vector
+    {
+        $closest = $this->pieces[0]->from();
+        foreach ($this->pieces as $piece) {
+            $found = $piece->closestTo($point);
+            $closest = $found->distanceTo($point) < $closest->distanceTo($point) ? $found : $closest;
+        }
+
+        return $closest;
     }
 
     /** Returns how near another loop comes, mm: between lines and circles as they are, else by chords. */

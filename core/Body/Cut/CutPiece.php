@@ -96,6 +96,12 @@ final readonly class CutPiece
     /** Returns how far a point of the plane is from it, mm: of a circle exactly, else from its chords. */
     public function distanceTo(Vector $point): float
     {
+        return $this->closestTo($point)->distanceTo($point);
+    }
+
+    /** Returns its point nearest to a point of the plane: on a circle exactly, else on its chords. */
+    public function closestTo(Vector $point): Vector
+    {
         if ($this->isCircle() && $this->centre !== null && $this->major !== null && $this->minor !== null) {
             $way = $point->minus($this->centre);
             $angle = static fn (Vector $one, Vector $x, Vector $y): float => atan2($one->dot($y), $one->dot($x));
@@ -109,21 +115,22 @@ final readonly class CutPiece
             [$at, $end] = $isWith ? [$at, $end] : [-$at, -$end];
             $turn = static fn (float $one): float => $one - 2 * M_PI * floor($one / (2 * M_PI));
             if ($this->isWhole() || $turn($at) <= $turn($end)) {
-                return abs($way->length() - $this->major->length());
+                return $this->centre->plus($way->unit()->times($this->major->length()));
             }
 
-            return min($point->distanceTo($this->from()), $point->distanceTo($this->to()));
+            return $point->distanceTo($this->from()) <= $point->distanceTo($this->to()) ? $this->from() : $this->to();
         }
-        $least = INF;
+        $closest = $this->from();
         for ($i = 1, $count = count($this->points); $i < $count; $i++) {
             $chord = $this->points[$i]->minus($this->points[$i - 1]);
             $length = $chord->dot($chord);
             $along = $length > 0.0 ? $point->minus($this->points[$i - 1])->dot($chord) / $length : 0.0;
             $part = max(0.0, min(1.0, $along));
-            $least = min($least, $this->points[$i - 1]->plus($chord->times($part))->distanceTo($point));
+            $found = $this->points[$i - 1]->plus($chord->times($part));
+            $closest = $found->distanceTo($point) < $closest->distanceTo($point) ? $found : $closest;
         }
 
-        return $least;
+        return $closest;
     }
 
     /** Whether it comes back to where it began. */

@@ -32,6 +32,8 @@ import type {
   Rename,
   Revision,
   Run,
+  SectionOf,
+  SectionView,
   Settling,
   Several,
   Twin,
@@ -138,6 +140,7 @@ export const api = {
   lines: (job: number, text: string) => send<Lines>(`jobs/${job}/lines`, { text }),
   benders: (job: number, id: string) => get<Benders>(`${run(job, id)}/benders`),
   mass: (job: number, id: string) => get<BodyFacts>(`${run(job, id)}/mass`),
+  section: (job: number, asked: SectionOf) => send<SectionView>(`jobs/${job}/section`, asked),
   jobMass: (job: number) => get<JobFacts>(`jobs/${job}/mass`),
   text: async (path: string) => (await ask('GET', path)).text(),
   /** Downloads a file under the name the server gives it; rejects with the reason where it cannot be written. */

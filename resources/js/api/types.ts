@@ -4227,3 +4227,91 @@ export interface BegunItem {
 export interface OwnStock {
   stock: string;
 }
+/**
+ * A plane in which bodies are looked at: square to a run at a length along it, through three points, or else the plane in which the run lies.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "sectionOf".
+ */
+export interface SectionOf {
+  run: string;
+  /**
+   * developed length, mm
+   */
+  along?: number;
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  points?: [[number, number, number], [number, number, number], [number, number, number]];
+  /**
+   * along its normal, mm
+   */
+  offset?: number;
+  /**
+   * degrees
+   */
+  turn?: number;
+  /**
+   * others that it may meet
+   *
+   * @maxItems 40
+   */
+  runs?: string[];
+  /**
+   * a point of the plane at which the wall is asked for
+   *
+   * @minItems 3
+   * @maxItems 3
+   */
+  pointed?: [number, number, number];
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "sectionWall".
+ */
+export interface SectionWall {
+  thickness: number;
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  to: [number, number, number];
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  from: [number, number, number];
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "sectionView".
+ */
+export interface SectionView {
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  at: [number, number, number];
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  normal: [number, number, number];
+  cuts: SectionCut[];
+  wall: SectionWall | null;
+}
+export interface SectionCut {
+  run: string;
+  name: string;
+  /**
+   * of material, mm²
+   */
+  area: number;
+  least: SectionWall | null;
+  most: SectionWall | null;
+  /**
+   * counter-clockwise about the normal round material, clockwise round holes
+   */
+  loops: [number, number, number][][];
+}

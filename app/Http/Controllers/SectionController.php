@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Editing\JobFiles;
+use App\Http\RequestBody;
+use App\Models\Job;
+use App\Settling\SettledShape;
+use Bowline\Body\Cut\SectionPlane;
+use Bowline\Exchange\SectionViewWriter;
+use Bowline\Job as CoreJob;
+use Bowline\Job\Node;
+use Bowline\Job\Values;
+use Bowline\Solving\SolvedRun;
+use Bowline\Solving\Solver;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** What a plane cuts of the bodies of runs, to be looked at. */
+final readonly class SectionController
+{
+    public function __construct(private JobFiles $files)
+    {
+    }
+
+    public function __invoke(Request $request, Job $job): JsonResponse
+    {
+        $body = RequestBody::of($request, 'sectionOf');
+        $values = Values::read(null);
+        $own = $body->get('run')->text();
+        $ids = array_values(array_unique([
+            $own, ...array_map(static fn (Node $one): string => $one->text(), $body->list('runs')),
+        ]));
+        $core = CoreJob::read($this->files->around($job, $ids));
+        $solver = new Solver($core);
+        $solved = [];
+        foreach ($ids as $id) {
+            if (isset($core->runs[$id])) {
+                $solved[$id] = $solver->preview(SettledShape::of($job, $core->runs[$id]));
+            }
+        }
+        $pointed = $body->find('pointed');
+
+        return response()->json(SectionViewWriter::write(
+            self::plane($body, $values, $solved[$own] ?? throw $body->get('run')->error('there is no such run')),
+            array_values($solved), $pointed === null ? null : $values->vector($pointed),
+        ));
+    }
+
+    private static function plane(Node $body, Values $values, SolvedRun $solved): SectionPlane
+    {
+        $number = static fn (string $key): float => $body->find($key) === null ? 0.0 : $values->number($body->get($key));
+        $points = $body->find('points');
+        if ($points !== null) {
+            [$a, $b, $c] = array_map($values->vector(...), $points->items());
+
+            return SectionPlane::through($a, $b, $c, $number('offset'))
+                ?? throw $points->error('three points that are not in one line make a plane');
+        }
+
+        return $body->find('along') === null
+            ? SectionPlane::ofRun($solved->laid, $number('offset'), deg2rad($number('turn')))
+            : SectionPlane::square($solved->laid, $number('along'), deg2rad($number('turn')));
+    }
+}

@@ -9,13 +9,25 @@ use Bowline\Body\Cut\CutPiece;
 use Bowline\Body\Cut\CutWall;
 use Bowline\Body\Cut\PlaneCut;
 use Bowline\Body\Cut\SectionPlane;
+use Bowline\Geometry\Chord;
 use Bowline\Geometry\Vector;
+use Bowline\Job\End\End;
 use Bowline\Job\JobError;
+use Bowline\Job\Joint\Joint;
+use Bowline\Routing\LaidRun;
 use Bowline\Solving\SolvedRun;
 
 /** Writes what a plane cuts of the bodies of runs, to be drawn (schema/api.json, `sectionView`). */
 final class SectionViewWriter
 {
+    /** How finely the plane is looked for on curved faces, and how far off the cut a chord may be: for the eye, mm. */
+    private const DIVISION = 0.25;
+
+    private const OFF = 0.02;
+
+    /** How far off its path a body may reach beside its section and its flanges, mm: sleeves and nuts. */
+    private const BESIDE = 20.0;
+
     /**
      * @param  list<SolvedRun>  $runs  a body that folds over is left out
      * @param  Vector|null  $pointed  a point of the plane at which the wall is asked for
@@ -26,13 +38,16 @@ final class SectionViewWriter
         $cuts = [];
         $wall = null;
         foreach ($runs as $run) {
+            if (! self::mayMeet($plane, $run->laid)) {
+                continue;
+            }
             try {
                 $parts = [...Parts::of($run, ''), ...Parts::ofJoints($run->laid)];
             } catch (JobError) {
                 continue;
             }
             foreach ($parts as $part) {
-                $loops = PlaneCut::of($part->solid, $plane->at, $plane->normal);
+                $loops = PlaneCut::of($part->solid, $plane->at, $plane->normal, self::DIVISION, self::OFF);
                 if ($loops === []) {
                     continue;
                 }
@@ -45,7 +60,7 @@ final class SectionViewWriter
                     'most' => self::wall($extremes[1] ?? null),
                     'loops' => array_map(self::points(...), $loops),
                 ];
-                $here = $pointed === null ? null : CutWall::nearest($pointed, $loops);
+                $here = $pointed === null ? null : CutWall::at($pointed, $loops, $plane->normal);
                 $isNearer = $here !== null && ($wall === null
                     || $here->from->distanceTo($pointed) < $wall->from->distanceTo($pointed));
                 $wall = $isNearer ? $here : $wall;
@@ -56,6 +71,30 @@ final class SectionViewWriter
             'at' => $plane->at->withoutNegativeZeros(), 'normal' => $plane->normal->withoutNegativeZeros(),
             'cuts' => $cuts, 'wall' => self::wall($wall),
         ];
+    }
+
+    /** Whether a plane comes so near to the path of a run that it may cut its body. */
+    private static function mayMeet(SectionPlane $plane, LaidRun $laid): bool
+    {
+        $section = $laid->run->stock->section;
+        $finishes = [$laid->run->from->end, $laid->run->to->end, ...array_map(
+            static fn (Joint $joint): End => $joint->near, $laid->run->joints,
+        )];
+        $reach = $section->outsideDiameter / 2 + self::BESIDE;
+        foreach ($finishes as $finish) {
+            $flange = $finish->flange($section);
+            $cap = $finish->cap();
+            $reach = max(
+                $reach, ($flange?->outline()->reach() ?? 0.0) + ($flange->face->height ?? 0.0),
+                ($cap->diameter ?? 0.0) + $section->outsideDiameter, $finish->reducer()->od ?? 0.0,
+            );
+        }
+        $heights = array_map(
+            static fn (Vector $point): float => $point->minus($plane->at)->dot($plane->normal),
+            $laid->path->points(new Chord(self::BESIDE / 2)),
+        );
+
+        return $heights !== [] && min($heights) < $reach && max($heights) > -$reach;
     }
 
     /** @return array<string, mixed>|null */

@@ -68,3 +68,76 @@ test('says what a run weighs and holds, and what all runs do', async ({ page }) 
   await expect(all).toContainText('0.446 kg');
   await expect(all).toContainText('56.8 cm³');
 });
+
+/*
+ * A pipe 60.3 × 3.9 of 1500 and 900 with a bend of R 150. Square to it a ring of π·(30.15² − 26.25²) = 691.0 mm²; turned
+ * by 60° twice as much.
+ */
+const PIPE = {
+  format: 'bowline-job',
+  version: 1,
+  name: 'Sea water',
+  stock: [
+    {
+      id: 'p2',
+      kind: 'pipe',
+      name: 'Pipe DN 50',
+      section: { shape: 'round', od: 60.3, wall: 3.9 },
+      bend: { radius: 150, min_radius: 120, min_straight: 50 },
+      density: 7850,
+    },
+  ],
+  runs: [
+    {
+      id: 'feed',
+      name: 'Feed',
+      stock: 'p2',
+      from: { at: [0, 0, 0] },
+      to: { at: [1500, 900, 0] },
+      route: { kind: 'corners', stops: [{ at: [1500, 0, 0] }] },
+    },
+  ],
+};
+
+test('looks at a run in section: slid, turned, dragged, and its wall read', async ({ page }) => {
+  await openJob(page, PIPE, 'lay');
+  await locker(page, 'Feed').click();
+  await page.keyboard.press('w');
+  const bar = page.getByRole('region', { name: 'Section', exact: true });
+  await expect(bar).toContainText('Wall 3.9 mm to 3.9 mm · 691 mm² of material');
+
+  // In the middle of 1350 + 235.6 + 750 at first.
+  const along = bar.getByRole('textbox', { name: 'Section: along the run' });
+  await expect(along).toHaveValue('1168');
+  await along.fill('400');
+  await along.press('Enter');
+  const turn = bar.getByRole('textbox', { name: 'Section: turned by' });
+  await turn.fill('60');
+  await turn.press('Enter');
+  await expect(bar).toContainText('1382 mm² of material');
+  await bar.getByRole('slider', { name: 'Section: turned by, slide' }).press('ArrowLeft');
+  await expect(turn).toHaveValue('59');
+  await turn.fill('0');
+  await turn.press('Enter');
+
+  // Dragged by its handle it goes along the run.
+  const handle = page.getByRole('button', { name: 'Drag the section' });
+  const box = await handle.boundingBox();
+  await page.mouse.move((box?.x ?? 0) + 13, (box?.y ?? 0) + 13);
+  await page.mouse.down();
+  await page.mouse.move((box?.x ?? 0) + 73, (box?.y ?? 0) + 33, { steps: 4 });
+  await page.mouse.up();
+  await expect(along).not.toHaveValue('400');
+  await expect(bar).toContainText('691 mm² of material');
+
+  // The plane of the run cuts it lengthwise; elsewhere it meets nothing.
+  await bar.getByLabel('Plane of the section').selectOption('own');
+  const off = bar.getByRole('textbox', { name: 'Section: off its plane' });
+  await expect(off).toHaveValue('0');
+  await off.fill('40');
+  await off.press('Enter');
+  await expect(bar).toContainText('The plane meets nothing of it here.');
+  await page.keyboard.press('Escape');
+  await bar.getByRole('button', { name: 'Leave the section' }).click();
+  await expect(bar).toBeHidden();
+});

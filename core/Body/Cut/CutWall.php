@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Body\Cut;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /** A wall of a cut: from a place on one of its outlines to the nearest on another. Millimetres. */
@@ -11,6 +12,12 @@ final readonly class CutWall
 {
     /** Parts into which a straight piece is divided to look for the thickest wall. */
     private const PARTS = 16;
+
+    /** A chord that is met this near is that of the place itself, mm. */
+    private const APART = 0.05;
+
+    /** Most places on an outline from which walls are looked for. */
+    private const MOST_PLACES = 240;
 
     private function __construct(
         public Vector $from,
@@ -36,7 +43,10 @@ final readonly class CutWall
             if ($loop->area >= 0.0) {
                 continue;
             }
-            foreach (self::places($loop) as $place) {
+            $places = self::places($loop);
+            $stride = (int) ceil(count($places) / self::MOST_PLACES);
+            for ($i = 0; $i < count($places); $i += $stride) {
+                $place = $places[$i];
                 $wall = self::from($place, $number, $loops);
                 $least = $wall !== null && ($least === null || $wall->thickness() < $least->thickness()) ? $wall : $least;
                 $most = $wall !== null && ($most === null || $wall->thickness() > $most->thickness()) ? $wall : $most;
@@ -47,23 +57,64 @@ final readonly class CutWall
     }
 
     /**
-     * Returns the wall at the place on an outline that is nearest to a point of the plane.
+     * Returns the wall at the place on an outline that is nearest to a point of the plane: straight through the material
+     * to where it comes out of it, by the chords of the outlines.
      *
      * @param  list<CutLoop>  $loops  of one body
-     * @return self|null null where there is one outline at most
+     * @param  Vector  $normal  of the plane, about which outlines go round their material, unit
      */
-    public static function nearest(Vector $point, array $loops): ?self
+    public static function at(Vector $point, array $loops, Vector $normal): ?self
     {
-        $best = null;
-        $on = 0;
-        foreach ($loops as $number => $loop) {
-            $place = $loop->closestTo($point);
-            if ($best === null || $place->distanceTo($point) < $best->distanceTo($point)) {
-                [$best, $on] = [$place, $number];
+        $chords = [];
+        foreach ($loops as $loop) {
+            $points = self::outline($loop);
+            foreach ($points as $i => $from) {
+                $to = $points[($i + 1) % count($points)];
+                if ($from->distanceTo($to) > Tolerance::COINCIDENT) {
+                    $chords[] = [$from, $to];
+                }
+            }
+        }
+        [$place, $inward] = [$point, null];
+        $least = INF;
+        foreach ($chords as [$from, $to]) {
+            $along = $to->minus($from)->unit();
+            $ahead = max(0.0, min($from->distanceTo($to), $point->minus($from)->dot($along)));
+            $there = $from->plus($along->times($ahead));
+            if ($there->distanceTo($point) < $least) {
+                [$place, $inward, $least] = [$there, $normal->cross($along), $there->distanceTo($point)];
+            }
+        }
+        if ($inward === null) {
+            return null;
+        }
+        $nearest = INF;
+        foreach ($chords as [$from, $to]) {
+            // Where the line place + t·inward goes through the chord from + s·way.
+            $way = $to->minus($from);
+            $size = $inward->cross($way)->dot($normal);
+            if (abs($size) < Tolerance::SAFEGUARD) {
+                continue;
+            }
+            $t = $from->minus($place)->cross($way)->dot($normal) / $size;
+            $s = $from->minus($place)->cross($inward)->dot($normal) / $size;
+            if ($t > self::APART && $t < $nearest && $s >= -Tolerance::PARALLEL && $s <= 1.0 + Tolerance::PARALLEL) {
+                $nearest = $t;
             }
         }
 
-        return $best === null ? null : self::from($best, $on, $loops);
+        return is_infinite($nearest) ? null : new self($place, $place->plus($inward->times($nearest)));
+    }
+
+    /** @return non-empty-list<Vector> corners of the chords of an outline, each once */
+    private static function outline(CutLoop $loop): array
+    {
+        $points = [];
+        foreach ($loop->pieces as $piece) {
+            array_push($points, ...array_slice($piece->points, 0, max(1, count($piece->points) - 1)));
+        }
+
+        return $points;
     }
 
     /** @param  list<CutLoop>  $loops */
@@ -80,18 +131,21 @@ final readonly class CutWall
         return $nearest === null ? null : new self($place, $nearest);
     }
 
-    /** @return iterable<Vector> places along an outline */
-    private static function places(CutLoop $loop): iterable
+    /** @return list<Vector> places along an outline */
+    private static function places(CutLoop $loop): array
     {
+        $places = [];
         foreach ($loop->pieces as $piece) {
             if ($piece->kind !== 'line') {
-                yield from $piece->points;
+                array_push($places, ...$piece->points);
 
                 continue;
             }
             for ($i = 0; $i < self::PARTS; $i++) {
-                yield $piece->from()->plus($piece->to()->minus($piece->from())->times($i / self::PARTS));
+                $places[] = $piece->from()->plus($piece->to()->minus($piece->from())->times($i / self::PARTS));
             }
         }
+
+        return $places;
     }
 }

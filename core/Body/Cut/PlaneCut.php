@@ -63,21 +63,30 @@ final class PlaneCut implements SurfaceVisitor
         Solid $solid,
         private readonly Vector $at,
         private readonly Vector $normal,
+        private readonly Chord $division,
+        private readonly float $off,
     ) {
         $this->points = [$at];
         foreach ($solid->motions() as $id => [$motion, $hull]) {
-            $this->divisions[$id] = $motion->divisions(new Chord(self::CHORD), $hull);
+            $this->divisions[$id] = $motion->divisions($division, $hull);
         }
-        $this->pieces = $solid->piecesAcross(new Chord(self::CHORD));
+        $this->pieces = $solid->piecesAcross($division);
     }
 
     /**
      * @param  Vector  $normal  unit
+     * @param  float  $division  chord tolerance of the division in which the plane is looked for, mm
+     * @param  float  $off  farthest that a chord of points stands off the cut, mm
      * @return list<CutLoop>
      */
-    public static function of(Solid $solid, Vector $at, Vector $normal): array
-    {
-        $cut = new self($solid, $at, $normal);
+    public static function of(
+        Solid $solid,
+        Vector $at,
+        Vector $normal,
+        float $division = self::CHORD,
+        float $off = self::POINTS,
+    ): array {
+        $cut = new self($solid, $at, $normal, new Chord($division), $off);
         $segments = [];
         foreach ($solid->faces() as $face) {
             foreach ($face->patch === null ? $cut->flat($face) : $cut->swept($face, $face->patch) as [$from, $to]) {
@@ -122,7 +131,7 @@ final class PlaneCut implements SurfaceVisitor
             if ($railOf !== null) {
                 $parameters = $this->divisions($railOf);
             } else {
-                $pieces = $this->pieces[spl_object_id($edge)] ?? $edge->curve->pieces(new Chord(self::CHORD));
+                $pieces = $this->pieces[spl_object_id($edge)] ?? $edge->curve->pieces($this->division);
                 $parameters = array_map(static fn (int $i): float => $i / $pieces, range(0, $pieces));
             }
 
@@ -502,7 +511,7 @@ final class PlaneCut implements SurfaceVisitor
         $middle = $this->onPlane($patch, ($one[0] + $two[0]) / 2, ($one[1] + $two[1]) / 2);
         $at = $patch->pointAt(...$middle);
         $off = $at->minus($from->plus($to)->times(0.5));
-        if ($off->length() < self::POINTS) {
+        if ($off->length() < $this->off) {
             return $points;
         }
         $points = $this->between($patch, $one, $middle, $from, $at, $points, $depth - 1);

@@ -4,6 +4,7 @@ import { useHover } from '../job/hover';
 import { useLaying } from '../job/laying';
 import { usePieces } from '../job/pieces';
 import { usePointing } from '../job/pointing';
+import { useSectionPlane } from '../job/sectionPlane';
 import { type Stage, useWorkbench } from '../job/store';
 import { JobContext, useJob } from '../job/useJob';
 import { CameraRig } from './CameraRig';
@@ -26,6 +27,8 @@ import { Rose } from './Rose';
 import { RunHandles } from './RunHandles';
 import { RunMesh } from './RunMesh';
 import { SettlingLine } from './SettlingLine';
+import { SectionBar } from './section/SectionBar';
+import { SectionScene } from './section/SectionScene';
 import { useShown } from './shown';
 import { useViewKeys } from './useViewKeys';
 import { ViewTools } from './ViewTools';
@@ -64,6 +67,7 @@ export function View({ stage }: { stage: Stage }) {
       <ViewTools stage={stage} />
       {stage === 'lay' && <LayingBar />}
       <PointingBar />
+      <SectionBar />
       <Rose />
     </section>
   );
@@ -89,6 +93,7 @@ function Scene({ stage }: { stage: Stage }) {
   const pointing = usePointing((store) => store.pointing !== null);
   const laying = useLaying((store) => store.start !== null || store.choosing) || pointing;
   const joining = usePieces((store) => store.pieces !== null);
+  const isCut = useSectionPlane((store) => store.run !== null);
   const isShown = useShown();
   const film = useWorkbench((store) => store.film);
   const moving = picked?.list === 'runs' ? solution(picked.id) : undefined;
@@ -133,7 +138,7 @@ function Scene({ stage }: { stage: Stage }) {
       {film && moving?.movement != null && movingRun !== undefined && (
         <Envelope run={movingRun} movement={moving.movement} />
       )}
-      {stage === 'lay' && !laying && !joining && picked?.list === 'runs' && isShown('runs', picked.id) && (
+      {stage === 'lay' && !laying && !joining && !isCut && picked?.list === 'runs' && isShown('runs', picked.id) && (
         <Handles run={picked.id} />
       )}
       {stage === 'place' && !pointing && picked !== null && picked.list !== 'runs' && picked.list !== 'stock' && (
@@ -142,6 +147,7 @@ function Scene({ stage }: { stage: Stage }) {
       {stage === 'lay' && <LayingScene />}
       <PointingScene />
       <PiecesScene />
+      <SectionScene />
       <CameraRig all={all} picked={chosen} />
     </>
   );

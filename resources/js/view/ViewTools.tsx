@@ -1,10 +1,12 @@
-import { Box, Focus, Maximize, PencilRuler, Spline, SquareDashed } from 'lucide-react';
+import { Box, Focus, Maximize, PencilRuler, Slice, Spline, SquareDashed } from 'lucide-react';
 import { useLaying } from '../job/laying';
 import { usePieces } from '../job/pieces';
+import { useSectionPlane } from '../job/sectionPlane';
 import { type Stage, useWorkbench } from '../job/store';
 import { usePreferredStock } from '../job/usePreferredStock';
 import { IconButton } from '../ui/IconButton';
 import { useCamera } from './camera';
+import { useSectionToggle } from './section/useSectionToggle';
 
 /** The buttons of the view, and in Lay the button to lay a run by hand. */
 export function ViewTools({ stage }: { stage: Stage }) {
@@ -15,6 +17,8 @@ export function ViewTools({ stage }: { stage: Stage }) {
   const joining = pieces.pieces !== null;
   const [stock] = usePreferredStock();
   const laying = choosing || start !== null;
+  const section = useSectionPlane();
+  const toggleSection = useSectionToggle();
   return (
     <div className="view-tools">
       <IconButton icon={Maximize} name="Show everything (Home)" onClick={() => zoomTo('all')} />
@@ -31,6 +35,13 @@ export function ViewTools({ stage }: { stage: Stage }) {
         on={alone !== null}
         disabled={alone === null && (picked === null || picked.list === 'stock')}
         onClick={() => isolate(alone === null && picked !== null ? { list: picked.list, id: picked.id } : null)}
+      />
+      <IconButton
+        icon={Slice}
+        name={section.run === null ? 'Look at the picked run in section (W)' : 'Leave the section (W)'}
+        on={section.run !== null}
+        disabled={section.run === null && picked?.list !== 'runs'}
+        onClick={toggleSection}
       />
       {stage === 'lay' && !joining && (
         <button type="button" className={`lay-button${laying ? ' on' : ''}`} onClick={laying ? stop : choose}>

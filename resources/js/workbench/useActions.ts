@@ -3,11 +3,13 @@ import { useNavigate } from 'react-router';
 import { files } from '../api/client';
 import { useLaying } from '../job/laying';
 import { usePieces } from '../job/pieces';
+import { useSectionPlane } from '../job/sectionPlane';
 import { type Stage, stages, useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
 import { useAdding } from '../locker/useAdding';
 import { useCamera, VIEWS, type ViewName } from '../view/camera';
+import { useSectionToggle } from '../view/section/useSectionToggle';
 
 /** An action that can be started from the search and by its key. */
 export interface Action {
@@ -31,6 +33,8 @@ export function useActions(): Action[] {
   const add = useAdding();
   const picked = useWorkbench((store) => store.picked);
   const laying = useLaying((store) => store.start !== null || store.choosing);
+  const isCut = useSectionPlane((store) => store.run !== null);
+  const toggleSection = useSectionToggle();
 
   return useMemo(() => {
     const workbench = useWorkbench.getState();
@@ -86,6 +90,12 @@ export function useActions(): Action[] {
           workbench.isolate(
             useWorkbench.getState().alone === null && picked !== null ? { list: picked.list, id: picked.id } : null,
           ),
+      },
+      {
+        name: 'Look at the picked run in section, or leave it',
+        key: 'w',
+        isOpen: picked?.list === 'runs' || isCut,
+        run: toggleSection,
       },
       { name: 'Show all that is hidden', key: 'Shift+H', run: workbench.showAll },
       {
@@ -155,5 +165,5 @@ export function useActions(): Action[] {
       { name: 'All jobs', run: () => navigate('/jobs') },
     ];
     return actions;
-  }, [state, picked, laying, add, navigate, lay, edit, goBy, item]);
+  }, [state, picked, laying, add, navigate, lay, edit, goBy, item, isCut, toggleSection]);
 }

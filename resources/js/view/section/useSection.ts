@@ -1,0 +1,28 @@
+import { useQuery } from '@tanstack/react-query';
+import { api } from '../../api/client';
+import { asked, useSectionPlane } from '../../job/sectionPlane';
+import { useJob } from '../../job/useJob';
+import { useShown } from '../shown';
+
+/** Most runs that are cut beside the one that is looked at. */
+const MOST = 40;
+
+/** What the plane cuts of the bodies that are shown: the last answer while the next is waited for. */
+export function useSection() {
+  const { state, items } = useJob();
+  const isShown = useShown();
+  const plane = useSectionPlane();
+  const others = items('runs')
+    .map(({ id }) => id)
+    .filter((id) => isShown('runs', id))
+    .slice(0, MOST);
+  const question = asked(plane, others);
+  return useQuery({
+    queryKey: ['section', state.id, state.revision, question],
+    queryFn: () => api.section(state.id, question ?? { run: '' }),
+    enabled: question !== null,
+    placeholderData: (before) => before,
+    retry: false,
+    gcTime: 10_000,
+  });
+}

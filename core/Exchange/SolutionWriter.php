@@ -103,6 +103,7 @@ final class SolutionWriter
     {
         $laid = $solved->laid;
         $table = $solved->bendTable;
+        $least = BendRadius::leastRadii($laid);
         $segments = array_map(
             static fn (Segment $one): Segment => $turn === null ? $one : $one->sparser($turn),
             $laid->path->segments,
@@ -123,7 +124,7 @@ final class SolutionWriter
             'bends' => array_map(
                 self::bend(...),
                 $table->rows,
-                BendRadius::leastRadii($laid),
+                $least,
             ),
             'tail' => $table->tail,
             'legs' => self::legs($laid),
@@ -143,9 +144,7 @@ final class SolutionWriter
                 SpoolWriter::end($laid, $laid->run->from->end), SpoolWriter::end($laid, $laid->run->to->end),
             ],
             'joints' => SpoolWriter::joints($laid),
-            'spools' => SpoolWriter::spools(
-                $solved, static fn (BendRow $row): array => self::bend($row, $laid->run->stock->bend->leastRadius),
-            ),
+            'spools' => SpoolWriter::spools($solved, self::bend(...), $least),
             'findings' => array_map(self::finding(...), $solved->findings),
         ];
     }
@@ -165,6 +164,7 @@ final class SolutionWriter
             'arc' => $row->arc,
             'mark' => $row->mark,
             'mark_from_end' => $row->markFromEnd,
+            'least_radius' => $least,
             'tight' => $row->radius < $least - Tolerance::RULE_SLACK,
         ];
     }

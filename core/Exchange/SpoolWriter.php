@@ -23,10 +23,11 @@ final class SpoolWriter
     private const CHORDS = 100;
 
     /**
-     * @param  callable(BendRow): array<string, mixed>  $bend  writes a row of a bend table
+     * @param  callable(BendRow, float): array<string, mixed>  $bend  writes a row of a bend table with its least radius
+     * @param  list<float>  $least  least radii of the bends of the run, mm
      * @return list<array<string, mixed>> none of a run that is made in one piece
      */
-    public static function spools(SolvedRun $solved, callable $bend): array
+    public static function spools(SolvedRun $solved, callable $bend, array $least): array
     {
         if ($solved->laid->run->joints === []) {
             return [];
@@ -38,7 +39,10 @@ final class SpoolWriter
             'first_bend' => $one->spool->firstBend,
             'length' => $one->solved->bendTable->length,
             'cut_length' => $one->solved->bendTable->cutLength,
-            'bends' => array_map($bend, $one->solved->bendTable->rows),
+            'bends' => array_map(
+                $bend, $one->solved->bendTable->rows,
+                array_slice($least, $one->spool->firstBend, count($one->solved->bendTable->rows)),
+            ),
             'tail' => $one->solved->bendTable->tail,
         ], $solved->spools());
     }

@@ -3212,6 +3212,10 @@ export interface Bend {
    * Whether it is bent to less than the stock stands.
    */
   tight: boolean;
+  /**
+   * That its stock and section stand in its plane.
+   */
+  least_radius: number;
 }
 /**
  * A row of the path table: to `vertex` from the one before; `bend` is the bend at its end, 0-based.

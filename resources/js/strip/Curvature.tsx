@@ -21,6 +21,13 @@ interface Props {
   drag: ReturnType<typeof useStripDrag>;
 }
 
+/** The radii that its bends stand, or that of the stock. */
+function limits(solved: SolvedRun, limit: number): string {
+  const own = solved.bends.map((bend) => bend.least_radius).sort((a, b) => a - b);
+  const [least, most] = [length(own[0] ?? limit), length(own.at(-1) ?? limit)];
+  return least === most ? least : `${least}–${most}`;
+}
+
 /** The curvature of the run along its length against the limit of its stock. The top of a bend can be dragged. */
 export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
   const pick = useWorkbench((store) => store.pick);
@@ -51,7 +58,9 @@ export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
           const index = piece.part.bend;
           const radius = solved.bends[index]?.radius ?? 0;
           const vertex = solved.legs.find((leg) => leg.bend === index)?.vertex;
-          const top = height(radius);
+          // Against its own limit: what is not round stands another radius in another plane.
+          const own = solved.bends[index]?.least_radius || tightest;
+          const top = Math.min(HIGHEST, (LIMIT_HEIGHT * own) / Math.max(radius, 1e-9));
           const width = Math.max(x(piece.to) - x(piece.from), 1);
           const beyond = solved.bends[index]?.tight === true ? Math.max(0, top - LIMIT_HEIGHT) : 0;
           const change = (amount: number) => ({
@@ -64,7 +73,7 @@ export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
             drag.grab(event, {
               // The top follows the pointer: half the height is twice the radius.
               amountAt: (now) =>
-                (LIMIT_HEIGHT * tightest) / Math.min(HIGHEST, Math.max(2, top - (now.clientY - event.clientY))),
+                (LIMIT_HEIGHT * own) / Math.min(HIGHEST, Math.max(2, top - (now.clientY - event.clientY))),
               change,
               word: 'R',
             });
@@ -116,7 +125,7 @@ export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
         <>
           <line className="limit" x1={x0} x2={x1} y1={line} y2={line} />
           <text className="bad-text" x={x1 + 6} y={line + 4}>
-            {units().word === 'mm' ? 'limit ' : ''}R{length(limit)}
+            {units().word === 'mm' ? 'limit ' : ''}R{limits(solved, limit)}
           </text>
         </>
       )}

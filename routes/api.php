@@ -81,6 +81,7 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::get('jobs/{job}/mass', [ExportController::class, 'jobMass']);
     Route::post('jobs/{job}/section', SectionController::class);
     Route::get('jobs/{job}/bodies.{format}', [ExportController::class, 'bodies']);
+    Route::get('jobs/{job}/runs/{run}/cuts.csv', [ExportController::class, 'cuts']);
     Route::get('jobs/{job}/runs/{run}/bends.csv', [ExportController::class, 'bends']);
     Route::get('jobs/{job}/runs/{run}/vertices.csv', [ExportController::class, 'vertices']);
     Route::get('jobs/{job}/runs/{run}/sheet.pdf', [ExportController::class, 'sheet']);

@@ -143,6 +143,58 @@ final class Limits
             'a flange as thick as there is straight' => [
                 'flange-fit', fn (float $x) => $flange(['thickness' => $x]), 370, 1e-3,
             ],
+            // The same straight holds a reducer.
+            'a reducer as long as there is straight' => [
+                'end-fit', fn (float $x) => self::corner(to: [
+                    'end' => ['type' => 'reducer', 'od' => 20, 'length' => $x],
+                ]), 370, 1e-3,
+            ],
+            'a port as wide as its tube' => [
+                'port-size',
+                function (float $size): stdClass {
+                    $file = self::corner();
+                    $file->fittings[0]->ports[0]->size = $size;
+
+                    return $file;
+                },
+                12.5, 1e-3,
+            ],
+            // 250 up to the corner, 30 of it in the bend: a gap of 2 ends at 220 where its middle is at 219.
+            'a joint at the end of its straight' => [
+                'joint-place', fn (float $x) => self::jointed(['at' => ['length' => $x], 'kind' => 'weld', 'gap' => 2]),
+                219, 1e-3,
+            ],
+            // Half a millimetre on a circle of 84 is 0.5/42.
+            'flanges that are turned against each other' => [
+                'joint-fit',
+                function (float $turn): stdClass {
+                    $plate = [
+                        'type' => 'flange', 'od' => 110, 'thickness' => 8, 'bore' => 13,
+                        'holes' => ['count' => 4, 'circle' => 84, 'diameter' => 9],
+                    ];
+
+                    return self::jointed([
+                        'at' => ['length' => 100], 'kind' => 'flanges', 'flange' => $plate,
+                        'other' => [...$plate, 'turn' => $turn],
+                    ]);
+                },
+                rad2deg(0.5 / 42) - 1e-4, 2e-4,
+            ],
+            // What turns by less than a hundredth of a degree is straight.
+            'an elbow of 90°' => [
+                'elbow-fit',
+                function (float $turn): stdClass {
+                    $along = [900 * cos(deg2rad($turn)), 900 * sin(deg2rad($turn))];
+                    $file = Jobs::file(
+                        [['at' => [1500, 0, 0], 'corner' => ['elbow' => 'long']]],
+                        ['at' => [1500 + $along[0], $along[1], 0]],
+                        ['from' => ['at' => [0, 0, 0]], 'section' => ['shape' => 'round', 'od' => 60.3, 'wall' => 3.9]],
+                    );
+
+                    return $file;
+                },
+                90.009, 2e-3,
+            ],
             'a cable as long as its way' => [
                 'too-short', fn (float $x) => self::line(1000, ['kind' => 'hang', 'length' => $x]), 1000.001, -1e-3,
             ],
@@ -297,6 +349,15 @@ final class Limits
         }
 
         return ($low + $high) / 2;
+    }
+
+    /** A corner with a joint. */
+    private static function jointed(array $joint): stdClass
+    {
+        $file = self::corner();
+        $file->runs[0]->joints = [Jobs::object($joint)];
+
+        return $file;
     }
 
     /** A cable of 1100 from a thing that slides along x to where its ends are 700 apart, from 1000. */

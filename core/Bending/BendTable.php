@@ -24,7 +24,17 @@ final readonly class BendTable
     ) {
     }
 
+    /** The table of a run; where it has elbows its cut length is that of all pipe in it. */
     public static function of(LaidRun $laid): self
+    {
+        $table = self::ofBends($laid);
+        $cuts = CutList::of($laid);
+
+        return $cuts === null ? $table : new self($table->rows, $table->tail, $table->length, $cuts->pipeLength());
+    }
+
+    /** The table of all bends as if all of them were bent. */
+    public static function ofBends(LaidRun $laid): self
     {
         $practice = $laid->run->stock->bend;
         $stretched = static fn (Bend $bend): float => $practice->stretchPerDegree * rad2deg($bend->angle);

@@ -7,6 +7,7 @@ namespace Bowline\Bending;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Units;
 use Bowline\Job\Words;
+use Bowline\Routing\Bend;
 use Bowline\Routing\LaidRun;
 
 /** Whether a bender can bend a run, from which end, and what prevents it. */
@@ -29,7 +30,8 @@ final readonly class BenderCheck
     public static function of(Bender $bender, LaidRun $laid): self
     {
         $table = BendTable::of($laid);
-        if ($table->rows === []) {
+        $isBent = array_filter($laid->bends, static fn (Bend $bend): bool => $bend->elbow === null) !== [];
+        if (! $isBent) {
             return new self($bender, [], false);
         }
         $lead = $table->rows[0]->straight + $laid->run->from->trim;

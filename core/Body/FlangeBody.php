@@ -160,7 +160,7 @@ final readonly class FlangeBody implements EndBody
         $od = $this->section->outsideDiameter;
 
         return $neck !== null && $this->section->isRound
-            && $this->flange->thickness + $neck->length <= $room
+            && $this->flange->length() <= $room
             && $neck->fits($od)
             && $neck->foot($od) / 2 < $this->rim->depthOf(0.0, 0.0);
     }

@@ -16,6 +16,7 @@ final class CommandLine
     public const COMMANDS = [
         Command\Solve::class,
         Command\Bends::class,
+        Command\Cuts::class,
         Command\Vertices::class,
         Command\Dxf::class,
         Command\Sheet::class,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Drawing;
 
+use Bowline\Bending\BendRow;
+use Bowline\Bending\CutList;
 use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\Units;
@@ -60,7 +62,8 @@ final class BendSheet
         $sheet = new self($job, $solved, $size);
         $sheet->heading($date);
         $sheet->picture();
-        $sheet->bends();
+        $cuts = CutList::of($solved->laid);
+        $cuts === null ? $sheet->bends() : $sheet->cuts($cuts);
         $sheet->vertices();
 
         return $sheet->pdf->Output('', 'S');
@@ -150,6 +153,23 @@ final class BendSheet
             ],
             $rows,
         );
+    }
+
+    private function cuts(CutList $cuts): void
+    {
+        $unit = $this->units->word();
+        $rows = [];
+        foreach ($cuts->parts as $index => $part) {
+            $bends = array_map(fn (BendRow $row): string => sprintf(
+                '%s° R %s at %s', Words::number(rad2deg($row->angle)), $this->units->column($row->radius),
+                $this->units->column($row->mark),
+            ), $part->bends);
+            $rows[] = [
+                (string) ($index + 1), $part->words, $part->length === null ? '' : $this->units->column($part->length),
+                implode('; ', $bends),
+            ];
+        }
+        $this->table('Cut list', ['Piece', 'What', "Cut to, $unit", 'Bent'], $rows);
     }
 
     private function vertices(): void

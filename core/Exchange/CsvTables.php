@@ -79,15 +79,16 @@ final class CsvTables
         return self::number($units->amount($length));
     }
 
-    private static function number(float $number): string
+    /** Returns a number with as many decimals as it has, nine at most. */
+    public static function number(float $number): string
     {
         $text = rtrim(rtrim(number_format($number, self::DECIMALS, '.', ''), '0'), '.');
 
         return $text === '-0' ? '0' : $text;
     }
 
-    /** @param  list<list<string>>  $rows  plain words and numbers, which need no quoting */
-    private static function csv(array $rows): string
+    /** @param  list<list<string>>  $rows  plain words and numbers, which need no quoting, or quoted already */
+    public static function csv(array $rows): string
     {
         return implode('', array_map(static fn (array $row): string => implode(',', $row)."\r\n", $rows));
     }

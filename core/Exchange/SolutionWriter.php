@@ -127,6 +127,7 @@ final class SolutionWriter
                 $least,
             ),
             'tail' => $table->tail,
+            'cut_list' => CutListWriter::write($laid, self::bend(...)),
             'legs' => self::legs($laid),
             'corners' => self::corners($laid),
             'shape' => $solved->facts?->toArray(),
@@ -222,6 +223,7 @@ final class SolutionWriter
                 'straight' => self::straight($laid, $i),
                 'bend' => $bendAt[$i][0] ?? null,
                 'asked_radius' => isset($bendAt[$i]) ? $bendAt[$i][1]->askedRadius : null,
+                'elbow' => isset($bendAt[$i]) ? $bendAt[$i][1]->elbow?->value : null,
             ];
         }
 

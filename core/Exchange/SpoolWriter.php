@@ -44,6 +44,7 @@ final class SpoolWriter
                 array_slice($least, $one->spool->firstBend, count($one->solved->bendTable->rows)),
             ),
             'tail' => $one->solved->bendTable->tail,
+            'cut_list' => CutListWriter::write($one->solved->laid, $bend),
         ], $solved->spools());
     }
 

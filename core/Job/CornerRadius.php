@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
-/** The centre-line radius given for a corner: a length, or a multiple of the outside diameter. */
+/** The centre-line radius given for a corner: a length, a multiple of the outside diameter, or that of an elbow. */
 final readonly class CornerRadius
 {
     private function __construct(
         private float $amount,
         private bool $isRatio,
+        public ?ElbowKind $elbow = null,
     ) {
     }
 
@@ -23,6 +24,12 @@ final readonly class CornerRadius
         return new self($ratio, true);
     }
 
+    /** That of a bought elbow. */
+    public static function elbow(ElbowKind $kind): self
+    {
+        return new self(0.0, false, $kind);
+    }
+
     /** @throws JobError */
     public static function read(?Node $node, Values $values): ?self
     {
@@ -31,8 +38,14 @@ final readonly class CornerRadius
         }
         $radius = $node->find('radius');
         $ratio = $node->find('ratio');
-        if ($radius !== null && $ratio !== null) {
-            throw $node->error('a corner has a radius or a ratio, not both');
+        $elbow = $node->find('elbow');
+        if (count(array_filter([$radius, $ratio, $elbow], static fn (?Node $one): bool => $one !== null)) > 1) {
+            throw $node->error('a corner has a radius, a ratio or an elbow, one of them');
+        }
+        if ($elbow !== null) {
+            return self::elbow(ElbowKind::tryFrom($elbow->text()) ?? throw $elbow->error(
+                sprintf('“%s” is no kind of elbow; long and short are', $elbow->text()),
+            ));
         }
 
         return $ratio !== null
@@ -42,6 +55,10 @@ final readonly class CornerRadius
 
     public function on(Section $section): float
     {
+        if ($this->elbow !== null) {
+            return $this->elbow->radius($section->outsideDiameter);
+        }
+
         return $this->isRatio ? $this->amount * $section->outsideDiameter : $this->amount;
     }
 }

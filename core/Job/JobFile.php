@@ -82,8 +82,14 @@ final class JobFile
             }
         }
         foreach ($job->list('runs') as $run) {
-            foreach (['section_up', 'section_turn', 'joints'] as $key) {
+            foreach (['section_up', 'section_turn', 'joints', 'weld_gap'] as $key) {
                 if ($run->find($key) !== null) {
+                    return true;
+                }
+            }
+            $route = $run->find('route');
+            foreach ([$route, ...$route?->list('stops') ?? []] as $corner) {
+                if ($corner?->find('corner')?->find('elbow') !== null) {
                     return true;
                 }
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Routing;
 
 use Bowline\Geometry\Vector;
+use Bowline\Job\ElbowKind;
 
 /** One bend of a laid run. Lengths in mm, angles in radians. */
 final readonly class Bend
@@ -18,6 +19,7 @@ final readonly class Bend
      * @param  float  $straight  straight before it, from the last tangent point or the end face
      * @param  float  $rotation  turn of the bend's plane since the bend before, in (−π, π]
      * @param  float  $start  developed length from the start of the run to where it starts
+     * @param  ElbowKind|null  $elbow  that it is bought as; null where it is bent
      */
     public function __construct(
         public int $vertex,
@@ -33,6 +35,7 @@ final readonly class Bend
         public float $straight,
         public float $rotation,
         public float $start,
+        public ?ElbowKind $elbow = null,
     ) {
     }
 

@@ -129,6 +129,7 @@ final class CornerPath
             $this->travelled - $this->lastBendEnd,
             $before === null ? 0.0 : self::rotation($before->normal, $normal, $in),
             $this->travelled,
+            $this->vertices[$fillets->asking[$k]]->elbow,
         );
         if ($bend->arcLength() > Tolerance::NOTHING) {
             $this->segments[] = Arc::rounding(

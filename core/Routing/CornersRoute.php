@@ -7,6 +7,7 @@ namespace Bowline\Routing;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Adjustment;
 use Bowline\Job\CornerRadius;
+use Bowline\Job\ElbowKind;
 use Bowline\Job\JobError;
 use Bowline\Job\Likeness;
 use Bowline\Job\Node;
@@ -112,7 +113,8 @@ final readonly class CornersRoute implements Route
     {
         $section = $run->stock->section;
         $default = $this->corner?->on($section) ?? $run->stock->bend->radius;
-        $vertices = self::out($run->from, $default, VertexPlace::From, VertexPlace::FromLead);
+        $elbow = $this->corner?->elbow;
+        $vertices = self::out($run->from, $default, VertexPlace::From, VertexPlace::FromLead, $elbow);
         $first = count($vertices);
         $last = $vertices[$first - 1]->at;
         $tied = [];
@@ -130,6 +132,7 @@ final readonly class CornersRoute implements Route
                     $own !== null,
                     $index,
                     VertexPlace::Stop,
+                    elbow: $own === null ? $elbow : $own->elbow,
                 );
                 $last = $at;
             }
@@ -142,7 +145,7 @@ final readonly class CornersRoute implements Route
             [
                 ...$vertices,
                 ...$this->like ?? [],
-                ...array_reverse(self::out($run->to, $default, VertexPlace::To, VertexPlace::ToLead)),
+                ...array_reverse(self::out($run->to, $default, VertexPlace::To, VertexPlace::ToLead, $elbow)),
             ],
             $tied,
         ];
@@ -156,7 +159,7 @@ final readonly class CornersRoute implements Route
     {
         return array_map(static fn (Vertex $vertex): Vertex => new Vertex(
             $symmetry->point($vertex->at), $vertex->radius, $vertex->ownRadius, null, VertexPlace::Like,
-            $vertex->stop === null ? null : new Mirrored($vertex->stop, $symmetry),
+            $vertex->stop === null ? null : new Mirrored($vertex->stop, $symmetry), $vertex->elbow,
         ), array_reverse($half));
     }
 
@@ -175,16 +178,22 @@ final readonly class CornersRoute implements Route
 
         return array_map(static fn (Vertex $vertex): Vertex => new Vertex(
             $likeness->point($vertex->at), $vertex->radius, $vertex->ownRadius, null, VertexPlace::Like,
+            elbow: $vertex->elbow,
         ), array_values($corners));
     }
 
     /** @return non-empty-list<Vertex> an end and, when it has one, the end of its lead */
-    private static function out(RunEnd $end, float $radius, VertexPlace $place, VertexPlace $leadPlace): array
-    {
+    private static function out(
+        RunEnd $end,
+        float $radius,
+        VertexPlace $place,
+        VertexPlace $leadPlace,
+        ?ElbowKind $elbow,
+    ): array {
         $vertices = [new Vertex($end->at, $radius, false, null, $place)];
         $lead = $end->leadPoint();
         if ($lead !== null) {
-            $vertices[] = new Vertex($lead, $radius, false, null, $leadPlace);
+            $vertices[] = new Vertex($lead, $radius, false, null, $leadPlace, elbow: $elbow);
         }
 
         return $vertices;

@@ -8,6 +8,7 @@ use Bowline\Job\Fitting;
 use Bowline\Job\FixedLength;
 use Bowline\Job\JobError;
 use Bowline\Job\Joint\Joint;
+use Bowline\Job\Joint\JointKind;
 use Bowline\Job\Joint\JointReader;
 use Bowline\Job\Node;
 use Bowline\Job\PortName;
@@ -27,6 +28,7 @@ final readonly class Run
      * @param  stdClass  $source  the run as it stands in the file; never changed
      * @param  list<Joint>  $joints  at which it is broken into spools, as told
      * @param  list<Stock>  $fitting  of the job, of its kind, that both of its ports are made for, where its own is not
+     * @param  float  $weldGap  root gap at elbows and weld necks, mm
      */
     public function __construct(
         public string $id,
@@ -42,6 +44,7 @@ final readonly class Run
         public stdClass $source,
         public array $joints = [],
         public array $fitting = [],
+        public float $weldGap = 0.0,
     ) {
     }
 
@@ -72,6 +75,7 @@ final readonly class Run
             $node->object(),
             JointReader::all($node, $from, $to, $site),
             self::fitting($stock, $from, $to, $site),
+            $site->values->notNegative($node->find('weld_gap'), 'the weld gap', JointKind::Weld->usualGap()),
         );
 
         return $run->isMoving() ? $run->amid($site) : $run->withRoute($route->inReach($run));
@@ -125,6 +129,7 @@ final readonly class Run
             $this->source,
             $this->joints,
             $this->fitting,
+            $this->weldGap,
         );
     }
 
@@ -158,6 +163,7 @@ final readonly class Run
             $this->source,
             $this->joints,
             $this->fitting,
+            $this->weldGap,
         );
     }
 
@@ -178,6 +184,7 @@ final readonly class Run
             $this->source,
             $this->joints,
             $this->fitting,
+            $this->weldGap,
         );
     }
 
@@ -186,7 +193,7 @@ final readonly class Run
     {
         return new self(
             $mark, $name, $this->stock, $from, $to, $this->route, null, $this->units, $this->around, $this->section,
-            $this->source,
+            $this->source, weldGap: $this->weldGap,
         );
     }
 

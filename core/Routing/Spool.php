@@ -7,6 +7,7 @@ namespace Bowline\Routing;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\End\End;
+use Bowline\Job\End\OpenEnd;
 use Bowline\Job\RunEnd;
 
 /** A part of a run from joint to joint, which is made by itself: a laid run with a mark of its own. */
@@ -82,6 +83,17 @@ final readonly class Spool
         );
     }
 
+    /** Returns a part of a run between two lengths on straights or at ends of bends, with plain ends, mm. */
+    public static function part(LaidRun $laid, float $from, float $to): LaidRun
+    {
+        $run = $laid->run->spool(
+            $laid->run->id, $laid->run->name, self::endAt($laid, $from, new OpenEnd, true),
+            self::endAt($laid, $to, new OpenEnd, false),
+        );
+
+        return self::cut($laid, $run, $from, $to);
+    }
+
     private static function cut(LaidRun $laid, Run $run, float $from, float $to): LaidRun
     {
         $path = $laid->path->between($from, $to);
@@ -107,7 +119,7 @@ final readonly class Spool
             $bends[] = new Bend(
                 $number + 1, $bend->corner, $bend->in, $bend->out, $bend->normal, $bend->angle, $bend->askedRadius,
                 $bend->radius, $bend->askedTangent, $bend->tangent, $bend->start - $from - $start,
-                $number === 0 ? 0.0 : $bend->rotation, $bend->start - $from,
+                $number === 0 ? 0.0 : $bend->rotation, $bend->start - $from, $bend->elbow,
             );
             $legs[] = [$start, $bend->start - $from, $bend->in];
             $start = $bend->end() - $from;

@@ -6,6 +6,7 @@ namespace Bowline\Routing;
 
 use Bowline\Geometry\Vector;
 use Bowline\Job\Adjustment;
+use Bowline\Job\ElbowKind;
 
 /** A point where straight legs of a rigid run meet, with the centre-line radius asked for there. */
 final readonly class Vertex
@@ -15,6 +16,7 @@ final readonly class Vertex
      * @param  bool  $ownRadius  whether its stop asks for that radius itself
      * @param  int|null  $stop  the stop it comes from, null for the ends, their leads and what follows something else
      * @param  VertexPlace  $place  which part of the run it belongs to
+     * @param  ElbowKind|null  $elbow  that is welded in there; null where it is bent
      */
     public function __construct(
         public Vector $at,
@@ -23,6 +25,7 @@ final readonly class Vertex
         public ?int $stop,
         public VertexPlace $place,
         public ?Mirrored $mirrored = null,
+        public ?ElbowKind $elbow = null,
     ) {
     }
 
@@ -47,6 +50,7 @@ final readonly class Vertex
             $this->stop,
             $this->place,
             $this->mirrored,
+            $this->elbow,
         );
     }
 }

@@ -22,7 +22,8 @@ final class BendRadius implements Rule
         $radii = self::leastRadii($laid);
         foreach ($laid->bends as $index => $bend) {
             $least = $radii[$index];
-            if ($bend->askedRadius >= $least - Tolerance::RULE_SLACK) {
+            // An elbow is bought as it is; the stock is not bent there.
+            if ($bend->elbow !== null || $bend->askedRadius >= $least - Tolerance::RULE_SLACK) {
                 continue;
             }
             $findings[] = new Finding(

@@ -69,7 +69,19 @@ trait EasesBends
         );
         $tangents = array_sum(array_map(static fn (int $bend): float => $laid->bends[$bend]->askedTangent, $bends));
 
-        return count($bends) === 2 ? $tangents + $laid->run->stock->bend->leastStraight : $tangents;
+        return count($bends) === 2 ? $tangents + $this->straightBetween($laid, $leg) : $tangents;
+    }
+
+    /** Returns the straight that the bender needs between the bends of a leg, mm: none beside an elbow. */
+    private function straightBetween(LaidRun $laid, Leg $leg): float
+    {
+        foreach ([$leg->bendBefore, $leg->bendAfter] as $bend) {
+            if ($bend !== null && $laid->bends[$bend]->elbow !== null) {
+                return 0.0;
+            }
+        }
+
+        return $laid->run->stock->bend->leastStraight;
     }
 
     /**

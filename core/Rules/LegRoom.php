@@ -61,7 +61,7 @@ final class LegRoom implements Rule
     /** @return iterable<Remedy> one of the bends at its ends with a smaller radius */
     private function easeOne(LaidRun $laid, Leg $leg, float $short): iterable
     {
-        foreach ($this->bendsOf($leg) as $index) {
+        foreach ($this->bendsOf($laid, $leg) as $index) {
             $radius = $this->eased($laid->bends[$index], $short);
             if ($radius > 0.0) {
                 yield new Remedy(
@@ -83,7 +83,7 @@ final class LegRoom implements Rule
     {
         $edit = RunDraft::of($laid);
         $names = [];
-        foreach ($this->bendsOf($leg) as $index) {
+        foreach ($this->bendsOf($laid, $leg) as $index) {
             $radius = $this->eased($laid->bends[$index], $short / 2);
             if ($radius > 0.0) {
                 $edit->apply(SetCorner::radius($laid->bends[$index]->vertex, $radius));
@@ -95,12 +95,13 @@ final class LegRoom implements Rule
         }
     }
 
-    /** @return list<int> */
-    private function bendsOf(Leg $leg): array
+    /** @return list<int> those of its bends that are not elbows, and can be eased */
+    private function bendsOf(LaidRun $laid, Leg $leg): array
     {
-        return array_values(
-            array_filter([$leg->bendBefore, $leg->bendAfter], static fn (?int $bend): bool => $bend !== null),
-        );
+        return array_values(array_filter(
+            [$leg->bendBefore, $leg->bendAfter],
+            static fn (?int $bend): bool => $bend !== null && $laid->bends[$bend]->elbow === null,
+        ));
     }
 
     /** Returns the radius whose tangent is shorter by $short mm, rounded down so that it is short enough. */
@@ -124,7 +125,7 @@ final class LegRoom implements Rule
 
     private function why(LaidRun $laid, Leg $leg): string
     {
-        $straight = $laid->run->stock->bend->leastStraight;
+        $straight = $this->straightBetween($laid, $leg);
         if ($leg->bendBefore === null || $leg->bendAfter === null) {
             return 'its bend alone needs';
         }

@@ -22,6 +22,7 @@ final class Rules
             'stock-radius' => new StockRadius,
             'clamp-size' => new ClampSize,
             'flange-fit' => new FlangeFit,
+            'elbow-fit' => new ElbowFit,
             'end-fit' => new EndFit,
             'port-size' => new PortSize,
             'joint-place' => new JointPlace,

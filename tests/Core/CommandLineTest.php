@@ -64,7 +64,7 @@ it('says what is wrong with the command', function (array $arguments, string $wo
     ],
     'an option of no command' => [
         ['stl', Cases::file('corners-straight'), '--fine=1'],
-        'bowline stl takes no --fine; it takes --run, --chord.',
+        'bowline stl takes no --fine; it takes --run, --spool, --chord.',
     ],
     'an option without its value' => [['bends', Cases::file('corners-straight'), '--run'], '--run needs a value.'],
     'an option twice' => [

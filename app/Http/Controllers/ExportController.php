@@ -15,6 +15,7 @@ use Bowline\Drawing\RunViews;
 use Bowline\Exchange\BenderWriter;
 use Bowline\Exchange\Body\BodyFormats;
 use Bowline\Exchange\CsvTables;
+use Bowline\Exchange\CutListWriter;
 use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Exchange\JobArchive;
 use Bowline\Exchange\MassWriter;
@@ -81,6 +82,16 @@ final readonly class ExportController
         $solved = self::spool($request, $this->solved($job, $run));
 
         return self::download(CsvTables::bends($solved), 'text/csv', $solved->laid->run->name, 'bends.csv');
+    }
+
+    public function cuts(Request $request, Job $job, string $run): Response
+    {
+        $solved = self::spool($request, $this->solved($job, $run));
+
+        return self::download(
+            CutListWriter::csv($solved->laid) ?? throw new NotFoundHttpException, 'text/csv', $solved->laid->run->name,
+            'cuts.csv',
+        );
     }
 
     public function vertices(Request $request, Job $job, string $run): Response

@@ -51,7 +51,11 @@ final readonly class SectionController
 
     private static function plane(Node $body, Values $values, SolvedRun $solved): SectionPlane
     {
-        $number = static fn (string $key): float => $body->find($key) === null ? 0.0 : $values->number($body->get($key));
+        $number = static function (string $key) use ($body, $values): float {
+            $node = $body->find($key);
+
+            return $node === null ? 0.0 : $values->number($node);
+        };
         $points = $body->find('points');
         if ($points !== null) {
             [$a, $b, $c] = array_map($values->vector(...), $points->items());

@@ -48,8 +48,11 @@ final readonly class CutWall
             for ($i = 0; $i < count($places); $i += $stride) {
                 $place = $places[$i];
                 $wall = self::from($place, $number, $loops);
-                $least = $wall !== null && ($least === null || $wall->thickness() < $least->thickness()) ? $wall : $least;
-                $most = $wall !== null && ($most === null || $wall->thickness() > $most->thickness()) ? $wall : $most;
+                if ($wall === null) {
+                    continue;
+                }
+                $least = $least === null || $wall->thickness() < $least->thickness() ? $wall : $least;
+                $most = $most === null || $wall->thickness() > $most->thickness() ? $wall : $most;
             }
         }
 
@@ -57,8 +60,8 @@ final readonly class CutWall
     }
 
     /**
-     * Returns the wall at the place on an outline that is nearest to a point of the plane: straight through the material
-     * to where it comes out of it, by the chords of the outlines.
+     * Returns the wall at the place on an outline that is nearest to a point of the plane: straight through the
+     * material to where it comes out of it, by the chords of the outlines.
      *
      * @param  list<CutLoop>  $loops  of one body
      * @param  Vector  $normal  of the plane, about which outlines go round their material, unit

@@ -38,7 +38,9 @@ final readonly class MakeOwn implements RunEdit
             if ($vertex->place === VertexPlace::Like) {
                 $stop = (object) ['at' => FileValue::vector($vertex->at)];
                 if ($vertex->ownRadius || ! $isSymmetric) {
-                    $stop->corner = (object) ['radius' => FileValue::roundForFile($vertex->radius)];
+                    $stop->corner = (object) ($vertex->elbow === null
+                        ? ['radius' => FileValue::roundForFile($vertex->radius)]
+                        : ['elbow' => $vertex->elbow->value]);
                 }
                 $stops[] = $stop;
             }

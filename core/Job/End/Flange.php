@@ -82,7 +82,7 @@ final readonly class Flange implements End
     /** Returns the length of the run that it covers: plate and neck, mm. */
     public function length(): float
     {
-        return $this->thickness + ($this->neck->length ?? 0.0);
+        return $this->thickness + ($this->neck->length ?? 0.0) + ($this->neck->land ?? 0.0);
     }
 
     /** Returns the one that is bolted to it face to face: its opposite hand, with a recess for a spigot. */

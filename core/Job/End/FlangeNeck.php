@@ -19,11 +19,13 @@ final readonly class FlangeNeck
      *     a fillet alone
      * @param  float  $length  from the back of the plate to where it has the diameter of the tube
      * @param  float  $radius  of the fillet; 0 for none
+     * @param  float  $land  of it that goes on as wide as the tube, to where that is welded on
      */
     public function __construct(
         private ?float $diameter,
         public float $length,
         public float $radius,
+        public float $land = 0.0,
     ) {
     }
 
@@ -64,6 +66,7 @@ final readonly class FlangeNeck
                 'length' => FileValue::roundForFile($this->length),
             ],
             ...$this->radius > 0.0 ? ['radius' => FileValue::roundForFile($this->radius)] : [],
+            ...$this->land > 0.0 ? ['land' => FileValue::roundForFile($this->land)] : [],
         ];
     }
 }

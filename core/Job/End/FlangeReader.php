@@ -158,6 +158,7 @@ final class FlangeReader
             $values->positive($diameter, 'the diameter of the neck'),
             $values->positive($node->get('length'), 'the length of the neck'),
             $values->notNegative($radius, 'the radius of the fillet'),
+            $values->notNegative($node->find('land'), 'the land of the neck'),
         );
     }
 

@@ -165,6 +165,7 @@ export const files = {
   centrelines: (job: number) => `/api/jobs/${job}/centrelines.dxf`,
   centreline: (job: number, id: string) => `/api/${run(job, id)}/centreline.dxf`,
   bends: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/bends.csv${only('?', spool)}`,
+  cuts: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/cuts.csv${only('?', spool)}`,
   vertices: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/vertices.csv${only('?', spool)}`,
   sheet: (job: number, id: string, paper: 'a4' | 'letter', spool?: string) =>
     `/api/${run(job, id)}/sheet.pdf?paper=${paper}${only('&', spool)}`,

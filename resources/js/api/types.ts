@@ -551,7 +551,7 @@ export interface SetCorner {
   since?: number;
 }
 /**
- * Centre-line radius as a length, or as a multiple of the outside diameter.
+ * Centre-line radius as a length, as a multiple of the outside diameter, or that of an elbow.
  *
  * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "corner".
@@ -571,6 +571,10 @@ export interface Corner {
    * via the `definition` "number".
    */
   ratio?: number | string;
+  /**
+   * a bought elbow that is welded in, with the radius of its standard
+   */
+  elbow?: "long" | "short";
 }
 export interface HoldLength {
   do: "hold-length";
@@ -2348,6 +2352,10 @@ export interface Run {
    * @maxItems 200
    */
   joints?: SpoolJoint[];
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  weld_gap?: number | string;
 }
 /**
  * At a port, at a bare point, or where an end of another run is, moved or mirrored.
@@ -2524,6 +2532,10 @@ export interface FlangeNeck {
    * Millimetres, degrees or a count; or an expression over the named values.
    */
   radius?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  land?: number | string;
 }
 /**
  * A square or rectangular plate with rounded corners.
@@ -3159,6 +3171,10 @@ export interface SolvedRun {
    * None of a run that is made in one piece.
    */
   spools: SolvedSpool[];
+  /**
+   * Of a run with elbows: what it is made of, in order.
+   */
+  cut_list: CutPart[] | null;
 }
 export interface Line {
   kind: "line";
@@ -3233,6 +3249,10 @@ export interface Leg {
    * Whether its two vertices coincide.
    */
   is_empty: boolean;
+  /**
+   * The elbow that is welded in at its end, in place of a bend.
+   */
+  elbow: "long" | "short" | null;
 }
 export interface BodyMesh {
   /**
@@ -3394,6 +3414,7 @@ export interface FlangeMeasures {
     diameter?: number;
     length?: number;
     radius?: number;
+    land?: number;
   };
   turn?: number;
   blind?: boolean;
@@ -3430,6 +3451,21 @@ export interface SolvedSpool {
    * Number of its first bend in the run, from 0.
    */
   first_bend: number;
+  /**
+   * Of a run with elbows: what it is made of, in order.
+   */
+  cut_list: CutPart[] | null;
+}
+export interface CutPart {
+  kind: "pipe" | "elbow" | "end";
+  words: string;
+  /**
+   * To cut; null of what is bought.
+   */
+  length: number | null;
+  angle: number | null;
+  radius: number | null;
+  bends: Bend[];
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema

@@ -49,6 +49,7 @@ const HUB: readonly Measure[] = [
   { key: 'diameter', label: 'Neck at plate, ø' },
   { key: 'length', label: 'Neck, length' },
   { key: 'radius', label: 'Fillet, R' },
+  { key: 'land', label: 'Land' },
 ];
 
 const HOLES: readonly Measure[] = [
@@ -141,7 +142,7 @@ export function OwnFlangeFields({ title, run, place, flange, onChange }: Props) 
       {flange.neck !== undefined && (
         <Measures
           title={title}
-          of={neck === 'hub' ? HUB : HUB.slice(2)}
+          of={neck === 'hub' ? HUB : HUB.slice(2, 3)}
           values={flange.neck}
           onChange={(changed) => set({ neck: { ...flange.neck, ...changed } as FlangeNeck })}
         />

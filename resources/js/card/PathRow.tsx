@@ -26,7 +26,7 @@ export function PathRow({ run, solved, leg, picked, onPick }: Props) {
     solved.findings.some(
       (finding) =>
         finding.severity === 'violation' &&
-        ['bend-radius', 'section-fold'].includes(finding.rule) &&
+        ['bend-radius', 'section-fold', 'elbow-fit'].includes(finding.rule) &&
         finding.subject.kind === 'bend' &&
         finding.subject.index === leg.bend,
     );
@@ -114,7 +114,7 @@ export function PathRow({ run, solved, leg, picked, onPick }: Props) {
         )}
       </td>
       <td>{lengthEven(leg.straight)}</td>
-      <td className={broken ? 'bad' : undefined}>
+      <td className={broken ? 'bad' : undefined} title={leg.elbow === null ? undefined : `${leg.elbow} elbow`}>
         {leg.asked_radius === null ? (
           ''
         ) : leg.place === 'stop' ? (

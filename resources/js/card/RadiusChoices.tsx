@@ -27,6 +27,7 @@ export function RadiusChoices({ run, solved, stock, vertex }: Props) {
     await set(amount);
   };
   const least = stock?.bend.min_radius;
+  const elbow = solved.legs.find((leg) => leg.vertex === vertex)?.elbow ?? null;
   return (
     <span className="radius-choices">
       <button type="button" onClick={() => tell(largest())}>
@@ -35,6 +36,16 @@ export function RadiusChoices({ run, solved, stock, vertex }: Props) {
       {least !== undefined && Number(least) !== 0 && (
         <button type="button" onClick={() => tell(set(least))}>
           smallest this stock takes
+        </button>
+      )}
+      {vertex !== null && stock?.kind === 'pipe' && (
+        <button
+          type="button"
+          onClick={() =>
+            tell(lay(run, { do: 'set-corner', vertex, corner: { elbow: elbow === null ? 'long' : 'short' } }))
+          }
+        >
+          {elbow === null ? 'an elbow' : 'a short elbow'}
         </button>
       )}
     </span>

@@ -34,8 +34,16 @@ export function RunCard({ id }: { id: string }) {
   const stock = item('stock', run.stock);
   const change = (changed: Partial<Run>) => put('runs', { ...run, ...changed });
   const isRigid = run.route.kind === 'corners';
-  const radius = run.route.corner?.radius ?? stock?.bend.radius;
-  const ratio = run.route.corner?.ratio;
+  const radius =
+    run.route.corner?.radius ??
+    (run.route.corner?.elbow === undefined
+      ? stock?.bend.radius
+      : (solved.legs.find((leg) => leg.elbow !== null)?.asked_radius ?? undefined));
+  const { ratio, elbow } = run.route.corner ?? {};
+  const tellCorners = (by: string) =>
+    by === 'long' || by === 'short'
+      ? lay(id, { do: 'set-corner', vertex: null, corner: { elbow: by } })
+      : lay(id, { do: 'tell-by', by: by as 'radius' | 'ratio' });
 
   return (
     <>
@@ -58,17 +66,20 @@ export function RunCard({ id }: { id: string }) {
               <select
                 className="form-select form-select-sm radius-kind"
                 aria-label="Radius as a length or a multiple of the diameter"
-                value={ratio === undefined ? 'radius' : 'ratio'}
-                onChange={(event) => tell(lay(id, { do: 'tell-by', by: event.target.value as 'radius' | 'ratio' }))}
+                value={elbow ?? (ratio === undefined ? 'radius' : 'ratio')}
+                onChange={(event) => tell(tellCorners(event.target.value))}
               >
                 <option value="radius">length</option>
                 <option value="ratio">× ø</option>
+                <option value="long">long elbows</option>
+                <option value="short">short elbows</option>
               </select>
               <NumberField
                 label="Radius of all corners"
                 unit={ratio === undefined ? undefined : '× ø'}
                 plain={ratio !== undefined}
                 value={ratio ?? radius}
+                disabled={elbow !== undefined}
                 onChange={(value) =>
                   lay(id, {
                     do: 'set-corner',

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { api, files } from '../api/client';
 import { statusWord } from '../job/Mark';
 import { NameField } from '../job/NameField';
+import { NumberField } from '../job/NumberField';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
@@ -13,11 +14,12 @@ import { BendMarks } from './BendMarks';
 import { BendTable } from './BendTable';
 import { BodyFiles } from './BodyFiles';
 import { BodyWeight, JobWeight } from './BodyWeight';
+import { CutTable } from './CutTable';
 import { VertexTable } from './VertexTable';
 
 /** The downloads: tables and body of the selected run, bodies and file of the job. */
 export function MakePanel() {
-  const { state, item, solution, edit } = useJob();
+  const { state, item, solution, edit, put } = useJob();
   const open = useWorkbench((store) => store.open);
   const picked = useWorkbench((store) => store.picked);
   const id = picked?.list === 'runs' ? picked.id : undefined;
@@ -26,6 +28,7 @@ export function MakePanel() {
   const [chosen, setMark] = useState<string>();
   const spool = solved?.spools.find((one) => one.mark === chosen);
   const mark = spool?.mark;
+  const cuts = (spool ?? solved)?.cut_list ?? null;
   return (
     <>
       {run === undefined || solved === undefined ? (
@@ -60,15 +63,31 @@ export function MakePanel() {
               />
             </Row>
           )}
-          <Section
-            title="Bend table"
-            tools={<Takeaway path={files.bends(state.id, run.id, mark)} label="bend table" />}
-          >
-            <BendTable run={run} table={spool ?? solved} />
-          </Section>
-          {solved.bends.length > 0 && spool === undefined && (
-            <Section title="Bend marks on the raw tube">
-              <BendMarks solved={solved} />
+          {cuts === null ? (
+            <>
+              <Section
+                title="Bend table"
+                tools={<Takeaway path={files.bends(state.id, run.id, mark)} label="bend table" />}
+              >
+                <BendTable run={run} table={spool ?? solved} />
+              </Section>
+              {solved.bends.length > 0 && spool === undefined && (
+                <Section title="Bend marks on the raw tube">
+                  <BendMarks solved={solved} />
+                </Section>
+              )}
+            </>
+          ) : (
+            <Section title="Cut list" tools={<Takeaway path={files.cuts(state.id, run.id, mark)} label="cut list" />}>
+              <CutTable parts={cuts} pipe={(spool ?? solved).cut_length} />
+              <Row label="Gap at each weld">
+                <NumberField
+                  label="Gap at each weld"
+                  value={run.weld_gap}
+                  placeholder="2"
+                  onChange={(weld_gap) => put('runs', { ...run, weld_gap })}
+                />
+              </Row>
             </Section>
           )}
           <Section title="Benders" tools={<Button onClick={() => open('benders')}>Edit them</Button>}>

@@ -64,10 +64,14 @@ it(
         );
         expect(array_values(array_diff($files, $listed, ['ReadsVertex'])))->toEqualCanonicalizing([
             'ChangeEnd',
+            'ChangeJoint',
             'Lengthen',
+            'MoveJoint',
             'MoveStops',
+            'ReduceEnd',
             'SetAtClamp',
             'SetLead',
+            'SetStock',
         ]);
     },
 );

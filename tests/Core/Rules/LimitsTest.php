@@ -52,6 +52,7 @@ foreach ($byRule as $rule => $limits) {
                 'curve' => expect($laid->path->segments)->toHaveKey($finding->subject->index),
                 'end' => expect($finding->subject->name)->toBeIn(['from', 'to']),
                 'clamp' => expect($finding->subject->name)->toBe('c'),
+                'joint' => expect($laid->run->joints)->toHaveKey($finding->subject->index),
                 default => expect($finding->subject->kind)->toBe('run'),
             };
             expect($finding->rule)->toBe($rule)

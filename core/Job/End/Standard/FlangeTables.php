@@ -65,7 +65,7 @@ final readonly class FlangeTables
     public static function flange(FlangeTable $table, FlangeSize $size, float $turn, bool $isBlind): Flange
     {
         $neck = $size->hub === null ? null : new FlangeNeck(
-            $size->hub, $size->height - $size->thickness - $size->land, $size->fillet,
+            $size->hub, $size->height - $size->thickness - $size->land, $size->fillet, $size->land,
         );
 
         return new Flange(

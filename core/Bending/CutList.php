@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Bending;
+
+use Bowline\Geometry\Tolerance;
+use Bowline\Job\RunEnd;
+use Bowline\Routing\Bend;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Spool;
+
+/**
+ * What a run, or a spool of it, with elbows is made of, in order: pieces of pipe from weld to weld, and the elbows and
+ * ends between them. Each weld takes its root gap off the pipe beside it; two elbows that meet have no pipe between.
+ */
+final readonly class CutList
+{
+    /** @param  list<CutPart>  $parts */
+    private function __construct(public array $parts)
+    {
+    }
+
+    /** @return self|null null where it has no elbow and is bent throughout */
+    public static function of(LaidRun $laid): ?self
+    {
+        $elbows = array_values(array_filter(
+            $laid->bends, static fn (Bend $bend): bool => $bend->elbow !== null,
+        ));
+        if ($elbows === []) {
+            return null;
+        }
+        $gap = $laid->run->weldGap;
+        [$parts, $at, $isWelded] = self::end($laid, $laid->run->from);
+        foreach ($elbows as $bend) {
+            array_push($parts, ...self::pipe($laid, $at, $bend->start, ($isWelded ? $gap : 0.0) + $gap));
+            $parts[] = new CutPart(
+                'elbow', $bend->elbow?->words($bend->angle) ?? '', null, $bend->angle, $bend->radius,
+            );
+            $at = $bend->end();
+            $isWelded = true;
+        }
+        [$last, $taken, $isEndWelded] = self::end($laid, $laid->run->to);
+        array_push($parts, ...self::pipe($laid, $at, $laid->length() - $taken, $gap + ($isEndWelded ? $gap : 0.0)));
+
+        return new self([...$parts, ...$last]);
+    }
+
+    /** Returns the length of all pipe to cut, mm. */
+    public function pipeLength(): float
+    {
+        return array_sum(array_map(static fn (CutPart $part): float => $part->length ?? 0.0, $this->parts));
+    }
+
+    /** @return array{list<CutPart>, float, bool} what is bought for an end, the length it takes, and whether by weld */
+    private static function end(LaidRun $laid, RunEnd $end): array
+    {
+        $flange = $end->end->flange($laid->run->stock->section);
+        $reducer = $end->end->reducer();
+        $part = static fn (string $words): array => [new CutPart('end', $words, null)];
+
+        return match (true) {
+            $flange?->neck?->isHub() === true => [
+                $part($flange->name ?? 'flange with a neck'), $flange->length(), true,
+            ],
+            // A plate slips over the pipe, which goes through it.
+            $flange !== null => [$part($flange->name ?? 'flange'), 0.0, false],
+            $reducer !== null => [$part('reducer'), $reducer->length, true],
+            $end->end->cap() !== null => [$part('cap'), 0.0, true],
+            default => [[], -$end->trim, false],
+        };
+    }
+
+    /** @return list<CutPart> none where nothing is left to cut */
+    private static function pipe(LaidRun $laid, float $from, float $to, float $gaps): array
+    {
+        if ($to - $from - $gaps <= Tolerance::COINCIDENT) {
+            return [];
+        }
+        $piece = Spool::part($laid, max(0.0, $from), min($laid->length(), $to));
+        $table = BendTable::ofBends($piece);
+        $stretched = $table->length - $table->cutLength;
+
+        return [new CutPart('pipe', $laid->run->stock->name, $to - $from - $gaps - $stretched, bends: $table->rows)];
+    }
+}

@@ -24,15 +24,29 @@ final readonly class CutList
     /** @return self|null null where it has no elbow and is bent throughout */
     public static function of(LaidRun $laid): ?self
     {
-        $elbows = array_values(array_filter(
-            $laid->bends, static fn (Bend $bend): bool => $bend->elbow !== null,
-        ));
-        if ($elbows === []) {
+        if (self::elbows($laid) === []) {
             return null;
         }
+
+        return new self(array_merge(...array_map(
+            static fn (Spool $spool): array => self::parts($spool->laid), Spool::all($laid),
+        )));
+    }
+
+    /** @return list<Bend> */
+    private static function elbows(LaidRun $laid): array
+    {
+        return array_values(array_filter(
+            $laid->bends, static fn (Bend $bend): bool => $bend->elbow !== null,
+        ));
+    }
+
+    /** @return list<CutPart> of one spool */
+    private static function parts(LaidRun $laid): array
+    {
         $gap = $laid->run->weldGap;
         [$parts, $at, $isWelded] = self::end($laid, $laid->run->from);
-        foreach ($elbows as $bend) {
+        foreach (self::elbows($laid) as $bend) {
             array_push($parts, ...self::pipe($laid, $at, $bend->start, ($isWelded ? $gap : 0.0) + $gap));
             $parts[] = new CutPart(
                 'elbow', $bend->elbow?->words($bend->angle) ?? '', null, $bend->angle, $bend->radius,
@@ -41,9 +55,10 @@ final readonly class CutList
             $isWelded = true;
         }
         [$last, $taken, $isEndWelded] = self::end($laid, $laid->run->to);
-        array_push($parts, ...self::pipe($laid, $at, $laid->length() - $taken, $gap + ($isEndWelded ? $gap : 0.0)));
+        $gaps = ($isWelded ? $gap : 0.0) + ($isEndWelded ? $gap : 0.0);
+        array_push($parts, ...self::pipe($laid, $at, $laid->length() - $taken, $gaps));
 
-        return new self([...$parts, ...$last]);
+        return [...$parts, ...$last];
     }
 
     /** Returns the length of all pipe to cut, mm. */

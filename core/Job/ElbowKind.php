@@ -35,7 +35,7 @@ enum ElbowKind: string
         return $this->tabled($od) !== null;
     }
 
-    /** Returns the centre-line radius for a pipe, mm: one and a half times its diameter, or once, where none is made. */
+    /** Returns the centre-line radius for a pipe, mm; of 1.5 or 1 times its diameter where none is made. */
     public function radius(float $od): float
     {
         return $this->tabled($od) ?? ($this === self::Long ? 1.5 : 1.0) * $od;

@@ -8,6 +8,7 @@ use Bowline\Body\BendExtents;
 use Bowline\Geometry\Curve;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Words;
+use Bowline\Routing\Bend;
 use Bowline\Routing\LaidRun;
 
 /** `bend-radius`: no bend is tighter than the stock allows. Checks the radius that was asked for. */
@@ -105,8 +106,17 @@ final class BendRadius implements Rule
         return $this->useRadius($laid, $bend, Words::roundedUp($least));
     }
 
-    /** @return list<float> least radius of each bend, mm */
+    /** @return list<float> least radius of each bend, mm; 0 of an elbow, which is bought as it is */
     public static function leastRadii(LaidRun $laid): array
+    {
+        return array_map(
+            static fn (Bend $bend, float $least): float => $bend->elbow === null ? $least : 0.0,
+            $laid->bends, self::bentRadii($laid),
+        );
+    }
+
+    /** @return list<float> as if all of them were bent */
+    private static function bentRadii(LaidRun $laid): array
     {
         return $laid->run->stock->section->isRound
             ? array_fill(0, count($laid->bends), $laid->run->stock->bend->leastRadius)

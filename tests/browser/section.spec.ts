@@ -70,8 +70,8 @@ test('says what a run weighs and holds, and what all runs do', async ({ page }) 
 });
 
 /*
- * A pipe 60.3 × 3.9 of 1500 and 900 with a bend of R 150. Square to it a ring of π·(30.15² − 26.25²) = 691.0 mm²; turned
- * by 60° twice as much.
+ * A pipe 60.3 × 3.9 of 1500 and 900 with a bend of R 150. Square to it a ring of π·(30.15² − 26.25²) = 691.0 mm²;
+ * turned by 60° twice as much.
  */
 const PIPE = {
   format: 'bowline-job',

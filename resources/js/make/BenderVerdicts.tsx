@@ -19,10 +19,11 @@ export function BenderVerdicts({ run, solved }: { run: Run; solved: SolvedRun })
   if (benders.data === undefined) {
     return <p className="quiet">Asking the benders…</p>;
   }
+  const bent = solved.legs.filter((leg) => leg.bend !== null && leg.elbow === null).length;
   return (
     <ul className="benders">
       {benders.data.map((bender) => (
-        <Verdict key={bender.id} bender={bender} run={run} bends={solved.bends.length} />
+        <Verdict key={bender.id} bender={bender} run={run} bends={bent} />
       ))}
     </ul>
   );

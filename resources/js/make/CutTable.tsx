@@ -9,7 +9,9 @@ export function CutTable({ parts, pipe }: { parts: readonly CutPart[]; pipe: num
       <thead>
         <tr>
           <th scope="col">Piece</th>
-          <th scope="col">What</th>
+          <th scope="col" className="text-start">
+            What
+          </th>
           <th scope="col">Cut to</th>
         </tr>
       </thead>
@@ -18,7 +20,7 @@ export function CutTable({ parts, pipe }: { parts: readonly CutPart[]; pipe: num
           // biome-ignore lint/suspicious/noArrayIndexKey: a piece is its number
           <tr key={index}>
             <td>{index + 1}</td>
-            <td>
+            <td className="text-start">
               {part.words}
               {part.bends.map((bend) => (
                 <div key={bend.mark} className="quiet">
@@ -32,7 +34,7 @@ export function CutTable({ parts, pipe }: { parts: readonly CutPart[]; pipe: num
       </tbody>
       <tfoot>
         <tr>
-          <td colSpan={2}>
+          <td colSpan={2} className="text-start">
             <strong>Pipe in all</strong>
           </td>
           <td>

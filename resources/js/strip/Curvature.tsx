@@ -23,7 +23,10 @@ interface Props {
 
 /** The radii that its bends stand, or that of the stock. */
 function limits(solved: SolvedRun, limit: number): string {
-  const own = solved.bends.map((bend) => bend.least_radius).sort((a, b) => a - b);
+  const own = solved.bends
+    .map((bend) => bend.least_radius)
+    .filter((least) => least > 0)
+    .sort((a, b) => a - b);
   const [least, most] = [length(own[0] ?? limit), length(own.at(-1) ?? limit)];
   return least === most ? least : `${least}–${most}`;
 }
@@ -60,7 +63,9 @@ export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
           const vertex = solved.legs.find((leg) => leg.bend === index)?.vertex;
           // Against its own limit: what is not round stands another radius in another plane.
           const own = solved.bends[index]?.least_radius || tightest;
-          const top = Math.min(HIGHEST, (LIMIT_HEIGHT * own) / Math.max(radius, 1e-9));
+          // An elbow is bought as it is: there is nothing to compare.
+          const isElbow = solved.legs.some((leg) => leg.bend === index && leg.elbow !== null);
+          const top = isElbow ? LIMIT_HEIGHT / 2 : Math.min(HIGHEST, (LIMIT_HEIGHT * own) / Math.max(radius, 1e-9));
           const width = Math.max(x(piece.to) - x(piece.from), 1);
           const beyond = solved.bends[index]?.tight === true ? Math.max(0, top - LIMIT_HEIGHT) : 0;
           const change = (amount: number) => ({
@@ -98,7 +103,7 @@ export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
                   stroke="var(--bad)"
                 />
               )}
-              {vertex !== undefined && (
+              {vertex !== undefined && !isElbow && (
                 <rect
                   className="radius-grip"
                   role="slider"

@@ -85,6 +85,20 @@ it('is bent at one corner and welded at another', function (): void {
         ->and($parts[2]->bends)->toBe([]);
 });
 
+it('goes from spool to spool', function (): void {
+    // Flanges at 600 with a gasket of 3: necks of 45 on both sides of it, each with its weld.
+    $file = elbowed(['elbow' => 'long'], ['joints' => [[
+        'at' => ['length' => 600], 'kind' => 'flanges', 'gap' => 3,
+        'flange' => ['type' => 'flange', 'standard' => 'EN 1092-1 type 11 PN 16'],
+    ]]]);
+    $neck = 'EN 1092-1 type 11 PN 16 DN 50';
+
+    expect(array_slice(cutsOf($file), 0, 5))->toEqual([
+        ['Pipe', 598.5 - 45 - 2], [$neck, null], [$neck, null], ['Pipe', 1424.0 - 601.5 - 45 - 4],
+        ['elbow 90°, long radius', null],
+    ]);
+});
+
 it('has no pipe between elbows that meet', function (): void {
     $file = elbowed(['elbow' => 'long'], [], [
         ['at' => [1500, 0, 0]], ['at' => [1500, 152, 0]], ['at' => [1500, 152, 600]],

@@ -95,7 +95,7 @@ function Wall({ wall }: { wall: SectionWall }) {
   return <Line points={[wall.from, wall.to]} color="#a8741a" lineWidth={4} depthTest={false} />;
 }
 
-/** Returns the loops of a cut in its plane, and how that stands: round material or round what is hollow by their turn. */
+/** Returns the loops of a cut in its plane as shapes with holes, told by their turn, and how that plane stands. */
 function drawn(cut: SectionCut, at: Vector3, normal: Vector3) {
   const first = Math.abs(normal.z) > 0.9 ? new Vector3(1, 0, 0) : new Vector3(0, 0, 1).cross(normal).normalize();
   const x = first.addScaledVector(normal, -first.dot(normal)).normalize();

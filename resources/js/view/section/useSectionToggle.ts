@@ -3,7 +3,7 @@ import { useSectionPlane } from '../../job/sectionPlane';
 import { isSamePart, useWorkbench } from '../../job/store';
 import { useJob } from '../../job/useJob';
 
-/** Begins to look at the picked run in section, in the middle of the piece that is picked or of the run, or leaves it. */
+/** Begins to look at the picked run in section, in the middle of the picked piece or of the run; or leaves it. */
 export function useSectionToggle() {
   const { solution } = useJob();
   const picked = useWorkbench((store) => store.picked);

@@ -10,6 +10,7 @@ use App\Http\Controllers\FlangeTablesController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LayingController;
 use App\Http\Controllers\LinesController;
+use App\Http\Controllers\MeasureController;
 use App\Http\Controllers\MeshController;
 use App\Http\Controllers\NewItemController;
 use App\Http\Controllers\PartsController;
@@ -80,6 +81,7 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::get('jobs/{job}/runs/{run}/centreline.dxf', [ExportController::class, 'centreline']);
     Route::get('jobs/{job}/mass', [ExportController::class, 'jobMass']);
     Route::post('jobs/{job}/section', SectionController::class);
+    Route::post('jobs/{job}/measure', MeasureController::class);
     Route::get('jobs/{job}/bodies.{format}', [ExportController::class, 'bodies']);
     Route::get('jobs/{job}/runs/{run}/cuts.csv', [ExportController::class, 'cuts']);
     Route::get('jobs/{job}/runs/{run}/bends.csv', [ExportController::class, 'bends']);

@@ -4355,3 +4355,78 @@ export interface SectionCut {
    */
   loops: [number, number, number][][];
 }
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "measuredThing".
+ */
+export interface MeasuredThing {
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  at: [number, number, number];
+  run?: string;
+  /**
+   * the vertex at its end
+   */
+  leg?: number;
+  /**
+   * of a face
+   *
+   * @minItems 3
+   * @maxItems 3
+   */
+  normal?: [number, number, number];
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "measureOf".
+ */
+export interface MeasureOf {
+  from: MeasuredThing;
+  to: MeasuredThing;
+}
+/**
+ * Millimetres and degrees.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "measured".
+ */
+export interface Measured {
+  distance: number;
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  way: [number, number, number];
+  /**
+   * between legs and faces, up to 90
+   */
+  angle: number | null;
+  /**
+   * length of run between, where both are of one run
+   */
+  along: number | null;
+  least: MeasuredLeast | null;
+  /**
+   * from outside to outside where they come nearest
+   */
+  clear: number | null;
+  /**
+   * between the axes of two legs
+   */
+  axes: number | null;
+}
+export interface MeasuredLeast {
+  distance: number;
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  from: [number, number, number];
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  to: [number, number, number];
+}

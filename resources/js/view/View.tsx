@@ -15,6 +15,8 @@ import { HoverTag } from './HoverTag';
 import { LayingBar } from './laying/LayingBar';
 import { LayingScene } from './laying/LayingScene';
 import { LayingTag } from './laying/LayingTag';
+import { MeasureBar } from './measure/MeasureBar';
+import { MeasureScene } from './measure/MeasureScene';
 import { NudgeHandles } from './NudgeHandles';
 import { PinBoard } from './Pinned';
 import { PlacedMesh } from './PlacedMesh';
@@ -68,6 +70,7 @@ export function View({ stage }: { stage: Stage }) {
       {stage === 'lay' && <LayingBar />}
       <PointingBar />
       <SectionBar />
+      <MeasureBar />
       <Rose />
     </section>
   );
@@ -148,6 +151,7 @@ function Scene({ stage }: { stage: Stage }) {
       <PointingScene />
       <PiecesScene />
       <SectionScene />
+      <MeasureScene />
       <CameraRig all={all} picked={chosen} />
     </>
   );

@@ -1,5 +1,6 @@
-import { Box, Focus, Maximize, PencilRuler, Slice, Spline, SquareDashed } from 'lucide-react';
+import { Box, Focus, Maximize, PencilRuler, Ruler, Slice, Spline, SquareDashed } from 'lucide-react';
 import { useLaying } from '../job/laying';
+import { useMeasuring } from '../job/measuring';
 import { usePieces } from '../job/pieces';
 import { useSectionPlane } from '../job/sectionPlane';
 import { type Stage, useWorkbench } from '../job/store';
@@ -18,6 +19,7 @@ export function ViewTools({ stage }: { stage: Stage }) {
   const [stock] = usePreferredStock();
   const laying = choosing || start !== null;
   const section = useSectionPlane();
+  const measuring = useMeasuring();
   const toggleSection = useSectionToggle();
   return (
     <div className="view-tools">
@@ -42,6 +44,12 @@ export function ViewTools({ stage }: { stage: Stage }) {
         on={section.run !== null}
         disabled={section.run === null && picked?.list !== 'runs'}
         onClick={toggleSection}
+      />
+      <IconButton
+        icon={Ruler}
+        name={measuring.on ? 'Leave measuring (M)' : 'Measure between two things (M)'}
+        on={measuring.on}
+        onClick={measuring.on ? measuring.stop : measuring.begin}
       />
       {stage === 'lay' && !joining && (
         <button type="button" className={`lay-button${laying ? ' on' : ''}`} onClick={laying ? stop : choose}>

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { files } from '../api/client';
 import { useLaying } from '../job/laying';
+import { useMeasuring } from '../job/measuring';
 import { usePieces } from '../job/pieces';
 import { useSectionPlane } from '../job/sectionPlane';
 import { type Stage, stages, useWorkbench } from '../job/store';
@@ -96,6 +97,12 @@ export function useActions(): Action[] {
         key: 'w',
         isOpen: picked?.list === 'runs' || isCut,
         run: toggleSection,
+      },
+      {
+        name: 'Measure between two things, or leave it',
+        key: 'm',
+        isOpen: !laying,
+        run: () => (useMeasuring.getState().on ? useMeasuring.getState().stop() : useMeasuring.getState().begin()),
       },
       { name: 'Show all that is hidden', key: 'Shift+H', run: workbench.showAll },
       {

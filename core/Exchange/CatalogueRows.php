@@ -125,13 +125,13 @@ final readonly class CatalogueRows
      * Returns a text with an apostrophe before it where a spreadsheet would run it as a formula; spreadsheets do not
      * show the apostrophe.
      */
-    private static function harmless(string $text): string
+    public static function harmless(string $text): string
     {
         return preg_match(self::RUNS, $text) === 1 ? "'".$text : $text;
     }
 
     /** Returns a text as it was before that apostrophe was added. */
-    private static function asItWas(string $cell): string
+    public static function asItWas(string $cell): string
     {
         return str_starts_with($cell, "'") && preg_match(self::RUNS, substr($cell, 1)) === 1 ? substr($cell, 1) : $cell;
     }

@@ -16,7 +16,7 @@ final readonly class Nearness
     /** Between two pieces from $a to $b and from $c to $d; a piece may be a point. */
     public static function ofPieces(Vector $a, Vector $b, Vector $c, Vector $d): self
     {
-        // |a + s·u − c − t·v| is least inside, or at an end of one of them (Ericson, Real-Time Collision Detection, 5.1.9).
+        // |a + s·u − c − t·v| is least inside, or at an end of one (Ericson, Real-Time Collision Detection, 5.1.9).
         [$u, $v, $w] = [$b->minus($a), $d->minus($c), $a->minus($c)];
         [$uu, $vv, $uv] = [$u->dot($u), $v->dot($v), $u->dot($v)];
         $within = static fn (float $part): float => max(0.0, min(1.0, $part));

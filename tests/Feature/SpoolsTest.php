@@ -93,3 +93,31 @@ it('writes a job with such flanges as version 3, and one without as before', fun
     [['type' => 'flange', 'standard' => 'EN 1092-1 type 01 PN 6'], 3],
     [['type' => 'flange', 'od' => 90, 'thickness' => 10, 'bore' => 13, 'neck' => ['radius' => 2]], 3],
 ]);
+
+it('keeps flanges of its own in the catalogue, in and out as CSV', function (): void {
+    $plate = ['type' => 'flange', 'od' => 90, 'thickness' => 10, 'bore' => 13];
+    $kept = test()->postJson('/api/flanges', ['part_number' => 'TW-90', 'flange' => $plate])->assertOk();
+    Schema::check(json_decode($kept->content()), 'api.json#/$defs/ownFlanges');
+    expect($kept->json('0.flange'))->toBe([...$plate, 'part_number' => 'TW-90']);
+
+    // Kept again it is replaced; what is an expression of a job is refused.
+    test()->postJson('/api/flanges', ['part_number' => 'TW-90', 'flange' => [...$plate, 'od' => 95]])->assertOk();
+    test()->postJson('/api/flanges', ['part_number' => 'TW-91', 'flange' => [...$plate, 'od' => 'wide + 5']])
+        ->assertUnprocessable();
+    expect(test()->getJson('/api/flanges')->json('*.flange.od'))->toBe([95]);
+
+    $csv = (string) test()->get('/api/flanges.csv')->assertOk()->content();
+    $report = test()->postJson('/api/flanges/import', ['text' => str_replace('TW-90', 'TW-95', $csv)."\nTW-96,,,\n"]);
+    expect($report->assertOk()->json('taken'))->toBe(1)->and($report->json('refused.0.line'))->toBe(4);
+    expect(test()->getJson('/api/flanges')->json('*.part_number'))->toBe(['TW-90', 'TW-95']);
+
+    // It is chosen for an end, with its part number.
+    $state = test()->postJson(spooledJob().'/runs/run/laying', [
+        'do' => 'choose-flange', 'end' => 'to', 'flange' => test()->getJson('/api/flanges')->json('1.flange'),
+    ])->assertOk();
+    expect($state->json('job.runs.0.to.end.part_number'))->toBe('TW-95')
+        ->and($state->json('solutions.0.ends.1.name'))->toBe('TW-95');
+
+    test()->deleteJson('/api/flanges/'.test()->getJson('/api/flanges')->json('0.id'))->assertNoContent();
+    expect(test()->getJson('/api/flanges')->json('*.part_number'))->toBe(['TW-95']);
+});

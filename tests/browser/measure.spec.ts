@@ -2,8 +2,8 @@ import { expect, test } from '@playwright/test';
 import { BARE, GOALPOST, openJob } from './jobs';
 
 /*
- * Up 150 from the pump at z 50, over 300, and down, with bends of R 30. From the middle of one bend to the middle of the
- * other there are 240 of straight and twice an eighth of 60π.
+ * Up 150 from the pump at z 50, over 300, and down, with bends of R 30. From the middle of one bend to the middle of
+ * the other there are 240 of straight and twice an eighth of 60π.
  */
 test('measures between two things that are gone to by keys', async ({ page }) => {
   const run = { ...GOALPOST, route: { kind: 'corners', stops: [{ at: [0, 0, 200] }, { at: [300, 0, 200] }] } };

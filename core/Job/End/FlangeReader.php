@@ -55,8 +55,14 @@ final class FlangeReader
         return new SameFlange($host->end->flange($site->routes->stockOf($site, $run, $same)->section));
     }
 
-    /** @throws JobError */
-    private static function own(Node $node, Values $values, float $turn, bool $isBlind): Flange
+    /**
+     * Reads a flange with measures of its own.
+     *
+     * @param  float  $turn  radians
+     *
+     * @throws JobError
+     */
+    public static function own(Node $node, Values $values, float $turn = 0.0, bool $isBlind = false): Flange
     {
         $holes = self::holes($node->find('holes'), $values);
         $neck = self::neck($node->find('neck'), $values);

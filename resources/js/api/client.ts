@@ -16,12 +16,14 @@ import type {
   JobState,
   Joined,
   JoinPieces,
+  KeepFlange,
   Laying,
   Lines,
   Measured,
   MeasureOf,
   Mesh,
   NewItem,
+  OwnFlanges,
   OwnStock,
   Parts,
   PastedRows,
@@ -124,6 +126,10 @@ export const api = {
   rename: (job: number, rename: Rename) => send<JobState>(`jobs/${job}/values/rename`, rename),
   parts: () => get<Parts>('parts'),
   flangeTables: () => get<FlangeTables>('flange-tables'),
+  ownFlanges: () => get<OwnFlanges>('flanges'),
+  keepFlange: (asked: KeepFlange) => send<OwnFlanges>('flanges', asked),
+  dropFlange: (id: number) => ask('DELETE', `flanges/${id}`, '{}'),
+  takeFlanges: (text: string) => send<CatalogueReport>('flanges/import', { text }),
   portOnto: (job: number, fitting: string, asked: PortOnPort) =>
     send<Fitting>(`jobs/${job}/fittings/${encodeURIComponent(fitting)}/onto`, asked),
   catalogue: (find: string, kind: string) =>
@@ -174,6 +180,7 @@ export const files = {
     `/api/${run(job, id)}/sheet.pdf?paper=${paper}${only('&', spool)}`,
   views: (job: number, id: string, revision: number, spool?: string) =>
     `/api/${run(job, id)}/views.svg?revision=${revision}${only('&', spool)}`,
+  flanges: '/api/flanges.csv',
   catalogue: (own: boolean) => `/api/catalogue.csv${own ? '?own=1' : ''}`,
   /** The body of a run, or the bodies of all where none is named. */
   body: (job: number, id: string | undefined, ending: 'step' | '3mf' | 'glb' | 'obj' | 'stl', spool?: string) =>

@@ -152,6 +152,11 @@ export type FlangeTables = {
   name: string;
   sizes: string[];
 }[];
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "ownFlanges".
+ */
+export type OwnFlanges = OwnFlangeRow[];
 
 /**
  * The bodies of Bowline's HTTP interface.
@@ -1305,6 +1310,10 @@ export interface ChooseFlange {
    */
   joint?: number;
   standard?: string;
+  /**
+   * one with these measures, from the catalogue
+   */
+  flange?: Flange | RectangularFlange | OvalFlange;
   same_as?: EndOfRun;
   /**
    * The run that the change was made from.
@@ -1318,6 +1327,221 @@ export interface ChooseFlange {
    * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
    */
   since?: number;
+}
+/**
+ * A round plate, its face at the end of the run.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "flange".
+ */
+export interface Flange {
+  type: "flange";
+  plate?: "round";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  od: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  thickness: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  bore?: number | string;
+  holes?: BoltHoles;
+  face?: FlangeFace;
+  neck?: FlangeNeck;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  turn?: number | string;
+  /**
+   * the plate closes the bore
+   */
+  blind?: boolean;
+  part_number?: string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "boltHoles".
+ */
+export interface BoltHoles {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  count: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  diameter?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  circle?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  start?: number | string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "flangeFace".
+ */
+export interface FlangeFace {
+  kind: "flat" | "raised" | "recess" | "spigot";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  diameter?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  height?: number | string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "flangeNeck".
+ */
+export interface FlangeNeck {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  diameter?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  length?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  radius?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  land?: number | string;
+}
+/**
+ * A square or rectangular plate with rounded corners.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "rectangularFlange".
+ */
+export interface RectangularFlange {
+  type: "flange";
+  plate: "rectangle";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  width: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  height?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  corner_radius?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  thickness: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  bore?: number | string;
+  holes?: BoltHoles;
+  face?: FlangeFace;
+  neck?: FlangeNeck;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  turn?: number | string;
+  /**
+   * the plate closes the bore
+   */
+  blind?: boolean;
+  part_number?: string;
+}
+/**
+ * A plate of two bolts, which straddle the upright.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "ovalFlange".
+ */
+export interface OvalFlange {
+  type: "flange";
+  plate: "oval";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  od: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  end_radius: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  thickness: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  bore?: number | string;
+  holes: BoltHoles;
+  face?: FlangeFace;
+  neck?: FlangeNeck;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  turn?: number | string;
+  /**
+   * the plate closes the bore
+   */
+  blind?: boolean;
+  part_number?: string;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -2419,221 +2643,6 @@ export interface ClosedEnd {
    * via the `definition` "number".
    */
   thickness?: number | string;
-}
-/**
- * A round plate, its face at the end of the run.
- *
- * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "flange".
- */
-export interface Flange {
-  type: "flange";
-  plate?: "round";
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  od: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  thickness: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  bore?: number | string;
-  holes?: BoltHoles;
-  face?: FlangeFace;
-  neck?: FlangeNeck;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   */
-  turn?: number | string;
-  /**
-   * the plate closes the bore
-   */
-  blind?: boolean;
-  part_number?: string;
-}
-/**
- * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "boltHoles".
- */
-export interface BoltHoles {
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  count: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  diameter?: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  circle?: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   */
-  start?: number | string;
-}
-/**
- * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "flangeFace".
- */
-export interface FlangeFace {
-  kind: "flat" | "raised" | "recess" | "spigot";
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  diameter?: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  height?: number | string;
-}
-/**
- * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "flangeNeck".
- */
-export interface FlangeNeck {
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   */
-  diameter?: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   */
-  length?: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   */
-  radius?: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   */
-  land?: number | string;
-}
-/**
- * A square or rectangular plate with rounded corners.
- *
- * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "rectangularFlange".
- */
-export interface RectangularFlange {
-  type: "flange";
-  plate: "rectangle";
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  width: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   */
-  height?: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  corner_radius?: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  thickness: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  bore?: number | string;
-  holes?: BoltHoles;
-  face?: FlangeFace;
-  neck?: FlangeNeck;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   */
-  turn?: number | string;
-  /**
-   * the plate closes the bore
-   */
-  blind?: boolean;
-  part_number?: string;
-}
-/**
- * A plate of two bolts, which straddle the upright.
- *
- * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "ovalFlange".
- */
-export interface OvalFlange {
-  type: "flange";
-  plate: "oval";
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   */
-  od: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   */
-  end_radius: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  thickness: number | string;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   *
-   * This interface was referenced by `Job`'s JSON-Schema
-   * via the `definition` "number".
-   */
-  bore?: number | string;
-  holes: BoltHoles;
-  face?: FlangeFace;
-  neck?: FlangeNeck;
-  /**
-   * Millimetres, degrees or a count; or an expression over the named values.
-   */
-  turn?: number | string;
-  /**
-   * the plate closes the bore
-   */
-  blind?: boolean;
-  part_number?: string;
 }
 /**
  * A flange of a standard.
@@ -4429,4 +4438,17 @@ export interface MeasuredLeast {
    * @maxItems 3
    */
   to: [number, number, number];
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "ownFlange".
+ */
+export interface KeepFlange {
+  part_number: string;
+  flange: Flange | RectangularFlange | OvalFlange;
+}
+export interface OwnFlangeRow {
+  id: number;
+  part_number: string;
+  flange: Flange | RectangularFlange | OvalFlange;
 }

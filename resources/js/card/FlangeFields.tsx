@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { api } from '../api/client';
 import type { Run, SolvedEnd } from '../api/types';
-import { type AnyFlange, isSame, isStandard } from '../job/flanges';
+import { type AnyFlange, isSame, isStandard, type OwnFlange } from '../job/flanges';
 import { length } from '../job/format';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
@@ -30,8 +30,10 @@ export function FlangeFields({ title, run, place, flange, solved, onChange }: Pr
     queryFn: api.flangeTables,
     staleTime: Number.POSITIVE_INFINITY,
   });
+  const kept = useQuery({ queryKey: ['own-flanges'], queryFn: api.ownFlanges });
   const otherEnd = 'end' in place ? (place.end === 'from' ? 'to' : 'from') : null;
-  const chosen = flange === null ? 'end' : isStandard(flange) ? flange.standard : isSame(flange) ? 'same' : 'own';
+  const chosen =
+    flange === null ? 'end' : isStandard(flange) ? flange.standard : isSame(flange) ? 'same' : ownChoice(flange);
   const choose = (value: string) => {
     if (value === 'end') {
       tell(onChange(null));
@@ -45,7 +47,9 @@ export function FlangeFields({ title, run, place, flange, solved, onChange }: Pr
           ? {}
           : value === 'same'
             ? { same_as: { run: run.id, end: otherEnd ?? 'from' } }
-            : { standard: value }),
+            : value.startsWith('part:')
+              ? { flange: kept.data?.find((one) => `part:${one.part_number}` === value)?.flange }
+              : { standard: value }),
       }),
     );
   };
@@ -63,6 +67,14 @@ export function FlangeFields({ title, run, place, flange, solved, onChange }: Pr
             <option value="end">as the ends of the run</option>
           ) : (
             <option value="same">as the other end of the run</option>
+          )}
+          {kept.data?.map(({ part_number }) => (
+            <option key={part_number} value={`part:${part_number}`}>
+              {part_number}
+            </option>
+          ))}
+          {chosen.startsWith('part:') && !kept.data?.some((one) => `part:${one.part_number}` === chosen) && (
+            <option value={chosen}>{chosen.slice(5)}</option>
           )}
           {tables.data?.map(({ name }) => (
             <option key={name} value={name}>
@@ -103,6 +115,9 @@ export function FlangeFields({ title, run, place, flange, solved, onChange }: Pr
     </>
   );
 }
+
+/** Returns the choice that one with measures of its own is: that of the catalogue where it has a part number. */
+const ownChoice = (flange: OwnFlange) => (flange.part_number === undefined ? 'own' : `part:${flange.part_number}`);
 
 /** The measures that a standard or another end gives it. */
 function Facts({ solved }: { solved: SolvedEnd | undefined }) {

@@ -6,6 +6,7 @@ import { useJob } from '../job/useJob';
 import { Choice } from '../ui/Choice';
 import { Row } from '../ui/Section';
 import type { FlangePlace } from './FlangeFields';
+import { KeptFlange } from './KeptFlange';
 
 interface Props {
   title: string;
@@ -153,6 +154,7 @@ export function OwnFlangeFields({ title, run, place, flange, onChange }: Props) 
         values={{ turn: flange.turn ?? 0 }}
         onChange={set}
       />
+      <KeptFlange title={title} flange={flange} onNumber={(part_number) => set({ part_number })} />
       <label className="row-field">
         <span>Blind</span>
         <input

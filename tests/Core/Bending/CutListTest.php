@@ -129,7 +129,7 @@ it('finds a corner that no elbow is made for, and offers what is', function (
     string $says,
     string $cure,
 ): void {
-    $file = elbowed($corner, [], $stops);
+    $file = elbowed($corner, [], array_values($stops));
     $file->stock[0]->section = (object) $section;
     $finding = Jobs::solve($file)->findings[0];
 

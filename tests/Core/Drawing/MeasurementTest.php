@@ -33,7 +33,9 @@ it('measures from point to point', function (): void {
 
 it('measures between legs: angle, least distance, outside to outside, between axes', function (): void {
     // The upright leg and the one along y: skew axes 400 apart, nearest from (0, 0, 300) to (400, 0, 300).
-    $found = measured(['at' => [0, 0, 100], 'run' => 'run', 'leg' => 1], ['at' => [400, 200, 300], 'run' => 'run', 'leg' => 3]);
+    $found = measured(
+        ['at' => [0, 0, 100], 'run' => 'run', 'leg' => 1], ['at' => [400, 200, 300], 'run' => 'run', 'leg' => 3],
+    );
     expect(rad2deg($found->angle ?? 0.0))->toEqualWithDelta(90, 1e-9)
         ->and($found->least?->distance())->toEqualWithDelta(400, 1e-9)
         ->and($found->clear)->toEqualWithDelta(388, 1e-9)

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use stdClass;
+
+/**
+ * A flange of one's own in the catalogue.
+ *
+ * @property int $id
+ * @property string $part_number
+ * @property stdClass $flange as an end of a job file
+ */
+final class OwnFlange extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['flange' => 'object'];
+    }
+}

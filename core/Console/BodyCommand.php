@@ -45,7 +45,7 @@ abstract class BodyCommand implements Command
                 foreach (Parts::of($run, $input->pointerTo($run)) as $part) {
                     yield $part;
                 }
-                yield from Parts::ofJoints($run->laid);
+                yield from Parts::over($run->laid);
             }
         };
 

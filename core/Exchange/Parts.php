@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Body\RepeatBody;
 use Bowline\Body\RunBody;
 use Bowline\Body\Sleeve;
 use Bowline\Job\JobError;
@@ -60,11 +61,11 @@ final class Parts
     }
 
     /**
-     * Returns what is bought for the joints of a run and goes over its spools.
+     * Returns what goes over the spools of a run: what is bought for its joints, and what repeats along it.
      *
      * @return list<Part>
      */
-    public static function ofJoints(LaidRun $laid): array
+    public static function over(LaidRun $laid): array
     {
         $parts = [];
         foreach (LaidJoint::all($laid) as $number => $joint) {
@@ -73,6 +74,15 @@ final class Parts
                 $parts[] = new Part(
                     sprintf('%s-joint-%d', $laid->run->id, $number + 1),
                     sprintf('%s, %s', $laid->run->name, $joint->joint->kind->value), $solid, self::FITTINGS,
+                );
+            }
+        }
+
+        foreach ($laid->run->repeats as $index => $repeat) {
+            foreach (RepeatBody::all($laid, $repeat) as $number => $solid) {
+                $parts[] = new Part(
+                    sprintf('%s-%s-%d-%d', $laid->run->id, $repeat->kind->value, $index + 1, $number + 1),
+                    sprintf('%s, %s', $laid->run->name, $solid->name), $solid, self::FITTINGS,
                 );
             }
         }

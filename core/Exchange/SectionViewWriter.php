@@ -42,7 +42,7 @@ final class SectionViewWriter
                 continue;
             }
             try {
-                $parts = [...Parts::of($run, ''), ...Parts::ofJoints($run->laid)];
+                $parts = [...Parts::of($run, ''), ...Parts::over($run->laid)];
             } catch (JobError) {
                 continue;
             }

@@ -145,6 +145,7 @@ final class SolutionWriter
                 SpoolWriter::end($laid, $laid->run->from->end), SpoolWriter::end($laid, $laid->run->to->end),
             ],
             'joints' => SpoolWriter::joints($laid),
+            'repeats' => RepeatWriter::write($laid),
             'spools' => SpoolWriter::spools($solved, self::bend(...), $least),
             'findings' => array_map(self::finding(...), $solved->findings),
         ];

@@ -82,7 +82,7 @@ final class JobFile
             }
         }
         foreach ($job->list('runs') as $run) {
-            foreach (['section_up', 'section_turn', 'joints', 'weld_gap'] as $key) {
+            foreach (['section_up', 'section_turn', 'joints', 'weld_gap', 'repeats'] as $key) {
                 if ($run->find($key) !== null) {
                     return true;
                 }

@@ -12,6 +12,7 @@ use Bowline\Job\Joint\JointKind;
 use Bowline\Job\Joint\JointReader;
 use Bowline\Job\Node;
 use Bowline\Job\PortName;
+use Bowline\Job\Repeat;
 use Bowline\Job\RunEnd;
 use Bowline\Job\SectionPlacement;
 use Bowline\Job\Site;
@@ -29,6 +30,7 @@ final readonly class Run
      * @param  list<Joint>  $joints  at which it is broken into spools, as told
      * @param  list<Stock>  $fitting  of the job, of its kind, that both of its ports are made for, where its own is not
      * @param  float  $weldGap  root gap at elbows and weld necks, mm
+     * @param  list<Repeat>  $repeats  what comes again and again along it
      */
     public function __construct(
         public string $id,
@@ -45,6 +47,7 @@ final readonly class Run
         public array $joints = [],
         public array $fitting = [],
         public float $weldGap = 0.0,
+        public array $repeats = [],
     ) {
     }
 
@@ -76,6 +79,7 @@ final readonly class Run
             JointReader::all($node, $from, $to, $site),
             self::fitting($stock, $from, $to, $site),
             $site->values->notNegative($node->find('weld_gap'), 'the weld gap', JointKind::Weld->usualGap()),
+            array_map(static fn (Node $one): Repeat => Repeat::read($one, $site->values), $node->list('repeats')),
         );
 
         return $run->isMoving() ? $run->amid($site) : $run->withRoute($route->inReach($run));
@@ -130,6 +134,7 @@ final readonly class Run
             $this->joints,
             $this->fitting,
             $this->weldGap,
+            $this->repeats,
         );
     }
 
@@ -164,6 +169,7 @@ final readonly class Run
             $this->joints,
             $this->fitting,
             $this->weldGap,
+            $this->repeats,
         );
     }
 
@@ -185,6 +191,7 @@ final readonly class Run
             $this->joints,
             $this->fitting,
             $this->weldGap,
+            $this->repeats,
         );
     }
 

@@ -178,7 +178,7 @@ final readonly class ExportController
 
         return self::download(
             $writer::write(
-                $name, [...Parts::of($solved, '/runs/'.$run), ...Parts::ofJoints($solved->laid)], RunBody::CHORD,
+                $name, [...Parts::of($solved, '/runs/'.$run), ...Parts::over($solved->laid)], RunBody::CHORD,
             ),
             $writer::mediaType(),
             $name,
@@ -194,7 +194,7 @@ final readonly class ExportController
                 foreach (Parts::of($solved, '/runs/'.$id) as $part) {
                     yield $part;
                 }
-                yield from Parts::ofJoints($solved->laid);
+                yield from Parts::over($solved->laid);
             }
         })();
 

@@ -58,7 +58,7 @@ final class OutlineShape implements SectionShape
      *
      * @throws JobError where it encloses nothing or crosses itself
      */
-    private static function outline(Node $list, Values $values): Outline
+    public static function outline(Node $list, Values $values): Outline
     {
         $entries = $list->items();
         if (count($entries) < 2) {

@@ -35,6 +35,7 @@ export type Laying =
   | BreakRun
   | TakeOutJoint
   | JoinBy
+  | RepeatAlong
   | InsertPoint
   | LevelPoint
   | HoldDirection
@@ -98,6 +99,10 @@ export type OutlinePoint = [number | string, number | string];
  */
 export type Outline = (OutlinePoint | OutlineArc)[];
 /**
+ * Points, each joined to the one before it; the last to the first.
+ */
+export type Outline1 = (OutlinePoint | OutlineArc)[];
+/**
  * @minItems 3
  * @maxItems 3
  */
@@ -105,7 +110,7 @@ export type Point = [number, number, number];
 /**
  * Points, each joined to the one before it; the last to the first.
  */
-export type Outline1 = (OutlinePoint | OutlineArc)[];
+export type Outline2 = (OutlinePoint | OutlineArc)[];
 /**
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "jobList".
@@ -1652,6 +1657,29 @@ export interface JoinBy {
   since?: number;
 }
 /**
+ * Puts something along the run again and again, or tells one by its count, or by its pitch again.
+ */
+export interface RepeatAlong {
+  do: "repeat-along";
+  kind: "clip" | "tie" | "rib" | "ring" | "mark";
+  /**
+   * one that is there
+   */
+  repeat?: number;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
  * Gives a smooth run one point more: where it was pointed at, or in its middle.
  */
 export interface InsertPoint {
@@ -2580,6 +2608,12 @@ export interface Run {
    * Millimetres, degrees or a count; or an expression over the named values.
    */
   weld_gap?: number | string;
+  /**
+   * What comes again and again along it.
+   *
+   * @maxItems 50
+   */
+  repeats?: Repeat[];
 }
 /**
  * At a port, at a bare point, or where an end of another run is, moved or mirrored.
@@ -3017,6 +3051,48 @@ export interface Sleeve {
   od?: number | string;
 }
 /**
+ * Clips, ties, ribs, rings or printed marks along a run, by a pitch or by a count.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "repeat".
+ */
+export interface Repeat {
+  kind: "clip" | "tie" | "rib" | "ring" | "mark";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  pitch?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  count?: number | string;
+  /**
+   * the pitch gives way, so that the last stands as far from the end as is told
+   */
+  fit?: boolean;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  to?: number | string;
+  /**
+   * those in bends are put on the nearest straight
+   */
+  straights?: boolean;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  width?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  height?: number | string;
+  outline?: Outline1;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  from?: number | string;
+}
+/**
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "place".
  */
@@ -3184,6 +3260,7 @@ export interface SolvedRun {
    * Of a run with elbows: what it is made of, in order.
    */
   cut_list: CutPart[] | null;
+  repeats: SolvedRepeat[];
 }
 export interface Line {
   kind: "line";
@@ -3476,6 +3553,26 @@ export interface CutPart {
   radius: number | null;
   bends: Bend[];
 }
+export interface SolvedRepeat {
+  kind: string;
+  /**
+   * how many there are: 8 clips
+   */
+  words: string;
+  width: number;
+  /**
+   * its diameter
+   */
+  outer: number;
+  outline: [number, number][] | null;
+  places: RepeatPlace[];
+}
+export interface RepeatPlace {
+  along: number;
+  at: Point;
+  direction: Point;
+  height: Point;
+}
 /**
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "step".
@@ -3617,7 +3714,7 @@ export interface StockFacts {
      */
     [k: string]: RoundSection | RectangleSection | ArchedSection | OutlineSection;
   };
-  hole: Outline1;
+  hole: Outline2;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema

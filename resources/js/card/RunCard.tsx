@@ -19,6 +19,7 @@ import { MovementFacts } from './MovementFacts';
 import { PathTable } from './PathTable';
 import { PlacementFields } from './PlacementFields';
 import { RadiusChoices } from './RadiusChoices';
+import { RepeatFields } from './RepeatFields';
 import { SettlingFields } from './SettlingFields';
 import { TwinDialog } from './TwinDialog';
 
@@ -124,6 +125,7 @@ export function RunCard({ id }: { id: string }) {
         <LengthFields run={run} solved={solved} onChange={(fixed_length) => change({ fixed_length })} />
       )}
       <JointFields run={run} solved={solved} onChange={change} />
+      <RepeatFields run={run} solved={solved} onChange={change} />
       <EndFields
         run={run}
         solved={solved}

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { api, files } from '../api/client';
+import { length } from '../job/format';
 import { statusWord } from '../job/Mark';
 import { NameField } from '../job/NameField';
 import { NumberField } from '../job/NumberField';
@@ -121,6 +122,19 @@ export function MakePanel() {
               />
             </Row>
           </Section>
+          {solved.repeats.length > 0 && (
+            <Section title="Along it">
+              {solved.repeats.map((repeat, index) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: it is its number in the run
+                <Row key={index} label={repeat.words}>
+                  <span className="figure">
+                    first at {length(repeat.places[0]?.along ?? 0)}
+                    {repeat.places[1] !== undefined && `, then ${length(repeat.places[1].along)} …`}
+                  </span>
+                </Row>
+              ))}
+            </Section>
+          )}
           <Section title="Body">
             <BodyWeight run={run} spool={mark} />
             <BodyFiles job={state.id} run={run.id} spool={mark} />

@@ -48,6 +48,20 @@ export function Pulled({ run, solved, x, x0, x1 }: Props) {
       {solved.clamps.map(({ id, span }) => (
         <ClampMark key={id} id={id} at={x(((span[0] ?? 0) + (span[1] ?? 0)) / 2)} />
       ))}
+      {solved.repeats.flatMap((repeat) =>
+        repeat.places.map(({ along }) => (
+          <line
+            key={`${repeat.kind} ${along}`}
+            className="axis"
+            x1={x(along)}
+            x2={x(along)}
+            y1={MIDDLE + HALF}
+            y2={MIDDLE + HALF + 4}
+          >
+            <title>{repeat.kind}</title>
+          </line>
+        )),
+      )}
       {solved.joints.map(
         ({ joint, kind, at, gap }) =>
           at !== null && <JointMark key={joint} number={joint + 1} kind={kind} at={x(at)} gap={x(at + gap) - x(at)} />,

@@ -13,6 +13,7 @@ import { bodyGeometry } from './bodyMesh';
 import { EndPlates } from './EndPlates';
 import { Halo } from './Halo';
 import { Outlined } from './Outlined';
+import { Repeats } from './Repeats';
 import { pieceAt, tubeGeometry } from './tube';
 
 const METALS = ['#8fb2be', '#9db3bb', '#c08a5c', '#a3adb0', '#c79a72', '#b5b09a'];
@@ -103,6 +104,7 @@ export function RunMesh({ run, solved, stage }: { run: Run; solved: SolvedRun; s
       >
         <meshLambertMaterial vertexColors side={DoubleSide} />
       </mesh>
+      <Repeats solved={solved} od={od} />
       {solved.body.mesh == null ? (
         <>
           {isPicked && <Halo solved={solved} od={od} />}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Body;
+
+use Bowline\Body\Boundary\Face;
+use Bowline\Body\Boundary\Solid;
+use Bowline\Body\Motion\Translation;
+use Bowline\Geometry\Outline;
+use Bowline\Geometry\Tolerance;
+use Bowline\Job\Repeat;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\RepeatPlaces;
+
+/** The bodies of what repeats along a run: each as wide as it is told, square to the path, round its section. */
+final class RepeatBody
+{
+    /** @return list<Solid> none of an outline that does not go round the section */
+    public static function all(LaidRun $laid, Repeat $repeat): array
+    {
+        $section = $laid->run->stock->section;
+        $outside = $repeat->outline ?? Outline::circle($section->outsideDiameter / 2 + $repeat->height);
+        // A round hole for what is round; else the smallest circle that holds the section.
+        $inside = Outline::circle($section->outsideDiameter / 2);
+        if ($outside->depthOf(0.0, 0.0) <= $section->outsideDiameter / 2 + Tolerance::COINCIDENT) {
+            return [];
+        }
+        $solids = [];
+        foreach (RepeatPlaces::of($laid, $repeat) as $number => $along) {
+            $solids[] = new Solid(
+                sprintf('%s %d', $repeat->kind->value, $number + 1),
+                [self::piece($laid, $along, $repeat->width, $outside, $inside)],
+            );
+        }
+
+        return $solids;
+    }
+
+    /** @return list<Face> */
+    private static function piece(
+        LaidRun $laid,
+        float $along,
+        float $width,
+        Outline $outside,
+        Outline $inside,
+    ): array {
+        $travel = $laid->path->directionAt($along);
+        $middle = $laid->path->pointAt($along);
+        $height = $laid->run->section->up->uprightOf($travel);
+        $start = Frame::of($middle->minus($travel->times($width / 2)), $travel, $height->cross($travel));
+        $through = new Translation($travel->times($width));
+        $builder = new SolidBuilder;
+        $rim = Profile::of($outside, $start);
+        $bore = Profile::of($inside->reversed(), $start);
+        $builder->flat($start->facingBack(), [$rim->reversed(), $bore->reversed()]);
+        $ends = [$builder->sweep($rim, $through), $builder->sweep($bore, $through)];
+        $builder->flat($start->movedTo($start->at->plus($travel->times($width))), $ends);
+
+        return $builder->faces();
+    }
+}

@@ -36,7 +36,7 @@ function Bar() {
   useEffect(() => () => ask(null), [ask]);
   const measured = useMeasured();
   return (
-    <div className="section-bar" role="region" aria-label="Measure">
+    <div className="section-bar measure-bar" role="region" aria-label="Measure">
       <div className="d-flex gap-2 align-items-center">
         <strong className="text-truncate">
           {from === null ? 'Measure' : to === null ? from.name : `${from.name} – ${to.name}`}

@@ -130,21 +130,27 @@ function Facts() {
   if (section.isError) {
     return <p className="text-danger mb-0">{section.error.message}</p>;
   }
-  const own = section.data?.cuts.find((cut) => cut.run === run || cut.run.startsWith(`${run}-`));
+  const own = section.data?.cuts.filter((cut) => cut.run === run) ?? [];
   const wall = section.data?.wall;
-  if (own === undefined) {
+  if (own.length === 0) {
     return (
       <p className="quiet mb-0">{section.data === undefined ? 'Cutting…' : 'The plane meets nothing of it here.'}</p>
     );
   }
+  const least = own.flatMap(({ least: one }) => (one === null ? [] : [one.thickness])).sort((a, b) => a - b)[0];
+  const most = own.flatMap(({ most: one }) => (one === null ? [] : [one.thickness])).sort((a, b) => b - a)[0];
   return (
     <p className="mb-0 facts" role="status">
-      {own.least !== null && own.most !== null && (
+      {least !== undefined && most !== undefined && (
         <>
-          Wall {lengthWithUnit(own.least.thickness)} to {lengthWithUnit(own.most.thickness)} ·{' '}
+          Wall {lengthWithUnit(least)} to {lengthWithUnit(most)} ·{' '}
         </>
       )}
-      {show(own.area, 1)} mm² of material
+      {show(
+        own.reduce((sum, { area }) => sum + area, 0),
+        1,
+      )}{' '}
+      mm² of material
       {wall != null && (
         <>
           {' '}

@@ -31,6 +31,20 @@ await take('lay', '/jobs/3/lay');
 await take('check', '/jobs/3/check');
 await take('make', '/jobs/3/make', pick(/Fuel feed/));
 await take('lay-wide', '/jobs/3/lay', pick(/Coolant/), { width: 1920, height: 1080 });
+await take('section', '/jobs/3/lay', async (page) => {
+  await pick(/Sea water to cooler/)(page);
+  await page.keyboard.press('o');
+  await page.keyboard.press('w');
+  const along = page.getByRole('textbox', { name: 'Section: along the run' });
+  await along.fill('180');
+  await along.press('Enter');
+  await page.getByLabel('Plane of the section').selectOption('own');
+  await page.getByText(/mm² of material/).waitFor();
+});
+await take('spools', '/jobs/3/make', async (page) => {
+  await pick(/Sea water to cooler/)(page);
+  await page.getByLabel('Spool').selectOption('to-cooler-2');
+});
 await take('laying', '/jobs/3/lay', async (page) => {
   await page.getByRole('button', { name: 'Lay a run' }).click();
   await page.getByLabel('Stock to lay').selectOption({ label: 'Pipe DN 20, 26.9 × 2.3, EN 10220' });

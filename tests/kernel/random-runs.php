@@ -87,6 +87,11 @@ for ($i = 0; $i < $count; $i++) {
             $run->section_up = 'upright';
         }
     }
+    if ($i % 6 === 1) {
+        $run->joints = [(object) [
+            'at' => (object) ['length' => 140 + 3 * $i], 'kind' => $i % 4 === 1 ? 'flanges' : 'weld', 'gap' => 2,
+        ]];
+    }
     $runs[] = $run;
 }
 

@@ -120,6 +120,10 @@ it('stays where it is when something else than a place is edited', function (arr
         ],
     ],
     'a flange put on' => [['do' => 'finish-end', 'end' => 'to', 'type' => 'flange']],
+    'a cap put on' => [['do' => 'finish-end', 'end' => 'to', 'type' => 'domed-cap']],
+    'a flange of a table' => [['do' => 'choose-flange', 'end' => 'to', 'standard' => 'EN 1092-1 type 01 PN 6']],
+    'broken into spools' => [['do' => 'break-run']],
+    'clips along it' => [['do' => 'repeat-along', 'kind' => 'clip']],
 ]);
 
 it('stays where it is when its tie is taken off', function (array $told): void {

@@ -23,7 +23,7 @@ use stdClass;
 final class JobFiles
 {
     /** Keys of the header of a job file that are stored unchanged. */
-    public const EXTRAS = ['show_fraction', 'revision', 'sets', 'benders'];
+    public const EXTRAS = ['show_fraction', 'revision', 'sets', 'benders', 'services'];
 
     /** Most names that are searched for in the text of runs at once. */
     private const MOST_NAMES = 40;

@@ -22,7 +22,7 @@ use stdClass;
  * @property string $show_units
  * @property string $up
  * @property stdClass $named_values
- * @property stdClass $extras what the header of the file says besides: show_fraction, revision, sets, benders
+ * @property stdClass $extras what the header of the file says besides: show_fraction, revision, sets, benders, services
  * @property stdClass $remembered the stock and the bend radius chosen last
  * @property int $revision counts the edits
  * @property int $step number of the last step in force

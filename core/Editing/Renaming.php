@@ -42,6 +42,8 @@ final class Renaming
         'normal',
         'about',
         'revision',
+        'service',
+        'colour',
         'format',
         'up',
         'show_units',

@@ -41,7 +41,7 @@ final class Parts
                 $pointer, sprintf('the body of %s folds over and is not written%s', $run->name, self::why($solved)),
             );
         }
-        $colour = self::colour($run->stock->kind);
+        $colour = $run->service?->rgb() ?? self::colour($run->stock->kind);
         $spools = Spool::all($solved->laid);
         $parts = [];
         foreach ($spools as $spool) {

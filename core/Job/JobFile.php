@@ -75,6 +75,9 @@ final class JobFile
     private static function usesVersion3(stdClass $file): bool
     {
         $job = new Node($file);
+        if ($job->find('services') !== null) {
+            return true;
+        }
         foreach ($job->list('stock') as $stock) {
             $section = $stock->find('section');
             if ($section?->find('shape')?->value !== 'round' || $section->find('bore') !== null) {
@@ -82,7 +85,7 @@ final class JobFile
             }
         }
         foreach ($job->list('runs') as $run) {
-            foreach (['section_up', 'section_turn', 'joints', 'weld_gap', 'repeats'] as $key) {
+            foreach (['section_up', 'section_turn', 'joints', 'weld_gap', 'repeats', 'service'] as $key) {
                 if ($run->find($key) !== null) {
                     return true;
                 }

@@ -17,6 +17,7 @@ final readonly class Site
      * @param  array<string, Surrounding>  $surroundings
      * @param  array<string, Port>  $ports  by "fitting.port"
      * @param  array<string, RunSet>  $sets
+     * @param  array<string, Service>  $services
      */
     private function __construct(
         public Values $values,
@@ -29,6 +30,7 @@ final readonly class Site
         public array $sets,
         public RunReferences $routes,
         public Vector $up,
+        public array $services,
     ) {
     }
 
@@ -44,7 +46,7 @@ final readonly class Site
             $this->ports,
             $this->units,
             $this->sets,
-            $this->routes->reading($id, $run), $this->up,
+            $this->routes->reading($id, $run), $this->up, $this->services,
         );
     }
 
@@ -86,6 +88,10 @@ final readonly class Site
             self::byId($job->list('sets'), static fn (Node $node): RunSet => RunSet::read($node, $values)),
             $routes,
             Vector::axis('+'.($job->find('up')?->text() ?? 'z')) ?? new Vector(0.0, 0.0, 1.0),
+            self::byId(
+                (new Node(Service::said($job->object()), '/services'))->items(),
+                static fn (Node $node): Service => Service::read($node, $values),
+            ),
         );
     }
 
@@ -99,6 +105,12 @@ final readonly class Site
     public function stock(Node $id): Stock
     {
         return $this->stock[$id->text()] ?? throw $id->error(sprintf('there is no stock “%s”', $id->text()));
+    }
+
+    /** @throws JobError when there is no such service */
+    public function service(Node $id): Service
+    {
+        return $this->services[$id->text()] ?? throw $id->error(sprintf('there is no service “%s”', $id->text()));
     }
 
     /** @throws JobError when there is no such clamp */

@@ -15,6 +15,7 @@ use Bowline\Job\PortName;
 use Bowline\Job\Repeat;
 use Bowline\Job\RunEnd;
 use Bowline\Job\SectionPlacement;
+use Bowline\Job\Service;
 use Bowline\Job\Site;
 use Bowline\Job\Stock;
 use Bowline\Job\Units;
@@ -31,6 +32,7 @@ final readonly class Run
      * @param  list<Stock>  $fitting  of the job, of its kind, that both of its ports are made for, where its own is not
      * @param  float  $weldGap  root gap at elbows and weld necks, mm
      * @param  list<Repeat>  $repeats  what comes again and again along it
+     * @param  Service|null  $service  what it carries
      */
     public function __construct(
         public string $id,
@@ -48,6 +50,7 @@ final readonly class Run
         public array $fitting = [],
         public float $weldGap = 0.0,
         public array $repeats = [],
+        public ?Service $service = null,
     ) {
     }
 
@@ -80,6 +83,7 @@ final readonly class Run
             self::fitting($stock, $from, $to, $site),
             $site->values->notNegative($node->find('weld_gap'), 'the weld gap', JointKind::Weld->usualGap()),
             array_map(static fn (Node $one): Repeat => Repeat::read($one, $site->values), $node->list('repeats')),
+            $node->find('service') === null ? null : $site->service($node->get('service')),
         );
 
         return $run->isMoving() ? $run->amid($site) : $run->withRoute($route->inReach($run));
@@ -135,6 +139,7 @@ final readonly class Run
             $this->fitting,
             $this->weldGap,
             $this->repeats,
+            $this->service,
         );
     }
 
@@ -170,6 +175,7 @@ final readonly class Run
             $this->fitting,
             $this->weldGap,
             $this->repeats,
+            $this->service,
         );
     }
 
@@ -192,6 +198,7 @@ final readonly class Run
             $this->fitting,
             $this->weldGap,
             $this->repeats,
+            $this->service,
         );
     }
 
@@ -200,7 +207,7 @@ final readonly class Run
     {
         return new self(
             $mark, $name, $this->stock, $from, $to, $this->route, null, $this->units, $this->around, $this->section,
-            $this->source, weldGap: $this->weldGap,
+            $this->source, weldGap: $this->weldGap, service: $this->service,
         );
     }
 

@@ -56,6 +56,25 @@ it('refuses a joint in a bend, and says where the nearest straight is', function
         ->toBe('At 230 mm there is a bend. The nearest straight is at 219 mm.');
 });
 
+it('keeps the legend of what runs carry', function (): void {
+    $job = spooledJob();
+    $state = test()->getJson($job)->assertOk();
+    expect($state->json('services.0.name'))->toBe('Sea water');
+
+    $own = [['id' => 'milk', 'name' => 'Milk', 'colour' => '#ff8000', 'bands' => 2]];
+    $state = test()->postJson($job.'/edits', ['edits' => [], 'header' => ['services' => $own]])->assertOk();
+    Schema::check(json_decode($state->content()), 'api.json#/$defs/jobState');
+    expect($state->json('services'))->toBe($own);
+
+    $run = item($job, 'runs', 'run');
+    edit($job, 'runs', 'run', [...$run, 'service' => 'milk'])->assertOk();
+    edit($job, 'runs', 'run', [...$run, 'service' => 'tar'])->assertUnprocessable()
+        ->assertJson(['message' => 'there is no service “tar”']);
+    // One that a run carries stays in the legend.
+    test()->postJson($job.'/edits', ['edits' => [], 'header' => ['services' => []]])->assertUnprocessable();
+    expect(test()->get($job.'/centrelines.dxf')->assertOk()->content())->toContain('Milk');
+});
+
 it('lists the tables of flanges', function (): void {
     $tables = test()->getJson('/api/flange-tables')->assertOk();
     Schema::check(json_decode($tables->content()), 'api.json#/$defs/flangeTables');

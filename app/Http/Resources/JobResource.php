@@ -12,6 +12,7 @@ use Bowline\Exchange\SectionWriter;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job as CoreJob;
+use Bowline\Job\Service;
 use Bowline\Job\Stock;
 use Bowline\Proposals\Defaults;
 use Illuminate\Http\Request;
@@ -53,6 +54,7 @@ final class JobResource extends StateResource
             'places' => PlaceWriter::write($this->core->site),
             'sets' => $this->sets(),
             'benders' => ['own' => Benders::said($this->core), 'new' => Benders::SHIPPED[0]],
+            'services' => Service::said($this->core->source),
             'stocks' => (object) array_map(self::stock(...), $this->core->site->stock),
             'defaults' => Defaults::all(),
             'limits' => ['reversal' => round(rad2deg(Tolerance::REVERSAL), 6)],

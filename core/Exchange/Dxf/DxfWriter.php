@@ -12,7 +12,8 @@ use Bowline\Geometry\Vector;
 use Bowline\Routing\LaidRun;
 
 /**
- * Writes centrelines as DXF (AC1015): LINE, ARC and, for curves, SPLINE in space, millimetres, a layer a run.
+ * Writes centrelines as DXF (AC1015): LINE, ARC and, for curves, SPLINE in space, millimetres; a layer for what
+ * runs carry, or for the run where that is not told.
  *
  * @implements SegmentVisitor<list<array{int, string}>>
  */
@@ -47,7 +48,8 @@ final readonly class DxfWriter implements SegmentVisitor
         ];
         foreach ($runs as $run) {
             foreach ($run->path->segments as $segment) {
-                array_push($pairs, ...$segment->accept(new self(self::layer($run->run->name))));
+                $layer = self::layer($run->run->service->name ?? $run->run->name);
+                array_push($pairs, ...$segment->accept(new self($layer)));
             }
         }
         array_push($pairs, [0, 'ENDSEC'], [0, 'EOF']);

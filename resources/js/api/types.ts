@@ -303,6 +303,7 @@ export interface Header {
   revision?: string;
   sets?: RunSet[];
   benders?: JobBender[];
+  services?: Service[];
 }
 /**
  * Runs looked at together: brought to one length by `same_as`, or kept within a budget of length.
@@ -407,6 +408,34 @@ export interface JobBender {
   max_od: number | string;
 }
 /**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "service".
+ */
+export interface Service {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  id: string;
+  /**
+   * What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  name?: string;
+  /**
+   * #2f7f8f
+   */
+  colour: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  bands?: number | string;
+}
+/**
  * What belongs to the job itself; what is left out stays.
  */
 export interface Header1 {
@@ -425,6 +454,7 @@ export interface Header1 {
   revision?: string;
   sets?: RunSet[];
   benders?: JobBender[];
+  services?: Service[];
 }
 export interface MoveCorner {
   do: "move-corner";
@@ -1886,6 +1916,10 @@ export interface JobState {
   stocks: {
     [k: string]: StockFacts;
   };
+  /**
+   * The legend of the job, or the one that ships with it.
+   */
+  services: Service[];
 }
 /**
  * A Bowline job file. Lengths in millimetres, angles in degrees.
@@ -1941,6 +1975,12 @@ export interface Job {
    * The benders at hand; the two that ship with it when left out.
    */
   benders?: JobBender[];
+  /**
+   * What its runs carry; the usual ones when it is left out.
+   *
+   * @maxItems 100
+   */
+  services?: Service[];
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -2614,6 +2654,10 @@ export interface Run {
    * @maxItems 50
    */
   repeats?: Repeat[];
+  /**
+   * Names an item; others refer to it by this.
+   */
+  service?: string;
 }
 /**
  * At a port, at a bare point, or where an end of another run is, moved or mirrored.

@@ -94,6 +94,14 @@ export function RunCard({ id }: { id: string }) {
           </>
         )}
       </Section>
+      <Row label="Carries" wide>
+        <Choice
+          label="Carries"
+          value={run.service ?? ''}
+          of={[['', 'not told'], ...named(state.services)]}
+          onChange={(service) => tell(change({ service: service === '' ? undefined : service }))}
+        />
+      </Row>
       <BehaviourFields run={run} solved={solved} onChange={change} />
       {solved.movement !== null && <MovementFacts movement={solved.movement} />}
       {(run.route.like !== undefined || run.route.symmetry !== undefined) && (

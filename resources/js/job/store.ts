@@ -35,6 +35,7 @@ type Panel =
   | 'lines'
   | 'catalogue'
   | 'benders'
+  | 'services'
   | 'sets'
   | 'several'
   | 'comb'

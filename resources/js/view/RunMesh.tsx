@@ -6,15 +6,21 @@ import { useHover } from '../job/hover';
 import { useLaying } from '../job/laying';
 import type { Piece } from '../job/layout';
 import { usePointing } from '../job/pointing';
+import { usePreferences } from '../job/preferences';
 import { isSamePart, type Stage, useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
+import { useShownService } from '../job/useService';
+import { Bands } from './Bands';
 import { bodyGeometry } from './bodyMesh';
 import { EndPlates } from './EndPlates';
 import { Halo } from './Halo';
 import { Outlined } from './Outlined';
 import { Repeats } from './Repeats';
 import { pieceAt, tubeGeometry } from './tube';
+
+/** A run that does not say what it carries, where runs are shown by that. */
+const UNTOLD = '#c4c9c6';
 
 const METALS = ['#8fb2be', '#9db3bb', '#c08a5c', '#a3adb0', '#c79a72', '#b5b09a'];
 
@@ -41,7 +47,10 @@ export function RunMesh({ run, solved, stage }: { run: Run; solved: SolvedRun; s
   const hovered = pointed?.run === run.id ? pointed.part : null;
   const looks = LOOKS[stock?.kind ?? 'tube'] ?? METALS;
   const number = items('stock').findIndex((other) => other.id === run.stock);
-  const metal = looks[Math.max(0, number) % looks.length] ?? '#8fb2be';
+  const service = useShownService(run);
+  const byService = usePreferences((store) => store.byService);
+  const material = looks[Math.max(0, number) % looks.length] ?? '#8fb2be';
+  const metal = byService ? (service?.colour ?? UNTOLD) : material;
 
   const tube = useMemo(() => {
     const colours = { base: metal, broken: '#bc2f26', picked: '#d99a2b', bore: '#4c5b60' };
@@ -104,6 +113,7 @@ export function RunMesh({ run, solved, stage }: { run: Run; solved: SolvedRun; s
       >
         <meshLambertMaterial vertexColors side={DoubleSide} />
       </mesh>
+      {service !== null && <Bands solved={solved} od={od} count={Number(service.bands ?? 0)} />}
       <Repeats solved={solved} od={od} />
       {solved.body.mesh == null ? (
         <>

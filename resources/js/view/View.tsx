@@ -12,6 +12,7 @@ import { boundsOf, withRoom } from './camera';
 import { Envelope } from './Envelope';
 import { FloorGrid } from './FloorGrid';
 import { HoverTag } from './HoverTag';
+import { Legend } from './Legend';
 import { LayingBar } from './laying/LayingBar';
 import { LayingScene } from './laying/LayingScene';
 import { LayingTag } from './laying/LayingTag';
@@ -71,6 +72,7 @@ export function View({ stage }: { stage: Stage }) {
       <PointingBar />
       <SectionBar />
       <MeasureBar />
+      <Legend />
       <Rose />
     </section>
   );

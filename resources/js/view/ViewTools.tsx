@@ -1,7 +1,8 @@
-import { Box, Focus, Maximize, PencilRuler, Ruler, Slice, Spline, SquareDashed } from 'lucide-react';
+import { Box, Focus, Maximize, Palette, PencilRuler, Ruler, Slice, Spline, SquareDashed } from 'lucide-react';
 import { useLaying } from '../job/laying';
 import { useMeasuring } from '../job/measuring';
 import { usePieces } from '../job/pieces';
+import { usePreferences } from '../job/preferences';
 import { useSectionPlane } from '../job/sectionPlane';
 import { type Stage, useWorkbench } from '../job/store';
 import { usePreferredStock } from '../job/usePreferredStock';
@@ -20,6 +21,7 @@ export function ViewTools({ stage }: { stage: Stage }) {
   const laying = choosing || start !== null;
   const section = useSectionPlane();
   const measuring = useMeasuring();
+  const { byService, toggleByService } = usePreferences();
   const toggleSection = useSectionToggle();
   return (
     <div className="view-tools">
@@ -44,6 +46,12 @@ export function ViewTools({ stage }: { stage: Stage }) {
         on={section.run !== null}
         disabled={section.run === null && picked?.list !== 'runs'}
         onClick={toggleSection}
+      />
+      <IconButton
+        icon={Palette}
+        name={byService ? 'Colours by material (B)' : 'Colours by what runs carry (B)'}
+        on={byService}
+        onClick={toggleByService}
       />
       <IconButton
         icon={Ruler}

@@ -3,6 +3,7 @@ import { BringInLines } from '../dialogs/BringInLines';
 import { CatalogueDialog } from '../dialogs/CatalogueDialog';
 import { ClashDialog } from '../dialogs/ClashDialog';
 import { CombDialog } from '../dialogs/CombDialog';
+import { ServicesDialog } from '../dialogs/ServicesDialog';
 import { SetsDialog } from '../dialogs/SetsDialog';
 import { SeveralDialog } from '../dialogs/SeveralDialog';
 import { ValuesDialog } from '../dialogs/ValuesDialog';
@@ -16,6 +17,7 @@ export function AllDialogs() {
       <CatalogueDialog />
       <ClashDialog />
       <CombDialog />
+      <ServicesDialog />
       <SetsDialog />
       <SeveralDialog />
       <ValuesDialog />

@@ -4,6 +4,7 @@ import { files } from '../api/client';
 import { useLaying } from '../job/laying';
 import { useMeasuring } from '../job/measuring';
 import { usePieces } from '../job/pieces';
+import { usePreferences } from '../job/preferences';
 import { useSectionPlane } from '../job/sectionPlane';
 import { type Stage, stages, useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
@@ -98,6 +99,8 @@ export function useActions(): Action[] {
         isOpen: picked?.list === 'runs' || isCut,
         run: toggleSection,
       },
+      { name: 'Colours by what runs carry, or by material', key: 'b', run: usePreferences.getState().toggleByService },
+      { name: 'Legend of what runs carry', run: () => workbench.open('services') },
       {
         name: 'Measure between two things, or leave it',
         key: 'm',

@@ -212,7 +212,13 @@ final class FlatTriangulation
     {
         [$x, $y] = $this->at[$this->point[$corner]];
 
-        return floor($x / $this->cell).' '.floor($y / $this->cell);
+        return $this->cellNumber($x).' '.$this->cellNumber($y);
+    }
+
+    /** Returns the number of a cell; as a whole number, because the text of −0.0 is not that of 0.0. */
+    private function cellNumber(float $at): int
+    {
+        return (int) floor($at / $this->cell);
     }
 
     /** Returns twice the area of the triangle of a corner and its neighbours. */
@@ -235,10 +241,10 @@ final class FlatTriangulation
         }
         $points = [$this->point[$this->previous[$corner]], $this->point[$corner], $this->point[$this->next[$corner]]];
         [$a, $b, $c] = [$this->at[$points[0]], $this->at[$points[1]], $this->at[$points[2]]];
-        $lastX = floor(max($a[0], $b[0], $c[0]) / $this->cell);
-        $lastY = floor(max($a[1], $b[1], $c[1]) / $this->cell);
-        for ($x = floor(min($a[0], $b[0], $c[0]) / $this->cell); $x <= $lastX; $x++) {
-            for ($y = floor(min($a[1], $b[1], $c[1]) / $this->cell); $y <= $lastY; $y++) {
+        $lastX = $this->cellNumber(max($a[0], $b[0], $c[0]));
+        $lastY = $this->cellNumber(max($a[1], $b[1], $c[1]));
+        for ($x = $this->cellNumber(min($a[0], $b[0], $c[0])); $x <= $lastX; $x++) {
+            for ($y = $this->cellNumber(min($a[1], $b[1], $c[1])); $y <= $lastY; $y++) {
                 foreach ($this->cells[$x.' '.$y] ?? [] as $reflex => $_) {
                     if (
                         ! in_array($this->point[$reflex], $points, true)

@@ -67,6 +67,20 @@ final readonly class Frame
         ];
     }
 
+    /** Returns the coordinates of a point along its three directions, mm. */
+    public function coordinatesOf(Vector $point): Vector
+    {
+        $way = $point->minus($this->at);
+
+        return new Vector($way->dot($this->first), $way->dot($this->second), $way->dot($this->along));
+    }
+
+    /** Returns the point with these coordinates along its three directions, mm. */
+    public function pointOf(Vector $coordinates): Vector
+    {
+        return $this->pointAt($coordinates->x, $coordinates->y)->plus($this->along->times($coordinates->z));
+    }
+
     public function movedTo(Vector $at): self
     {
         return new self($at, $this->first, $this->second, $this->along);

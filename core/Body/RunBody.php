@@ -71,9 +71,9 @@ final readonly class RunBody
 
     /**
      * Returns what stands on the ends of a round run beyond its tube, each as a piece by itself, with the end of the
-     * tube in it: for whoever draws the tube in another way.
+     * tube in it; hubs without their fillets.
      *
-     * @return list<Solid>
+     * @return list<Finish>
      *
      * @throws JobError where it folds over
      */
@@ -83,24 +83,31 @@ final readonly class RunBody
         if ($stretches === []) {
             return [];
         }
-        $made = [];
-        foreach ($this->ends($stretches) as $i => $end) {
-            $stretch = $stretches[$i === 0 ? 0 : count($stretches) - 1];
-            if (! $end->standsOut() || $stretch->straight === null) {
+        $finishes = [];
+        foreach ([$this->laid->run->from, $this->laid->run->to] as $i => $end) {
+            $last = $i === 0 ? 0 : count($stretches) - 1;
+            $stretch = $stretches[$last];
+            $flange = $end->end->flange($this->section)?->withoutFillet();
+            $body = EndBodies::of($flange ?? $end->end, $this->section, self::room($stretches, $last));
+            if (! $body->standsOut() || $stretch->straight === null) {
                 continue;
             }
-            $length = min($stretch->straight, max($end->back(), $end->bore()) + self::TUBE_SHOWN);
-            $frame = $i === 0
-                ? $stretch->start
-                : $stretch->start->movedTo($stretch->end()->at->minus($stretch->start->along->times($length)));
-            $open = new PlainEnd(0.0);
-            $made[] = $this->build(
-                [new Stretch($frame, new Translation($frame->along->times($length)), $length)],
-                $i === 0 ? [$end, $open] : [$open, $end],
+            $facing = $i === 0 ? $stretch->start->facingBack() : $stretch->end();
+            $length = min($stretch->straight, max($body->back(), $body->bore()) + self::TUBE_SHOWN);
+            $finishes[] = new Finish(
+                json_encode([($flange ?? $end->end)->toFile(), $length], JSON_THROW_ON_ERROR),
+                Frame::upright($facing->at, $facing->along, $this->laid->run->section->up),
+                fn (): Solid => $this->build(
+                    [new Stretch(
+                        $facing->movedTo($facing->at->minus($facing->along->times($length))),
+                        new Translation($facing->along->times($length)), $length,
+                    )],
+                    [new PlainEnd(0.0), $body],
+                ),
             );
         }
 
-        return $made;
+        return $finishes;
     }
 
     /**

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
-use Bowline\Body\Boundary\Solid;
 use Bowline\Body\Mesh;
 use Bowline\Body\RunBody;
-use Bowline\Body\Tessellation;
 use Bowline\Job\JobError;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Spool;
@@ -39,17 +37,11 @@ final class BodyMeshWriter
         return self::packed($meshes);
     }
 
-    /** @return array{positions: string, triangles: string} */
-    public static function solid(Solid $solid, float $chord = self::CHORD): array
-    {
-        return self::packed([Tessellation::of($solid, $chord)]);
-    }
-
     /**
      * @param  list<Mesh>  $meshes
      * @return array{positions: string, triangles: string}
      */
-    private static function packed(array $meshes): array
+    public static function packed(array $meshes): array
     {
         $positions = $triangles = '';
         $first = 0;

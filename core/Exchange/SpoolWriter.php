@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 use Bowline\Bending\BendRow;
-use Bowline\Body\Boundary\Solid;
+use Bowline\Body\Mesh;
 use Bowline\Body\RunBody;
 use Bowline\Body\Sleeve;
+use Bowline\Body\Tessellation;
 use Bowline\Job\End\End;
 use Bowline\Job\JobError;
 use Bowline\Routing\LaidJoint;
@@ -20,7 +21,7 @@ use Bowline\Solving\SolvedSpool;
 final class SpoolWriter
 {
     /** Chords of what stands on a tube that would lie on its diameter. */
-    private const CHORDS = 100;
+    private const CHORDS = 60;
 
     /**
      * @param  callable(BendRow, float): array<string, mixed>  $bend  writes a row of a bend table with its least radius
@@ -79,20 +80,30 @@ final class SpoolWriter
             return [];
         }
         try {
-            $solids = array_merge(...array_map(
+            $finishes = array_merge(...array_map(
                 static fn (Spool $spool): array => RunBody::of($spool->laid)->finishes(), Spool::all($laid),
             ));
         } catch (JobError) {
             return [];
         }
-        $sleeves = array_map(static fn (LaidJoint $joint): ?Solid => Sleeve::of($laid, $joint), LaidJoint::all($laid));
-
         // The larger they are, the farther off they are looked at.
         $chord = max(BodyMeshWriter::CHORD, $laid->run->stock->section->outsideDiameter / self::CHORDS);
+        /** @var array<string, Mesh> $meshes of those that differ only in where they stand */
+        $meshes = [];
+        $written = [];
+        foreach ($finishes as $finish) {
+            $local = $meshes[$finish->key] ??= $finish->localMesh($chord);
+            $written[] = BodyMeshWriter::packed([
+                new Mesh(array_map($finish->at->pointOf(...), $local->vertices), $local->triangles),
+            ]);
+        }
+        foreach (LaidJoint::all($laid) as $joint) {
+            $sleeve = Sleeve::of($laid, $joint);
+            if ($sleeve !== null) {
+                $written[] = BodyMeshWriter::packed([Tessellation::of($sleeve, $chord)]);
+            }
+        }
 
-        return array_map(
-            static fn (Solid $solid): array => BodyMeshWriter::solid($solid, $chord),
-            [...$solids, ...array_values(array_filter($sleeves))],
-        );
+        return $written;
     }
 }

@@ -101,6 +101,15 @@ final readonly class Flange implements End
         );
     }
 
+    /** Returns the same without the fillet of its hub, to be drawn quickly. */
+    public function withoutFillet(): self
+    {
+        return new self(
+            $this->plate, $this->thickness, $this->bore, $this->holes, $this->face, $this->neck?->withoutFillet(),
+            $this->turn, $this->isBlind, $this->name, $this->tube,
+        );
+    }
+
     public function flange(Section $section): self
     {
         return $this;

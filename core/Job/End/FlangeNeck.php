@@ -51,6 +51,12 @@ final readonly class FlangeNeck
             && $this->radius * (1 - sin($this->halfAngle($od))) <= $this->length + Tolerance::NOTHING;
     }
 
+    /** Returns a hub without its fillet; a fillet alone as it is. */
+    public function withoutFillet(): self
+    {
+        return $this->isHub() ? new self($this->diameter, $this->length, 0.0, $this->land) : $this;
+    }
+
     /** Whether the tube is welded to its end, and does not go through it. */
     public function isHub(): bool
     {

@@ -64,15 +64,15 @@ test('puts standard flanges on both ends and breaks the run into spools', async 
   await expect(spools.getByRole('listitem')).toHaveText(['feed-1673.5 mm', 'feed-21659.1 mm']);
   await expect(page.locator('.joint-mark')).toHaveCount(1);
 
-  // At 1400 it lies in the bend: kept, found, and put on the straight. A gasket of 3 ends at 1350.
+  // At 1400 it lies in the bend: kept, found, and put on the straight, where its far neck of 45 ends at 1350.
   await enter(page, 'Joint 1: from the corner', '1400');
   await expect(page.getByText('Joint 1 is not on a straight')).toBeVisible();
-  await page.getByRole('button', { name: /^Put it at 1311.5/ }).click();
+  await page.getByRole('button', { name: /^Put it at 1303.5/ }).click();
   await expect(page.getByText('Joint 1 is not on a straight')).toBeHidden();
 
   await page.reload();
   await locker(page, 'Feed').click();
-  await expect(spools.getByRole('listitem').first()).toHaveText('feed-11310 mm');
+  await expect(spools.getByRole('listitem').first()).toHaveText('feed-11302 mm');
 });
 
 test('makes each spool by itself', async ({ page }) => {

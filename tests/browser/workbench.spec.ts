@@ -197,6 +197,20 @@ test('has nothing for axe to find, on any stage, page or dialog', async ({ page 
   await check('keys');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);
+  await locker(page, 'Sea water to cooler').click();
+  await page.getByRole('region', { name: 'View', exact: true }).focus();
+  await page.keyboard.press('b');
+  await expect(page.getByRole('region', { name: 'Legend' })).toContainText('Sea water');
+  await page.keyboard.press('w');
+  await expect(page.getByText('mm² of material')).toBeVisible();
+  await check('section and legend');
+  await page.keyboard.press('w');
+  await page.keyboard.press('m');
+  await expect(page.getByRole('region', { name: 'Measure' })).toBeVisible();
+  await check('measuring');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Leave measuring', exact: true }).click();
+  await page.keyboard.press('b');
   await page.keyboard.press('l');
   await page.getByRole('button', { name: 'Begin at Overboard valve, Inlet' }).click();
   await page.keyboard.type('200');
@@ -207,7 +221,7 @@ test('has nothing for axe to find, on any stage, page or dialog', async ({ page 
   await page.getByRole('button', { name: 'Show', exact: true }).click();
   await expect(page.locator('.film .frame').first()).toBeVisible();
   await check('movement');
-  for (const panel of ['Lay several flexible runs', 'Comb runs']) {
+  for (const panel of ['Lay several flexible runs', 'Comb runs', 'Legend of what runs carry']) {
     await page.keyboard.press('Control+k');
     await page.keyboard.type(panel);
     await page.keyboard.press('Enter');

@@ -10,25 +10,47 @@ use Bowline\Bending\BenderObstacle;
 use Bowline\Bending\Benders;
 use Bowline\Job;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\Spool;
 
-/** Writes whether each bender can bend a run (schema/api.json, `benders`). */
+/** Writes whether each bender can bend a run, spool by spool (schema/api.json, `benders`). */
 final class BenderWriter
 {
     /** @return list<array<string, mixed>> */
     public static function write(Job $job, LaidRun $laid): array
     {
         return array_map(static function (Bender $bender) use ($laid): array {
-            $check = BenderCheck::of($bender, $laid);
+            $spools = Spool::all($laid);
+            $obstacles = [];
+            $fromOtherEnd = false;
+            foreach ($spools as $spool) {
+                $check = BenderCheck::of($bender, $spool->laid);
+                $fromOtherEnd = $fromOtherEnd || $check->fromOtherEnd;
+                $mark = count($spools) > 1 ? $spool->mark.': ' : '';
+                foreach ($check->obstacles as $obstacle) {
+                    $obstacles[] = self::obstacle($obstacle, $spool->firstBend, $mark);
+                }
+            }
 
             return [
                 'id' => $bender->id,
                 'name' => $bender->name,
-                'can' => $check->canBend(),
-                'from_other_end' => $check->fromOtherEnd,
-                'obstacles' => array_map(static fn (BenderObstacle $one): array => [
-                    'bend' => $one->bend, 'message' => $one->message, 'fix' => $one->fix,
-                ], $check->obstacles),
+                'can' => $obstacles === [],
+                'from_other_end' => $obstacles === [] && $fromOtherEnd,
+                'obstacles' => $obstacles,
             ];
         }, array_values(Benders::of($job)));
+    }
+
+    /**
+     * @param  int  $firstBend  number in the run of the first bend of the spool
+     * @return array{bend: int|null, message: string, fix: string}
+     */
+    private static function obstacle(BenderObstacle $obstacle, int $firstBend, string $mark): array
+    {
+        return [
+            'bend' => $obstacle->bend === null ? null : $firstBend + $obstacle->bend,
+            'message' => $mark.$obstacle->message,
+            'fix' => $obstacle->fix,
+        ];
     }
 }

@@ -14,6 +14,7 @@ use Bowline\Job\JobError;
 use Bowline\Routing\LaidJoint;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Spool;
+use Bowline\Routing\Vertex;
 use Bowline\Solving\SolvedRun;
 use Bowline\Solving\SolvedSpool;
 
@@ -45,6 +46,9 @@ final class SpoolWriter
                 array_slice($least, $one->spool->firstBend, count($one->solved->bendTable->rows)),
             ),
             'tail' => $one->solved->bendTable->tail,
+            'vertices' => array_map(
+                static fn (Vertex $vertex): array => $vertex->at->toArray(), $one->solved->laid->vertices,
+            ),
             'cut_list' => CutListWriter::write($one->solved->laid, $bend),
         ], $solved->spools());
     }

@@ -6,7 +6,7 @@ use Bowline\Job\Schema;
 use Tests\Jobs;
 
 /** 250 up and 400 along x, both ends with a plate: straights of 220 and 370, a bend of 47.1239. */
-function spooledJob(array $joints = []): string
+function spooledJob(array $joints = [], array $benders = []): string
 {
     $plate = ['type' => 'flange', 'od' => 90, 'thickness' => 10, 'bore' => 13];
     $file = Jobs::file(
@@ -15,6 +15,9 @@ function spooledJob(array $joints = []): string
     );
     if ($joints !== []) {
         $file->runs[0]->joints = $joints;
+    }
+    if ($benders !== []) {
+        $file->benders = array_map(Jobs::object(...), $benders);
     }
     $file->runs[] = Jobs::object([
         'id' => 'beside', 'stock' => 't12', 'route' => ['kind' => 'corners', 'stops' => []],
@@ -47,6 +50,30 @@ it('breaks a run, and gives the tables, the sheet and the body of each spool', f
     expect(substr_count($whole, 'MANIFOLD_SOLID_BREP'))->toBe(2);
     test()->get($job.'/runs/run/bends.csv?spool=run-9')->assertNotFound();
     expect(test()->getJson($job.'/runs/run/mass')->assertOk()->json('spools.*.mark'))->toBe(['run-1', 'run-2']);
+});
+
+it('asks the benders about each spool, and numbers its corners from its own end', function (): void {
+    // A joint at 150 leaves 69 ahead of the bend, which is 1 less than this bender grips; 370 are behind it.
+    $bender = [
+        'id' => 'b', 'name' => 'B', 'min_straight' => 20, 'first_grip' => 70, 'last_grip' => 500, 'radii' => [30],
+        'max_angle' => 120, 'max_od' => 16,
+    ];
+    $job = spooledJob([], [$bender]);
+    $state = test()->postJson($job.'/runs/run/laying', ['do' => 'break-run', 'length' => 150])->assertOk();
+    expect($state->json('solutions.0.spools.*.vertices'))->toEqualWithDelta([
+        [[0, 0, 50], [0, 0, 199]], [[0, 0, 201], [0, 0, 300], [400, 0, 300]],
+    ], 1e-9);
+
+    $whole = test()->getJson($job.'/runs/run/benders')->assertOk();
+    expect($whole->json('0.obstacles.*.bend'))->toBe([0, 0])
+        ->and($whole->json('0.obstacles.0.message'))
+        ->toBe('run-2: There are 69 mm straight ahead of bend 1, the first, and this bender grips 70 mm.')
+        ->and($whole->json('0.obstacles.1.fix'))->toBe('Leave 130 mm more for trimming at that end.');
+    $first = test()->getJson($job.'/runs/run/benders?spool=run-1')->assertOk();
+    expect($first->json('0.can'))->toBeTrue()->and($first->json('0.obstacles'))->toBe([]);
+    $second = test()->getJson($job.'/runs/run/benders?spool=run-2')->assertOk();
+    expect($second->json('0.obstacles.0.message'))->toStartWith('There are 69 mm straight ahead of bend 1');
+    test()->getJson($job.'/runs/run/benders?spool=run-9')->assertNotFound();
 });
 
 it('refuses a joint in a bend, and says where the nearest straight is', function (): void {

@@ -89,6 +89,11 @@ test('makes each spool by itself', async ({ page }) => {
       ['1', '1350.0', '0.0°', '90.0°', '90.0°', '150.0', '235.6'],
       ['tail', '349.0', ''],
     ]);
+  expect(await rows(page, 'Vertex table')).toEqual([
+    ['0', '0.0', '0.0', '0.0', ''],
+    ['1', '1500.0', '0.0', '0.0', '150.0'],
+    ['2', '1500.0', '499.0', '0.0', ''],
+  ]);
   await expect(page.getByText('Body of feed-1')).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'STEP', exact: true }).first().click();
@@ -96,6 +101,7 @@ test('makes each spool by itself', async ({ page }) => {
 
   await page.getByLabel('Spool').selectOption('feed-2');
   await expect.poll(() => rows(page, 'Bend table')).toEqual([['tail', '399.0', '']]);
+  await expect(page.getByRole('region', { name: 'Benders' })).toContainText('nothing to bend');
   await goTo(page, 'Lay');
   await expect(page.getByRole('region', { name: 'Spools' }).getByLabel('Joint 1: kind')).toHaveValue('weld');
 });

@@ -103,10 +103,8 @@ final readonly class ExportController
 
     public function sheet(Request $request, Job $job, string $run): Response
     {
-        $core = CoreJob::read($this->files->around($job, [$run]));
-        $solved = self::spool($request, (new Solver($core))->preview(
-            SettledShape::of($job, $core->runs[$run] ?? throw new NotFoundHttpException),
-        ));
+        [$core, $solved] = $this->withJob($job, $run);
+        $solved = self::spool($request, $solved);
         $paper = $request->query->getString('paper', 'a4');
 
         return self::download(
@@ -145,10 +143,12 @@ final readonly class ExportController
         return self::download(DxfWriter::write($laid), 'image/vnd.dxf', $job->name, 'dxf');
     }
 
-    /** Returns whether each bender can bend the run. */
-    public function benders(Job $job, string $run): JsonResponse
+    /** Returns whether each bender can bend the run, or the spool that the query names. */
+    public function benders(Request $request, Job $job, string $run): JsonResponse
     {
-        return response()->json(BenderWriter::write(...$this->withJob($job, $run)));
+        [$core, $solved] = $this->withJob($job, $run);
+
+        return response()->json(BenderWriter::write($core, self::spool($request, $solved)->laid));
     }
 
     /** Returns what the body of a run weighs and holds, with its ends. */
@@ -213,22 +213,18 @@ final readonly class ExportController
         }
     }
 
-    /** @return array{CoreJob, LaidRun} */
+    /** @return array{CoreJob, SolvedRun} */
     private function withJob(Job $job, string $run): array
     {
         $core = CoreJob::read($this->files->around($job, [$run]));
         $found = SettledShape::of($job, $core->runs[$run] ?? throw new NotFoundHttpException);
 
-        return [$core, $found->route->lay($found)];
+        return [$core, (new Solver($core))->preview($found)];
     }
 
     private function solved(Job $job, string $run): SolvedRun
     {
-        $core = CoreJob::read($this->files->around($job, [$run]));
-
-        return (new Solver($core))->preview(
-            SettledShape::of($job, $core->runs[$run] ?? throw new NotFoundHttpException),
-        );
+        return $this->withJob($job, $run)[1];
     }
 
     /**

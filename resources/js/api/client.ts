@@ -146,7 +146,8 @@ export const api = {
   pasted: (job: number, text: string) => send<PastedRows>(`jobs/${job}/pasted`, { text }),
   entry: (job: number, entry: Entry) => send<ReadNumber>(`jobs/${job}/entry`, entry),
   lines: (job: number, text: string) => send<Lines>(`jobs/${job}/lines`, { text }),
-  benders: (job: number, id: string) => get<Benders>(`${run(job, id)}/benders`),
+  /** The verdicts on a run, or on one spool of it. */
+  benders: (job: number, id: string, spool?: string) => get<Benders>(`${run(job, id)}/benders${only('?', spool)}`),
   mass: (job: number, id: string) => get<BodyFacts>(`${run(job, id)}/mass`),
   measure: (job: number, asked: MeasureOf) => send<Measured>(`jobs/${job}/measure`, asked),
   section: (job: number, asked: SectionOf) => send<SectionView>(`jobs/${job}/section`, asked),

@@ -3582,6 +3582,10 @@ export interface SolvedSpool {
    */
   first_bend: number;
   /**
+   * Its ends and corners, mm: corner i is that of its bend i − 1. None of a curve.
+   */
+  vertices: [number, number, number][];
+  /**
    * Of a run with elbows: what it is made of, in order.
    */
   cut_list: CutPart[] | null;

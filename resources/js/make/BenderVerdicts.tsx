@@ -1,16 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
 import { api } from '../api/client';
-import type { Benders, Run, SolvedRun } from '../api/types';
+import type { Benders, Run, SolvedRun, SolvedSpool } from '../api/types';
 import { Mark } from '../job/Mark';
 import { useWorkbench } from '../job/store';
 import { useJob } from '../job/useJob';
 
-/** Which benders can bend the run, from which end, and what prevents the others. */
-export function BenderVerdicts({ run, solved }: { run: Run; solved: SolvedRun }) {
+/** Which benders can bend the run, or one spool of it, from which end, and what prevents the others. */
+export function BenderVerdicts({ run, solved, spool }: { run: Run; solved: SolvedRun; spool?: SolvedSpool }) {
   const { state } = useJob();
   const benders = useQuery({
-    queryKey: ['benders', state.id, run.id, state.revision],
-    queryFn: () => api.benders(state.id, run.id),
+    queryKey: ['benders', state.id, run.id, state.revision, spool?.mark],
+    queryFn: () => api.benders(state.id, run.id, spool?.mark),
     placeholderData: (before) => before,
   });
   if (benders.isError) {
@@ -19,19 +19,35 @@ export function BenderVerdicts({ run, solved }: { run: Run; solved: SolvedRun })
   if (benders.data === undefined) {
     return <p className="quiet">Asking the benders…</p>;
   }
-  const bent = solved.legs.filter((leg) => leg.bend !== null && leg.elbow === null).length;
+  const first = spool?.first_bend ?? 0;
+  const behind = first + (spool ?? solved).bends.length;
+  const bent = solved.legs.filter(
+    ({ bend, elbow }) => bend !== null && bend >= first && bend < behind && elbow === null,
+  ).length;
+  const otherEnd =
+    spool === undefined && solved.spools.length > 0 ? 'a spool from its end' : 'start from the other end';
   return (
     <ul className="benders">
       {benders.data.map((bender) => (
-        <Verdict key={bender.id} bender={bender} run={run} bends={bent} />
+        <Verdict key={bender.id} bender={bender} run={run} first={first} bends={bent} otherEnd={otherEnd} />
       ))}
     </ul>
   );
 }
 
-function Verdict({ bender, run, bends }: { bender: Benders[number]; run: Run; bends: number }) {
+type Judged = {
+  bender: Benders[number];
+  run: Run;
+  /** Number in the run of the first bend judged, and how many are bent. */
+  first: number;
+  bends: number;
+  /** Words for a tube that is put in the other way. */
+  otherEnd: string;
+};
+
+function Verdict({ bender, run, first, bends, otherEnd }: Judged) {
   const pick = useWorkbench((store) => store.pick);
-  const words = bends === 0 ? 'nothing to bend' : bender.from_other_end ? 'start from the other end' : 'can bend it';
+  const words = bends === 0 ? 'nothing to bend' : bender.from_other_end ? otherEnd : 'can bend it';
   return (
     <li>
       <div className="verdict">
@@ -44,7 +60,7 @@ function Verdict({ bender, run, bends }: { bender: Benders[number]; run: Run; be
           {bend === null ? (
             message
           ) : (
-            <button type="button" onClick={() => pick('runs', run.id, { bend })}>
+            <button type="button" onClick={() => pick('runs', run.id, { bend: first + bend })}>
               {message}
             </button>
           )}{' '}

@@ -92,13 +92,13 @@ export function MakePanel() {
             </Section>
           )}
           <Section title="Benders" tools={<Button onClick={() => open('benders')}>Edit them</Button>}>
-            <BenderVerdicts run={run} solved={solved} />
+            <BenderVerdicts run={run} solved={solved} spool={spool} />
           </Section>
           <Section
             title="Vertex table"
             tools={<Takeaway path={files.vertices(state.id, run.id, mark)} label="vertex table" />}
           >
-            <VertexTable run={run} solved={solved} />
+            <VertexTable run={run} solved={solved} spool={spool} />
           </Section>
           <Section title="Bend sheet">
             <img

@@ -1,15 +1,27 @@
-import type { Run, SolvedRun } from '../api/types';
+import type { Run, SolvedRun, SolvedSpool } from '../api/types';
 import { lengthEven } from '../job/format';
 import { useWorkbench } from '../job/store';
 
-/** The vertices in space. */
-export function VertexTable({ run, solved }: { run: Run; solved: SolvedRun }) {
+/** The vertices in space of a run, or of one spool of it. */
+export function VertexTable({ run, solved, spool }: { run: Run; solved: SolvedRun; spool?: SolvedSpool }) {
   const { picked, pick } = useWorkbench();
   const part = picked?.part ?? null;
   const chosen = part !== null && 'leg' in part ? part.leg : null;
+  const legOfBend = (bend: number) => solved.legs.find((leg) => leg.bend === bend);
+  const bendAt = (vertex: number) =>
+    spool === undefined
+      ? (solved.legs.find((leg) => leg.vertex === vertex)?.bend ?? null)
+      : vertex > 0 && vertex <= spool.bends.length
+        ? spool.first_bend + vertex - 1
+        : null;
+  /** The leg of the run that ends at a vertex; none at the ends of a spool. */
+  const legAt = (vertex: number) => {
+    const bend = bendAt(vertex);
+    return spool === undefined ? vertex : bend === null ? 0 : (legOfBend(bend)?.vertex ?? 0);
+  };
   const radius = (vertex: number) => {
-    const bend = solved.legs.find((leg) => leg.vertex === vertex)?.bend;
-    return bend === null || bend === undefined ? '' : lengthEven(solved.bends[bend]?.radius ?? 0);
+    const bend = bendAt(vertex);
+    return bend === null ? '' : lengthEven(solved.bends[bend]?.radius ?? 0);
   };
   return (
     <table className="table-plain">
@@ -23,12 +35,12 @@ export function VertexTable({ run, solved }: { run: Run; solved: SolvedRun }) {
         </tr>
       </thead>
       <tbody>
-        {solved.vertices.map((vertex, index) => (
+        {(spool ?? solved).vertices.map((vertex, index) => (
           <tr
             // biome-ignore lint/suspicious/noArrayIndexKey: a vertex is its number
             key={index}
-            className={chosen === index && index > 0 ? 'picked' : undefined}
-            onClick={() => index > 0 && pick('runs', run.id, { leg: index })}
+            className={chosen === legAt(index) && legAt(index) > 0 ? 'picked' : undefined}
+            onClick={() => legAt(index) > 0 && pick('runs', run.id, { leg: legAt(index) })}
           >
             <td>{index}</td>
             {vertex.map((coordinate, axis) => (

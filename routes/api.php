@@ -96,5 +96,6 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::get('jobs/{job}/runs/{run}/views.svg', [ExportController::class, 'views']);
     Route::get('jobs/{job}/runs/{run}/benders', [ExportController::class, 'benders']);
     Route::get('jobs/{job}/runs/{run}/mass', [ExportController::class, 'mass']);
+    Route::get('jobs/{job}/runs/{run}/triangles', [ExportController::class, 'triangles']);
     Route::get('jobs/{job}/runs/{run}/body.{format}', [ExportController::class, 'body']);
 });

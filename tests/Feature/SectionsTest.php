@@ -92,6 +92,41 @@ it('weighs a body with its ends, and says why where it cannot', function (): voi
         ->assertJsonPath('message', static fn (string $words): bool => str_contains($words, 'folds over'));
 });
 
+it('counts the triangles of a body at a chord tolerance, as many as its file has', function (): void {
+    // A straight box section: two triangles to each of its 8 sides, 8 to each of its two ends, at any tolerance.
+    $box = opened(json_encode(Jobs::file(
+        [], ['at' => [0, 0, 500]],
+        ['section' => ['shape' => 'rectangle', 'width' => 40, 'height' => 20, 'wall' => 2]],
+    ), JSON_THROW_ON_ERROR));
+    foreach (['', '?chord=0.001', '?chord=100'] as $query) {
+        $answer = test()->getJson($box.'/runs/run/triangles'.$query)->assertOk();
+        Schema::check(json_decode($answer->content()), 'api.json#/$defs/triangleCount');
+        expect($answer->json('triangles'))->toBe(32);
+    }
+
+    $round = jobWithSection(['shape' => 'round', 'od' => 12, 'wall' => 1.5]);
+    $counts = [];
+    foreach (['0.4', '0.1', '0.01'] as $chord) {
+        $counts[] = $count = test()->getJson($round.'/runs/run/triangles?chord='.$chord)->assertOk()->json('triangles');
+        // A binary STL has 80 bytes of heading, then the number of its triangles.
+        $stl = (string) test()->get($round.'/runs/run/body.stl?chord='.$chord)->assertOk()->content();
+        expect(unpack('V', $stl, 80))->toBe([1 => $count]);
+        $all = (string) test()->get($round.'/bodies.stl?chord='.$chord)->assertOk()->content();
+        expect(unpack('V', $all, 80))->toBe([1 => $count]);
+    }
+    // Chords of a circle of 6 that stand off by 0.01: at least 55 of them, each with two triangles on three lengths.
+    expect($counts[0])->toBeLessThan($counts[1])->and($counts[1])->toBeLessThan($counts[2])
+        ->and($counts[2])->toBeGreaterThan(55 * 2 * 3);
+});
+
+it('refuses a chord tolerance that is none', function (string $chord): void {
+    $job = jobWithSection(['shape' => 'round', 'od' => 12, 'wall' => 1.5]);
+    foreach (['/runs/run/triangles', '/runs/run/body.stl', '/bodies.glb'] as $path) {
+        test()->getJson($job.$path.'?chord='.$chord)->assertUnprocessable()
+            ->assertJsonFragment(['message' => 'how far triangles stand off is a number from 0.0001 to 1000 mm']);
+    }
+})->with(['0', '-1', 'fine', '0.00009', '1001', '']);
+
 it('weighs a whole job, its centre of gravity where the heavier run is', function (): void {
     $file = Jobs::file([], ['at' => [0, 0, 1050]], ['section' => ['shape' => 'round', 'od' => 12]]);
     $file->stock[] = (object) [

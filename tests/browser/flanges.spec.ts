@@ -99,6 +99,21 @@ test('makes each spool by itself', async ({ page }) => {
   await page.getByRole('button', { name: 'STEP', exact: true }).first().click();
   expect((await download).suggestedFilename()).toMatch(/spool-1\.step$/);
 
+  // Coarser triangles are fewer; what is no tolerance is refused beside the field, and what was saved stays.
+  const fineness = page.getByRole('textbox', { name: 'Triangles stand off by' });
+  const count = page.getByText('Triangles', { exact: true }).locator('..').locator('.figure');
+  await expect(count).toHaveText(/^\d/);
+  const fine = await count.innerText();
+  await fineness.fill('2');
+  await fineness.press('Enter');
+  await expect
+    .poll(async () => Number((await count.innerText()).replace(',', '')))
+    .toBeLessThan(Number(fine.replace(',', '')) / 2);
+  await fineness.fill('5000');
+  await fineness.press('Enter');
+  await expect(page.getByText('how far triangles stand off is a number from 0.0001 to 1000 mm')).toBeVisible();
+  await fineness.press('Escape');
+
   await page.getByLabel('Spool').selectOption('feed-2');
   await expect.poll(() => rows(page, 'Bend table')).toEqual([['tail', '399.0', '']]);
   await expect(page.getByRole('region', { name: 'Benders' })).toContainText('nothing to bend');

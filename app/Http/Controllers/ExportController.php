@@ -9,16 +9,18 @@ use App\Editing\Meshes;
 use App\Http\TemporaryFile;
 use App\Models\Job;
 use App\Settling\SettledShape;
-use Bowline\Body\RunBody;
 use Bowline\Drawing\BendSheet;
 use Bowline\Drawing\RunViews;
 use Bowline\Exchange\BenderWriter;
 use Bowline\Exchange\Body\BodyFormats;
+use Bowline\Exchange\Body\ChordTolerance;
+use Bowline\Exchange\Body\MeshLimit;
 use Bowline\Exchange\CsvTables;
 use Bowline\Exchange\CutListWriter;
 use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Exchange\JobArchive;
 use Bowline\Exchange\MassWriter;
+use Bowline\Exchange\Part;
 use Bowline\Exchange\Parts;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
@@ -177,29 +179,36 @@ final readonly class ExportController
         $name = $solved->laid->run->name;
 
         return self::download(
-            $writer::write(
-                $name, [...Parts::of($solved, '/runs/'.$run), ...Parts::over($solved->laid)], RunBody::CHORD,
-            ),
+            $writer::write($name, self::parts($solved, $run), self::chord($request)),
             $writer::mediaType(),
             $name,
             $format,
         );
     }
 
-    public function bodies(Job $job, string $format): Response
+    /** Returns how many triangles the body of a run, or of a spool, has at a chord tolerance. */
+    public function triangles(Request $request, Job $job, string $run): JsonResponse
+    {
+        $solved = self::spool($request, $this->solved($job, $run));
+
+        return response()->json([
+            'triangles' => MeshLimit::triangles(self::parts($solved, $run), self::chord($request)),
+        ]);
+    }
+
+    public function bodies(Request $request, Job $job, string $format): Response
     {
         $writer = BodyFormats::find($format) ?? throw new NotFoundHttpException;
         $parts = (function () use ($job): Generator {
             foreach ($this->solvedRuns($job) as $id => $solved) {
-                foreach (Parts::of($solved, '/runs/'.$id) as $part) {
+                foreach (self::parts($solved, $id) as $part) {
                     yield $part;
                 }
-                yield from Parts::over($solved->laid);
             }
         })();
 
         return self::download(
-            $writer::write($job->name, $parts, RunBody::CHORD), $writer::mediaType(), $job->name, $format,
+            $writer::write($job->name, $parts, self::chord($request)), $writer::mediaType(), $job->name, $format,
         );
     }
 
@@ -244,6 +253,20 @@ final readonly class ExportController
             }
         }
         throw new NotFoundHttpException;
+    }
+
+    /** @return list<Part> */
+    private static function parts(SolvedRun $solved, string $run): array
+    {
+        return [...Parts::of($solved, '/runs/'.$run), ...Parts::over($solved->laid)];
+    }
+
+    /** @throws JobError */
+    private static function chord(Request $request): float
+    {
+        $asked = $request->query->has('chord') ? $request->query->getString('chord') : null;
+
+        return ChordTolerance::read($asked, 'how far triangles stand off');
     }
 
     private static function download(string $content, string $type, string $name, string $ending): Response

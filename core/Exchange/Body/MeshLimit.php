@@ -15,6 +15,23 @@ final class MeshLimit
     private const MOST_TRIANGLES = 3_000_000;
 
     /**
+     * Returns how many triangles a file of these parts has.
+     *
+     * @param  iterable<Part>  $parts
+     *
+     * @throws JobError
+     */
+    public static function triangles(iterable $parts, float $chord): int
+    {
+        $count = 0;
+        foreach (self::meshes($parts, $chord) as [, $mesh]) {
+            $count += count($mesh->triangles);
+        }
+
+        return $count;
+    }
+
+    /**
      * @param  iterable<Part>  $parts
      * @return iterable<int, array{Part, Mesh}>
      *

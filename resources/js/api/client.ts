@@ -40,6 +40,7 @@ import type {
   SectionView,
   Settling,
   Several,
+  TriangleCount,
   Twin,
   Twinned,
   Ways,
@@ -148,6 +149,9 @@ export const api = {
   lines: (job: number, text: string) => send<Lines>(`jobs/${job}/lines`, { text }),
   /** The verdicts on a run, or on one spool of it. */
   benders: (job: number, id: string, spool?: string) => get<Benders>(`${run(job, id)}/benders${only('?', spool)}`),
+  /** How many triangles the body of a run or spool has at a chord tolerance, mm. */
+  triangleCount: (job: number, id: string, chord: number, spool?: string) =>
+    get<TriangleCount>(`${run(job, id)}/triangles?chord=${chord}${only('&', spool)}`),
   mass: (job: number, id: string) => get<BodyFacts>(`${run(job, id)}/mass`),
   measure: (job: number, asked: MeasureOf) => send<Measured>(`jobs/${job}/measure`, asked),
   section: (job: number, asked: SectionOf) => send<SectionView>(`jobs/${job}/section`, asked),
@@ -160,6 +164,12 @@ export const api = {
     return { name, content: await response.blob() };
   },
 };
+
+/** Chord tolerance of saved triangles where no other is typed, mm. */
+export const CHORD = 0.1;
+
+/** Endings of files of bodies. */
+type Ending = 'step' | '3mf' | 'glb' | 'obj' | 'stl';
 
 /** Names a spool in a query by its mark; nothing for the whole run. */
 const only = (sign: '?' | '&', spool: string | undefined) =>
@@ -184,6 +194,9 @@ export const files = {
   flanges: '/api/flanges.csv',
   catalogue: (own: boolean) => `/api/catalogue.csv${own ? '?own=1' : ''}`,
   /** The body of a run, or the bodies of all where none is named. */
-  body: (job: number, id: string | undefined, ending: 'step' | '3mf' | 'glb' | 'obj' | 'stl', spool?: string) =>
-    id === undefined ? `/api/jobs/${job}/bodies.${ending}` : `/api/${run(job, id)}/body.${ending}${only('?', spool)}`,
+  /** The body of a run or spool, or those of all runs; the chord tolerance is that of formats of triangles, mm. */
+  body: (job: number, id: string | undefined, ending: Ending, chord = CHORD, spool?: string) =>
+    id === undefined
+      ? `/api/jobs/${job}/bodies.${ending}?chord=${chord}`
+      : `/api/${run(job, id)}/body.${ending}?chord=${chord}${only('&', spool)}`,
 };

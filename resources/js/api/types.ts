@@ -219,6 +219,7 @@ export interface Api {
   settling?: Settling;
   bodyFacts?: BodyFacts;
   jobFacts?: JobFacts;
+  triangleCount?: TriangleCount;
 }
 /**
  * A new, empty job.
@@ -4370,6 +4371,15 @@ export interface JobFacts {
    * Of the bores, mm³.
    */
   contents: number;
+}
+/**
+ * How many triangles a file of a body has at a chord tolerance.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "triangleCount".
+ */
+export interface TriangleCount {
+  triangles: number;
 }
 /**
  * What a new item of a job is to begin as.

@@ -17,17 +17,24 @@ interface Props {
 
   /** Mark of the spool; the whole run without it. */
   spool?: string;
+
+  /** Chord tolerance of triangles, mm. */
+  chord: number;
 }
 
 /** Saves the bodies of a run or of the job, in every format there is. */
-export function BodyFiles({ job, run, spool }: Props) {
+export function BodyFiles({ job, run, spool, chord }: Props) {
   return (
     <fieldset className="body-files">
       <legend>
         {run === undefined ? 'Bodies of all runs' : spool === undefined ? 'Body of this run' : `Body of ${spool}`}
       </legend>
       {FORMATS.map(([ending, word, what]) => (
-        <SaveButton key={ending} address={files.body(job, run, ending, spool)} title={`Save as ${word}: ${what}`}>
+        <SaveButton
+          key={ending}
+          address={files.body(job, run, ending, chord, spool)}
+          title={`Save as ${word}: ${what}`}
+        >
           {word}
         </SaveButton>
       ))}

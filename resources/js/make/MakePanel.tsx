@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { api, files } from '../api/client';
+import { api, CHORD, files } from '../api/client';
 import { length } from '../job/format';
 import { statusWord } from '../job/Mark';
 import { NameField } from '../job/NameField';
@@ -16,6 +16,7 @@ import { BendTable } from './BendTable';
 import { BodyFiles } from './BodyFiles';
 import { BodyWeight, JobWeight } from './BodyWeight';
 import { CutTable } from './CutTable';
+import { Fineness } from './Fineness';
 import { VertexTable } from './VertexTable';
 
 /** The downloads: tables and body of the selected run, bodies and file of the job. */
@@ -27,6 +28,8 @@ export function MakePanel() {
   const run = id === undefined ? undefined : item('runs', id);
   const solved = id === undefined ? undefined : solution(id);
   const [chosen, setMark] = useState<string>();
+  const [chord, setChord] = useState(CHORD);
+  const isMade = run !== undefined && solved !== undefined && solved.unsolved !== true;
   const spool = solved?.spools.find((one) => one.mark === chosen);
   const mark = spool?.mark;
   const cuts = (spool ?? solved)?.cut_list ?? null;
@@ -137,7 +140,8 @@ export function MakePanel() {
           )}
           <Section title="Body">
             <BodyWeight run={run} spool={mark} />
-            <BodyFiles job={state.id} run={run.id} spool={mark} />
+            <Fineness chord={chord} onChange={setChord} run={run} spool={mark} />
+            <BodyFiles job={state.id} run={run.id} spool={mark} chord={chord} />
             <div className="made-list">
               <Button href={files.centreline(state.id, run.id)} download>
                 Save its centre line as DXF
@@ -148,7 +152,8 @@ export function MakePanel() {
       )}
       <Section title="The whole job">
         <JobWeight />
-        <BodyFiles job={state.id} />
+        {!isMade && <Fineness chord={chord} onChange={setChord} />}
+        <BodyFiles job={state.id} chord={chord} />
         <div className="made-list">
           <Button href={files.centrelines(state.id)} download>
             Save all centre lines as DXF

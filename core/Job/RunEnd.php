@@ -99,14 +99,14 @@ final readonly class RunEnd
      */
     public function takes(Stock $stock): bool
     {
-        $isTube = in_array($stock->kind, [StockKind::Tube, StockKind::Pipe, StockKind::Rod, StockKind::Hose], true);
-        if ($this->size === null || ! $isTube || ! $stock->section->isRound) {
+        $usual = $stock->portSize();
+        if ($this->size === null || $usual === null) {
             return true;
         }
         $fits = fn (float $diameter): bool => abs($diameter - $this->size) <= Tolerance::CLAMP_BORE;
 
         return $fits($this->end->reducer()->od ?? $stock->section->outsideDiameter)
-            || ($stock->kind === StockKind::Hose && $fits($stock->section->insideDiameter()));
+            || ($stock->kind === StockKind::Hose && $fits($usual));
     }
 
     /** Returns the end with the axis of its tube where an eccentric reducer has it, under that of its port. */

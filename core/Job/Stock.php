@@ -72,6 +72,21 @@ final readonly class Stock
         );
     }
 
+    /**
+     * Returns the size of the ports that are made for it, mm: its outside, or the bore of a hose, which goes over them.
+     * Cables, wires and what is not round have none.
+     */
+    public function portSize(): ?float
+    {
+        $isTube = in_array($this->kind, [StockKind::Tube, StockKind::Pipe, StockKind::Rod, StockKind::Hose], true);
+        if (! $isTube || ! $this->section->isRound) {
+            return null;
+        }
+        $bore = $this->section->insideDiameter();
+
+        return $this->kind === StockKind::Hose && $bore > 0.0 ? $bore : $this->section->outsideDiameter;
+    }
+
     /** Returns the weight of a millimetre, N. */
     public function weight(): float
     {

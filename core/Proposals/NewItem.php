@@ -49,12 +49,19 @@ final readonly class NewItem
         ]);
     }
 
-    /** @return stdClass a fitting that is made by a few numbers */
-    public function part(PartKind $kind): stdClass
+    /**
+     * Returns a fitting that is made by a few numbers.
+     *
+     * @param  float|null  $tube  diameter of the tube that is to be laid to it, mm
+     */
+    public function part(PartKind $kind, ?float $tube = null): stdClass
     {
         return $this->named('fittings', $kind->title(), [
             'pose' => (object) ['at' => [self::PART_APART * $this->count('fittings'), 0, 100]],
-            'part' => (object) ['kind' => $kind->value],
+            'part' => (object) [
+                'kind' => $kind->value,
+                ...array_map(FileValue::roundForFile(...), $tube === null ? [] : $kind->forTube($tube)),
+            ],
         ]);
     }
 

@@ -28,8 +28,15 @@ it('says what is wrong with what is asked for', function (array $asked, string $
 })->with([
     'no kind' => [[], ''],
     'a kind that is none' => [['kind' => 'anchor'], '/kind'],
+    'stock that is not there' => [['kind' => 'part', 'part' => 'pump', 'stock' => 'nothing'], '/stock'],
     'a size that is not there' => [['kind' => 'catalogue', 'part_number' => 'nothing'], '/part_number'],
 ]);
+
+it('makes a part for the stock that was chosen', function (): void {
+    // DN 20 is 26.9 mm outside (EN 10220), less than the 28 that a pump is made for otherwise.
+    $begun = test()->postJson(demo().'/new', ['kind' => 'part', 'part' => 'pump', 'stock' => 'dn20'])->assertOk();
+    expect($begun->json('item.part'))->toEqual(['kind' => 'pump', 'size' => 26.9, 'outlet' => 26.9]);
+});
 
 it('adds the stock of a job to the catalogue, and finds it there', function (): void {
     $job = demo();

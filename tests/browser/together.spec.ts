@@ -114,11 +114,12 @@ test('starts with an empty job in three steps, and lists, copies, renames and ha
   await page.getByRole('button', { name: 'New job' }).click();
   const first = page.getByRole('region', { name: 'First steps' });
   await first.getByRole('button', { name: 'Choose from the catalogue' }).click();
-  await page.getByLabel('Find stock').fill('10305 28x2');
-  const row = page.getByRole('row', { name: /ST-28x2 / });
+  await page.getByLabel('Find stock').fill('10305 22x2');
+  const row = page.getByRole('row', { name: /ST-22x2 / });
   await row.getByRole('button', { name: 'Take it' }).click();
   await first.getByRole('button', { name: 'Add a pump' }).click();
   await expect(first).toContainText('one more is needed');
+  await expect(page.getByRole('textbox', { name: 'Inlet for tube of' })).toHaveValue('22');
   await first.getByRole('button', { name: 'Add a filter' }).click();
   await first.getByRole('button', { name: 'Lay a run' }).click();
   await expect(page.getByRole('button', { name: /^Begin at (Pump|Filter)/ })).toHaveCount(4);

@@ -37,7 +37,7 @@ final readonly class NewItemController
         $new = new NewItem($file);
         [$list, $item] = match ($body->get('kind')->text()) {
             'fitting' => ['fittings', $new->fitting('Fitting')],
-            'part' => ['fittings', $new->part(PartKind::from($body->get('part')->text()))],
+            'part' => ['fittings', $new->part(PartKind::from($body->get('part')->text()), $this->tube($body, $job))],
             'box' => ['surroundings', $new->box()],
             'cylinder' => ['surroundings', $new->cylinder()],
             'panel' => ['surroundings', $new->panel()],
@@ -53,6 +53,18 @@ final readonly class NewItemController
         };
 
         return response()->json(['list' => $list, 'item' => $item]);
+    }
+
+    /** Returns the size of a port for the stock that is chosen, mm; null where none is. */
+    private function tube(Node $body, Job $job): ?float
+    {
+        $stock = $body->find('stock');
+        if ($stock === null) {
+            return null;
+        }
+        $all = CoreJob::read($this->files->around($job, []))->site->stock;
+
+        return ($all[$stock->text()] ?? throw $stock->error('there is no such stock'))->portSize();
     }
 
     private function clampOn(Node $body, Job $job, NewItem $new): stdClass

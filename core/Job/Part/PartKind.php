@@ -24,6 +24,9 @@ enum PartKind: string
     case Manifold = 'manifold';
     case BarePort = 'bare-port';
 
+    /** Steps in which a part grows with its tube, mm. */
+    private const STEP = 5.0;
+
     public function title(): string
     {
         return match ($this) {
@@ -85,6 +88,39 @@ enum PartKind: string
             ],
             self::BarePort => [$size],
         };
+    }
+
+    /**
+     * Returns the parameters of a part for a tube that differ from its defaults: what the tube is laid to has its size,
+     * and a part for a larger tube than usual is larger in proportion, in steps of 5 mm.
+     *
+     * @param  float  $diameter  of the tube, mm
+     * @return array<string, float> by key
+     */
+    public function forTube(float $diameter): array
+    {
+        $sizes = $this === self::Pump ? ['size', 'outlet'] : ['size'];
+        $scale = 1.0;
+        foreach ($this->parameters() as $parameter) {
+            if ($parameter->key === 'size') {
+                $scale = max(1.0, $diameter / $parameter->default);
+            }
+        }
+        $by = [];
+        foreach ($this->parameters() as $parameter) {
+            // A bulkhead is as thick as it is, whatever goes through it.
+            $grows = $parameter->unit === 'mm' && $parameter->key !== 'wall' && $scale > 1.0;
+            $value = match (true) {
+                in_array($parameter->key, $sizes, true) => $diameter,
+                $grows => ceil($parameter->default * $scale / self::STEP) * self::STEP,
+                default => $parameter->default,
+            };
+            if ($value !== $parameter->default) {
+                $by[$parameter->key] = min(max($value, $parameter->least), $parameter->most);
+            }
+        }
+
+        return $by;
     }
 
     /**

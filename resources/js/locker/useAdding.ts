@@ -6,6 +6,7 @@ import { usePointing } from '../job/pointing';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { type ItemOf, useJob } from '../job/useJob';
+import { usePreferredStock } from '../job/usePreferredStock';
 import { useCamera } from '../view/camera';
 
 const FEW = 5;
@@ -22,6 +23,10 @@ export function useAdding(): Adding[] {
   const jobId = state.id;
   const parts = useQuery({ queryKey: ['parts'], queryFn: api.parts, staleTime: Number.POSITIVE_INFINITY });
   const pick = useWorkbench((store) => store.pick);
+  const picked = useWorkbench((store) => store.picked);
+  const [preferred] = usePreferredStock();
+  // A new part is made for the stock that is picked, or for that which would be laid next.
+  const stock = picked?.list === 'stock' ? picked.id : preferred;
   return useMemo(() => {
     const add = (asked: NewItem) =>
       tell(
@@ -81,7 +86,7 @@ export function useAdding(): Adding[] {
       ...(parts.data ?? []).map(({ kind, title }) => ({
         list: 'fittings' as const,
         name: `Add a ${title.toLowerCase()}`,
-        run: () => add({ kind: 'part', part: kind as Part['kind'] }),
+        run: () => add({ kind: 'part', part: kind as Part['kind'], ...(stock === '' ? {} : { stock }) }),
       })),
       { list: 'fittings', name: 'Add a fitting of your own', run: () => add({ kind: 'fitting' }) },
       { list: 'clamps', name: 'Add a clamp on a run: point at it', run: clampOnRun },
@@ -93,5 +98,5 @@ export function useAdding(): Adding[] {
       { list: 'surroundings', name: 'Add a panel', run: () => add({ kind: 'panel' }) },
       { list: 'surroundings', name: 'Add a mesh (STL, OBJ, GLB)', run: bringInMesh },
     ];
-  }, [jobId, items, put, pick, lay, parts.data]);
+  }, [jobId, items, put, pick, lay, parts.data, stock]);
 }

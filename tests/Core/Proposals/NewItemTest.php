@@ -46,6 +46,49 @@ it('gives each a name and an id that nothing has, beside what is there', functio
     expect((new NewItem($file))->part(PartKind::Pump)->id)->toBe('pump-3');
 });
 
+it('makes a part for the tube that is to be laid to it, larger in proportion for one larger than usual', function (
+    PartKind $kind,
+    float $tube,
+    array $by,
+): void {
+    $part = (new NewItem(Jobs::file([], ['at' => [0, 0, 300]])))->part($kind, $tube)->part;
+    expect((array) $part)->toEqual(['kind' => $kind->value, ...$by]);
+})->with([
+    'a smaller tube' => [PartKind::Pump, 12, ['size' => 12, 'outlet' => 12]],
+    'the usual one' => [PartKind::Pump, 28, []],
+    'twice as large' => [PartKind::Pump, 56, ['size' => 56, 'outlet' => 56, 'length' => 320, 'diameter' => 180]],
+    // 60.3 / 28 × 70 = 150.75 and × 90 = 193.8, up to whole 5 mm.
+    'DN 50' => [PartKind::Valve, 60.3, ['size' => 60.3, 'length' => 155, 'lever' => 195]],
+    'a bulkhead, which is as thick as it is' => [PartKind::BulkheadUnion, 42, ['size' => 42, 'length' => 45]],
+    // 22 / 15 × 60 = 88 and × 35 = 51.3; as many outlets as before.
+    'a manifold' => [PartKind::Manifold, 22, ['size' => 22, 'pitch' => 90, 'bore' => 55]],
+]);
+
+it('makes every part with a port that takes its tube', function (PartKind $kind): void {
+    foreach ([4.0, 12.0, 28.0, 33.7, 114.3, 323.9] as $tube) {
+        $defaults = [];
+        foreach ($kind->parameters() as $parameter) {
+            $defaults[$parameter->key] = $parameter->default;
+        }
+        expect(array_column($kind->ports([...$defaults, ...$kind->forTube($tube)]), 3))->toContain($tube);
+    }
+})->with(PartKind::cases());
+
+it('tells the size of the ports that a stock is laid to', function (
+    string $kind,
+    array $section,
+    ?float $size,
+): void {
+    $file = Jobs::file([], ['at' => [0, 0, 300]], ['section' => $section]);
+    $file->stock[0]->kind = $kind;
+    expect(Job::read($file)->site->stock['t12']->portSize())->toBe($size);
+})->with([
+    'a tube' => ['tube', ['shape' => 'round', 'od' => 22, 'wall' => 1.5], 22.0],
+    'a hose, by its bore' => ['hose', ['shape' => 'round', 'od' => 22, 'wall' => 3], 16.0],
+    'a cable' => ['cable', ['shape' => 'round', 'od' => 22], null],
+    'a box section' => ['tube', ['shape' => 'rectangle', 'width' => 20, 'height' => 20, 'wall' => 2], null],
+]);
+
 it('puts a clamp on the axis of the leg that was pointed at, as wide as its tube and 10 at least', function (
     float $od,
     float $width,

@@ -103,12 +103,11 @@ test('makes each spool by itself', async ({ page }) => {
   const fineness = page.getByRole('textbox', { name: 'Triangles stand off by' });
   const count = page.getByText('Triangles', { exact: true }).locator('..').locator('.figure');
   await expect(count).toHaveText(/^\d/);
-  const fine = await count.innerText();
+  const counted = async () => Number((await count.textContent())?.replace(',', ''));
+  const fine = await counted();
   await fineness.fill('2');
   await fineness.press('Enter');
-  await expect
-    .poll(async () => Number((await count.innerText()).replace(',', '')))
-    .toBeLessThan(Number(fine.replace(',', '')) / 2);
+  await expect.poll(counted).toBeLessThan(fine / 2);
   await fineness.fill('5000');
   await fineness.press('Enter');
   await expect(page.getByText('how far triangles stand off is a number from 0.0001 to 1000 mm')).toBeVisible();

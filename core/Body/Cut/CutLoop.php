@@ -31,7 +31,7 @@ final readonly class CutLoop
         return $closest;
     }
 
-    /** Returns how near another loop comes, mm: between lines and circles as they are, else by chords. */
+    /** Returns how near another loop comes, mm: between lines and ellipses as they are, else by chords. */
     public function distanceTo(self $other): float
     {
         $least = INF;

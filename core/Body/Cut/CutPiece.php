@@ -9,6 +9,9 @@ use Bowline\Geometry\Vector;
 /** A piece of the outline of a cut, from its first point to its last. Millimetres. */
 final readonly class CutPiece
 {
+    /** Halvings of an arc over a chord, to 4e-9 of it. */
+    private const HALVINGS = 28;
+
     /**
      * @param  'line'|'ellipse'|'points'  $kind  a circle is an ellipse with two equal half axes
      * @param  non-empty-list<Vector>  $points  along it: exactly on it, and so close that its chords are within 1e-3 mm
@@ -93,13 +96,13 @@ final readonly class CutPiece
         return $about + $shift;
     }
 
-    /** Returns how far a point of the plane is from it, mm: of a circle exactly, else from its chords. */
+    /** Returns how far a point of the plane is from it, mm: of an ellipse exactly, else from its chords. */
     public function distanceTo(Vector $point): float
     {
         return $this->closestTo($point)->distanceTo($point);
     }
 
-    /** Returns its point nearest to a point of the plane: on a circle exactly, else on its chords. */
+    /** Returns its point nearest to a point of the plane: on an ellipse exactly, else on its chords. */
     public function closestTo(Vector $point): Vector
     {
         if ($this->isCircle() && $this->centre !== null && $this->major !== null && $this->minor !== null) {
@@ -121,16 +124,59 @@ final readonly class CutPiece
             return $point->distanceTo($this->from()) <= $point->distanceTo($this->to()) ? $this->from() : $this->to();
         }
         $closest = $this->from();
+        $nearest = 1;
         for ($i = 1, $count = count($this->points); $i < $count; $i++) {
             $chord = $this->points[$i]->minus($this->points[$i - 1]);
             $length = $chord->dot($chord);
             $along = $length > 0.0 ? $point->minus($this->points[$i - 1])->dot($chord) / $length : 0.0;
             $part = max(0.0, min(1.0, $along));
             $found = $this->points[$i - 1]->plus($chord->times($part));
-            $closest = $found->distanceTo($point) < $closest->distanceTo($point) ? $found : $closest;
+            if ($found->distanceTo($point) < $closest->distanceTo($point)) {
+                [$closest, $nearest] = [$found, $i];
+            }
         }
 
-        return $closest;
+        if ($this->centre === null || $this->major === null || $this->minor === null) {
+            return $closest;
+        }
+        // The nearest arc need not be that over the nearest chord, but then it is one beside it.
+        $onArc = $this->from();
+        foreach ([$nearest - 1, $nearest, $nearest + 1] as $chord) {
+            if (isset($this->points[$chord - 1], $this->points[$chord])) {
+                $found = $this->closestOnArc($point, $chord, $this->centre, $this->major, $this->minor);
+                $onArc = $found->distanceTo($point) < $onArc->distanceTo($point) ? $found : $onArc;
+            }
+        }
+
+        return $onArc;
+    }
+
+    /**
+     * Returns the point nearest to another on the arc of the ellipse over one of its chords, by halving.
+     *
+     * @param  int  $chord  number of the point at its end
+     */
+    private function closestOnArc(Vector $point, int $chord, Vector $centre, Vector $major, Vector $minor): Vector
+    {
+        $angle = static fn (Vector $way): float => atan2(
+            $way->dot($minor) / $minor->dot($minor), $way->dot($major) / $major->dot($major),
+        );
+        $start = $angle($this->points[$chord - 1]->minus($centre));
+        $turn = $angle($this->points[$chord]->minus($centre)) - $start;
+        $turn -= 2 * M_PI * round($turn / (2 * M_PI));
+        $at = static fn (float $part): Vector => $centre->plus($major->times(cos($start + $part * $turn)))
+            ->plus($minor->times(sin($start + $part * $turn)));
+        // Whether the way on leads nearer: the derivative of half the square of the distance is negative.
+        $isAhead = static fn (float $part): bool => $turn * $at($part)->minus($point)->dot(
+            $minor->times(cos($start + $part * $turn))->minus($major->times(sin($start + $part * $turn))),
+        ) < 0.0;
+        [$low, $high] = [0.0, 1.0];
+        for ($i = 0; $i < self::HALVINGS; $i++) {
+            $middle = ($low + $high) / 2;
+            [$low, $high] = $isAhead($middle) ? [$middle, $high] : [$low, $middle];
+        }
+
+        return $at(($low + $high) / 2);
     }
 
     /** Whether it comes back to where it began. */

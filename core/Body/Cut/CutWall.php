@@ -16,6 +16,11 @@ final readonly class CutWall
     /** A chord that is met this near is that of the place itself, mm. */
     private const APART = 0.05;
 
+    /** Steps from a chord to its ellipse, and the sine of the least angle at which a line meets it. */
+    private const STEPS = 4;
+
+    private const STEEP = 0.1;
+
     /** Most places on an outline from which walls are looked for. */
     private const MOST_PLACES = 240;
 
@@ -61,9 +66,10 @@ final readonly class CutWall
 
     /**
      * Returns the wall at the place on an outline that is nearest to a point of the plane: straight through the
-     * material to where it comes out of it, by the chords of the outlines.
+     * material to where it comes out of it. It is found by the chords of the outlines, and put on the circles and
+     * ellipses that these are chords of.
      *
-     * @param  list<CutLoop>  $loops  of one body
+     * @param  non-empty-list<CutLoop>  $loops  of one body
      * @param  Vector  $normal  of the plane, about which outlines go round their material, unit
      */
     public static function at(Vector $point, array $loops, Vector $normal): ?self
@@ -91,6 +97,14 @@ final readonly class CutWall
         if ($inward === null) {
             return null;
         }
+        $exact = self::closest($place, $loops);
+        $off = $exact->distanceTo($place);
+        $way = $point->minus(self::closest($point, $loops));
+        if ($way->length() > Tolerance::COINCIDENT) {
+            $exact = $point->minus($way);
+            $inward = $way->unit()->times($way->dot($inward) < 0.0 ? -1.0 : 1.0);
+        }
+        $place = $exact;
         $nearest = INF;
         foreach ($chords as [$from, $to]) {
             // Where the line place + t·inward goes through the chord from + s·way.
@@ -101,12 +115,47 @@ final readonly class CutWall
             }
             $t = $from->minus($place)->cross($way)->dot($normal) / $size;
             $s = $from->minus($place)->cross($inward)->dot($normal) / $size;
-            if ($t > self::APART && $t < $nearest && $s >= -Tolerance::PARALLEL && $s <= 1.0 + Tolerance::PARALLEL) {
+            if ($t > self::APART + 2 * $off && $t < $nearest
+                && $s >= -Tolerance::PARALLEL && $s <= 1.0 + Tolerance::PARALLEL) {
                 $nearest = $t;
             }
         }
 
-        return is_infinite($nearest) ? null : new self($place, $place->plus($inward->times($nearest)));
+        return is_infinite($nearest)
+            ? null
+            : new self($place, self::onOutline($place->plus($inward->times($nearest)), $inward, $loops));
+    }
+
+    /**
+     * Moves a point of a chord along a line to the outline that it is a chord of.
+     *
+     * @param  Vector  $way  of the line, unit
+     * @param  non-empty-list<CutLoop>  $loops
+     */
+    private static function onOutline(Vector $point, Vector $way, array $loops): Vector
+    {
+        for ($i = 0; $i < self::STEPS; $i++) {
+            $aside = self::closest($point, $loops)->minus($point);
+            $slope = $aside->length() > Tolerance::NOTHING ? $aside->unit()->dot($way) : 0.0;
+            if (abs($slope) < self::STEEP) {
+                break;
+            }
+            $point = $point->plus($way->times($aside->length() / $slope));
+        }
+
+        return $point;
+    }
+
+    /** @param  non-empty-list<CutLoop>  $loops */
+    private static function closest(Vector $point, array $loops): Vector
+    {
+        $closest = $loops[0]->closestTo($point);
+        foreach ($loops as $loop) {
+            $found = $loop->closestTo($point);
+            $closest = $found->distanceTo($point) < $closest->distanceTo($point) ? $found : $closest;
+        }
+
+        return $closest;
     }
 
     /** @return non-empty-list<Vector> corners of the chords of an outline, each once */

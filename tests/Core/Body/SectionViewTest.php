@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Bowline\Body\Cut\CutLoop;
+use Bowline\Body\Cut\CutPiece;
 use Bowline\Body\Cut\CutWall;
 use Bowline\Body\Cut\PlaneCut;
 use Bowline\Body\Cut\SectionPlane;
@@ -50,14 +52,77 @@ it('tells the least and the greatest wall of a cut, and the wall where it is poi
     expect($cut['area'])->toEqualWithDelta(M_PI * (20 ** 2 - 18 ** 2), 1e-6)
         ->and([$cut['least']['thickness'], $cut['most']['thickness']])->toEqualWithDelta([2, 2], 1e-6)
         ->and($cut['loops'])->toHaveCount(2)
-        ->and($ring['wall']['thickness'])->toEqualWithDelta(2, 0.03)
-        ->and($ring['wall']['from'][2])->toEqualWithDelta(20, 0.03);
+        ->and($ring['wall']['thickness'])->toEqualWithDelta(2, 1e-9)
+        ->and($ring['wall']['from'])->toEqualWithDelta([50, 0, 20], 1e-9);
 
     // At 60° the outline is an ellipse twice as wide: a wall of 2 is 4 where it is cut most askew.
     $askew = SectionViewWriter::write(SectionPlane::square($solved->laid, 100, M_PI / 3), [$solved], null);
     expect($askew['cuts'][0]['area'])->toEqualWithDelta(2 * M_PI * (20 ** 2 - 18 ** 2), 0.05)
-        ->and($askew['cuts'][0]['least']['thickness'])->toEqualWithDelta(2, 0.05)
-        ->and($askew['cuts'][0]['most']['thickness'])->toEqualWithDelta(4, 0.15);
+        // At the end of its longer half axis the ellipse 36 × 18 is 4 from 40 × 20, at that of the shorter one 2.
+        ->and($askew['cuts'][0]['least']['thickness'])->toEqualWithDelta(2, 1e-9)
+        ->and($askew['cuts'][0]['most']['thickness'])->toEqualWithDelta(4, 0.02);
+});
+
+it('measures the wall where it is pointed at on circles, all the way round', function (): void {
+    $solved = Jobs::solve(sectioned());
+    $plane = SectionPlane::square($solved->laid, 50, 0.0);
+    foreach (range(0, 35) as $step) {
+        // Beside the outside and beside the bore, at every 10° and between them.
+        foreach ([18.3, 19.7, 22.0] as $radius) {
+            $angle = deg2rad(10 * $step + 3.7);
+            $point = new Vector(50, $radius * cos($angle), $radius * sin($angle));
+            $wall = SectionViewWriter::write($plane, [$solved], $point)['wall'];
+            expect($wall['thickness'] ?? null)->toEqualWithDelta(2, 1e-8);
+        }
+    }
+});
+
+it('finds the nearest point of an ellipse as trying them all does', function (int $seed): void {
+    mt_srand($seed);
+    [$major, $minor] = [new Vector(mt_rand(10, 40), 0, 0), new Vector(0, mt_rand(3, 9), 0)];
+    $at = static fn (float $angle): Vector => $major->times(cos($angle))->plus($minor->times(sin($angle)));
+    // From −20° on through 250°, in arcs of 15°, one way or the other.
+    $angles = array_map(static fn (int $i): float => deg2rad(15 * $i - 20), range(0, 18));
+    $piece = CutPiece::ellipse(
+        array_map($at, $seed % 2 === 0 ? $angles : array_reverse($angles)), Vector::zero(), $major, $minor,
+    );
+    foreach (range(1, 20) as $_) {
+        $point = new Vector(mt_rand(-50, 50), mt_rand(-50, 50), 0);
+        $least = INF;
+        foreach (range(0, 2700) as $tenth) {
+            $least = min($least, $at(deg2rad($tenth / 10 - 20))->distanceTo($point));
+        }
+        expect($piece->distanceTo($point))->toEqualWithDelta($least, 5e-3)
+            ->toBeLessThanOrEqual($least + 1e-4);
+    }
+})->with(range(1, 8));
+
+it('measures the wall of an eccentric bore square to where it is pointed at', function (): void {
+    // A bore of ø 20, 6 off the middle of ø 40. From the outside at angle a towards the middle, the line comes to the
+    // bore at 6 cos a + √(10² − 6² sin² a) from the middle, where it meets it at all.
+    $circle = static fn (float $r, float $x): array => [
+        [$x + $r, 0], ['through' => [$x, $r], 'to' => [$x - $r, 0]], ['through' => [$x, -$r], 'to' => [$x + $r, 0]],
+    ];
+    $laid = Jobs::laid(sectioned(['shape' => 'outline', 'outer' => $circle(20, 0), 'holes' => [$circle(10, 6)]]));
+    $plane = SectionPlane::square($laid, 50, 0.0);
+    $solid = RunBody::of($laid)->solid() ?? throw new LogicException;
+    $loops = PlaneCut::of($solid, $plane->at, $plane->normal, 0.25, 0.02);
+    expect($loops)->not->toBe([]);
+    $outside = array_values(array_filter($loops, static fn (CutLoop $loop): bool => $loop->area > 0.0))[0] ?? null;
+    $bore = array_values(array_filter($loops, static fn (CutLoop $loop): bool => $loop->area < 0.0))[0] ?? null;
+    [$middle, $centre] = [$outside?->pieces[0]->centre, $bore?->pieces[0]->centre];
+    if ($middle === null || $centre === null || $loops === []) {
+        throw new LogicException('both outlines are circles');
+    }
+    $x = $centre->minus($middle)->times(1 / 6);
+    $y = $plane->normal->cross($x);
+    foreach ([0, 10, 25, 45, 70, 90, 120, 180] as $degrees) {
+        $angle = deg2rad($degrees);
+        $way = $x->times(cos($angle))->plus($y->times(sin($angle)));
+        $wall = CutWall::at($middle->plus($way->times(19.9)), $loops, $plane->normal);
+        $bored = 6 * cos($angle) + sqrt(100 - 36 * sin($angle) ** 2);
+        expect($wall?->thickness())->toEqualWithDelta(20 - $bored, 1e-6);
+    }
 });
 
 it('measures a wall that is cut lengthwise through the material, not across the bore', function (): void {

@@ -12,6 +12,7 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Job\End\End;
 use Bowline\Job\FileValue;
 use Bowline\Job\Joint\JointKind;
+use Bowline\Job\Joint\UsualFlange;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Routing\LaidJoint;
@@ -57,9 +58,7 @@ final readonly class BreakRun implements RunEdit
     public function apply(RunDraft $draft): void
     {
         $run = $draft->laid->run;
-        $flanged = array_values(array_filter(
-            [$run->from->end, $run->to->end], static fn (End $end): bool => $end->flange($run->stock->section) !== null,
-        ))[0] ?? null;
+        $flanged = UsualFlange::of($run->from, $run->to);
         $kind = $flanged === null ? JointKind::Weld : JointKind::Flanges;
         $straights = $draft->laid->path->straights();
         $told = $this->place($draft, $straights);

@@ -11,6 +11,7 @@ use Bowline\Editing\RunEdit;
 use Bowline\Job\FileValue;
 use Bowline\Job\Joint\Joint;
 use Bowline\Job\Joint\JointKind;
+use Bowline\Job\Joint\UsualFlange;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use stdClass;
@@ -49,8 +50,11 @@ final readonly class JoinBy implements RunEdit
     /** @throws EditError when there is no such joint */
     public function apply(RunDraft $draft): void
     {
-        $flange = $this->kind === JointKind::Flanges ? $this->target->flangeOrFirst($draft)->toFile() : null;
-        [$length, $od] = Joint::usualSleeve($draft->laid->run->stock->section);
+        $run = $draft->laid->run;
+        $flange = $this->kind === JointKind::Flanges
+            ? UsualFlange::of($run->from, $run->to)?->toFile() ?? $this->target->flangeOrFirst($draft)->toFile()
+            : null;
+        [$length, $od] = Joint::usualSleeve($run->stock->section);
         $sleeve = $this->kind->hasSleeve() ? (object) [
             'length' => FileValue::roundForFile($length), 'od' => FileValue::roundForFile($od),
         ] : null;

@@ -26,9 +26,7 @@ final class JointReader
      */
     public static function all(Node $run, RunEnd $from, RunEnd $to, Site $site): array
     {
-        $usual = array_values(array_filter(
-            [$from->end, $to->end], static fn (End $end): bool => $end->type() === 'flange',
-        ))[0] ?? new PlateForTube;
+        $usual = UsualFlange::of($from, $to) ?? new PlateForTube;
 
         return array_map(static fn (Node $node): Joint => self::read($node, $usual, $site), $run->list('joints'));
     }

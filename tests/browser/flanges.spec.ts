@@ -89,6 +89,7 @@ test('makes each spool by itself', async ({ page }) => {
       ['1', '1350.0', '0.0°', '90.0°', '90.0°', '150.0', '235.6'],
       ['tail', '349.0', ''],
     ]);
+  expect(await rows(page, 'Bend marks on the raw tube')).toEqual([['1', '1350.0', '349.0']]);
   expect(await rows(page, 'Vertex table')).toEqual([
     ['0', '0.0', '0.0', '0.0', ''],
     ['1', '1500.0', '0.0', '0.0', '150.0'],

@@ -1,8 +1,8 @@
-import type { SolvedRun } from '../api/types';
+import type { SolvedRun, SolvedSpool } from '../api/types';
 import { lengthEven } from '../job/format';
 
 /** The start of each bend on the raw tube, for bending by hand: measured from either cut end. */
-export function BendMarks({ solved }: { solved: SolvedRun }) {
+export function BendMarks({ of }: { of: SolvedRun | SolvedSpool }) {
   return (
     <table className="table-plain">
       <thead>
@@ -13,7 +13,7 @@ export function BendMarks({ solved }: { solved: SolvedRun }) {
         </tr>
       </thead>
       <tbody>
-        {solved.bends.map((bend, index) => (
+        {of.bends.map((bend, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a bend is its number
           <tr key={index}>
             <td>{index + 1}</td>

@@ -32,6 +32,8 @@ export function MakePanel() {
   const isMade = run !== undefined && solved !== undefined && solved.unsolved !== true;
   const spool = solved?.spools.find((one) => one.mark === chosen);
   const mark = spool?.mark;
+  // Nothing is marked on a run that is made of spools, but on each of them.
+  const tube = solved?.spools.length === 0 ? solved : spool;
   const cuts = (spool ?? solved)?.cut_list ?? null;
   return (
     <>
@@ -75,9 +77,9 @@ export function MakePanel() {
               >
                 <BendTable run={run} table={spool ?? solved} />
               </Section>
-              {solved.bends.length > 0 && spool === undefined && (
+              {tube !== undefined && tube.bends.length > 0 && (
                 <Section title="Bend marks on the raw tube">
-                  <BendMarks solved={solved} />
+                  <BendMarks of={tube} />
                 </Section>
               )}
             </>

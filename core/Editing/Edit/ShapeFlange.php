@@ -20,8 +20,8 @@ final readonly class ShapeFlange implements RunEdit
     /** Height of a raised face (EN 1092-1, form B, from DN 40), and of a recess or spigot, mm. */
     private const FACE_HEIGHT = 3;
 
-    /** Material between the edge of a face and the bolt holes, mm. */
-    private const FACE_CLEAR = 2.0;
+    /** Material between the edge of a face or a neck and the bolt holes or the rim, mm. */
+    private const CLEAR = 2.0;
 
     /** Radius of the corners of a rectangular plate, as a share of its side. */
     private const CORNER_SHARE = 0.1;
@@ -82,7 +82,9 @@ final readonly class ShapeFlange implements RunEdit
                 $said->neck = (object) ['radius' => $radius];
             } elseif ($this->neck === 'hub') {
                 $said->neck = (object) [
-                    'diameter' => FileValue::roundForFile(ceil(self::HUB_WIDTH * $od)),
+                    'diameter' => FileValue::roundForFile(
+                        min(ceil(self::HUB_WIDTH * $od), max($od, floor(self::within($flange) - 2 * $radius))),
+                    ),
                     'length' => FileValue::roundForFile(max(2.0 * $radius, ceil(self::HUB_LENGTH * $od))),
                     'radius' => $radius,
                 ];
@@ -117,12 +119,20 @@ final readonly class ShapeFlange implements RunEdit
         }
     }
 
+    /** Returns the diameter of what is clear of the bolt holes and of the rim, mm. */
+    private static function within(Flange $flange): float
+    {
+        $holes = $flange->holes;
+
+        return min(
+            2 * $flange->outline()->depthOf(0.0, 0.0), $holes === null ? INF : $holes->circle - $holes->diameter,
+        ) - 2 * self::CLEAR;
+    }
+
     /** A raised face reaches almost to the bolt holes; a recess or spigot lies half way between them and the tube. */
     private static function face(Flange $flange, string $kind, float $od): stdClass
     {
-        $holes = $flange->holes;
-        $most = ($holes === null ? 2 * $flange->outline()->depthOf(0.0, 0.0) : $holes->circle - $holes->diameter)
-            - 2 * self::FACE_CLEAR;
+        $most = self::within($flange);
 
         return (object) [
             'kind' => $kind,

@@ -48,12 +48,6 @@ final readonly class CatalogueRows
     private const LARGEST = 1e6;
 
     /**
-     * A cell that begins like this is a formula to a spreadsheet. Leading apostrophes are matched too, so that those of
-     * the text itself can be told apart.
-     */
-    private const RUNS = "/^'*[=+\\-@\t\r]/";
-
-    /**
      * @param  list<array<string, string|float|null>>  $rows  by column; lengths in mm, density in kg/m³
      * @param  list<int>  $lines  in which line of the file each row is
      * @param  list<array{line: int, text: string, why: string}>  $refused
@@ -111,29 +105,13 @@ final readonly class CatalogueRows
         $csv = implode(',', array_map(static fn (string $key): string => self::HEADS[$key] ?? $key, $keys))."\r\n";
         foreach ($rows as $row) {
             $csv .= implode(',', array_map(static function (string $key) use ($row): string {
-                $cell = (string) ($row[$key] ?? '');
-                $cell = is_string($row[$key] ?? null) ? self::harmless($cell) : $cell;
+                $cell = $row[$key] ?? '';
 
-                return strpbrk($cell, ",\"\r\n") === false ? $cell : '"'.str_replace('"', '""', $cell).'"';
+                return is_string($cell) ? CsvCell::text($cell) : CsvCell::quoted((string) $cell);
             }, $keys))."\r\n";
         }
 
         return $csv;
-    }
-
-    /**
-     * Returns a text with an apostrophe before it where a spreadsheet would run it as a formula; spreadsheets do not
-     * show the apostrophe.
-     */
-    public static function harmless(string $text): string
-    {
-        return preg_match(self::RUNS, $text) === 1 ? "'".$text : $text;
-    }
-
-    /** Returns a text as it was before that apostrophe was added. */
-    public static function asItWas(string $cell): string
-    {
-        return str_starts_with($cell, "'") && preg_match(self::RUNS, substr($cell, 1)) === 1 ? substr($cell, 1) : $cell;
     }
 
     /**
@@ -260,9 +238,9 @@ final readonly class CatalogueRows
         $cell = static fn (string $key): string => $record->cell($columns[$key][0] ?? null);
         $row = [];
         foreach (self::TEXTS as $key) {
-            $row[$key] = mb_substr(self::asItWas($cell($key)), 0, $key === 'name' ? 200 : 100);
+            $row[$key] = mb_substr(CsvCell::asItWas($cell($key)), 0, $key === 'name' ? 200 : 100);
         }
-        $row[self::LAYERS] = mb_substr(self::asItWas($cell(self::LAYERS)), 0, 400);
+        $row[self::LAYERS] = mb_substr(CsvCell::asItWas($cell(self::LAYERS)), 0, 400);
         foreach ([...self::LENGTHS, 'density', ...self::FLEXIBLE] as $key) {
             $said = $cell($key);
             if ($said === '' && ($key === 'wall' || in_array($key, self::FLEXIBLE, true))) {

@@ -41,7 +41,7 @@ final class CutListWriter
         return $list === null ? null : CsvTables::csv([
             ['piece', 'kind', 'what', 'length_'.$units->word(), 'angle_deg', 'bends'],
             ...array_map(static fn (CutPart $part, int $index): array => [
-                (string) ($index + 1), $part->kind, '"'.str_replace('"', '""', $part->words).'"',
+                (string) ($index + 1), $part->kind, CsvCell::text($part->words),
                 self::length($part->length, $units),
                 $part->angle === null ? '' : CsvTables::number(rad2deg($part->angle)),
                 (string) count($part->bends),

@@ -83,7 +83,7 @@ final readonly class FlangeRows
      */
     private static function partNumber(TableRow $record, array $heads): string
     {
-        $number = CatalogueRows::asItWas($record->cell((int) array_search('part_number', $heads, true)));
+        $number = CsvCell::asItWas($record->cell((int) array_search('part_number', $heads, true)));
 
         return $number === '' ? throw JobError::at('', 'it has no part number') : $number;
     }
@@ -97,7 +97,7 @@ final readonly class FlangeRows
     {
         $flange = (object) ['type' => 'flange'];
         foreach ($heads as $column => $head) {
-            $cell = CatalogueRows::asItWas($record->cell($column));
+            $cell = CsvCell::asItWas($record->cell($column));
             $key = preg_replace('/_(mm|in)$/', '', $head) ?? $head;
             $path = self::LENGTHS[$key] ?? self::OTHERS[$head] ?? null;
             if ($cell === '' || $path === null) {
@@ -144,10 +144,9 @@ final readonly class FlangeRows
                 foreach (explode('.', $path) as $key) {
                     $node = $node?->find($key);
                 }
-                $cell = is_scalar($node?->value) ? (string) $node->value : '';
-                $cell = is_string($node?->value) ? CatalogueRows::harmless($cell) : $cell;
+                $value = $node?->value;
 
-                return strpbrk($cell, ",\"\r\n") === false ? $cell : '"'.str_replace('"', '""', $cell).'"';
+                return is_string($value) ? CsvCell::text($value) : (is_scalar($value) ? (string) $value : '');
             }, $columns));
         }
 

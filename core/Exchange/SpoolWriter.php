@@ -31,11 +31,9 @@ final class SpoolWriter
      */
     public static function spools(SolvedRun $solved, callable $bend, array $least): array
     {
-        if ($solved->laid->run->joints === []) {
-            return [];
-        }
+        $spools = $solved->laid->run->joints === [] ? [] : $solved->spools();
 
-        return array_map(static fn (SolvedSpool $one): array => [
+        return count($spools) < 2 ? [] : array_map(static fn (SolvedSpool $one): array => [
             'mark' => $one->spool->mark,
             'span' => [$one->spool->from, $one->spool->to],
             'first_bend' => $one->spool->firstBend,
@@ -50,7 +48,7 @@ final class SpoolWriter
                 static fn (Vertex $vertex): array => $vertex->at->toArray(), $one->solved->laid->vertices,
             ),
             'cut_list' => CutListWriter::write($one->solved->laid, $bend),
-        ], $solved->spools());
+        ], $spools);
     }
 
     /** @return list<array<string, mixed>> in the order along the run */

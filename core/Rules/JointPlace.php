@@ -23,14 +23,14 @@ final class JointPlace implements Rule
             [$before, $behind] = $joint->span();
             $say = $laid->run->units->say(...);
             if (! $joint->isInPlace()) {
-                $findings[] = $this->finding($laid, $joint, $joint->at === null
+                $findings[] = $this->finding($laid, $joint, 'is not on a straight', $joint->at === null
                     ? sprintf('It is at %s, and the run has no straight that holds it.', $say($joint->told))
                     : sprintf(
                         'It is at %s, which is not on a straight; it is drawn at %s, the nearest that is.',
                         $say($joint->told), $say($joint->at),
                     ));
             } elseif ($before <= $end + Tolerance::COINCIDENT || $behind >= $laid->length() - Tolerance::COINCIDENT) {
-                $findings[] = $this->finding($laid, $joint, 'It leaves nothing of a spool beside it.');
+                $findings[] = $this->finding($laid, $joint, 'has no room', 'It leaves nothing of a spool beside it.');
             }
             $end = max($end, $behind);
         }
@@ -38,13 +38,13 @@ final class JointPlace implements Rule
         return $findings;
     }
 
-    private function finding(LaidRun $laid, LaidJoint $joint, string $message): Finding
+    private function finding(LaidRun $laid, LaidJoint $joint, string $what, string $message): Finding
     {
         $at = max(0.0, min($laid->length(), $joint->told));
 
         return new Finding(
             'joint-place', Severity::Violation, Subject::joint($laid, $joint),
-            sprintf('Joint %d is not on a straight', $joint->index + 1), $message,
+            sprintf('Joint %d %s', $joint->index + 1, $what), $message,
             $laid->path->segments === [] ? $laid->run->from->at : $laid->path->pointAt($at), [$at, $at],
             $joint->told, $joint->at,
         );
@@ -56,7 +56,7 @@ final class JointPlace implements Rule
             if (! $finding->subject->isJoint($joint->index)) {
                 continue;
             }
-            $room = fn (End $end): float => $end->flange($laid->run->stock->section)?->length() ?? 0.0;
+            $room = static fn (End $end): float => $end->flange($laid->run->stock->section)?->length() ?? 0.0;
             [$near, $far] = [$room($joint->joint->near), $room($joint->joint->far)];
             $straights = $laid->path->straights();
             $roomy = LaidJoint::places($straights, $joint->told, $joint->joint->gap, $near, $far);

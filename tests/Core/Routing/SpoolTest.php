@@ -8,6 +8,7 @@ use Bowline\Body\RunBody;
 use Bowline\Exchange\MassWriter;
 use Bowline\Exchange\Parts;
 use Bowline\Geometry\Vector;
+use Bowline\Rules\Finding;
 use Bowline\Rules\Rules;
 use Bowline\Solving\SolvedSpool;
 use Tests\Jobs;
@@ -206,4 +207,16 @@ it('finds a flange at a joint that has no room, and one that stands on another',
     $short = jointedRun([['at' => ['length' => 15], 'kind' => 'flanges', 'gap' => 2]], ['end' => $flange]);
     expect(Jobs::solve($short)->findings[0]->message)
         ->toBe('It is 8 mm thick; only 6 mm of the tube is straight there.');
+});
+
+it('tells of no spools where its only joint breaks nothing, and what is wrong with that', function (): void {
+    // The start is at 0: the gap of 4 of a joint at 2 leaves nothing before it.
+    $file = jointedRun([['at' => ['length' => 2], 'kind' => 'weld', 'gap' => 4]]);
+    $finding = array_values(array_filter(
+        Jobs::solve($file)->findings, static fn (Finding $one): bool => $one->rule === 'joint-place',
+    ))[0] ?? null;
+
+    expect(Jobs::written($file)['spools'])->toBe([])
+        ->and($finding?->title)->toBe('Joint 1 has no room')
+        ->and($finding?->message)->toBe('It leaves nothing of a spool beside it.');
 });

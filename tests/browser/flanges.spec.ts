@@ -1,35 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { enter, goTo, locker, openJob, rows } from './jobs';
-
-/*
- * A pipe of 60.3 (DN 50): 1500 along x, 900 along y, bends of R 150. Its straights are 1350 and 750, the bend is
- * 150·π/2 = 235.62 long, the run 2335.62.
- */
-const PIPE = {
-  format: 'bowline-job',
-  version: 3,
-  name: 'Sea water',
-  stock: [
-    {
-      id: 'p2',
-      kind: 'pipe',
-      name: 'Pipe DN 50',
-      section: { shape: 'round', od: 60.3, wall: 3.9 },
-      bend: { radius: 150, min_radius: 120, min_straight: 50 },
-      density: 7850,
-    },
-  ],
-  runs: [
-    {
-      id: 'feed',
-      name: 'Feed',
-      stock: 'p2',
-      from: { at: [0, 0, 0] },
-      to: { at: [1500, 900, 0] },
-      route: { kind: 'corners', stops: [{ at: [1500, 0, 0] }] },
-    },
-  ],
-};
+import { enter, goTo, locker, openJob, PIPE, rows } from './jobs';
 
 test('puts standard flanges on both ends and breaks the run into spools', async ({ page }) => {
   await openJob(page, PIPE, 'lay');

@@ -1,6 +1,36 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 
+/**
+ * A pipe of 60.3 (DN 50): 1500 along x, 900 along y, bends of R 150. Its straights are 1350 and 750, the bend is
+ * 150·π/2 = 235.62 long, the run 2335.62.
+ */
+export const PIPE = {
+  format: 'bowline-job',
+  version: 3,
+  name: 'Sea water',
+  stock: [
+    {
+      id: 'p2',
+      kind: 'pipe',
+      name: 'Pipe DN 50',
+      section: { shape: 'round', od: 60.3, wall: 3.9 },
+      bend: { radius: 150, min_radius: 120, min_straight: 50 },
+      density: 7850,
+    },
+  ],
+  runs: [
+    {
+      id: 'feed',
+      name: 'Feed',
+      stock: 'p2',
+      from: { at: [0, 0, 0] },
+      to: { at: [1500, 900, 0] },
+      route: { kind: 'corners', stops: [{ at: [1500, 0, 0] }] },
+    },
+  ],
+};
+
 /** A job with two fittings, a tube and nothing laid yet: pump out upwards, filter in from −x. */
 export const BARE = {
   format: 'bowline-job',

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { BARE, GOALPOST, locker, openJob } from './jobs';
+import { BARE, GOALPOST, locker, openJob, PIPE } from './jobs';
 
 test('makes a tube square, keeps it upright along a bent path, and gives it an outline of its own', async ({
   page,
@@ -70,37 +70,10 @@ test('says what a run weighs and holds, and what all runs do', async ({ page }) 
 });
 
 /*
- * A pipe 60.3 × 3.9 of 1500 and 900 with a bend of R 150. Square to it a ring of π·(30.15² − 26.25²) = 691.0 mm²;
- * turned by 60° twice as much.
+ * Square to the pipe a ring of π·(30.15² − 26.25²) = 691.0 mm²; turned by 60° twice as much.
  */
-const PIPE = {
-  format: 'bowline-job',
-  version: 1,
-  name: 'Sea water',
-  stock: [
-    {
-      id: 'p2',
-      kind: 'pipe',
-      name: 'Pipe DN 50',
-      section: { shape: 'round', od: 60.3, wall: 3.9 },
-      bend: { radius: 150, min_radius: 120, min_straight: 50 },
-      density: 7850,
-    },
-  ],
-  runs: [
-    {
-      id: 'feed',
-      name: 'Feed',
-      stock: 'p2',
-      from: { at: [0, 0, 0] },
-      to: { at: [1500, 900, 0] },
-      route: { kind: 'corners', stops: [{ at: [1500, 0, 0] }] },
-    },
-  ],
-};
-
 test('looks at a run in section: slid, turned, dragged, and its wall read', async ({ page }) => {
-  await openJob(page, PIPE, 'lay');
+  await openJob(page, { ...PIPE, values: { riser: 120 } }, 'lay');
   await locker(page, 'Feed').click();
   await page.keyboard.press('w');
   const bar = page.getByRole('region', { name: 'Section', exact: true });
@@ -119,6 +92,13 @@ test('looks at a run in section: slid, turned, dragged, and its wall read', asyn
   await expect(turn).toHaveValue('59');
   await turn.fill('0');
   await turn.press('Enter');
+  // A named value means nothing to the section; the plane stays where it was.
+  await along.fill('=riser');
+  await along.press('Enter');
+  await expect(page.getByText('Type a number here, not a named value.')).toBeVisible();
+  await expect(bar).toContainText('691 mm² of material');
+  await along.press('Escape');
+  await expect(along).toHaveValue('400');
 
   // Dragged by its handle it goes along the run.
   const handle = page.getByRole('button', { name: 'Drag the section' });

@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import type { SectionOf } from '../api/types';
 
-type Point = [number, number, number];
+export type SectionPoint = [number, number, number];
 
 /** The plane in which a run is looked at: square to it, the plane that it lies in, or through three points. */
 export type PlaneKind = 'square' | 'own' | 'points';
@@ -16,15 +16,15 @@ interface SectionPlaneStore {
   offset: number;
   /** Degrees. */
   turn: number;
-  points: readonly Point[];
+  points: readonly SectionPoint[];
   /** The place on a cut at which the wall is measured. */
-  pointed: Point | null;
+  pointed: SectionPoint | null;
   begin: (run: string, along: number) => void;
   stop: () => void;
   setKind: (kind: PlaneKind) => void;
   move: (to: Partial<Pick<SectionPlaneStore, 'along' | 'offset' | 'turn'>>) => void;
-  addPoint: (point: Point) => void;
-  point: (pointed: Point | null) => void;
+  addPoint: (point: SectionPoint) => void;
+  point: (pointed: SectionPoint | null) => void;
 }
 
 /** The plane that cuts the bodies in the view. */
@@ -54,7 +54,9 @@ export function asked(store: SectionPlaneStore, runs: string[]): SectionOf | nul
     run,
     runs,
     ...(kind === 'square' ? { along, turn } : kind === 'own' ? { offset, turn } : { offset }),
-    ...(kind === 'points' ? { points: points.map((point) => [...point]) as [Point, Point, Point] } : {}),
+    ...(kind === 'points'
+      ? { points: points.map((point) => [...point]) as [SectionPoint, SectionPoint, SectionPoint] }
+      : {}),
     ...(pointed === null ? {} : { pointed }),
   };
 }

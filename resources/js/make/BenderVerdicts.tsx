@@ -25,7 +25,7 @@ export function BenderVerdicts({ run, solved, spool }: { run: Run; solved: Solve
     ({ bend, elbow }) => bend !== null && bend >= first && bend < behind && elbow === null,
   ).length;
   const otherEnd =
-    spool === undefined && solved.spools.length > 0 ? 'a spool from its end' : 'start from the other end';
+    spool === undefined && solved.spools.length > 0 ? 'a spool from the other end' : 'start from the other end';
   return (
     <ul className="benders">
       {benders.data.map((bender) => (

@@ -1,7 +1,8 @@
-import { useQuery } from '@tanstack/react-query';
+import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api } from '../api/client';
 import type { Run } from '../api/types';
 import { NumberField } from '../job/NumberField';
+import { plainNumber } from '../job/plainNumber';
 import { useJob } from '../job/useJob';
 import { Row } from '../ui/Section';
 
@@ -17,16 +18,15 @@ interface Props {
 
 /** How far the triangles of saved bodies may stand off the true surface, and how many that makes of a run. */
 export function Fineness({ chord, onChange, run, spool }: Props) {
-  const { state } = useJob();
+  const client = useQueryClient();
+  const countOf = useTriangleCount(spool);
   const change = async (typed: number | string) => {
-    if (typeof typed === 'string') {
-      throw new Error('Type a length here, not a named value.');
-    }
+    const next = plainNumber(typed);
     if (run !== undefined) {
       // What is too fine, too coarse or too many is refused here, and the field keeps what was typed.
-      await api.triangleCount(state.id, run.id, typed, spool);
+      await client.fetchQuery(countOf(run, next));
     }
-    onChange(typed);
+    onChange(next);
   };
   return (
     <>
@@ -38,13 +38,24 @@ export function Fineness({ chord, onChange, run, spool }: Props) {
   );
 }
 
-function Count({ chord, run, spool }: { chord: number; run: Run; spool: string | undefined }) {
+/** Returns the query for the triangles of a run at a chord tolerance, or of one spool of it. */
+function useTriangleCount(spool: string | undefined) {
   const { state } = useJob();
+  return (run: Run, chord: number) =>
+    queryOptions({
+      queryKey: ['triangles', state.id, run.id, spool, chord, state.revision],
+      queryFn: () => api.triangleCount(state.id, run.id, chord, spool),
+      // Another revision of the job is another question.
+      staleTime: Number.POSITIVE_INFINITY,
+      retry: false,
+    });
+}
+
+function Count({ chord, run, spool }: { chord: number; run: Run; spool: string | undefined }) {
+  const countOf = useTriangleCount(spool);
   const count = useQuery({
-    queryKey: ['triangles', state.id, run.id, spool, chord, state.revision],
-    queryFn: () => api.triangleCount(state.id, run.id, chord, spool),
+    ...countOf(run, chord),
     placeholderData: (before, query) => (query?.queryKey[2] === run.id ? before : undefined),
-    retry: false,
   });
   if (count.isError) {
     return <p className="text-danger">{count.error.message}</p>;

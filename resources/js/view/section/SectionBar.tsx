@@ -1,6 +1,7 @@
 import { X } from 'lucide-react';
 import { lengthWithUnit, show } from '../../job/format';
 import { NumberField } from '../../job/NumberField';
+import { plainNumber } from '../../job/plainNumber';
 import { usePointing } from '../../job/pointing';
 import { type PlaneKind, useSectionPlane } from '../../job/sectionPlane';
 import { useJob } from '../../job/useJob';
@@ -96,7 +97,7 @@ function Slide({ label, value, least, most, angle = false, onChange }: SlideProp
         unit={angle ? '°' : undefined}
         plain={angle}
         value={value}
-        onChange={async (typed) => onChange(within(Number(typed)))}
+        onChange={async (typed) => onChange(within(plainNumber(typed)))}
       />
     </div>
   );

@@ -1,9 +1,10 @@
 import { Line } from '@react-three/drei';
 import { useFrame, useThree } from '@react-three/fiber';
-import { useEffect, useMemo } from 'react';
+import { useIsFetching } from '@tanstack/react-query';
+import { useEffect, useMemo, useRef } from 'react';
 import { DoubleSide, Matrix4, Path, Plane, Quaternion, Shape, Vector2, Vector3 } from 'three';
 import type { SectionCut, SectionView, SectionWall } from '../../api/types';
-import { useSectionPlane } from '../../job/sectionPlane';
+import { type SectionPoint, useSectionPlane } from '../../job/sectionPlane';
 import { useJob } from '../../job/useJob';
 import { hatch } from './hatch';
 import { PlaneHandle } from './PlaneHandle';
@@ -63,7 +64,7 @@ interface FaceProps {
 
 function Face({ cut, at, normal, isOther }: FaceProps) {
   const { item } = useJob();
-  const point = useSectionPlane((store) => store.point);
+  const pointAt = usePointedWall();
   const stock = item('stock', item('runs', cut.run)?.stock ?? '');
   const isSoft = stock?.kind === 'hose' || stock?.kind === 'cable' || stock?.kind === 'wire';
   const { shapes, turn, size } = useMemo(() => drawn(cut, at, normal), [cut, at, normal]);
@@ -80,14 +81,36 @@ function Face({ cut, at, normal, isOther }: FaceProps) {
       quaternion={turn}
       onPointerMove={(event) => {
         event.stopPropagation();
-        point(event.point.toArray());
+        pointAt(event.point.toArray());
       }}
-      onPointerOut={() => point(null)}
+      onPointerOut={() => pointAt(null)}
     >
       <shapeGeometry args={[shapes]} />
       <meshBasicMaterial map={texture} side={DoubleSide} />
     </mesh>
   );
+}
+
+/**
+ * Returns what asks for the wall at a place: while one answer is waited for, the last place of many is kept and asked
+ * for next.
+ */
+function usePointedWall() {
+  const point = useSectionPlane((store) => store.point);
+  const isWaiting = useIsFetching({ queryKey: ['section'] }) > 0;
+  const next = useRef<SectionPoint | null>(null);
+  useEffect(() => {
+    if (!isWaiting && next.current !== null) {
+      point(next.current);
+      next.current = null;
+    }
+  }, [isWaiting, point]);
+  return (place: SectionPoint | null) => {
+    next.current = isWaiting ? place : null;
+    if (!isWaiting || place === null) {
+      point(place);
+    }
+  };
 }
 
 /** The way across a wall, with its ends. */

@@ -15,8 +15,7 @@ use Bowline\Job\Section;
 
 /**
  * A cap that is one piece with its tube and stands past its end: a flat or stepped disc, or a dome as thick as the
- * wall.
- * A dome on what is not round is drawn as a disc.
+ * wall. A dome on what is not round is drawn as a disc.
  */
 final readonly class CapBody implements EndBody
 {
@@ -70,13 +69,13 @@ final readonly class CapBody implements EndBody
         // A dome that cannot be made is drawn as a disc as thick as the wall.
         $rise = $facing->along->times($this->cap->thickness > 0.0 ? $this->cap->thickness : $this->section->wall);
         $top = $facing->movedTo($facing->at->plus($rise));
-        $up = new Translation($rise);
+        $through = new Translation($rise);
         $rim = $outside;
         if ($this->cap->shape === CapShape::Stepped && $this->cap->diameter > $this->section->outsideDiameter) {
             $rim = Profile::of(Outline::circle($this->cap->diameter / 2), $facing);
             $outer->flat($facing->facingBack(), [$rim->reversed(), $outside]);
         }
-        $outer->flat($top, [$outer->sweep($rim, $up)]);
+        $outer->flat($top, [$outer->sweep($rim, $through)]);
         $inner->closeBores($facing, $this->depth, $bores);
     }
 

@@ -9,7 +9,6 @@ use Bowline\Body\Motion\Translation;
 use Bowline\Geometry\Outline;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\JobError;
-use Bowline\Job\RunEnd;
 use Bowline\Job\Section;
 use Bowline\Routing\LaidRun;
 
@@ -208,14 +207,9 @@ final readonly class RunBody
         $last = count($stretches) - 1;
 
         return [
-            $this->closure($this->laid->run->from, self::room($stretches, 0)),
-            $this->closure($this->laid->run->to, self::room($stretches, $last)),
+            EndBodies::of($this->laid->run->from->end, $this->section, self::room($stretches, 0)),
+            EndBodies::of($this->laid->run->to->end, $this->section, self::room($stretches, $last)),
         ];
-    }
-
-    private function closure(RunEnd $end, float $room): EndBody
-    {
-        return EndBodies::of($end->end, $this->section, $room);
     }
 
     /**

@@ -61,8 +61,7 @@ final readonly class FlangeTarget
     /** Returns the flange as it stands in the file, so that expressions stay; its dimensions where it tells none. */
     public function said(RunDraft $draft): stdClass
     {
-        $joints = is_array($draft->run->joints ?? null) ? array_values($draft->run->joints) : [];
-        $joint = is_int($this->at) ? $joints[$this->at] ?? null : null;
+        $joint = is_int($this->at) ? $draft->joints()[$this->at] ?? null : null;
         $said = is_int($this->at)
             ? ($joint instanceof stdClass ? $joint->flange ?? null : null)
             : $draft->end($this->at)->end ?? null;

@@ -44,6 +44,12 @@ final class RunDraft
         return $this->run;
     }
 
+    /** @return list<mixed> the joints as they stand in the file */
+    public function joints(): array
+    {
+        return is_array($this->run->joints ?? null) ? array_values($this->run->joints) : [];
+    }
+
     /**
      * Applies changes one after another.
      *

@@ -41,7 +41,7 @@ enum ElbowKind: string
         return $this->tabled($od) ?? ($this === self::Long ? 1.5 : 1.0) * $od;
     }
 
-    /** Returns the elbow in words: "90° long radius", or what it is cut from. */
+    /** Returns the elbow in words: "elbow 90°, long radius", or "elbow 60°, long radius, cut from 90°". */
     public function words(float $angle): string
     {
         $degrees = rad2deg($angle);

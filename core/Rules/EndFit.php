@@ -112,22 +112,23 @@ final class EndFit implements Rule
                 continue;
             }
             $straight = Words::roundedDown($this->straightAt($laid, $name === 'from'));
-            $changes = [
-                ...$straight <= 0.0 ? [] : [
-                    sprintf('Make it %s long', $laid->run->units->say($straight)) => new ChangeEnd(
-                        $name,
-                        static function (stdClass $told) use ($straight): void {
-                            $told->{isset($told->depth) ? 'depth' : 'length'} = $straight;
-                        },
-                    ),
-                ],
-                'Make it half round' => new ChangeEnd($name, static function (stdClass $told): void {
+            $changes = [];
+            if ($straight > 0.0) {
+                $changes[sprintf('Make it %s long', $laid->run->units->say($straight))] = new ChangeEnd(
+                    $name,
+                    static function (stdClass $told) use ($straight): void {
+                        $told->{isset($told->depth) ? 'depth' : 'length'} = $straight;
+                    },
+                );
+            }
+            if ($end->end->cap() !== null) {
+                $changes['Make it half round'] = new ChangeEnd($name, static function (stdClass $told): void {
                     unset($told->crown, $told->knuckle);
-                }),
-                'Close it with a flat cap' => new FinishEnd($name, 'flat-cap'),
-                'Leave the end open' => new FinishEnd($name, 'open'),
-            ];
-            foreach ($end->end->cap() === null ? array_slice($changes, 0, -2) : $changes as $label => $change) {
+                });
+                $changes['Close it with a flat cap'] = new FinishEnd($name, 'flat-cap');
+                $changes['Leave the end open'] = new FinishEnd($name, 'open');
+            }
+            foreach ($changes as $label => $change) {
                 yield new Remedy($label, 'runs', RunDraft::of($laid)->apply($change)->run());
             }
         }

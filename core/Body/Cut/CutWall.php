@@ -13,7 +13,7 @@ final readonly class CutWall
     /** Parts into which a straight piece is divided to look for the thickest wall. */
     private const PARTS = 16;
 
-    /** A chord that is met this near is that of the place itself, mm. */
+    /** A chord that is met this near, beside its sagitta, is that of the place itself, mm. */
     private const APART = 0.05;
 
     /** Steps from a chord to its ellipse, and the sine of the least angle at which a line meets it. */
@@ -74,6 +74,32 @@ final readonly class CutWall
      */
     public static function at(Vector $point, array $loops, Vector $normal): ?self
     {
+        $chords = self::chords($loops);
+        $nearest = self::nearestChord($point, $chords, $normal);
+        if ($nearest === null) {
+            return null;
+        }
+        [$onChord, $inward] = $nearest;
+        $place = self::closest($point, $loops);
+        $way = $point->minus($place);
+        if ($way->length() > Tolerance::COINCIDENT) {
+            // Square to the outline itself, on the side of the material.
+            $inward = $way->unit()->times($way->dot($inward) < 0.0 ? -1.0 : 1.0);
+        }
+        $sagitta = self::closest($onChord, $loops)->distanceTo($onChord);
+        $through = self::firstCrossing($place, $inward, $chords, $normal, self::APART + 2 * $sagitta);
+
+        return $through === null
+            ? null
+            : new self($place, self::onOutline($place->plus($inward->times($through)), $inward, $loops));
+    }
+
+    /**
+     * @param  list<CutLoop>  $loops
+     * @return list<array{Vector, Vector}> ends of the chords of their outlines
+     */
+    private static function chords(array $loops): array
+    {
         $chords = [];
         foreach ($loops as $loop) {
             $points = self::outline($loop);
@@ -84,46 +110,62 @@ final readonly class CutWall
                 }
             }
         }
-        [$place, $inward] = [$point, null];
+
+        return $chords;
+    }
+
+    /**
+     * @param  list<array{Vector, Vector}>  $chords
+     * @return array{Vector, Vector}|null the nearest point of the chords, and the unit direction into the material
+     */
+    private static function nearestChord(Vector $point, array $chords, Vector $normal): ?array
+    {
+        $nearest = null;
         $least = INF;
         foreach ($chords as [$from, $to]) {
             $along = $to->minus($from)->unit();
             $ahead = max(0.0, min($from->distanceTo($to), $point->minus($from)->dot($along)));
             $there = $from->plus($along->times($ahead));
             if ($there->distanceTo($point) < $least) {
-                [$place, $inward, $least] = [$there, $normal->cross($along), $there->distanceTo($point)];
-            }
-        }
-        if ($inward === null) {
-            return null;
-        }
-        $exact = self::closest($place, $loops);
-        $off = $exact->distanceTo($place);
-        $way = $point->minus(self::closest($point, $loops));
-        if ($way->length() > Tolerance::COINCIDENT) {
-            $exact = $point->minus($way);
-            $inward = $way->unit()->times($way->dot($inward) < 0.0 ? -1.0 : 1.0);
-        }
-        $place = $exact;
-        $nearest = INF;
-        foreach ($chords as [$from, $to]) {
-            // Where the line place + t·inward goes through the chord from + s·way.
-            $way = $to->minus($from);
-            $size = $inward->cross($way)->dot($normal);
-            if (abs($size) < Tolerance::SAFEGUARD) {
-                continue;
-            }
-            $t = $from->minus($place)->cross($way)->dot($normal) / $size;
-            $s = $from->minus($place)->cross($inward)->dot($normal) / $size;
-            if ($t > self::APART + 2 * $off && $t < $nearest
-                && $s >= -Tolerance::PARALLEL && $s <= 1.0 + Tolerance::PARALLEL) {
-                $nearest = $t;
+                $least = $there->distanceTo($point);
+                $nearest = [$there, $normal->cross($along)];
             }
         }
 
-        return is_infinite($nearest)
-            ? null
-            : new self($place, self::onOutline($place->plus($inward->times($nearest)), $inward, $loops));
+        return $nearest;
+    }
+
+    /**
+     * Returns how far from a place a line first meets a chord, mm; null where it meets none.
+     *
+     * @param  Vector  $way  of the line, unit
+     * @param  list<array{Vector, Vector}>  $chords
+     * @param  float  $behind  chords that are met nearer than this are those of the place itself, mm
+     */
+    private static function firstCrossing(
+        Vector $place,
+        Vector $way,
+        array $chords,
+        Vector $normal,
+        float $behind,
+    ): ?float {
+        $first = null;
+        foreach ($chords as [$from, $to]) {
+            // Where place + t·way and from + s·chord meet.
+            $chord = $to->minus($from);
+            $size = $way->cross($chord)->dot($normal);
+            if (abs($size) < Tolerance::SAFEGUARD) {
+                continue;
+            }
+            $t = $from->minus($place)->cross($chord)->dot($normal) / $size;
+            $s = $from->minus($place)->cross($way)->dot($normal) / $size;
+            $isOnChord = $s >= -Tolerance::PARALLEL && $s <= 1.0 + Tolerance::PARALLEL;
+            if ($isOnChord && $t > $behind && ($first === null || $t < $first)) {
+                $first = $t;
+            }
+        }
+
+        return $first;
     }
 
     /**

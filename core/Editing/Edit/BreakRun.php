@@ -72,9 +72,8 @@ final readonly class BreakRun implements RunEdit
                 $run->units->say($nearest),
             ));
         }
-        $joints = is_array($draft->run->joints ?? null) ? array_values($draft->run->joints) : [];
         $draft->run->joints = [
-            ...$joints,
+            ...$draft->joints(),
             (object) [
                 'at' => JointPlace::at($draft->laid, $told),
                 'kind' => $kind->value,

@@ -22,8 +22,7 @@ final readonly class ChangeJoint implements RunChange
     /** @throws EditError when there is no such joint */
     public function apply(RunDraft $draft): void
     {
-        $joints = is_array($draft->run->joints ?? null) ? array_values($draft->run->joints) : [];
-        $joint = $joints[$this->index] ?? null;
+        $joint = $draft->joints()[$this->index] ?? null;
         if (! $joint instanceof stdClass) {
             throw new EditError(sprintf('There is no joint %d.', $this->index + 1));
         }

@@ -35,7 +35,7 @@ final readonly class TakeOutJoint implements RunEdit
     /** @throws EditError when there is no such joint */
     public function apply(RunDraft $draft): void
     {
-        $joints = is_array($draft->run->joints ?? null) ? array_values($draft->run->joints) : [];
+        $joints = $draft->joints();
         if (! isset($joints[$this->index])) {
             throw new EditError(sprintf('There is no joint %d.', $this->index + 1));
         }

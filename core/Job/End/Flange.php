@@ -12,6 +12,8 @@ use stdClass;
 /** A plate welded on square to the end of the run, its face at the end. Millimetres and radians. */
 final readonly class Flange implements End
 {
+    use IsFlange;
+
     /** Clearance of the bore of a slip-on plate over its tube, on the diameter, mm. */
     public const PLAY = 1.0;
 
@@ -35,11 +37,6 @@ final readonly class Flange implements End
         public ?string $name = null,
         public ?float $tube = null,
     ) {
-    }
-
-    public function type(): string
-    {
-        return 'flange';
     }
 
     /** Returns its rim, counter-clockwise, x along the upright. */
@@ -113,21 +110,6 @@ final readonly class Flange implements End
     public function flange(Section $section): self
     {
         return $this;
-    }
-
-    public function cap(): null
-    {
-        return null;
-    }
-
-    public function reducer(): null
-    {
-        return null;
-    }
-
-    public function plugThickness(float $wall): null
-    {
-        return null;
     }
 
     public function toFile(): stdClass

@@ -5,18 +5,15 @@ declare(strict_types=1);
 namespace Bowline\Job\End;
 
 use Bowline\Job\Section;
-use stdClass;
+use LogicException;
 
 /** The flange that is bolted to another, face to face. */
 final readonly class MatchingFlange implements End
 {
+    use IsFlange;
+
     public function __construct(private End $other)
     {
-    }
-
-    public function type(): string
-    {
-        return 'flange';
     }
 
     public function flange(Section $section): ?Flange
@@ -24,23 +21,8 @@ final readonly class MatchingFlange implements End
         return $this->other->flange($section)?->matching();
     }
 
-    public function cap(): null
+    public function toFile(): never
     {
-        return null;
-    }
-
-    public function reducer(): null
-    {
-        return null;
-    }
-
-    public function plugThickness(float $wall): null
-    {
-        return null;
-    }
-
-    public function toFile(): stdClass
-    {
-        return $this->other->toFile();
+        throw new LogicException('what it comes to is written, which depends on the section');
     }
 }

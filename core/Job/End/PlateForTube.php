@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Bowline\Job\End;
 
 use Bowline\Job\Section;
-use stdClass;
+use LogicException;
 
 /** A first round plate that fits over its tube, with room for a spanner round its bolts. */
 final readonly class PlateForTube implements End
 {
+    use IsFlange;
+
     /** Room for a nut and its spanner between tube and bolts: the bolt circle exceeds the tube by this, mm. */
     private const BOLT_ROOM = 45.0;
 
@@ -23,11 +25,6 @@ final readonly class PlateForTube implements End
 
     private const HOLES = 4;
 
-    public function type(): string
-    {
-        return 'flange';
-    }
-
     public function flange(Section $section): Flange
     {
         $od = $section->outsideDiameter;
@@ -39,23 +36,8 @@ final readonly class PlateForTube implements End
         );
     }
 
-    public function cap(): null
+    public function toFile(): never
     {
-        return null;
-    }
-
-    public function reducer(): null
-    {
-        return null;
-    }
-
-    public function plugThickness(float $wall): null
-    {
-        return null;
-    }
-
-    public function toFile(): stdClass
-    {
-        return (object) ['type' => 'flange'];
+        throw new LogicException('what it comes to is written, which depends on the section');
     }
 }

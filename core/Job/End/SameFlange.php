@@ -10,13 +10,10 @@ use stdClass;
 /** The same flange as another end has; none where that has none. */
 final readonly class SameFlange implements End
 {
+    use IsFlange;
+
     public function __construct(private ?Flange $host)
     {
-    }
-
-    public function type(): string
-    {
-        return 'flange';
     }
 
     public function flange(Section $section): ?Flange
@@ -27,20 +24,5 @@ final readonly class SameFlange implements End
     public function toFile(): stdClass
     {
         return $this->host?->toFile() ?? (object) ['type' => 'open'];
-    }
-
-    public function cap(): null
-    {
-        return null;
-    }
-
-    public function reducer(): null
-    {
-        return null;
-    }
-
-    public function plugThickness(float $wall): null
-    {
-        return null;
     }
 }

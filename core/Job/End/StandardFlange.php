@@ -14,6 +14,8 @@ use stdClass;
 /** A flange of a standard: of the size that was chosen, or of that made for the pipe nearest to the run's own. */
 final readonly class StandardFlange implements End
 {
+    use IsFlange;
+
     /** @param  float  $turn  from the upright, radians */
     public function __construct(
         private FlangeTable $table,
@@ -21,11 +23,6 @@ final readonly class StandardFlange implements End
         private float $turn,
         private bool $isBlind,
     ) {
-    }
-
-    public function type(): string
-    {
-        return 'flange';
     }
 
     public function flange(Section $section): Flange
@@ -45,20 +42,5 @@ final readonly class StandardFlange implements End
             ...$this->turn === 0.0 ? [] : ['turn' => FileValue::roundForFile(rad2deg($this->turn))],
             ...$this->isBlind ? ['blind' => true] : [],
         ];
-    }
-
-    public function cap(): null
-    {
-        return null;
-    }
-
-    public function reducer(): null
-    {
-        return null;
-    }
-
-    public function plugThickness(float $wall): null
-    {
-        return null;
     }
 }

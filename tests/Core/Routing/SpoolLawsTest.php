@@ -17,7 +17,7 @@ use Tests\Jobs;
  */
 
 /** A zigzag of legs of 200 to 400 that turn by right angles or less, with up to four welds on straights. */
-function zigzag(int $seed): stdClass
+function jointedZigzag(int $seed): stdClass
 {
     mt_srand($seed);
     $directions = [[1, 0, 0], [0, 1, 0], [0.6, 0, 0.8], [0, 0, 1], [0.8, 0.6, 0]];
@@ -67,7 +67,7 @@ function offPath(Path $path, Spool $spool): float
 dataset('zigzags', range(1, 25));
 
 it('is as long as its spools and the gaps between them', function (int $seed): void {
-    $file = zigzag($seed);
+    $file = jointedZigzag($seed);
     $laid = Jobs::laid($file);
     $spools = Spool::all($laid);
     $gaps = array_sum(array_map(static fn (stdClass $joint): float => $joint->gap, $file->runs[0]->joints ?? []));
@@ -80,7 +80,7 @@ it('is as long as its spools and the gaps between them', function (int $seed): v
 })->with('zigzags');
 
 it('follows the path of its run from end to end', function (int $seed): void {
-    $laid = Jobs::laid(zigzag($seed));
+    $laid = Jobs::laid(jointedZigzag($seed));
     foreach (Spool::all($laid) as $spool) {
         expect(offPath($laid->path, $spool))->toBeLessThan(1e-8)
             ->and($spool->laid->vertices[0]->at->distanceTo($laid->path->pointAt($spool->from)))->toBeLessThan(1e-8)
@@ -91,7 +91,7 @@ it('follows the path of its run from end to end', function (int $seed): void {
 it('has every bend of the run in one of its spools, turned as in the run but for the first of each', function (
     int $seed,
 ): void {
-    $laid = Jobs::laid(zigzag($seed));
+    $laid = Jobs::laid(jointedZigzag($seed));
     $whole = BendTable::of($laid)->rows;
     $number = 0;
     foreach (Spool::all($laid) as $spool) {
@@ -107,7 +107,7 @@ it('has every bend of the run in one of its spools, turned as in the run but for
 })->with('zigzags');
 
 it('needs as much pipe as its straights and bends add up to', function (int $seed): void {
-    foreach (Spool::all(Jobs::laid(zigzag($seed))) as $spool) {
+    foreach (Spool::all(Jobs::laid(jointedZigzag($seed))) as $spool) {
         $table = BendTable::of($spool->laid);
         $sum = array_sum(array_map(static fn (BendRow $row): float => $row->straight + $row->arc, $table->rows));
         expect($sum + $table->tail)->toEqualWithDelta($table->length, 1e-8);
@@ -115,7 +115,7 @@ it('needs as much pipe as its straights and bends add up to', function (int $see
 })->with('zigzags');
 
 it('has the material and the surface of a tube of the length of each spool, and closes', function (int $seed): void {
-    $laid = Jobs::laid(zigzag($seed));
+    $laid = Jobs::laid(jointedZigzag($seed));
     $section = M_PI / 4 * (12 ** 2 - 9 ** 2);
     foreach (Spool::all($laid) as $spool) {
         $solid = RunBody::of($spool->laid)->solid() ?? throw new LogicException('a spool has a body');

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job\End;
+
+/** What every flange answers as the finish of an end. */
+trait IsFlange
+{
+    public function type(): string
+    {
+        return 'flange';
+    }
+
+    public function cap(): null
+    {
+        return null;
+    }
+
+    public function reducer(): null
+    {
+        return null;
+    }
+
+    public function plugThickness(float $wall): null
+    {
+        return null;
+    }
+}

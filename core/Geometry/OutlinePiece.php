@@ -171,6 +171,10 @@ final readonly class OutlinePiece
     {
         [[$ax, $ay], [$bx, $by]] = [$this->from, $this->to];
         $side = ($bx - $ax) * ($y - $ay) - ($by - $ay) * ($x - $ax);
+        if ($side === 0.0) {
+            // A point on the line of the chord counts as one a little to its +x, or above it where it is level.
+            $side = $by === $ay ? $bx - $ax : $ay - $by;
+        }
         $winding = match (true) {
             $ay <= $y && $by > $y && $side > 0.0 => 1,
             $ay > $y && $by <= $y && $side < 0.0 => -1,

@@ -41,21 +41,28 @@ final readonly class OvalPlate implements PlateShape
             $on(0.0, $radius, -$along, $across), $on(0.0, $radius, -$along, -$across),
             $on(0.0, $radius, $along, -$across), $on(0.0, $radius, $along, $across),
         ];
-        $pieces = [
+        $ends = [
             OutlinePiece::arc($left[0], $left[1], [0.0, $reach], 2 * $angle),
-            OutlinePiece::line($left[1], $middle[0]),
-            OutlinePiece::line($middle[1], $right[0]),
             OutlinePiece::arc($right[0], $right[1], [0.0, -$reach], 2 * $angle),
-            OutlinePiece::line($right[1], $middle[2]),
-            OutlinePiece::line($middle[3], $left[0]),
         ];
         $bow = M_PI - 2 * $angle;
-        if ($bow > Tolerance::PARALLEL) {
-            array_splice($pieces, 5, 0, [OutlinePiece::arc($middle[2], $middle[3], [0.0, 0.0], $bow)]);
-            array_splice($pieces, 2, 0, [OutlinePiece::arc($middle[0], $middle[1], [0.0, 0.0], $bow)]);
+        if ($bow < Tolerance::PARALLEL) {
+            // Its ends are as wide as its middle: each side is one straight.
+            return new Outline([
+                $ends[0], OutlinePiece::line($left[1], $right[0]), $ends[1], OutlinePiece::line($right[1], $left[0]),
+            ]);
         }
 
-        return new Outline($pieces);
+        return new Outline([
+            $ends[0],
+            OutlinePiece::line($left[1], $middle[0]),
+            OutlinePiece::arc($middle[0], $middle[1], [0.0, 0.0], $bow),
+            OutlinePiece::line($middle[1], $right[0]),
+            $ends[1],
+            OutlinePiece::line($right[1], $middle[2]),
+            OutlinePiece::arc($middle[2], $middle[3], [0.0, 0.0], $bow),
+            OutlinePiece::line($middle[3], $left[0]),
+        ]);
     }
 
     public function toFile(): array

@@ -1,5 +1,5 @@
 // The folders of the browser's part in their order: each uses those before it and none after.
-// `ui` knows nobody; `api` ← `job` ← the panels, which may use one another but not in a circle ← `workbench`.
+// `ui` and `kernel` (the CAD kernel that reads STEP) know nobody; `api` ← `job` ← the panels, which may use one another but not in a circle ← `workbench`.
 const FOLDERS = ['ui', 'api', 'job', '(view|strip|card|check|make|locker|dialogs|jobs)', 'workbench'];
 
 const after = (index) => FOLDERS.slice(index + 1).join('|');
@@ -17,6 +17,12 @@ module.exports = {
       severity: 'error',
       from: { path: '^resources/js/ui/' },
       to: { path: '^resources/js/(?!ui/)' },
+    },
+    {
+      name: 'kernel-knows-nobody',
+      severity: 'error',
+      from: { path: '^resources/js/kernel/' },
+      to: { path: '^resources/js/(?!kernel/)' },
     },
     ...FOLDERS.slice(1, -1).map((folder, index) => ({
       name: `no-arrow-back-from-${index + 1}`,

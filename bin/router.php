@@ -44,7 +44,7 @@ if (
     str_starts_with($file, $public.'/') &&
     isset(TYPES[pathinfo($file, PATHINFO_EXTENSION)])
 ) {
-    foreach (SafeHeaders::ALL as $name => $value) {
+    foreach (SafeHeaders::ofFile($path) as $name => $value) {
         header($name.': '.$value);
     }
     $tag = sprintf('"%x-%x"', (int) filemtime($file), (int) filesize($file));

@@ -12,6 +12,7 @@ use Bowline\Job\ItemRef;
 use Bowline\Job\Part\Solid;
 use Bowline\Job\Port;
 use Bowline\Job\Shape\Cylinder;
+use Bowline\Job\Shape\RoundEnd;
 use Bowline\Job\Site;
 use Bowline\Job\Surrounding;
 
@@ -58,6 +59,7 @@ final class PlaceWriter
                 ),
                 'faces' => self::faces($surrounding),
                 'hinge' => self::hinge($surrounding),
+                'rounds' => self::rounds($surrounding),
             ];
         }
         foreach ($site->clamps as $clamp) {
@@ -112,6 +114,7 @@ final class PlaceWriter
             'faces' => [],
             'foot' => null,
             'hinge' => null,
+            'rounds' => [],
         ];
     }
 
@@ -132,6 +135,17 @@ final class PlaceWriter
     public static function pose(Pose $pose): array
     {
         return ['at' => $pose->at->toArray(), 'about' => $pose->about->toArray(), 'angle' => rad2deg($pose->angle)];
+    }
+
+    /** @return list<array<string, mixed>> round ends in space */
+    private static function rounds(Surrounding $surrounding): array
+    {
+        return array_map(static fn (RoundEnd $round): array => [
+            'at' => $surrounding->pose->point($round->at)->toArray(),
+            'axis' => $surrounding->pose->direction($round->axis)->toArray(),
+            'diameter' => $round->diameter,
+            'hollow' => $round->isHollow,
+        ], $surrounding->shape->rounds());
     }
 
     /** @return list<array<string, mixed>> */

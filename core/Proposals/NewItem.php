@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Bowline\Proposals;
 
 use Bowline\Editing\EditError;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\FileValue;
 use Bowline\Job\FreshId;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Part\PartKind;
+use Bowline\Job\Shape\RoundEnd;
+use Bowline\Job\Surrounding;
 use Bowline\Routing\LaidRun;
 use stdClass;
 
@@ -94,11 +97,43 @@ final readonly class NewItem
     /**
      * @param  string  $mesh  names its triangles
      * @param  mixed  $extent  lowest and highest corner, as in the file
+     * @param  mixed  $rounds  round ends of its holes and spigots, as in the file; null where none are known
      */
-    public function mesh(string $name, string $mesh, mixed $extent): stdClass
+    public function mesh(string $name, string $mesh, mixed $extent, mixed $rounds = null): stdClass
     {
         return $this->named('surroundings', $name, [
             'shape' => 'mesh', 'mesh' => $mesh, 'extent' => $extent, 'pose' => (object) ['at' => [0, 0, 0]],
+            ...is_array($rounds) && $rounds !== [] ? ['rounds' => $rounds] : [],
+        ]);
+    }
+
+    /**
+     * Returns a port on the round end of a hole or a spigot, mounted on the body that has it.
+     *
+     * @param  float|null  $tube  diameter of the tube that is to be laid to it, mm; that of the round end otherwise
+     */
+    public function portOn(Surrounding $body, RoundEnd $round, ?float $tube = null): stdClass
+    {
+        $x = new Vector(1.0, 0.0, 0.0);
+        $about = $x->cross($round->axis);
+        $turn = match (true) {
+            $about->length() > Tolerance::PARALLEL => [$about->unit(), rad2deg($x->angleTo($round->axis))],
+            $round->axis->x < 0.0 => [new Vector(0.0, 0.0, 1.0), 180.0],
+            default => null,
+        };
+
+        return $this->named('fittings', sprintf('Port on %s', $body->name), [
+            'on' => $body->id,
+            'pose' => (object) [
+                'at' => FileValue::vector($round->at),
+                ...$turn === null ? [] : ['turn' => (object) [
+                    'about' => $turn[0]->axisName() ?? FileValue::vector($turn[0]),
+                    'by' => FileValue::roundForFile($turn[1]),
+                ]],
+            ],
+            'part' => (object) [
+                'kind' => PartKind::BarePort->value, 'size' => FileValue::roundForFile($tube ?? $round->diameter),
+            ],
         ]);
     }
 

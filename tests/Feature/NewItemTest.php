@@ -62,3 +62,30 @@ it('sends the benders that ship with it until the job has its own, and what foll
             );
     }
 });
+
+it('keeps the round ends of a body, says where they are in space, and puts a port on one', function (): void {
+    $job = demo();
+    $rounds = [['at' => [0, 0, 50], 'axis' => [0, 0, 1], 'diameter' => 26.9, 'hollow' => false]];
+    $body = test()->postJson($job.'/new', [
+        'kind' => 'mesh', 'name' => 'Oil cooler', 'mesh' => 'cooler', 'extent' => [[-50, -50, -50], [50, 50, 50]],
+        'rounds' => $rounds,
+    ])->assertOk()->json('item');
+    edit($job, 'surroundings', $body['id'], [...$body, 'pose' => ['at' => [100, 200, 300]]])->assertOk();
+    $places = collect(test()->getJson($job)->json('places'));
+    expect($places->firstWhere('id', $body['id'])['rounds'])
+        ->toEqual([['at' => [100, 200, 350], 'axis' => [0, 0, 1], 'diameter' => 26.9, 'hollow' => false]]);
+
+    $asked = ['kind' => 'port', 'surrounding' => $body['id'], 'round' => 0];
+    $port = test()->postJson($job.'/new', [...$asked, 'stock' => 'c22'])->assertOk()->json('item');
+    expect($port['on'])->toBe($body['id'])->and($port['part'])->toEqual(['kind' => 'bare-port', 'size' => 22]);
+    edit($job, 'fittings', $port['id'], $port)->assertOk();
+    $placed = collect(test()->getJson($job)->json('places'))->firstWhere('id', $port['id']);
+    $rounded = fn (array $at): array => array_map(fn (float $part): float => round($part, 9), $at);
+    expect($rounded($placed['ports'][0]['at']))->toEqual([100, 200, 350])
+        ->and($rounded($placed['ports'][0]['axis']))->toEqual([0, 0, 1]);
+
+    test()->postJson($job.'/new', [...$asked, 'round' => 1])->assertUnprocessable()
+        ->assertJson(['pointer' => '/round']);
+    test()->postJson($job.'/new', [...$asked, 'surrounding' => 'nothing'])->assertUnprocessable()
+        ->assertJson(['pointer' => '/surrounding']);
+});

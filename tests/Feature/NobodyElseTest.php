@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Http\SafeHeaders;
+
 /*
  * Pages of other origins, names of somebody else's, and requests that pretend to be others are kept out.
  */
@@ -103,4 +105,16 @@ it('takes texts behind a question mark, empty ones too, and nothing else', funct
     ['find=a%00b', 422],
     ['find=%00', 200],
     ['find=%ff', 422],
+]);
+
+it('lets only the worker of the CAD kernel make functions of text', function (string $path, bool $may): void {
+    $policy = SafeHeaders::ofFile($path)['Content-Security-Policy'];
+    expect(str_contains($policy, "'unsafe-eval'"))->toBe($may)
+        ->and(str_contains($policy, '*'))->toBeFalse()
+        ->and(SafeHeaders::ofFile($path)['X-Content-Type-Options'])->toBe('nosniff');
+})->with([
+    'the worker' => ['/build/assets/worker-DLsPQL3P.js', true],
+    'the page’s script' => ['/build/assets/main-DLsPQL3P.js', false],
+    'another folder' => ['/build/assets/x/worker-DLsPQL3P.js', false],
+    'a file that only begins so' => ['/build/assets/worker-DLsPQL3P.js.map', false],
 ]);

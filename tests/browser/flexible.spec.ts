@@ -291,7 +291,7 @@ test('brings in a body, lays a cable over it, and takes back what was typed wron
   );
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Add to the surroundings' }).click();
-  await page.getByRole('button', { name: /^Mesh/ }).click();
+  await page.getByRole('button', { name: /^Body from a file/ }).click();
   await (await chooser).setFiles({ name: 'Gearbox.stl', mimeType: 'model/stl', buffer: boxStl([300, 500, 200]) });
   await locker(page, 'Gearbox').click();
   await enter(page, 'At z', '100');

@@ -82,6 +82,7 @@ test('catches ports before corners before edges, each by its name', () => {
     faces: [],
     foot: null,
     hinge: null,
+    rounds: [],
     ports: [
       {
         id: 'out',

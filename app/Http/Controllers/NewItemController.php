@@ -13,6 +13,7 @@ use Bowline\Editing\EditError;
 use Bowline\Exchange\CatalogueStock;
 use Bowline\Job as CoreJob;
 use Bowline\Job\FreshId;
+use Bowline\Job\ItemRef;
 use Bowline\Job\Node;
 use Bowline\Job\Part\PartKind;
 use Bowline\Proposals\NewItem;
@@ -43,8 +44,12 @@ final readonly class NewItemController
             'panel' => ['surroundings', $new->panel()],
             'mesh' => [
                 'surroundings',
-                $new->mesh($body->get('name')->text(), $body->get('mesh')->text(), $body->get('extent')->value),
+                $new->mesh(
+                    $body->get('name')->text(), $body->get('mesh')->text(), $body->get('extent')->value,
+                    $body->find('rounds')?->value,
+                ),
             ],
+            'port' => ['fittings', $this->portOn($body, $job, $new)],
             'stock' => ['stock', $new->stock()],
             'catalogue' => ['stock', $this->fromCatalogue($body, $file)],
             'run' => ['runs', self::run($body, $job, $new)],
@@ -65,6 +70,24 @@ final readonly class NewItemController
         $all = CoreJob::read($this->files->around($job, []))->site->stock;
 
         return ($all[$stock->text()] ?? throw $stock->error('there is no such stock'))->portSize();
+    }
+
+    private function portOn(Node $body, Job $job, NewItem $new): stdClass
+    {
+        $surrounding = $body->get('surrounding');
+        $also = $this->files->has($job, 'surroundings', $surrounding->text())
+            ? [ItemRef::of('surroundings', $surrounding->text())]
+            : [];
+        $core = CoreJob::read($this->files->around($job, [], [], $also));
+        $on = $core->site->surroundings[$surrounding->text()] ?? throw $surrounding->error('there is no such body');
+        $number = $body->get('round');
+
+        return $new->portOn(
+            $on,
+            $on->shape->rounds()[$core->site->values->count($number, 'the number of a round end', 0)] ??
+                throw $number->error(sprintf('%s has no such round end', $on->name)),
+            $this->tube($body, $job),
+        );
     }
 
     private function clampOn(Node $body, Job $job, NewItem $new): stdClass

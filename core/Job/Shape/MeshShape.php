@@ -18,6 +18,7 @@ final readonly class MeshShape implements Shape
      * @param  Vector  $most  highest corner
      * @param  MeshTriangles|null  $triangles  null when they are not at hand: then nothing lies on it
      * @param  array{Vector, Vector}|null  $about  lowest and highest corner of where it is asked about
+     * @param  list<RoundEnd>  $rounds  of its holes and spigots, as far as they are known
      */
     public function __construct(
         private string $mesh,
@@ -25,6 +26,7 @@ final readonly class MeshShape implements Shape
         public Vector $most,
         private ?MeshTriangles $triangles = null,
         private ?array $about = null,
+        private array $rounds = [],
     ) {
     }
 
@@ -35,7 +37,7 @@ final readonly class MeshShape implements Shape
         return new self($this->mesh, $this->least, $this->most, $this->triangles, [
             $middle->minus($corner),
             $middle->plus($corner),
-        ]);
+        ], $this->rounds);
     }
 
     public function halfExtent(): Vector
@@ -68,6 +70,11 @@ final readonly class MeshShape implements Shape
     public function mesh(): string
     {
         return $this->mesh;
+    }
+
+    public function rounds(): array
+    {
+        return $this->rounds;
     }
 
     public function isUnknown(): bool

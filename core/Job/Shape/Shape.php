@@ -37,6 +37,9 @@ interface Shape
     /** Returns the name of its triangles; null where it has none. */
     public function mesh(): ?string;
 
+    /** @return list<RoundEnd> of its holes and spigots, where they are known; in its own frame */
+    public function rounds(): array;
+
     /** Whether its triangles are missing, so that nothing can lie on it. */
     public function isUnknown(): bool;
 

@@ -59,6 +59,8 @@ final class ShapeReader
             throw $node->get('extent')->error(sprintf('the triangles of “%s” reach out of this', $name));
         }
 
-        return new MeshShape($name, $least, $most, $meshes[$name] ?? null);
+        return new MeshShape(
+            $name, $least, $most, $meshes[$name] ?? null, rounds: RoundEnd::all($node, $values),
+        );
     }
 }

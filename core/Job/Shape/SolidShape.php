@@ -19,6 +19,11 @@ trait SolidShape
         return null;
     }
 
+    public function rounds(): array
+    {
+        return [];
+    }
+
     public function isUnknown(): bool
     {
         return false;

@@ -2577,6 +2577,12 @@ export interface Surrounding {
    * @maxItems 2
    */
   extent?: [Vector, Vector];
+  /**
+   * Of a mesh that came from exact geometry: the round ends on which ports can be put.
+   *
+   * @maxItems 5000
+   */
+  rounds?: RoundEnd[];
 }
 /**
  * A line in its own frame, and how far it is swung about it: right-hand rule, degrees.
@@ -2600,6 +2606,30 @@ export interface Hinge {
    * via the `definition` "number".
    */
   angle: number | string;
+}
+/**
+ * The round end of a hole or a spigot of a mesh, in its own frame: `axis` points out of the body.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "roundEnd".
+ */
+export interface RoundEnd {
+  at: Vector;
+  /**
+   * "+x" … "-z", or three numbers of any length but zero.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "direction".
+   */
+  axis: string | Vector;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  diameter: number | string;
+  hollow?: boolean;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -3154,6 +3184,7 @@ export interface Place {
     axis: Point;
     angle: number;
   } | null;
+  rounds: PlacedRound[];
 }
 /**
  * Worked out; the angle in degrees.
@@ -3201,6 +3232,18 @@ export interface PlacedFace {
   name: string;
   at: Point;
   normal: Point;
+}
+/**
+ * The round end of a hole or a spigot, in space.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "placedRound".
+ */
+export interface PlacedRound {
+  at: Point;
+  axis: Point;
+  diameter: number;
+  hollow: boolean;
 }
 export interface SolvedRun {
   id: string;
@@ -4388,7 +4431,19 @@ export interface TriangleCount {
  * via the `definition` "newItem".
  */
 export interface NewItem {
-  kind: "fitting" | "part" | "box" | "cylinder" | "panel" | "mesh" | "clamp" | "stock" | "catalogue" | "run" | "strand";
+  kind:
+    | "fitting"
+    | "part"
+    | "box"
+    | "cylinder"
+    | "panel"
+    | "mesh"
+    | "clamp"
+    | "stock"
+    | "catalogue"
+    | "run"
+    | "strand"
+    | "port";
   part?:
     "pump" | "filter" | "valve" | "tank-connection" | "bulkhead-union" | "elbow" | "tee" | "manifold" | "bare-port";
   name?: string;
@@ -4407,6 +4462,18 @@ export interface NewItem {
    */
   vertex?: number;
   at?: Vector;
+  /**
+   * @maxItems 5000
+   */
+  rounds?: RoundEnd[];
+  /**
+   * The body that a port is put on.
+   */
+  surrounding?: string;
+  /**
+   * The round end that a port is put on, from 0.
+   */
+  round?: number;
 }
 /**
  * A new item in the shape of the job file; not kept yet.

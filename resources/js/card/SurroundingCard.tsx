@@ -9,6 +9,7 @@ import { Row, Section } from '../ui/Section';
 import { AxisField } from './AxisField';
 import { CardHead } from './CardHead';
 import { PoseFields } from './PoseFields';
+import { RoundEnds } from './RoundEnds';
 import { ShapeFields } from './ShapeFields';
 
 /** The card of a surrounding: a block, a panel, a panel on its hinge, a mesh. */
@@ -28,7 +29,10 @@ export function SurroundingCard({ id }: { id: string }) {
       />
       <PoseFields pose={surrounding.pose} onChange={(pose) => change({ pose })} />
       {surrounding.shape === 'mesh' ? (
-        <MeshFacts mesh={surrounding.mesh ?? ''} />
+        <>
+          <MeshFacts mesh={surrounding.mesh ?? ''} />
+          <RoundEnds id={id} />
+        </>
       ) : surrounding.shape === 'panel' ? (
         <Section title="Panel">
           {(['width', 'height', 'thickness'] as const).map((side) => (

@@ -12,7 +12,7 @@ export interface Start {
 
 /** A thing under the pointer, with its name. */
 export interface Caught {
-  kind: 'port' | 'clamp' | 'corner' | 'middle' | 'face' | 'axis' | 'edge';
+  kind: 'port' | 'clamp' | 'round' | 'corner' | 'middle' | 'face' | 'axis' | 'edge';
   name: string;
   at: Vector3;
   /** The port or clamp to be level with, by its name in the job file. */

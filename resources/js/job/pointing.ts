@@ -2,7 +2,7 @@ import type { Vector3 } from 'three';
 import { create } from 'zustand';
 import type { Anchor } from '../api/types';
 
-export type TargetKind = 'port' | 'clamp' | 'corner' | 'face' | 'leg';
+export type TargetKind = 'port' | 'clamp' | 'corner' | 'face' | 'leg' | 'round';
 
 /** A thing that was pointed at. */
 export interface Target {
@@ -14,6 +14,8 @@ export interface Target {
   /** For a leg or corner: its run, and the vertex (for a leg, the one at its end). */
   run?: string;
   vertex?: number;
+  /** For the round end of a hole or spigot: its body, and its number there. */
+  round?: { surrounding: string; round: number };
   /** For a leg its direction; for a face its normal. */
   along?: Vector3;
 }

@@ -8,6 +8,7 @@ import { tell } from '../job/tell';
 import { type ItemOf, useJob } from '../job/useJob';
 import { usePreferredStock } from '../job/usePreferredStock';
 import { useCamera } from '../view/camera';
+import { bringInBody } from './bringInBody';
 
 const FEW = 5;
 
@@ -39,21 +40,16 @@ export function useAdding(): Adding[] {
           }
         }),
       );
-    const bringInMesh = () => {
+    const bringIn = () => {
       const chooser = document.createElement('input');
       chooser.type = 'file';
-      chooser.accept = '.stl,.obj,.glb';
+      chooser.accept = '.step,.stp,.p21,.stl,.obj,.glb';
       chooser.onchange = () => {
         const file = chooser.files?.[0];
         if (file !== undefined) {
           tell(
-            api.takeMesh(file).then(({ mesh, extent }) => {
-              add({
-                kind: 'mesh',
-                name: file.name.replace(/\.\w+$/, '') || 'Mesh',
-                mesh,
-                extent: extent as NewItem['extent'],
-              });
+            bringInBody(file).then((body) => {
+              add(body);
               useCamera.getState().zoomTo('all');
             }),
           );
@@ -82,6 +78,13 @@ export function useAdding(): Adding[] {
           pick('clamps', item.id);
         },
       });
+    const portOnBody = () =>
+      usePointing.getState().ask({
+        words: 'On which hole or round end does the port go?',
+        kinds: ['round'],
+        take: async ({ round }) =>
+          round === undefined ? undefined : add({ kind: 'port', ...round, ...(stock === '' ? {} : { stock }) }),
+      });
     return [
       ...(parts.data ?? []).map(({ kind, title }) => ({
         list: 'fittings' as const,
@@ -89,6 +92,7 @@ export function useAdding(): Adding[] {
         run: () => add({ kind: 'part', part: kind as Part['kind'], ...(stock === '' ? {} : { stock }) }),
       })),
       { list: 'fittings', name: 'Add a fitting of your own', run: () => add({ kind: 'fitting' }) },
+      { list: 'fittings', name: 'Add a port on a body: point at its hole', run: portOnBody },
       { list: 'clamps', name: 'Add a clamp on a run: point at it', run: clampOnRun },
       { list: 'clamps', name: 'Add a clamp in space', run: () => add({ kind: 'clamp' }) },
       { list: 'stock', name: 'Add stock from the catalogue', run: () => useWorkbench.getState().open('catalogue') },
@@ -96,7 +100,7 @@ export function useAdding(): Adding[] {
       { list: 'surroundings', name: 'Add a box', run: () => add({ kind: 'box' }) },
       { list: 'surroundings', name: 'Add a cylinder', run: () => add({ kind: 'cylinder' }) },
       { list: 'surroundings', name: 'Add a panel', run: () => add({ kind: 'panel' }) },
-      { list: 'surroundings', name: 'Add a mesh (STL, OBJ, GLB)', run: bringInMesh },
+      { list: 'surroundings', name: 'Add a body from a file (STEP, STL, OBJ, GLB)', run: bringIn },
     ];
   }, [jobId, items, put, pick, lay, parts.data, stock]);
 }

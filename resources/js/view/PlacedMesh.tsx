@@ -8,6 +8,7 @@ import { type Stage, useWorkbench } from '../job/store';
 import { turnOf } from '../job/turnOf';
 import { PlacedBodyMesh } from './PlacedBodyMesh';
 import { PortMark } from './PortMark';
+import { RoundMarks } from './RoundMarks';
 import { Stand } from './Stand';
 
 const LOOKS = {
@@ -60,6 +61,7 @@ export function PlacedMesh({ place, name, stage }: { place: Place; name: string;
       {place.ports.map((port) => (
         <PortMark key={port.name} port={port} fitting={name} large={stage === 'place' || isPicked || laying} />
       ))}
+      {isPicked && <RoundMarks place={place} />}
       <Stand place={place} />
     </>
   );

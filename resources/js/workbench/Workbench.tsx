@@ -20,6 +20,7 @@ import { Find } from './Find';
 import { FirstSteps } from './FirstSteps';
 import { KeysHelp } from './KeysHelp';
 import { Notice } from './Notice';
+import { Reading } from './Reading';
 import { TopBar } from './TopBar';
 
 // Requested together with the job, but not part of the first script: it is more than half of the code.
@@ -102,6 +103,7 @@ function Opened({ state, stage }: { state: JobState; stage: Stage }) {
         <CardPanel stage={stage} />
         <FirstSteps />
         <Notice />
+        <Reading />
         <Away />
         <Find stage={stage} />
         <KeysHelp stage={stage} />

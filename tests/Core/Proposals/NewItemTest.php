@@ -137,3 +137,31 @@ it('makes stock of a size of the catalogue, and a size of that stock again', fun
         ],
     ],
 ]);
+
+it('puts a port on the round end of a body, with its axis out of it and the size of the tube', function (
+    array $axis,
+    ?float $tube,
+    float $size,
+): void {
+    $file = Jobs::file([['at' => [0, 0, 300]]], ['at' => [400, 0, 300]]);
+    $new = new NewItem($file);
+    $rounds = [(object) ['at' => [10, 20, 30], 'axis' => $axis, 'diameter' => 21.3, 'hollow' => true]];
+    $body = $new->mesh('Block', 'block', [[-50, -50, -50], [50, 50, 50]], $rounds);
+    // The body is turned about z by a quarter and moved: what was at x, y is at −y, x.
+    $body->pose = Jobs::object(['at' => [1000, 0, 0], 'turn' => ['about' => '+z', 'by' => 90]]);
+    $file->surroundings = [Jobs::object((array) $body)];
+    $on = Job::read($file)->site->surroundings['block'];
+    $port = $new->portOn($on, $on->shape->rounds()[0], $tube);
+    $file->fittings = [...$file->fittings ?? [], Jobs::object((array) $port)];
+    $placed = Job::read($file)->site->fittings[$port->id]->ports['port'];
+    $length = sqrt(array_sum(array_map(fn ($part) => $part ** 2, $axis)));
+    [$x, $y, $z] = array_map(fn ($part) => $part / $length, $axis);
+    expect($placed->at->distanceTo(new Vector(980, 10, 30)))->toBeLessThan(1e-9)
+        ->and($placed->axis->distanceTo(new Vector(-$y, $x, $z)))->toBeLessThan(1e-9)
+        ->and($placed->size)->toBe($size);
+})->with([
+    'along x, for the hole' => [[1, 0, 0], null, 21.3],
+    'against x' => [[-1, 0, 0], null, 21.3],
+    'up, for the tube' => [[0, 0, 1], 12.0, 12.0],
+    'askew' => [[1, -2, 2], 12.0, 12.0],
+]);

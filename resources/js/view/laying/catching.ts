@@ -15,7 +15,8 @@ export interface Catchable extends Caught {
 }
 
 /**
- * Returns what can be caught: ports and their axes, corners of runs, clamps, and corners, edges and faces of bodies.
+ * Returns what can be caught: ports and their axes, corners of runs, clamps; and of bodies corners, edges, faces, holes
+ * and round ends.
  */
 export function catchable(
   places: readonly Place[],
@@ -46,6 +47,17 @@ export function catchable(
       });
     } else {
       found.push(...place.bodies.flatMap((body) => ofBody(place, body, name)));
+      for (const { at, axis, hollow } of place.rounds) {
+        const middle = new Vector3(...at);
+        const words = hollow ? 'hole' : 'round end';
+        found.push({ kind: 'round', name: `${name}, middle of a ${words}`, at: middle });
+        found.push({
+          kind: 'axis',
+          name: `${name}, axis of a ${words}`,
+          at: middle,
+          to: middle.clone().addScaledVector(new Vector3(...axis), AXIS),
+        });
+      }
     }
   }
   for (const { name, solved } of runs) {
@@ -99,7 +111,16 @@ function ofBody(place: Place, body: PlacedBody, name: string): Catchable[] {
 }
 
 /** Priority where several are in reach: points before lines, a port before a corner before a face. */
-const RANK: Record<Caught['kind'], number> = { port: 0, clamp: 1, corner: 2, middle: 4, face: 5, axis: 8, edge: 9 };
+const RANK: Record<Caught['kind'], number> = {
+  port: 0,
+  clamp: 1,
+  round: 1,
+  corner: 2,
+  middle: 4,
+  face: 5,
+  axis: 8,
+  edge: 9,
+};
 
 /** Returns what is caught under the pointer, if anything. */
 export function caughtAt(hand: Flat, candidates: readonly Catchable[], project: Project, not: Vector3): Caught | null {

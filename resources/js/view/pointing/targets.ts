@@ -1,5 +1,6 @@
 import { Vector3 } from 'three';
 import type { Place, Run, SolvedRun } from '../../api/types';
+import { lengthWithUnit } from '../../job/format';
 import type { Target, TargetKind } from '../../job/pointing';
 import type { Flat, Project } from '../../job/tracks';
 
@@ -8,7 +9,7 @@ const REACH = 14;
 
 const vector = (point: readonly number[] | undefined) => new Vector3(point?.[0], point?.[1], point?.[2]);
 
-/** Returns all points that can be pointed at: ports, clamps and corners of runs. */
+/** Returns all points that can be pointed at: ports, clamps, corners of runs, holes and round ends of bodies. */
 export function pointTargets(
   places: readonly Place[],
   runs: readonly { run: Run; solved: SolvedRun }[],
@@ -24,6 +25,15 @@ export function pointTargets(
     }
     if (place.list === 'clamps' && kinds.includes('clamp')) {
       found.push({ kind: 'clamp', name: nameOf(place), at: vector(place.pose.at), anchor: place.id });
+    }
+    for (const [round, { at, diameter, hollow }] of kinds.includes('round') ? place.rounds.entries() : []) {
+      found.push({
+        kind: 'round',
+        name: `${nameOf(place)}, ${hollow ? 'hole' : 'round end'} ø ${lengthWithUnit(diameter)}, ${round + 1}`,
+        at: vector(at),
+        anchor: null,
+        round: { surrounding: place.id, round },
+      });
     }
     // Keys reach a face by its name; the pointer reaches it anywhere.
     if (kinds.includes('face')) {

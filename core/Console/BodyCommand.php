@@ -13,6 +13,8 @@ use Generator;
 /** A command that writes the bodies of runs in one format and is called as the ending of its files. */
 abstract class BodyCommand implements Command
 {
+    private const AROUND = 'around';
+
     /** @return class-string<BodyFormat> */
     abstract protected static function format(): string;
 
@@ -27,6 +29,7 @@ abstract class BodyCommand implements Command
             Option::run(),
             Option::spool(),
             new Option('chord', 'MM', 'farthest that a facet stands off the true surface; 0.1 when it is left out'),
+            new Option('with', self::AROUND, 'with equipment and surroundings'),
         ];
     }
 
@@ -34,12 +37,19 @@ abstract class BodyCommand implements Command
     {
         $solved = $input->solvedOrSpool();
         $chord = ChordTolerance::read($input->option('chord'), '--chord');
-        $parts = /** @return Generator<Part> */ static function () use ($input, $solved): Generator {
+        $with = $input->option('with');
+        if ($with !== null && $with !== self::AROUND) {
+            throw new UsageError(sprintf('--with is followed by “%s”', self::AROUND));
+        }
+        $parts = /** @return Generator<Part> */ static function () use ($input, $solved, $with): Generator {
             foreach ($solved as $run) {
                 foreach (Parts::of($run, $input->pointerTo($run)) as $part) {
                     yield $part;
                 }
                 yield from Parts::over($run->laid);
+            }
+            if ($with !== null) {
+                yield from Parts::around($input->job->site);
             }
         };
 

@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
-use Bowline\Body\Boundary\Solid;
 use Bowline\Body\Mesh;
-use Bowline\Body\Tessellation;
+use Bowline\Exchange\Step\StepShapes;
 use Bowline\Job\JobError;
 
-/** What is made as one piece, for a file of bodies. */
-final readonly class Part
+/** One thing in a file of bodies. */
+abstract readonly class Part
 {
     /**
      * @param  string  $id  unique in the file
@@ -19,7 +18,6 @@ final readonly class Part
     public function __construct(
         public string $id,
         public string $name,
-        public Solid $solid,
         public array $colour,
     ) {
     }
@@ -29,8 +27,8 @@ final readonly class Part
      *
      * @throws JobError where that asks for more triangles than are allowed
      */
-    public function mesh(float $chord): Mesh
-    {
-        return Tessellation::of($this->solid, $chord);
-    }
+    abstract public function mesh(float $chord): Mesh;
+
+    /** @return array{string, string} kind of representation in STEP, and reference of its item, which is written */
+    abstract public function step(StepShapes $shapes): array;
 }

@@ -4,16 +4,22 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Body\Mesh;
 use Bowline\Body\RepeatBody;
 use Bowline\Body\RunBody;
+use Bowline\Body\ShapeBody;
 use Bowline\Body\Sleeve;
+use Bowline\Geometry\Pose;
 use Bowline\Job\JobError;
+use Bowline\Job\Shape\Shape;
+use Bowline\Job\Site;
 use Bowline\Job\StockKind;
 use Bowline\Routing\LaidJoint;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Spool;
 use Bowline\Rules\Finding;
 use Bowline\Solving\SolvedRun;
+use Generator;
 
 /** The parts of solved runs that may be written to a file. */
 final class Parts
@@ -24,11 +30,16 @@ final class Parts
     /** Couplings and unions, as in the view. */
     private const FITTINGS = [0.72, 0.65, 0.45];
 
+    /** Equipment and surroundings, as in the view. */
+    private const EQUIPMENT = [0.80, 0.83, 0.81];
+
+    private const SURROUNDINGS = [0.89, 0.86, 0.79];
+
     /**
      * Returns the spools of a run, or itself where it is made in one piece.
      *
      * @param  string  $pointer  of the run in the job
-     * @return list<Part> none of a run without length
+     * @return list<ExactPart> none of a run without length
      *
      * @throws JobError when the body folds over, with the finding that says where, or does not close
      */
@@ -51,7 +62,7 @@ final class Parts
             }
             if ($solid !== null) {
                 $isOnly = count($spools) === 1;
-                $parts[] = new Part(
+                $parts[] = new ExactPart(
                     $isOnly ? $run->id : $spool->mark, $isOnly ? $run->name : $spool->laid->run->name, $solid, $colour,
                 );
             }
@@ -63,7 +74,7 @@ final class Parts
     /**
      * Returns what goes over the spools of a run: what is bought for its joints, and what repeats along it.
      *
-     * @return list<Part>
+     * @return list<ExactPart>
      */
     public static function over(LaidRun $laid): array
     {
@@ -71,7 +82,7 @@ final class Parts
         foreach (LaidJoint::all($laid) as $number => $joint) {
             $solid = Sleeve::of($laid, $joint);
             if ($solid !== null) {
-                $parts[] = new Part(
+                $parts[] = new ExactPart(
                     sprintf('%s-joint-%d', $laid->run->id, $number + 1),
                     sprintf('%s, %s', $laid->run->name, $joint->joint->kind->value), $solid, self::FITTINGS,
                 );
@@ -80,7 +91,7 @@ final class Parts
 
         foreach ($laid->run->repeats as $index => $repeat) {
             foreach (RepeatBody::all($laid, $repeat) as $number => $solid) {
-                $parts[] = new Part(
+                $parts[] = new ExactPart(
                     sprintf('%s-%s-%d-%d', $laid->run->id, $repeat->kind->value, $index + 1, $number + 1),
                     sprintf('%s, %s', $laid->run->name, $solid->name), $solid, self::FITTINGS,
                 );
@@ -88,6 +99,43 @@ final class Parts
         }
 
         return $parts;
+    }
+
+    /**
+     * Returns equipment and surroundings, a part for each of their bodies.
+     *
+     * @return Generator<Part> without meshes whose triangles are not at hand
+     *
+     * @throws JobError where the triangles of a mesh cannot be read
+     */
+    public static function around(Site $site): Generator
+    {
+        foreach ($site->fittings as $fitting) {
+            foreach ($fitting->solids as $number => $solid) {
+                $own = count($fitting->solids) === 1 ? '' : ' '.($number + 1);
+                $id = $fitting->id.str_replace(' ', '-', $own);
+                $pose = $solid->pose->within($fitting->pose);
+                yield from self::placed($id, $fitting->name.$own, $solid->shape, $pose, self::EQUIPMENT);
+            }
+        }
+        foreach ($site->surroundings as $body) {
+            yield from self::placed($body->id, $body->name, $body->shape, $body->pose, self::SURROUNDINGS);
+        }
+    }
+
+    /**
+     * @param  array{float, float, float}  $colour
+     * @return list<Part> one, or none
+     */
+    private static function placed(string $id, string $name, Shape $shape, Pose $pose, array $colour): array
+    {
+        $triangles = $shape->triangles();
+        if ($triangles !== null) {
+            return [new MeshPart($id, $name, Mesh::ofTriangles($triangles->packed, $pose), $colour)];
+        }
+        $solid = ShapeBody::of($name, $shape, $pose);
+
+        return $solid === null ? [] : [new ExactPart($id, $name, $solid, $colour)];
     }
 
     /** Returns the finding that says where a body folds, behind a colon. */

@@ -64,9 +64,13 @@ it('says what is wrong with the command', function (array $arguments, string $wo
     ],
     'an option of no command' => [
         ['stl', Cases::file('corners-straight'), '--fine=1'],
-        'bowline stl takes no --fine; it takes --run, --spool, --chord.',
+        'bowline stl takes no --fine; it takes --run, --spool, --chord, --with.',
     ],
     'an option without its value' => [['bends', Cases::file('corners-straight'), '--run'], '--run needs a value.'],
+    'bodies with something else' => [
+        ['stl', Cases::file('corners-straight'), '--with', 'air'],
+        '--with is followed by “around”',
+    ],
     'an option twice' => [
         ['bends', Cases::file('corners-straight'), '--run', 'feed', '--run=feed'],
         '--run is given twice.',

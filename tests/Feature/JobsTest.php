@@ -252,7 +252,13 @@ it('hands out CSV and STL', function (): void {
             ->assertOk()
             ->assertHeader('content-type', $format::mediaType())
             ->assertHeader('content-disposition', "attachment; filename=\"sea-water-feed.$ending\"");
-        test()->get("$job/bodies.$ending")->assertOk();
+        $alone = strlen((string) test()->get("$job/bodies.$ending")->assertOk()->content());
+        $around = (string) test()->get("$job/bodies.$ending?with=around")->assertOk()->content();
+        expect(strlen($around))->toBeGreaterThan($alone);
+        // STL has no names, and 3MF is packed.
+        foreach (in_array($ending, ['stl', '3mf'], true) ? [] : ['Fuel tank', 'Hull floor'] as $name) {
+            expect($around)->toContain($name);
+        }
     }
     test()->get($job.'/runs/feed/body.dwg')->assertNotFound();
     test()->get($job.'/bodies.dwg')->assertNotFound();

@@ -3,6 +3,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { readStep } from '../../resources/js/kernel/readStep.ts';
 import { bowline, kernel, solidsOf } from './kernel.mjs';
 
 /*
@@ -53,5 +54,61 @@ describe.each(Object.entries(jobs))('STEP of %s', (_, make) => {
         expect(Math.abs(solid.centre[axis] - centre[axis]), mark).toBeLessThan(isExact ? 1e-5 : 0.05);
       }
     }
+  });
+});
+
+describe('STEP with equipment and surroundings', () => {
+  const room = () => {
+    const job = JSON.parse(readFileSync('database/demo/ternwake.json', 'utf8'));
+    const corners = [
+      [0, 0, 0],
+      [60, 0, 0],
+      [0, 60, 0],
+      [0, 0, 60],
+    ];
+    const facets = [
+      [0, 2, 1],
+      [0, 1, 3],
+      [0, 3, 2],
+      [1, 2, 3],
+    ].flatMap((own) => own.flatMap((at) => corners[at]));
+    job.runs = job.runs.slice(0, 1);
+    job.fittings.push({ id: 'block', name: 'Block', body: { shape: 'cylinder', diameter: 40, height: 100 } });
+    job.surroundings = [
+      {
+        id: 'wedge',
+        name: 'Wedge',
+        shape: 'mesh',
+        mesh: 'wedge',
+        extent: [
+          [0, 0, 0],
+          [60, 60, 60],
+        ],
+      },
+      { id: 'panel', name: 'Panel', shape: 'panel', width: 300, height: 200, thickness: 5 },
+    ];
+    job.meshes = { wedge: Buffer.from(Float32Array.from(facets).buffer).toString('base64') };
+    const path = join(folder, 'room.json');
+    writeFileSync(path, JSON.stringify(job));
+    return path;
+  };
+
+  it('has a solid of each body, as large as it is, and the triangles of a mesh', { timeout: 60_000 }, () => {
+    const path = join(folder, 'room.step');
+    const job = room();
+    const text = bowline('step', job, '--with', 'around').toString();
+    writeFileSync(path, text);
+    const solids = solidsOf(oc, path);
+    expect(solids.every(({ isValid, isClosed }) => isValid && isClosed)).toBe(true);
+    const has = (volume) => solids.some((solid) => Math.abs(solid.volume / volume - 1) < 1e-9);
+    expect(has(Math.PI * 400 * 100)).toBe(true);
+    expect(has(300 * 200 * 5)).toBe(true);
+    // Only the run, the equipment and the panel are solids; the mesh is told as four triangles.
+    const { fittings } = JSON.parse(readFileSync(job, 'utf8'));
+    expect(solids.length).toBeGreaterThanOrEqual(1 + fittings.length + 1);
+    expect(text).toContain("TRIANGULATED_SURFACE_SET('Wedge'");
+    const { triangles } = readStep(oc, Buffer.from(text));
+    const alone = readStep(oc, Buffer.from(text.replace(/#\d+=TRIANGULATED_SURFACE_SET[^;]*;/, '')));
+    expect(triangles.length / 9 - alone.triangles.length / 9).toBe(4);
   });
 });

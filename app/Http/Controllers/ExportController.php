@@ -199,11 +199,15 @@ final readonly class ExportController
     public function bodies(Request $request, Job $job, string $format): Response
     {
         $writer = BodyFormats::find($format) ?? throw new NotFoundHttpException;
-        $parts = (function () use ($job): Generator {
+        $isAround = $request->query->getString('with') === 'around';
+        $parts = (function () use ($job, $isAround): Generator {
             foreach ($this->solvedRuns($job) as $id => $solved) {
                 foreach (self::parts($solved, $id) as $part) {
                     yield $part;
                 }
+            }
+            if ($isAround) {
+                yield from Parts::around(CoreJob::read($this->files->file($job))->site);
             }
         })();
 

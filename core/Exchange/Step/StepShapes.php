@@ -21,6 +21,7 @@ use Bowline\Body\Boundary\SurfaceVisitor;
 use Bowline\Body\Boundary\TorusSurface;
 use Bowline\Body\Boundary\Vertex;
 use Bowline\Body\Frame;
+use Bowline\Body\Mesh;
 use Bowline\Geometry\Vector;
 
 /**
@@ -60,6 +61,26 @@ final class StepShapes implements CurveVisitor, SurfaceVisitor
         );
 
         return $this->file->add("BREP_WITH_VOIDS($name,$shells[0],(".implode(',', $voids).'))');
+    }
+
+    /** @return string reference of a triangulated surface set (ISO 10303-42), which AP242 takes for a shape */
+    public function triangles(string $name, Mesh $mesh): string
+    {
+        $count = count($mesh->vertices);
+        $corners = implode(',', array_map(
+            static fn (Vector $at): string => StepFile::reals($at->toArray()), $mesh->vertices,
+        ));
+        $list = $this->file->add("COORDINATES_LIST('',$count,($corners))");
+        $triangles = implode(',', array_map(
+            static fn (array $triangle): string => '('.implode(',', array_map(
+                static fn (int $corner): int => $corner + 1, $triangle,
+            )).')',
+            $mesh->triangles,
+        ));
+
+        return $this->file->add(sprintf(
+            'TRIANGULATED_SURFACE_SET(%s,%s,%d,(),(),(%s))', StepFile::text($name), $list, $count, $triangles,
+        ));
     }
 
     private function face(Face $face): string

@@ -89,12 +89,12 @@ final class StepWriter implements BodyFormat
         $this->shape($definition, $whole);
         $styled = [];
         foreach ($parts as $i => $part) {
-            $solid = $this->shapes->solid($part->solid);
-            $styled[] = $this->styled($solid, $part->colour);
+            [$representation, $item] = $part->step($this->shapes);
+            $styled[] = $this->styled($item, $part->colour);
             $own = $this->product($part->id, $part->name);
             $shape = $this->file->add(sprintf(
-                'ADVANCED_BREP_SHAPE_REPRESENTATION(%s,(%s,%s),%s)',
-                StepFile::text($part->name), $this->origin, $solid, $this->context,
+                '%s(%s,(%s,%s),%s)',
+                $representation, StepFile::text($part->name), $this->origin, $item, $this->context,
             ));
             $this->shape($own, $shape);
             $this->place($part, $definition, $own, $whole, $shape, $placements[$i]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job\Shape;
 
+use Bowline\Geometry\Outline;
 use Bowline\Geometry\Vector;
 
 /** A rectangular block centred on its own origin; its faces are named by their outward axes. */
@@ -59,5 +60,10 @@ final readonly class Box implements Shape
         $distance = sqrt($dx * $dx + $dy * $dy + $dz * $dz);
 
         return [$distance, $dx * $sx / $distance, $dy * $sy / $distance, $dz * $sz / $distance];
+    }
+
+    public function prism(): array
+    {
+        return [Outline::rectangle($this->size->x, $this->size->y), -$this->size->z / 2, $this->size->z];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job\Shape;
 
+use Bowline\Geometry\Outline;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
@@ -53,5 +54,10 @@ final readonly class Cylinder implements Shape
     public function drawnAs(): string
     {
         return 'cylinder';
+    }
+
+    public function prism(): array
+    {
+        return [Outline::circle($this->diameter / 2), -$this->height / 2, $this->height];
     }
 }

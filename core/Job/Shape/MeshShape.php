@@ -86,4 +86,14 @@ final readonly class MeshShape implements Shape
     {
         return '';
     }
+
+    public function prism(): null
+    {
+        return null;
+    }
+
+    public function triangles(): ?Triangles
+    {
+        return $this->triangles?->triangles();
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job\Shape;
 
+use Bowline\Geometry\Outline;
 use Bowline\Geometry\Vector;
 
 /**
@@ -55,5 +56,10 @@ final readonly class Panel implements Shape
     public function faceWords(string $name): string
     {
         return $name === 'front' ? '' : $name;
+    }
+
+    public function prism(): array
+    {
+        return [Outline::rectangle($this->width, $this->height), -$this->thickness, $this->thickness];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job\Shape;
 
+use Bowline\Geometry\Outline;
 use Bowline\Geometry\Vector;
 
 /** A simple body in its own frame. */
@@ -37,8 +38,19 @@ interface Shape
     /** Returns the name of its triangles; null where it has none. */
     public function mesh(): ?string;
 
+    /**
+     * Returns what it is where it is a prism about its own z: its outline in x and y, counter-clockwise, the height at
+     * which it begins and how high it is, mm. Null otherwise.
+     *
+     * @return array{Outline, float, float}|null
+     */
+    public function prism(): ?array;
+
     /** @return list<RoundEnd> of its holes and spigots, where they are known; in its own frame */
     public function rounds(): array;
+
+    /** Returns its triangles in its own frame; null where it has none, or they are not at hand. */
+    public function triangles(): ?Triangles;
 
     /** Whether its triangles are missing, so that nothing can lie on it. */
     public function isUnknown(): bool;

@@ -24,6 +24,11 @@ trait SolidShape
         return [];
     }
 
+    public function triangles(): null
+    {
+        return null;
+    }
+
     public function isUnknown(): bool
     {
         return false;

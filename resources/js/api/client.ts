@@ -193,10 +193,9 @@ export const files = {
     `/api/${run(job, id)}/views.svg?revision=${revision}${only('&', spool)}`,
   flanges: '/api/flanges.csv',
   catalogue: (own: boolean) => `/api/catalogue.csv${own ? '?own=1' : ''}`,
-  /** The body of a run, or the bodies of all where none is named. */
   /** The body of a run or spool, or those of all runs; the chord tolerance is that of formats of triangles, mm. */
-  body: (job: number, id: string | undefined, ending: Ending, chord = CHORD, spool?: string) =>
+  body: (job: number, id: string | undefined, ending: Ending, chord = CHORD, spool?: string, around = false) =>
     id === undefined
-      ? `/api/jobs/${job}/bodies.${ending}?chord=${chord}`
+      ? `/api/jobs/${job}/bodies.${ending}?chord=${chord}${around ? '&with=around' : ''}`
       : `/api/${run(job, id)}/body.${ending}?chord=${chord}${only('&', spool)}`,
 };

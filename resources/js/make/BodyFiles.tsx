@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { files } from '../api/client';
 import { SaveButton } from './SaveButton';
 
@@ -24,6 +25,7 @@ interface Props {
 
 /** Saves the bodies of a run or of the job, in every format there is. */
 export function BodyFiles({ job, run, spool, chord }: Props) {
+  const [around, setAround] = useState(false);
   return (
     <fieldset className="body-files">
       <legend>
@@ -32,12 +34,18 @@ export function BodyFiles({ job, run, spool, chord }: Props) {
       {FORMATS.map(([ending, word, what]) => (
         <SaveButton
           key={ending}
-          address={files.body(job, run, ending, chord, spool)}
+          address={files.body(job, run, ending, chord, spool, around)}
           title={`Save as ${word}: ${what}`}
         >
           {word}
         </SaveButton>
       ))}
+      {run === undefined && (
+        <label className="d-flex gap-2 align-items-center w-100">
+          <input type="checkbox" checked={around} onChange={(event) => setAround(event.target.checked)} />
+          with equipment and surroundings
+        </label>
+      )}
     </fieldset>
   );
 }

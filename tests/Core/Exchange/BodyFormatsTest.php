@@ -8,6 +8,7 @@ use Bowline\Exchange\Body\GlbWriter;
 use Bowline\Exchange\Body\ObjWriter;
 use Bowline\Exchange\Body\StlWriter;
 use Bowline\Exchange\Body\ThreeMfWriter;
+use Bowline\Exchange\ExactPart;
 use Bowline\Exchange\Mesh\GlbReader;
 use Bowline\Exchange\Mesh\ObjReader;
 use Bowline\Exchange\Mesh\StlReader;
@@ -20,7 +21,7 @@ use Bowline\Job\JobError;
 use Bowline\Job\Shape\Triangles;
 use Tests\Jobs;
 
-/** Two parts, one with a name that formats have to take care of. */
+/** @return list<ExactPart> two, one with a name that formats have to take care of */
 function namedParts(): array
 {
     $file = Jobs::file([['at' => [0, 0, 250]]], ['at' => [300, 0, 250]]);
@@ -46,7 +47,9 @@ function packedVolume(Triangles $triangles): float
 
 it('says the same in every format of triangles', function (string $format, Closure $read): void {
     $parts = namedParts();
-    $volume = array_sum(array_map(static fn (Part $part): float => MassProperties::of($part->solid)->volume, $parts));
+    $volume = array_sum(
+        array_map(static fn (ExactPart $part): float => MassProperties::of($part->solid)->volume, $parts),
+    );
     $triangles = array_sum(array_map(static fn (Part $part): int => count($part->mesh(0.02)->triangles), $parts));
     $packed = $read($format::write('Two', $parts, 0.02));
     expect(strlen($packed->packed))->toBe(36 * $triangles)

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Exchange;
+
+use Bowline\Body\Boundary\Solid;
+use Bowline\Body\Mesh;
+use Bowline\Body\Tessellation;
+use Bowline\Exchange\Step\StepShapes;
+
+/** What is made as one piece, with its exact boundary. */
+final readonly class ExactPart extends Part
+{
+    /** @param  array{float, float, float}  $colour */
+    public function __construct(
+        string $id,
+        string $name,
+        public Solid $solid,
+        array $colour,
+    ) {
+        parent::__construct($id, $name, $colour);
+    }
+
+    public function mesh(float $chord): Mesh
+    {
+        return Tessellation::of($this->solid, $chord);
+    }
+
+    public function step(StepShapes $shapes): array
+    {
+        return ['ADVANCED_BREP_SHAPE_REPRESENTATION', $shapes->solid($this->solid)];
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Exchange;
+
+use Bowline\Body\Mesh;
+use Bowline\Exchange\Step\StepShapes;
+
+/** A thing that came as triangles and is handed on as these, however fine they are. */
+final readonly class MeshPart extends Part
+{
+    /** @param  array{float, float, float}  $colour */
+    public function __construct(
+        string $id,
+        string $name,
+        private Mesh $mesh,
+        array $colour,
+    ) {
+        parent::__construct($id, $name, $colour);
+    }
+
+    public function mesh(float $chord): Mesh
+    {
+        return $this->mesh;
+    }
+
+    public function step(StepShapes $shapes): array
+    {
+        return ['TESSELLATED_SHAPE_REPRESENTATION', $shapes->triangles($this->name, $this->mesh)];
+    }
+}

@@ -104,6 +104,7 @@ final class PlaceWriter
                 static fn (string $id, Port $port): array => [
                     'id' => $id,
                     'name' => $port->name,
+                    'title' => $port->title ?? $id,
                     'at' => $port->at->toArray(),
                     'axis' => $port->axis->toArray(),
                     'size' => $port->size,

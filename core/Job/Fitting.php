@@ -46,8 +46,11 @@ final readonly class Fitting
             $values,
         );
         $ports = [];
-        foreach ($kind?->ports($by) ?? [] as [$portId, $at, $axis, $size]) {
-            $ports[$portId] = new Port($id.'.'.$portId, $pose->point($at), $pose->direction($axis), $size, $movement);
+        foreach ($kind?->ports($by) ?? [] as $port) {
+            $ports[$port->id] = new Port(
+                $id.'.'.$port->id, $pose->point($port->at), $pose->direction($port->axis), $port->size, $movement,
+                $port->title,
+            );
         }
         foreach ($node->list('ports') as $portNode) {
             $portId = $portNode->get('id');
@@ -61,6 +64,7 @@ final readonly class Fitting
                 $pose->direction($values->direction($portNode->get('axis'))),
                 $size === null ? null : $values->positive($size, 'the size of a port'),
                 $movement,
+                $portNode->find('name')?->text(),
             );
         }
 

@@ -13,6 +13,7 @@ final readonly class Port
      * @param  string  $name  "fitting.port"
      * @param  float|null  $size  diameter it is made for, mm, when it is said
      * @param  Movement|null  $movement  of the fitting it is on
+     * @param  string|null  $title  in the words of the screen; null where its id says all
      */
     public function __construct(
         public string $name,
@@ -20,6 +21,7 @@ final readonly class Port
         public Vector $axis,
         public ?float $size,
         public ?Movement $movement = null,
+        public ?string $title = null,
     ) {
     }
 }

@@ -11,6 +11,7 @@ use Bowline\Job\FileValue;
 use Bowline\Job\FreshId;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Job\Part\Kind\BarePort;
 use Bowline\Job\Part\PartKind;
 use Bowline\Job\Shape\RoundEnd;
 use Bowline\Job\Surrounding;
@@ -62,7 +63,7 @@ final readonly class NewItem
         return $this->named('fittings', $kind->title(), [
             'pose' => (object) ['at' => [self::PART_APART * $this->count('fittings'), 0, 100]],
             'part' => (object) [
-                'kind' => $kind->value,
+                'kind' => $kind->word(),
                 ...array_map(FileValue::roundForFile(...), $tube === null ? [] : $kind->forTube($tube)),
             ],
         ]);
@@ -132,7 +133,7 @@ final readonly class NewItem
                 ]],
             ],
             'part' => (object) [
-                'kind' => PartKind::BarePort->value, 'size' => FileValue::roundForFile($tube ?? $round->diameter),
+                'kind' => (new BarePort)->word(), 'size' => FileValue::roundForFile($tube ?? $round->diameter),
             ],
         ]);
     }

@@ -87,6 +87,7 @@ test('catches ports before corners before edges, each by its name', () => {
       {
         id: 'out',
         name: 'pump.out',
+        title: 'Outlet',
         at: [0, 0, 30] as [number, number, number],
         axis: [0, 0, 1] as [number, number, number],
         size: null,

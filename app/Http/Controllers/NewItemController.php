@@ -16,6 +16,7 @@ use Bowline\Job\FreshId;
 use Bowline\Job\ItemRef;
 use Bowline\Job\Node;
 use Bowline\Job\Part\PartKind;
+use Bowline\Job\Part\PartKinds;
 use Bowline\Proposals\NewItem;
 use Bowline\Routing\LaidRun;
 use Illuminate\Http\JsonResponse;
@@ -38,7 +39,7 @@ final readonly class NewItemController
         $new = new NewItem($file);
         [$list, $item] = match ($body->get('kind')->text()) {
             'fitting' => ['fittings', $new->fitting('Fitting')],
-            'part' => ['fittings', $new->part(PartKind::from($body->get('part')->text()), $this->tube($body, $job))],
+            'part' => ['fittings', $new->part(self::partKind($body->get('part')), $this->tube($body, $job))],
             'box' => ['surroundings', $new->box()],
             'cylinder' => ['surroundings', $new->cylinder()],
             'panel' => ['surroundings', $new->panel()],
@@ -58,6 +59,12 @@ final readonly class NewItemController
         };
 
         return response()->json(['list' => $list, 'item' => $item]);
+    }
+
+    private static function partKind(Node $word): PartKind
+    {
+        return PartKinds::find($word->text()) ??
+            throw $word->error(sprintf('“%s” is no part that Bowline knows', $word->text()));
     }
 
     /** Returns the size of a port for the stock that is chosen, mm; null where none is. */

@@ -13,6 +13,7 @@ use Bowline\Job\ItemRef;
 use Bowline\Job\Node;
 use Bowline\Job\Part\Parameter;
 use Bowline\Job\Part\PartKind;
+use Bowline\Job\Part\PartKinds;
 use Bowline\Job\PortName;
 use Bowline\Routing\RouteBook;
 use Illuminate\Http\JsonResponse;
@@ -30,7 +31,7 @@ final readonly class PartsController
         return response()->json(
             array_map(
                 static fn (PartKind $kind): array => [
-                    'kind' => $kind->value,
+                    'kind' => $kind->word(),
                     'title' => $kind->title(),
                     'parameters' => array_map(
                         static fn (Parameter $parameter): array => [
@@ -42,7 +43,7 @@ final readonly class PartsController
                         $kind->parameters(),
                     ),
                 ],
-                PartKind::cases(),
+                PartKinds::all(),
             ),
         );
     }

@@ -20,7 +20,7 @@ final class PartReader
     {
         $kindNode = $node->get('kind');
         $kind =
-            PartKind::tryFrom($kindNode->text()) ??
+            PartKinds::find($kindNode->text()) ??
             throw $kindNode->error(sprintf('“%s” is no part that Bowline knows', $kindNode->text()));
         $by = [];
         foreach ($kind->parameters() as $parameter) {

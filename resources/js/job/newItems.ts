@@ -20,7 +20,7 @@ export function allPorts(places: readonly Place[], fittings: readonly Fitting[])
     const fitting = fittings.find((item) => item.id === place.id && place.list === 'fittings');
     return place.ports.map((port) => ({
       name: port.name,
-      label: `${fitting?.name ?? place.id}, ${fitting?.ports?.find((item) => item.id === port.id)?.name ?? port.id}`,
+      label: `${fitting?.name ?? place.id}, ${port.title}`,
     }));
   });
 }

@@ -3,22 +3,17 @@ import { DoubleSide, Quaternion, Vector3 } from 'three';
 import type { PlacedPort } from '../api/types';
 import { lengthWithUnit } from '../job/format';
 import { useHover } from '../job/hover';
-import { useJob } from '../job/useJob';
 
 const Z = new Vector3(0, 0, 1);
 
 /** A port: a disc of its size and an arrow along its outward axis. */
 export function PortMark({ port, fitting, large }: { port: PlacedPort; fitting: string; large: boolean }) {
-  const { item } = useJob();
   const setHover = useHover((store) => store.setHover);
   const turn = useMemo(() => new Quaternion().setFromUnitVectors(Z, new Vector3(...port.axis)), [port.axis]);
   const radius = Math.max(6, (port.size ?? 20) * 0.72);
   const length = large ? 110 : 34;
   const look = { color: '#0e4254', depthTest: !large, transparent: large } as const;
   const thickness = large ? 3.4 : 1.6;
-  const own = item('fittings', port.name.slice(0, port.name.length - port.id.length - 1))?.ports?.find(
-    ({ id }) => id === port.id,
-  );
   const size = port.size === null ? '' : `, ø ${lengthWithUnit(port.size)}`;
   return (
     <group position={port.at} quaternion={turn}>
@@ -27,7 +22,7 @@ export function PortMark({ port, fitting, large }: { port: PlacedPort; fitting: 
         onPointerMove={(event) => {
           event.stopPropagation();
           setHover({
-            title: `${own?.name ?? port.id}${size}`,
+            title: `${port.title}${size}`,
             rows: [['port of', fitting]],
             x: event.nativeEvent.offsetX,
             y: event.nativeEvent.offsetY,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Body\Gasket;
 use Bowline\Body\Mesh;
 use Bowline\Body\RepeatBody;
 use Bowline\Body\RunBody;
@@ -29,6 +30,9 @@ final class Parts
 
     /** Couplings and unions, as in the view. */
     private const FITTINGS = [0.72, 0.65, 0.45];
+
+    /** Gaskets, which are of fibre or rubber. */
+    private const GASKETS = [0.30, 0.32, 0.28];
 
     /** Equipment and surroundings, as in the view. */
     private const EQUIPMENT = [0.80, 0.83, 0.81];
@@ -80,12 +84,17 @@ final class Parts
     {
         $parts = [];
         foreach (LaidJoint::all($laid) as $number => $joint) {
-            $solid = Sleeve::of($laid, $joint);
-            if ($solid !== null) {
-                $parts[] = new ExactPart(
-                    sprintf('%s-joint-%d', $laid->run->id, $number + 1),
-                    sprintf('%s, %s', $laid->run->name, $joint->joint->kind->value), $solid, self::FITTINGS,
-                );
+            $bought = [
+                [Sleeve::of($laid, $joint), $joint->joint->kind->value, self::FITTINGS],
+                [Gasket::of($laid, $joint)?->solid($laid, $joint), 'gasket', self::GASKETS],
+            ];
+            foreach ($bought as [$solid, $words, $colour]) {
+                if ($solid !== null) {
+                    $parts[] = new ExactPart(
+                        sprintf('%s-joint-%d', $laid->run->id, $number + 1),
+                        sprintf('%s, %s', $laid->run->name, $words), $solid, $colour,
+                    );
+                }
             }
         }
 

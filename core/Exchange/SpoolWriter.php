@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 use Bowline\Bending\BendRow;
+use Bowline\Body\Gasket;
 use Bowline\Body\Mesh;
 use Bowline\Body\RunBody;
 use Bowline\Body\Sleeve;
@@ -60,7 +61,19 @@ final class SpoolWriter
             'at' => $joint->at,
             'gap' => $joint->joint->gap,
             'flange' => $joint->joint->near->type() === 'flange' ? self::end($laid, $joint->joint->near) : null,
+            'gasket' => self::gasket(Gasket::of($laid, $joint)),
+            'sleeve' => $joint->joint->kind->hasSleeve()
+                ? array_combine(['length', 'od'], $joint->joint->sleeve($laid->run->stock->section))
+                : null,
         ], LaidJoint::all($laid));
+    }
+
+    /** @return array{inner: float, outer: float, thickness: float}|null diameters and thickness, mm */
+    private static function gasket(?Gasket $gasket): ?array
+    {
+        return $gasket === null ? null : [
+            'inner' => $gasket->inner, 'outer' => $gasket->outer, 'thickness' => $gasket->thickness,
+        ];
     }
 
     /** @return array<string, mixed> what an end comes to: its kind, and the name and measures of its flange */
@@ -72,7 +85,7 @@ final class SpoolWriter
     }
 
     /**
-     * Writes what stands on the tube of a round run: flanges, couplings and unions.
+     * Writes what stands on the tube of a round run: flanges, gaskets, couplings and unions.
      *
      * @return list<array{positions: string, triangles: string}>
      */
@@ -100,9 +113,10 @@ final class SpoolWriter
             ]);
         }
         foreach (LaidJoint::all($laid) as $joint) {
-            $sleeve = Sleeve::of($laid, $joint);
-            if ($sleeve !== null) {
-                $written[] = BodyMeshWriter::packed([Tessellation::of($sleeve, $chord)]);
+            foreach ([Sleeve::of($laid, $joint), Gasket::of($laid, $joint)?->solid($laid, $joint)] as $solid) {
+                if ($solid !== null) {
+                    $written[] = BodyMeshWriter::packed([Tessellation::of($solid, $chord)]);
+                }
             }
         }
 

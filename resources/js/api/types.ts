@@ -2387,18 +2387,45 @@ export interface Port {
  * via the `definition` "part".
  */
 export interface Part {
-  kind: "pump" | "filter" | "valve" | "tank-connection" | "bulkhead-union" | "elbow" | "tee" | "manifold" | "bare-port";
-  [k: string]:
-    | number
-    | string
+  kind:
     | "pump"
+    | "impeller-pump"
     | "filter"
+    | "strainer"
+    | "canister"
     | "valve"
+    | "hull-valve"
     | "tank-connection"
     | "bulkhead-union"
     | "elbow"
     | "tee"
     | "manifold"
+    | "tank"
+    | "header-tank"
+    | "heat-exchanger"
+    | "sea-chest"
+    | "engine"
+    | "bare-port";
+  [k: string]:
+    | number
+    | string
+    | "pump"
+    | "impeller-pump"
+    | "filter"
+    | "strainer"
+    | "canister"
+    | "valve"
+    | "hull-valve"
+    | "tank-connection"
+    | "bulkhead-union"
+    | "elbow"
+    | "tee"
+    | "manifold"
+    | "tank"
+    | "header-tank"
+    | "heat-exchanger"
+    | "sea-chest"
+    | "engine"
     | "bare-port";
 }
 /**
@@ -3209,6 +3236,10 @@ export interface PlacedPort {
   at: Point;
   axis: Point;
   size: number | null;
+  /**
+   * In the words of the screen.
+   */
+  title: string;
 }
 /**
  * Where it is in the frame of its thing; `size` is the full extent along its own axes.
@@ -3609,6 +3640,25 @@ export interface SolvedJoint {
    * What the flange before it comes to.
    */
   flange: SolvedEnd | null;
+  /**
+   * Of flanges with a gap, where there is room for it inside of the bolts.
+   */
+  gasket: Gasket | null;
+  /**
+   * Of a coupling or a union, mm.
+   */
+  sleeve: {
+    length: number;
+    od: number;
+  } | null;
+}
+/**
+ * Diameters and thickness, mm.
+ */
+export interface Gasket {
+  inner: number;
+  outer: number;
+  thickness: number;
 }
 export interface SolvedSpool {
   mark: string;
@@ -4445,7 +4495,24 @@ export interface NewItem {
     | "strand"
     | "port";
   part?:
-    "pump" | "filter" | "valve" | "tank-connection" | "bulkhead-union" | "elbow" | "tee" | "manifold" | "bare-port";
+    | "pump"
+    | "impeller-pump"
+    | "filter"
+    | "strainer"
+    | "canister"
+    | "valve"
+    | "hull-valve"
+    | "tank-connection"
+    | "bulkhead-union"
+    | "elbow"
+    | "tee"
+    | "manifold"
+    | "tank"
+    | "header-tank"
+    | "heat-exchanger"
+    | "sea-chest"
+    | "engine"
+    | "bare-port";
   name?: string;
   mesh?: string;
   extent?: Vector[];

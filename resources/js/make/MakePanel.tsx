@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { api, CHORD, files } from '../api/client';
-import { length } from '../job/format';
 import { statusWord } from '../job/Mark';
 import { NameField } from '../job/NameField';
 import { NumberField } from '../job/NumberField';
@@ -10,6 +9,7 @@ import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Row, Section } from '../ui/Section';
+import { AlongIt } from './AlongIt';
 import { BenderVerdicts } from './BenderVerdicts';
 import { BendMarks } from './BendMarks';
 import { BendTable } from './BendTable';
@@ -127,19 +127,7 @@ export function MakePanel() {
               />
             </Row>
           </Section>
-          {solved.repeats.length > 0 && (
-            <Section title="Along it">
-              {solved.repeats.map((repeat, index) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: it is its number in the run
-                <Row key={index} label={repeat.words}>
-                  <span className="figure">
-                    first at {length(repeat.places[0]?.along ?? 0)}
-                    {repeat.places[1] !== undefined && `, then ${length(repeat.places[1].along)} …`}
-                  </span>
-                </Row>
-              ))}
-            </Section>
-          )}
+          <AlongIt solved={solved} />
           <Section title="Body">
             <BodyWeight run={run} spool={mark} />
             <Fineness chord={chord} onChange={setChord} run={run} spool={mark} />

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Body;
+
+use Bowline\Body\Boundary\Solid;
+use Bowline\Body\Motion\Translation;
+use Bowline\Geometry\Outline;
+use Bowline\Geometry\Tolerance;
+use Bowline\Job\Joint\JointKind;
+use Bowline\Routing\LaidJoint;
+use Bowline\Routing\LaidRun;
+
+/**
+ * The flat gasket between the flanges of a joint, inside of the bolts: as wide as the raised face, or as far as the
+ * bolts leave it, and open as far as the tube is wide outside (the way EN 1514-1 has them for both).
+ */
+final readonly class Gasket
+{
+    /**
+     * @param  float  $inner  diameter, mm; $outer likewise
+     * @param  float  $thickness  the gap of the joint, mm
+     */
+    private function __construct(
+        public float $inner,
+        public float $outer,
+        public float $thickness,
+    ) {
+    }
+
+    /** Returns the gasket of a joint; null where there is none, or no room for one between tube and bolts. */
+    public static function of(LaidRun $laid, LaidJoint $joint): ?self
+    {
+        $section = $laid->run->stock->section;
+        $flange = $joint->joint->near->flange($section);
+        if ($joint->joint->kind !== JointKind::Flanges || $flange === null || $joint->joint->gap < Tolerance::NOTHING) {
+            return null;
+        }
+        $holes = $flange->holes;
+        $outer = $flange->face->diameter ?? ($holes === null ? null : $holes->circle - $holes->diameter);
+        $inner = $section->outsideDiameter;
+
+        return $outer === null || $outer <= $inner ? null : new self($inner, $outer, $joint->joint->gap);
+    }
+
+    /** Returns its body where the joint is; null where that is nowhere. */
+    public function solid(LaidRun $laid, LaidJoint $joint): ?Solid
+    {
+        if ($joint->at === null) {
+            return null;
+        }
+        $axis = $laid->path->directionAt($joint->at);
+        $middle = $laid->path->pointAt($joint->at);
+        $start = Frame::of($middle->minus($axis->times($this->thickness / 2)), $axis, $axis->anySquare());
+        $through = new Translation($axis->times($this->thickness));
+        $builder = new SolidBuilder;
+        $rim = Profile::of(Outline::circle($this->outer / 2), $start);
+        $bore = Profile::of(Outline::circle($this->inner / 2)->reversed(), $start);
+        $builder->flat($start->facingBack(), [$rim->reversed(), $bore->reversed()]);
+        $ends = [$builder->sweep($rim, $through), $builder->sweep($bore, $through)];
+        $builder->flat($start->movedTo($start->at->plus($axis->times($this->thickness))), $ends);
+
+        return new Solid('Gasket', [$builder->faces()]);
+    }
+}

@@ -115,3 +115,21 @@ test('takes away the tables as CSV and the bodies as STL', async ({ page }) => {
   ]);
   expect(body.suggestedFilename()).toBe('fuel-return.stl');
 });
+
+test('shows a run up to a length, dragged by keys and played', async ({ page }) => {
+  await openJob(page, demo(), 'lay');
+  await locker(page, 'Sea water to cooler').click();
+  await page.getByRole('button', { name: 'Show it up to a length' }).click();
+  const slider = page.getByRole('slider', { name: 'Sea water to cooler, shown up to' });
+  await expect(slider).toHaveAttribute('aria-valuetext', '1103.4 mm');
+  await slider.press('Home');
+  await expect(slider).toHaveAttribute('aria-valuetext', '0 mm');
+  await slider.press('PageUp');
+  await expect(slider).toHaveAttribute('aria-valuetext', '110.3 mm');
+  await page.getByRole('button', { name: 'Play it from its start' }).click();
+  await expect(page.getByRole('button', { name: 'Stop here' })).toBeVisible();
+  await expect(slider).toHaveAttribute('aria-valuetext', '1103.4 mm', { timeout: 20_000 });
+  await expect(page.getByRole('button', { name: 'Play it from its start' })).toBeVisible();
+  await page.getByRole('button', { name: 'Show all of it' }).click();
+  await expect(slider).toHaveCount(0);
+});

@@ -9,7 +9,7 @@ import { usePreferredStock } from '../job/usePreferredStock';
 import { IconButton } from '../ui/IconButton';
 import { Section } from '../ui/Section';
 
-/** The holes and round ends of a body, the widest first; each can be made a port. */
+/** The holes and round ends of a body; each can be made a port. */
 export function RoundEnds({ id }: { id: string }) {
   const { state, places, put } = useJob();
   const pick = useWorkbench((store) => store.pick);
@@ -28,20 +28,18 @@ export function RoundEnds({ id }: { id: string }) {
   return (
     <Section title="Holes and round ends">
       <ul className="round-ends">
-        {[...rounds.entries()]
-          .sort(([, a], [, b]) => b.diameter - a.diameter)
-          .map(([round, { diameter, hollow, at }]) => (
-            <li key={round} onPointerEnter={() => point({ surrounding: id, round })} onPointerLeave={() => point(null)}>
-              <span>{hollow ? 'Hole' : 'Outside'}</span>
-              <span className="figure">ø {lengthWithUnit(diameter)}</span>
-              <span className="quiet figure">{at.map((part) => length(part, 0)).join(', ')}</span>
-              <IconButton
-                icon={Plug}
-                name={`Put a port on ${hollow ? 'hole' : 'round end'} ${round + 1}`}
-                onClick={() => tell(makePort(round))}
-              />
-            </li>
-          ))}
+        {[...rounds.entries()].map(([round, { diameter, hollow, at }]) => (
+          <li key={round} onPointerEnter={() => point({ surrounding: id, round })} onPointerLeave={() => point(null)}>
+            <span>{hollow ? 'Hole' : 'Outside'}</span>
+            <span className="figure">ø {lengthWithUnit(diameter)}</span>
+            <span className="quiet figure">{at.map((part) => length(part, 0)).join(', ')}</span>
+            <IconButton
+              icon={Plug}
+              name={`Put a port on ${hollow ? 'hole' : 'round end'} ${round + 1}`}
+              onClick={() => tell(makePort(round))}
+            />
+          </li>
+        ))}
       </ul>
     </Section>
   );

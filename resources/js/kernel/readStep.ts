@@ -139,7 +139,7 @@ interface Rim {
   out: Vector | null;
 }
 
-/** Returns the ends of cylinders at which the face beside them looks out of the body. */
+/** Returns the ends of cylinders at which the face beside them looks out of the body, the widest first. */
 function roundsOf(oc: OpenCascadeInstance, faces: readonly TopoDS_Face[]): Round[] {
   const beside = new Map<string, Rim[]>();
   for (const rim of faces.flatMap((face) => rimsOf(oc, face))) {
@@ -165,7 +165,10 @@ function roundsOf(oc: OpenCascadeInstance, faces: readonly TopoDS_Face[]): Round
       .join();
     ends.set(key, { round, angle: (ends.get(key)?.angle ?? 0) + end.angle });
   }
-  return [...ends.values()].filter(({ angle }) => angle > 2 * Math.PI - SAME).map(({ round }) => round);
+  return [...ends.values()]
+    .filter(({ angle }) => angle > 2 * Math.PI - SAME)
+    .map(({ round }) => round)
+    .sort((a, b) => b.diameter - a.diameter);
 }
 
 function rimsOf(oc: OpenCascadeInstance, face: TopoDS_Face): Rim[] {

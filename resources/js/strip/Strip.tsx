@@ -1,16 +1,18 @@
-import { ChevronDown, ChevronUp, Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
-import { useLayoutEffect, useRef, useState } from 'react';
+import { ChevronDown, ChevronUp, Maximize2, Play, ZoomIn, ZoomOut } from 'lucide-react';
+import { type ReactNode, useLayoutEffect, useRef, useState } from 'react';
 import type { Run, SolvedRun } from '../api/types';
 import { lengthWithUnit } from '../job/format';
 import { pieces } from '../job/layout';
 import { usePreferences } from '../job/preferences';
 import { isSamePart, useWorkbench } from '../job/store';
+import { useUpTo } from '../job/upTo';
 import { useJob } from '../job/useJob';
 import { IconButton } from '../ui/IconButton';
 import { Curvature } from './Curvature';
 import { Film } from './Film';
 import { Gauge } from './Gauge';
 import { Pulled } from './Pulled';
+import { UpTo } from './UpTo';
 import { useStripDrag } from './useStripDrag';
 import { MARGIN, RIGHT, useZoom } from './useZoom';
 
@@ -53,9 +55,12 @@ interface HeadProps {
   zoom?: ReturnType<typeof useZoom>;
   /** Whether the run moves, so that its movement can be shown. */
   movement?: boolean;
+  /** What shows the run up to a length, in place of the facts. */
+  upTo?: ReactNode;
+  onUpTo?: () => void;
 }
 
-function Head({ facts, folded, onFold, zoom, movement = false }: HeadProps) {
+function Head({ facts, folded, onFold, zoom, movement = false, upTo, onUpTo }: HeadProps) {
   const { film, showFilm } = useWorkbench();
   return (
     <div className="strip-head">
@@ -77,10 +82,13 @@ function Head({ facts, folded, onFold, zoom, movement = false }: HeadProps) {
       ) : (
         <span className="caption">Laid straight</span>
       )}
-      <span className="facts" role="status">
-        {facts}
-      </span>
+      {upTo ?? (
+        <span className="facts" role="status">
+          {facts}
+        </span>
+      )}
       <span className="spacer" />
+      {onUpTo !== undefined && <IconButton icon={Play} name="Show it up to a length" onClick={onUpTo} />}
       {zoom !== undefined && (
         <>
           <IconButton
@@ -111,6 +119,8 @@ function Drawn({ run, solved, onFold }: { run: Run; solved: SolvedRun; onFold: (
   const chosen = pieces(solved).find((piece) => isSamePart(piece.part, picked));
   const zoom = useZoom(holder, width, solved.length, chosen === undefined ? null : (chosen.from + chosen.to) / 2);
   const drag = useStripDrag(run.id);
+  const isUpTo = useUpTo((store) => store.run === run.id);
+  const shownTo = useUpTo((store) => (store.run === run.id ? store.length : null));
   useLayoutEffect(() => {
     const element = holder.current;
     if (element === null) {
@@ -137,6 +147,8 @@ function Drawn({ run, solved, onFold }: { run: Run; solved: SolvedRun; onFold: (
         folded={false}
         onFold={onFold}
         zoom={film ? undefined : zoom}
+        upTo={isUpTo ? <UpTo run={run} solved={solved} /> : undefined}
+        onUpTo={film || isUpTo ? undefined : () => useUpTo.getState().show(run.id, solved.length)}
         movement={solved.movement !== null}
       />
       {film && solved.movement !== null && <Film run={run} movement={solved.movement} />}
@@ -150,6 +162,7 @@ function Drawn({ run, solved, onFold }: { run: Run; solved: SolvedRun; onFold: (
             </defs>
             <g clipPath="url(#strip-window)">
               <Pulled run={run} solved={solved} x={zoom.x} x0={x0} x1={x1} />
+              {shownTo !== null && <rect className="not-shown" x={zoom.x(shownTo)} y={18} width={x1 + 8} height={32} />}
             </g>
             <Curvature
               run={run}

@@ -1,21 +1,25 @@
 import { useEffect, useMemo } from 'react';
 import { DoubleSide, Quaternion, Vector3 } from 'three';
 import type { Run, SolvedRun } from '../api/types';
-import { meshGeometry } from './bodyMesh';
-import { endsOf } from './tube';
+import { meshGeometry, nearest } from './bodyMesh';
+import { endsOf, stationsOf } from './tube';
 
 interface Props {
   run: Run;
+  /** As far as it is shown. */
   solved: SolvedRun;
+  whole: SolvedRun;
   od: number;
   bore: number;
   colour: string;
+  /** Developed length up to which it is shown, mm; all of it at null. */
+  upTo: number | null;
 }
 
 /** What closes a round run at its ends, and stands on it: flanges, couplings, plugs, the ring of an open end. */
-export function EndPlates({ run, solved, od, bore, colour }: Props) {
+export function EndPlates({ run, solved, whole, od, bore, colour, upTo }: Props) {
   const ends = useMemo(() => endsOf(solved), [solved]);
-  const finishes = [run.from?.end, run.to?.end];
+  const finishes = [run.from?.end, upTo === null ? run.to?.end : undefined];
   return (
     <>
       {ends.map((end, index) => (
@@ -30,12 +34,12 @@ export function EndPlates({ run, solved, od, bore, colour }: Props) {
           </mesh>
         </group>
       ))}
-      <Finishes solved={solved} colour={colour} />
+      <Finishes solved={whole} colour={colour} upTo={upTo ?? Number.POSITIVE_INFINITY} />
     </>
   );
 }
 
-function Finishes({ solved, colour }: { solved: SolvedRun; colour: string }) {
+function Finishes({ solved, colour, upTo }: { solved: SolvedRun; colour: string; upTo: number }) {
   const meshes = solved.body.finishes;
   const geometries = useMemo(() => meshes?.map(meshGeometry) ?? [], [meshes]);
   useEffect(
@@ -46,11 +50,20 @@ function Finishes({ solved, colour }: { solved: SolvedRun; colour: string }) {
     },
     [geometries],
   );
-  return geometries.map((geometry) => (
-    <mesh key={geometry.uuid} geometry={geometry} raycast={() => null}>
-      <meshLambertMaterial color={colour} side={DoubleSide} />
-    </mesh>
-  ));
+  const along = useMemo(() => {
+    const stations = stationsOf(solved);
+    return geometries.map((geometry) => {
+      geometry.computeBoundingSphere();
+      return geometry.boundingSphere === null ? 0 : nearest(geometry.boundingSphere.center, stations);
+    });
+  }, [geometries, solved]);
+  return geometries
+    .filter((_, index) => (along[index] ?? 0) <= upTo)
+    .map((geometry) => (
+      <mesh key={geometry.uuid} geometry={geometry} raycast={() => null}>
+        <meshLambertMaterial color={colour} side={DoubleSide} />
+      </mesh>
+    ));
 }
 
 /** Rotates z outward. */

@@ -9,10 +9,12 @@ import { usePointing } from '../job/pointing';
 import { usePreferences } from '../job/preferences';
 import { isSamePart, type Stage, useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
+import { useUpTo } from '../job/upTo';
 import { useJob } from '../job/useJob';
 import { useShownService } from '../job/useService';
 import { Bands } from './Bands';
 import { bodyGeometry } from './bodyMesh';
+import { cutShort } from './cutShort';
 import { EndPlates } from './EndPlates';
 import { Halo } from './Halo';
 import { Outlined } from './Outlined';
@@ -32,7 +34,7 @@ const LOOKS: Partial<Record<Stock['kind'], readonly string[]>> = {
 };
 
 /** A run at its true diameter, hollow where it is; each piece can be selected and hovered. */
-export function RunMesh({ run, solved, stage }: { run: Run; solved: SolvedRun; stage: Stage }) {
+export function RunMesh({ run, solved: whole, stage }: { run: Run; solved: SolvedRun; stage: Stage }) {
   const { item, items, lay, state } = useJob();
   const { picked, pick, pointed, point } = useWorkbench();
   const pointing = usePointing((store) => store.pointing !== null);
@@ -52,13 +54,15 @@ export function RunMesh({ run, solved, stage }: { run: Run; solved: SolvedRun; s
   const material = looks[Math.max(0, number) % looks.length] ?? '#8fb2be';
   const metal = byService ? (service?.colour ?? UNTOLD) : material;
 
+  const upTo = useUpTo((store) => (store.run === run.id && store.length < whole.length ? store.length : null));
+  const solved = useMemo(() => (upTo === null ? whole : cutShort(whole, upTo)), [whole, upTo]);
   const tube = useMemo(() => {
     const colours = { base: metal, broken: '#bc2f26', picked: '#d99a2b', bore: '#4c5b60' };
     const isLit = (piece: Piece) => isSamePart(piece.part, part) || isSamePart(piece.part, hovered);
     return solved.body.mesh == null
       ? tubeGeometry(solved, od, bore, colours, isLit)
-      : bodyGeometry(solved, solved.body.mesh, colours, isLit);
-  }, [solved, od, bore, metal, part, hovered]);
+      : bodyGeometry(whole, solved.body.mesh, colours, isLit, upTo ?? undefined);
+  }, [solved, whole, upTo, od, bore, metal, part, hovered]);
   useEffect(() => () => tube.geometry.dispose(), [tube]);
 
   const name = run.name ?? run.id;
@@ -118,7 +122,7 @@ export function RunMesh({ run, solved, stage }: { run: Run; solved: SolvedRun; s
       {solved.body.mesh == null ? (
         <>
           {isPicked && <Halo solved={solved} od={od} />}
-          <EndPlates run={run} solved={solved} od={od} bore={bore} colour={metal} />
+          <EndPlates run={run} solved={solved} whole={whole} od={od} bore={bore} colour={metal} upTo={upTo} />
         </>
       ) : (
         isPicked && <Outlined geometry={tube.geometry} />

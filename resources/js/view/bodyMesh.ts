@@ -11,13 +11,15 @@ const bytesOf = (text: string) => Uint8Array.from(atob(text), (sign) => sign.cha
 
 /**
  * Returns the triangles of a body as the server made them, for the screen. Colours mark pieces that break a rule and
- * the selected piece: each triangle belongs to the piece that its middle is abeam of.
+ * the selected piece: each triangle belongs to the piece that its middle is abeam of; those abeam of what lies behind
+ * a length are left out.
  */
 export function bodyGeometry(
   run: SolvedRun,
   mesh: BodyMesh,
   colours: TubeColours,
   isPicked: (piece: Piece) => boolean,
+  upTo = Number.POSITIVE_INFINITY,
 ): TubeGeometry {
   const corners = new Float32Array(bytesOf(mesh.positions));
   const triangles = new Uint32Array(bytesOf(mesh.triangles));
@@ -28,28 +30,33 @@ export function bodyGeometry(
   const starts: TubeGeometry['starts'] = [];
   const middle = new Vector3();
   const colour = new Color();
+  let drawn = 0;
   for (let triangle = 0; triangle * 3 < triangles.length; triangle++) {
     middle.set(0, 0, 0);
     for (let corner = 0; corner < 3; corner++) {
       const from = (triangles[triangle * 3 + corner] ?? 0) * 3;
-      const to = (triangle * 3 + corner) * 3;
+      const to = (drawn * 3 + corner) * 3;
       const at = corners.subarray(from, from + 3);
       positions.set(at, to);
       middle.add(new Vector3(at[0], at[1], at[2]).divideScalar(3));
     }
     const along = nearest(middle, stations);
+    if (along > upTo) {
+      continue;
+    }
     const piece = all.find(({ from, to }) => from <= along && along <= to) ?? null;
-    if (piece !== starts.at(-1)?.piece || triangle === 0) {
-      starts.push({ triangle, piece });
+    if (piece !== starts.at(-1)?.piece || drawn === 0) {
+      starts.push({ triangle: drawn, piece });
     }
     colour.set(piece !== null && isPicked(piece) ? colours.picked : piece?.broken ? colours.broken : colours.base);
     for (let corner = 0; corner < 3; corner++) {
-      tints.set([colour.r, colour.g, colour.b], (triangle * 3 + corner) * 3);
+      tints.set([colour.r, colour.g, colour.b], (drawn * 3 + corner) * 3);
     }
+    drawn++;
   }
   const geometry = new BufferGeometry();
-  geometry.setAttribute('position', new Float32BufferAttribute(positions, 3));
-  geometry.setAttribute('color', new Float32BufferAttribute(tints, 3));
+  geometry.setAttribute('position', new Float32BufferAttribute(positions.subarray(0, drawn * 9), 3));
+  geometry.setAttribute('color', new Float32BufferAttribute(tints.subarray(0, drawn * 9), 3));
   geometry.computeVertexNormals();
   geometry.computeBoundingSphere();
   return { geometry, starts };
@@ -66,7 +73,7 @@ export function meshGeometry(mesh: BodyMesh): BufferGeometry {
 }
 
 /** Developed length of the place of a path that is nearest to a point, mm. */
-function nearest(point: Vector3, stations: ReturnType<typeof stationsOf>): number {
+export function nearest(point: Vector3, stations: ReturnType<typeof stationsOf>): number {
   let best = 0;
   let least = Number.POSITIVE_INFINITY;
   for (let i = 1; i < stations.length; i++) {

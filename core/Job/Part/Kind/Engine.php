@@ -10,7 +10,10 @@ use Bowline\Job\Part\PartKind;
 use Bowline\Job\Part\PartPort;
 use Bowline\Job\Part\Solid;
 
-/** A diesel engine along x, its flywheel and gearbox towards −x: its cooling water leaves on top, its fuel returns on the side of +y. */
+/**
+ * A diesel engine along x, its flywheel and gearbox towards −x: its cooling water leaves on top, its fuel returns on
+ * the side of +y.
+ */
 final readonly class Engine extends PartKind
 {
     public function word(): string
@@ -170,7 +173,9 @@ final readonly class Engine extends PartKind
     {
         [$l, $w, $h] = [$by['length'], $by['width'], $by['height']];
 
-        return Solid::box(new Vector($at[0] * $l, $at[1] * $w, $at[2] * $h), $size[0] * $l, $size[1] * $w, $size[2] * $h);
+        return Solid::box(
+            new Vector($at[0] * $l, $at[1] * $w, $at[2] * $h), $size[0] * $l, $size[1] * $w, $size[2] * $h,
+        );
     }
 
     /**

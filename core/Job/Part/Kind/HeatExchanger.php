@@ -10,7 +10,10 @@ use Bowline\Job\Part\PartKind;
 use Bowline\Job\Part\PartPort;
 use Bowline\Job\Part\Solid;
 
-/** A heat exchanger of tubes in a shell along x: what cools it comes in at the bottom of one end and leaves at the top of the other. */
+/**
+ * A heat exchanger of tubes in a shell along x: what cools it comes in at the bottom of one end and leaves at the top
+ * of the other.
+ */
 final readonly class HeatExchanger extends PartKind
 {
     public function word(): string

@@ -39,11 +39,13 @@ final readonly class SeaChest extends PartKind
         [$x, $y, $half] = [$by['length'], $by['width'], $by['height'] / 2];
         $lid = $half - max(24.0, $by['flange'] / 4);
 
+        $vent = new Vector(-0.36 * $x, -0.36 * $y, $lid);
+
         return [
             Solid::box(self::z(($lid - 12.0 - $half) / 2), $x, $y, $lid - 12.0 + $half),
             Solid::box(self::z($lid - 6.0), $x + 36.0, $y + 36.0, 12.0),
             Solid::box(self::z(-$half - 8.0), $x + 60.0, $y + 60.0, 16.0),
-            Solid::round(new Vector(-0.36 * $x, -0.36 * $y, $lid), new Vector(-0.36 * $x, -0.36 * $y, $lid + 40.0), 22.0),
+            Solid::round($vent, $vent->plus(self::z(40.0)), 22.0),
             ...self::stub(self::z($lid - 12.0), self::z($half), $by['size'], $by['flange']),
         ];
     }

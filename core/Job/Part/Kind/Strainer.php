@@ -74,7 +74,8 @@ final readonly class Strainer extends PartKind
         return [
             new PartPort('in', 'Inlet', self::x(-$by['reach']), self::x(-1.0), $by['size']),
             new PartPort(
-                'out', 'Outlet', self::outlet($by), self::outlet($by)->plus(self::z($by['drop']))->unit(), $by['outlet'],
+                'out', 'Outlet', self::outlet($by), self::outlet($by)->plus(self::z($by['drop']))->unit(),
+                $by['outlet'],
             ),
         ];
     }

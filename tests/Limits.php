@@ -180,6 +180,17 @@ final class Limits
                 },
                 rad2deg(0.5 / 42) - 1e-4, 2e-4,
             ],
+            // The tube is 12 outside.
+            'a sleeve as wide as its tube' => [
+                'loose-part', fn (float $x) => self::jointed([
+                    'at' => ['length' => 100], 'kind' => 'coupling', 'sleeve' => ['length' => 30, 'od' => $x],
+                ]), 12.001, -1e-3,
+            ],
+            'a sleeve as long as its gap' => [
+                'loose-part', fn (float $x) => self::jointed([
+                    'at' => ['length' => 100], 'kind' => 'union', 'gap' => 10, 'sleeve' => ['length' => $x, 'od' => 20],
+                ]), 10.001, -1e-3,
+            ],
             // What turns by less than a hundredth of a degree is straight.
             'an elbow of 90°' => [
                 'elbow-fit',

@@ -27,6 +27,7 @@ final class Rules
             'port-size' => new PortSize,
             'joint-place' => new JointPlace,
             'joint-fit' => new JointFit,
+            'loose-part' => new LoosePart,
             'tie' => new Tie,
             'too-short' => new TooShort,
             'kept-away' => new KeptAway,

@@ -13,8 +13,8 @@ use Bowline\Routing\Vertex;
 final readonly class Subject
 {
     /**
-     * @param  'run'|'leg'|'bend'|'curve'|'corner'|'end'|'clamp'|'joint'  $kind
-     * @param  int|null  $index  of a bend, of a joint as told, or of the segment that a curve is
+     * @param  'run'|'leg'|'bend'|'curve'|'corner'|'end'|'clamp'|'joint'|'repeat'  $kind
+     * @param  int|null  $index  of a bend, of a joint or what repeats as told, or of the segment that a curve is
      * @param  int|null  $vertex  of a corner, or the one at the far end of the leg
      * @param  string|null  $name  "from" or "to" of an end, the id of a clamp
      * @param  int|null  $tie  of a corner
@@ -73,6 +73,12 @@ final readonly class Subject
         );
 
         return new self('joint', $joint->index, $on === [] ? null : reset($on)->toVertex);
+    }
+
+    /** @param  int  $index  of what repeats along the run, as told */
+    public static function repeat(int $index): self
+    {
+        return new self('repeat', $index);
     }
 
     /** @param  int|null  $stop  that goes through it; null of a flexible run, which has no legs */

@@ -3494,9 +3494,9 @@ export interface Finding {
  * What of the run a finding is about.
  */
 export interface Subject {
-  kind: "run" | "leg" | "bend" | "curve" | "corner" | "end" | "clamp" | "joint";
+  kind: "run" | "leg" | "bend" | "curve" | "corner" | "end" | "clamp" | "joint" | "repeat";
   /**
-   * Of a bend, of a joint as told, or of the segment of the path that a curve is, from 0.
+   * Of a bend, of a joint or what repeats as told, or of the segment of the path that a curve is, from 0.
    */
   index?: number;
   /**

@@ -24,7 +24,8 @@ final readonly class Mesh
     }
 
     /**
-     * Returns triangles in space, with each corner that several of them share once.
+     * Returns triangles in space, with each corner that several of them share once; those with two corners in one point
+     * are left out.
      *
      * @param  string  $packed  nine 32-bit little-endian floats a triangle, mm
      */
@@ -34,11 +35,12 @@ final readonly class Mesh
         $numbers = [];
         $triangles = [];
         for ($at = 0, $length = strlen($packed); $at < $length; $at += 3 * self::CORNER) {
-            $triangles[] = [
-                self::corner(substr($packed, $at, self::CORNER), $pose, $vertices, $numbers),
-                self::corner(substr($packed, $at + self::CORNER, self::CORNER), $pose, $vertices, $numbers),
-                self::corner(substr($packed, $at + 2 * self::CORNER, self::CORNER), $pose, $vertices, $numbers),
-            ];
+            $a = self::corner(substr($packed, $at, self::CORNER), $pose, $vertices, $numbers);
+            $b = self::corner(substr($packed, $at + self::CORNER, self::CORNER), $pose, $vertices, $numbers);
+            $c = self::corner(substr($packed, $at + 2 * self::CORNER, self::CORNER), $pose, $vertices, $numbers);
+            if ($a !== $b && $b !== $c && $c !== $a) {
+                $triangles[] = [$a, $b, $c];
+            }
         }
 
         return new self($vertices, $triangles);

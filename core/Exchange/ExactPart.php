@@ -27,6 +27,11 @@ final readonly class ExactPart extends Part
         return Tessellation::of($this->solid, $chord);
     }
 
+    public function isSolid(): bool
+    {
+        return true;
+    }
+
     public function step(StepShapes $shapes): array
     {
         return ['ADVANCED_BREP_SHAPE_REPRESENTATION', $shapes->solid($this->solid)];

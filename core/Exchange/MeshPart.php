@@ -25,6 +25,12 @@ final readonly class MeshPart extends Part
         return $this->mesh;
     }
 
+    /** It may be an open sheet: nothing says that its triangles enclose anything. */
+    public function isSolid(): bool
+    {
+        return false;
+    }
+
     public function step(StepShapes $shapes): array
     {
         return ['TESSELLATED_SHAPE_REPRESENTATION', $shapes->triangles($this->name, $this->mesh)];

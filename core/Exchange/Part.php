@@ -29,6 +29,9 @@ abstract readonly class Part
      */
     abstract public function mesh(float $chord): Mesh;
 
+    /** Whether it encloses what it is made of. */
+    abstract public function isSolid(): bool;
+
     /** @return array{string, string} kind of representation in STEP, and reference of its item, which is written */
     abstract public function step(StepShapes $shapes): array;
 }

@@ -151,4 +151,12 @@ it('weighs a whole job, its centre of gravity where the heavier run is', functio
         ->and($answer->json('mass'))->toEqualWithDelta($first + $second, 1e-9)
         ->and($answer->json('centre.0'))->toEqualWithDelta(100 * $second / ($first + $second), 1e-9)
         ->and($answer->json('centre.2'))->toEqualWithDelta((550 * $first + 250 * $second) / ($first + $second), 1e-7);
+
+    // A choice of runs: one of them is the one by itself, both are all.
+    $aside = test()->getJson($job.'/mass?runs=aside')->assertOk();
+    expect($aside->json('mass'))->toEqualWithDelta($second, 1e-9)
+        ->and($aside->json('centre.0'))->toEqualWithDelta(100, 1e-9)
+        ->and(test()->getJson($job.'/mass?runs=aside/run')->json())->toBe($answer->json());
+    test()->getJson($job.'/mass?runs=aside/nothing')->assertUnprocessable()
+        ->assertJson(['message' => 'there is no run “nothing”']);
 });

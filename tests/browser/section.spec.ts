@@ -64,9 +64,13 @@ test('says what a run weighs and holds, and what all runs do', async ({ page }) 
   await expect(body).toContainText('28.4 cm³');
   await expect(body).toContainText('0.037 l');
   const all = page.getByRole('region', { name: 'The whole job', exact: true });
-  await all.getByRole('button', { name: 'Weigh all runs' }).click();
+  await all.getByRole('combobox', { name: 'Runs to weigh' }).selectOption('all runs');
   await expect(all).toContainText('0.446 kg');
   await expect(all).toContainText('56.8 cm³');
+  await page.locator('.locker-row', { hasText: 'Twin' }).hover();
+  await page.getByRole('button', { name: 'Hide Twin' }).click();
+  await all.getByRole('combobox', { name: 'Runs to weigh' }).selectOption('those that are shown');
+  await expect(all).toContainText('0.223 kg');
 });
 
 /*

@@ -159,11 +159,20 @@ final readonly class ExportController
         return response()->json(MassWriter::write($this->solved($job, $run), '/runs/'.$run));
     }
 
-    /** Returns what the bodies of all runs weigh and hold together. */
-    public function jobMass(Job $job): JsonResponse
+    /**
+     * Returns what the bodies of all runs weigh and hold together, or those of the runs that the query names, with
+     * slashes between their ids, which have none.
+     */
+    public function jobMass(Request $request, Job $job): JsonResponse
     {
-        $runs = (function () use ($job): Generator {
-            foreach ($this->solvedRuns($job) as $id => $solved) {
+        $chosen = $request->query->has('runs') ? explode('/', $request->query->getString('runs')) : null;
+        foreach ($chosen ?? [] as $id) {
+            if (! $this->files->has($job, 'runs', $id)) {
+                throw JobError::at('', sprintf('there is no run “%s”', $id));
+            }
+        }
+        $runs = (function () use ($job, $chosen): Generator {
+            foreach ($this->solvedRuns($job, $chosen) as $id => $solved) {
                 yield '/runs/'.$id => $solved;
             }
         })();
@@ -216,12 +225,18 @@ final readonly class ExportController
         );
     }
 
-    /** @return Generator<string, SolvedRun> by id, one solved after another */
-    private function solvedRuns(Job $job): Generator
+    /**
+     * @param  list<string>|null  $chosen  ids; null for all
+     * @return Generator<string, SolvedRun> by id, one solved after another
+     */
+    private function solvedRuns(Job $job, ?array $chosen = null): Generator
     {
         $core = CoreJob::read($this->files->file($job));
         $solver = new Solver($core);
         foreach ($core->runs as $run) {
+            if ($chosen !== null && ! in_array($run->id, $chosen, true)) {
+                continue;
+            }
             yield $run->id => $solver->preview(SettledShape::of($job, $run));
         }
     }

@@ -46,9 +46,9 @@ final class ThreeMfWriter implements BodyFormat
                 $triangles .= '<triangle v1="'.$a.'" v2="'.$b.'" v3="'.$c.'"/>';
             }
             $objects .= sprintf(
-                '<object id="%d" type="model" name="%s" partnumber="%s" pid="1" pindex="%d"><mesh><vertices>%s'.
+                '<object id="%d" type="%s" name="%s" partnumber="%s" pid="1" pindex="%d"><mesh><vertices>%s'.
                 "</vertices><triangles>%s</triangles></mesh></object>\n",
-                $id, self::text($part->name), self::text($part->id), $number, $vertices, $triangles,
+                $id, $part->isSolid() ? 'model' : 'surface', self::text($part->name), self::text($part->id), $number, $vertices, $triangles,
             );
             $items .= sprintf('<item objectid="%d"/>', $id);
         }

@@ -155,7 +155,9 @@ export const api = {
   mass: (job: number, id: string) => get<BodyFacts>(`${run(job, id)}/mass`),
   measure: (job: number, asked: MeasureOf) => send<Measured>(`jobs/${job}/measure`, asked),
   section: (job: number, asked: SectionOf) => send<SectionView>(`jobs/${job}/section`, asked),
-  jobMass: (job: number) => get<JobFacts>(`jobs/${job}/mass`),
+  /** Of all runs, or of those that are named. */
+  jobMass: (job: number, runs: readonly string[] | null) =>
+    get<JobFacts>(`jobs/${job}/mass${runs === null ? '' : `?runs=${encodeURIComponent(runs.join('/'))}`}`),
   text: async (path: string) => (await ask('GET', path)).text(),
   /** Downloads a file under the name the server gives it; rejects with the reason where it cannot be written. */
   file: async (address: string) => {

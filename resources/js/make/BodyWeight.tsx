@@ -4,8 +4,9 @@ import { api } from '../api/client';
 import type { JobFacts, Run } from '../api/types';
 import { length, show } from '../job/format';
 import { useJob } from '../job/useJob';
-import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
 import { Row } from '../ui/Section';
+import { useShown } from '../view/shown';
 
 /** What the body of a run, or of one of its spools, weighs and holds, with its flanges and plugs. */
 export function BodyWeight({ run, spool }: { run: Run; spool: string | undefined }) {
@@ -17,18 +18,44 @@ export function BodyWeight({ run, spool }: { run: Run; spool: string | undefined
   return <Weight of={spool ?? run.id} ask={ask} />;
 }
 
-/** What the bodies of all runs weigh and hold together, asked for by a button, as it takes a while in a large job. */
+const ALL = 'all';
+const SHOWN = 'shown';
+
+/** What the bodies of all runs, or of a choice of them, weigh and hold together; asked for, as it takes a while. */
 export function JobWeight() {
-  const { state } = useJob();
-  const [isAsked, setAsked] = useState(false);
-  if (!isAsked) {
-    return (
-      <div className="made-list">
-        <Button onClick={() => setAsked(true)}>Weigh all runs</Button>
-      </div>
-    );
-  }
-  return <Weight of={null} ask={() => api.jobMass(state.id)} />;
+  const { state, items } = useJob();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const isShown = useShown();
+  const sets = state.job.sets ?? [];
+  const runs =
+    chosen === null || chosen === ALL
+      ? null
+      : chosen === SHOWN
+        ? items('runs').flatMap(({ id }) => (isShown('runs', id) ? [id] : []))
+        : (sets.find(({ id }) => `set ${id}` === chosen)?.runs ?? []);
+  return (
+    <>
+      <Row label="Weigh" wide>
+        <Choice
+          label="Runs to weigh"
+          value={chosen ?? ''}
+          of={[
+            ['', 'choose which runs'],
+            [ALL, 'all runs'],
+            [SHOWN, 'those that are shown'],
+            ...sets.map(({ id, name }): [string, string] => [`set ${id}`, `the set ${name ?? id}`]),
+          ]}
+          onChange={(value) => setChosen(value === '' ? null : value)}
+        />
+      </Row>
+      {chosen !== null &&
+        (runs !== null && runs.length === 0 ? (
+          <p className="quiet">There is no run among them.</p>
+        ) : (
+          <Weight of={runs?.join('/') ?? null} ask={() => api.jobMass(state.id, runs)} />
+        ))}
+    </>
+  );
 }
 
 function Weight({ of, ask }: { of: string | null; ask: () => Promise<JobFacts> }) {

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Bowline\Body\MassProperties;
+use Bowline\Body\Mesh;
 use Bowline\Exchange\Body\BodyFormats;
 use Bowline\Exchange\Body\GlbWriter;
 use Bowline\Exchange\Body\ObjWriter;
@@ -12,11 +13,14 @@ use Bowline\Exchange\ExactPart;
 use Bowline\Exchange\Mesh\GlbReader;
 use Bowline\Exchange\Mesh\ObjReader;
 use Bowline\Exchange\Mesh\StlReader;
+use Bowline\Exchange\MeshPart;
 use Bowline\Exchange\Part;
 use Bowline\Exchange\Parts;
 use Bowline\Exchange\Step\StepFile;
 use Bowline\Exchange\Step\StepWriter;
 use Bowline\Exchange\ZipText;
+use Bowline\Geometry\Pose;
+use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Job\Shape\Triangles;
 use Tests\Jobs;
@@ -118,6 +122,41 @@ it('writes 3MF as a package of one model', function (): void {
         expect($triangles)->toHaveCount(count($mesh->triangles))
             ->and([(int) $triangles[7]['v1'], (int) $triangles[7]['v2'], (int) $triangles[7]['v3']])
             ->toBe($mesh->triangles[7]);
+    }
+});
+
+/** @return list<string> what the schema of 3MF has against a model */
+function wrongWithModel(string $model): array
+{
+    libxml_use_internal_errors(true);
+    libxml_clear_errors();
+    $document = new DOMDocument;
+    $document->loadXML($model);
+    $document->schemaValidate('tests/schemas/3mf-core.xsd');
+
+    return array_map(static fn (LibXMLError $error): string => $error->message, libxml_get_errors());
+}
+
+function modelOf(array $parts): string
+{
+    $path = (string) tempnam(sys_get_temp_dir(), '3mf');
+    file_put_contents($path, ThreeMfWriter::write('Two <&>', $parts, 0.5));
+    $model = (string) file_get_contents("zip://$path#3D/3dmodel.model");
+    unlink($path);
+
+    return $model;
+}
+
+it('writes 3MF that keeps to its schema, which notices what does not', function (): void {
+    $sheet = Mesh::ofTriangles(pack('g*', 0, 0, 0, 50, 0, 0, 0, 50, 0), Pose::at(Vector::zero()));
+    $model = modelOf([...namedParts(), new MeshPart('sheet', 'A sheet', $sheet, [0.5, 0.5, 0.5])]);
+    expect(wrongWithModel($model))->toBe([])->and(wrongWithModel(modelOf([])))->toBe([])
+        ->and(substr_count($model, 'type="model"'))->toBe(2)->and(substr_count($model, 'type="surface"'))->toBe(1);
+    foreach ([
+        'unit="millimeter"' => 'unit="millimetre"', 'objectid="2"' => 'objectid="0"', '#99A3A8' => '99A3A8',
+        'v1="' => 'v0="', '<build>' => '<built/><build>', 'id="3"' => 'id="2"', 'name="Title"' => 'name="Headline"',
+    ] as $right => $wrong) {
+        expect(wrongWithModel(str_replace($right, $wrong, $model)))->not->toBe([]);
     }
 });
 

@@ -13,7 +13,7 @@ function solvedLoose(array $run, array $section = ['shape' => 'round', 'od' => 1
 {
     $file = Jobs::file([], ['at' => [400, 0, 0]], ['from' => ['at' => [0, 0, 0]], 'section' => $section]);
     $file->version = 3;
-    foreach (Jobs::object($run) as $key => $value) {
+    foreach (get_object_vars(Jobs::object($run)) as $key => $value) {
         $file->runs[0]->{$key} = $value;
     }
 

@@ -9,6 +9,7 @@ use Bowline\Job\FileValue;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Values;
+use Bowline\Routing\LaidJoint;
 use Bowline\Routing\LaidRun;
 
 /** The one number of an edit that is dragged: how far a corner moves, the length of a leg, the radius of a bend. */
@@ -136,6 +137,24 @@ final readonly class DragParameter
             $wish + 4 * $widest + $bend->leastStraight, $wish, true,
             static fn (float $amount): Node => self::withMember($change, 'length', FileValue::roundForFile($amount)),
         );
+    }
+
+    /** Returns the place of a joint along the run; null where there is no such joint, or it has no place. */
+    public static function joint(Node $change, LaidRun $laid, Values $values): ?self
+    {
+        $index = $values->count($change->get('joint'), 'the joint');
+        foreach (LaidJoint::all($laid) as $joint) {
+            if ($joint->index === $index && $joint->at !== null) {
+                return new self(
+                    $joint->at, $values->number($change->get('along')), false,
+                    static fn (float $amount): Node => self::withMember(
+                        $change, 'along', FileValue::roundForFile($amount),
+                    ),
+                );
+            }
+        }
+
+        return null;
     }
 
     public static function number(Node $change, string $key, float $rest, Values $values): self

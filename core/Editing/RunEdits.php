@@ -33,6 +33,7 @@ final class RunEdits
         Edit\BreakRun::class,
         Edit\TakeOutJoint::class,
         Edit\JoinBy::class,
+        Edit\MoveJoint::class,
         Edit\RepeatAlong::class,
         Edit\InsertPoint::class,
         Edit\LevelPoint::class,

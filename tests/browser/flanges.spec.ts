@@ -39,10 +39,28 @@ test('puts standard flanges on both ends and breaks the run into spools', async 
   await expect(page.getByText('Joint 1 is not on a straight')).toBeVisible();
   await page.getByRole('button', { name: /^Put it at 1303.5/ }).click();
   await expect(page.getByText('Joint 1 is not on a straight')).toBeHidden();
+  await expect(spools.getByRole('listitem').first()).toHaveText('feed-11302 mm');
+
+  // By keys on the strip a millimetre at a time, ten with Shift; by hand it stops before the bend.
+  const mark = page.getByRole('slider', { name: 'Joint 1, flanges' });
+  await mark.press('Shift+ArrowLeft');
+  await expect(mark).toHaveAttribute('aria-valuetext', '1294 mm from the start');
+  await mark.press('ArrowLeft');
+  await expect(mark).toHaveAttribute('aria-valuetext', '1293 mm from the start');
+  const box = await mark.boundingBox();
+  const [x, y] = [(box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + 4];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 20, y, { steps: 4 });
+  await page.mouse.move(x + 60, y, { steps: 4 });
+  await expect(page.locator('.strip .facts')).toContainText('held:');
+  await page.mouse.up();
+  await expect(page.locator('.strip .facts')).not.toContainText('joint 1 at');
+  await expect(mark).toHaveAttribute('aria-valuetext', /^130[23](\.\d)? mm from the start$/);
 
   await page.reload();
   await locker(page, 'Feed').click();
-  await expect(spools.getByRole('listitem').first()).toHaveText('feed-11302 mm');
+  await expect(mark).toHaveAttribute('aria-valuetext', /^130[23](\.\d)? mm from the start$/);
 });
 
 test('makes each spool by itself', async ({ page }) => {

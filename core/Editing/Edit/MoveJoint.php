@@ -4,20 +4,48 @@ declare(strict_types=1);
 
 namespace Bowline\Editing\Edit;
 
+use Bowline\Editing\Draggable;
+use Bowline\Editing\DragParameter;
 use Bowline\Editing\EditError;
 use Bowline\Editing\JointPlace;
-use Bowline\Editing\RunChange;
 use Bowline\Editing\RunDraft;
+use Bowline\Editing\RunEdit;
+use Bowline\Job\Node;
+use Bowline\Job\Site;
+use Bowline\Job\Values;
+use Bowline\Routing\LaidRun;
 use stdClass;
 
-/** Puts a joint of the run to another place on a straight. */
-final readonly class MoveJoint implements RunChange
+/** Puts a joint of the run to another place along it; on a straight it is told on its leg. */
+final readonly class MoveJoint implements Draggable, RunEdit
 {
     /** @param  float  $along  developed length, mm */
     public function __construct(
         private int $index,
         private float $along,
     ) {
+    }
+
+    public static function word(): string
+    {
+        return 'move-joint';
+    }
+
+    public static function label(): string
+    {
+        return 'Move a joint of %s';
+    }
+
+    public static function read(Node $body, RunDraft $draft, Site $site): self
+    {
+        return new self(
+            $site->values->count($body->get('joint'), 'the joint'), $site->values->number($body->get('along')),
+        );
+    }
+
+    public static function drag(Node $change, LaidRun $laid, Values $values): ?DragParameter
+    {
+        return DragParameter::joint($change, $laid, $values);
     }
 
     /** @throws EditError when there is no such joint */

@@ -48,7 +48,8 @@ final class ThreeMfWriter implements BodyFormat
             $objects .= sprintf(
                 '<object id="%d" type="%s" name="%s" partnumber="%s" pid="1" pindex="%d"><mesh><vertices>%s'.
                 "</vertices><triangles>%s</triangles></mesh></object>\n",
-                $id, $part->isSolid() ? 'model' : 'surface', self::text($part->name), self::text($part->id), $number, $vertices, $triangles,
+                $id, $part->isSolid() ? 'model' : 'surface', self::text($part->name), self::text($part->id), $number,
+                $vertices, $triangles,
             );
             $items .= sprintf('<item objectid="%d"/>', $id);
         }

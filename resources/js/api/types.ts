@@ -35,6 +35,7 @@ export type Laying =
   | BreakRun
   | TakeOutJoint
   | JoinBy
+  | MoveJoint
   | RepeatAlong
   | InsertPoint
   | LevelPoint
@@ -1674,6 +1675,29 @@ export interface JoinBy {
   do: "join-by";
   joint: number;
   kind: "flanges" | "coupling" | "union" | "weld";
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
+ * Puts a joint to another place along the run; it may be a place where it cannot be, and is found then.
+ */
+export interface MoveJoint {
+  do: "move-joint";
+  joint: number;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  along: number | string;
   /**
    * The run that the change was made from.
    */

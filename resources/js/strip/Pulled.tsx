@@ -4,6 +4,7 @@ import { type Piece, pieces } from '../job/layout';
 import { isSamePart, useWorkbench } from '../job/store';
 import { units } from '../job/units';
 import { useJob } from '../job/useJob';
+import type { StripDrag } from './useStripDrag';
 
 const MIDDLE = 34;
 const HALF = 8;
@@ -18,10 +19,11 @@ interface Props {
   /** Left and right edge of the visible part, px. */
   x0: number;
   x1: number;
+  drag: StripDrag;
 }
 
 /** The run laid straight: ends, straights with lengths, bends with angle and radius. */
-export function Pulled({ run, solved, x, x0, x1 }: Props) {
+export function Pulled({ run, solved, x, x0, x1, drag }: Props) {
   const all = pieces(solved);
   let labelledTo = Number.NEGATIVE_INFINITY;
   return (
@@ -64,7 +66,9 @@ export function Pulled({ run, solved, x, x0, x1 }: Props) {
       )}
       {solved.joints.map(
         ({ joint, kind, at, gap }) =>
-          at !== null && <JointMark key={joint} number={joint + 1} kind={kind} at={x(at)} gap={x(at + gap) - x(at)} />,
+          at !== null && (
+            <JointMark key={joint} index={joint} kind={kind} along={at} x={x} gap={x(at + gap) - x(at)} drag={drag} />
+          ),
       )}
       <EndMark type={run.from?.end?.type ?? 'open'} at={x(0)} side={-1} />
       <EndMark type={run.to?.end?.type ?? 'open'} at={x(solved.length)} side={1} />
@@ -88,7 +92,7 @@ function curveLabel(solved: SolvedRun, index: number): string {
   return curve?.kind === 'curve' && curve.min_radius !== null ? `tightest R${length(curve.min_radius)}` : '';
 }
 
-function OnePiece({ run, solved, piece, x, x0, x1, label }: Props & { piece: Piece; label: string }) {
+function OnePiece({ run, solved, piece, x, x0, x1, label }: Omit<Props, 'drag'> & { piece: Piece; label: string }) {
   const { picked, pick, pointed, point } = useWorkbench();
   const isPointed = pointed?.run === run.id && isSamePart(pointed.part, piece.part);
   const isPicked = picked?.list === 'runs' && picked.id === run.id && isSamePart(picked.part, piece.part);
@@ -202,11 +206,50 @@ function ClampMark({ id, at }: { id: string; at: number }) {
 }
 
 /** Where two spools meet: both flanges, or the line of a weld or a sleeve, with its number. */
-function JointMark({ number, kind, at, gap }: { number: number; kind: string; at: number; gap: number }) {
+interface JointProps {
+  /** From 0. */
+  index: number;
+  kind: string;
+  /** Developed length of its middle, mm. */
+  along: number;
+  x: Props['x'];
+  /** px */
+  gap: number;
+  drag: StripDrag;
+}
+
+/** A joint, which is dragged along the run, or moved by the arrow keys. */
+function JointMark({ index, kind, along, x, gap, drag }: JointProps) {
+  const at = x(along);
   const half = Math.max(1, gap / 2);
+  const perMm = x(1) - x(0);
+  const change = (amount: number) => ({ do: 'move-joint' as const, joint: index, along: amount });
   return (
-    <g className="joint-mark">
-      <title>{`Joint ${number}: ${kind}`}</title>
+    <g
+      className="joint-mark"
+      role="slider"
+      tabIndex={0}
+      aria-label={`Joint ${index + 1}, ${kind}`}
+      aria-valuenow={Math.round(along * 10) / 10}
+      aria-valuetext={`${length(along)} ${units().word} from the start`}
+      onPointerDown={(down) =>
+        drag.grab(down, {
+          amountAt: (now) => along + (now.clientX - down.clientX) / perMm,
+          change,
+          word: `joint ${index + 1} at`,
+        })
+      }
+      onKeyDown={(event) => {
+        if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
+          event.preventDefault();
+          event.stopPropagation();
+          const step = (event.key === 'ArrowRight' ? 1 : -1) * (event.shiftKey ? 10 : 1);
+          drag.nudge(Math.round(along) + step, change);
+        }
+      }}
+    >
+      <title>{`Joint ${index + 1}, ${kind}: drag it along the run`}</title>
+      <rect className="joint-grip" x={at - half - 7} y={MIDDLE - 18} width={2 * half + 14} height={36} />
       {kind === 'flanges' ? (
         <>
           <rect className="end" x={at - half - 4} y={MIDDLE - 16} width={4} height={32} />

@@ -161,7 +161,7 @@ function Drawn({ run, solved, onFold }: { run: Run; solved: SolvedRun; onFold: (
               </clipPath>
             </defs>
             <g clipPath="url(#strip-window)">
-              <Pulled run={run} solved={solved} x={zoom.x} x0={x0} x1={x1} />
+              <Pulled run={run} solved={solved} x={zoom.x} x0={x0} x1={x1} drag={drag} />
               {shownTo !== null && <rect className="not-shown" x={zoom.x(shownTo)} y={18} width={x1 + 8} height={32} />}
             </g>
             <Curvature

@@ -15,6 +15,8 @@ interface Scale {
   word: string;
 }
 
+export type StripDrag = ReturnType<typeof useStripDrag>;
+
 /** Drags one number of a run in the strip, held at the limit. */
 export function useStripDrag(run: string) {
   const { state, lay } = useJob();

@@ -90,3 +90,22 @@ it('refuses a joint that is not there', function (array $edit): void {
     'to change' => [['do' => 'join-by', 'kind' => 'union']],
     'to take out' => [['do' => 'take-out-joint']],
 ]);
+
+it('moves a joint along the run, and tells it on the leg on which it then is', function (
+    float $along,
+    array $at,
+): void {
+    // A bend of R 30 begins at 370 and ends at 370 + 15π.
+    $file = joinedRun([['at' => ['leg' => 1, 'from_start' => 120], 'kind' => 'weld']]);
+    $joint = Jobs::edited($file, ['do' => 'move-joint', 'joint' => 0, 'along' => $along])->joints[0];
+    expect((array) $joint->at)->toEqualWithDelta($at, 1e-9)->and($joint->kind)->toBe('weld');
+})->with([
+    'along its leg' => [60.0, ['leg' => 1, 'from_start' => 60]],
+    // 30 of the second leg are taken by the bend.
+    'over the bend' => [370 + 15 * M_PI + 100, ['leg' => 2, 'from_start' => 130]],
+    'into the bend, where no leg is' => [380.0, ['length' => 380]],
+]);
+
+it('moves no joint that is not there', function (): void {
+    Jobs::edited(joinedRun([]), ['do' => 'move-joint', 'joint' => 0, 'along' => 60]);
+})->throws(EditError::class, 'There is no joint 1.');

@@ -66,7 +66,7 @@ it(
             'ChangeEnd',
             'ChangeJoint',
             'Lengthen',
-            'MoveJoint',
+            'ChangeRepeat',
             'MoveStops',
             'ReduceEnd',
             'SetAtClamp',
@@ -89,7 +89,9 @@ it('has a number that a hand drags in what can be dragged', function (): void {
         array_filter(RunEdits::ALL, static fn (string $edit): bool => is_a($edit, Draggable::class, true)),
     );
     expect(array_map(static fn (string $edit): string => $edit::word(), $draggable))
-        ->toEqualCanonicalizing(['move-corner', 'move-leg', 'set-corner', 'hold-length', 'add-leg', 'set-route']);
+        ->toEqualCanonicalizing([
+            'move-corner', 'move-leg', 'set-corner', 'hold-length', 'add-leg', 'set-route', 'move-joint',
+        ]);
 });
 
 it('takes a change of any class, of which nothing else knows', function (): void {

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { enter, goTo, locker, openJob, PIPE, rows } from './jobs';
+import { BARE, enter, GOALPOST, goTo, locker, openJob, PIPE, rows } from './jobs';
 
 test('puts standard flanges on both ends and breaks the run into spools', async ({ page }) => {
   await openJob(page, PIPE, 'lay');
@@ -107,4 +107,21 @@ test('makes each spool by itself', async ({ page }) => {
   await expect(page.getByRole('region', { name: 'Benders' })).toContainText('nothing to bend');
   await goTo(page, 'Lay');
   await expect(page.getByRole('region', { name: 'Spools' }).getByLabel('Joint 1: kind')).toHaveValue('weld');
+});
+
+test('puts a tube on a port that is made for another size, and takes a reducer for it', async ({ page }) => {
+  const [pump, filter] = BARE.fittings;
+  const ports = [{ id: 'out', name: 'Outlet', at: [0, 0, 50], axis: [0, 0, 1], size: 28 }];
+  await openJob(page, { ...BARE, version: 2, fittings: [{ ...pump, ports }, filter], runs: [GOALPOST] }, 'lay');
+  await locker(page, 'Feed').click();
+  const finding = page.locator('.finding', { hasText: 'pump.out is made for another size' });
+  await expect(finding).toContainText('It is made for 28 mm; the tube is 12 mm outside.');
+  await finding.getByRole('button', { name: 'Put in a reducer to 28 mm' }).click();
+  await expect(finding).toHaveCount(0);
+  await expect(page.getByLabel('Start: finish')).toHaveValue('reducer');
+  await page.keyboard.press('Control+z');
+  await expect(finding).toBeVisible();
+  await page.reload();
+  await locker(page, 'Feed').click();
+  await expect(finding).toBeVisible();
 });

@@ -231,16 +231,18 @@ final readonly class JobEdits
     {
         [$use, $way] = match ($list) {
             'stock' => [
-                static fn (stdClass $run): mixed => $run->stock ?? null,
+                static fn (stdClass $run): array => [$run->stock ?? null, ...array_map(
+                    static fn (Node $joint): mixed => $joint->find('stock')?->value, (new Node($run))->list('joints'),
+                )],
                 'It is used by %s. Give %s another stock first.',
             ],
             'runs' => [
-                static fn (stdClass $run): mixed => (new Node($run))->find('route')?->find('host')?->value,
+                static fn (stdClass $run): array => [(new Node($run))->find('route')?->find('host')?->value],
                 '%s is wound round it. Wind %s round another run first, or take it away.',
             ],
-            default => [static fn (): mixed => null, ''],
+            default => [static fn (): array => [], ''],
         };
-        $users = array_filter(self::byId($after, 'runs'), static fn (stdClass $run): bool => $use($run) === $id);
+        $users = array_filter(self::byId($after, 'runs'), static fn (stdClass $run): bool => in_array($id, $use($run), true));
         if ($users !== []) {
             throw new EditRefused(
                 $list,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Bending;
 
+use Bowline\Job\BendPractice;
 use Bowline\Routing\Bend;
 use Bowline\Routing\LaidRun;
 
@@ -36,8 +37,8 @@ final readonly class BendTable
     /** The table of all bends as if all of them were bent. */
     public static function ofBends(LaidRun $laid): self
     {
-        $practice = $laid->run->stock->bend;
-        $stretched = static fn (Bend $bend): float => $practice->stretchPerDegree * rad2deg($bend->angle);
+        $practice = static fn (Bend $bend): BendPractice => $laid->run->stockAt($bend->vertex)->bend;
+        $stretched = static fn (Bend $bend): float => $practice($bend)->stretchPerDegree * rad2deg($bend->angle);
         $length = $laid->length();
         $lastBend = $laid->bends === [] ? null : $laid->bends[count($laid->bends) - 1];
         $cut = $length + $laid->run->from->trim + $laid->run->to->trim - array_sum(array_map($stretched, $laid->bends));
@@ -50,7 +51,7 @@ final readonly class BendTable
             $behind += $stretched($bend);
             $rows[] = new BendRow(
                 $bend->straight, $bend->rotation, $bend->angle,
-                $practice->springback->setAngle($bend->angle), $bend->radius, $bend->arcLength(),
+                $practice($bend)->springback->setAngle($bend->angle), $bend->radius, $bend->arcLength(),
                 $mark, $cut - ($laid->run->from->trim + $bend->end() - $behind),
             );
         }

@@ -32,7 +32,7 @@ final readonly class Gasket
     /** Returns the gasket of a joint; null where there is none, or no room for one between tube and bolts. */
     public static function of(LaidRun $laid, LaidJoint $joint): ?self
     {
-        $section = $laid->run->stock->section;
+        $section = $laid->stockAlong($joint->at ?? $joint->told)->section;
         $flange = $joint->joint->near->flange($section);
         if ($joint->joint->kind !== JointKind::Flanges || $flange === null || $joint->joint->gap < Tolerance::NOTHING) {
             return null;

@@ -19,18 +19,17 @@ final class RepeatBody
     /** @return list<Solid> none of an outline that does not go round the section */
     public static function all(LaidRun $laid, Repeat $repeat): array
     {
-        $section = $laid->run->stock->section;
-        $outside = $repeat->outline ?? Outline::circle($section->outsideDiameter / 2 + $repeat->height);
-        // A round hole for what is round; else the smallest circle that holds the section.
-        $inside = Outline::circle($section->outsideDiameter / 2);
-        if ($outside->depthOf(0.0, 0.0) <= $section->outsideDiameter / 2 + Tolerance::COINCIDENT) {
-            return [];
-        }
         $solids = [];
         foreach (RepeatPlaces::of($laid, $repeat) as $number => $along) {
+            $half = $laid->stockAlong($along)->section->outsideDiameter / 2;
+            $outside = $repeat->outline ?? Outline::circle($half + $repeat->height);
+            if ($outside->depthOf(0.0, 0.0) <= $half + Tolerance::COINCIDENT) {
+                continue;
+            }
+            // A round hole for what is round; else the smallest circle that holds the section.
             $solids[] = new Solid(
                 sprintf('%s %d', $repeat->kind->value, $number + 1),
-                [self::piece($laid, $along, $repeat->width, $outside, $inside)],
+                [self::piece($laid, $along, $repeat->width, $outside, Outline::circle($half))],
             );
         }
 

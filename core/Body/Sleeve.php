@@ -23,7 +23,7 @@ final class Sleeve
 
     public static function of(LaidRun $laid, LaidJoint $joint): ?Solid
     {
-        $section = $laid->run->stock->section;
+        $section = $laid->stockAlong($joint->at ?? $joint->told)->section;
         [$length, $od] = $joint->joint->sleeve($section);
         if (! $joint->joint->kind->hasSleeve() || ! $section->isRound || $joint->at === null
             || $od <= $section->outsideDiameter) {

@@ -63,6 +63,8 @@ final readonly class MeasuredThing
     /** Returns how far its outside is from its axis, mm; 0 of a point or a face. */
     public function radius(): float
     {
-        return $this->piece === null ? 0.0 : ($this->run->run->stock->section->outsideDiameter ?? 0.0) / 2;
+        return $this->piece === null || $this->run === null ? 0.0 : $this->run->stockAlong(
+            $this->run->path->closestTo($this->at),
+        )->section->outsideDiameter / 2;
     }
 }

@@ -50,14 +50,13 @@ final class Parts
     public static function of(SolvedRun $solved, string $pointer): array
     {
         $run = $solved->laid->run;
-        $body = RunBody::of($solved->laid);
-        if ($body->folds()) {
+        $spools = Spool::all($solved->laid);
+        if (self::folds($solved->laid, $spools)) {
             throw JobError::at(
                 $pointer, sprintf('the body of %s folds over and is not written%s', $run->name, self::why($solved)),
             );
         }
         $colour = $run->service?->rgb() ?? self::colour($run->stock->kind);
-        $spools = Spool::all($solved->laid);
         $parts = [];
         foreach ($spools as $spool) {
             $solid = RunBody::of($spool->laid)->solid();
@@ -145,6 +144,17 @@ final class Parts
         $solid = ShapeBody::of($name, $shape, $pose);
 
         return $solid === null ? [] : [new ExactPart($id, $name, $solid, $colour)];
+    }
+
+    /** @param  list<Spool>  $spools  looked at one by one where the stock of the run changes between them */
+    private static function folds(LaidRun $laid, array $spools): bool
+    {
+        return array_filter(
+            count($laid->run->stocks()) === 1 ? [$laid] : array_map(
+                static fn (Spool $spool): LaidRun => $spool->laid, $spools,
+            ),
+            static fn (LaidRun $one): bool => RunBody::of($one)->folds(),
+        ) !== [];
     }
 
     /** Returns the finding that says where a body folds, behind a colon. */

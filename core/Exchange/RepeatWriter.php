@@ -16,32 +16,46 @@ final class RepeatWriter
     /** Largest angle between two points of an outline that is drawn, radians. */
     private const TURN = M_PI / 12;
 
-    /** @return list<array<string, mixed>> in the order in which they are told */
+    /** @return list<array<string, mixed>> in the order in which they are told, those on another stock by themselves */
     public static function write(LaidRun $laid): array
     {
-        $section = $laid->run->stock->section;
+        return array_merge(...array_map(static function (Repeat $repeat) use ($laid): array {
+            $bySize = [];
+            foreach (RepeatPlaces::of($laid, $repeat) as $along) {
+                $bySize[(string) $laid->stockAlong($along)->section->outsideDiameter][] = $along;
+            }
 
-        return array_map(static function (Repeat $repeat) use ($laid, $section): array {
-            $places = RepeatPlaces::of($laid, $repeat);
+            return $bySize === [] ? [self::written($laid, $repeat, [])] : array_values(array_map(
+                static fn (array $places): array => self::written($laid, $repeat, $places), $bySize,
+            ));
+        }, $laid->run->repeats));
+    }
 
-            return [
-                'kind' => $repeat->kind->value,
-                'words' => $repeat->kind->words(count($places)),
-                'width' => $repeat->width,
-                'outer' => $section->outsideDiameter + 2 * $repeat->height,
-                'outline' => $repeat->outline === null ? null : self::points($repeat->outline),
-                'places' => array_map(static function (float $along) use ($laid): array {
-                    $direction = $laid->path->directionAt($along);
+    /**
+     * @param  list<float>  $places  developed lengths, mm
+     * @return array<string, mixed>
+     */
+    private static function written(LaidRun $laid, Repeat $repeat, array $places): array
+    {
+        $section = $laid->stockAlong($places[0] ?? 0.0)->section;
 
-                    return [
-                        'along' => $along,
-                        'at' => $laid->path->pointAt($along)->withoutNegativeZeros(),
-                        'direction' => $direction->withoutNegativeZeros(),
-                        'height' => $laid->run->section->up->uprightOf($direction)->withoutNegativeZeros(),
-                    ];
-                }, $places),
-            ];
-        }, $laid->run->repeats);
+        return [
+            'kind' => $repeat->kind->value,
+            'words' => $repeat->kind->words(count($places)),
+            'width' => $repeat->width,
+            'outer' => $section->outsideDiameter + 2 * $repeat->height,
+            'outline' => $repeat->outline === null ? null : self::points($repeat->outline),
+            'places' => array_map(static function (float $along) use ($laid): array {
+                $direction = $laid->path->directionAt($along);
+
+                return [
+                    'along' => $along,
+                    'at' => $laid->path->pointAt($along)->withoutNegativeZeros(),
+                    'direction' => $direction->withoutNegativeZeros(),
+                    'height' => $laid->run->section->up->uprightOf($direction)->withoutNegativeZeros(),
+                ];
+            }, $places),
+        ];
     }
 
     /** @return list<array{float, float}> round an outline */

@@ -139,7 +139,7 @@ final class SolutionWriter
             ),
             'body' => [
                 'volume' => $solved->volume(), 'mass' => $solved->mass(), 'mesh' => BodyMeshWriter::write($laid),
-                'finishes' => SpoolWriter::finishes($laid),
+                'finishes' => SpoolWriter::finishes($laid), 'tube' => SpoolWriter::tube($laid),
             ],
             'ends' => [
                 SpoolWriter::end($laid, $laid->run->from->end), SpoolWriter::end($laid, $laid->run->to->end),

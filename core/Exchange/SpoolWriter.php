@@ -7,6 +7,7 @@ namespace Bowline\Exchange;
 use Bowline\Bending\BendRow;
 use Bowline\Body\Gasket;
 use Bowline\Body\Mesh;
+use Bowline\Body\ReducerBody;
 use Bowline\Body\RunBody;
 use Bowline\Body\Sleeve;
 use Bowline\Body\Tessellation;
@@ -37,6 +38,7 @@ final class SpoolWriter
         return count($spools) < 2 ? [] : array_map(static fn (SolvedSpool $one): array => [
             'mark' => $one->spool->mark,
             'span' => [$one->spool->from, $one->spool->to],
+            'stock' => $one->spool->laid->run->stock->id,
             'first_bend' => $one->spool->firstBend,
             'length' => $one->solved->bendTable->length,
             'cut_length' => $one->solved->bendTable->cutLength,
@@ -63,7 +65,10 @@ final class SpoolWriter
             'flange' => $joint->joint->near->type() === 'flange' ? self::end($laid, $joint->joint->near) : null,
             'gasket' => self::gasket(Gasket::of($laid, $joint)),
             'sleeve' => $joint->joint->kind->hasSleeve()
-                ? array_combine(['length', 'od'], $joint->joint->sleeve($laid->run->stock->section))
+                ? array_combine(
+                    ['length', 'od'],
+                    $joint->joint->sleeve($laid->stockAlong($joint->at ?? $joint->told)->section),
+                )
                 : null,
         ], LaidJoint::all($laid));
     }
@@ -82,6 +87,30 @@ final class SpoolWriter
         $flange = $end->flange($laid->run->stock->section);
 
         return ['type' => $end->type(), 'name' => $flange?->name, 'flange' => $flange?->toFile()];
+    }
+
+    /**
+     * Writes where a run is plain tube, and of which stock: from joint to joint, without reducers.
+     *
+     * @return list<array{from: float, to: float, stock: string}> developed lengths, mm
+     */
+    public static function tube(LaidRun $laid): array
+    {
+        $spans = [];
+        foreach (Spool::all($laid) as $spool) {
+            $run = $spool->laid->run;
+            $legs = $spool->laid->legs;
+            $reduced = static fn (End $end, float $room): float => $end->reducer() === null
+                ? 0.0
+                : ReducerBody::on($end->reducer(), $run->stock->section, $room)?->back() ?? 0.0;
+            $from = $spool->from + $reduced($run->from->end, $legs[0]->straight ?? 0.0);
+            $to = $spool->to - $reduced($run->to->end, $legs[count($legs) - 1]->straight ?? 0.0);
+            if ($to > $from) {
+                $spans[] = ['from' => $from, 'to' => $to, 'stock' => $run->stock->id];
+            }
+        }
+
+        return $spans;
     }
 
     /**

@@ -13,6 +13,7 @@ use Bowline\Job\Likeness;
 use Bowline\Job\Node;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Site;
+use Bowline\Job\Stock;
 use Bowline\Job\Stop\Stop;
 use Bowline\Job\Stop\StopReader;
 
@@ -111,10 +112,10 @@ final readonly class CornersRoute implements Route
     /** @return array{non-empty-list<Vertex>, array<int, TiedCorner>} */
     private function vertices(Run $run): array
     {
-        $section = $run->stock->section;
-        $default = $this->corner?->on($section) ?? $run->stock->bend->radius;
         $elbow = $this->corner?->elbow;
-        $vertices = self::out($run->from, $default, VertexPlace::From, VertexPlace::FromLead, $elbow);
+        $vertices = self::out(
+            $run->from, $this->usualRadius($run->stock), VertexPlace::From, VertexPlace::FromLead, $elbow,
+        );
         $first = count($vertices);
         $last = $vertices[$first - 1]->at;
         $tied = [];
@@ -126,9 +127,10 @@ final readonly class CornersRoute implements Route
                     $tied[count($vertices)] = new TiedCorner($stop->ties(), $held);
                     $at = $held->at;
                 }
+                $stock = $run->stockAt(count($vertices));
                 $vertices[] = new Vertex(
                     $at,
-                    $own?->on($section) ?? $default,
+                    $own?->on($stock->section) ?? $this->usualRadius($stock),
                     $own !== null,
                     $index,
                     VertexPlace::Stop,
@@ -145,10 +147,18 @@ final readonly class CornersRoute implements Route
             [
                 ...$vertices,
                 ...$this->like ?? [],
-                ...array_reverse(self::out($run->to, $default, VertexPlace::To, VertexPlace::ToLead, $elbow)),
+                ...array_reverse(self::out(
+                    $run->to, $this->usualRadius($run->lastStock()), VertexPlace::To, VertexPlace::ToLead, $elbow,
+                )),
             ],
             $tied,
         ];
+    }
+
+    /** Returns the radius of corners that are told none of their own, mm. */
+    private function usualRadius(Stock $stock): float
+    {
+        return $this->corner?->on($stock->section) ?? $stock->bend->radius;
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Bowline\Routing;
 
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
+use Bowline\Job\Stock;
 use Bowline\Routing\Flexible\Gate;
 
 /** A run laid along its route, before its rules are checked. */
@@ -111,6 +112,19 @@ final class LaidRun
             $held !== null => [$held],
             default => [new Vector(1.0, 0.0, 0.0), new Vector(0.0, 1.0, 0.0), new Vector(0.0, 0.0, 1.0)],
         };
+    }
+
+    /** Returns the stock of the run at a developed length, mm. */
+    public function stockAlong(float $along): Stock
+    {
+        $stock = $this->run->stock;
+        foreach (count($this->run->stocks()) === 1 ? [] : LaidJoint::all($this) as $joint) {
+            if ($joint->joint->stock !== null && ($joint->at ?? $joint->told) <= $along) {
+                $stock = $joint->joint->stock;
+            }
+        }
+
+        return $stock;
     }
 
     /** Returns the length from end face to end face along the centreline, mm. */

@@ -62,10 +62,12 @@ final readonly class Run
         $route = Routes::read($node->get('route'), $site);
         $stock = $site->stock($node->get('stock'));
         [$from, $to] = array_map(
-            static fn (string $which): RunEnd => self::end($node, $which, $route, $site)
-                ->underPort($stock->section, $site->up),
-            ['from', 'to'],
+            static fn (string $which): RunEnd => self::end($node, $which, $route, $site), ['from', 'to'],
         );
+        $joints = JointReader::all($node, $from, $to, $site);
+        $last = self::stockBehind($joints, $stock, PHP_INT_MAX);
+        $from = $from->underPort($stock->section, $site->up);
+        $to = $to->underPort($last->section, $site->up);
 
         $run = new self(
             $id,
@@ -79,8 +81,8 @@ final readonly class Run
             new Bodies([]),
             SectionPlacement::read($node, $site->values, $site->up),
             $node->object(),
-            JointReader::all($node, $from, $to, $site),
-            self::fitting($stock, $from, $to, $site),
+            $joints,
+            $last === $stock ? self::fitting($stock, $from, $to, $site) : [],
             $site->values->notNegative($node->find('weld_gap'), 'the weld gap', JointKind::Weld->usualGap()),
             array_map(static fn (Node $one): Repeat => Repeat::read($one, $site->values), $node->list('repeats')),
             $node->find('service') === null ? null : $site->service($node->get('service')),
@@ -202,11 +204,46 @@ final readonly class Run
         );
     }
 
-    /** Returns a part of the run that is made by itself. */
-    public function spool(string $mark, string $name, RunEnd $from, RunEnd $to): self
+    /** Returns the stock of the run at a vertex, and of the bend there: as which it goes on behind the last reducer. */
+    public function stockAt(int $vertex): Stock
+    {
+        return self::stockBehind($this->joints, $this->stock, $vertex);
+    }
+
+    /** Returns the stock at the far end of the run. */
+    public function lastStock(): Stock
+    {
+        return $this->stockAt(PHP_INT_MAX);
+    }
+
+    /** @return non-empty-list<Stock> of which it is made, in the order in which they are told */
+    public function stocks(): array
+    {
+        $others = array_map(static fn (Joint $joint): ?Stock => $joint->stock, $this->joints);
+
+        return [$this->stock, ...array_values(array_filter($others, static fn (?Stock $one): bool => $one !== null))];
+    }
+
+    /** @param  list<Joint>  $joints */
+    private static function stockBehind(array $joints, Stock $stock, int $vertex): Stock
+    {
+        $last = [0, -INF];
+        foreach ($joints as $joint) {
+            $place = [$joint->leg, $joint->fromStart];
+            if ($joint->stock !== null && $joint->leg <= $vertex && $place >= $last) {
+                $stock = $joint->stock;
+                $last = $place;
+            }
+        }
+
+        return $stock;
+    }
+
+    /** Returns a part of the run that is made by itself, of the stock that it is of there. */
+    public function spool(string $mark, string $name, RunEnd $from, RunEnd $to, ?Stock $stock = null): self
     {
         return new self(
-            $mark, $name, $this->stock, $from, $to, $this->route, null, $this->units, $this->around, $this->section,
+            $mark, $name, $stock ?? $this->stock, $from, $to, $this->route, null, $this->units, $this->around, $this->section,
             $this->source, weldGap: $this->weldGap, service: $this->service,
         );
     }

@@ -56,15 +56,18 @@ final readonly class Spool
         }
         $spools = [];
         $bends = 0;
+        $stock = $run->stock;
         foreach ([null, ...$joints] as $i => $before) {
             $behind = $joints[$i] ?? null;
             $from = $before?->span()[1] ?? 0.0;
             $to = $behind?->span()[0] ?? $laid->length();
             $mark = sprintf('%s-%d', $run->id, $i + 1);
+            $stock = $before->joint->stock ?? $stock;
             $part = $run->spool(
                 $mark, sprintf('%s, spool %d', $run->name, $i + 1),
                 $before === null ? $run->from : self::endAt($laid, $from, $before->joint->far, true),
                 $behind === null ? $run->to : self::endAt($laid, $to, $behind->joint->near, false),
+                $stock,
             );
             $cut = self::cut($laid, $part, $from, $to);
             $spools[] = new self($mark, $from, $to, $cut, $bends, $before, $behind);
@@ -88,7 +91,7 @@ final readonly class Spool
     {
         $run = $laid->run->spool(
             $laid->run->id, $laid->run->name, self::endAt($laid, $from, new OpenEnd, true),
-            self::endAt($laid, $to, new OpenEnd, false),
+            self::endAt($laid, $to, new OpenEnd, false), $laid->stockAlong(($from + $to) / 2),
         );
 
         return self::cut($laid, $run, $from, $to);

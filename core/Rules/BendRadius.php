@@ -35,7 +35,7 @@ final class BendRadius implements Rule
                 sprintf(
                     'R %s; this %s needs at least R %s.',
                     $laid->run->units->number($bend->askedRadius),
-                    $laid->run->stock->kind->value,
+                    $laid->run->stockAt($bend->vertex)->kind->value,
                     $laid->run->units->number($least),
                 ),
                 $bend->corner,
@@ -119,7 +119,9 @@ final class BendRadius implements Rule
     private static function bentRadii(LaidRun $laid): array
     {
         return $laid->run->stock->section->isRound
-            ? array_fill(0, count($laid->bends), $laid->run->stock->bend->leastRadius)
+            ? array_map(
+                static fn (Bend $bend): float => $laid->run->stockAt($bend->vertex)->bend->leastRadius, $laid->bends,
+            )
             : array_map(
                 static fn (?array $extents): float => self::leastRadius($laid, $extents), BendExtents::byBend($laid),
             );

@@ -13,10 +13,11 @@ final class ClampSize implements Rule
 {
     public function check(LaidRun $laid): array
     {
-        $od = $laid->run->stock->section->outsideDiameter;
         $findings = [];
         foreach (ClampPassage::of($laid) as $passage) {
             $clamp = $passage->clamp;
+            $stock = $laid->stockAlong(array_sum($passage->span) / 2);
+            $od = $stock->section->outsideDiameter;
             // A loose tie may be wider.
             $off = $passage->isLoose ? $od - $clamp->bore : abs($clamp->bore - $od);
             if ($off <= Tolerance::CLAMP_BORE + Tolerance::RULE_SLACK) {
@@ -29,7 +30,7 @@ final class ClampSize implements Rule
                 sprintf('%s does not fit', $clamp->name),
                 sprintf(
                     'Its bore is %s; this %s is %s outside.',
-                    $laid->run->units->say($clamp->bore), $laid->run->stock->kind->value, $laid->run->units->say($od),
+                    $laid->run->units->say($clamp->bore), $stock->kind->value, $laid->run->units->say($od),
                 ),
                 $clamp->at,
                 $passage->span,
@@ -43,8 +44,8 @@ final class ClampSize implements Rule
 
     public function remedies(Finding $finding, LaidRun $laid): iterable
     {
-        $od = $laid->run->stock->section->outsideDiameter;
         foreach (ClampPassage::of($laid) as $passage) {
+            $od = $laid->stockAlong(array_sum($passage->span) / 2)->section->outsideDiameter;
             if ($passage->clamp->id === $finding->subject->name) {
                 $clamp = clone $passage->clamp->source;
                 $clamp->bore = $od;

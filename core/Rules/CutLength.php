@@ -32,8 +32,8 @@ final class CutLength implements Rule
                 ),
             ];
         }
-        $stretch = $laid->run->stock->bend->stretchPerDegree;
         foreach ($laid->bends as $index => $bend) {
+            $stretch = $laid->run->stockAt($bend->vertex)->bend->stretchPerDegree;
             $arcPerDegree = deg2rad($bend->radius);
             if (abs($stretch) >= $arcPerDegree - Tolerance::NOTHING && $bend->radius > 0.0) {
                 return [

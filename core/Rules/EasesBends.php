@@ -81,7 +81,7 @@ trait EasesBends
             }
         }
 
-        return $laid->run->stock->bend->leastStraight;
+        return $laid->run->stockAt($leg->toVertex)->bend->leastStraight;
     }
 
     /**

@@ -18,13 +18,14 @@ final class ElbowFit implements Rule
     public function check(LaidRun $laid): array
     {
         $findings = [];
-        $od = $laid->run->stock->section->outsideDiameter;
         foreach ($laid->bends as $index => $bend) {
+            $stock = $laid->run->stockAt($bend->vertex);
+            $od = $stock->section->outsideDiameter;
             $fault = $bend->elbow === null ? null : match (true) {
-                ! $laid->run->stock->section->isRound || ! $bend->elbow->isMadeFor($od) => [
+                ! $stock->section->isRound || ! $bend->elbow->isMadeFor($od) => [
                     sprintf(
                         'No %s elbow is made for a %s of %s outside.', $bend->elbow->value,
-                        $laid->run->stock->kind->value, $laid->run->units->say($od),
+                        $stock->kind->value, $laid->run->units->say($od),
                     ),
                     $od, null,
                 ],
@@ -52,7 +53,7 @@ final class ElbowFit implements Rule
         if (! $bend instanceof Bend) {
             return;
         }
-        $radius = $laid->run->stock->bend->radius;
+        $radius = $laid->run->stockAt($bend->vertex)->bend->radius;
         $words = $laid->run->units->number($radius);
         if ($bend->elbow === ElbowKind::Short) {
             yield new Remedy('Use a long one', 'runs', RunDraft::of($laid)->apply(

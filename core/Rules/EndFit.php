@@ -11,8 +11,10 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Job\End\Cap;
 use Bowline\Job\End\CapShape;
 use Bowline\Job\End\Reducer;
+use Bowline\Job\RunEnd;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\Spool;
 use stdClass;
 
 /** `end-fit`: a cap or a reducer can be made on its tube, and has the straight that it needs. */
@@ -21,28 +23,41 @@ final class EndFit implements Rule
     public function check(LaidRun $laid): array
     {
         $findings = [];
-        foreach (['from' => $laid->run->from, 'to' => $laid->run->to] as $name => $end) {
-            $cap = $end->end->cap();
-            $reducer = $end->end->reducer();
-            $fault = match (true) {
-                $cap !== null => self::ofCap($cap, $laid, $this->straightAt($laid, $name === 'from')),
-                $reducer !== null => self::ofReducer($reducer, $laid, $this->straightAt($laid, $name === 'from')),
-                default => null,
-            };
-            if ($fault !== null) {
-                $at = $name === 'from' ? 0.0 : $laid->length();
-                $findings[] = new Finding(
-                    'end-fit', Severity::Violation, Subject::end($laid, $name),
-                    sprintf(
-                        'The %s at %s does not fit', $end->end->type(),
-                        $end->port ?? ($name === 'from' ? 'the start' : 'the end'),
-                    ),
-                    $fault[0], $end->at, [$at, $at], $fault[1], $fault[2],
-                );
+        foreach (Spool::all($laid) as $spool) {
+            $ends = [
+                'from' => [$spool->laid->run->from, $spool->jointBefore, $spool->from],
+                'to' => [$spool->laid->run->to, $spool->jointBehind, $spool->to],
+            ];
+            foreach ($ends as $side => [$end, $joint, $at]) {
+                $fault = self::fault($end, $spool->laid, $side === 'from');
+                if ($fault !== null) {
+                    $findings[] = new Finding(
+                        'end-fit', Severity::Violation,
+                        $joint === null ? Subject::end($laid, $side) : Subject::joint($laid, $joint),
+                        sprintf('The %s at %s does not fit', $end->end->type(), $joint === null
+                            ? $end->port ?? ($side === 'from' ? 'the start' : 'the end')
+                            : sprintf('joint %d', $joint->index + 1)),
+                        $fault[0], $end->at, [$at, $at], $fault[1], $fault[2],
+                    );
+                }
             }
         }
 
         return $findings;
+    }
+
+    /** @return array{string, float, float}|null of an end of a spool: in words, measured, required */
+    private static function fault(RunEnd $end, LaidRun $laid, bool $atStart): ?array
+    {
+        $cap = $end->end->cap();
+        $reducer = $end->end->reducer();
+        $straight = self::straightAt($laid, $atStart);
+
+        return match (true) {
+            $cap !== null => self::ofCap($cap, $laid, $straight),
+            $reducer !== null => self::ofReducer($reducer, $laid, $straight),
+            default => null,
+        };
     }
 
     /** @return array{string, float, float}|null in words, measured, required */
@@ -100,7 +115,7 @@ final class EndFit implements Rule
     }
 
     /** Returns the straight length at one of the ends of the run, mm. */
-    private function straightAt(LaidRun $laid, bool $atStart): float
+    private static function straightAt(LaidRun $laid, bool $atStart): float
     {
         return $laid->legs === [] ? 0.0 : $laid->legs[$atStart ? 0 : count($laid->legs) - 1]->straight;
     }
@@ -111,7 +126,7 @@ final class EndFit implements Rule
             if (! $finding->subject->isEnd($name)) {
                 continue;
             }
-            $straight = Words::roundedDown($this->straightAt($laid, $name === 'from'));
+            $straight = Words::roundedDown(self::straightAt($laid, $name === 'from'));
             $changes = [];
             if ($straight > 0.0) {
                 $changes[sprintf('Make it %s long', $laid->run->units->say($straight))] = new ChangeEnd(

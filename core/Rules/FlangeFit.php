@@ -28,7 +28,10 @@ final class FlangeFit implements Rule
             $flange = $end->flange;
             $faults = $flange === null
                 ? [[true, Severity::Violation, 'It is the same as that of another end, which has none.', 0.0, 1.0]]
-                : [...$this->ofTube($laid, $flange), ...$this->ofPlate($laid, $flange, $end->straight())];
+                : [
+                    ...$this->ofTube($end->spool->laid, $flange),
+                    ...$this->ofPlate($end->spool->laid, $flange, $end->straight()),
+                ];
             foreach ($faults as [$is, $severity, $message, $measured, $required]) {
                 if ($is) {
                     $findings[] = new Finding(

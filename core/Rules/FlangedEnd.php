@@ -35,10 +35,10 @@ final readonly class FlangedEnd
     /** @return list<self> of a run, in order */
     public static function all(LaidRun $laid): array
     {
-        $section = $laid->run->stock->section;
         $all = [];
         foreach (Spool::all($laid) as $spool) {
             $run = $spool->laid->run;
+            $section = $run->stock->section;
             $ends = ['from' => [$run->from, $spool->jointBefore], 'to' => [$run->to, $spool->jointBehind]];
             foreach ($ends as $side => [$end, $joint]) {
                 if ($end->end->type() !== 'flange') {

@@ -21,8 +21,8 @@ final class JointFit implements Rule
     public function check(LaidRun $laid): array
     {
         $findings = [];
-        $section = $laid->run->stock->section;
         foreach (LaidJoint::all($laid) as $joint) {
+            $section = $laid->stockAlong($joint->at ?? $joint->told)->section;
             $near = $joint->joint->near->flange($section);
             $far = $joint->joint->far->flange($section);
             if ($near === null || $far === null || $joint->at === null) {

@@ -28,9 +28,9 @@ final class LoosePart implements Rule
     private function sleeves(LaidRun $laid): array
     {
         $findings = [];
-        $section = $laid->run->stock->section;
         $say = $laid->run->units->say(...);
         foreach (LaidJoint::all($laid) as $joint) {
+            $section = $laid->stockAlong($joint->at ?? $joint->told)->section;
             if (! $joint->joint->kind->hasSleeve() || $joint->at === null) {
                 continue;
             }

@@ -16,18 +16,18 @@ final class PortSize implements Rule
     public function check(LaidRun $laid): array
     {
         $run = $laid->run;
-        $od = $run->stock->section->outsideDiameter;
         $findings = [];
         foreach (['from' => $run->from, 'to' => $run->to] as $name => $end) {
-            if ($end->size !== null && ! $end->takes($run->stock)) {
-                $shown = $end->end->reducer()->od ?? $od;
+            $stock = $name === 'from' ? $run->stock : $run->lastStock();
+            if ($end->size !== null && ! $end->takes($stock)) {
+                $shown = $end->end->reducer()->od ?? $stock->section->outsideDiameter;
                 $at = $name === 'from' ? 0.0 : $laid->length();
                 $findings[] = new Finding(
                     'port-size', Severity::Violation, Subject::end($laid, $name),
                     sprintf('%s is made for another size', $end->port ?? 'The port'),
                     sprintf(
                         'It is made for %s; the %s is %s outside%s.', $run->units->say($end->size),
-                        $run->stock->kind->value, $run->units->say($shown),
+                        $stock->kind->value, $run->units->say($shown),
                         $end->end->reducer() === null ? '' : ' behind its reducer',
                     ),
                     $end->at, [$at, $at], $shown, $end->size,

@@ -6,7 +6,9 @@ namespace Bowline\Rules;
 
 use Bowline\Body\BendExtents;
 use Bowline\Geometry\Tolerance;
+use Bowline\Job\Stock;
 use Bowline\Job\Words;
+use Bowline\Routing\Bend;
 use Bowline\Routing\LaidRun;
 
 /**
@@ -35,7 +37,7 @@ final class SectionFold implements Rule
                 sprintf(
                     'R %s on a %s: the inside of the bend has no room; it must be more than R %s.',
                     $laid->run->units->number($bend->askedRadius),
-                    $this->size($laid, $halfHeight),
+                    $this->size($laid, $laid->run->stockAt($bend->vertex), $halfHeight),
                     $laid->run->units->number($halfHeight),
                 ),
                 $bend->corner,
@@ -67,7 +69,7 @@ final class SectionFold implements Rule
                     sprintf(
                         'Its tightest radius is R %s; a %s folds at R %s and below.',
                         $laid->run->units->number($segment->least),
-                        $this->size($laid, $halfHeight),
+                        $this->size($laid, $laid->run->stock, $halfHeight),
                         $laid->run->units->number($halfHeight),
                     ),
                     $segment->pointAt($segment->leastAt),
@@ -89,7 +91,7 @@ final class SectionFold implements Rule
 
             return;
         }
-        $stock = $laid->run->stock;
+        $stock = $laid->run->stockAt($bend->vertex);
         $inside = $this->inside($laid)[$finding->subject->index ?? 0] ?? $stock->section->outsideDiameter / 2;
         // 1.5 D is the tightest radius in common use (a 1.5 D elbow).
         $radii = [$stock->bend->radius, max($stock->bend->leastRadius, 1.5 * $stock->section->outsideDiameter)];
@@ -106,18 +108,21 @@ final class SectionFold implements Rule
         $half = $laid->run->stock->section->outsideDiameter / 2;
 
         return $laid->run->stock->section->isRound
-            ? array_fill(0, count($laid->bends), $half)
+            ? array_map(
+                static fn (Bend $bend): float => $laid->run->stockAt($bend->vertex)->section->outsideDiameter / 2,
+                $laid->bends,
+            )
             : array_map(static fn (?array $extents): float => $extents[1] ?? $half, BendExtents::byBend($laid));
     }
 
     /** Returns "tube of 12 mm outside diameter", or how far another section reaches to the inside of the bend. */
-    private function size(LaidRun $laid, float $inside): string
+    private function size(LaidRun $laid, Stock $stock, float $inside): string
     {
-        $section = $laid->run->stock->section;
+        $section = $stock->section;
 
         return sprintf(
             $section->isRound ? '%s of %s outside diameter' : '%s that reaches %s to the inside',
-            $laid->run->stock->kind->value,
+            $stock->kind->value,
             $laid->run->units->say($section->isRound ? $section->outsideDiameter : $inside),
         );
     }

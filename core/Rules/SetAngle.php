@@ -19,7 +19,7 @@ final class SetAngle implements Rule
     public function check(LaidRun $laid): array
     {
         foreach ($laid->bends as $index => $bend) {
-            $set = $laid->run->stock->bend->springback->setAngle($bend->angle);
+            $set = $laid->run->stockAt($bend->vertex)->bend->springback->setAngle($bend->angle);
             $most = $bend->angle * (1.0 + self::MOST_RATIO) + self::MOST_OFFSET;
             $least = max(0.0, $bend->angle * (1.0 - self::MOST_RATIO) - self::MOST_OFFSET);
             if ($set <= $most + Tolerance::RULE_SLACK && $set >= $least - Tolerance::RULE_SLACK && $set > 0.0) {

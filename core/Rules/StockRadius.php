@@ -12,14 +12,14 @@ final class StockRadius implements Rule
 {
     public function check(LaidRun $laid): array
     {
-        $bend = $laid->run->stock->bend;
-        if ($bend->radius >= $bend->leastRadius - Tolerance::RULE_SLACK) {
-            return [];
-        }
         $units = $laid->run->units;
-
-        return [
-            new Finding(
+        $findings = [];
+        foreach ($laid->run->stocks() as $stock) {
+            $bend = $stock->bend;
+            if ($bend->radius >= $bend->leastRadius - Tolerance::RULE_SLACK) {
+                continue;
+            }
+            $findings[] = new Finding(
                 'stock-radius',
                 Severity::Warning,
                 Subject::run(),
@@ -27,7 +27,7 @@ final class StockRadius implements Rule
                 sprintf(
                     '%s is bent to R %s where nothing else is said, and stands R %s at least. Correct one of the '.
                     'two in the stock.',
-                    $laid->run->stock->name,
+                    $stock->name,
                     $units->number($bend->radius),
                     $units->number($bend->leastRadius),
                 ),
@@ -35,8 +35,10 @@ final class StockRadius implements Rule
                 [0.0, $laid->length()],
                 $bend->radius,
                 $bend->leastRadius,
-            ),
-        ];
+            );
+        }
+
+        return $findings;
     }
 
     public function remedies(Finding $finding, LaidRun $laid): iterable

@@ -56,15 +56,28 @@ final readonly class SolvedRun
         );
     }
 
+    /** @return list<LaidRun> the run, or its spools where its stock changes on the way */
+    private function ofOneStock(): array
+    {
+        return count($this->laid->run->stocks()) === 1 ? [$this->laid] : array_map(
+            static fn (Spool $spool): LaidRun => $spool->laid, Spool::all($this->laid),
+        );
+    }
+
     /** Returns the volume of the material in mm³: section area times centreline length, without flanges. */
     public function volume(): float
     {
-        return $this->laid->run->stock->section->area() * $this->laid->length();
+        return array_sum(array_map(
+            static fn (LaidRun $one): float => $one->run->stock->section->area() * $one->length(), $this->ofOneStock(),
+        ));
     }
 
     /** Returns the mass in kg. */
     public function mass(): float
     {
-        return $this->laid->run->stock->massPerMetre * $this->laid->length() * 1e-3;
+        return array_sum(array_map(
+            static fn (LaidRun $one): float => $one->run->stock->massPerMetre * $one->length() * 1e-3,
+            $this->ofOneStock(),
+        ));
     }
 }

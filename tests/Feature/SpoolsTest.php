@@ -181,3 +181,32 @@ it('holds a joint that is dragged into a bend, and lets it past to the straight 
         // 300 lies behind the bend, which ends at 267.12.
         ->and($past->json('solutions.0.joints.0.at'))->toEqualWithDelta(300, 1e-9);
 });
+
+it('bends what lies behind a reducer as its own stock, and keeps that stock in the job', function (): void {
+    // 12 × 1.5 up to a weld on the first leg, 10 × 1 of the same practice behind it.
+    $job = spooledJob([['at' => ['leg' => 1, 'from_start' => 100], 'kind' => 'weld', 'gap' => 2]]);
+    $stock = item($job, 'stock', 't12');
+    edit($job, 'stock', 'thin', [
+        ...$stock, 'id' => 'thin', 'name' => 'Thin', 'section' => ['shape' => 'round', 'od' => 10, 'wall' => 1],
+        'bend' => [...$stock['bend'], 'radius' => 40],
+    ])->assertOk();
+    $run = item($job, 'runs', 'run');
+    $run['joints'][0]['stock'] = 'thin';
+    $run['to']['end'] = ['type' => 'open'];
+    $solved = edit($job, 'runs', 'run', $run)->assertOk()->json('solutions.0');
+    expect($solved['bends'][0]['radius'])->toEqual(40)->and(array_column($solved['spools'], 'stock'))
+        ->toBe(['t12', 'thin'])
+        // A reducer as long as the larger end, up to whole 5: 15.
+        ->and($solved['body']['tube'])->toEqual([
+            ['from' => 0, 'to' => 84, 'stock' => 't12'],
+            ['from' => 101, 'to' => $solved['length'], 'stock' => 'thin'],
+        ]);
+
+    // A change of that stock is followed, and it cannot go while the run is of it.
+    $thin = item($job, 'stock', 'thin');
+    $thin['bend']['radius'] = 50;
+    $after = collect(edit($job, 'stock', 'thin', $thin)->assertOk()->json('solutions'))->firstWhere('id', 'run');
+    expect($after['bends'][0]['radius'])->toEqual(50);
+    edit($job, 'stock', 'thin', null)->assertUnprocessable()
+        ->assertJsonPath('message', 'It is used by run. Give it another stock first.');
+});

@@ -125,3 +125,27 @@ test('puts a tube on a port that is made for another size, and takes a reducer f
   await locker(page, 'Feed').click();
   await expect(finding).toBeVisible();
 });
+
+test('goes on in another size behind a weld, with a reducer', async ({ page }) => {
+  const [big] = PIPE.stock;
+  const small = {
+    ...big,
+    id: 'p1',
+    name: 'Pipe DN 25',
+    section: { shape: 'round', od: 33.7, wall: 2.6 },
+    bend: { radius: 80, min_radius: 70, min_straight: 40 },
+  };
+  await openJob(page, { ...PIPE, stock: [big, small] }, 'lay');
+  await locker(page, 'Feed').click();
+  await page.getByRole('button', { name: 'Break', exact: true }).click();
+  await page.getByLabel('Joint 1: kind').selectOption('weld');
+  await page.getByLabel('Joint 1: goes on as').selectOption('Pipe DN 25');
+  // The bend behind it: R 80 in place of R 150, so that the run is 2·70 − 70·π/2 = 30 longer.
+  await expect(page.locator('.strip')).toContainText('1 · 90° R80');
+  await expect(page.locator('.finding')).toHaveCount(0);
+  await goTo(page, 'Make');
+  await page.getByLabel('Spool').selectOption('feed-2');
+  await expect.poll(async () => (await rows(page, 'Bend table'))[0]?.[5]).toBe('80.0');
+  await page.reload();
+  await expect(page.locator('.strip')).toContainText('R80');
+});

@@ -164,6 +164,7 @@ describe('a run laid straight', () => {
 });
 
 describe('a run as a body on the screen', () => {
+  const all = (od: number, bore: number) => [{ from: 0, to: Number.POSITIVE_INFINITY, od, bore }];
   const colours = { base: '#888888', broken: '#ff0000', picked: '#00ff00', bore: '#000000' };
   const run = solved([line([0, 0, 0], [100, 0, 0]), quarter, line([150, 50, 0], [150, 110, 0])], {
     legs: [
@@ -189,7 +190,7 @@ describe('a run as a body on the screen', () => {
   };
 
   test('has its walls half its outside and half its bore off the centre line', () => {
-    const { geometry } = tubeGeometry(run, 12, 8, colours, () => false);
+    const { geometry } = tubeGeometry(run, all(12, 8), colours, () => false);
     const at = geometry.getAttribute('position');
     const radii = new Set<number>();
     for (let i = 0; i < at.count; i++) {
@@ -198,8 +199,24 @@ describe('a run as a body on the screen', () => {
     expect([...radii].sort()).toEqual([4, 6]);
   });
 
+  test('is as wide as its stock in each stretch, and leaves out what is between them', () => {
+    const stretches = [
+      { from: 0, to: 40, od: 12, bore: 0 },
+      { from: 60, to: 90, od: 8, bore: 0 },
+    ];
+    const { geometry } = tubeGeometry(run, stretches, colours, () => false);
+    const at = geometry.getAttribute('position');
+    const rings = new Set<string>();
+    for (let i = 0; i < at.count; i++) {
+      const point = new Vector3().fromBufferAttribute(at, i);
+      rings.add(`${Math.round(point.x * 1e3) / 1e3}: ${Math.round(off(point) * 1e3) / 1e3}`);
+    }
+    // The first leg of 100 lies along x.
+    expect([...rings].sort()).toEqual(['0: 6', '40: 6', '60: 4', '90: 4']);
+  });
+
   test('looks outward on the outer wall', () => {
-    const { geometry } = tubeGeometry(run, 12, 0, colours, () => false);
+    const { geometry } = tubeGeometry(run, all(12, 0), colours, () => false);
     const [at, normal, index] = [geometry.getAttribute('position'), geometry.getAttribute('normal'), geometry.index];
     for (let i = 0; i < (index?.count ?? 0); i += 3) {
       const [a, b, c] = [0, 1, 2].map((k) => new Vector3().fromBufferAttribute(at, index?.getX(i + k) ?? 0));
@@ -214,7 +231,7 @@ describe('a run as a body on the screen', () => {
   });
 
   test('knows which piece a triangle is of', () => {
-    const tube = tubeGeometry(run, 12, 0, colours, () => false);
+    const tube = tubeGeometry(run, all(12, 0), colours, () => false);
     const count = (tube.geometry.index?.count ?? 0) / 3;
     expect(pieceAt(tube, 0)?.kind).toBe('straight');
     expect(pieceAt(tube, count - 1)?.part).toEqual({ leg: 1 });

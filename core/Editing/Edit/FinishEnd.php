@@ -69,7 +69,7 @@ final readonly class FinishEnd implements RunEdit
                 'diameter' => FileValue::roundForFile(ceil(self::CAP_WIDTH * $od)),
                 'depth' => FileValue::roundForFile(ceil($od / 2)),
             ],
-            'reducer' => (new Reducer($other, null, ReduceEnd::lengthBetween($od, $other), false))->toFile(),
+            'reducer' => (new Reducer($other, null, Reducer::usualLength($od, $other), false))->toFile(),
             default => (object) ['type' => 'open'],
         };
     }

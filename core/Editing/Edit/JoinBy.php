@@ -59,7 +59,7 @@ final readonly class JoinBy implements RunEdit
             'length' => FileValue::roundForFile($length), 'od' => FileValue::roundForFile($od),
         ] : null;
         $draft->apply(new ChangeJoint($this->index, function (stdClass $joint) use ($flange, $sleeve): void {
-            unset($joint->flange, $joint->other, $joint->sleeve);
+            unset($joint->flange, $joint->other, $joint->sleeve, $joint->stock);
             $joint->kind = $this->kind->value;
             $joint->gap = FileValue::roundForFile($this->kind->usualGap());
             if ($flange !== null) {

@@ -48,11 +48,14 @@ final readonly class MoveJoint implements Draggable, RunEdit
         return DragParameter::joint($change, $laid, $values);
     }
 
-    /** @throws EditError when there is no such joint */
+    /** @throws EditError when there is no such joint, or the stock changes at it and it would be on no straight */
     public function apply(RunDraft $draft): void
     {
         $place = JointPlace::at($draft->laid, $this->along);
         $draft->apply(new ChangeJoint($this->index, static function (stdClass $joint) use ($place): void {
+            if (isset($joint->stock) && ! isset($place->leg)) {
+                throw new EditError('The run goes on in another stock there: the joint stays on a straight.');
+            }
             $joint->at = $place;
         }));
     }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Bowline\Job\Joint;
 
 use Bowline\Job\End\End;
+use Bowline\Job\End\Reducer;
 use Bowline\Job\Section;
+use Bowline\Job\Stock;
 
 /** A place at which a run is broken into spools. Millimetres. */
 final readonly class Joint
@@ -24,6 +26,7 @@ final readonly class Joint
      * @param  End  $far  finish of the spool behind it
      * @param  float|null  $sleeveLength  of a coupling or union; null as usual
      * @param  float|null  $sleeveDiameter  outside; null as usual
+     * @param  Stock|null  $stock  as which the run goes on behind it; null as it is before it
      */
     public function __construct(
         public JointKind $kind,
@@ -35,7 +38,19 @@ final readonly class Joint
         public End $far,
         private ?float $sleeveLength,
         private ?float $sleeveDiameter,
+        public ?Stock $stock = null,
     ) {
+    }
+
+    /** Returns the same with a reducer on the spool before it, where both sections are of different size. */
+    public function reducing(Section $before, Section $behind): self
+    {
+        $reducer = Reducer::between($before, $behind);
+
+        return new self(
+            $this->kind, $this->length, $this->leg, $this->fromStart, $this->gap, $reducer ?? $this->near, $this->far,
+            $this->sleeveLength, $this->sleeveDiameter, $this->stock,
+        );
     }
 
     /** @return array{float, float} length and outside diameter of its sleeve */

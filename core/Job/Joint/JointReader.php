@@ -13,6 +13,7 @@ use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Site;
+use Bowline\Job\Stock;
 
 /** Reads the joints of a run. */
 final class JointReader
@@ -27,8 +28,56 @@ final class JointReader
     public static function all(Node $run, RunEnd $from, RunEnd $to, Site $site): array
     {
         $usual = UsualFlange::of($from, $to) ?? new PlateForTube;
+        $joints = array_map(static fn (Node $node): Joint => self::read($node, $usual, $site), $run->list('joints'));
 
-        return array_map(static fn (Node $node): Joint => self::read($node, $usual, $site), $run->list('joints'));
+        return self::reduced($joints, $site->stock($run->get('stock')));
+    }
+
+    /**
+     * Returns the joints, with a reducer on the spool before each behind which the run goes on in another size.
+     *
+     * @param  list<Joint>  $joints
+     * @return list<Joint>
+     */
+    private static function reduced(array $joints, Stock $stock): array
+    {
+        $order = $joints;
+        uasort($order, static fn (Joint $one, Joint $other): int => [$one->leg, $one->fromStart] <=> [
+            $other->leg, $other->fromStart,
+        ]);
+        foreach ($order as $index => $joint) {
+            if ($joint->stock === null) {
+                continue;
+            }
+            $joints[$index] = $joint->reducing($stock->section, $joint->stock->section);
+            $stock = $joint->stock;
+        }
+
+        return array_values($joints);
+    }
+
+    /**
+     * Returns the stock as which the run goes on behind a joint; null as it is.
+     *
+     * @throws JobError where the joint is no weld, or not told on a leg
+     */
+    private static function stock(Node $node, JointKind $kind, Site $site): ?Stock
+    {
+        $stock = $node->find('stock');
+        if ($stock === null) {
+            return null;
+        }
+        if ($kind !== JointKind::Weld) {
+            throw $stock->error('a run goes on in another stock behind a weld only, with a reducer');
+        }
+        if ($node->get('at')->find('leg') === null) {
+            throw $node->get('at')->error(
+                'where a run goes on in another stock, the joint is told on a leg: the corners behind it are bent as '.
+                'that stock is',
+            );
+        }
+
+        return $site->stock($stock);
     }
 
     private static function read(Node $node, End $usual, Site $site): Joint
@@ -66,6 +115,7 @@ final class JointReader
             },
             $sleeveLength === null ? null : $values->positive($sleeveLength, 'the length of the sleeve'),
             $sleeveDiameter === null ? null : $values->positive($sleeveDiameter, 'the outside diameter of the sleeve'),
+            self::stock($node, $kind, $site),
         );
     }
 }

@@ -3129,6 +3129,10 @@ export interface SpoolJoint {
    */
   other?: Flange | RectangularFlange | OvalFlange | StandardFlange;
   sleeve?: Sleeve;
+  /**
+   * Names an item; others refer to it by this.
+   */
+  stock?: string;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -3334,6 +3338,10 @@ export interface SolvedRun {
      * What stands on the tube of a round run: flanges, couplings, unions.
      */
     finishes?: BodyMesh[];
+    /**
+     * Where it is plain tube: from joint to joint, without reducers.
+     */
+    tube: TubeSpan[];
   };
   findings: Finding[];
   corners: SolvedCorner[];
@@ -3492,6 +3500,11 @@ export interface BodyMesh {
    * three numbers of vertices for each triangle, counter-clockwise from outside, as 32-bit little-endian integers in base64
    */
   triangles: string;
+}
+export interface TubeSpan {
+  from: number;
+  to: number;
+  stock: string;
 }
 export interface Finding {
   rule: string;
@@ -3707,6 +3720,10 @@ export interface SolvedSpool {
    * Of a run with elbows: what it is made of, in order.
    */
   cut_list: CutPart[] | null;
+  /**
+   * Id of what it is made of.
+   */
+  stock: string;
 }
 export interface CutPart {
   kind: "pipe" | "elbow" | "end";

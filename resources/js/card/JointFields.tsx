@@ -7,7 +7,7 @@ import { tell } from '../job/tell';
 import { units } from '../job/units';
 import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
+import { Choice, named } from '../ui/Choice';
 import { IconButton } from '../ui/IconButton';
 import { Row, Section } from '../ui/Section';
 import { FlangeFields } from './FlangeFields';
@@ -84,7 +84,8 @@ interface OneProps {
 }
 
 function OneJoint({ run, joint, solved, onChange }: OneProps) {
-  const { lay } = useJob();
+  const { lay, items, item } = useJob();
+  const own = item('stock', run.stock);
   const number = solved.joint + 1;
   const title = `Joint ${number}`;
   const { at } = joint;
@@ -122,6 +123,16 @@ function OneJoint({ run, joint, solved, onChange }: OneProps) {
             label={`${title}: from the start`}
             value={at.length}
             onChange={(along) => onChange({ at: { length: along } })}
+          />
+        </Row>
+      )}
+      {joint.kind === 'weld' && 'leg' in at && (
+        <Row label="Goes on as">
+          <Choice
+            label={`${title}: goes on as`}
+            value={joint.stock ?? ''}
+            of={[['', 'it is'], ...named(items('stock').filter((one) => one.kind === own?.kind))]}
+            onChange={(stock) => tell(onChange({ stock: stock === '' ? undefined : stock }))}
           />
         </Row>
       )}

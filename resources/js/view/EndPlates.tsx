@@ -2,38 +2,46 @@ import { useEffect, useMemo } from 'react';
 import { DoubleSide, Quaternion, Vector3 } from 'three';
 import type { Run, SolvedRun } from '../api/types';
 import { meshGeometry, nearest } from './bodyMesh';
-import { endsOf, stationsOf } from './tube';
+import { endsOf, stationsOf, type TubeStretch } from './tube';
 
 interface Props {
   run: Run;
   /** As far as it is shown. */
   solved: SolvedRun;
   whole: SolvedRun;
-  od: number;
-  bore: number;
+  stretches: readonly TubeStretch[];
   colour: string;
   /** Developed length up to which it is shown, mm; all of it at null. */
   upTo: number | null;
 }
 
+/** Distance within which a stretch reaches an end, mm. */
+const NEAR = 1e-3;
+
 /** What closes a round run at its ends, and stands on it: flanges, couplings, plugs, the ring of an open end. */
-export function EndPlates({ run, solved, whole, od, bore, colour, upTo }: Props) {
+export function EndPlates({ run, solved, whole, stretches, colour, upTo }: Props) {
   const ends = useMemo(() => endsOf(solved), [solved]);
   const finishes = [run.from?.end, upTo === null ? run.to?.end : undefined];
   return (
     <>
-      {ends.map((end, index) => (
-        <group key={index === 0 ? 'start' : 'end'} position={end.at} quaternion={facing(end.outward)}>
-          <mesh raycast={() => null}>
-            {finishes[index]?.type === 'closed' || bore <= 0 ? (
-              <circleGeometry args={[od / 2, 32]} />
-            ) : (
-              <ringGeometry args={[bore / 2, od / 2, 32]} />
-            )}
-            <meshLambertMaterial color={colour} />
-          </mesh>
-        </group>
-      ))}
+      {ends.map((end, index) => {
+        const at = index === 0 ? 0 : (upTo ?? whole.length);
+        // Where a reducer ends the run it has its own face.
+        const tube = stretches.find(({ from, to }) => from <= at + NEAR && at - NEAR <= to);
+        const { od, bore } = tube ?? { od: 0, bore: 0 };
+        return tube === undefined ? null : (
+          <group key={index === 0 ? 'start' : 'end'} position={end.at} quaternion={facing(end.outward)}>
+            <mesh raycast={() => null}>
+              {finishes[index]?.type === 'closed' || bore <= 0 ? (
+                <circleGeometry args={[od / 2, 32]} />
+              ) : (
+                <ringGeometry args={[bore / 2, od / 2, 32]} />
+              )}
+              <meshLambertMaterial color={colour} />
+            </mesh>
+          </group>
+        );
+      })}
       <Finishes solved={whole} colour={colour} upTo={upTo ?? Number.POSITIVE_INFINITY} />
     </>
   );

@@ -2,7 +2,7 @@ import { useFrame, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useState } from 'react';
 import { BackSide, OrthographicCamera } from 'three';
 import type { SolvedRun } from '../api/types';
-import { tubeGeometry } from './tube';
+import { type TubeStretch, tubeGeometry } from './tube';
 
 /** Width of the outline on the screen, pixels. */
 const WIDTH = 2.5;
@@ -12,7 +12,7 @@ const BRASS = { base: '#a8741a', broken: '#a8741a', picked: '#a8741a', bore: '#a
 const zoomOf = (camera: unknown) => (camera instanceof OrthographicCamera ? camera.zoom : 1);
 
 /** A brass outline of the selected run: a wider tube of which only the back faces are drawn. */
-export function Halo({ solved, od }: { solved: SolvedRun; od: number }) {
+export function Halo({ solved, stretches }: { solved: SolvedRun; stretches: readonly TubeStretch[] }) {
   const camera = useThree((three) => three.camera);
   const [zoom, setZoom] = useState(() => zoomOf(camera));
   useFrame(() => {
@@ -21,7 +21,10 @@ export function Halo({ solved, od }: { solved: SolvedRun; od: number }) {
       setZoom(now);
     }
   });
-  const tube = useMemo(() => tubeGeometry(solved, od + (2 * WIDTH) / zoom, 0, BRASS, () => false), [solved, od, zoom]);
+  const tube = useMemo(() => {
+    const wider = stretches.map((stretch) => ({ ...stretch, od: stretch.od + (2 * WIDTH) / zoom, bore: 0 }));
+    return tubeGeometry(solved, wider, BRASS, () => false);
+  }, [solved, stretches, zoom]);
   useEffect(() => () => tube.geometry.dispose(), [tube]);
   return (
     <mesh geometry={tube.geometry} raycast={() => null}>

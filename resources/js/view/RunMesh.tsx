@@ -41,9 +41,7 @@ export function RunMesh({ run, solved: whole, stage }: { run: Run; solved: Solve
   const laying = useLaying((store) => store.start !== null || store.choosing) || pointing;
   const setHover = useHover((store) => store.setHover);
   const stock = item('stock', run.stock);
-  const facts = state.stocks[run.stock];
-  const od = facts?.od ?? 10;
-  const bore = facts?.bore ?? 0;
+  const od = state.stocks[run.stock]?.od ?? 10;
   const isPicked = picked?.list === 'runs' && picked.id === run.id;
   const part = isPicked ? picked.part : null;
   const hovered = pointed?.run === run.id ? pointed.part : null;
@@ -56,13 +54,23 @@ export function RunMesh({ run, solved: whole, stage }: { run: Run; solved: Solve
 
   const upTo = useUpTo((store) => (store.run === run.id && store.length < whole.length ? store.length : null));
   const solved = useMemo(() => (upTo === null ? whole : cutShort(whole, upTo)), [whole, upTo]);
+  const stretches = useMemo(
+    () =>
+      whole.body.tube.map(({ from, to, stock: own }) => ({
+        from,
+        to,
+        od: state.stocks[own]?.od ?? 10,
+        bore: state.stocks[own]?.bore ?? 0,
+      })),
+    [whole, state.stocks],
+  );
   const tube = useMemo(() => {
     const colours = { base: metal, broken: '#bc2f26', picked: '#d99a2b', bore: '#4c5b60' };
     const isLit = (piece: Piece) => isSamePart(piece.part, part) || isSamePart(piece.part, hovered);
     return solved.body.mesh == null
-      ? tubeGeometry(solved, od, bore, colours, isLit)
+      ? tubeGeometry(solved, stretches, colours, isLit)
       : bodyGeometry(whole, solved.body.mesh, colours, isLit, upTo ?? undefined);
-  }, [solved, whole, upTo, od, bore, metal, part, hovered]);
+  }, [solved, whole, upTo, stretches, metal, part, hovered]);
   useEffect(() => () => tube.geometry.dispose(), [tube]);
 
   const name = run.name ?? run.id;
@@ -117,12 +125,12 @@ export function RunMesh({ run, solved: whole, stage }: { run: Run; solved: Solve
       >
         <meshLambertMaterial vertexColors side={DoubleSide} />
       </mesh>
-      {service !== null && <Bands solved={solved} od={od} count={Number(service.bands ?? 0)} />}
+      {service !== null && <Bands solved={solved} stretches={stretches} count={Number(service.bands ?? 0)} />}
       <Repeats solved={solved} od={od} />
       {solved.body.mesh == null ? (
         <>
-          {isPicked && <Halo solved={solved} od={od} />}
-          <EndPlates run={run} solved={solved} whole={whole} od={od} bore={bore} colour={metal} upTo={upTo} />
+          {isPicked && <Halo solved={solved} stretches={stretches} />}
+          <EndPlates run={run} solved={solved} whole={whole} stretches={stretches} colour={metal} upTo={upTo} />
         </>
       ) : (
         isPicked && <Outlined geometry={tube.geometry} />

@@ -10,6 +10,14 @@ interface Station {
   along: number;
 }
 
+/** A stretch of a run that is plain tube of one size; developed lengths, mm. */
+export interface TubeStretch {
+  from: number;
+  to: number;
+  od: number;
+  bore: number;
+}
+
 export interface TubeGeometry {
   geometry: BufferGeometry;
   /** The first triangle of each piece, in order. */
@@ -32,17 +40,16 @@ const MOST_STATIONS = 900;
 const BEND_STEP = 6;
 
 /**
- * Returns the triangles of a solved path for the screen: outer wall, bore, and a ring at each end. Straights are not
+ * Returns the triangles of a solved path for the screen: outer wall and bore where it is plain tube. Straights are not
  * divided. Colours mark pieces that break a rule and the selected piece.
  */
 export function tubeGeometry(
   run: SolvedRun,
-  od: number,
-  bore: number,
+  stretches: readonly TubeStretch[],
   colours: TubeColours,
   isPicked: (piece: Piece) => boolean,
 ): TubeGeometry {
-  const sides = od > 20 ? 28 : 20;
+  const sides = stretches.some(({ od }) => od > 20) ? 28 : 20;
   const stations = stationsOf(run);
   const all = pieces(run);
   const positions: number[] = [];
@@ -74,11 +81,7 @@ export function tubeGeometry(
     }
   };
 
-  for (let i = 1; i < stations.length; i++) {
-    const [a, b] = [stations[i - 1], stations[i]];
-    if (a === undefined || b === undefined) {
-      continue;
-    }
+  for (const [a, b, { od, bore }] of divided(stations, stretches)) {
     const middle = (a.along + b.along) / 2;
     const piece = all.find((candidate) => candidate.from <= middle && middle <= candidate.to) ?? null;
     starts.push({ triangle: indices.length / 3, piece });
@@ -99,6 +102,31 @@ export function tubeGeometry(
   geometry.setIndex(indices);
   geometry.computeBoundingSphere();
   return { geometry, starts };
+}
+
+/** Returns the pairs of neighbouring stations within each stretch, with the stretch. */
+function* divided(
+  stations: readonly Station[],
+  stretches: readonly TubeStretch[],
+): Generator<[Station, Station, TubeStretch]> {
+  for (const stretch of stretches) {
+    for (let i = 1; i < stations.length; i++) {
+      const [a, b] = [stations[i - 1], stations[i]];
+      if (a === undefined || b === undefined || b.along <= stretch.from || a.along >= stretch.to) {
+        continue;
+      }
+      yield [
+        a.along < stretch.from ? between(a, b, stretch.from) : a,
+        b.along > stretch.to ? between(a, b, stretch.to) : b,
+        stretch,
+      ];
+    }
+  }
+}
+
+function between(a: Station, b: Station, along: number): Station {
+  const share = (along - a.along) / (b.along - a.along);
+  return { at: a.at.clone().lerp(b.at, share), first: a.first, second: a.second, along };
 }
 
 /** Returns the piece of a picked triangle. */

@@ -242,7 +242,9 @@ final readonly class JobEdits
             ],
             default => [static fn (): array => [], ''],
         };
-        $users = array_filter(self::byId($after, 'runs'), static fn (stdClass $run): bool => in_array($id, $use($run), true));
+        $users = array_filter(
+            self::byId($after, 'runs'), static fn (stdClass $run): bool => in_array($id, $use($run), true),
+        );
         if ($users !== []) {
             throw new EditRefused(
                 $list,

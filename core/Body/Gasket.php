@@ -29,12 +29,13 @@ final readonly class Gasket
     ) {
     }
 
-    /** Returns the gasket of a joint; null where there is none, or no room for one between tube and bolts. */
+    /** Returns the gasket of a joint; null where there is no place for the joint, or none between tube and bolts. */
     public static function of(LaidRun $laid, LaidJoint $joint): ?self
     {
         $section = $laid->stockAlong($joint->at ?? $joint->told)->section;
         $flange = $joint->joint->near->flange($section);
-        if ($joint->joint->kind !== JointKind::Flanges || $flange === null || $joint->joint->gap < Tolerance::NOTHING) {
+        if ($joint->joint->kind !== JointKind::Flanges || $flange === null || $joint->at === null
+            || $joint->joint->gap < Tolerance::NOTHING) {
             return null;
         }
         $holes = $flange->holes;
@@ -44,14 +45,12 @@ final readonly class Gasket
         return $outer === null || $outer <= $inner ? null : new self($inner, $outer, $joint->joint->gap);
     }
 
-    /** Returns its body where the joint is; null where that is nowhere. */
-    public function solid(LaidRun $laid, LaidJoint $joint): ?Solid
+    /** Returns its body where the joint is. */
+    public function solid(LaidRun $laid, LaidJoint $joint): Solid
     {
-        if ($joint->at === null) {
-            return null;
-        }
-        $axis = $laid->path->directionAt($joint->at);
-        $middle = $laid->path->pointAt($joint->at);
+        $at = $joint->at ?? $joint->told;
+        $axis = $laid->path->directionAt($at);
+        $middle = $laid->path->pointAt($at);
         $start = Frame::of($middle->minus($axis->times($this->thickness / 2)), $axis, $axis->anySquare());
         $through = new Translation($axis->times($this->thickness));
         $builder = new SolidBuilder;

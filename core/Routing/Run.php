@@ -204,7 +204,7 @@ final readonly class Run
         );
     }
 
-    /** Returns the stock of the run at a vertex, and of the bend there: as which it goes on behind the last reducer. */
+    /** Returns the stock of the run at a vertex and in the bend there: as which it goes on behind the last reducer. */
     public function stockAt(int $vertex): Stock
     {
         return self::stockBehind($this->joints, $this->stock, $vertex);

@@ -8,6 +8,9 @@ describe.each(['ternwake', 'skid', 'hoses'])('GLB of the demo job %s', (name) =>
     const { issues, info } = await validateBytes(new Uint8Array(bytes));
     expect(issues.messages).toEqual([]);
     const { runs } = JSON.parse(bowline('mass', `database/demo/${name}.json`).toString());
-    expect(info.drawCallCount).toBe(runs.flatMap(({ spools }) => spools).length);
+    const { runs: solved } = JSON.parse(bowline('solve', `database/demo/${name}.json`).toString());
+    // A mesh for each spool, and for the gasket or the sleeve of each joint.
+    const bought = solved.flatMap(({ joints }) => joints).filter(({ gasket, sleeve }) => (gasket ?? sleeve) !== null);
+    expect(info.drawCallCount).toBe(runs.flatMap(({ spools }) => spools).length + bought.length);
   });
 });

@@ -69,7 +69,8 @@ it('bends each corner as the stock that it is of', function (): void {
         ]]]))))->toContain('bend-radius')
         // Twice as wide: 60.3 · 2 and 33.7 · 2.
         ->and(array_column(Jobs::laid(narrowedFile(run: ['route' => [
-            'kind' => 'corners', 'corner' => ['ratio' => 2], 'stops' => [['at' => [800, 0, 0]], ['at' => [800, 600, 0]]],
+            'kind' => 'corners', 'corner' => ['ratio' => 2],
+            'stops' => [['at' => [800, 0, 0]], ['at' => [800, 600, 0]]],
         ]]))->bends, 'radius'))->toEqualWithDelta([120.6, 67.4], 1e-9);
 });
 

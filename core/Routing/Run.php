@@ -243,8 +243,8 @@ final readonly class Run
     public function spool(string $mark, string $name, RunEnd $from, RunEnd $to, ?Stock $stock = null): self
     {
         return new self(
-            $mark, $name, $stock ?? $this->stock, $from, $to, $this->route, null, $this->units, $this->around, $this->section,
-            $this->source, weldGap: $this->weldGap, service: $this->service,
+            $mark, $name, $stock ?? $this->stock, $from, $to, $this->route, null, $this->units, $this->around,
+            $this->section, $this->source, weldGap: $this->weldGap, service: $this->service,
         );
     }
 

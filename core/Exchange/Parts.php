@@ -112,22 +112,28 @@ final class Parts
     /**
      * Returns equipment and surroundings, a part for each of their bodies.
      *
+     * @param  (callable(Shape, Pose): bool)|null  $wanted  of a shape with its pose in space; null for all
      * @return Generator<Part> without meshes whose triangles are not at hand
      *
      * @throws JobError where the triangles of a mesh cannot be read
      */
-    public static function around(Site $site): Generator
+    public static function around(Site $site, ?callable $wanted = null): Generator
     {
+        $wanted ??= static fn (): bool => true;
         foreach ($site->fittings as $fitting) {
             foreach ($fitting->solids as $number => $solid) {
                 $own = count($fitting->solids) === 1 ? '' : ' '.($number + 1);
                 $id = $fitting->id.str_replace(' ', '-', $own);
                 $pose = $solid->pose->within($fitting->pose);
-                yield from self::placed($id, $fitting->name.$own, $solid->shape, $pose, self::EQUIPMENT);
+                if ($wanted($solid->shape, $pose)) {
+                    yield from self::placed($id, $fitting->name.$own, $solid->shape, $pose, self::EQUIPMENT);
+                }
             }
         }
         foreach ($site->surroundings as $body) {
-            yield from self::placed($body->id, $body->name, $body->shape, $body->pose, self::SURROUNDINGS);
+            if ($wanted($body->shape, $body->pose)) {
+                yield from self::placed($body->id, $body->name, $body->shape, $body->pose, self::SURROUNDINGS);
+            }
         }
     }
 

@@ -10,10 +10,13 @@ use Bowline\Body\Cut\CutWall;
 use Bowline\Body\Cut\PlaneCut;
 use Bowline\Body\Cut\SectionPlane;
 use Bowline\Geometry\Chord;
+use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
 use Bowline\Job\End\End;
 use Bowline\Job\JobError;
 use Bowline\Job\Joint\Joint;
+use Bowline\Job\Shape\Shape;
+use Bowline\Job\Site;
 use Bowline\Routing\LaidRun;
 use Bowline\Solving\SolvedRun;
 
@@ -30,10 +33,11 @@ final class SectionViewWriter
 
     /**
      * @param  list<SolvedRun>  $runs  a body that folds over is left out
-     * @param  Vector|null  $pointed  a point of the plane at which the wall is asked for
+     * @param  Vector|null  $pointed  a point of the plane at which the wall of a run is asked for
+     * @param  Site|null  $around  whose equipment and surroundings are cut too; null for none
      * @return array<string, mixed>
      */
-    public static function write(SectionPlane $plane, array $runs, ?Vector $pointed): array
+    public static function write(SectionPlane $plane, array $runs, ?Vector $pointed, ?Site $around = null): array
     {
         $cuts = [];
         $wall = null;
@@ -69,8 +73,31 @@ final class SectionViewWriter
 
         return [
             'at' => $plane->at->withoutNegativeZeros(), 'normal' => $plane->normal->withoutNegativeZeros(),
-            'cuts' => $cuts, 'wall' => self::wall($wall),
+            'cuts' => [...$cuts, ...$around === null ? [] : self::around($plane, $around)],
+            'wall' => self::wall($wall),
         ];
+    }
+
+    /** @return list<array<string, mixed>> cuts of equipment and surroundings; none of meshes, which enclose nothing */
+    private static function around(SectionPlane $plane, Site $site): array
+    {
+        $cuts = [];
+        foreach (Parts::around($site, static fn (Shape $shape, Pose $pose): bool => abs(
+            $pose->point($shape->middle())->minus($plane->at)->dot($plane->normal),
+        ) < $shape->halfExtent()->length() && $shape->prism() !== null) as $part) {
+            $loops = $part instanceof ExactPart
+                ? PlaneCut::of($part->solid, $plane->at, $plane->normal, self::DIVISION, self::OFF)
+                : [];
+            if ($loops !== []) {
+                $cuts[] = [
+                    'run' => null, 'name' => $part->name,
+                    'area' => array_sum(array_map(static fn (CutLoop $loop): float => $loop->area, $loops)),
+                    'least' => null, 'most' => null, 'loops' => array_map(self::points(...), $loops),
+                ];
+            }
+        }
+
+        return $cuts;
     }
 
     /** Whether a plane comes so near to the path of a run that it may cut its body. */

@@ -57,6 +57,36 @@ it('cuts runs by the plane that is told, and says what it meets', function (
     'in its own plane' => [[], [0, 1, 0], ['run' => 2 * 1.5 * (220 + 370 + 15 * M_PI)]],
 ]);
 
+it('cuts equipment and surroundings that are asked for, and no others', function (
+    array $asked,
+    float $along,
+    array $areas,
+): void {
+    $file = Jobs::file([['at' => [0, 0, 300]]], ['at' => [400, 0, 300]]);
+    $file->fittings[] = Jobs::object([
+        'id' => 'motor', 'name' => 'Motor', 'pose' => ['at' => [0, 100, 150]],
+        'body' => ['shape' => 'cylinder', 'diameter' => 60, 'height' => 80],
+    ]);
+    $file->surroundings = [Jobs::object([
+        'id' => 'floor', 'name' => 'Floor', 'shape' => 'box', 'size' => [500, 300, 20], 'pose' => ['at' => [0, 0, 145]],
+    ])];
+    $job = opened(json_encode($file, JSON_THROW_ON_ERROR));
+    $answer = test()->postJson($job.'/section', ['run' => 'run', 'along' => $along, ...$asked])->assertOk();
+    Schema::check(json_decode($answer->content()), 'api.json#/$defs/sectionView');
+    $around = array_filter($answer->json('cuts'), static fn (array $cut): bool => $cut['run'] === null);
+    expect(array_column($around, 'area', 'name'))->toEqualWithDelta($areas, 1e-6 * 150000);
+})->with([
+    // The run begins at z = 50: at 100 the plane lies at z = 150, through both.
+    'both' => [
+        ['fittings' => ['motor'], 'surroundings' => ['floor']], 100, ['Motor' => M_PI * 900, 'Floor' => 150000.0],
+    ],
+    'the floor alone' => [['surroundings' => ['floor']], 100, ['Floor' => 150000.0]],
+    'farther up, over the floor' => [['fittings' => ['motor'], 'surroundings' => ['floor']], 130,
+        ['Motor' => M_PI * 900]],
+    'over all' => [['fittings' => ['motor'], 'surroundings' => ['floor']], 150, []],
+    'nothing' => [[], 100, []],
+]);
+
 it('measures the wall where it is pointed at', function (): void {
     $asked = ['run' => 'run', 'along' => 100, 'pointed' => [5.5, 0, 150]];
     expect(test()->postJson(twoTubes().'/section', $asked)->assertOk()->json('wall.thickness'))

@@ -149,3 +149,16 @@ test('goes on in another size behind a weld, with a reducer', async ({ page }) =
   await page.reload();
   await expect(page.locator('.strip')).toContainText('R80');
 });
+
+test('makes a dimension of one flange equal to that of the other', async ({ page }) => {
+  await openJob(page, PIPE, 'lay');
+  await locker(page, 'Feed').click();
+  await page.getByLabel('Start: finish').selectOption('flange');
+  await page.getByLabel('End: finish').selectOption('flange');
+  const [start, end] = [page.getByLabel('Start, flange: thickness'), page.getByLabel('End, flange: thickness')];
+  await start.focus();
+  await start.press('Control+=');
+  await end.click();
+  await expect(start).toHaveValue(/^=\w+$/);
+  await expect(end).toHaveValue(await start.inputValue());
+});

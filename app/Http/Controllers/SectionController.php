@@ -11,6 +11,7 @@ use App\Settling\SettledShape;
 use Bowline\Body\Cut\SectionPlane;
 use Bowline\Exchange\SectionViewWriter;
 use Bowline\Job as CoreJob;
+use Bowline\Job\ItemRef;
 use Bowline\Job\Node;
 use Bowline\Job\Values;
 use Bowline\Solving\SolvedRun;
@@ -33,6 +34,12 @@ final readonly class SectionController
         $ids = array_values(array_unique([
             $own, ...array_map(static fn (Node $one): string => $one->text(), $body->list('runs')),
         ]));
+        $around = [];
+        foreach (['fittings', 'surroundings'] as $list) {
+            foreach ($body->list($list) as $one) {
+                $around[] = ItemRef::of($list, $one->text());
+            }
+        }
         $core = CoreJob::read($this->files->around($job, $ids));
         $solver = new Solver($core);
         $solved = [];
@@ -46,6 +53,7 @@ final readonly class SectionController
         return response()->json(SectionViewWriter::write(
             self::plane($body, $values, $solved[$own] ?? throw $body->get('run')->error('there is no such run')),
             array_values($solved), $pointed === null ? null : $values->vector($pointed),
+            $around === [] ? null : CoreJob::read($this->files->around($job, [], [], $around))->site,
         ));
     }
 

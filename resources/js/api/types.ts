@@ -4644,6 +4644,18 @@ export interface SectionOf {
    * @maxItems 3
    */
   pointed?: [number, number, number];
+  /**
+   * Equipment that it may meet.
+   *
+   * @maxItems 400
+   */
+  fittings?: string[];
+  /**
+   * Surroundings that it may meet.
+   *
+   * @maxItems 400
+   */
+  surroundings?: string[];
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -4681,7 +4693,10 @@ export interface SectionView {
   wall: SectionWall | null;
 }
 export interface SectionCut {
-  run: string;
+  /**
+   * Null of equipment and surroundings.
+   */
+  run: string | null;
   name: string;
   /**
    * of material, mm²

@@ -21,14 +21,14 @@ interface Props {
   drag: ReturnType<typeof useStripDrag>;
 }
 
-/** The radii that its bends stand, or that of the stock. */
+/** The radii that its bends stand, or that of the stock; what is long stands without a word before it. */
 function limits(solved: SolvedRun, limit: number): string {
   const own = solved.bends
     .map((bend) => bend.least_radius)
     .filter((least) => least > 0)
     .sort((a, b) => a - b);
   const [least, most] = [length(own[0] ?? limit), length(own.at(-1) ?? limit)];
-  return least === most ? least : `${least}–${most}`;
+  return least === most ? `${units().word === 'mm' ? 'limit ' : ''}R${least}` : `R${least}–${most}`;
 }
 
 /** The curvature of the run along its length against the limit of its stock. The top of a bend can be dragged. */
@@ -130,7 +130,7 @@ export function Curvature({ run, solved, x, x0, x1, limit, drag }: Props) {
         <>
           <line className="limit" x1={x0} x2={x1} y1={line} y2={line} />
           <text className="bad-text" x={x1 + 6} y={line + 4}>
-            {units().word === 'mm' ? 'limit ' : ''}R{limits(solved, limit)}
+            {limits(solved, limit)}
           </text>
         </>
       )}

@@ -15,6 +15,8 @@ const IN_FRONT = 0.05;
 
 const METAL = '#c9d3d6';
 const RUBBER = '#a8a49a';
+/** Equipment and surroundings, whose material is not told. */
+const AROUND = '#dcd6c8';
 
 /** Cuts off what is in front of the plane, and draws what it cuts: faces, and walls. */
 export function SectionScene() {
@@ -65,15 +67,15 @@ interface FaceProps {
 function Face({ cut, at, normal, isOther }: FaceProps) {
   const { item } = useJob();
   const pointAt = usePointedWall();
-  const stock = item('stock', item('runs', cut.run)?.stock ?? '');
+  const stock = item('stock', item('runs', cut.run ?? '')?.stock ?? '');
   const isSoft = stock?.kind === 'hose' || stock?.kind === 'cable' || stock?.kind === 'wire';
   const { shapes, turn, size } = useMemo(() => drawn(cut, at, normal), [cut, at, normal]);
   const texture = useMemo(() => {
-    const made = hatch(isSoft ? RUBBER : METAL, isSoft, isOther);
+    const made = hatch(cut.run === null ? AROUND : isSoft ? RUBBER : METAL, isSoft, isOther, cut.run === null);
     // A dozen strokes over the cut, whatever its size.
     made.repeat.setScalar(12 / size);
     return made;
-  }, [isSoft, isOther, size]);
+  }, [cut.run, isSoft, isOther, size]);
   useEffect(() => () => texture.dispose(), [texture]);
   return (
     <mesh
@@ -81,7 +83,7 @@ function Face({ cut, at, normal, isOther }: FaceProps) {
       quaternion={turn}
       onPointerMove={(event) => {
         event.stopPropagation();
-        pointAt(event.point.toArray());
+        pointAt(cut.run === null ? null : event.point.toArray());
       }}
       onPointerOut={() => pointAt(null)}
     >

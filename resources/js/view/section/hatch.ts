@@ -8,8 +8,9 @@ const SIZE = 64;
  * without colour.
  *
  * @param isOther whether the strokes lean the other way, as beside another body
+ * @param isFaint whether the strokes are thin and light, as of what is only around
  */
-export function hatch(fill: string, isCrossed: boolean, isOther: boolean): CanvasTexture {
+export function hatch(fill: string, isCrossed: boolean, isOther: boolean, isFaint = false): CanvasTexture {
   const canvas = document.createElement('canvas');
   canvas.width = SIZE;
   canvas.height = SIZE;
@@ -17,8 +18,8 @@ export function hatch(fill: string, isCrossed: boolean, isOther: boolean): Canva
   if (pen !== null) {
     pen.fillStyle = fill;
     pen.fillRect(0, 0, SIZE, SIZE);
-    pen.strokeStyle = '#15242c';
-    pen.lineWidth = 4;
+    pen.strokeStyle = isFaint ? '#9a927f' : '#15242c';
+    pen.lineWidth = isFaint ? 2 : 4;
     const stroke = (up: boolean) => {
       for (const shift of [-SIZE, 0, SIZE]) {
         pen.beginPath();

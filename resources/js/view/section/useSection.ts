@@ -7,6 +7,9 @@ import { useShown } from '../shown';
 /** Most runs that are cut beside the one that is looked at. */
 const MOST = 40;
 
+/** Most of equipment, and of surroundings. */
+const MOST_AROUND = 400;
+
 /** What the plane cuts of the bodies that are shown: the last answer while the next is waited for. */
 export function useSection() {
   const { state, items } = useJob();
@@ -16,7 +19,13 @@ export function useSection() {
     .map(({ id }) => id)
     .filter((id) => isShown('runs', id))
     .slice(0, MOST);
-  const question = asked(plane, others);
+  const idsOf = (list: 'fittings' | 'surroundings') =>
+    items(list)
+      .map(({ id }) => id)
+      .filter((id) => isShown(list, id))
+      .slice(0, MOST_AROUND);
+  const runs = asked(plane, others);
+  const question = runs === null ? null : { ...runs, fittings: idsOf('fittings'), surroundings: idsOf('surroundings') };
   return useQuery({
     queryKey: ['section', state.id, state.revision, question],
     queryFn: () => api.section(state.id, question ?? { run: '' }),

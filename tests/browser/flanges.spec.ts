@@ -102,7 +102,7 @@ test('makes each spool by itself', async ({ page }) => {
   await expect(page.getByText('how far triangles stand off is a number from 0.0001 to 1000 mm')).toBeVisible();
   await fineness.press('Escape');
 
-  await page.getByLabel('Spool').selectOption('feed-2');
+  await page.getByRole('combobox', { name: 'Spool', exact: true }).selectOption('feed-2');
   await expect.poll(() => rows(page, 'Bend table')).toEqual([['tail', '399.0', '']]);
   await expect(page.getByRole('region', { name: 'Benders' })).toContainText('nothing to bend');
   await goTo(page, 'Lay');
@@ -144,7 +144,7 @@ test('goes on in another size behind a weld, with a reducer', async ({ page }) =
   await expect(page.locator('.strip')).toContainText('1 · 90° R80');
   await expect(page.locator('.finding')).toHaveCount(0);
   await goTo(page, 'Make');
-  await page.getByLabel('Spool').selectOption('feed-2');
+  await page.getByRole('combobox', { name: 'Spool', exact: true }).selectOption('feed-2');
   await expect.poll(async () => (await rows(page, 'Bend table'))[0]?.[5]).toBe('80.0');
   await page.reload();
   await expect(page.locator('.strip')).toContainText('R80');

@@ -32,6 +32,9 @@ const LEAST_CHORD = 0.05;
 /** Most triangles: those that a body of the surroundings may have (core/Job/Shape/Triangles.php). */
 const MOST_TRIANGLES = 1_000_000;
 
+/** Most round ends that are kept of a body: of more, the widest. */
+const MOST_ROUNDS = 500;
+
 /** Distance at which circles are one, mm. */
 const SAME = 1e-4;
 
@@ -168,7 +171,8 @@ function roundsOf(oc: OpenCascadeInstance, faces: readonly TopoDS_Face[]): Round
   return [...ends.values()]
     .filter(({ angle }) => angle > 2 * Math.PI - SAME)
     .map(({ round }) => round)
-    .sort((a, b) => b.diameter - a.diameter);
+    .sort((a, b) => b.diameter - a.diameter)
+    .slice(0, MOST_ROUNDS);
 }
 
 function rimsOf(oc: OpenCascadeInstance, face: TopoDS_Face): Rim[] {

@@ -54,6 +54,8 @@ export function followTrying({ move, asking, setTurning, keep }: Trying): void {
       release();
       await asking.settled();
       asking.stop();
+      // The last answer may have come after the release.
+      useHover.getState().setHover(null);
       const keeping = keep();
       if (keeping === null) {
         setTrying(null);

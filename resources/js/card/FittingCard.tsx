@@ -135,7 +135,7 @@ export function FittingCard({ id }: { id: string }) {
           .map((port) => (
             <div key={port.id} className="row-field">
               <span>
-                {port.id}
+                {port.title}
                 {port.size === null ? '' : ` · ø ${length(port.size)}`}
               </span>
               <span className="figure">{port.at.map((part) => length(part)).join(', ')}</span>

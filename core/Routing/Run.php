@@ -66,6 +66,9 @@ final readonly class Run
         );
         $joints = JointReader::all($node, $from, $to, $site);
         $last = self::stockBehind($joints, $stock, PHP_INT_MAX);
+        if ($route->corners() === null) {
+            self::refuseChangeOfStock($node);
+        }
         $from = $from->underPort($stock->section, $site->up);
         $to = $to->underPort($last->section, $site->up);
 
@@ -222,6 +225,16 @@ final readonly class Run
         $others = array_map(static fn (Joint $joint): ?Stock => $joint->stock, $this->joints);
 
         return [$this->stock, ...array_values(array_filter($others, static fn (?Stock $one): bool => $one !== null))];
+    }
+
+    /** @throws JobError where a run without corners is told to go on in another stock */
+    private static function refuseChangeOfStock(Node $run): void
+    {
+        foreach ($run->list('joints') as $joint) {
+            if ($joint->find('stock') !== null) {
+                throw $joint->get('stock')->error('a run goes on in another stock on its legs, and this one has none');
+            }
+        }
     }
 
     /** @param  list<Joint>  $joints */

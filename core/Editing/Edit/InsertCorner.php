@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Editing\Edit;
 
 use Bowline\Editing\EditError;
+use Bowline\Editing\JointLegs;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
 use Bowline\Geometry\Vector;
@@ -64,5 +65,8 @@ final readonly class InsertCorner implements RunEdit
             $draft->stops->setCorner($index, (object) ['radius' => FileValue::roundForFile($this->radius)]);
         }
         $draft->renumberAdjusted(static fn (int $stop): int => $stop >= $index ? $stop + 1 : $stop);
+        $corners = JointLegs::corners($draft);
+        array_splice($corners, $this->vertex, 0, [$point]);
+        JointLegs::renumber($draft, $corners);
     }
 }

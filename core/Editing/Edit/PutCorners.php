@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Editing\Edit;
 
+use Bowline\Editing\JointLegs;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
 use Bowline\Job\Node;
@@ -55,6 +56,8 @@ final readonly class PutCorners implements RunEdit
             $route->stops = [...array_slice($present, 0, $index), ...$this->stops, ...array_slice($present, $index)];
             $more = count($this->stops);
             $draft->renumberAdjusted(static fn (int $stop): int => $stop >= $index ? $stop + $more : $stop);
+            $clamps = count(array_filter($this->stops, static fn (stdClass $stop): bool => isset($stop->clamp)));
+            JointLegs::shift($draft, $this->vertex, $more + $clamps);
         }
     }
 }

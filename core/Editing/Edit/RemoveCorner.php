@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Bowline\Editing\Edit;
 
 use Bowline\Editing\EditError;
+use Bowline\Editing\JointLegs;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
+use Bowline\Geometry\Vector;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
+use Bowline\Routing\Vertex;
 use Bowline\Routing\VertexPlace;
 
 /** Removes a stop with its corner (a clamp with both); the other corners stay. */
@@ -47,6 +50,7 @@ final readonly class RemoveCorner implements RunEdit
                 throw new EditError('An end of the run cannot be taken out.');
             }
             unset($draft->end($corner->place === VertexPlace::FromLead ? 'from' : 'to')->lead);
+            $this->renumberJoints($draft, static fn (Vertex $one): bool => $one === $corner);
 
             return;
         }
@@ -56,5 +60,15 @@ final readonly class RemoveCorner implements RunEdit
             $other > $stop => $other - 1,
             default => $other,
         });
+        $this->renumberJoints($draft, static fn (Vertex $one): bool => $one->stop === $stop);
+    }
+
+    /** @param  callable(Vertex): bool  $goes  whether a corner is taken out */
+    private function renumberJoints(RunDraft $draft, callable $goes): void
+    {
+        JointLegs::renumber($draft, array_map(
+            static fn (Vertex $one): Vector => $one->at,
+            array_values(array_filter($draft->laid->vertices, static fn (Vertex $one): bool => ! $goes($one))),
+        ));
     }
 }

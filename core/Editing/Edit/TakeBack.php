@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Editing\Edit;
 
 use Bowline\Editing\EditError;
+use Bowline\Editing\JointLegs;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
 use Bowline\Job\FileValue;
@@ -45,6 +46,12 @@ final readonly class TakeBack implements RunEdit
         }
         $draft->stops->remove($before);
         $draft->renumberAdjusted(static fn (int $other): ?int => $other === $before ? null : $other);
+        foreach ($draft->laid->vertices as $index => $vertex) {
+            if ($vertex->stop === $before) {
+                JointLegs::takeOutFrom($draft, $index);
+                break;
+            }
+        }
         $draft->end('to')->at = array_map(FileValue::roundForFile(...), $kept[count($kept) - 1]->at->toArray());
     }
 }

@@ -7,12 +7,14 @@ namespace Bowline\Editing\Edit;
 use Bowline\Editing\ClampLeg;
 use Bowline\Editing\EditError;
 use Bowline\Editing\FlexibleEdit;
+use Bowline\Editing\JointLegs;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
 use Bowline\Job\Clamp;
 use Bowline\Job\FileValue;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
+use stdClass;
 
 /**
  * Puts a leg on the axis of a clamp, with its corners where the bends have room; a leg that goes through it already
@@ -80,5 +82,32 @@ final readonly class ThroughClamp implements RunEdit
             $other >= $first => null,
             default => $other,
         });
+        $this->renumberJoints($draft, $first, $count, $stop);
+    }
+
+    /**
+     * @param  int  $first  stop in place of which the clamp comes, and how many stops go for it
+     * @param  stdClass  $stop  that through the clamp
+     */
+    private function renumberJoints(RunDraft $draft, int $first, int $count, stdClass $stop): void
+    {
+        $travel = $this->clamp->axis->times(($stop->reverse ?? false) === true ? -1.0 : 1.0);
+        $corners = $behind = [];
+        foreach ($draft->laid->vertices as $index => $vertex) {
+            if ($vertex->stop !== null && $vertex->stop >= $first && $vertex->stop < $first + $count) {
+                continue;
+            }
+            if ($index < $this->vertex) {
+                $corners[] = $vertex->at;
+            } else {
+                $behind[] = $vertex->at;
+            }
+        }
+        JointLegs::renumber($draft, [
+            ...$corners,
+            $this->clamp->at->minus($travel->times(is_numeric($stop->before) ? (float) $stop->before : 0.0)),
+            $this->clamp->at->plus($travel->times(is_numeric($stop->after) ? (float) $stop->after : 0.0)),
+            ...$behind,
+        ]);
     }
 }

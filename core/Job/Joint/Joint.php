@@ -42,13 +42,15 @@ final readonly class Joint
     ) {
     }
 
-    /** Returns the same with a reducer on the spool before it, where both sections are of different size. */
+    /** Returns the same with a reducer on the spool of the wider tube, where one of both is wider. */
     public function reducing(Section $before, Section $behind): self
     {
-        $reducer = Reducer::between($before, $behind);
+        $isNarrower = $behind->outsideDiameter < $before->outsideDiameter;
+        $reducer = $isNarrower ? Reducer::between($before, $behind) : Reducer::between($behind, $before);
 
         return new self(
-            $this->kind, $this->length, $this->leg, $this->fromStart, $this->gap, $reducer ?? $this->near, $this->far,
+            $this->kind, $this->length, $this->leg, $this->fromStart, $this->gap,
+            $isNarrower ? $reducer ?? $this->near : $this->near, $isNarrower ? $this->far : $reducer ?? $this->far,
             $this->sleeveLength, $this->sleeveDiameter, $this->stock,
         );
     }

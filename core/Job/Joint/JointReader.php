@@ -28,13 +28,16 @@ final class JointReader
     public static function all(Node $run, RunEnd $from, RunEnd $to, Site $site): array
     {
         $usual = UsualFlange::of($from, $to) ?? new PlateForTube;
-        $joints = array_map(static fn (Node $node): Joint => self::read($node, $usual, $site), $run->list('joints'));
+        $stock = $site->stock($run->get('stock'));
 
-        return self::reduced($joints, $site->stock($run->get('stock')));
+        return self::reduced(
+            array_map(static fn (Node $node): Joint => self::read($node, $usual, $stock, $site), $run->list('joints')),
+            $stock,
+        );
     }
 
     /**
-     * Returns the joints, with a reducer on the spool before each behind which the run goes on in another size.
+     * Returns the joints, with a reducer on the wider spool at each behind which the run goes on in another size.
      *
      * @param  list<Joint>  $joints
      * @return list<Joint>
@@ -59,9 +62,11 @@ final class JointReader
     /**
      * Returns the stock as which the run goes on behind a joint; null as it is.
      *
-     * @throws JobError where the joint is no weld, or not told on a leg
+     * @param  Stock  $own  of the run
+     *
+     * @throws JobError where the joint is no weld, is not told on a leg, or one of both stocks is not round
      */
-    private static function stock(Node $node, JointKind $kind, Site $site): ?Stock
+    private static function stock(Node $node, JointKind $kind, Stock $own, Site $site): ?Stock
     {
         $stock = $node->find('stock');
         if ($stock === null) {
@@ -77,10 +82,15 @@ final class JointReader
             );
         }
 
-        return $site->stock($stock);
+        $found = $site->stock($stock);
+        if (! $found->section->isRound || ! $own->section->isRound) {
+            throw $stock->error('a run goes on in another stock where both are round');
+        }
+
+        return $found;
     }
 
-    private static function read(Node $node, End $usual, Site $site): Joint
+    private static function read(Node $node, End $usual, Stock $stock, Site $site): Joint
     {
         $values = $site->values;
         $word = $node->get('kind');
@@ -115,7 +125,7 @@ final class JointReader
             },
             $sleeveLength === null ? null : $values->positive($sleeveLength, 'the length of the sleeve'),
             $sleeveDiameter === null ? null : $values->positive($sleeveDiameter, 'the outside diameter of the sleeve'),
-            self::stock($node, $kind, $site),
+            self::stock($node, $kind, $stock, $site),
         );
     }
 }

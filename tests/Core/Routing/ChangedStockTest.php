@@ -22,7 +22,7 @@ use Tests\Jobs;
  * @param  array<string, mixed>  $joint
  * @param  array<string, mixed>  $run
  */
-function narrowedFile(array $joint = [], array $run = [], array $small = []): stdClass
+function narrowedFile(array $joint = [], array $run = []): stdClass
 {
     $pipe = static fn (string $id, float $od, float $wall, array $bend): array => [
         'id' => $id, 'kind' => 'pipe', 'name' => $id, 'section' => ['shape' => 'round', 'od' => $od, 'wall' => $wall],
@@ -35,8 +35,13 @@ function narrowedFile(array $joint = [], array $run = [], array $small = []): st
             $pipe('big', 60.3, 3.9, ['radius' => 150, 'min_radius' => 120, 'min_straight' => 50]),
             $pipe('small', 33.7, 2.6, [
                 'radius' => 80, 'min_radius' => 70, 'min_straight' => 40,
-                'springback' => ['ratio' => 0.02, 'offset' => 0.5], ...$small,
+                'springback' => ['ratio' => 0.02, 'offset' => 0.5],
             ]),
+            [
+                'id' => 'square', 'kind' => 'pipe', 'density' => 7850,
+                'section' => ['shape' => 'rectangle', 'width' => 30, 'height' => 30, 'wall' => 3, 'corner_radius' => 5],
+                'bend' => ['radius' => 80, 'min_radius' => 70, 'min_straight' => 40],
+            ],
         ],
         'clamps' => [['id' => 'c', 'at' => [800, 600, 200], 'axis' => [0, 0, 1], 'bore' => 33.7, 'width' => 20]],
         'runs' => [[
@@ -125,11 +130,27 @@ it('finds a reducer that is longer than its straight', function (): void {
 });
 
 it('needs no reducer between pipes as wide as each other', function (): void {
-    $laid = Jobs::laid(narrowedFile(small: [], run: []));
+    $laid = Jobs::laid(narrowedFile());
     expect($laid->run->joints[0]->near->type())->toBe('reducer');
     $file = narrowedFile();
     $file->stock[1]->section = Jobs::object(['shape' => 'round', 'od' => 60.3, 'wall' => 5]);
     expect(Jobs::laid($file)->run->joints[0]->near->type())->toBe('open');
+});
+
+it('puts the reducer on the wider spool, whichever comes first', function (): void {
+    $file = narrowedFile(['stock' => 'big'], ['stock' => 'small']);
+    $joint = Jobs::laid($file)->run->joints[0];
+    expect($joint->near->type())->toBe('open')->and($joint->far->type())->toBe('reducer')
+        // 80 of the second leg are in the first bend: the joint is 220 behind it, and 65 of the wide pipe taper.
+        ->and(SpoolWriter::tube(Jobs::laid($file)))->toEqualWithDelta([
+            ['from' => 0.0, 'to' => 720 + 40 * M_PI + 220 - 1, 'stock' => 'small'],
+            ['from' => 720 + 40 * M_PI + 220 + 1 + 65, 'to' => 720 + 115 * M_PI + 370 + 250, 'stock' => 'big'],
+        ], 1e-9);
+});
+
+it('refuses it on a run that has no legs', function (): void {
+    expect(fn () => Job::read(narrowedFile(run: ['route' => ['kind' => 'hang', 'length' => 2000]])))
+        ->toThrow(JobError::class, 'on its legs, and this one has none');
 });
 
 it('refuses a change of stock that cannot be', function (array $joint, string $pointer, string $words): void {
@@ -144,5 +165,6 @@ it('refuses a change of stock that cannot be', function (array $joint, string $p
 })->with([
     'at flanges' => [['kind' => 'flanges'], '/runs/0/joints/0/stock', 'behind a weld only'],
     'told by its length' => [['at' => ['length' => 900]], '/runs/0/joints/0/at', 'told on a leg'],
+    'of what is not round' => [['stock' => 'square'], '/runs/0/joints/0/stock', 'where both are round'],
     'of nothing' => [['stock' => 'none'], '/runs/0/joints/0/stock', 'none'],
 ]);

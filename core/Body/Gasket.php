@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Bowline\Body;
 
 use Bowline\Body\Boundary\Solid;
-use Bowline\Body\Motion\Translation;
 use Bowline\Geometry\Outline;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Joint\JointKind;
@@ -52,14 +51,9 @@ final readonly class Gasket
         $axis = $laid->path->directionAt($at);
         $middle = $laid->path->pointAt($at);
         $start = Frame::of($middle->minus($axis->times($this->thickness / 2)), $axis, $axis->anySquare());
-        $through = new Translation($axis->times($this->thickness));
-        $builder = new SolidBuilder;
-        $rim = Profile::of(Outline::circle($this->outer / 2), $start);
-        $bore = Profile::of(Outline::circle($this->inner / 2)->reversed(), $start);
-        $builder->flat($start->facingBack(), [$rim->reversed(), $bore->reversed()]);
-        $ends = [$builder->sweep($rim, $through), $builder->sweep($bore, $through)];
-        $builder->flat($start->movedTo($start->at->plus($axis->times($this->thickness))), $ends);
 
-        return new Solid('Gasket', [$builder->faces()]);
+        return new Solid('Gasket', [SolidBuilder::prism(
+            $start, $this->thickness, Outline::circle($this->outer / 2), Outline::circle($this->inner / 2),
+        )]);
     }
 }

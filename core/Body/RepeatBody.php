@@ -6,7 +6,6 @@ namespace Bowline\Body;
 
 use Bowline\Body\Boundary\Face;
 use Bowline\Body\Boundary\Solid;
-use Bowline\Body\Motion\Translation;
 use Bowline\Geometry\Outline;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Repeat;
@@ -48,14 +47,7 @@ final class RepeatBody
         $middle = $laid->path->pointAt($along);
         $height = $laid->run->section->up->uprightOf($travel);
         $start = Frame::of($middle->minus($travel->times($width / 2)), $travel, $height->cross($travel));
-        $through = new Translation($travel->times($width));
-        $builder = new SolidBuilder;
-        $rim = Profile::of($outside, $start);
-        $bore = Profile::of($inside->reversed(), $start);
-        $builder->flat($start->facingBack(), [$rim->reversed(), $bore->reversed()]);
-        $ends = [$builder->sweep($rim, $through), $builder->sweep($bore, $through)];
-        $builder->flat($start->movedTo($start->at->plus($travel->times($width))), $ends);
 
-        return $builder->faces();
+        return SolidBuilder::prism($start, $width, $outside, $inside);
     }
 }

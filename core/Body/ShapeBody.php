@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Bowline\Body;
 
 use Bowline\Body\Boundary\Solid;
-use Bowline\Body\Motion\Translation;
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Shape\Shape;
@@ -28,12 +27,7 @@ final class ShapeBody
         $start = Frame::of(
             $pose->point(new Vector(0.0, 0.0, $bottom)), $up, $pose->direction(new Vector(1.0, 0.0, 0.0)),
         );
-        $builder = new SolidBuilder;
-        $foot = Profile::of($outline, $start);
-        $builder->flat($start->facingBack(), [$foot->reversed()]);
-        $top = $builder->sweep($foot, new Translation($up->times($height)));
-        $builder->flat($start->movedTo($start->at->plus($up->times($height))), [$top]);
 
-        return new Solid($name, [$builder->faces()]);
+        return new Solid($name, [SolidBuilder::prism($start, $height, $outline)]);
     }
 }

@@ -11,6 +11,8 @@ use Bowline\Body\Boundary\Patch;
 use Bowline\Body\Boundary\PlaneSurface;
 use Bowline\Body\Boundary\Vertex;
 use Bowline\Body\Motion\Motion;
+use Bowline\Body\Motion\Translation;
+use Bowline\Geometry\Outline;
 
 /** Collects the faces of one closed shell. */
 final class SolidBuilder
@@ -57,6 +59,31 @@ final class SolidBuilder
         }
 
         return new Profile($loop);
+    }
+
+    /**
+     * Returns the faces of a prism: an outline with holes through it, moved square to itself.
+     *
+     * @param  Frame  $start  of the outline; its third direction is that of the motion
+     * @param  float  $length  mm
+     * @return list<Face>
+     */
+    public static function prism(Frame $start, float $length, Outline $outside, Outline ...$holes): array
+    {
+        $builder = new self;
+        $through = new Translation($start->along->times($length));
+        $loops = [Profile::of($outside, $start), ...array_map(
+            static fn (Outline $hole): Profile => Profile::of($hole->reversed(), $start), array_values($holes),
+        )];
+        $builder->flat(
+            $start->facingBack(), array_map(static fn (Profile $loop): Profile => $loop->reversed(), $loops),
+        );
+        $builder->flat(
+            $start->movedTo($start->at->plus($start->along->times($length))),
+            array_map(static fn (Profile $loop): Profile => $builder->sweep($loop, $through), $loops),
+        );
+
+        return $builder->faces();
     }
 
     /**

@@ -9,6 +9,7 @@ use Bowline\Job\End\End;
 use Bowline\Job\End\Flange;
 use Bowline\Job\End\PlateForTube;
 use Bowline\Job\Node;
+use Bowline\Job\Section;
 use stdClass;
 
 /** The flange that an edit is about: that of an end of the run, or that of a joint. */
@@ -30,16 +31,24 @@ final readonly class FlangeTarget
     /** @throws EditError where it has none */
     public function flange(RunDraft $draft): Flange
     {
-        return $this->finish($draft)->flange($draft->laid->run->stock->section)
+        return $this->finish($draft)->flange($this->section($draft))
             ?? throw new EditError('This end has no flange.');
     }
 
     /** Returns its flange; a first one that fits the tube where it has none. */
     public function flangeOrFirst(RunDraft $draft): Flange
     {
-        $section = $draft->laid->run->stock->section;
+        $section = $this->section($draft);
 
         return $this->finish($draft)->flange($section) ?? (new PlateForTube)->flange($section);
+    }
+
+    /** Returns the section of the tube that it is on. */
+    public function section(RunDraft $draft): Section
+    {
+        return (is_int($this->at)
+            ? $draft->laid->stockAtJoint($this->at)
+            : $draft->laid->stockAtEnd($this->at))->section;
     }
 
     /**

@@ -11,6 +11,7 @@ use Bowline\Body\RunBody;
 use Bowline\Body\ShapeBody;
 use Bowline\Body\Sleeve;
 use Bowline\Geometry\Pose;
+use Bowline\Job\ItemRef;
 use Bowline\Job\JobError;
 use Bowline\Job\Shape\Shape;
 use Bowline\Job\Site;
@@ -50,12 +51,14 @@ final class Parts
     public static function of(SolvedRun $solved, string $pointer): array
     {
         $run = $solved->laid->run;
-        $spools = Spool::all($solved->laid);
-        if (self::folds($solved->laid, $spools)) {
-            throw JobError::at(
-                $pointer, sprintf('the body of %s folds over and is not written%s', $run->name, self::why($solved)),
-            );
+        foreach (Spool::ofOneStock($solved->laid) as $laid) {
+            if (RunBody::of($laid)->folds()) {
+                throw JobError::at(
+                    $pointer, sprintf('the body of %s folds over and is not written%s', $run->name, self::why($solved)),
+                );
+            }
         }
+        $spools = Spool::all($solved->laid);
         $colour = $run->service?->rgb() ?? self::colour($run->stock->kind);
         $parts = [];
         foreach ($spools as $spool) {
@@ -112,7 +115,8 @@ final class Parts
     /**
      * Returns equipment and surroundings, a part for each of their bodies.
      *
-     * @param  (callable(Shape, Pose): bool)|null  $wanted  of a shape with its pose in space; null for all
+     * @param  (callable(ItemRef, Shape, Pose): bool)|null  $wanted  of an item, one of its shapes and the pose of that
+     *     in space; null for all
      * @return Generator<Part> without meshes whose triangles are not at hand
      *
      * @throws JobError where the triangles of a mesh cannot be read
@@ -122,17 +126,18 @@ final class Parts
         $wanted ??= static fn (): bool => true;
         foreach ($site->fittings as $fitting) {
             foreach ($fitting->solids as $number => $solid) {
-                $own = count($fitting->solids) === 1 ? '' : ' '.($number + 1);
-                $id = $fitting->id.str_replace(' ', '-', $own);
                 $pose = $solid->pose->within($fitting->pose);
-                if ($wanted($solid->shape, $pose)) {
-                    yield from self::placed($id, $fitting->name.$own, $solid->shape, $pose, self::EQUIPMENT);
+                if ($wanted(ItemRef::fitting($fitting->id), $solid->shape, $pose)) {
+                    $name = $fitting->name.(count($fitting->solids) === 1 ? '' : ' '.($number + 1));
+                    $id = sprintf('fittings/%s/%d', $fitting->id, $number + 1);
+                    yield from self::placed($id, $name, $solid->shape, $pose, self::EQUIPMENT);
                 }
             }
         }
         foreach ($site->surroundings as $body) {
-            if ($wanted($body->shape, $body->pose)) {
-                yield from self::placed($body->id, $body->name, $body->shape, $body->pose, self::SURROUNDINGS);
+            if ($wanted(ItemRef::of('surroundings', $body->id), $body->shape, $body->pose)) {
+                $id = 'surroundings/'.$body->id;
+                yield from self::placed($id, $body->name, $body->shape, $body->pose, self::SURROUNDINGS);
             }
         }
     }
@@ -150,17 +155,6 @@ final class Parts
         $solid = ShapeBody::of($name, $shape, $pose);
 
         return $solid === null ? [] : [new ExactPart($id, $name, $solid, $colour)];
-    }
-
-    /** @param  list<Spool>  $spools  looked at one by one where the stock of the run changes between them */
-    private static function folds(LaidRun $laid, array $spools): bool
-    {
-        return array_filter(
-            count($laid->run->stocks()) === 1 ? [$laid] : array_map(
-                static fn (Spool $spool): LaidRun => $spool->laid, $spools,
-            ),
-            static fn (LaidRun $one): bool => RunBody::of($one)->folds(),
-        ) !== [];
     }
 
     /** Returns the finding that says where a body folds, behind a colon. */

@@ -13,6 +13,7 @@ use Bowline\Geometry\Chord;
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
 use Bowline\Job\End\End;
+use Bowline\Job\ItemRef;
 use Bowline\Job\JobError;
 use Bowline\Job\Joint\Joint;
 use Bowline\Job\Shape\Shape;
@@ -34,11 +35,17 @@ final class SectionViewWriter
     /**
      * @param  list<SolvedRun>  $runs  a body that folds over is left out
      * @param  Vector|null  $pointed  a point of the plane at which the wall of a run is asked for
-     * @param  Site|null  $around  whose equipment and surroundings are cut too; null for none
+     * @param  Site|null  $site  of the runs; null where nothing around them is cut
+     * @param  list<ItemRef>  $around  equipment and surroundings of it that are cut too
      * @return array<string, mixed>
      */
-    public static function write(SectionPlane $plane, array $runs, ?Vector $pointed, ?Site $around = null): array
-    {
+    public static function write(
+        SectionPlane $plane,
+        array $runs,
+        ?Vector $pointed,
+        ?Site $site = null,
+        array $around = [],
+    ): array {
         $cuts = [];
         $wall = null;
         foreach ($runs as $run) {
@@ -73,18 +80,24 @@ final class SectionViewWriter
 
         return [
             'at' => $plane->at->withoutNegativeZeros(), 'normal' => $plane->normal->withoutNegativeZeros(),
-            'cuts' => [...$cuts, ...$around === null ? [] : self::around($plane, $around)],
+            'cuts' => [...$cuts, ...$site === null ? [] : self::around($plane, $site, $around)],
             'wall' => self::wall($wall),
         ];
     }
 
-    /** @return list<array<string, mixed>> cuts of equipment and surroundings; none of meshes, which enclose nothing */
-    private static function around(SectionPlane $plane, Site $site): array
+    /**
+     * @param  list<ItemRef>  $items
+     * @return list<array<string, mixed>> cuts of equipment and surroundings; none of meshes, which may enclose nothing
+     */
+    private static function around(SectionPlane $plane, Site $site, array $items): array
     {
+        $asked = ItemRef::unique($items);
+        $meets = static fn (ItemRef $item, Shape $shape, Pose $pose): bool => isset($asked[$item->key()])
+            && $shape->prism() !== null
+            && abs($pose->point($shape->middle())->minus($plane->at)->dot($plane->normal))
+                < $shape->halfExtent()->length();
         $cuts = [];
-        foreach (Parts::around($site, static fn (Shape $shape, Pose $pose): bool => abs(
-            $pose->point($shape->middle())->minus($plane->at)->dot($plane->normal),
-        ) < $shape->halfExtent()->length() && $shape->prism() !== null) as $part) {
+        foreach ($items === [] ? [] : Parts::around($site, $meets) as $part) {
             $loops = $part instanceof ExactPart
                 ? PlaneCut::of($part->solid, $plane->at, $plane->normal, self::DIVISION, self::OFF)
                 : [];

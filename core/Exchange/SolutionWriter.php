@@ -142,7 +142,8 @@ final class SolutionWriter
                 'finishes' => SpoolWriter::finishes($laid), 'tube' => SpoolWriter::tube($laid),
             ],
             'ends' => [
-                SpoolWriter::end($laid, $laid->run->from->end), SpoolWriter::end($laid, $laid->run->to->end),
+                SpoolWriter::end($laid->stockAtEnd('from'), $laid->run->from->end),
+                SpoolWriter::end($laid->stockAtEnd('to'), $laid->run->to->end),
             ],
             'joints' => SpoolWriter::joints($laid),
             'repeats' => RepeatWriter::write($laid),

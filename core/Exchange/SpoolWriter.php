@@ -13,6 +13,7 @@ use Bowline\Body\Sleeve;
 use Bowline\Body\Tessellation;
 use Bowline\Job\End\End;
 use Bowline\Job\JobError;
+use Bowline\Job\Stock;
 use Bowline\Routing\LaidJoint;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Spool;
@@ -62,7 +63,9 @@ final class SpoolWriter
             'kind' => $joint->joint->kind->value,
             'at' => $joint->at,
             'gap' => $joint->joint->gap,
-            'flange' => $joint->joint->near->type() === 'flange' ? self::end($laid, $joint->joint->near) : null,
+            'flange' => $joint->joint->near->type() === 'flange'
+                ? self::end($laid->stockAlong($joint->at ?? $joint->told), $joint->joint->near)
+                : null,
             'gasket' => self::gasket(Gasket::of($laid, $joint)),
             'sleeve' => $joint->joint->kind->hasSleeve()
                 ? array_combine(
@@ -82,9 +85,9 @@ final class SpoolWriter
     }
 
     /** @return array<string, mixed> what an end comes to: its kind, and the name and measures of its flange */
-    public static function end(LaidRun $laid, End $end): array
+    public static function end(Stock $stock, End $end): array
     {
-        $flange = $end->flange($laid->run->stock->section);
+        $flange = $end->flange($stock->section);
 
         return ['type' => $end->type(), 'name' => $flange?->name, 'flange' => $flange?->toFile()];
     }

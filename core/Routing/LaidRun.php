@@ -127,6 +127,24 @@ final class LaidRun
         return $stock;
     }
 
+    /** @param  'from'|'to'  $end */
+    public function stockAtEnd(string $end): Stock
+    {
+        return $end === 'from' ? $this->run->stock : $this->run->lastStock();
+    }
+
+    /** Returns the stock of the run at a joint, which is numbered as it is told. */
+    public function stockAtJoint(int $index): Stock
+    {
+        foreach (LaidJoint::all($this) as $joint) {
+            if ($joint->index === $index) {
+                return $this->stockAlong($joint->at ?? $joint->told);
+            }
+        }
+
+        return $this->run->stock;
+    }
+
     /** Returns the length from end face to end face along the centreline, mm. */
     public function length(): float
     {

@@ -77,6 +77,14 @@ final readonly class Spool
         return $spools;
     }
 
+    /** @return non-empty-list<LaidRun> the run, or its spools where its stock changes on the way */
+    public static function ofOneStock(LaidRun $laid): array
+    {
+        return count($laid->run->stocks()) === 1 ? [$laid] : array_map(
+            static fn (self $spool): LaidRun => $spool->laid, self::all($laid),
+        );
+    }
+
     private static function endAt(LaidRun $laid, float $along, End $finish, bool $isStart): RunEnd
     {
         $travel = $laid->path->directionAt($along);

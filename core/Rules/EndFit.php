@@ -51,7 +51,7 @@ final class EndFit implements Rule
     {
         $cap = $end->end->cap();
         $reducer = $end->end->reducer();
-        $straight = self::straightAt($laid, $atStart);
+        $straight = EndRoom::at($laid, $atStart);
 
         return match (true) {
             $cap !== null => self::ofCap($cap, $laid, $straight),
@@ -114,19 +114,13 @@ final class EndFit implements Rule
         };
     }
 
-    /** Returns the straight length at one of the ends of the run, mm. */
-    private static function straightAt(LaidRun $laid, bool $atStart): float
-    {
-        return $laid->legs === [] ? 0.0 : $laid->legs[$atStart ? 0 : count($laid->legs) - 1]->straight;
-    }
-
     public function remedies(Finding $finding, LaidRun $laid): iterable
     {
         foreach (['from' => $laid->run->from, 'to' => $laid->run->to] as $name => $end) {
             if (! $finding->subject->isEnd($name)) {
                 continue;
             }
-            $straight = Words::roundedDown(self::straightAt($laid, $name === 'from'));
+            $straight = Words::roundedDown(EndRoom::at($laid, $name === 'from'));
             $changes = [];
             if ($straight > 0.0) {
                 $changes[sprintf('Make it %s long', $laid->run->units->say($straight))] = new ChangeEnd(

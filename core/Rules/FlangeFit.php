@@ -191,19 +191,19 @@ final class FlangeFit implements Rule
     /** @return iterable<string, RunChange> by what they say */
     private function sizes(LaidRun $laid, FlangedEnd $end): iterable
     {
-        yield 'Take the size of the '.$laid->run->stock->kind->value => $end->change(static function (
+        yield 'Take the size of the '.$end->spool->laid->run->stock->kind->value => $end->change(static function (
             stdClass $told,
         ): void {
             unset($told->nominal);
         });
-        $plate = (new PlateForTube)->flange($laid->run->stock->section);
+        $plate = (new PlateForTube)->flange($end->spool->laid->run->stock->section);
         yield 'Make a plate to its measure' => $end->replace($plate->toFile());
     }
 
     /** @return iterable<string, RunChange> by what they say */
     private function dimensions(LaidRun $laid, FlangedEnd $flanged, Flange $flange): iterable
     {
-        $od = $laid->run->stock->section->outsideDiameter;
+        $od = $flanged->spool->laid->run->stock->section->outsideDiameter;
         $say = $laid->run->units->say(...);
         $set = $flanged->change(...);
         $holes = static fn (string $key, int|float $value): RunChange => $set(

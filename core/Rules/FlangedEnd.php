@@ -61,16 +61,7 @@ final readonly class FlangedEnd
     /** Returns the straight that it may stand on, less what the other end of its spool takes of that, mm. */
     public function straight(): float
     {
-        $legs = $this->spool->laid->legs;
-        if ($legs === []) {
-            return 0.0;
-        }
-        $run = $this->spool->laid->run;
-        $other = ($this->side === 'from' ? $run->to : $run->from)->end->flange($run->stock->section);
-
-        return count($legs) === 1
-            ? max(0.0, $legs[0]->straight - ($other?->length() ?? 0.0))
-            : $legs[$this->side === 'from' ? 0 : count($legs) - 1]->straight;
+        return EndRoom::at($this->spool->laid, $this->side === 'from');
     }
 
     /** @return array{float, float} developed lengths of the run that it covers, mm */

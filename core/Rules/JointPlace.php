@@ -56,7 +56,8 @@ final class JointPlace implements Rule
             if (! $finding->subject->isJoint($joint->index)) {
                 continue;
             }
-            $room = static fn (End $end): float => $end->flange($laid->run->stock->section)?->length() ?? 0.0;
+            $section = $laid->stockAtJoint($joint->index)->section;
+            $room = static fn (End $end): float => $end->flange($section)?->length() ?? $end->reducer()->length ?? 0.0;
             [$near, $far] = [$room($joint->joint->near), $room($joint->joint->far)];
             $straights = $laid->path->straights();
             $roomy = LaidJoint::places($straights, $joint->told, $joint->joint->gap, $near, $far);

@@ -11,6 +11,7 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Job\Joint\Joint;
 use Bowline\Routing\LaidJoint;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\RepeatPlaces;
 use stdClass;
 
 /**
@@ -30,10 +31,10 @@ final class LoosePart implements Rule
         $findings = [];
         $say = $laid->run->units->say(...);
         foreach (LaidJoint::all($laid) as $joint) {
-            $section = $laid->stockAlong($joint->at ?? $joint->told)->section;
             if (! $joint->joint->kind->hasSleeve() || $joint->at === null) {
                 continue;
             }
+            $section = $laid->stockAlong($joint->at)->section;
             [$length, $od] = $joint->joint->sleeve($section);
             $word = $joint->joint->kind->value;
             $fault = match (true) {
@@ -67,10 +68,13 @@ final class LoosePart implements Rule
     private function repeats(LaidRun $laid): array
     {
         $findings = [];
-        $half = $laid->run->stock->section->outsideDiameter / 2;
         foreach ($laid->run->repeats as $index => $repeat) {
             $depth = $repeat->outline?->depthOf(0.0, 0.0);
-            if ($depth === null || $depth > $half + Tolerance::COINCIDENT || $laid->path->segments === []) {
+            $half = $depth === null ? 0.0 : max([0.0, ...array_map(
+                static fn (float $along): float => $laid->stockAlong($along)->section->outsideDiameter / 2,
+                RepeatPlaces::of($laid, $repeat),
+            )]);
+            if ($depth === null || $depth > $half + Tolerance::COINCIDENT || $half === 0.0) {
                 continue;
             }
             $findings[] = new Finding(
@@ -108,7 +112,7 @@ final class LoosePart implements Rule
     /** @return iterable<Remedy> */
     private function remediesOf(LaidRun $laid, int $index, Joint $joint): iterable
     {
-        $section = $laid->run->stock->section;
+        $section = $laid->stockAtJoint($index)->section;
         [$length, $od] = Joint::usualSleeve($section);
         if ($section->isRound && $length > $joint->gap) {
             $say = $laid->run->units->say(...);

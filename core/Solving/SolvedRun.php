@@ -56,19 +56,11 @@ final readonly class SolvedRun
         );
     }
 
-    /** @return list<LaidRun> the run, or its spools where its stock changes on the way */
-    private function ofOneStock(): array
-    {
-        return count($this->laid->run->stocks()) === 1 ? [$this->laid] : array_map(
-            static fn (Spool $spool): LaidRun => $spool->laid, Spool::all($this->laid),
-        );
-    }
-
     /** Returns the volume of the material in mm³: section area times centreline length, without flanges. */
     public function volume(): float
     {
         return array_sum(array_map(
-            static fn (LaidRun $one): float => $one->run->stock->section->area() * $one->length(), $this->ofOneStock(),
+            static fn (LaidRun $one): float => $one->run->stock->section->area() * $one->length(), Spool::ofOneStock($this->laid),
         ));
     }
 
@@ -77,7 +69,7 @@ final readonly class SolvedRun
     {
         return array_sum(array_map(
             static fn (LaidRun $one): float => $one->run->stock->massPerMetre * $one->length() * 1e-3,
-            $this->ofOneStock(),
+            Spool::ofOneStock($this->laid),
         ));
     }
 }

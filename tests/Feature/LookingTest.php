@@ -67,6 +67,10 @@ it('cuts equipment and surroundings that are asked for, and no others', function
         'id' => 'motor', 'name' => 'Motor', 'pose' => ['at' => [0, 100, 150]],
         'body' => ['shape' => 'cylinder', 'diameter' => 60, 'height' => 80],
     ]);
+    $file->fittings[] = Jobs::object([
+        'id' => 'mounted', 'name' => 'Mounted', 'on' => 'floor', 'pose' => ['at' => [-100, 0, 5]],
+        'body' => ['shape' => 'cylinder', 'diameter' => 60, 'height' => 80],
+    ]);
     $file->surroundings = [Jobs::object([
         'id' => 'floor', 'name' => 'Floor', 'shape' => 'box', 'size' => [500, 300, 20], 'pose' => ['at' => [0, 0, 145]],
     ])];
@@ -85,6 +89,8 @@ it('cuts equipment and surroundings that are asked for, and no others', function
         ['Motor' => M_PI * 900]],
     'over all' => [['fittings' => ['motor'], 'surroundings' => ['floor']], 150, []],
     'nothing' => [[], 100, []],
+    // What it is mounted on is read with it, and is not cut for that.
+    'a motor on the floor' => [['fittings' => ['mounted']], 100, ['Mounted' => M_PI * 900]],
 ]);
 
 it('measures the wall where it is pointed at', function (): void {

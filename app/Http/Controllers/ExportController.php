@@ -166,13 +166,14 @@ final readonly class ExportController
     public function jobMass(Request $request, Job $job): JsonResponse
     {
         $chosen = $request->query->has('runs') ? explode('/', $request->query->getString('runs')) : null;
+        $core = CoreJob::read($this->files->file($job));
         foreach ($chosen ?? [] as $id) {
-            if (! $this->files->has($job, 'runs', $id)) {
-                throw JobError::at('', sprintf('there is no run “%s”', $id));
+            if (! isset($core->runs[$id])) {
+                throw JobError::at('/runs', sprintf('there is no run “%s”', $id));
             }
         }
-        $runs = (function () use ($job, $chosen): Generator {
-            foreach ($this->solvedRuns($job, $chosen) as $id => $solved) {
+        $runs = (function () use ($job, $core, $chosen): Generator {
+            foreach (self::solvedRuns($job, $core, $chosen) as $id => $solved) {
                 yield '/runs/'.$id => $solved;
             }
         })();
@@ -209,14 +210,15 @@ final readonly class ExportController
     {
         $writer = BodyFormats::find($format) ?? throw new NotFoundHttpException;
         $isAround = $request->query->getString('with') === 'around';
-        $parts = (function () use ($job, $isAround): Generator {
-            foreach ($this->solvedRuns($job) as $id => $solved) {
+        $core = CoreJob::read($this->files->file($job));
+        $parts = (function () use ($job, $core, $isAround): Generator {
+            foreach (self::solvedRuns($job, $core) as $id => $solved) {
                 foreach (self::parts($solved, $id) as $part) {
                     yield $part;
                 }
             }
             if ($isAround) {
-                yield from Parts::around(CoreJob::read($this->files->file($job))->site);
+                yield from Parts::around($core->site);
             }
         })();
 
@@ -229,9 +231,8 @@ final readonly class ExportController
      * @param  list<string>|null  $chosen  ids; null for all
      * @return Generator<string, SolvedRun> by id, one solved after another
      */
-    private function solvedRuns(Job $job, ?array $chosen = null): Generator
+    private static function solvedRuns(Job $job, CoreJob $core, ?array $chosen = null): Generator
     {
-        $core = CoreJob::read($this->files->file($job));
         $solver = new Solver($core);
         foreach ($core->runs as $run) {
             if ($chosen !== null && ! in_array($run->id, $chosen, true)) {

@@ -40,7 +40,7 @@ final readonly class SectionController
                 $around[] = ItemRef::of($list, $one->text());
             }
         }
-        $core = CoreJob::read($this->files->around($job, $ids));
+        $core = CoreJob::read($this->files->around($job, $ids, [], $around));
         $solver = new Solver($core);
         $solved = [];
         foreach ($ids as $id) {
@@ -53,7 +53,7 @@ final readonly class SectionController
         return response()->json(SectionViewWriter::write(
             self::plane($body, $values, $solved[$own] ?? throw $body->get('run')->error('there is no such run')),
             array_values($solved), $pointed === null ? null : $values->vector($pointed),
-            $around === [] ? null : CoreJob::read($this->files->around($job, [], [], $around))->site,
+            $core->site, $around,
         ));
     }
 

@@ -51,7 +51,7 @@ final readonly class FinishEnd implements RunEdit
 
     public function apply(RunDraft $draft): void
     {
-        $section = $draft->laid->run->stock->section;
+        $section = $draft->laid->stockAtEnd($this->end)->section;
         $end = $this->end === 'from' ? $draft->laid->run->from : $draft->laid->run->to;
         $od = $section->outsideDiameter;
         $other = $end->size !== null && abs($end->size - $od) > Tolerance::CLAMP_BORE

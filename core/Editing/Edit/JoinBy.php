@@ -54,7 +54,7 @@ final readonly class JoinBy implements RunEdit
         $flange = $this->kind === JointKind::Flanges
             ? UsualFlange::of($run->from, $run->to)?->toFile() ?? $this->target->flangeOrFirst($draft)->toFile()
             : null;
-        [$length, $od] = Joint::usualSleeve($run->stock->section);
+        [$length, $od] = Joint::usualSleeve($this->target->section($draft));
         $sleeve = $this->kind->hasSleeve() ? (object) [
             'length' => FileValue::roundForFile($length), 'od' => FileValue::roundForFile($od),
         ] : null;

@@ -23,7 +23,7 @@ final readonly class ReduceEnd implements RunChange
 
     public function apply(RunDraft $draft): void
     {
-        $tube = $draft->laid->run->stock->section->outsideDiameter;
+        $tube = $draft->laid->stockAtEnd($this->end)->section->outsideDiameter;
         $draft->end($this->end)->end = (new Reducer(
             $this->od, null, Reducer::usualLength($tube, $this->od), false,
         ))->toFile();

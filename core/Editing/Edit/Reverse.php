@@ -67,7 +67,7 @@ final readonly class Reverse implements RunEdit
             if ($joint->length !== null) {
                 $told->at->length = FileValue::roundForFile($draft->laid->length() - $joint->length);
             }
-            $this->turnFlanges($told, $joint, $run->stock->section);
+            $this->turnFlanges($told, $joint, $draft->laid->stockAtJoint($index)->section);
         }
         $before = $run->stock;
         foreach (LaidJoint::all($draft->laid) as $joint) {

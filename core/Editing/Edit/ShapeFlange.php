@@ -64,7 +64,7 @@ final readonly class ShapeFlange implements RunEdit
     {
         $flange = $this->target->flange($draft);
         $said = clone $this->target->said($draft);
-        $od = $draft->laid->run->stock->section->outsideDiameter;
+        $od = $this->target->section($draft)->outsideDiameter;
         if ($this->plate !== null) {
             $this->shapePlate($said, $flange, $this->plate, $od);
         }

@@ -15,7 +15,7 @@ use Tests\Jobs;
  */
 
 /**
- * @param  list<array<string, mixed>>  $joints
+ * @param  array<array<string, mixed>>  $joints
  * @param  array<string, mixed>  $more  of the run
  */
 function jointedFile(array $joints, array $more = []): stdClass

@@ -6,6 +6,7 @@ use Bowline\Bending\BendTable;
 use Bowline\Exchange\MassWriter;
 use Bowline\Exchange\Parts;
 use Bowline\Exchange\RepeatWriter;
+use Bowline\Exchange\SolutionWriter;
 use Bowline\Exchange\SpoolWriter;
 use Bowline\Job;
 use Bowline\Job\JobError;
@@ -127,6 +128,38 @@ it('finds a reducer that is longer than its straight', function (): void {
     $found = array_values(array_filter($solved->findings, static fn (Finding $one): bool => $one->rule === 'end-fit'));
     expect($found)->toHaveCount(1)->and($found[0]->title)->toBe('The reducer at joint 1 does not fit')
         ->and($found[0]->measured)->toEqualWithDelta(60, 1e-9)->and($found[0]->required)->toEqualWithDelta(65, 1e-9);
+});
+
+it('takes flanges, sleeves and plates for the pipe that is there', function (): void {
+    $standard = ['type' => 'flange', 'standard' => 'EN 1092-1 type 11 PN 16'];
+    $file = narrowedFile(run: [
+        'from' => ['at' => [0, 0, 0], 'end' => $standard], 'to' => ['at' => [800, 600, 400], 'end' => $standard],
+    ]);
+    expect(array_column(SolutionWriter::run(Jobs::solve($file))['ends'], 'name'))
+        ->toBe(['EN 1092-1 type 11 PN 16 DN 50', 'EN 1092-1 type 11 PN 16 DN 25'])
+        ->and(rulesOf(Jobs::solve($file)))->toBe([]);
+
+    // A coupling behind the reducer: twice as long as the small pipe is wide, with a wall of a fifth of that.
+    $file->runs[0]->joints[] = Jobs::object(['at' => ['leg' => 3, 'from_start' => 200], 'kind' => 'weld']);
+    $joints = Jobs::edited($file, ['do' => 'join-by', 'joint' => 1, 'kind' => 'coupling'])->joints;
+    expect((array) $joints[1]->sleeve)->toEqualWithDelta(['length' => 67.4, 'od' => 47.18], 1e-9);
+    $plate = Jobs::edited($file, ['do' => 'finish-end', 'end' => 'to', 'type' => 'flange'])->to->end;
+    // The bore of a plate that slips over is 1 wider than its pipe.
+    expect($plate->bore)->toEqualWithDelta(34.7, 1e-9);
+});
+
+it('finds a reducer and a flange that need more than the straight between them', function (): void {
+    // 150 of the second leg are in the bend; up to 289 there are 138 of pipe with a plate of 80 and a reducer of 65.
+    $plate = ['type' => 'flange', 'od' => 165, 'thickness' => 80, 'bore' => 61];
+    $file = narrowedFile(['at' => ['leg' => 2, 'from_start' => 289]]);
+    $file->runs[0]->joints[] = Jobs::object([
+        'at' => ['leg' => 2, 'from_start' => 151], 'kind' => 'flanges', 'gap' => 2, 'flange' => $plate,
+    ]);
+    $solved = Jobs::solve($file);
+    $found = array_column($solved->findings, 'measured', 'title');
+    // The spool between is 289 − 1 − 152 = 136 long: 56 are left for the reducer, 71 for the plate.
+    expect($found['The reducer at joint 1 does not fit'] ?? null)->toEqualWithDelta(56, 1e-9)
+        ->and(rulesOf($solved))->toContain('flange-fit');
 });
 
 it('needs no reducer between pipes as wide as each other', function (): void {

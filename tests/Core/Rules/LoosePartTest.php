@@ -69,3 +69,22 @@ it('finds an outline that leaves the tube, and writes none of it', function (arr
     'a square of 11' => [[[-5.5, -5.5], [5.5, -5.5], [5.5, 5.5], [-5.5, 5.5]], true],
     'a block beside it' => [[[8, -5], [20, -5], [20, 5], [8, 5]], true],
 ]);
+
+it('looks at an outline where the run is widest among the places of it', function (float $along, bool $isLoose): void {
+    // 12 wide up to a weld at 200, 20 wide behind it; the square leaves 8 from its middle to its sides.
+    $file = Jobs::file([], ['at' => [400, 0, 0]], [
+        'from' => ['at' => [0, 0, 0]], 'section' => ['shape' => 'round', 'od' => 12, 'wall' => 1],
+    ]);
+    $file->version = 3;
+    $file->stock[] = Jobs::object([
+        ...(array) $file->stock[0], 'id' => 'wide', 'section' => ['shape' => 'round', 'od' => 20, 'wall' => 1],
+    ]);
+    $file->runs[0]->joints = [
+        Jobs::object(['at' => ['leg' => 1, 'from_start' => 200], 'kind' => 'weld', 'stock' => 'wide']),
+    ];
+    $file->runs[0]->repeats = [Jobs::object([
+        'kind' => 'clip', 'count' => 1, 'from' => $along, 'to' => 400 - $along,
+        'outline' => [[-8, -8], [8, -8], [8, 8], [-8, 8]],
+    ])];
+    expect(loose(Jobs::solve($file)))->toHaveCount($isLoose ? 1 : 0);
+})->with(['before it' => [100, false], 'behind it' => [300, true]]);

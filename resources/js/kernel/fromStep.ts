@@ -8,19 +8,20 @@ export const isStep = (name: string) => /\.(step|stp|p21)$/i.test(name);
 
 /**
  * Reads a STEP file with a CAD kernel on a worker, which is loaded when it is asked for the first time. Refused with
- * the name of the file and the reason; stopped by the signal.
+ * the name of the file and the reason; stopped by the signal, for the reason that this gives.
  */
 export async function fromStep(file: File, signal: AbortSignal): Promise<StepBody> {
   if (file.size > LARGEST) {
     throw new Error(`${file.name} is larger than 100 MB; bring in a part of it`);
   }
   const bytes = new Uint8Array(await file.arrayBuffer());
+  signal.throwIfAborted();
   const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: 'step' });
   try {
     const answer = await new Promise<Answer>((resolve, reject) => {
       worker.onmessage = ({ data }: MessageEvent<Answer>) => resolve(data);
       worker.onerror = () => reject(new Error(`${file.name} was not read: what reads it could not be loaded`));
-      signal.addEventListener('abort', () => reject(new Error(`${file.name} was not brought in`)));
+      signal.addEventListener('abort', () => reject(signal.reason));
       worker.postMessage(bytes, [bytes.buffer]);
     });
     if ('wrong' in answer) {

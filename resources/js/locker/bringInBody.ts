@@ -12,10 +12,11 @@ export async function bringInBody(file: File): Promise<NewItem> {
   }
   const asked = new AbortController();
   const { setReading } = useReading.getState();
-  setReading({ name: file.name, stop: () => asked.abort() });
+  setReading({ name: file.name, stop: () => asked.abort(new Error(`${file.name} was not brought in`)) });
   try {
     const { triangles, rounds } = await fromStep(file, asked.signal);
     const { mesh, extent } = await api.takeMesh(new File([stlOf(triangles)], file.name));
+    asked.signal.throwIfAborted();
     return { kind: 'mesh', name, mesh, extent: extent as NewItem['extent'], rounds };
   } finally {
     setReading(null);

@@ -88,7 +88,7 @@ export function useAdding(): Adding[] {
     return [
       ...(parts.data ?? []).map(({ kind, title }) => ({
         list: 'fittings' as const,
-        name: `Add a ${title.toLowerCase()}`,
+        name: `Add ${/^[aeiou]/i.test(title) ? 'an' : 'a'} ${title.toLowerCase()}`,
         run: () => add({ kind: 'part', part: kind as Part['kind'], ...(stock === '' ? {} : { stock }) }),
       })),
       { list: 'fittings', name: 'Add a fitting of your own', run: () => add({ kind: 'fitting' }) },

@@ -205,7 +205,6 @@ function ClampMark({ id, at }: { id: string; at: number }) {
   );
 }
 
-/** Where two spools meet: both flanges, or the line of a weld or a sleeve, with its number. */
 interface JointProps {
   /** From 0. */
   index: number;
@@ -218,7 +217,10 @@ interface JointProps {
   drag: StripDrag;
 }
 
-/** A joint, which is dragged along the run, or moved by the arrow keys. */
+/**
+ * Where two spools meet: both flanges, or the line of a weld or a sleeve. It is dragged along the run, or moved by the
+ * arrow keys.
+ */
 function JointMark({ index, kind, along, x, gap, drag }: JointProps) {
   const at = x(along);
   const half = Math.max(1, gap / 2);

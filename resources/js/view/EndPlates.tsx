@@ -58,13 +58,14 @@ function Finishes({ solved, colour, upTo }: { solved: SolvedRun; colour: string;
     },
     [geometries],
   );
+  const isWhole = upTo === Number.POSITIVE_INFINITY;
   const along = useMemo(() => {
-    const stations = stationsOf(solved);
-    return geometries.map((geometry) => {
+    const stations = isWhole ? [] : stationsOf(solved);
+    return (isWhole ? [] : geometries).map((geometry) => {
       geometry.computeBoundingSphere();
       return geometry.boundingSphere === null ? 0 : nearest(geometry.boundingSphere.center, stations);
     });
-  }, [geometries, solved]);
+  }, [geometries, solved, isWhole]);
   return geometries
     .filter((_, index) => (along[index] ?? 0) <= upTo)
     .map((geometry) => (

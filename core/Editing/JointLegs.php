@@ -48,7 +48,8 @@ final class JointLegs
     {
         foreach ($draft->joints() as $index => $told) {
             $joint = $draft->laid->run->joints[$index] ?? null;
-            if ($joint !== null && $joint->leg > $vertex && $told instanceof stdClass && $told->at instanceof stdClass) {
+            if ($joint !== null && $joint->leg > $vertex
+                && $told instanceof stdClass && $told->at instanceof stdClass) {
                 $told->at->leg = $joint->leg + $more;
             }
         }

@@ -60,7 +60,8 @@ final readonly class SolvedRun
     public function volume(): float
     {
         return array_sum(array_map(
-            static fn (LaidRun $one): float => $one->run->stock->section->area() * $one->length(), Spool::ofOneStock($this->laid),
+            static fn (LaidRun $one): float => $one->run->stock->section->area() * $one->length(),
+            Spool::ofOneStock($this->laid),
         ));
     }
 

@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Space;
+
+use Bowline\Geometry\Arc;
+use Bowline\Geometry\Chord;
+use Bowline\Geometry\Curve;
+use Bowline\Geometry\Line;
+use Bowline\Geometry\Path;
+use Bowline\Geometry\SegmentVisitor;
+use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
+
+/**
+ * The distance from the surface of a round tube along a path, negative inside it. The tube goes straight on beyond an
+ * end, or ends in half a ball there. Exact along lines and arcs; a curve is followed by chords within 1e-3 mm.
+ *
+ * @implements SegmentVisitor<null>
+ *
+ * @phpstan-type Straight array{float, float, float, float, float, float, float, float}
+ * @phpstan-type Bend array{float, float, float, float, float, float, float, float, float, float, float, float, float,
+ *     float, float}
+ * @phpstan-type Nearest array{float, float, float, float, float}
+ */
+final class TubeDistance implements SegmentVisitor
+{
+    /** How far it goes on beyond an end, mm. */
+    private const BEYOND = 1e5;
+
+    private const CHORD = 1e-3;
+
+    /** @var list<Straight> start, unit direction, length, and developed length at the start */
+    private array $straights = [];
+
+    /** @var list<Bend> centre, directions to the start, aside and along the axis, radius, angle, length before */
+    private array $bends = [];
+
+    private float $along = 0.0;
+
+    private function __construct(public readonly float $radius)
+    {
+    }
+
+    public static function along(Path $path, float $radius, bool $goesOnBefore, bool $goesOnBehind): self
+    {
+        $made = new self($radius);
+        foreach ($path->segments as $segment) {
+            $segment->accept($made);
+        }
+        if ($goesOnBefore) {
+            $made->straight($path->pointAt(0.0), $path->directionAt(0.0)->times(-1.0), self::BEYOND, 0.0, -1.0);
+        }
+        if ($goesOnBehind) {
+            $made->straight(
+                $path->pointAt($path->length), $path->directionAt($path->length), self::BEYOND, $path->length, 1.0,
+            );
+        }
+
+        return $made;
+    }
+
+    /** @param  float  $side  −1 where the developed length falls along it */
+    private function straight(Vector $at, Vector $along, float $length, float $from, float $side): void
+    {
+        $this->straights[] = [$at->x, $at->y, $at->z, $along->x, $along->y, $along->z, $length, $from * $side];
+        if ($side < 0.0) {
+            $this->backwards[count($this->straights) - 1] = true;
+        }
+    }
+
+    /** @var array<int, true> numbers of the straights along which the developed length falls */
+    private array $backwards = [];
+
+    public function line(Line $line): null
+    {
+        $length = $line->length();
+        if ($length > Tolerance::NOTHING) {
+            $this->straight($line->start(), $line->directionAt(0.0), $length, $this->along, 1.0);
+        }
+        $this->along += $length;
+
+        return null;
+    }
+
+    public function arc(Arc $arc): null
+    {
+        $out = $arc->from->minus($arc->centre)->times(1 / $arc->radius);
+        $aside = $arc->normal->cross($out);
+        $this->bends[] = [
+            $arc->centre->x, $arc->centre->y, $arc->centre->z, $out->x, $out->y, $out->z, $aside->x, $aside->y,
+            $aside->z, $arc->normal->x, $arc->normal->y, $arc->normal->z, $arc->radius, $arc->angle, $this->along,
+        ];
+        $this->along += $arc->length();
+
+        return null;
+    }
+
+    public function curve(Curve $curve): null
+    {
+        $last = $curve->start();
+        foreach ($curve->points(new Chord(self::CHORD)) as $point) {
+            $length = $last->distanceTo($point);
+            if ($length > Tolerance::NOTHING) {
+                $this->straight($last, $point->minus($last)->unit(), $length, $this->along, 1.0);
+                $this->along += $length;
+            }
+            $last = $point;
+        }
+
+        return null;
+    }
+
+    /**
+     * @return Nearest distance from the surface, mm; unit direction away from the path; developed length of the nearest
+     *     point of the path, below 0 or above its length beyond its ends
+     */
+    public function at(float $x, float $y, float $z): array
+    {
+        $least = INF;
+        $near = [0.0, 0.0, 0.0, 0.0];
+        foreach ($this->straights as $number => [$px, $py, $pz, $dx, $dy, $dz, $length, $from]) {
+            [$wx, $wy, $wz] = [$x - $px, $y - $py, $z - $pz];
+            $t = $wx * $dx + $wy * $dy + $wz * $dz;
+            $t = $t < 0.0 ? 0.0 : ($t > $length ? $length : $t);
+            [$ax, $ay, $az] = [$wx - $t * $dx, $wy - $t * $dy, $wz - $t * $dz];
+            $square = $ax * $ax + $ay * $ay + $az * $az;
+            if ($square < $least) {
+                $least = $square;
+                $near = [$ax, $ay, $az, isset($this->backwards[$number]) ? -$from - $t : $from + $t];
+            }
+        }
+        foreach ($this->bends as [$cx, $cy, $cz, $ux, $uy, $uz, $vx, $vy, $vz, $nx, $ny, $nz, $radius, $angle, $from]) {
+            [$wx, $wy, $wz] = [$x - $cx, $y - $cy, $z - $cz];
+            $turn = atan2($wx * $vx + $wy * $vy + $wz * $vz, $wx * $ux + $wy * $uy + $wz * $uz);
+            if ($turn < 0.0 || $turn > $angle) {
+                // Nearer to an end, which the piece beside it has too.
+                $turn = $turn < ($angle - 2 * M_PI) / 2 || $turn > $angle ? $angle : 0.0;
+            }
+            [$cos, $sin] = [$radius * cos($turn), $radius * sin($turn)];
+            [$ax, $ay, $az] = [
+                $wx - $cos * $ux - $sin * $vx, $wy - $cos * $uy - $sin * $vy, $wz - $cos * $uz - $sin * $vz,
+            ];
+            $square = $ax * $ax + $ay * $ay + $az * $az;
+            if ($square < $least) {
+                $least = $square;
+                $near = [$ax, $ay, $az, $from + $radius * $turn];
+            }
+        }
+        $distance = sqrt($least);
+        $scale = $distance > Tolerance::NOTHING ? 1.0 / $distance : 0.0;
+
+        return [$distance - $this->radius, $near[0] * $scale, $near[1] * $scale, $near[2] * $scale, $near[3]];
+    }
+}

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Geometry\Arc;
+use Bowline\Geometry\Line;
+use Bowline\Geometry\Path;
+use Bowline\Geometry\Saddle;
+use Bowline\Geometry\Vector;
+use Bowline\Space\RoundedUnion;
+use Bowline\Space\SurfaceNet;
+use Bowline\Space\TubeDistance;
+
+/** A straight of 100 along x, a quarter of R 40 towards y, and 60 on. */
+function bentPath(): Path
+{
+    $corner = Arc::rounding(
+        new Vector(140.0, 0.0, 0.0), new Vector(1.0, 0.0, 0.0), new Vector(0.0, 1.0, 0.0), new Vector(0.0, 0.0, 1.0),
+        40.0, 40.0, M_PI / 2,
+    );
+
+    return new Path([
+        new Line(new Vector(0.0, 0.0, 0.0), new Vector(100.0, 0.0, 0.0)), $corner,
+        new Line(new Vector(140.0, 40.0, 0.0), new Vector(140.0, 100.0, 0.0)),
+    ]);
+}
+
+function pipeAlongX(float $radius): TubeDistance
+{
+    return TubeDistance::along(
+        new Path([new Line(new Vector(-1.0, 0.0, 0.0), new Vector(1.0, 0.0, 0.0))]), $radius, true, true,
+    );
+}
+
+it('tells how far off a tube is, and where along it', function (): void {
+    mt_srand(7);
+    $path = bentPath();
+    $tube = TubeDistance::along($path, 12.0, false, false);
+    for ($i = 0; $i < 500; $i++) {
+        $at = new Vector(mt_rand(-500, 2000) / 10, mt_rand(-500, 1500) / 10, mt_rand(-400, 400) / 10);
+        $along = $path->closestTo($at);
+        $nearest = $path->pointAt($along);
+        [$distance, $x, $y, $z, $told] = $tube->at($at->x, $at->y, $at->z);
+        expect($distance)->toEqualWithDelta($at->distanceTo($nearest) - 12, 1e-9)
+            // Where two places are as near, either will do.
+            ->and($path->pointAt($told)->distanceTo($at))->toEqualWithDelta($at->distanceTo($nearest), 1e-9)
+            ->and((new Vector($x, $y, $z))->dot($at->minus($path->pointAt($told))))
+            ->toEqualWithDelta($at->distanceTo($nearest), 1e-9);
+    }
+});
+
+it('goes straight on beyond its ends where it is told to', function (): void {
+    $tube = TubeDistance::along(bentPath(), 12.0, true, true);
+
+    expect($tube->at(-50, 0, 20)[0])->toEqualWithDelta(8, 1e-12)
+        ->and($tube->at(-50, 0, 20)[4])->toEqualWithDelta(-50, 1e-12)
+        ->and($tube->at(140, 300, 20)[0])->toEqualWithDelta(8, 1e-12)
+        ->and($tube->at(140, 300, 20)[4])->toEqualWithDelta(100 + 20 * M_PI + 60 + 200, 1e-9);
+});
+
+it('rolls a ball along where two tubes meet', function (float $host, float $radius, float $degrees, float $ball): void {
+    $angle = deg2rad($degrees);
+    $axis = new Vector(cos($angle), 0.0, sin($angle));
+    $union = new RoundedUnion([
+        pipeAlongX($host),
+        TubeDistance::along(new Path([new Line(Vector::zero(), $axis)]), $radius, false, true),
+    ], $ball);
+    // Its middle goes along the saddle of both cylinders widened by it.
+    $saddle = new Saddle($host + $ball, $radius + $ball, $angle);
+    $middles = [];
+    foreach ([false, true] as $isAhead) {
+        for ($i = 0; $i <= 6000; $i++) {
+            $middles[] = $saddle->pointAt(M_PI * ($i / 6000 - 0.5), $isAhead);
+        }
+    }
+    mt_srand(3);
+    $tried = 0;
+    while ($tried < 60) {
+        // Near where both meet: outside of both tubes, within what the ball keeps out of.
+        [$x, $z, $y] = $saddle->pointAt(mt_rand(-150, 150) / 100, mt_rand(0, 1) === 1);
+        $at = new Vector($x + mt_rand(-90, 90) / 100 * $ball, $y + mt_rand(-90, 90) / 100 * $ball, $z
+            + mt_rand(-90, 90) / 100 * $ball);
+        $least = INF;
+        foreach ($middles as [$along, $over, $beside]) {
+            $least = min($least, ($along - $at->x) ** 2 + ($beside - $at->y) ** 2 + ($over - $at->z) ** 2);
+        }
+        $distances = array_map(static fn ($tube): float => $tube->at($at->x, $at->y, $at->z)[0], $union->tubes);
+        $foundBall = $ball - sqrt($least);
+        $told = $union->at($at->x, $at->y, $at->z, 1e-9)[0];
+        if (min($distances) < $ball) {
+            $tried++;
+            // The nearest place a radius off both tubes: on that curve, or straight off one tube.
+            expect($told)->toBeGreaterThan($foundBall - 1e-3)->toBeLessThan(min($distances) + 1e-9);
+            [$qx, $qy, $qz] = $union->onSurface($at->x, $at->y, $at->z, 1e-7);
+            expect(abs($union->at($qx, $qy, $qz, 1e-9)[0]))->toBeLessThan(1e-6);
+        }
+    }
+})->with([[30, 20, 90, 10], [30, 20, 55, 10], [30, 30, 90, 5], [30, 12, 120, 15]]);
+
+it('has a fillet of its radius in the plane of both axes', function (): void {
+    $union = new RoundedUnion([
+        pipeAlongX(30.0),
+        TubeDistance::along(new Path([new Line(Vector::zero(), new Vector(0.0, 0.0, 1.0))]), 20.0, false, true),
+    ], 10.0);
+    foreach ([10, 30, 45, 60, 80] as $degrees) {
+        // Round (30, 40), from straight above the pipe to straight beside the branch.
+        [$x, $z] = [30 - 9 * cos(deg2rad($degrees)), 40 - 9 * sin(deg2rad($degrees))];
+        expect($union->at($x, 0.0, $z, 1e-9)[0])->toEqualWithDelta(1.0, 1e-8);
+    }
+});
+
+it('has none without a radius', function (): void {
+    $union = new RoundedUnion([
+        pipeAlongX(30.0),
+        TubeDistance::along(new Path([new Line(Vector::zero(), new Vector(0.0, 0.0, 1.0))]), 20.0, false, true),
+    ], 0.0);
+
+    // Within the wedge in the corner, its edge is nearest: at x = 20, z = 30 in the plane of both.
+    expect($union->at(19.0, 0.0, 29.0, 1e-9)[0])->toEqualWithDelta(-M_SQRT2, 1e-8)
+        ->and($union->at(20.0, 0.0, 33.0, 1e-9)[0])->toEqualWithDelta(0.0, 1e-8);
+});
+
+it('covers a ball with triangles that close', function (float $cube): void {
+    $net = new SurfaceNet(
+        static fn (float $x, float $y, float $z): float => sqrt($x * $x + $y * $y + $z * $z) - 10,
+        static fn (): bool => true,
+        static function (float $x, float $y, float $z): array {
+            $scale = 10 / sqrt($x * $x + $y * $y + $z * $z);
+
+            return [$x * $scale, $y * $scale, $z * $scale];
+        },
+        [-13.1, -13.2, -13.3], 27.0, $cube,
+    );
+    $mesh = new Bowline\Body\Mesh(
+        array_map(static fn (array $at): Vector => new Vector(...$at), $net->vertices), $net->triangles,
+    );
+    $ball = 4 / 3 * M_PI * 10 ** 3;
+    expect($mesh->isClosed())->toBeTrue()
+        ->and(count($mesh->vertices) - count($mesh->triangles) / 2)->toEqual(2)
+        // Vertices on the ball: facets of half a diagonal stand s²/4r off it.
+        ->and($mesh->volume())->toBeLessThan($ball)->toBeGreaterThan($ball - 4 * M_PI * 100 * $cube ** 2 / 40)
+        ->and($mesh->centre()->length())->toBeLessThan(0.05);
+})->with([2.5, 1.0, 0.5]);

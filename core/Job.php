@@ -6,6 +6,7 @@ namespace Bowline;
 
 use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
+use Bowline\Job\JoinedBody;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Routing\RouteBook;
@@ -15,12 +16,16 @@ use stdClass;
 /** A job: its site and its runs. The same job always has the same solution. */
 final readonly class Job
 {
-    /** @param  array<string, Run>  $runs */
+    /**
+     * @param  array<string, Run>  $runs
+     * @param  array<string, JoinedBody>  $bodies  of several runs; none where only some runs were read
+     */
     private function __construct(
         public string $name,
         public Site $site,
         public array $runs,
         public stdClass $source,
+        public array $bodies = [],
     ) {
     }
 
@@ -49,6 +54,7 @@ final readonly class Job
             $site,
             Site::byId($node->list('runs'), static fn (Node $run): Run => Run::read($run, $site)),
             $source,
+            JoinedBody::all($node, $site->values),
         );
     }
 

@@ -149,6 +149,38 @@ final class Limits
                     'end' => ['type' => 'reducer', 'od' => 20, 'length' => $x],
                 ]), 370, 1e-3,
             ],
+            // The tube is 12 outside.
+            'a collar as wide as its tube' => [
+                'end-fit', fn (float $x) => self::corner(to: [
+                    'end' => ['type' => 'collar', 'od' => $x, 'width' => 4],
+                ]), 12.001, -1e-3,
+            ],
+            // 20 of foot and a weld of 2.
+            'a branch at the start of its straight' => [
+                'branch-place', fn (float $x) => self::branched(Tees::branch($x, [0, 0, 1])), 22, -1e-3,
+            ],
+            // A bend of R 100 at 400 leaves 300 straight.
+            'a branch at the end of its straight' => [
+                'branch-place',
+                function (float $x): stdClass {
+                    $file = self::branched(Tees::branch($x, [0, 0, 1]));
+                    $file->runs[1]->route->stops = [(object) ['at' => [400, 0, 0]]];
+                    $file->runs[1]->to = (object) ['at' => [400, 400, 0]];
+
+                    return $file;
+                },
+                278, 1e-3,
+            ],
+            'a branch as wide as its pipe' => [
+                'branch-place', fn (float $x) => self::branched(Tees::branch(200, [0, 0, 1]), $x), 60, 1e-3,
+            ],
+            // It is clear of the pipe at 30; a bend of R 40 takes as much.
+            'a branch that is straight up to its pipe' => [
+                'branch-place', fn (float $x) => self::branched([
+                    'to' => ['at' => [200, 300, $x]],
+                    'route' => ['kind' => 'corners', 'stops' => [['at' => [200, 0, $x]]], 'corner' => ['radius' => 40]],
+                ]), 70.001, -2e-3,
+            ],
             'a port as wide as its tube' => [
                 'port-size',
                 function (float $size): stdClass {
@@ -384,6 +416,19 @@ final class Limits
         ];
         $file->runs[0]->from = Jobs::object(['port' => 'slide.p']);
         $file->surroundings = array_map(Jobs::object(...), $surroundings);
+
+        return $file;
+    }
+
+    /**
+     * A branch on a pipe 60 × 3, the branch first.
+     *
+     * @param  array<string, mixed>  $branch
+     */
+    private static function branched(array $branch, float $od = 40.0): stdClass
+    {
+        $file = Tees::file([$branch], tube: [$od, 2.0]);
+        $file->runs = array_reverse($file->runs);
 
         return $file;
     }

@@ -21,8 +21,8 @@ use stdClass;
 
 /**
  * When an item is removed, what referred to it stays where it was: an end at a port becomes a bare point, the stop of a
- * clamp becomes two points, a tied corner a free one; a run that followed another gets corners of its own, and what was
- * mounted on a panel keeps its place in space.
+ * clamp becomes two points, a tied corner a free one; a run that followed another gets corners of its own, one that
+ * stood on another begins in the open, and what was mounted on a panel keeps its place in space.
  */
 final readonly class Loosening
 {
@@ -47,6 +47,9 @@ final readonly class Loosening
         $lostSurroundings = array_diff_key($this->site->surroundings, $ids('surroundings'));
         $lostClamps = array_diff_key($this->site->clamps, $ids('clamps'));
         $fitted = clone $after;
+        if ($lostRuns !== [] && $node->find('bodies') !== null) {
+            $fitted->bodies = self::bodies($node->list('bodies'), array_keys($lostRuns));
+        }
         if ($lostSurroundings !== []) {
             $fitted->fittings = array_map(
                 fn (Node $item): stdClass => $this->unmounted('fittings', $item, $lostSurroundings),
@@ -85,6 +88,27 @@ final readonly class Loosening
     }
 
     /**
+     * @param  list<Node>  $bodies
+     * @param  list<string>  $lost  ids of runs
+     * @return list<stdClass> those that are still of two runs at least, without what is gone
+     */
+    private static function bodies(array $bodies, array $lost): array
+    {
+        $left = [];
+        foreach ($bodies as $body) {
+            $runs = array_values(array_filter(
+                array_map(static fn (Node $run): string => $run->text(), $body->list('runs')),
+                static fn (string $run): bool => ! in_array($run, $lost, true),
+            ));
+            if (count($runs) > 1) {
+                $left[] = (object) [...get_object_vars($body->object()), 'runs' => $runs];
+            }
+        }
+
+        return $left;
+    }
+
+    /**
      * @param  array<string, ItemRef>  $lost  what is gone, by key
      * @param  list<string>  $ports  ports that are gone
      * @return stdClass the run with nothing of its corners tied to that, each where it was
@@ -114,7 +138,10 @@ final readonly class Loosening
         $flanges = array_filter(['from', 'to'], static fn (string $end): bool => isset($lost[ItemRef::run(
             (string) $run->find($end)?->find('end')?->find('same_as')?->find('run')?->text(),
         )->key()]));
-        if (! $follows && ! $hasLost && $flanges === []) {
+        $branches = array_filter(['from', 'to'], static fn (string $end): bool => isset(
+            $lost[ItemRef::run((string) $run->find($end)?->find('on')?->find('run')?->text())->key()],
+        ));
+        if (! $follows && ! $hasLost && $flanges === [] && $branches === []) {
             return $run->object();
         }
         try {
@@ -130,6 +157,14 @@ final readonly class Loosening
         }
         foreach ($flanges as $end) {
             $edit->end($end)->end = ($end === 'from' ? $read->from : $read->to)->end->toFile();
+        }
+        foreach ($branches as $end) {
+            $told = $edit->end($end);
+            [$told->at, $told->axis] = [
+                FileValue::vector(($end === 'from' ? $read->from : $read->to)->at),
+                FileValue::vector(($end === 'from' ? $read->from : $read->to)->axis ?? Vector::zero()),
+            ];
+            unset($told->on);
         }
         foreach ($laid->vertices as $index => $vertex) {
             $ties =

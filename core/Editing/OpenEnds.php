@@ -14,11 +14,12 @@ use Bowline\Job\Site;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\RouteBook;
 use Bowline\Routing\Run;
+use Bowline\Routing\VertexPlace;
 use stdClass;
 
 /**
- * The open end of a run that is being laid lies on its last corner. When that corner moves, the end moves with it
- * instead of staying behind as a leg back.
+ * The open end of a run that is being laid lies on its last corner, or at the end of its lead. When that corner moves,
+ * the end moves with it instead of staying behind as a leg back.
  */
 final class OpenEnds
 {
@@ -50,7 +51,8 @@ final class OpenEnds
             $old = $was->runs[$run->find('id')?->text() ?? ''] ?? null;
 
             // A run without corners has no last one, and may take long to lay.
-            return $old === null || ! self::isOpen($run->object()) || $old->route->stopCount() === 0
+            return $old === null || ! self::isOpen($run->object()) || $old->route->corners() === null
+                || ($old->route->stopCount() === 0 && $old->from->lead === null)
                 ? $run->object()
                 : self::followed($run->object(), $site, $old->route->lay($old));
         }, (new Node($after))->list('runs'));
@@ -96,14 +98,15 @@ final class OpenEnds
     {
         $to = $run->to ?? null;
 
-        return $to instanceof stdClass && ! isset($to->port) && ! isset($to->lead);
+        return $to instanceof stdClass && ! isset($to->port) && ! isset($to->on) && ! isset($to->lead);
     }
 
     private static function lastCorner(LaidRun $laid): ?Vector
     {
         $corner = null;
         foreach ($laid->vertices as $vertex) {
-            $corner = $vertex->stop === null ? $corner : $vertex->at;
+            $isCorner = $vertex->stop !== null || $vertex->place === VertexPlace::FromLead;
+            $corner = $isCorner ? $vertex->at : $corner;
         }
 
         return $corner;

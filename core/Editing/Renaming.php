@@ -69,7 +69,7 @@ final class Renaming
             throw new EditError(sprintf('There is a value “%s” already.', $to));
         }
         $copy = clone $file;
-        foreach (['stock', 'fittings', 'clamps', 'surroundings', 'runs', 'sets', 'benders'] as $list) {
+        foreach (['stock', 'fittings', 'clamps', 'surroundings', 'runs', 'sets', 'bodies', 'benders'] as $list) {
             if (isset($copy->{$list})) {
                 $copy->{$list} = self::renamed($copy->{$list}, $from, $to);
             }

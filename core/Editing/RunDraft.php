@@ -70,6 +70,9 @@ final class RunDraft
         if ($this->laid->run->to->port !== null) {
             throw new EditError('This run ends at a port already.');
         }
+        if ($this->laid->run->to->branch !== null) {
+            throw new EditError(sprintf('This run ends on %s already.', $this->laid->run->to->branch->name));
+        }
 
         return $this->laid->run->to->at;
     }

@@ -102,6 +102,17 @@ final readonly class Path
         return $going === null ? $straights : [...$straights, $going];
     }
 
+    /** Returns the middle of its longest straight, or of itself where it has none, as a developed length in mm. */
+    public function middle(): float
+    {
+        [$from, $to] = [0.0, 0.0];
+        foreach ($this->straights() as [$start, $end]) {
+            [$from, $to] = $end - $start > $to - $from + Tolerance::COINCIDENT ? [$start, $end] : [$from, $to];
+        }
+
+        return $to > $from ? ($from + $to) / 2 : $this->length / 2;
+    }
+
     /**
      * Returns the part between two developed lengths, each of which lies on a straight or at an end of a segment, mm.
      */

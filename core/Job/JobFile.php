@@ -75,7 +75,7 @@ final class JobFile
     private static function usesVersion3(stdClass $file): bool
     {
         $job = new Node($file);
-        if ($job->find('services') !== null) {
+        if ($job->find('services') !== null || $job->find('bodies') !== null) {
             return true;
         }
         foreach ($job->list('stock') as $stock) {
@@ -97,7 +97,7 @@ final class JobFile
                 }
             }
             foreach (['from', 'to'] as $end) {
-                if (self::isEndOfVersion3($run->find($end)?->find('end'))) {
+                if ($run->find($end)?->find('on') !== null || self::isEndOfVersion3($run->find($end)?->find('end'))) {
                     return true;
                 }
             }

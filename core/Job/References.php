@@ -86,6 +86,7 @@ final class References
         ]);
         foreach (['from', 'to'] as $end) {
             $followed[] = $node->find($end)?->find('end')?->find('same_as')?->find('run');
+            $followed[] = $node->find($end)?->find('on')?->find('run');
         }
         foreach (self::texts($node->find('route')?->find('host'), ...$followed) as $other) {
             $items[] = ItemRef::run($other);

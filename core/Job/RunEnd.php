@@ -20,6 +20,7 @@ final readonly class RunEnd
      * @param  float  $trim  extra length left on for trimming, mm; negative when the end stands back from its port
      * @param  Movement|null  $movement  of the fitting it is joined to
      * @param  float|null  $size  diameter that its port is made for, mm, when that is said
+     * @param  Branch|null  $branch  place on another run on which it stands
      */
     public function __construct(
         public Vector $at,
@@ -31,6 +32,7 @@ final readonly class RunEnd
         public bool $isOwn = true,
         public ?Movement $movement = null,
         public ?float $size = null,
+        public ?Branch $branch = null,
     ) {
     }
 
@@ -41,6 +43,9 @@ final readonly class RunEnd
         $like = $node->find('like');
         if ($like !== null) {
             return self::like($like, $node, $site);
+        }
+        if ($node->find('on') !== null) {
+            return self::onRun($site->routes->branch($site, $node->get('on')), $node, $site);
         }
         $portNode = $node->find('port');
         $port = $portNode === null ? null : $site->port($portNode);
@@ -61,6 +66,35 @@ final readonly class RunEnd
             EndReader::read($node->find('end'), $site),
             movement: $port?->movement,
             size: $port?->size,
+        );
+    }
+
+    /**
+     * Reads an end that stands on another run: out of its centreline along `axis`, upwards when that is left out.
+     *
+     * @throws JobError
+     */
+    private static function onRun(Branch $branch, Node $node, Site $site): self
+    {
+        [$axis, $lead, $trim] = [$node->find('axis'), $node->find('lead'), $node->find('trim')];
+
+        return new self(
+            $branch->at,
+            $axis === null ? $site->up->uprightOf($branch->along) : $site->values->direction($axis),
+            null,
+            $lead === null ? null : $site->values->notNegative($lead, 'the lead'),
+            $trim === null ? 0.0 : $site->values->number($trim),
+            EndReader::read($node->find('end'), $site),
+            branch: $branch,
+        );
+    }
+
+    /** Returns the end of a branch without the tube that the host has in its place. */
+    public function cutTo(Section $section): self
+    {
+        return $this->branch === null || $this->axis === null ? $this : new self(
+            $this->at, $this->axis, null, $this->lead, $this->trim - $this->branch->reach($this->axis, $section),
+            $this->end, $this->isOwn, branch: $this->branch,
         );
     }
 
@@ -119,7 +153,7 @@ final readonly class RunEnd
 
         return new self(
             $this->at->minus($up->uprightOf($this->axis)->times($shift)), $this->axis, $this->port, $this->lead,
-            $this->trim, $this->end, $this->isOwn, $this->movement, $this->size,
+            $this->trim, $this->end, $this->isOwn, $this->movement, $this->size, $this->branch,
         );
     }
 

@@ -31,6 +31,13 @@ interface RunReferences
     public function end(Site $site, string $id, string $end, Node $asking): RunEnd;
 
     /**
+     * Returns the place on another run that is told as `on`, by a `run` and a `length` along it.
+     *
+     * @throws JobError when there is no such run, or it has no length
+     */
+    public function branch(Site $site, Node $on): Branch;
+
+    /**
      * Returns the stock of a run.
      *
      * @throws JobError

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Proposals;
 
+use Bowline\Editing\BranchPlaces;
 use Bowline\Editing\DragParameter;
 use Bowline\Editing\EditError;
 use Bowline\Editing\OpenEnds;
@@ -98,10 +99,13 @@ final readonly class EditPreview
         $placed = static fn (float $amount): stdClass => $turns
             ? $edit->turned($about, deg2rad($amount))
             : $edit->moved($wish > 0.0 ? $by->times($amount / $wish) : $by);
-        $read = static fn (float $amount): Job => Job::readOnly(
-            OpenEnds::fit($job->source, self::with($job->source, $list, $placed($amount))),
-            $isHanging,
-        );
+        $read = static function (float $amount) use ($job, $list, $placed, $isHanging): Job {
+            $moved = self::with($job->source, $list, $placed($amount));
+
+            return Job::readOnly(
+                OpenEnds::fit($job->source, BranchPlaces::fit($job->source, $moved)), $isHanging,
+            );
+        };
         // Runs that read the same before and after the move do not depend on it.
         $there = $read($wish);
         $touched = array_filter(

@@ -35,6 +35,9 @@ final readonly class NewItem
     /** A clamp is as wide as its tube, but at least this, mm. */
     private const CLAMP_WIDTH = 10;
 
+    /** Length of a branch from the centreline of its host, in diameters of that. */
+    private const BRANCH = 4;
+
     /** Points picked by hand are rounded to this, mm. */
     private const POINTING_GRID = 0.1;
 
@@ -207,6 +210,31 @@ final readonly class NewItem
                 ...$radius === null ? [] : ['corner' => (object) ['radius' => FileValue::roundForFile($radius)]],
                 'stops' => [],
             ],
+        ]);
+    }
+
+    /**
+     * Returns a run that stands on another, upwards, and ends in the open.
+     *
+     * @param  float|null  $along  developed length of the other, mm; null for the middle of its longest straight
+     */
+    public function branch(LaidRun $host, ?float $along): stdClass
+    {
+        $along ??= $host->path->middle();
+        $stock = $host->stockAlong($along);
+        $out = $host->run->section->up->uprightOf($host->path->directionAt($along));
+        $lead = self::BRANCH * $stock->section->outsideDiameter;
+        $end = $host->path->pointAt($along)->plus($out->times($lead));
+
+        return $this->named('runs', sprintf('%s, branch', $host->run->name), [
+            'stock' => $stock->id,
+            'from' => (object) [
+                'on' => (object) ['run' => $host->run->id, 'length' => round($along, 1)],
+                'axis' => FileValue::vector($out),
+                'lead' => FileValue::roundForFile($lead),
+            ],
+            'to' => (object) ['at' => FileValue::vector($end), 'end' => (object) ['type' => 'open']],
+            'route' => (object) ['kind' => 'corners', 'stops' => []],
         ]);
     }
 

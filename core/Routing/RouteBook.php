@@ -6,6 +6,8 @@ namespace Bowline\Routing;
 
 use ArrayObject;
 use Bowline\Geometry\Vector;
+use Bowline\Job\Branch;
+use Bowline\Job\BranchKind;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\RunEnd;
@@ -121,6 +123,53 @@ final class RouteBook implements RunReferences
         $words = sprintf('the %s of %s', $end === 'from' ? 'start' : 'end', $this->name($id));
 
         return $this->once($id.' '.$end, $words, $asking, static fn (): RunEnd => RunEnd::read($run->get($end), $site));
+    }
+
+    public function branch(Site $site, Node $on): Branch
+    {
+        $run = $on->get('run');
+        $host = $this->laid($site, $run->text(), $run);
+        if ($host->path->segments === []) {
+            throw $run->error(sprintf('%s has no length', $this->name($run->text())));
+        }
+        $told = $site->values->notNegative($on->get('length'), 'the length to the branch');
+        $kind = $on->find('kind');
+
+        return new Branch(
+            $host->run->id,
+            $host->run->name,
+            $kind === null ? BranchKind::SetOn : BranchKind::tryFrom($kind->text()) ?? throw $kind->error(
+                sprintf('“%s” is no kind of branch; set-on and set-in are', $kind->text()),
+            ),
+            $told,
+            $host->length(),
+            $host->path->pointAt($told),
+            $host->path->directionAt($told),
+            $host->stockAlong($told)->section,
+            $host->path->straights(),
+            self::taken($host),
+        );
+    }
+
+    /** @return list<array{float, float, string}> developed lengths from where to where, and what is there */
+    private static function taken(LaidRun $host): array
+    {
+        $length = $host->length();
+        $taken = [
+            [0.0, $host->run->from->end->covers($host->run->stock->section), 'the start'],
+            [$length - $host->run->to->end->covers($host->run->lastStock()->section), $length, 'the end'],
+        ];
+        foreach (LaidJoint::all($host) as $joint) {
+            $section = $host->stockAlong($joint->at ?? $joint->told)->section;
+            [$before, $behind] = $joint->span();
+            $sleeve = $joint->joint->kind->hasSleeve() ? $joint->joint->sleeve($section)[0] / 2 : 0.0;
+            $taken[] = [
+                $before - max($sleeve, $joint->joint->near->covers($section)),
+                $behind + max($sleeve, $joint->joint->far->covers($section)), sprintf('joint %d', $joint->index + 1),
+            ];
+        }
+
+        return $taken;
     }
 
     public function stockOf(Site $site, string $id, Node $asking): Stock

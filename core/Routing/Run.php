@@ -69,8 +69,8 @@ final readonly class Run
         if ($route->corners() === null) {
             self::refuseChangeOfStock($node);
         }
-        $from = $from->underPort($stock->section, $site->up);
-        $to = $to->underPort($last->section, $site->up);
+        $from = $from->underPort($stock->section, $site->up)->cutTo($stock->section);
+        $to = $to->underPort($last->section, $site->up)->cutTo($last->section);
 
         $run = new self(
             $id,

@@ -10,6 +10,7 @@ use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\End\Cap;
 use Bowline\Job\End\CapShape;
+use Bowline\Job\End\Collar;
 use Bowline\Job\End\Reducer;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Words;
@@ -17,7 +18,7 @@ use Bowline\Routing\LaidRun;
 use Bowline\Routing\Spool;
 use stdClass;
 
-/** `end-fit`: a cap or a reducer can be made on its tube, and has the straight that it needs. */
+/** `end-fit`: a cap, a collar or a reducer can be made on its tube, and has the straight that it needs. */
 final class EndFit implements Rule
 {
     public function check(LaidRun $laid): array
@@ -51,11 +52,13 @@ final class EndFit implements Rule
     {
         $cap = $end->end->cap();
         $reducer = $end->end->reducer();
+        $collar = $end->end->collar();
         $straight = EndRoom::at($laid, $atStart);
 
         return match (true) {
             $cap !== null => self::ofCap($cap, $laid, $straight),
             $reducer !== null => self::ofReducer($reducer, $laid, $straight),
+            $collar !== null => self::ofCollar($collar, $laid, $straight),
             default => null,
         };
     }
@@ -114,6 +117,28 @@ final class EndFit implements Rule
         };
     }
 
+    /** @return array{string, float, float}|null */
+    private static function ofCollar(Collar $collar, LaidRun $laid, float $straight): ?array
+    {
+        $od = $laid->run->stock->section->outsideDiameter;
+        $say = $laid->run->units->say(...);
+        $kind = $laid->run->stock->kind->value;
+
+        return match (true) {
+            $collar->od <= $od + Tolerance::RULE_SLACK => [
+                sprintf('It is %s outside; the %s is %s.', $say($collar->od), $kind, $say($od)), $collar->od, $od,
+            ],
+            $collar->length() > $straight + Tolerance::RULE_SLACK => [
+                sprintf(
+                    'It reaches %s back from the end; only %s of the %s is straight there.',
+                    $say($collar->length()), $say($straight), $kind,
+                ),
+                $straight, $collar->length(),
+            ],
+            default => null,
+        };
+    }
+
     public function remedies(Finding $finding, LaidRun $laid): iterable
     {
         foreach (['from' => $laid->run->from, 'to' => $laid->run->to] as $name => $end) {
@@ -122,7 +147,10 @@ final class EndFit implements Rule
             }
             $straight = Words::roundedDown(EndRoom::at($laid, $name === 'from'));
             $changes = [];
-            if ($straight > 0.0) {
+            if ($end->end->collar() !== null) {
+                $changes['Leave the end open'] = new FinishEnd($name, 'open');
+                $changes['Take a collar that fits'] = new FinishEnd($name, 'collar');
+            } elseif ($straight > 0.0) {
                 $changes[sprintf('Make it %s long', $laid->run->units->say($straight))] = new ChangeEnd(
                     $name,
                     static function (stdClass $told) use ($straight): void {

@@ -20,8 +20,7 @@ final class EndRoom
             return $legs[$atStart ? 0 : count($legs) - 1]->straight;
         }
         $other = ($atStart ? $laid->run->to : $laid->run->from)->end;
-        $taken = $other->flange($laid->run->stock->section)?->length() ?? $other->reducer()->length ?? 0.0;
 
-        return max(0.0, $legs[0]->straight - $taken);
+        return max(0.0, $legs[0]->straight - $other->covers($laid->run->stock->section));
     }
 }

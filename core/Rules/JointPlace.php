@@ -8,7 +8,6 @@ use Bowline\Editing\Edit\MoveJoint;
 use Bowline\Editing\Edit\TakeOutJoint;
 use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
-use Bowline\Job\End\End;
 use Bowline\Routing\LaidJoint;
 use Bowline\Routing\LaidRun;
 
@@ -57,8 +56,7 @@ final class JointPlace implements Rule
                 continue;
             }
             $section = $laid->stockAtJoint($joint->index)->section;
-            $room = static fn (End $end): float => $end->flange($section)?->length() ?? $end->reducer()->length ?? 0.0;
-            [$near, $far] = [$room($joint->joint->near), $room($joint->joint->far)];
+            [$near, $far] = [$joint->joint->near->covers($section), $joint->joint->far->covers($section)];
             $straights = $laid->path->straights();
             $roomy = LaidJoint::places($straights, $joint->told, $joint->joint->gap, $near, $far);
             $places = $roomy === [] ? LaidJoint::places($straights, $joint->told, $joint->joint->gap) : $roomy;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Editing\OpenEnds;
 use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
@@ -125,7 +126,10 @@ final readonly class Judge
     private function layWith(Remedy $remedy, LaidRun $laid): LaidRun
     {
         $site = $remedy->list === 'runs' ? $this->job->site : RouteBook::site(new Node($this->jobWith($remedy)));
-        $source = $remedy->list === 'runs' ? $remedy->item : $laid->run->source;
+        // Its open end goes along, as it does when the remedy is taken.
+        $source = $remedy->list === 'runs'
+            ? OpenEnds::followed($remedy->item, $site, $laid)
+            : $laid->run->source;
         $run = Run::read(new Node($source), $site);
 
         return $run->route->lay($run);

@@ -27,6 +27,7 @@ final class Rules
             'port-size' => new PortSize,
             'joint-place' => new JointPlace,
             'joint-fit' => new JointFit,
+            'branch-place' => new BranchPlace,
             'loose-part' => new LoosePart,
             'tie' => new Tie,
             'too-short' => new TooShort,

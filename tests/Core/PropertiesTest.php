@@ -29,8 +29,8 @@ it('holds of random jobs', function (Property $property, int $from, int $to): vo
     'two relations' => fn () => [new Relations(2), 0, 300],
     'three relations' => fn () => [new Relations(3), 0, 300],
     'sprung hoses' => fn () => [new SprungHoses, 0, 500],
-    'cables that move' => fn () => [new Movements(true), 0, 30],
-    'hoses that move' => fn () => [new Movements(false), 0, 8],
+    'cables that move' => fn () => [new Movements(true), 0, 15],
+    'hoses that move' => fn () => [new Movements(false), 0, 5],
 ]);
 
 it('shows nothing else when its numbers are a trillionth off', function (string $file): void {

@@ -7,6 +7,7 @@ namespace Bowline\Editing\Edit;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
 use Bowline\Geometry\Tolerance;
+use Bowline\Job\End\Collar;
 use Bowline\Job\End\PlateForTube;
 use Bowline\Job\End\Reducer;
 use Bowline\Job\FileValue;
@@ -14,19 +15,26 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 
 /**
- * Finishes an end of the run: open, with a flange that goes over its tube, a plug, a cap, or a reducer to the size of
- * its port.
+ * Finishes an end of the run: open, with a flange that goes over its tube, a plug, a cap, a collar, or a reducer to the
+ * size of its port.
  */
 final readonly class FinishEnd implements RunEdit
 {
-    /** How much wider than its tube a stepped cap and the far end of a reducer are. */
+    /** How much wider than its tube a stepped cap, the far end of a reducer and a collar are. */
     private const CAP_WIDTH = 1.2;
 
     private const REDUCED_BY = 1.5;
 
+    private const COLLAR_WIDTH = 1.3;
+
+    /** Shares of the diameter of its tube that a collar is wide, and stands from the end. */
+    private const COLLAR_LENGTH = 0.2;
+
+    private const COLLAR_FROM_END = 0.3;
+
     /**
      * @param  'from'|'to'  $end
-     * @param  string  $type  "open", "flange", "closed", "flat-cap", "domed-cap", "stepped-cap" or "reducer"
+     * @param  string  $type  "open", "flange", "closed", "flat-cap", "domed-cap", "stepped-cap", "reducer" or "collar"
      */
     public function __construct(
         private string $end,
@@ -70,6 +78,9 @@ final readonly class FinishEnd implements RunEdit
                 'depth' => FileValue::roundForFile(ceil($od / 2)),
             ],
             'reducer' => (new Reducer($other, null, Reducer::usualLength($od, $other), false))->toFile(),
+            'collar' => (new Collar(
+                ceil(self::COLLAR_WIDTH * $od), ceil(self::COLLAR_LENGTH * $od), ceil(self::COLLAR_FROM_END * $od),
+            ))->toFile(),
             default => (object) ['type' => 'open'],
         };
     }

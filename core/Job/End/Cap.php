@@ -48,6 +48,16 @@ final readonly class Cap implements End
         return null;
     }
 
+    public function collar(): null
+    {
+        return null;
+    }
+
+    public function covers(Section $section): float
+    {
+        return 0.0;
+    }
+
     public function plugThickness(float $wall): null
     {
         return null;

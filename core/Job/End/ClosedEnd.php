@@ -44,6 +44,16 @@ final readonly class ClosedEnd implements End
         return null;
     }
 
+    public function collar(): null
+    {
+        return null;
+    }
+
+    public function covers(Section $section): float
+    {
+        return 0.0;
+    }
+
     public function plugThickness(float $wall): float
     {
         return $this->thickness ?? $wall;

@@ -22,6 +22,12 @@ interface End
     /** Returns itself where it is a reducer, else null. */
     public function reducer(): ?Reducer;
 
+    /** Returns itself where it is a collar, else null. */
+    public function collar(): ?Collar;
+
+    /** Returns the length of tube from the end that it covers outside or replaces, mm. */
+    public function covers(Section $section): float;
+
     /** @return stdClass as a job file has it, with nothing left that follows another end */
     public function toFile(): stdClass;
 

@@ -29,8 +29,9 @@ final class EndReader
             'flange' => FlangeReader::read($node, $site),
             'cap' => self::cap($node, $site->values),
             'reducer' => self::reducer($node, $site->values),
+            'collar' => self::collar($node, $site->values),
             default => throw $type->error(
-                sprintf('“%s” is no kind of end; open, closed, flange, cap and reducer are', $type->text()),
+                sprintf('“%s” is no kind of end; open, closed, flange, cap, reducer and collar are', $type->text()),
             ),
         };
     }
@@ -63,6 +64,18 @@ final class EndReader
                 $knuckle === null => $values->number($crown) * self::KNUCKLE_SHARE,
                 default => $values->positive($knuckle, 'the radius of the knuckle'),
             },
+        );
+    }
+
+    /** @throws JobError */
+    private static function collar(Node $node, Values $values): Collar
+    {
+        $fromEnd = $node->find('from_end');
+
+        return new Collar(
+            $values->positive($node->get('od'), 'the outside diameter of the collar'),
+            $values->positive($node->get('width'), 'the width of the collar'),
+            $fromEnd === null ? 0.0 : $values->notNegative($fromEnd, 'the length from the collar to the end'),
         );
     }
 

@@ -25,4 +25,9 @@ final readonly class MatchingFlange implements End
     {
         throw new LogicException('what it comes to is written, which depends on the section');
     }
+
+    public function covers(Section $section): float
+    {
+        return $this->flange($section)?->length() ?? 0.0;
+    }
 }

@@ -35,6 +35,16 @@ final readonly class OpenEnd implements End
         return null;
     }
 
+    public function collar(): null
+    {
+        return null;
+    }
+
+    public function covers(Section $section): float
+    {
+        return 0.0;
+    }
+
     public function plugThickness(float $wall): null
     {
         return null;

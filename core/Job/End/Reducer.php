@@ -69,6 +69,16 @@ final readonly class Reducer implements End
         return $this;
     }
 
+    public function collar(): null
+    {
+        return null;
+    }
+
+    public function covers(Section $section): float
+    {
+        return $this->length;
+    }
+
     public function plugThickness(float $wall): null
     {
         return null;

@@ -25,4 +25,9 @@ final readonly class SameFlange implements End
     {
         return $this->host?->toFile() ?? (object) ['type' => 'open'];
     }
+
+    public function covers(Section $section): float
+    {
+        return $this->flange($section)?->length() ?? 0.0;
+    }
 }

@@ -29,6 +29,7 @@ export type Laying =
   | Ease
   | Become
   | FinishEnd
+  | StandOn
   | DrillFlange
   | ChooseFlange
   | ShapeFlange
@@ -37,6 +38,7 @@ export type Laying =
   | JoinBy
   | MoveJoint
   | RepeatAlong
+  | OutlineRepeat
   | InsertPoint
   | LevelPoint
   | HoldDirection
@@ -304,6 +306,7 @@ export interface Header {
   show_fraction?: 16 | 32 | 64 | null;
   revision?: string;
   sets?: RunSet[];
+  bodies?: JoinedBody[];
   benders?: JobBender[];
   services?: Service[];
 }
@@ -342,6 +345,44 @@ export interface RunSet {
    * via the `definition` "number".
    */
   budget?: number | string;
+}
+/**
+ * Several runs as one closed body, its bores open to each other.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "joinedBody".
+ */
+export interface JoinedBody {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  id: string;
+  /**
+   * What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  name?: string;
+  /**
+   * ids: the run that carries the others, and those that stand on it
+   */
+  runs: string[];
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  round?: number | string;
+  /**
+   * whether the wall follows the rounding, even everywhere (when it is left out), or the bores are joined sharp and the rounding thickens it
+   */
+  order?: "round-first" | "hollow-first";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  wall?: number | string;
 }
 /**
  * Smallest straight between bends, straight gripped ahead of the first and behind the last, centre-line radii of its dies, largest angle it can be set to, largest tube.
@@ -455,6 +496,7 @@ export interface Header1 {
   show_fraction?: 16 | 32 | 64 | null;
   revision?: string;
   sets?: RunSet[];
+  bodies?: JoinedBody[];
   benders?: JobBender[];
   services?: Service[];
 }
@@ -1287,12 +1329,39 @@ export interface Become {
   since?: number;
 }
 /**
- * Finishes an end: open, with a flange that goes over its tube, a flat plug, a cap, or a reducer.
+ * Finishes an end: open, with a flange that goes over its tube, a flat plug, a cap, a collar, or a reducer.
  */
 export interface FinishEnd {
   do: "finish-end";
   end: "from" | "to";
-  type: "open" | "flange" | "closed" | "flat-cap" | "domed-cap" | "stepped-cap" | "reducer";
+  type: "open" | "flange" | "closed" | "flat-cap" | "domed-cap" | "stepped-cap" | "reducer" | "collar";
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
+ * Lets an end stand on another run, square to it, or moves it along that.
+ */
+export interface StandOn {
+  do: "stand-on";
+  end: "from" | "to";
+  /**
+   * id of the run that it stands on
+   */
+  run: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  along?: number | string;
   /**
    * The run that the change was made from.
    */
@@ -1735,6 +1804,28 @@ export interface RepeatAlong {
   since?: number;
 }
 /**
+ * Gives what repeats along the run an outline of its own, or makes it round again.
+ */
+export interface OutlineRepeat {
+  do: "outline-repeat";
+  /**
+   * one that is there
+   */
+  repeat: number;
+  /**
+   * The run that the change was made from.
+   */
+  was?: {};
+  /**
+   * Names the action, so that one sent twice is done once.
+   */
+  token?: string;
+  /**
+   * The revision that the window has seen: the answer is then only what is new since (`jobChange`), where that can be told.
+   */
+  since?: number;
+}
+/**
  * Gives a smooth run one point more: where it was pointed at, or in its middle.
  */
 export interface InsertPoint {
@@ -1912,6 +2003,16 @@ export interface JobState {
   };
   sets: SolvedSet[];
   /**
+   * Bodies of several runs.
+   */
+  bodies: {
+    id: string;
+    /**
+     * Why its runs cannot be one body; null where they can.
+     */
+    fault: string | null;
+  }[];
+  /**
    * The stock and the bend radius that were chosen last.
    */
   remembered: {
@@ -1996,6 +2097,10 @@ export interface Job {
    */
   revision?: string;
   sets?: RunSet[];
+  /**
+   * Runs that are made as one closed body.
+   */
+  bodies?: JoinedBody[];
   /**
    * The benders at hand; the two that ship with it when left out.
    */
@@ -2742,7 +2847,7 @@ export interface Run {
   service?: string;
 }
 /**
- * At a port, at a bare point, or where an end of another run is, moved or mirrored.
+ * At a port, at a bare point, on another run, or where an end of another run is, moved or mirrored.
  *
  * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "runEnd".
@@ -2778,8 +2883,19 @@ export interface RunEnd {
    * This interface was referenced by `Job`'s JSON-Schema
    * via the `definition` "end".
    */
-  end?: OpenEnd | ClosedEnd | Flange | RectangularFlange | OvalFlange | StandardFlange | SameFlange | Cap | Reducer;
+  end?:
+    | OpenEnd
+    | ClosedEnd
+    | Flange
+    | RectangularFlange
+    | OvalFlange
+    | StandardFlange
+    | SameFlange
+    | Cap
+    | Reducer
+    | Collar;
   like?: LikeEnd;
+  on?: BranchPlace;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -2898,6 +3014,27 @@ export interface Reducer {
   eccentric?: boolean;
 }
 /**
+ * A ring round the tube near its end: the bead of a hose end, the stub of a loose flange, a stop.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "collar".
+ */
+export interface Collar {
+  type: "collar";
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  od: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  width: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  from_end?: number | string;
+}
+/**
  * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "likeEnd".
  */
@@ -2912,6 +3049,26 @@ export interface LikeEnd {
   end: "from" | "to";
   offset?: Vector;
   across?: Plane;
+}
+/**
+ * A place on another run, on a straight of it.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "branchPlace".
+ */
+export interface BranchPlace {
+  /**
+   * id of the run that it stands on
+   */
+  run: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  length: number | string;
+  /**
+   * saddled to the outside (when it is left out), or through a hole to the bore
+   */
+  kind?: "set-on" | "set-in";
 }
 /**
  * `corners` has `stops`; `flow` `points`; `hang` and `drape` a `length` or `slack`; `spring` a `length`; `wrap` a `host`, `from_length`, `to_length` and `pitch` or `turns`.
@@ -4533,6 +4690,7 @@ export interface NewItem {
     | "stock"
     | "catalogue"
     | "run"
+    | "branch"
     | "strand"
     | "port";
   part?:
@@ -4569,6 +4727,10 @@ export interface NewItem {
    * At the far end of the leg that a clamp is put on.
    */
   vertex?: number;
+  /**
+   * Of a branch: along the run on which it stands, mm; the middle of its longest straight when it is left out.
+   */
+  along?: number;
   at?: Vector;
   /**
    * @maxItems 5000
@@ -4796,4 +4958,42 @@ export interface OwnFlangeRow {
   id: number;
   part_number: string;
   flange: Flange | RectangularFlange | OvalFlange;
+}
+/**
+ * The wall of a body of several runs, mm, and the area of its bores by that, mm².
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "bodyWall".
+ */
+export interface BodyWall {
+  /**
+   * Why there is none; null where there is one.
+   */
+  fault: string | null;
+  id?: string;
+  least?: WallPlace;
+  most?: WallPlace;
+  histogram?: {
+    from: number;
+    to: number;
+    area: number;
+  }[];
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "wallPlace".
+ */
+export interface WallPlace {
+  wall: number;
+  at: Point;
+}
+/**
+ * The walls of a body in both orders of rounding and hollowing.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "bodyWalls".
+ */
+export interface BodyWalls {
+  "round-first": BodyWall;
+  "hollow-first": BodyWall;
 }

@@ -15,7 +15,7 @@ use Tests\Jobs;
  * it was made for, and its body closes. The run goes 1000 up and 1000 along x, with room for anything.
  */
 
-const FINISHES = ['open', 'flange', 'closed', 'flat-cap', 'domed-cap', 'stepped-cap', 'reducer'];
+const FINISHES = ['open', 'flange', 'closed', 'flat-cap', 'domed-cap', 'stepped-cap', 'reducer', 'collar'];
 
 function roomy(array $section, string $kind = 'tube'): stdClass
 {

@@ -64,6 +64,8 @@ it('names the place of what is wrong with an end', function (array $end, string 
     ],
     'a reducer to nothing' => [['type' => 'reducer', 'od' => 0, 'length' => 30], '/od', ''],
     'a reducer of no length' => [['type' => 'reducer', 'od' => 20, 'length' => 0], '/length', ''],
+    'a collar of no width' => [['type' => 'collar', 'od' => 20, 'width' => 0], '/width', ''],
+    'a collar past the end' => [['type' => 'collar', 'od' => 20, 'width' => 4, 'from_end' => -1], '/from_end', ''],
     'the same as a run that is not there' => [
         ['type' => 'flange', 'same_as' => ['run' => 'none', 'end' => 'to']], '/same_as', '',
     ],
@@ -112,4 +114,22 @@ it('names the place of what is wrong with a joint or with what repeats', functio
     ],
     'a weld gap of less than nothing' => [['weld_gap' => -1], 'weld_gap', ''],
     'carries what no legend has' => [['service' => 'lemonade'], 'service', ''],
+]);
+
+it('covers as much of the tube as its parts are long', function (array $end, float $length): void {
+    $job = Job::read(Jobs::file([['at' => [0, 0, 300]]], ['at' => [400, 0, 300], 'end' => $end]));
+    $run = array_values($job->runs)[0];
+
+    expect($run->to->end->covers($run->stock->section))->toEqualWithDelta($length, 1e-9);
+})->with([
+    'open' => [['type' => 'open'], 0],
+    'a plug in the bore' => [['type' => 'closed', 'thickness' => 5], 0],
+    'a dome beyond the end' => [['type' => 'cap', 'shape' => 'domed'], 0],
+    'a plate' => [PLATE, 10],
+    'a plate with a neck of 25' => [['neck' => ['diameter' => 20, 'length' => 25]] + PLATE, 35],
+    'a collar 4 wide, 6 from the end' => [['type' => 'collar', 'od' => 20, 'width' => 4, 'from_end' => 6], 10],
+    'a reducer' => [['type' => 'reducer', 'od' => 8, 'length' => 30], 30],
+    'the same as an end without one' => [
+        ['type' => 'flange', 'same_as' => ['run' => 'run', 'end' => 'from']], 0,
+    ],
 ]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Bowline\Body\MassProperties;
 use Bowline\Body\RepeatBody;
+use Bowline\Editing\EditError;
 use Bowline\Exchange\Parts;
 use Bowline\Exchange\RepeatWriter;
 use Bowline\Job\JobError;
@@ -105,6 +106,18 @@ it('is begun fitted, and told by its number and by its pitch again', function ()
     $file->runs[0] = Jobs::edited($file, ['do' => 'repeat-along', 'kind' => 'rib', 'repeat' => 0]);
     expect([$file->runs[0]->repeats[0]->pitch, isset($file->runs[0]->repeats[0]->count)])->toBe([140, false]);
 });
+
+it('is given an outline of its own, a square round it, and made round again', function (): void {
+    $file = repeating(['kind' => 'clip', 'count' => 2, 'height' => 4]);
+    $file->runs[0] = Jobs::edited($file, ['do' => 'outline-repeat', 'repeat' => 0]);
+    // Half of 12 and 4 over it.
+    expect($file->runs[0]->repeats[0]->outline)->toEqual([[-10, -10], [10, -10], [10, 10], [-10, 10]]);
+    $laid = Jobs::laid($file);
+    expect(RepeatBody::all($laid, $laid->run->repeats[0]))->toHaveCount(2);
+    $file->runs[0] = Jobs::edited($file, ['do' => 'outline-repeat', 'repeat' => 0]);
+    expect(isset($file->runs[0]->repeats[0]->outline))->toBeFalse();
+    Jobs::edited($file, ['do' => 'outline-repeat', 'repeat' => 3]);
+})->throws(EditError::class, 'nothing of that number');
 
 it('refuses what says nothing or too much, and where', function (
     array $repeat,

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job;
+
+/** Several runs that are made as one closed body: one that carries the others, and those that stand on it. */
+final readonly class JoinedBody
+{
+    /**
+     * @param  non-empty-list<string>  $runs  ids, two at least
+     * @param  float  $round  radius where they meet, mm; 0 for none
+     * @param  bool  $isHollowFirst  whether the bores are joined sharp and the rounding thickens the wall
+     * @param  float|null  $wall  of all of it, mm; null as those of its runs
+     */
+    private function __construct(
+        public string $id,
+        public string $name,
+        public array $runs,
+        public float $round,
+        public bool $isHollowFirst,
+        public ?float $wall,
+    ) {
+    }
+
+    /** Returns the same in the other order of rounding and hollowing, or in this. */
+    public function ordered(bool $isHollowFirst): self
+    {
+        return new self($this->id, $this->name, $this->runs, $this->round, $isHollowFirst, $this->wall);
+    }
+
+    /**
+     * @param  Node  $job  with its runs
+     * @return array<string, self> by id
+     *
+     * @throws JobError when one names a run that is not there or is in another body, or fewer than two
+     */
+    public static function all(Node $job, Values $values): array
+    {
+        $known = array_map(static fn (Node $run): string => $run->get('id')->text(), $job->list('runs'));
+        $used = [];
+
+        return Site::byId($job->list('bodies'), function (Node $node) use ($known, $values, &$used): self {
+            $runs = [];
+            foreach ($node->list('runs') as $run) {
+                $id = $run->text();
+                if (! in_array($id, $known, true)) {
+                    throw $run->error(sprintf('there is no run “%s”', $id));
+                }
+                if (isset($used[$id])) {
+                    throw $run->error(sprintf('“%s” is in a body already', $id));
+                }
+                $used[$id] = true;
+                $runs[] = $id;
+            }
+            if (count($runs) < 2) {
+                throw $node->get('runs')->error('a body of several runs has two at least');
+            }
+            $id = $node->get('id')->text();
+
+            $wall = $node->find('wall');
+
+            return new self(
+                $id, $node->find('name')?->text() ?? $id, $runs,
+                $values->notNegative($node->find('round'), 'the rounding', 0.0),
+                $node->find('order')?->value === 'hollow-first',
+                $wall === null ? null : $values->positive($wall, 'the wall'),
+            );
+        });
+    }
+}

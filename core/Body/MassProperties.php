@@ -61,6 +61,11 @@ final readonly class MassProperties
         );
     }
 
+    public static function ofMesh(Mesh $mesh): self
+    {
+        return new self($mesh->smoothVolume(), $mesh->area(), $mesh->centre());
+    }
+
     /** @return array{float, float, Vector} ⅓∮P·dA, area, and ½∮(x² dAₓ, y² dAᵧ, z² dA_z) */
     private static function swept(Patch $patch, Vector $origin): array
     {

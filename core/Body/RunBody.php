@@ -21,9 +21,6 @@ final readonly class RunBody
     /** Chord tolerance where none is asked for, mm: finer than a filament or a milling path shows. */
     public const CHORD = 0.1;
 
-    /** Largest share of the straight at an end that a flange or plug takes up. */
-    private const MOST_OF_STRAIGHT = 0.999;
-
     /** Length of tube with which a finish is shown, mm: it is hidden in the tube itself. */
     private const TUBE_SHOWN = 0.5;
 
@@ -87,7 +84,7 @@ final readonly class RunBody
             $last = $i === 0 ? 0 : count($stretches) - 1;
             $stretch = $stretches[$last];
             $flange = $end->end->flange($this->section)?->withoutFillet();
-            $body = EndBodies::of($flange ?? $end->end, $this->section, self::room($stretches, $last));
+            $body = EndBodies::of($flange ?? $end->end, $this->section, EndBodies::room($stretches, $last));
             if (! $body->standsOut() || $stretch->straight === null) {
                 continue;
             }
@@ -207,8 +204,8 @@ final readonly class RunBody
         $last = count($stretches) - 1;
 
         return [
-            EndBodies::of($this->laid->run->from->end, $this->section, self::room($stretches, 0)),
-            EndBodies::of($this->laid->run->to->end, $this->section, self::room($stretches, $last)),
+            EndBodies::of($this->laid->run->from->end, $this->section, EndBodies::room($stretches, 0)),
+            EndBodies::of($this->laid->run->to->end, $this->section, EndBodies::room($stretches, $last)),
         ];
     }
 
@@ -236,18 +233,6 @@ final readonly class RunBody
     private function outline(Outline $outline): Outline
     {
         return $this->laid->run->section->place($outline);
-    }
-
-    /**
-     * Returns how much of the straight at an end its finish may take up, mm.
-     *
-     * @param  non-empty-list<Stretch>  $stretches
-     */
-    private static function room(array $stretches, int $index): float
-    {
-        $straight = $stretches[$index]->straight ?? 0.0;
-
-        return self::MOST_OF_STRAIGHT * (count($stretches) === 1 ? $straight / 2 : $straight);
     }
 
     /**

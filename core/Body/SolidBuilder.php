@@ -26,6 +26,11 @@ final class SolidBuilder
         return $this->faces;
     }
 
+    public function add(Face $face): void
+    {
+        $this->faces[] = $face;
+    }
+
     /**
      * Adds the wall that a loop covers when it is moved; its faces look out of a loop that runs counter-clockwise about
      * the motion, and into one that runs clockwise.

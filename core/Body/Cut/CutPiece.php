@@ -179,6 +179,14 @@ final readonly class CutPiece
         return $at(($low + $high) / 2);
     }
 
+    /** Whether it has no length, as where a plane goes through a vertex alone. */
+    public function isPoint(): bool
+    {
+        return array_filter(
+            $this->points, fn (Vector $point): bool => $point->distanceTo($this->points[0]) >= 1e-9,
+        ) === [];
+    }
+
     /** Whether it comes back to where it began. */
     public function isWhole(): bool
     {

@@ -30,10 +30,10 @@ use Bowline\Geometry\Vector;
 final class PlaneCut implements SurfaceVisitor
 {
     /** Chord tolerance of the division in which the plane is looked for, mm. */
-    private const CHORD = 0.05;
+    public const CHORD = 0.05;
 
     /** Farthest that a chord of points stands off the cut, mm. */
-    private const POINTS = 2e-4;
+    public const POINTS = 2e-4;
 
     /** Steps in which a place on the side of a triangle is found at most. */
     private const MOST_STEPS = 60;
@@ -444,7 +444,11 @@ final class PlaneCut implements SurfaceVisitor
             }
         }
 
-        return $groups === [] ? [CutPiece::points([$loop[0]->from->at])] : array_map($this->piece(...), $groups);
+        $pieces = array_values(array_filter(
+            array_map($this->piece(...), $groups), static fn (CutPiece $piece): bool => ! $piece->isPoint(),
+        ));
+
+        return $pieces === [] ? [CutPiece::points([$loop[0]->from->at])] : $pieces;
     }
 
     /** @param  non-empty-list<CutSegment>  $group */

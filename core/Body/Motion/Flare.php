@@ -115,7 +115,7 @@ final readonly class Flare implements CurveVisitor, Motion
 
     public function carried(EdgeCurve $profile): EdgeCurve
     {
-        return $profile->accept($this);
+        return $this->toRadius > 0.0 ? $profile->moved($this->placeAt(1.0)->point(...)) : $profile->accept($this);
     }
 
     public function arc(ArcCurve $arc): EdgeCurve

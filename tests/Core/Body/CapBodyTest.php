@@ -74,6 +74,12 @@ dataset('caps', function (): array {
             ['type' => 'reducer', 'od' => 30, 'wall' => 3, 'length' => 40],
             $frustum(20, 15, 40) - $frustum(18, 12, 40) - $tube * 40, $frustum(18, 12, 40) - M_PI * 18 ** 2 * 40, 1,
         ],
+        'a collar' => [
+            ['type' => 'collar', 'od' => 56, 'width' => 6, 'from_end' => 10], M_PI * (28 ** 2 - 20 ** 2) * 6, 0, 1,
+        ],
+        'a collar at the very end' => [
+            ['type' => 'collar', 'od' => 56, 'width' => 6], M_PI * (28 ** 2 - 20 ** 2) * 6, 0, 1,
+        ],
         // An oblique cone holds as much as an upright one (Cavalieri).
         'an eccentric one' => [
             ['type' => 'reducer', 'od' => 60, 'length' => 50, 'eccentric' => true],
@@ -196,6 +202,16 @@ it('finds caps and reducers that cannot be made, and offers what can', function 
             'Its crown is at least R 20 mm, and its knuckle between the wall of 2 mm and that.',
             ['Make it half round', ...$caps],
         ],
+        'a collar as wide as its tube' => [
+            ['type' => 'collar', 'od' => 40, 'width' => 6], 'It is 40 mm outside; the tube is 40 mm.',
+            ['Leave the end open', 'Take a collar that fits'],
+        ],
+        'a collar longer than its tube' => [
+            ['type' => 'collar', 'od' => 50, 'width' => 6, 'from_end' => 395],
+            'It reaches 401 mm back from the end; only 400 mm of the tube is straight there.',
+            ['Leave the end open', 'Take a collar that fits'],
+        ],
+        'a round collar on a box' => [['type' => 'collar', 'od' => 50, 'width' => 6], null, [], $box],
         'a dome on a box' => [
             ['type' => 'cap', 'shape' => 'domed'], 'A dome goes round; the tube does not.', $caps, $box,
         ],

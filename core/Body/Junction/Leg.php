@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Body\Junction;
+
+use Bowline\Geometry\Path;
+use Bowline\Job\RunEnd;
+use Bowline\Routing\LaidRun;
+use Bowline\Space\TubeDistance;
+
+/** A run of a rounded body, as a round tube. */
+final readonly class Leg
+{
+    /**
+     * @param  float  $radius  of its outside, mm
+     * @param  float  $bore  radius of its bore, mm; 0 of a rod
+     * @param  bool  $isFromFree  whether its start is an end of the body; its end likewise
+     */
+    public function __construct(
+        public LaidRun $laid,
+        public float $radius,
+        public float $bore,
+        public bool $isFromFree,
+        public bool $isToFree,
+    ) {
+    }
+
+    public function tube(float $radius): TubeDistance
+    {
+        return TubeDistance::along($this->laid->path, $radius, $this->isFromFree, $this->isToFree);
+    }
+
+    /** @return list<array{bool, RunEnd, Path}> whether it is the start, the end itself, and the path from it */
+    public function freeEnds(): array
+    {
+        $run = $this->laid->run;
+
+        return array_values(array_filter([
+            $this->isFromFree ? [true, $run->from, $this->laid->path] : null,
+            $this->isToFree ? [false, $run->to, $this->laid->path->reversed()] : null,
+        ], is_array(...)));
+    }
+}

@@ -1,0 +1,451 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Body\Junction;
+
+use Bowline\Body\Boundary\Solid;
+use Bowline\Body\Frame;
+use Bowline\Body\Mesh;
+use Bowline\Body\Motion\Translation;
+use Bowline\Body\Profile;
+use Bowline\Body\SolidBuilder;
+use Bowline\Body\Stretch;
+use Bowline\Body\Tessellation;
+use Bowline\Geometry\Chord;
+use Bowline\Geometry\Outline;
+use Bowline\Geometry\Vector;
+use Bowline\Job\JobError;
+use Bowline\Job\JoinedBody;
+use Bowline\Routing\LaidRun;
+use Bowline\Space\RoundedUnion;
+use Bowline\Space\SurfaceNet;
+use Bowline\Space\TubeDistance;
+
+/**
+ * One body of round runs that meet in any way, rounded where they do: its surface is found on the distance from them
+ * (`RoundedUnion`) between rings, and exact from there to its ends. Rounded first, its bores are rounded by as much
+ * more as its wall is thick, so that the wall is even; hollow first, they are joined sharp.
+ */
+final readonly class RoundedBody
+{
+    /** Size of cubes as a share of the smallest radius at most. */
+    private const COARSEST = 0.4;
+
+    /** Where two sheets go through one cube, all of them are made smaller, by this, so often at most. */
+    private const FINER = 0.83;
+
+    private const TRIES = 6;
+
+    /** How exactly vertices lie on the surface, mm. */
+    private const ACCURACY = 1e-5;
+
+    /** Share of the radius by which surfaces that are not near are apart. */
+    private const NEAR = 0.15;
+
+    /**
+     * @param  non-empty-list<Leg>  $legs
+     * @param  list<Mouth>  $mouths
+     * @param  array<int, array{float, float}>  $limits  of each leg, developed lengths of its rings, mm
+     */
+    private function __construct(
+        private string $name,
+        public array $legs,
+        private array $mouths,
+        private array $limits,
+        private float $rounding,
+        private bool $isHollowFirst,
+    ) {
+    }
+
+    /**
+     * @param  list<LaidRun>  $runs
+     * @param  string  $pointer  of the body in the job
+     *
+     * @throws JobError where they cannot be one body
+     */
+    public static function of(JoinedBody $body, array $runs, string $pointer): self
+    {
+        Members::check($runs, $body->wall !== null, $pointer);
+        $legs = self::legs($body, $runs, $pointer);
+        self::refuseApart($legs, $pointer);
+        $least = min(array_map(static fn (Leg $leg): float => $leg->radius, $legs));
+        $mouths = [];
+        $limits = array_fill(0, count($legs), [-INF, INF]);
+        $taken = [];
+        foreach ($legs as $number => $leg) {
+            foreach ($leg->freeEnds() as [$isStart, $end, $path]) {
+                if (isset($taken[$number.($isStart ? ' from' : ' to')])) {
+                    continue;
+                }
+                $mouth = Mouth::of(
+                    $number, $end, $isStart, $path, $legs, max(2 * $body->round, self::NEAR * $least), $pointer,
+                );
+                $mouths[] = $mouth;
+                foreach ($mouth->together as $one) {
+                    [$side, $limits[$one]] = self::limited(
+                        $legs[$one], $legs[$number], $mouth, $limits[$one], $pointer,
+                    );
+                    $taken[$one.' '.$side] = true;
+                }
+            }
+        }
+
+        return new self($body->name, $legs, $mouths, $limits, $body->round, $body->isHollowFirst);
+    }
+
+    /**
+     * @param  list<LaidRun>  $runs
+     * @return non-empty-list<Leg>
+     *
+     * @throws JobError
+     */
+    private static function legs(JoinedBody $body, array $runs, string $pointer): array
+    {
+        $legs = [];
+        foreach ($runs as $laid) {
+            $section = $laid->run->stock->section;
+            $wall = $body->wall ?? $section->wall;
+            $radius = $section->outsideDiameter / 2;
+            if ($body->wall !== null && $wall >= $radius) {
+                throw JobError::at($pointer.'/wall', sprintf('nothing of %s is hollow then', $laid->run->name));
+            }
+            $stands = static fn (?string $host): bool => $host !== null && in_array($host, $body->runs, true);
+            $legs[] = new Leg(
+                $laid, $radius, $section->isSolid() && $body->wall === null ? 0.0 : $radius - $wall,
+                ! $stands($laid->run->from->branch?->host), ! $stands($laid->run->to->branch?->host),
+            );
+        }
+        $walls = array_unique(array_map(
+            static fn (Leg $leg): string => sprintf('%.9F', $leg->radius - $leg->bore), $legs,
+        ));
+        if (count($walls) > 1 && $body->round > 0.0 && ! $body->isHollowFirst) {
+            throw JobError::at($pointer, 'its runs have different walls: rounded first it has one, which is told');
+        }
+
+        return $legs === [] ? throw JobError::at($pointer, 'a body has runs') : $legs;
+    }
+
+    /**
+     * @param  non-empty-list<Leg>  $legs
+     *
+     * @throws JobError where one does not meet the others, with how far off it is
+     */
+    private static function refuseApart(array $legs, string $pointer): void
+    {
+        $reached = [0 => true];
+        do {
+            $before = count($reached);
+            $least = INF;
+            $farther = null;
+            foreach ($legs as $number => $leg) {
+                if (isset($reached[$number])) {
+                    continue;
+                }
+                $gap = INF;
+                foreach (array_keys($reached) as $other) {
+                    $gap = min($gap, self::gap($leg, $legs[$other]));
+                }
+                if ($gap < 0.0) {
+                    $reached[$number] = true;
+                } elseif ($gap < $least) {
+                    [$least, $farther] = [$gap, $leg];
+                }
+            }
+        } while (count($reached) > $before);
+        if ($farther !== null && count($reached) < count($legs)) {
+            throw JobError::at($pointer, sprintf(
+                '%s is loose: it is %s mm from the others', $farther->laid->run->name, round($least, 1),
+            ));
+        }
+    }
+
+    /** Returns how far apart the outsides of two legs are, mm; negative where they overlap. */
+    private static function gap(Leg $one, Leg $other): float
+    {
+        $tube = $other->tube($other->radius);
+        $least = INF;
+        foreach ($one->laid->path->points(new Chord($one->radius / 50)) as $point) {
+            $least = min($least, $tube->at($point->x, $point->y, $point->z)[0] - $one->radius);
+        }
+
+        return $least;
+    }
+
+    /**
+     * Returns which end of a leg a ring is at, and what is left between its rings.
+     *
+     * @param  array{float, float}  $limits  developed lengths, mm
+     * @return array{string, array{float, float}}
+     *
+     * @throws JobError where legs that begin together are not alike
+     */
+    private static function limited(Leg $leg, Leg $own, Mouth $mouth, array $limits, string $pointer): array
+    {
+        if (abs($leg->radius - $own->radius) > self::ACCURACY || abs($leg->bore - $own->bore) > self::ACCURACY) {
+            throw JobError::at($pointer, sprintf(
+                '%s and %s begin as one and are not as wide', $own->laid->run->name, $leg->laid->run->name,
+            ));
+        }
+        $end = $mouth->path->pointAt(0.0);
+        $path = $leg->laid->path;
+
+        return $path->pointAt(0.0)->distanceTo($end) < $path->pointAt($path->length)->distanceTo($end)
+            ? ['from', [$mouth->at, $limits[1]]]
+            : ['to', [$limits[0], $path->length - $mouth->at]];
+    }
+
+    /**
+     * @param  float  $chord  farthest that a facet stands off the surface, mm
+     *
+     * @throws JobError where that asks for more triangles than are allowed
+     */
+    public function mesh(float $chord): Mesh
+    {
+        $size = $this->cube($chord);
+        for ($try = 0; $try < self::TRIES; $try++, $size *= self::FINER) {
+            $mesh = $this->meshOf($size, $chord);
+            if ($mesh->isClosed()) {
+                return $mesh;
+            }
+        }
+        throw JobError::at('', sprintf('the body of %s does not close: ask for a finer chord', $this->name));
+    }
+
+    /** @throws JobError */
+    private function meshOf(float $size, float $chord): Mesh
+    {
+        $parts = [$this->net($size, false)];
+        if ($this->isHollow()) {
+            $parts[] = $this->net($size, true);
+        }
+        $merged = new MeshParts;
+        foreach ($parts as $isBore => $part) {
+            $merged->add($part->mesh, $isBore === 1);
+        }
+        foreach ($this->mouths as $number => $mouth) {
+            $this->close($merged, $mouth, array_map(
+                static fn (ClippedNet $part): array => $part->rings[$number], $parts,
+            ), $size, $chord);
+        }
+
+        return $merged->mesh();
+    }
+
+    /**
+     * Returns the space of all its bores; null where it is solid.
+     *
+     * @throws JobError
+     */
+    public function contents(float $chord): ?Mesh
+    {
+        if (! $this->isHollow()) {
+            return null;
+        }
+        $size = $this->cube($chord);
+        $part = $this->net($size, true);
+        $merged = new MeshParts;
+        $merged->add($part->mesh, false);
+        foreach ($this->mouths as $number => $mouth) {
+            $builder = new SolidBuilder;
+            $stretches = $mouth->stretches($mouth->band($size));
+            $bore = self::wall(
+                $builder, $stretches, Outline::circle($mouth->leg->bore), $mouth->body->bore(),
+            );
+            $end = $stretches[count($stretches) - 1]->end();
+            $mouth->body->addContents($builder, $end, $mouth->leg->laid->run->section->up, $bore);
+            $this->bridge($merged, $mouth, $stretches[0]->start, $builder, $chord, [1 => $part->rings[$number]]);
+        }
+
+        return $merged->mesh();
+    }
+
+    /**
+     * Returns the wall at the vertices of its bores between the rings; null where it is solid.
+     *
+     * @param  float  $chord  how fine the bores are looked at, mm
+     */
+    public function walls(float $chord): ?WallMap
+    {
+        if (! $this->isHollow()) {
+            return null;
+        }
+        $mesh = $this->net($this->cube($chord), true)->mesh;
+        $outside = $this->union(false);
+        $areas = [];
+        foreach ($mesh->triangles as [$a, $b, $c]) {
+            $area = $mesh->vertices[$b]->minus($mesh->vertices[$a])
+                ->cross($mesh->vertices[$c]->minus($mesh->vertices[$a]))->length() / 2;
+            foreach ([$a, $b, $c] as $corner) {
+                $areas[$corner] = ($areas[$corner] ?? 0.0) + $area / 3;
+            }
+        }
+        $places = [];
+        foreach ($areas as $corner => $area) {
+            $at = $mesh->vertices[$corner];
+            $places[] = [$at, -$outside->at($at->x, $at->y, $at->z, self::ACCURACY)[0], $area];
+        }
+
+        return $places === [] ? null : new WallMap($places);
+    }
+
+    private function isHollow(): bool
+    {
+        return $this->legs[0]->bore > 0.0;
+    }
+
+    /** Returns the size of cubes for a chord tolerance, mm. */
+    private function cube(float $chord): float
+    {
+        $least = INF;
+        foreach ($this->legs as $leg) {
+            $least = min($least, $leg->bore > 0.0 ? $leg->bore : $leg->radius);
+        }
+        // A fillet that stands off its corner by less than the chord need not be followed: ρ(√2 − 1) in a square one.
+        $isSeen = (M_SQRT2 - 1) * $this->rounding > $chord;
+        $tightest = $isSeen ? min($least, $this->rounding) : $least;
+
+        // Half a diagonal of a square of size s stands s²/4r off a circle of radius r.
+        return min(2 * sqrt($tightest * $chord), self::COARSEST * $least);
+    }
+
+    /** Returns what the outsides of the legs are together, or their bores. */
+    public function union(bool $isBore): RoundedUnion
+    {
+        $wall = $this->legs[0]->radius - $this->legs[0]->bore;
+
+        return new RoundedUnion(
+            array_map(
+                static fn (Leg $leg): TubeDistance => $leg->tube($isBore ? $leg->bore : $leg->radius), $this->legs,
+            ),
+            match (true) {
+                ! $isBore => $this->rounding,
+                $this->isHollowFirst || $this->rounding <= 0.0 => 0.0,
+                default => $this->rounding + $wall,
+            },
+        );
+    }
+
+    private function net(float $size, bool $isBore): ClippedNet
+    {
+        $union = $this->union($isBore);
+        [$low, $extent] = $this->box(3 * $size);
+        $net = new SurfaceNet(
+            static fn (float $x, float $y, float $z): float => $union->roughly($x, $y, $z, $size / 100),
+            function (float $x, float $y, float $z) use ($union, $size): bool {
+                $number = $union->nearest($x, $y, $z);
+                $along = $union->tubes[$number]->at($x, $y, $z)[4];
+                [$from, $to] = $this->limits[$number];
+
+                return $along > $from - 2 * $size && $along < $to + 2 * $size;
+            },
+            static fn (float $x, float $y, float $z): array => $union->rounding > 0.0
+                ? $union->onSurface($x, $y, $z, self::ACCURACY)
+                : SharpUnion::onSurface($union, $x, $y, $z, $size),
+            $low, $extent, $size,
+        );
+
+        return ClippedNet::of(
+            $net, $this->mouths, array_map(
+                static fn (Mouth $mouth): float => $isBore ? $mouth->leg->bore : $mouth->leg->radius, $this->mouths,
+            ), $size,
+        );
+    }
+
+    /** @return array{array{float, float, float}, float} lowest corner, and size, of a box of what is between rings */
+    private function box(float $around): array
+    {
+        $low = [INF, INF, INF];
+        $high = [-INF, -INF, -INF];
+        foreach ($this->legs as $number => $leg) {
+            [$from, $to] = $this->limits[$number];
+            $from = max(0.0, $from);
+            $to = min($leg->laid->path->length, $to);
+            $count = max(2, (int) ceil(($to - $from) / $leg->radius * 4));
+            for ($i = 0; $i <= $count; $i++) {
+                $at = $leg->laid->path->pointAt($from + ($to - $from) * $i / $count)->toArray();
+                foreach ([0, 1, 2] as $axis) {
+                    $reach = 1.1 * $leg->radius + $this->rounding + $around;
+                    $low[$axis] = min($low[$axis], $at[$axis] - $reach);
+                    $high[$axis] = max($high[$axis], $at[$axis] + $reach);
+                }
+            }
+        }
+        // Off the planes in which runs are laid, so that no corner of a cube lies on the surface.
+        $low = [$low[0] - 0.0137 * $around, $low[1] - 0.0291 * $around, $low[2] - 0.0173 * $around];
+
+        return [$low, max($high[0] - $low[0], $high[1] - $low[1], $high[2] - $low[2])];
+    }
+
+    /**
+     * Adds the exact tube from a ring to its end, and what lies between.
+     *
+     * @param  list<list<Vector>>  $rings  of the outside, and of the bore, by turns about the way out
+     *
+     * @throws JobError
+     */
+    private function close(MeshParts $merged, Mouth $mouth, array $rings, float $size, float $chord): void
+    {
+        $stretches = $mouth->stretches($mouth->band($size));
+        $builder = new SolidBuilder;
+        $outside = self::wall($builder, $stretches, Outline::circle($mouth->leg->radius), $mouth->body->back());
+        $bores = $this->isHollow()
+            ? [self::wall(
+                $builder, $stretches, Outline::circle($mouth->leg->bore)->reversed(), $mouth->body->bore(),
+            )]
+            : [];
+        $mouth->body->addTo(
+            $builder, $builder, $stretches[count($stretches) - 1]->end(), $mouth->leg->laid->run->section->up, $outside,
+            $bores,
+        );
+        $this->bridge($merged, $mouth, $stretches[0]->start, $builder, $chord, $rings);
+    }
+
+    /**
+     * Adds the wall of one outline from a ring to the end.
+     *
+     * @param  non-empty-list<Stretch>  $stretches
+     * @param  float  $trim  how far from the end it ends, mm
+     * @return Profile its loop there
+     */
+    private static function wall(SolidBuilder $builder, array $stretches, Outline $outline, float $trim): Profile
+    {
+        $profile = Profile::of($outline, $stretches[0]->start);
+        foreach ($stretches as $i => $stretch) {
+            $profile = $builder->sweep($profile, $i < count($stretches) - 1 || $stretch->straight === null
+                ? $stretch->motion
+                : new Translation($stretch->start->along->times($stretch->straight - $trim)));
+        }
+
+        return $profile;
+    }
+
+    /**
+     * Adds what was built from beyond a ring to the end, and what lies between both.
+     *
+     * @param  Frame  $start  where that begins
+     * @param  array<int, list<Vector>>  $rings  of the outside (0), and of the bore (1)
+     *
+     * @throws JobError
+     */
+    private function bridge(
+        MeshParts $merged,
+        Mouth $mouth,
+        Frame $start,
+        SolidBuilder $builder,
+        float $chord,
+        array $rings,
+    ): void {
+        $end = Tessellation::of(new Solid($this->name, [$builder->faces()]), $chord);
+        $merged->add($end, false);
+        foreach ($rings as $isBore => $ring) {
+            $radius = $isBore === 1 ? $mouth->leg->bore : $mouth->leg->radius;
+            // Of contents the bore is the outside.
+            $merged->bridge($ring, array_values(array_filter(
+                $end->vertices,
+                static fn (Vector $at): bool => abs($at->minus($start->at)->dot($start->along)) < self::ACCURACY
+                    && abs($at->distanceTo($start->at) - $radius) < self::ACCURACY,
+            )), $mouth->centre, $mouth->out, $isBore === 1 && isset($rings[0]));
+        }
+    }
+}

@@ -6,6 +6,7 @@ namespace Bowline\Console;
 
 use Bowline\Exchange\Body\BodyFormat;
 use Bowline\Exchange\Body\ChordTolerance;
+use Bowline\Exchange\JoinedBodies;
 use Bowline\Exchange\Part;
 use Bowline\Exchange\Parts;
 use Generator;
@@ -28,6 +29,7 @@ abstract class BodyCommand implements Command
         return [
             Option::run(),
             Option::spool(),
+            new Option('body', 'ID', 'only this body of several runs'),
             new Option('chord', 'MM', 'farthest that a facet stands off the true surface; 0.1 when it is left out'),
             new Option('with', self::AROUND, 'with equipment and surroundings'),
         ];
@@ -41,12 +43,26 @@ abstract class BodyCommand implements Command
         if ($with !== null && $with !== self::AROUND) {
             throw new UsageError(sprintf('--with is followed by “%s”', self::AROUND));
         }
-        $parts = /** @return Generator<Part> */ static function () use ($input, $solved, $with): Generator {
-            foreach ($solved as $run) {
-                foreach (Parts::of($run, $input->pointerTo($run)) as $part) {
+        $body = $input->option('body');
+        $isAll = $input->option('run') === null && $input->option('spool') === null;
+        if ($body !== null && ! $isAll) {
+            throw new UsageError('--body names several runs: leave --run and --spool out');
+        }
+        $parts = /** @return Generator<Part> */ static function () use (
+            $input, $solved, $with, $chord, $body, $isAll,
+        ): Generator {
+            // What is one piece with others is written with those.
+            $joined = $isAll ? JoinedBodies::members($input->job) : [];
+            foreach ($body === null ? $solved : [] as $run) {
+                foreach (in_array($run->laid->run->id, $joined, true) ? [] : Parts::of(
+                    $run, $input->pointerTo($run),
+                ) as $part) {
                     yield $part;
                 }
                 yield from Parts::over($run->laid);
+            }
+            if ($isAll) {
+                yield from JoinedBodies::parts($input->job, $chord, $body);
             }
             if ($with !== null) {
                 yield from Parts::around($input->job->site);

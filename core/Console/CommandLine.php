@@ -18,6 +18,7 @@ final class CommandLine
         Command\Bends::class,
         Command\Cuts::class,
         Command\Vertices::class,
+        Command\Walls::class,
         Command\Dxf::class,
         Command\Sheet::class,
         Command\Benders::class,

@@ -6,8 +6,8 @@ namespace Bowline\Exchange;
 
 use Bowline\Body\Cut\CutLoop;
 use Bowline\Body\Cut\CutPiece;
-use Bowline\Body\Cut\PlaneCut;
 use Bowline\Geometry\Vector;
+use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Solving\SolvedRun;
 
@@ -23,16 +23,42 @@ final class CutWriter
      */
     public static function write(SolvedRun $solved, string $pointer, Vector $at, Vector $normal): ?array
     {
+        return self::ofParts($solved->laid->run->id, Parts::of($solved, $pointer), $at, $normal);
+    }
+
+    /**
+     * @param  Vector  $normal  unit
+     * @return list<array<string, mixed>> of the bodies of several runs that the plane meets
+     *
+     * @throws JobError where one of them cannot be made
+     */
+    public static function bodies(Job $job, Vector $at, Vector $normal): array
+    {
+        $cuts = [];
+        foreach ($job->bodies as $body) {
+            $parts = iterator_to_array(JoinedBodies::parts($job, JoinedBodies::CHORD, $body->id), false);
+            $cuts[] = self::ofParts($body->id, $parts, $at, $normal);
+        }
+
+        return array_values(array_filter($cuts, is_array(...)));
+    }
+
+    /**
+     * @param  list<Part>  $parts
+     * @return array<string, mixed>|null null where the plane does not meet them
+     */
+    private static function ofParts(string $id, array $parts, Vector $at, Vector $normal): ?array
+    {
         $loops = $walls = [];
-        foreach (Parts::of($solved, $pointer) as $part) {
-            $cut = PlaneCut::of($part->solid, $at, $normal);
+        foreach ($parts as $part) {
+            $cut = $part->cut($at, $normal);
             array_push($loops, ...$cut);
             $walls[] = self::leastWall($cut);
         }
         $walls = array_filter($walls, is_float(...));
 
         return $loops === [] ? null : [
-            'id' => $solved->laid->run->id,
+            'id' => $id,
             'area' => array_sum(array_map(static fn (CutLoop $loop): float => $loop->area, $loops)),
             'least_wall' => $walls === [] ? null : min($walls),
             'loops' => array_map(static fn (CutLoop $loop): array => [

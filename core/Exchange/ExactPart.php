@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 use Bowline\Body\Boundary\Solid;
+use Bowline\Body\Cut\PlaneCut;
 use Bowline\Body\Mesh;
 use Bowline\Body\Tessellation;
 use Bowline\Exchange\Step\StepShapes;
+use Bowline\Geometry\Vector;
 
 /** What is made as one piece, with its exact boundary. */
 final readonly class ExactPart extends Part
@@ -30,6 +32,13 @@ final readonly class ExactPart extends Part
     public function isSolid(): bool
     {
         return true;
+    }
+
+    public function cut(Vector $at, Vector $normal, ?float $division = null, ?float $off = null): array
+    {
+        return PlaneCut::of(
+            $this->solid, $at, $normal, $division ?? PlaneCut::CHORD, $off ?? PlaneCut::POINTS,
+        );
     }
 
     public function step(StepShapes $shapes): array

@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 use Bowline\Body\Boundary\Solid;
+use Bowline\Body\Junction\RoundedBody;
 use Bowline\Body\MassProperties;
 use Bowline\Body\RunBody;
 use Bowline\Geometry\Vector;
+use Bowline\Job;
 use Bowline\Job\JobError;
+use Bowline\Job\JoinedBody;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Spool;
 use Bowline\Solving\SolvedRun;
+use Generator;
 
 /**
  * Writes what the body of a run weighs and holds (job-file.md, `mass`): mm³, mm², mm and kg.
@@ -22,6 +26,9 @@ final class MassWriter
 {
     /** Millimetres cubed of a cubic metre. */
     private const CUBIC_METRE = 1e9;
+
+    /** Chord with which a body is weighed whose surface is found, mm. */
+    private const FINE = 0.4;
 
     /**
      * @param  string  $pointer  of the run in the job
@@ -62,6 +69,40 @@ final class MassWriter
         ];
     }
 
+    /**
+     * Returns what a body of several runs weighs and holds; its density is that of its first run.
+     *
+     * @return array{
+     *     id: string, runs: list<string>, exact: bool, volume: float, surface: float, centre: list<float>, mass: float,
+     *     contents: float,
+     * }
+     *
+     * @throws JobError where its runs cannot be one body
+     */
+    public static function body(Job $job, JoinedBody $body): array
+    {
+        $made = JoinedBodies::made($job, $body);
+        [$properties, $contents] = $made instanceof RoundedBody
+            ? [MassProperties::ofMesh($made->mesh(self::FINE)), $made->contents(self::FINE)?->smoothVolume()]
+            : [MassProperties::of($made->solid()), self::volumeOf($made->contents())];
+
+        return [
+            'id' => $body->id,
+            'runs' => $body->runs,
+            'exact' => ! $made instanceof RoundedBody,
+            'volume' => $properties->volume,
+            'surface' => $properties->surface,
+            'centre' => $properties->centre->withoutNegativeZeros(),
+            'mass' => $properties->volume * $job->runs[$body->runs[0]]->stock->density / self::CUBIC_METRE,
+            'contents' => $contents ?? 0.0,
+        ];
+    }
+
+    private static function volumeOf(?Solid $solid): ?float
+    {
+        return $solid === null ? null : MassProperties::of($solid)->volume;
+    }
+
     /** Returns what the bores of a run hold, mm³. */
     private static function held(LaidRun $laid): float
     {
@@ -74,16 +115,22 @@ final class MassWriter
      * Returns the sums over runs, and the centre of gravity of them all, which weighs each by its mass.
      *
      * @param  iterable<string, SolvedRun>  $runs  by the pointer of each in the job
+     * @param  list<Facts>  $bodies  of several runs, which are not among these
      * @return Facts
      *
      * @throws JobError when the body of one of them may not be written
      */
-    public static function total(iterable $runs): array
+    public static function total(iterable $runs, array $bodies = []): array
     {
         $volume = $surface = $mass = $contents = 0.0;
         $moment = Vector::zero();
-        foreach ($runs as $pointer => $solved) {
-            $facts = self::write($solved, $pointer);
+        $all = (static function () use ($runs, $bodies): Generator {
+            foreach ($runs as $pointer => $solved) {
+                yield self::write($solved, $pointer);
+            }
+            yield from $bodies;
+        })();
+        foreach ($all as $facts) {
             if ($facts['centre'] === null) {
                 continue;
             }

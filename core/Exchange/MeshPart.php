@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Body\Cut\MeshCut;
 use Bowline\Body\Mesh;
 use Bowline\Exchange\Step\StepShapes;
+use Bowline\Geometry\Vector;
 
 /** A thing that came as triangles and is handed on as these, however fine they are. */
 final readonly class MeshPart extends Part
@@ -29,6 +31,11 @@ final readonly class MeshPart extends Part
     public function isSolid(): bool
     {
         return false;
+    }
+
+    public function cut(Vector $at, Vector $normal, ?float $division = null, ?float $off = null): array
+    {
+        return MeshCut::of($this->mesh, $at, $normal);
     }
 
     public function step(StepShapes $shapes): array

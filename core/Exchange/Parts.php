@@ -172,7 +172,7 @@ final class Parts
     }
 
     /** @return array{float, float, float} as in the view: rubber and sheaths are darker than metal */
-    private static function colour(StockKind $kind): array
+    public static function colour(StockKind $kind): array
     {
         return match ($kind) {
             StockKind::Tube, StockKind::Pipe => [0.60, 0.64, 0.66],

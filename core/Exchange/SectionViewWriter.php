@@ -7,7 +7,6 @@ namespace Bowline\Exchange;
 use Bowline\Body\Cut\CutLoop;
 use Bowline\Body\Cut\CutPiece;
 use Bowline\Body\Cut\CutWall;
-use Bowline\Body\Cut\PlaneCut;
 use Bowline\Body\Cut\SectionPlane;
 use Bowline\Geometry\Chord;
 use Bowline\Geometry\Pose;
@@ -20,6 +19,7 @@ use Bowline\Job\Shape\Shape;
 use Bowline\Job\Site;
 use Bowline\Routing\LaidRun;
 use Bowline\Solving\SolvedRun;
+use Generator;
 
 /** Writes what a plane cuts of the bodies of runs, to be drawn (schema/api.json, `sectionView`). */
 final class SectionViewWriter
@@ -35,6 +35,7 @@ final class SectionViewWriter
     /**
      * @param  list<SolvedRun>  $runs  a body that folds over is left out
      * @param  Vector|null  $pointed  a point of the plane at which the wall of a run is asked for
+     * @param  iterable<string, Part>  $bodies  of several runs, by the first of these
      * @param  Site|null  $site  of the runs; null where nothing around them is cut
      * @param  list<ItemRef>  $around  equipment and surroundings of it that are cut too
      * @return array<string, mixed>
@@ -45,37 +46,44 @@ final class SectionViewWriter
         ?Vector $pointed,
         ?Site $site = null,
         array $around = [],
+        iterable $bodies = [],
     ): array {
         $cuts = [];
         $wall = null;
-        foreach ($runs as $run) {
-            if (! self::mayMeet($plane, $run->laid)) {
-                continue;
-            }
-            try {
-                $parts = [...Parts::of($run, ''), ...Parts::over($run->laid)];
-            } catch (JobError) {
-                continue;
-            }
-            foreach ($parts as $part) {
-                $loops = PlaneCut::of($part->solid, $plane->at, $plane->normal, self::DIVISION, self::OFF);
-                if ($loops === []) {
+        $parts = (static function () use ($plane, $runs, $bodies): Generator {
+            foreach ($runs as $run) {
+                if (! self::mayMeet($plane, $run->laid)) {
                     continue;
                 }
-                $extremes = CutWall::extremes($loops);
-                $cuts[] = [
-                    'run' => $run->laid->run->id,
-                    'name' => $part->name,
-                    'area' => array_sum(array_map(static fn (CutLoop $loop): float => $loop->area, $loops)),
-                    'least' => self::wall($extremes[0] ?? null),
-                    'most' => self::wall($extremes[1] ?? null),
-                    'loops' => array_map(self::points(...), $loops),
-                ];
-                $here = $pointed === null ? null : CutWall::at($pointed, $loops, $plane->normal);
-                $isNearer = $here !== null && ($wall === null
-                    || $here->from->distanceTo($pointed) < $wall->from->distanceTo($pointed));
-                $wall = $isNearer ? $here : $wall;
+                try {
+                    $own = [...Parts::of($run, ''), ...Parts::over($run->laid)];
+                } catch (JobError) {
+                    continue;
+                }
+                foreach ($own as $part) {
+                    yield $run->laid->run->id => $part;
+                }
             }
+            yield from $bodies;
+        })();
+        foreach ($parts as $run => $part) {
+            $loops = $part->cut($plane->at, $plane->normal, self::DIVISION, self::OFF);
+            if ($loops === []) {
+                continue;
+            }
+            $extremes = CutWall::extremes($loops);
+            $cuts[] = [
+                'run' => $run,
+                'name' => $part->name,
+                'area' => array_sum(array_map(static fn (CutLoop $loop): float => $loop->area, $loops)),
+                'least' => self::wall($extremes[0] ?? null),
+                'most' => self::wall($extremes[1] ?? null),
+                'loops' => array_map(self::points(...), $loops),
+            ];
+            $here = $pointed === null ? null : CutWall::at($pointed, $loops, $plane->normal);
+            $isNearer = $here !== null && ($wall === null
+                || $here->from->distanceTo($pointed) < $wall->from->distanceTo($pointed));
+            $wall = $isNearer ? $here : $wall;
         }
 
         return [
@@ -87,20 +95,17 @@ final class SectionViewWriter
 
     /**
      * @param  list<ItemRef>  $items
-     * @return list<array<string, mixed>> cuts of equipment and surroundings; none of meshes, which may enclose nothing
+     * @return list<array<string, mixed>> cuts of equipment and surroundings, closed outlines only
      */
     private static function around(SectionPlane $plane, Site $site, array $items): array
     {
         $asked = ItemRef::unique($items);
         $meets = static fn (ItemRef $item, Shape $shape, Pose $pose): bool => isset($asked[$item->key()])
-            && $shape->prism() !== null
             && abs($pose->point($shape->middle())->minus($plane->at)->dot($plane->normal))
                 < $shape->halfExtent()->length();
         $cuts = [];
         foreach ($items === [] ? [] : Parts::around($site, $meets) as $part) {
-            $loops = $part instanceof ExactPart
-                ? PlaneCut::of($part->solid, $plane->at, $plane->normal, self::DIVISION, self::OFF)
-                : [];
+            $loops = $part->cut($plane->at, $plane->normal, self::DIVISION, self::OFF);
             if ($loops !== []) {
                 $cuts[] = [
                     'run' => null, 'name' => $part->name,
@@ -127,6 +132,7 @@ final class SectionViewWriter
             $reach = max(
                 $reach, ($flange?->outline()->reach() ?? 0.0) + ($flange->face->height ?? 0.0),
                 ($cap->diameter ?? 0.0) + $section->outsideDiameter, $finish->reducer()->od ?? 0.0,
+                $finish->collar()->od ?? 0.0,
             );
         }
         $heights = array_map(

@@ -6,6 +6,7 @@ use Bowline\Console\CommandLine;
 use Bowline\Job\Schema;
 use Tests\Cases;
 use Tests\Jobs;
+use Tests\Tees;
 
 it('solves one run of several', function (): void {
     [$exit, $out] = Cases::bowline('solve', Cases::file('corners-radius-levels'), '--run', 'stock-level');
@@ -51,6 +52,21 @@ it('weighs bodies with their ends', function (): void {
         ->and($run['spools'][0]['volume'])->toBe($run['volume']);
 });
 
+it('measures the wall of a body of several runs, and writes it alone', function (): void {
+    $path = (string) tempnam(sys_get_temp_dir(), 'job');
+    file_put_contents($path, json_encode(Tees::file([[]], [], [60, 3], [40, 3]), JSON_THROW_ON_ERROR));
+    [$exit, $out] = Cases::bowline('walls', $path, '--body', 'tee', '--chord', '2');
+    [$written, $step] = Cases::bowline('step', $path, '--body=tee');
+    unlink($path);
+    $walls = json_decode($out, true, 32, JSON_THROW_ON_ERROR);
+    // Not rounded: 3 everywhere but in the corners, where outsides and bores meet a wall's √2 apart at most.
+    expect([$exit, $written])->toBe([0, 0])
+        ->and($walls['least']['wall'])->toEqualWithDelta(3, 1e-4)
+        ->and($walls['most']['wall'])->toBeLessThan(3 * M_SQRT2 + 1e-3)
+        ->and($walls['most']['wall'])->toBeGreaterThan(3.5)
+        ->and(substr_count($step, 'MANIFOLD_SOLID_BREP'))->toBe(1);
+});
+
 it('says what is wrong with the command', function (array $arguments, string $words): void {
     [$exit, $out, $err] = Cases::bowline(...$arguments);
     expect($exit)->toBe(2)->and($out)->toBe('')->and($err)->toContain($words);
@@ -64,13 +80,18 @@ it('says what is wrong with the command', function (array $arguments, string $wo
     ],
     'an option of no command' => [
         ['stl', Cases::file('corners-straight'), '--fine=1'],
-        'bowline stl takes no --fine; it takes --run, --spool, --chord, --with.',
+        'bowline stl takes no --fine; it takes --run, --spool, --body, --chord, --with.',
     ],
     'an option without its value' => [['bends', Cases::file('corners-straight'), '--run'], '--run needs a value.'],
     'bodies with something else' => [
         ['stl', Cases::file('corners-straight'), '--with', 'air'],
         '--with is followed by “around”',
     ],
+    'a body of several runs and one of them' => [
+        ['stl', Cases::file('corners-straight'), '--body', 'tee', '--run', 'feed'], 'leave --run and --spool out',
+    ],
+    'no such body' => [['step', Cases::file('corners-straight'), '--body', 'tee'], 'there is no body “tee”'],
+    'the walls of no body' => [['walls', Cases::file('corners-straight'), '--body', 'tee'], 'there is no body “tee”'],
     'an option twice' => [
         ['bends', Cases::file('corners-straight'), '--run', 'feed', '--run=feed'],
         '--run is given twice.',

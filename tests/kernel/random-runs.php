@@ -40,6 +40,7 @@ $ends = [
     ['type' => 'cap', 'shape' => 'domed', 'crown' => 12, 'knuckle' => 2],
     ['type' => 'cap', 'shape' => 'stepped', 'thickness' => 3, 'diameter' => 18, 'depth' => 6],
     ['type' => 'reducer', 'od' => 20, 'length' => 18],
+    ['type' => 'collar', 'od' => 26, 'width' => 4, 'from_end' => 6],
     ['type' => 'reducer', 'od' => 9, 'wall' => 1, 'length' => 12, 'eccentric' => true],
 ];
 $flexible = [

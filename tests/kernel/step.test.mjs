@@ -64,6 +64,66 @@ describe.each(Object.entries(jobs))('STEP of %s', (_, make) => {
   });
 });
 
+describe('STEP of a body of several runs', () => {
+  // A pipe 60 × 3 and what stands on it: tubes square to it, leaning, as wide as it, in a row and round it.
+  const up = 150;
+  const branch = (id, stock, length, axis) => {
+    const size = Math.hypot(...axis);
+    return {
+      id,
+      stock,
+      from: { on: { run: 'main', length }, axis },
+      to: { at: [length + (up * axis[0]) / size, (up * axis[1]) / size, (up * axis[2]) / size] },
+      route: { kind: 'corners', stops: [] },
+    };
+  };
+  const stock = (id, od, wall) => ({
+    id,
+    kind: 'pipe',
+    density: 7850,
+    section: { shape: 'round', od, wall },
+    bend: { radius: 100, min_radius: 80, min_straight: 10 },
+  });
+  it.each([
+    ['square', [branch('a', 'tube', 200, [0, 0, 1])]],
+    ['leaning', [branch('a', 'tube', 200, [1, 1, 1])]],
+    ['as wide', [branch('a', 'pipe', 200, [0, 1, 0])]],
+    ['as wide, leaning', [branch('a', 'pipe', 200, [1, 0, 2])]],
+    [
+      'in a row and round it',
+      [branch('a', 'tube', 90, [0, 0, 1]), branch('b', 'tube', 200, [0, 0, 1]), branch('c', 'tube', 310, [0, 0, -1])],
+    ],
+  ])('is one valid solid, as large as `mass` says: %s', { timeout: 60_000 }, (_, branches) => {
+    const job = {
+      format: 'bowline-job',
+      version: 3,
+      name: 'Tee',
+      up: 'z',
+      stock: [stock('pipe', 60, 3), stock('tube', 40, 2)],
+      runs: [
+        {
+          id: 'main',
+          stock: 'pipe',
+          from: { at: [0, 0, 0] },
+          to: { at: [400, 0, 0] },
+          route: { kind: 'corners', stops: [] },
+        },
+        ...branches,
+      ],
+      bodies: [{ id: 'tee', runs: ['main', ...branches.map(({ id }) => id)] }],
+    };
+    const path = join(folder, 'tee.json');
+    writeFileSync(path, JSON.stringify(job));
+    writeFileSync(join(folder, 'tee.step'), bowline('step', path));
+    const { bodies } = JSON.parse(bowline('mass', path).toString());
+    const solids = solidsOf(oc, join(folder, 'tee.step'));
+    expect(solids).toHaveLength(1);
+    expect(solids[0]).toMatchObject({ isValid: true, isClosed: true });
+    expect(Math.abs(solids[0].volume / bodies[0].volume - 1)).toBeLessThan(1e-8);
+    expect(Math.abs(solids[0].surface / bodies[0].surface - 1)).toBeLessThan(1e-8);
+  });
+});
+
 describe('STEP with equipment and surroundings', () => {
   // A straight pipe, a fitting of one body, a panel, and a wedge of four triangles.
   const room = () => {

@@ -49,7 +49,10 @@ final class Cut implements Command
             }
         }
 
-        return Outcome::json(['runs' => $written], $solved);
+        return Outcome::json([
+            'runs' => $written,
+            'bodies' => $input->option('run') === null ? CutWriter::bodies($input->job, $at, $normal->unit()) : [],
+        ], $solved);
     }
 
     /** @throws JobError */

@@ -9,6 +9,7 @@ use Bowline\Console\Input;
 use Bowline\Console\Option;
 use Bowline\Console\Outcome;
 use Bowline\Exchange\MassWriter;
+use Bowline\Job\JoinedBody;
 use Bowline\Solving\SolvedRun;
 
 final class Mass implements Command
@@ -36,6 +37,12 @@ final class Mass implements Command
             $solved,
         );
 
-        return Outcome::json(['runs' => $written], $solved);
+        return Outcome::json([
+            'runs' => $written,
+            'bodies' => $input->option('run') !== null ? [] : array_map(
+                static fn (JoinedBody $body): array => MassWriter::body($input->job, $body),
+                array_values($input->job->bodies),
+            ),
+        ], $solved);
     }
 }

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Exchange;
+
+use Bowline\Body\Cut\MeshCut;
+use Bowline\Body\Junction\RoundedBody;
+use Bowline\Body\Mesh;
+use Bowline\Exchange\Step\StepShapes;
+use Bowline\Geometry\Vector;
+
+/** A body whose surface is found, as fine as is asked for: in STEP a set of triangles. */
+final readonly class FoundPart extends Part
+{
+    /**
+     * @param  float  $chord  of its triangles in STEP and of its cuts, mm
+     * @param  array{float, float, float}  $colour
+     */
+    public function __construct(
+        string $id,
+        string $name,
+        private RoundedBody $body,
+        private float $chord,
+        array $colour,
+    ) {
+        parent::__construct($id, $name, $colour);
+    }
+
+    public function mesh(float $chord): Mesh
+    {
+        return $this->body->mesh($chord);
+    }
+
+    public function isSolid(): bool
+    {
+        return true;
+    }
+
+    public function step(StepShapes $shapes): array
+    {
+        return ['TESSELLATED_SHAPE_REPRESENTATION', $shapes->triangles($this->name, $this->mesh($this->chord))];
+    }
+
+    public function cut(Vector $at, Vector $normal, ?float $division = null, ?float $off = null): array
+    {
+        return MeshCut::of($this->mesh($this->chord), $at, $normal);
+    }
+}

@@ -11,4 +11,6 @@ return [
     'solving_seconds' => (float) env('BOWLINE_SOLVING_SECONDS', 1.0),
     // How long a question that changes nothing may take (previews, ways into a port, files), s.
     'request_seconds' => (float) env('BOWLINE_REQUEST_SECONDS', 5.0),
+    // How long a file or the mass of bodies may take whose surface is found, s.
+    'body_seconds' => (float) env('BOWLINE_BODY_SECONDS', 60.0),
 ];

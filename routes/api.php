@@ -85,10 +85,7 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::post('jobs/{job}/preview/place', [PreviewController::class, 'place']);
     Route::get('jobs/{job}/centrelines.dxf', [ExportController::class, 'centrelines']);
     Route::get('jobs/{job}/runs/{run}/centreline.dxf', [ExportController::class, 'centreline']);
-    Route::get('jobs/{job}/mass', [ExportController::class, 'jobMass']);
-    Route::post('jobs/{job}/section', SectionController::class);
     Route::post('jobs/{job}/measure', MeasureController::class);
-    Route::get('jobs/{job}/bodies.{format}', [ExportController::class, 'bodies']);
     Route::get('jobs/{job}/runs/{run}/cuts.csv', [ExportController::class, 'cuts']);
     Route::get('jobs/{job}/runs/{run}/bends.csv', [ExportController::class, 'bends']);
     Route::get('jobs/{job}/runs/{run}/vertices.csv', [ExportController::class, 'vertices']);
@@ -98,4 +95,14 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::get('jobs/{job}/runs/{run}/mass', [ExportController::class, 'mass']);
     Route::get('jobs/{job}/runs/{run}/triangles', [ExportController::class, 'triangles']);
     Route::get('jobs/{job}/runs/{run}/body.{format}', [ExportController::class, 'body']);
+});
+
+// Bodies of several runs, whose surface may have to be found.
+Route::middleware(LimitedWork::class.':body_seconds')->group(static function (): void {
+    Route::post('jobs/{job}/section', SectionController::class);
+    Route::get('jobs/{job}/mass', [ExportController::class, 'jobMass']);
+    Route::get('jobs/{job}/joined/{body}/mesh', [ExportController::class, 'joinedMesh']);
+    Route::get('jobs/{job}/joined/{body}/walls', [ExportController::class, 'joinedWalls']);
+    Route::get('jobs/{job}/joined/{body}/mass', [ExportController::class, 'joinedMass']);
+    Route::get('jobs/{job}/bodies.{format}', [ExportController::class, 'bodies']);
 });

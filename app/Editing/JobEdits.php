@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Editing;
 
 use App\Models\Job;
+use Bowline\Editing\BranchPlaces;
 use Bowline\Editing\Loosening;
 use Bowline\Editing\OpenEnds;
 use Bowline\Job as CoreJob;
@@ -184,7 +185,7 @@ final readonly class JobEdits
             $this->refuseWhenInUse($after, $list, $id);
         }
 
-        return OpenEnds::fit($before, Loosening::of($before)->fit($after));
+        return OpenEnds::fit($before, BranchPlaces::fit($before, Loosening::of($before)->fit($after)));
     }
 
     /** @throws EditClash */

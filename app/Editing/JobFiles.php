@@ -23,7 +23,7 @@ use stdClass;
 final class JobFiles
 {
     /** Keys of the header of a job file that are stored unchanged. */
-    public const EXTRAS = ['show_fraction', 'revision', 'sets', 'benders', 'services'];
+    public const EXTRAS = ['show_fraction', 'revision', 'sets', 'bodies', 'benders', 'services'];
 
     /** Most names that are searched for in the text of runs at once. */
     private const MOST_NAMES = 40;
@@ -105,6 +105,8 @@ final class JobFiles
             ];
         }
         $file->runs = array_values($kept);
+        // They are of runs that are not all here.
+        unset($file->bodies);
 
         return $this->withMeshes($file);
     }

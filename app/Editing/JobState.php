@@ -37,7 +37,10 @@ final readonly class JobState
     {
         $job = $kept->job;
         $isKnown = $since !== null && $job->revision === $since + 1 && $kept->changes !== [];
-        if (! $isKnown || $kept->runs === null || ($job->extras->sets ?? []) !== []) {
+        if (
+            ! $isKnown || $kept->runs === null || ($job->extras->sets ?? []) !== []
+            || array_intersect($kept->runs, array_merge(...$job->joinedRuns())) !== []
+        ) {
             return null;
         }
         $items = [];

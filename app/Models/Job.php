@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Bowline\Job\Node;
 use Closure;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -22,7 +23,7 @@ use stdClass;
  * @property string $show_units
  * @property string $up
  * @property stdClass $named_values
- * @property stdClass $extras what the header of the file says besides: show_fraction, revision, sets, benders, services
+ * @property stdClass $extras what the header of the file says besides: show_fraction, revision, sets, benders, services, bodies
  * @property stdClass $remembered the stock and the bend radius chosen last
  * @property int $revision counts the edits
  * @property int $step number of the last step in force
@@ -65,6 +66,15 @@ final class Job extends Model
     public function header(): stdClass
     {
         return (object) ['show_units' => $this->show_units, ...get_object_vars($this->extras)];
+    }
+
+    /** @return list<list<string>> ids of the runs of each body of several runs */
+    public function joinedRuns(): array
+    {
+        return array_map(
+            static fn (Node $body): array => array_map(static fn (Node $run): string => $run->text(), $body->list('runs')),
+            (new Node($this->extras))->list('bodies'),
+        );
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\JobFiles;
+use App\Editing\KeptBodies;
 use App\Editing\Meshes;
 use App\Http\TemporaryFile;
 use App\Models\Job;
@@ -15,16 +16,19 @@ use Bowline\Exchange\BenderWriter;
 use Bowline\Exchange\Body\BodyFormats;
 use Bowline\Exchange\Body\ChordTolerance;
 use Bowline\Exchange\Body\MeshLimit;
+use Bowline\Exchange\BodyMeshWriter;
 use Bowline\Exchange\CsvTables;
 use Bowline\Exchange\CutListWriter;
 use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Exchange\JobArchive;
+use Bowline\Exchange\JoinedBodies;
 use Bowline\Exchange\MassWriter;
 use Bowline\Exchange\Part;
 use Bowline\Exchange\Parts;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
+use Bowline\Job\JoinedBody;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
 use Bowline\Solving\SolvedRun;
@@ -40,12 +44,16 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The files that can be downloaded. */
 final readonly class ExportController
 {
+    /** How fine the bores of a body are looked at for its walls, mm. */
+    private const WALLS = 0.5;
+
     /** Most triangles of all meshes in a plain job file, which has to be opened again as JSON (BodySize). */
     private const MOST_IN_PLAIN_FILE = 1_000_000;
 
     public function __construct(
         private JobFiles $files,
         private Meshes $meshes,
+        private KeptBodies $bodies,
     ) {
     }
 
@@ -172,13 +180,53 @@ final readonly class ExportController
                 throw JobError::at('/runs', sprintf('there is no run “%s”', $id));
             }
         }
-        $runs = (function () use ($job, $core, $chosen): Generator {
+        $bodies = array_filter(
+            $core->bodies,
+            static fn (JoinedBody $body): bool => $chosen === null || array_diff($body->runs, $chosen) === [],
+        );
+        $joined = array_merge(...array_map(static fn (JoinedBody $body): array => $body->runs, array_values($bodies)));
+        $runs = (function () use ($job, $core, $chosen, $joined): Generator {
             foreach (self::solvedRuns($job, $core, $chosen) as $id => $solved) {
-                yield '/runs/'.$id => $solved;
+                if (! in_array($id, $joined, true)) {
+                    yield '/runs/'.$id => $solved;
+                }
             }
         })();
 
-        return response()->json(MassWriter::total($runs));
+        return response()->json(MassWriter::total($runs, array_map(
+            static fn (JoinedBody $body): array => MassWriter::body($core, $body), array_values($bodies),
+        )));
+    }
+
+    /** Returns what a body of several runs weighs and holds. */
+    public function joinedMass(Job $job, string $body): JsonResponse
+    {
+        $core = CoreJob::read($this->files->file($job));
+
+        return response()->json(MassWriter::body($core, $core->bodies[$body] ?? throw new NotFoundHttpException));
+    }
+
+    /** Returns the triangles of a body of several runs, for the view. */
+    public function joinedMesh(Request $request, Job $job, string $body): JsonResponse
+    {
+        $core = CoreJob::read($this->files->file($job));
+        $mesh = isset($core->bodies[$body])
+            ? $this->bodies->mesh($core, $body, self::chord($request))
+            : throw new NotFoundHttpException;
+
+        return response()->json(BodyMeshWriter::packed([$mesh]));
+    }
+
+    /** Returns the walls of a body of several runs, in both orders in which it may be made. */
+    public function joinedWalls(Job $job, string $body): JsonResponse
+    {
+        $core = CoreJob::read($this->files->file($job));
+
+        return response()->json(
+            $this->bodies->walls(
+                $core, isset($core->bodies[$body]) ? $body : throw new NotFoundHttpException, self::WALLS,
+            ),
+        );
     }
 
     /** Downloads the body of a run in the format of an ending. */
@@ -206,17 +254,32 @@ final readonly class ExportController
         ]);
     }
 
+    /** Downloads the bodies of all runs, or the body of several that the query names. */
     public function bodies(Request $request, Job $job, string $format): Response
     {
         $writer = BodyFormats::find($format) ?? throw new NotFoundHttpException;
         $isAround = $request->query->getString('with') === 'around';
         $core = CoreJob::read($this->files->file($job));
-        $parts = (function () use ($job, $core, $isAround): Generator {
+        $body = $request->query->has('body') ? $request->query->getString('body') : null;
+        if ($body !== null) {
+            $made = $core->bodies[$body] ?? throw new NotFoundHttpException;
+
+            return self::download(
+                $writer::write(
+                    $made->name, JoinedBodies::parts($core, self::chord($request), $body), self::chord($request),
+                ),
+                $writer::mediaType(), $made->name, $format,
+            );
+        }
+        $chord = self::chord($request);
+        $parts = (function () use ($job, $core, $isAround, $chord): Generator {
+            $joined = JoinedBodies::members($core);
             foreach (self::solvedRuns($job, $core) as $id => $solved) {
-                foreach (self::parts($solved, $id) as $part) {
+                foreach (in_array($id, $joined, true) ? [] : self::parts($solved, $id) as $part) {
                     yield $part;
                 }
             }
+            yield from JoinedBodies::parts($core, $chord);
             if ($isAround) {
                 yield from Parts::around($core->site);
             }

@@ -54,6 +54,7 @@ final readonly class NewItemController
             'stock' => ['stock', $new->stock()],
             'catalogue' => ['stock', $this->fromCatalogue($body, $file)],
             'run' => ['runs', self::run($body, $job, $new)],
+            'branch' => ['runs', $this->branch($body, $job, $new)],
             'strand' => ['runs', $new->strand($this->files->item($job, 'runs', $body->get('run')->text()))],
             default => ['clamps', $body->find('run') === null ? $new->clamp() : $this->clampOn($body, $job, $new)],
         };
@@ -107,6 +108,18 @@ final readonly class NewItemController
             $this->laid($job, $core, $id),
             $core->site->values->count($vertex, 'the number of a leg'),
             $core->site->values->vector($body->get('at')),
+        );
+    }
+
+    private function branch(Node $body, Job $job, NewItem $new): stdClass
+    {
+        $id = $body->get('run')->text();
+        $core = CoreJob::read($this->files->around($job, [$id]));
+        $along = $body->find('along');
+
+        return $new->branch(
+            $this->laid($job, $core, $id),
+            $along === null ? null : $core->site->values->notNegative($along, 'the length to the branch'),
         );
     }
 

@@ -5,25 +5,38 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\JobFiles;
+use App\Editing\KeptBodies;
 use App\Http\RequestBody;
 use App\Models\Job;
 use App\Settling\SettledShape;
 use Bowline\Body\Cut\SectionPlane;
+use Bowline\Exchange\FoundPart;
+use Bowline\Exchange\JoinedBodies;
+use Bowline\Exchange\MeshPart;
+use Bowline\Exchange\Part;
 use Bowline\Exchange\SectionViewWriter;
 use Bowline\Job as CoreJob;
 use Bowline\Job\ItemRef;
+use Bowline\Job\JobError;
+use Bowline\Job\JoinedBody;
 use Bowline\Job\Node;
 use Bowline\Job\Values;
 use Bowline\Solving\SolvedRun;
 use Bowline\Solving\Solver;
+use Generator;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
 /** What a plane cuts of the bodies of runs, to be looked at. */
 final readonly class SectionController
 {
-    public function __construct(private JobFiles $files)
-    {
+    /** How fine a body is cut whose surface is found, mm. */
+    private const CHORD = 0.2;
+
+    public function __construct(
+        private JobFiles $files,
+        private KeptBodies $kept,
+    ) {
     }
 
     public function __invoke(Request $request, Job $job): JsonResponse
@@ -40,7 +53,17 @@ final readonly class SectionController
                 $around[] = ItemRef::of($list, $one->text());
             }
         }
-        $core = CoreJob::read($this->files->around($job, $ids, [], $around));
+        $isJoined = array_filter(
+            $job->joinedRuns(), static fn (array $runs): bool => array_diff($runs, $ids) === [],
+        ) !== [];
+        // Only the whole job has its bodies of several runs.
+        $core = CoreJob::read(
+            $isJoined ? $this->files->file($job) : $this->files->around($job, $ids, [], $around),
+        );
+        $bodies = array_filter(
+            $core->bodies, static fn (JoinedBody $body): bool => array_diff($body->runs, $ids) === [],
+        );
+        $joined = array_merge(...array_map(static fn (JoinedBody $body): array => $body->runs, array_values($bodies)));
         $solver = new Solver($core);
         $solved = [];
         foreach ($ids as $id) {
@@ -52,9 +75,31 @@ final readonly class SectionController
 
         return response()->json(SectionViewWriter::write(
             self::plane($body, $values, $solved[$own] ?? throw $body->get('run')->error('there is no such run')),
-            array_values($solved), $pointed === null ? null : $values->vector($pointed),
-            $core->site, $around,
+            array_values(array_diff_key($solved, array_flip($joined))),
+            $pointed === null ? null : $values->vector($pointed), $core->site, $around,
+            $this->parts($core, array_values($bodies)),
         ));
+    }
+
+    /**
+     * @param  list<JoinedBody>  $bodies
+     * @return Generator<string, Part> by the first run of each; without those that cannot be made
+     */
+    private function parts(CoreJob $core, array $bodies): Generator
+    {
+        foreach ($bodies as $body) {
+            try {
+                foreach (JoinedBodies::parts($core, self::CHORD, $body->id) as $part) {
+                    yield $body->runs[0] => $part instanceof FoundPart
+                        ? new MeshPart(
+                            $part->id, $part->name, $this->kept->mesh($core, $body->id, self::CHORD), $part->colour,
+                        )
+                        : $part;
+                }
+            } catch (JobError) {
+                continue;
+            }
+        }
     }
 
     private static function plane(Node $body, Values $values, SolvedRun $solved): SectionPlane

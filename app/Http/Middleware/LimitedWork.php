@@ -16,11 +16,14 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class LimitedWork
 {
-    /** @param  Closure(Request): Response  $next */
-    public function handle(Request $request, Closure $next): Response
+    /**
+     * @param  Closure(Request): Response  $next
+     * @param  string  $limit  key of the time in seconds (config/bowline.php)
+     */
+    public function handle(Request $request, Closure $next, string $limit = 'request_seconds'): Response
     {
         return WorkTime::limit(
-            Config::float('bowline.request_seconds'),
+            Config::float('bowline.'.$limit),
             static fn (WorkTime $time): Response => $time->run(static fn (): Response => $next($request)),
         );
     }

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editing;
+
+use Bowline\Body\Mesh;
+use Bowline\Exchange\JoinedBodies;
+use Bowline\Job as CoreJob;
+use Bowline\Job\JobError;
+use Illuminate\Support\Facades\Cache;
+
+/** Triangles and walls of bodies of several runs, kept while nothing that they follow from has changed. */
+final readonly class KeptBodies
+{
+    /** How long they are kept, s. */
+    private const KEPT = 86_400;
+
+    /**
+     * @param  string  $id  of a body that is there
+     * @param  float  $chord  farthest that a facet stands off the surface, mm
+     *
+     * @throws JobError where it cannot be made
+     */
+    public function mesh(CoreJob $core, string $id, float $chord): Mesh
+    {
+        return Cache::remember(
+            self::key($core, $id, 'mesh '.$chord), self::KEPT,
+            static fn (): Mesh => JoinedBodies::parts($core, $chord, $id)->current()->mesh($chord),
+        );
+    }
+
+    /**
+     * @param  string  $id  of a body that is there
+     * @return array<'round-first'|'hollow-first', array<string, mixed>> in both orders
+     */
+    public function walls(CoreJob $core, string $id, float $chord): array
+    {
+        /** @var array<'round-first'|'hollow-first', array<string, mixed>> */
+        return Cache::remember(
+            self::key($core, $id, 'walls '.$chord), self::KEPT,
+            static fn (): array => JoinedBodies::bothWalls($core, $id, $chord),
+        );
+    }
+
+    /** Returns a key that differs wherever what the body is made from, or the program, does. */
+    private static function key(CoreJob $core, string $id, string $what): string
+    {
+        $runs = array_map(
+            static fn (string $run): string => KeptSolutions::hash($core->runs[$run]), $core->bodies[$id]->runs,
+        );
+
+        return 'body '.md5(serialize([$core->bodies[$id], $runs])).' '.$what;
+    }
+}

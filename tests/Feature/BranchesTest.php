@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Job\Schema;
+use Tests\Tees;
+
+/** The job of a pipe with one branch up its middle, opened; without its body unless that is asked for. */
+function teeJob(bool $hasBody = false, array $branches = [[]]): string
+{
+    $file = Tees::file($branches);
+    if (! $hasBody) {
+        unset($file->bodies);
+    }
+
+    return opened(json_encode($file, JSON_THROW_ON_ERROR));
+}
+
+it('begins a run on another, and makes both one body', function (): void {
+    $job = teeJob(false, []);
+    $new = test()->postJson($job.'/new', ['kind' => 'branch', 'run' => 'main'])->assertOk();
+    expect($new->json('list'))->toBe('runs')
+        // The middle of 400, upwards, four diameters of 60 long.
+        ->and($new->json('item.from'))
+        ->toBe(['on' => ['run' => 'main', 'length' => 200], 'axis' => [0, 0, 1], 'lead' => 240])
+        ->and($new->json('item.to.at'))->toBe([200, 0, 240]);
+    $item = $new->json('item');
+    test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => $item['id'], 'item' => $item]]])
+        ->assertOk();
+    $state = test()->postJson($job.'/edits', ['edits' => [], 'header' => [
+        'bodies' => [['id' => 'tee', 'name' => 'Tee', 'runs' => ['main', $item['id']]]],
+    ]])->assertOk();
+    Schema::check(json_decode($state->content()), 'api.json#/$defs/jobState');
+    expect($state->json('bodies'))->toBe([['id' => 'tee', 'fault' => null]]);
+
+    // Both as wide as each other: two pipes of 400 and 240 less what they share of outside and bore.
+    $volume = M_PI * (30 ** 2 - 27 ** 2) * 640 - 8 / 3 * (30 ** 3 - 27 ** 3);
+    $facts = test()->getJson($job.'/joined/tee/mass')->assertOk();
+    expect($facts->json('volume'))->toEqualWithDelta($volume, 1e-3);
+    test()->getJson($job.'/joined/none/mass')->assertNotFound();
+    // What is one body is weighed once.
+    expect(test()->getJson($job.'/mass')->assertOk()->json('volume'))->toEqualWithDelta($volume, 1e-3);
+});
+
+it('follows its host when that is moved, in one answer', function (): void {
+    $job = teeJob();
+    $state = test()->getJson($job)->json();
+    $main = $state['job']['runs'][0];
+    $main['from']['at'] = [0, 0, 50];
+    $main['to']['at'] = [400, 0, 50];
+    $change = test()->postJson($job.'/edits', [
+        'edits' => [['list' => 'runs', 'id' => 'main', 'item' => $main]], 'since' => $state['revision'],
+    ])->assertOk();
+    $solutions = array_column($change->json('solutions'), null, 'id');
+    expect($solutions['b1']['vertices'][0])->toEqualWithDelta([200, 0, 50], 1e-9);
+});
+
+it('takes its open end along when it is moved along its host', function (): void {
+    $job = teeJob(false, []);
+    $item = test()->postJson($job.'/new', ['kind' => 'branch', 'run' => 'main', 'along' => 100])->json('item');
+    test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => $item['id'], 'item' => $item]]]);
+    $item['from']['on']['length'] = 300;
+    $item['from']['axis'] = [0, 1, 0];
+    $state = test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => $item['id'], 'item' => $item]]]);
+    expect($state->json('job.runs.1.to.at'))->toEqualWithDelta([300, 240, 0], 1e-9)
+        ->and($state->json('solutions.1.length'))->toEqualWithDelta(240, 1e-9);
+});
+
+it('writes the body in place of its runs, and by itself', function (string $format): void {
+    $job = teeJob(true);
+    $whole = (string) test()->get($job.'/bodies.'.$format)->assertOk()->content();
+    $alone = test()->get($job.'/bodies.'.$format.'?body=tee')->assertOk();
+    expect($alone->headers->get('content-disposition'))->toContain('tee.'.$format)
+        ->and(strlen((string) $alone->content()))->toBeGreaterThan(1000);
+    if ($format === 'step') {
+        expect(substr_count($whole, 'MANIFOLD_SOLID_BREP'))->toBe(1)->and($whole)->toContain("'bodies/tee'");
+    }
+    test()->get($job.'/bodies.'.$format.'?body=none')->assertNotFound();
+})->with(['step', '3mf', 'glb', 'obj', 'stl']);
+
+it('says why runs are no one body, and writes nothing then', function (): void {
+    $job = teeJob(true);
+    $state = test()->getJson($job)->json();
+    $branch = $state['job']['runs'][1];
+    $branch['from']['on']['length'] = 15;
+    $after = test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => 'b1', 'item' => $branch]]])
+        ->assertOk();
+    expect($after->json('bodies.0.fault'))->toBe('Branch 1 has no room on a straight of Main.')
+        ->and(array_column($after->json('solutions.1.findings'), 'rule'))->toContain('branch-place');
+    test()->getJson($job.'/bodies.step')->assertStatus(422)->assertJsonPath('pointer', '/bodies/0');
+});
+
+it('rounds a body, measures its wall in both orders, and draws it', function (): void {
+    $job = teeJob(true, [[
+        'stock' => 'pipe', 'from' => ['on' => ['run' => 'main', 'length' => 200], 'axis' => [0, 0, 1]],
+    ]]);
+    $body = test()->getJson($job)->json('job.bodies.0');
+    $state = test()->postJson($job.'/edits', ['edits' => [], 'header' => ['bodies' => [[...$body, 'round' => 8]]]])
+        ->assertOk();
+    expect($state->json('bodies.0.fault'))->toBeNull();
+    $walls = test()->getJson($job.'/joined/tee/walls')->assertOk();
+    Schema::check(json_decode($walls->content()), 'api.json#/$defs/bodyWalls');
+    expect($walls->json('round-first.least.wall'))->toEqualWithDelta(3, 1e-4)
+        ->and($walls->json('round-first.most.wall'))->toEqualWithDelta(3, 1e-4)
+        // In the plane of both: from the corner of the bores, 27 from both axes, to the ball of 8 round 38 from both.
+        ->and($walls->json('hollow-first.most.wall'))->toEqualWithDelta(11 * M_SQRT2 - 8, 0.05);
+    $mesh = test()->getJson($job.'/joined/tee/mesh?chord=2')->assertOk();
+    Schema::check(json_decode($mesh->content()), 'solution.json#/$defs/bodyMesh');
+    expect(test()->getJson($job.'/joined/tee/mass')->assertOk()->json('exact'))->toBeFalse();
+    $step = (string) test()->get($job.'/bodies.step?chord=1')->assertOk()->content();
+    expect($step)->toContain('TRIANGULATED_SURFACE_SET');
+    test()->getJson($job.'/joined/none/walls')->assertNotFound();
+    test()->getJson($job.'/joined/none/mesh')->assertNotFound();
+
+    // Across the pipe beside the branch it is cut once, as one body.
+    $cuts = test()->postJson($job.'/section', ['run' => 'main', 'along' => 40, 'runs' => ['main', 'b1']])->assertOk();
+    expect($cuts->json('cuts'))->toHaveCount(1)
+        ->and($cuts->json('cuts.0.name'))->toBe('Tee')
+        ->and($cuts->json('cuts.0.area'))->toEqualWithDelta(M_PI * (30 ** 2 - 27 ** 2), 15);
+});
+
+it('lets go of the body and of the branch when the host is deleted, and brings both back', function (): void {
+    $job = teeJob(true);
+    $gone = test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => 'main', 'item' => null]]])
+        ->assertOk();
+    expect($gone->json('job.bodies'))->toBe([])
+        ->and($gone->json('job.runs.0.from'))->toEqual(['at' => [200, 0, 0], 'axis' => [0, 0, 1]]);
+    $back = test()->postJson($job.'/step', ['step' => 0])->assertOk();
+    expect($back->json('job.bodies.0.runs'))->toBe(['main', 'b1'])
+        ->and($back->json('job.runs.1.from.on.run'))->toBe('main');
+});
+
+it('answers an edit of a run with all that its bodies are, and of another with what has changed', function (): void {
+    $job = teeJob(true, [[], [
+        'id' => 'far', 'name' => 'Far', 'from' => ['at' => [0, 900, 0]], 'to' => ['at' => [400, 900, 0]],
+    ]]);
+    $state = test()->getJson($job)->json();
+    $header = ['bodies' => [['id' => 'tee', 'name' => 'Tee', 'runs' => ['main', 'b1']]]];
+    $revision = test()->postJson($job.'/edits', ['edits' => [], 'header' => $header])->json('revision');
+    $renamed = static function (int $index) use ($job, $state, &$revision): array {
+        $run = [...$state['job']['runs'][$index], 'name' => 'Renamed '.$revision];
+        $answer = test()->postJson($job.'/edits', [
+            'edits' => [['list' => 'runs', 'id' => $run['id'], 'item' => $run]], 'since' => $revision,
+        ])->assertOk()->json();
+        $revision = $answer['revision'];
+
+        return $answer;
+    };
+    expect($renamed(1))->toHaveKey('bodies')->and($renamed(2))->not->toHaveKey('bodies');
+    // Sets that are told and empty are none.
+    test()->postJson($job.'/edits', ['edits' => [], 'header' => ['sets' => []]])->assertOk();
+    $revision = test()->getJson($job)->json('revision');
+    expect($renamed(1))->toHaveKey('bodies');
+});
+
+it('stays where it is when its host is reversed, and is told from the other end', function (): void {
+    $job = teeJob(true, [Tees::branch(100, [0, 0, 1])]);
+    $state = test()->getJson($job)->json();
+    $main = $state['job']['runs'][0];
+    [$main['from'], $main['to']] = [$main['to'], $main['from']];
+    $after = test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => 'main', 'item' => $main]]])
+        ->assertOk();
+    expect($after->json('job.runs.1.from.on.length'))->toBe(300)
+        ->and($after->json('solutions.1.vertices.0'))->toEqualWithDelta([100, 0, 0], 1e-9)
+        ->and($after->json('bodies.0.fault'))->toBeNull();
+    $undone = test()->postJson($job.'/step', ['step' => 0])->assertOk();
+    expect($undone->json('job.runs.1.from.on.length'))->toBe(100);
+});

@@ -7,9 +7,9 @@ export default defineConfig({
   testDir: 'tests/browser',
   outputDir: '.bowline/test-results',
   // The scene is drawn in software where there is no graphics card.
-  timeout: 90_000,
+  timeout: 150_000,
   expect: { timeout: 20_000 },
-  workers: 1,
+  workers: 2,
   reporter: [['list'], ['junit', { outputFile: '.bowline/playwright.xml' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,

@@ -31,6 +31,8 @@ test('measures between two things that are gone to by keys', async ({ page }) =>
   await expect(figures).toContainText('dz0 mm');
   // By the middle of one bend to the middle of the next: 240 and twice an eighth of 60π.
   await expect(figures).toContainText('Along the run287.1 mm');
+  // Written at the line in the view too.
+  await expect(page.locator('.measured-figure').first()).toHaveText('300 mm');
 
   await bar.getByRole('button', { name: 'Measure again' }).click();
   await goTo('Pump, out');
@@ -40,4 +42,5 @@ test('measures between two things that are gone to by keys', async ({ page }) =>
   await expect(figures).toContainText('dy300 mm');
   await bar.getByRole('button', { name: 'Leave measuring' }).click();
   await expect(bar).toBeHidden();
+  await expect(page.locator('.measured-figure')).toHaveCount(0);
 });

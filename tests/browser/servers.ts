@@ -2,15 +2,18 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { type AddressInfo, createServer } from 'node:net';
 
+/** The database of a server of a test's own: one for each worker of Playwright, which run beside each other. */
+export const ownDatabase = () =>
+  `${process.cwd()}/.bowline/own-server-${process.env.TEST_PARALLEL_INDEX ?? '0'}.sqlite`;
+
 /** A server of a test's own, which it can stop and start again: with a database of its own beside the others'. */
 export async function start(
   port: number,
   command: 'tests/browser/server' | 'bin/serve',
   env: Record<string, string> = {},
 ): Promise<ChildProcess> {
-  const database = `${process.cwd()}/.bowline/own-server.sqlite`;
   const server = spawn(command, [String(port)], {
-    env: { ...process.env, ...env, DB_DATABASE: database },
+    env: { ...process.env, ...env, DB_DATABASE: ownDatabase() },
     stdio: 'ignore',
   });
   for (let tries = 0; tries < 300; tries++) {

@@ -3,7 +3,7 @@ import { once } from 'node:events';
 import { rename, rm, writeFile } from 'node:fs/promises';
 import { createServer, get, type Server } from 'node:http';
 import { expect, test } from '@playwright/test';
-import { freePort, start, stop } from './servers';
+import { freePort, ownDatabase, start, stop } from './servers';
 
 /** Ids of the processes that were started for a port, by what stands in their command lines. */
 function processes(port: number, command: string): number[] {
@@ -83,7 +83,7 @@ test('goes on settling when the worker is killed, and starts again where a kille
     server.kill('SIGKILL');
     await expect.poll(() => server.signalCode).toBe('SIGKILL');
     server = spawn('bin/serve', [String(port)], {
-      env: { ...process.env, DB_DATABASE: `${process.cwd()}/.bowline/own-server.sqlite` },
+      env: { ...process.env, DB_DATABASE: ownDatabase() },
       stdio: 'ignore',
     });
     await expect
@@ -196,14 +196,22 @@ test('opens a job that takes long to work out at once, and shows each hose when 
 test('says on the page what is wrong with a broken database, and goes on when it is whole again', async ({ page }) => {
   const port = await freePort();
   const server = await start(port, 'tests/browser/server');
-  const database = `${process.cwd()}/.bowline/own-server.sqlite`;
+  const database = ownDatabase();
   try {
     await page.goto(`http://127.0.0.1:${port}/jobs`);
     await expect(page.getByText('Ternwake').first()).toBeVisible();
-    for (const ending of ['', '-wal', '-shm']) {
+    // In place at once: the queue looks into the database all the time, and would begin a new one where there is none.
+    await writeFile(
+      `${database}.broken`,
+      'no database at all, but bytes enough to look like a page of one'.repeat(100),
+    );
+    for (const ending of ['-wal', '-shm', '']) {
       await rename(database + ending, `${database}${ending}.aside`).catch(() => undefined);
     }
-    await writeFile(database, 'no database at all, but bytes enough to look like a page of one'.repeat(100));
+    await rename(`${database}.broken`, database);
+    for (const ending of ['-wal', '-shm']) {
+      await rm(database + ending, { force: true });
+    }
     await page.reload();
     await expect(page.getByText('The jobs cannot be read')).toBeVisible();
     await expect(page.getByText('is not a database')).toContainText('bin/bowline-admin restore');

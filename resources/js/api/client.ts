@@ -2,6 +2,8 @@ import type {
   BegunItem,
   Benders,
   BodyFacts,
+  BodyMesh,
+  BodyWalls,
   Catalogue,
   CatalogueReport,
   CatalogueRow,
@@ -158,6 +160,10 @@ export const api = {
   /** Of all runs, or of those that are named. */
   jobMass: (job: number, runs: readonly string[] | null) =>
     get<JobFacts>(`jobs/${job}/mass${runs === null ? '' : `?runs=${encodeURIComponent(runs.join('/'))}`}`),
+  joinedMesh: (job: number, id: string, chord: number) =>
+    get<BodyMesh>(`jobs/${job}/joined/${encodeURIComponent(id)}/mesh?chord=${chord}`),
+  joinedWalls: (job: number, id: string) => get<BodyWalls>(`jobs/${job}/joined/${encodeURIComponent(id)}/walls`),
+  joinedMass: (job: number, id: string) => get<JobFacts>(`jobs/${job}/joined/${encodeURIComponent(id)}/mass`),
   text: async (path: string) => (await ask('GET', path)).text(),
   /** Downloads a file under the name the server gives it; rejects with the reason where it cannot be written. */
   file: async (address: string) => {
@@ -196,6 +202,9 @@ export const files = {
   flanges: '/api/flanges.csv',
   catalogue: (own: boolean) => `/api/catalogue.csv${own ? '?own=1' : ''}`,
   /** The body of a run or spool, or those of all runs; the chord tolerance is that of formats of triangles, mm. */
+  /** Of a body of several runs. */
+  joined: (job: number, id: string, ending: Ending, chord = CHORD) =>
+    `/api/jobs/${job}/bodies.${ending}?chord=${chord}&body=${encodeURIComponent(id)}`,
   body: (job: number, id: string | undefined, ending: Ending, chord = CHORD, spool?: string, around = false) =>
     id === undefined
       ? `/api/jobs/${job}/bodies.${ending}?chord=${chord}${around ? '&with=around' : ''}`

@@ -1,12 +1,12 @@
-import type { Cap, Reducer } from '../api/types';
+import type { Cap, Collar, Reducer } from '../api/types';
 import { NumberField } from '../job/NumberField';
 import { tell } from '../job/tell';
 import { Row } from '../ui/Section';
 
 interface Props {
   title: string;
-  finish: Cap | Reducer;
-  onChange: (finish: Cap | Reducer) => Promise<void>;
+  finish: Cap | Collar | Reducer;
+  onChange: (finish: Cap | Collar | Reducer) => Promise<void>;
 }
 
 const MEASURES: Record<string, readonly (readonly [string, string, string?])[]> = {
@@ -20,6 +20,11 @@ const MEASURES: Record<string, readonly (readonly [string, string, string?])[]> 
     ['thickness', 'Thickness'],
     ['depth', 'In the bore'],
   ],
+  collar: [
+    ['od', 'Outside'],
+    ['width', 'Width'],
+    ['from_end', 'From the end', '0'],
+  ],
   reducer: [
     ['od', 'Outside, at its end'],
     ['wall', 'Wall, at its end', 'as the run'],
@@ -27,19 +32,19 @@ const MEASURES: Record<string, readonly (readonly [string, string, string?])[]> 
   ],
 };
 
-/** The measures of a cap or a reducer. */
+/** The measures of a cap, a collar or a reducer. */
 export function CapFields({ title, finish, onChange }: Props) {
   const numbers = finish as unknown as Record<string, number | string | undefined>;
   return (
     <>
-      {MEASURES[finish.type === 'cap' ? finish.shape : 'reducer']?.map(([key, label, placeholder]) => (
+      {MEASURES[finish.type === 'cap' ? finish.shape : finish.type]?.map(([key, label, placeholder]) => (
         <Row key={key} label={label}>
           <NumberField
             label={`${title}: ${label.toLowerCase()}`}
             value={numbers[key]}
             placeholder={placeholder}
             disabled={key === 'knuckle' && numbers.crown === undefined}
-            onChange={(value) => onChange({ ...finish, [key]: value } as Cap | Reducer)}
+            onChange={(value) => onChange({ ...finish, [key]: value } as Cap | Collar | Reducer)}
           />
         </Row>
       ))}

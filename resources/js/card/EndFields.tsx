@@ -6,6 +6,7 @@ import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
 import { VectorField } from '../job/VectorField';
 import { Row, Section } from '../ui/Section';
+import { BranchFields } from './BranchFields';
 import { CapFields } from './CapFields';
 import { FlangeFields } from './FlangeFields';
 
@@ -45,7 +46,7 @@ export function EndFields({ run, solved, ports, onChange }: Props) {
 }
 
 interface OneProps {
-  title: string;
+  title: 'Start' | 'End';
   run: Run;
   solved: SolvedRun;
   end: RunEnd;
@@ -54,40 +55,52 @@ interface OneProps {
 }
 
 function OneEnd({ title, run, solved, end, ports, onChange }: OneProps) {
-  const { lay } = useJob();
+  const { lay, items } = useJob();
   const finish = end.end ?? { type: 'open' };
   const which = title === 'Start' ? 'from' : 'to';
+  const hosts = items('runs').filter(({ id, route }) => id !== run.id && route.kind === 'corners');
   const become = (type: string) => lay(run.id, { do: 'finish-end', end: which, type: type as FinishEnd['type'] });
 
   return (
     <Section title={title}>
-      {end.port === undefined ? (
+      {end.port === undefined && end.on === undefined ? (
         <VectorField label="At" of={title} value={end.at ?? [0, 0, 0]} onChange={(at) => onChange({ ...end, at })} />
       ) : null}
-      <Row label="Port" wide>
+      <Row label="Port or run" wide>
         <select
           className="form-select form-select-sm"
           aria-label={`${title}: port`}
-          value={end.port ?? ''}
+          value={end.on === undefined ? (end.port ?? '') : `on ${end.on.run}`}
           onChange={(event) => {
-            const { at: _at, axis: _axis, ...rest } = end;
-            tell(onChange({ ...rest, port: event.target.value }));
+            const { at: _at, axis: _axis, on: _on, ...rest } = end;
+            const host = hosts.find(({ id }) => event.target.value === `on ${id}`);
+            tell(
+              host === undefined
+                ? onChange({ ...rest, port: event.target.value })
+                : lay(run.id, { do: 'stand-on', end: which, run: host.id }),
+            );
           }}
         >
-          {end.port === undefined && <option value="">none, in the open</option>}
+          {end.port === undefined && end.on === undefined && <option value="">none, in the open</option>}
           {ports.map((port) => (
             <option key={port.name} value={port.name}>
               {port.label}
             </option>
           ))}
+          {hosts.map((host) => (
+            <option key={host.id} value={`on ${host.id}`}>
+              on {host.name ?? host.id}
+            </option>
+          ))}
         </select>
       </Row>
+      {end.on !== undefined && <BranchFields title={title} run={run} end={end} on={end.on} onChange={onChange} />}
       <Row label="Lead">
         <NumberField
           label={`${title}: lead`}
           value={end.lead}
           placeholder="none"
-          disabled={end.port === undefined && end.axis === undefined}
+          disabled={end.port === undefined && end.on === undefined && end.axis === undefined}
           onChange={(lead) => onChange({ ...end, lead })}
         />
       </Row>
@@ -108,9 +121,10 @@ function OneEnd({ title, run, solved, end, ports, onChange }: OneProps) {
           <option value="domed-cap">domed cap</option>
           <option value="stepped-cap">stepped cap</option>
           <option value="reducer">reducer</option>
+          <option value="collar">collar</option>
         </select>
       </Row>
-      {(finish.type === 'cap' || finish.type === 'reducer') && (
+      {(finish.type === 'cap' || finish.type === 'collar' || finish.type === 'reducer') && (
         <CapFields title={title} finish={finish} onChange={(changed) => onChange({ ...end, end: changed })} />
       )}
       {isFlange(finish) && (

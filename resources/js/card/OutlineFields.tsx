@@ -87,7 +87,8 @@ interface TableProps {
   onDelete: (() => void) | undefined;
 }
 
-function OutlineTable({ name, outline, onChange, onDelete }: TableProps) {
+/** The points of one outline, typed in rows. */
+export function OutlineTable({ name, outline, onChange, onDelete }: TableProps) {
   const addPoint = () => {
     const [first, last] = [outline[0], outline.at(-1)];
     if (first !== undefined && last !== undefined) {

@@ -6,6 +6,7 @@ import { useJob } from '../job/useJob';
 import { Choice } from '../ui/Choice';
 import { IconButton } from '../ui/IconButton';
 import { Row, Section } from '../ui/Section';
+import { OutlineTable } from './OutlineFields';
 
 interface Props {
   run: Run;
@@ -117,6 +118,25 @@ function OneRepeat({ run, index, repeat, words, onChange, onRemove }: OneProps) 
           />
         </Row>
       ))}
+      <Row label="Shape">
+        <Choice
+          label={`${title}: shape`}
+          value={repeat.outline === undefined ? 'round' : 'outline'}
+          of={[
+            ['round', 'round'],
+            ['outline', 'an outline'],
+          ]}
+          onChange={() => tell(lay(run.id, { do: 'outline-repeat', repeat: index }))}
+        />
+      </Row>
+      {repeat.outline !== undefined && (
+        <OutlineTable
+          name={`${title}: outline`}
+          outline={repeat.outline}
+          onChange={(outline) => onChange({ outline })}
+          onDelete={undefined}
+        />
+      )}
       <label className="row-field">
         <span>On straights only</span>
         <input

@@ -10,9 +10,11 @@ import { Choice, named } from '../ui/Choice';
 import { IconButton } from '../ui/IconButton';
 import { Row, Section } from '../ui/Section';
 import { BehaviourFields } from './BehaviourFields';
+import { BranchList } from './BranchList';
 import { CardHead } from './CardHead';
 import { EndFields } from './EndFields';
 import { FindingList } from './FindingList';
+import { JoinedFields } from './JoinedFields';
 import { JointFields } from './JointFields';
 import { LengthFields } from './LengthFields';
 import { MovementFacts } from './MovementFacts';
@@ -48,7 +50,7 @@ export function RunCard({ id }: { id: string }) {
 
   return (
     <>
-      <CardHead list="runs" item={run} under={fromTo(run, ports)} />
+      <CardHead list="runs" item={run} under={fromTo(run, ports, items('runs'))} />
       <div className="mt-2">
         <FindingList run={solved} />
       </div>
@@ -132,6 +134,7 @@ export function RunCard({ id }: { id: string }) {
       {(isRigid || run.route.kind === 'flow') && (
         <LengthFields run={run} solved={solved} onChange={(fixed_length) => change({ fixed_length })} />
       )}
+      {isRigid && <BranchList run={run} />}
       <JointFields run={run} solved={solved} onChange={change} />
       <RepeatFields run={run} solved={solved} onChange={change} />
       <EndFields
@@ -147,6 +150,7 @@ export function RunCard({ id }: { id: string }) {
         <Row label="Mass">
           <span className="figure">{show(solved.body.mass, 3)} kg</span>
         </Row>
+        <JoinedFields run={run} />
       </Section>
     </>
   );

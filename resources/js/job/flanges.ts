@@ -1,6 +1,7 @@
 import type {
   Cap,
   ClosedEnd,
+  Collar,
   Flange,
   OpenEnd,
   OvalFlange,
@@ -14,7 +15,7 @@ import type {
 export type OwnFlange = Flange | RectangularFlange | OvalFlange;
 
 /** Any finish of an end of a run. */
-export type Finish = OpenEnd | ClosedEnd | Cap | Reducer | OwnFlange | StandardFlange | SameFlange;
+export type Finish = OpenEnd | ClosedEnd | Cap | Collar | Reducer | OwnFlange | StandardFlange | SameFlange;
 
 export type AnyFlange = OwnFlange | StandardFlange | SameFlange;
 

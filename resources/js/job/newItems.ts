@@ -26,11 +26,15 @@ export function allPorts(places: readonly Place[], fittings: readonly Fitting[])
 }
 
 /** Returns "Sea-water pump, Outlet → Heat exchanger, Sea-water in". */
-export function fromTo(run: Run, ports: readonly FreePort[]): string {
-  const end = (name: string | undefined) =>
-    name === undefined ? 'open end' : (ports.find((port) => port.name === name)?.label ?? name);
+export function fromTo(run: Run, ports: readonly FreePort[], runs: readonly Run[]): string {
+  const end = (of: Run['from']) =>
+    of?.on !== undefined
+      ? `on ${runs.find(({ id }) => id === of.on?.run)?.name ?? of.on.run}`
+      : of?.port === undefined
+        ? 'open end'
+        : (ports.find((port) => port.name === of.port)?.label ?? of.port);
   if (run.from === undefined && run.to === undefined) {
     return 'wound round another run';
   }
-  return `${end(run.from?.port)} → ${end(run.to?.port)}`;
+  return `${end(run.from)} → ${end(run.to)}`;
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { files } from '../api/client';
+import type { JoinedBody } from '../api/types';
 import { SaveButton } from './SaveButton';
 
 const FORMATS = [
@@ -19,28 +20,41 @@ interface Props {
   /** Mark of the spool; the whole run without it. */
   spool?: string;
 
+  /** Body of several runs, in place of a run. */
+  joined?: JoinedBody;
+
   /** Chord tolerance of triangles, mm. */
   chord: number;
 }
 
 /** Saves the bodies of a run or of the job, in every format there is. */
-export function BodyFiles({ job, run, spool, chord }: Props) {
+export function BodyFiles({ job, run, spool, joined, chord }: Props) {
   const [around, setAround] = useState(false);
   return (
     <fieldset className="body-files">
       <legend>
-        {run === undefined ? 'Bodies of all runs' : spool === undefined ? 'Body of this run' : `Body of ${spool}`}
+        {joined !== undefined
+          ? `Body of ${joined.name ?? joined.id}`
+          : run === undefined
+            ? 'Bodies of all runs'
+            : spool === undefined
+              ? 'Body of this run'
+              : `Body of ${spool}`}
       </legend>
       {FORMATS.map(([ending, word, what]) => (
         <SaveButton
           key={ending}
-          address={files.body(job, run, ending, chord, spool, around)}
+          address={
+            joined === undefined
+              ? files.body(job, run, ending, chord, spool, around)
+              : files.joined(job, joined.id, ending, chord)
+          }
           title={`Save as ${word}: ${what}`}
         >
           {word}
         </SaveButton>
       ))}
-      {run === undefined && (
+      {run === undefined && joined === undefined && (
         <label className="d-flex gap-2 align-items-center w-100">
           <input type="checkbox" checked={around} onChange={(event) => setAround(event.target.checked)} />
           with equipment and surroundings

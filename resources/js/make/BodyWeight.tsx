@@ -18,6 +18,12 @@ export function BodyWeight({ run, spool }: { run: Run; spool: string | undefined
   return <Weight of={spool ?? run.id} ask={ask} />;
 }
 
+/** What a body of several runs weighs and holds. */
+export function JoinedWeight({ body }: { body: string }) {
+  const { state } = useJob();
+  return <Weight of={`body ${body}`} ask={() => api.joinedMass(state.id, body)} />;
+}
+
 const ALL = 'all';
 const SHOWN = 'shown';
 

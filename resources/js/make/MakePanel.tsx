@@ -14,7 +14,7 @@ import { BenderVerdicts } from './BenderVerdicts';
 import { BendMarks } from './BendMarks';
 import { BendTable } from './BendTable';
 import { BodyFiles } from './BodyFiles';
-import { BodyWeight, JobWeight } from './BodyWeight';
+import { BodyWeight, JobWeight, JoinedWeight } from './BodyWeight';
 import { CutTable } from './CutTable';
 import { Fineness } from './Fineness';
 import { VertexTable } from './VertexTable';
@@ -34,6 +34,7 @@ export function MakePanel() {
   const mark = spool?.mark;
   // Nothing is marked on a run that is made of spools, but on each of them.
   const tube = solved?.spools.length === 0 ? solved : spool;
+  const joined = state.job.bodies?.find(({ runs }) => id !== undefined && runs.includes(id));
   const cuts = (spool ?? solved)?.cut_list ?? null;
   return (
     <>
@@ -128,6 +129,15 @@ export function MakePanel() {
             </Row>
           </Section>
           <AlongIt solved={solved} />
+          {joined !== undefined && (
+            <Section title={`One body: ${joined.name ?? joined.id}`}>
+              <p className="quiet">
+                {joined.runs.map((one) => item('runs', one)?.name ?? one).join(', ')}, their bores open to each other.
+              </p>
+              <JoinedWeight body={joined.id} />
+              <BodyFiles job={state.id} joined={joined} chord={chord} />
+            </Section>
+          )}
           <Section title="Body">
             <BodyWeight run={run} spool={mark} />
             <Fineness chord={chord} onChange={setChord} run={run} spool={mark} />

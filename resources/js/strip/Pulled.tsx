@@ -273,6 +273,9 @@ function EndMark({ type, at, side }: { type: string; at: number; side: 1 | -1 })
   if (type === 'closed' || type === 'cap') {
     return <rect className="end" x={side > 0 ? at - 4 : at} y={MIDDLE - HALF} width={4} height={2 * HALF} />;
   }
+  if (type === 'collar') {
+    return <rect className="end" x={at - 8 * side - 2} y={MIDDLE - HALF - 4} width={4} height={2 * HALF + 8} />;
+  }
   if (type === 'reducer') {
     const back = at - 12 * side;
     const points = [

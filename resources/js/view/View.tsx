@@ -12,6 +12,7 @@ import { boundsOf, withRoom } from './camera';
 import { Envelope } from './Envelope';
 import { FloorGrid } from './FloorGrid';
 import { HoverTag } from './HoverTag';
+import { JoinedMeshes } from './JoinedMeshes';
 import { Legend } from './Legend';
 import { LayingBar } from './laying/LayingBar';
 import { LayingScene } from './laying/LayingScene';
@@ -140,6 +141,7 @@ function Scene({ stage }: { stage: Stage }) {
           </Fragment>
         );
       })}
+      {!isCut && <JoinedMeshes />}
       {film && moving?.movement != null && movingRun !== undefined && (
         <Envelope run={movingRun} movement={moving.movement} />
       )}

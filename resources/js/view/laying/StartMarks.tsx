@@ -1,4 +1,5 @@
-import { useLaying } from '../../job/laying';
+import type { Point } from '../../api/types';
+import { type Start, useLaying } from '../../job/laying';
 import { allPorts, freePorts } from '../../job/newItems';
 import { useWorkbench } from '../../job/store';
 import { useJob } from '../../job/useJob';
@@ -31,10 +32,17 @@ export function StartMarks() {
           </Pinned>
         ))}
       {items('runs')
-        .filter((run) => run.route.kind === 'corners' && run.to?.port === undefined && run.from?.port !== undefined)
+        .filter(
+          ({ route, from, to }) =>
+            route.kind === 'corners' &&
+            to?.port === undefined &&
+            to?.on === undefined &&
+            (from?.port ?? from?.on) !== undefined,
+        )
         .map((run) => {
-          const port = ports.find(({ name }) => name === run.from?.port);
-          const end = state.solutions.find((solved) => solved.id === run.id)?.vertices.at(-1);
+          const vertices = state.solutions.find((solved) => solved.id === run.id)?.vertices ?? [];
+          const port = run.from?.on === undefined ? ports.find(({ name }) => name === run.from?.port) : onRun(vertices);
+          const end = vertices.at(-1);
           return port === undefined || end === undefined ? null : (
             <Pinned key={run.id} at={end} rank={3}>
               <button
@@ -52,4 +60,11 @@ export function StartMarks() {
         })}
     </>
   );
+}
+
+/** Returns the start of a run that stands on another, which has no port. */
+function onRun([at, next]: readonly Point[]): (Omit<Start, 'port'> & { name: string }) | undefined {
+  return at === undefined || next === undefined
+    ? undefined
+    : { name: '', at, axis: [next[0] - at[0], next[1] - at[1], next[2] - at[2]] };
 }

@@ -1,0 +1,145 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api } from '../api/client';
+import type { BodyWall, JoinedBody, Run } from '../api/types';
+import { lengthWithUnit } from '../job/format';
+import { NameField } from '../job/NameField';
+import { FieldHome, NumberField } from '../job/NumberField';
+import { tell } from '../job/tell';
+import { freshId, useJob } from '../job/useJob';
+import { Button } from '../ui/Button';
+import { Choice, named } from '../ui/Choice';
+import { Row } from '../ui/Section';
+
+/** The body of several runs that a run is part of, or a choice of a run to make one with. */
+export function JoinedFields({ run }: { run: Run }) {
+  const { state, item, items, edit } = useJob();
+  const bodies = state.job.bodies ?? [];
+  const body = bodies.find(({ runs }) => runs.includes(run.id));
+  const free = items('runs').filter(({ id }) => id !== run.id && !(body?.runs ?? []).includes(id));
+  const join = (other: string) => {
+    const theirs = bodies.find(({ runs }) => runs.includes(other));
+    const name = item('runs', other)?.name ?? other;
+    const members = theirs?.runs ?? [other];
+    const joined =
+      body === undefined
+        ? { ...(theirs ?? { id: freshId(bodies, name), name }), runs: [...members, run.id] }
+        : { ...body, runs: [...body.runs, ...members] };
+    const others = bodies.filter((one) => one !== body && one !== theirs);
+    return edit([], { bodies: [...others, joined] }, `Make ${joined.name ?? joined.id} one body`);
+  };
+  return (
+    <>
+      {body !== undefined && <OneBody body={body} run={run} />}
+      {free.length > 0 && (
+        <Row label={body === undefined ? 'One body with' : 'And with'} wide>
+          <Choice
+            label="Run to make one body with"
+            value=""
+            of={[['', body === undefined ? 'none' : 'no other'], ...named(free)]}
+            onChange={(other) => tell(join(other))}
+          />
+        </Row>
+      )}
+    </>
+  );
+}
+
+/** What a body of several runs is told: name, rounding, order, wall; and what its wall comes to. */
+function OneBody({ body, run }: { body: JoinedBody; run: Run }) {
+  const { state, item, edit } = useJob();
+  const bodies = state.job.bodies ?? [];
+  const name = body.name ?? body.id;
+  const fault = state.bodies.find(({ id }) => id === body.id)?.fault ?? null;
+  const change = (changed: Partial<JoinedBody>) =>
+    edit([], { bodies: bodies.map((one) => (one.id === body.id ? { ...one, ...changed } : one)) }, `Change ${name}`);
+  const leave = () => change({ runs: body.runs.filter((id) => id !== run.id) });
+  const apart = () => edit([], { bodies: bodies.filter(({ id }) => id !== body.id) }, `Take ${name} apart`);
+  return (
+    <FieldHome value={`bodies/${body.id}`}>
+      <Row label="One body" wide>
+        <NameField label="Name of the body" name={name} onChange={(typed) => change({ name: typed })} />
+      </Row>
+      <p className="quiet mb-1">Of {body.runs.map((id) => item('runs', id)?.name ?? id).join(', ')}.</p>
+      <Row label="Rounded where they meet, R">
+        <NumberField
+          label="Body: rounding"
+          value={body.round}
+          placeholder="sharp"
+          onChange={(round) => change({ round })}
+        />
+      </Row>
+      <Row label="Wall, everywhere">
+        <NumberField
+          label="Body: wall"
+          value={body.wall}
+          placeholder="as its runs"
+          onChange={(wall) => change({ wall })}
+        />
+      </Row>
+      {body.round !== undefined && (
+        <Row label="Order" wide>
+          <Choice
+            label="Body: order"
+            value={body.order ?? 'round-first'}
+            of={[
+              ['round-first', 'rounded first: an even wall'],
+              ['hollow-first', 'hollow first: bores meet sharp'],
+            ]}
+            onChange={(order) => tell(change({ order: order as JoinedBody['order'] }))}
+          />
+        </Row>
+      )}
+      {fault === null ? <Walls body={body} /> : <p className="text-danger mb-1">{fault}</p>}
+      {body.runs.length > 2 && <Button onClick={() => tell(leave())}>Leave this run out</Button>}
+      <Button onClick={() => tell(apart())}>Take it apart</Button>
+    </FieldHome>
+  );
+}
+
+/** The least and the greatest wall of a body in both orders, asked for as it takes a few seconds. */
+function Walls({ body }: { body: JoinedBody }) {
+  const { state } = useJob();
+  const [isAsked, setAsked] = useState(false);
+  const walls = useQuery({
+    queryKey: ['walls', state.id, body.id, state.revision],
+    queryFn: () => api.joinedWalls(state.id, body.id),
+    enabled: isAsked,
+    retry: false,
+  });
+  if (!isAsked) {
+    return (
+      <Button title="Measure the wall all over, in both orders" onClick={() => setAsked(true)}>
+        Measure its wall
+      </Button>
+    );
+  }
+  if (walls.isError) {
+    return <p className="text-danger mb-1">{walls.error.message}</p>;
+  }
+  if (walls.data === undefined) {
+    return <p className="quiet mb-1">Measuring…</p>;
+  }
+  return (
+    <div role="status" aria-label="Wall of the body">
+      <Row label="Rounded first">
+        <Wall of={walls.data['round-first']} />
+      </Row>
+      {body.round !== undefined && (
+        <Row label="Hollow first">
+          <Wall of={walls.data['hollow-first']} />
+        </Row>
+      )}
+    </div>
+  );
+}
+
+function Wall({ of: { fault, least, most } }: { of: BodyWall }) {
+  return least === undefined || most === undefined ? (
+    <span className="text-danger">{fault}</span>
+  ) : (
+    <span className="figure" title={`Thickest at ${most.at.map((one) => lengthWithUnit(one)).join(', ')}`}>
+      {lengthWithUnit(least.wall)} – {lengthWithUnit(most.wall)}
+    </span>
+  );
+}

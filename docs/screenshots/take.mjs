@@ -17,7 +17,7 @@ async function take(name, path, doing = async () => {}, size = { width: 1280, he
   await page.close();
 }
 
-// A fourth job, with nothing in it yet: before it are the hoses, the skid and the engine space.
+// A fifth job, with nothing in it yet: before it are the hoses, the skid, the exhaust elbow and the engine space.
 await fetch(`${address}/api/jobs`, {
   method: 'POST',
   headers: { 'Content-Type': 'application/json' },
@@ -26,12 +26,12 @@ await fetch(`${address}/api/jobs`, {
 
 const pick = (name) => (page) => page.locator('.locker .pick', { hasText: name }).click();
 
-await take('place', '/jobs/3/place', pick(/Sea-water pump/));
-await take('lay', '/jobs/3/lay');
-await take('check', '/jobs/3/check');
-await take('make', '/jobs/3/make', pick(/Fuel feed/));
-await take('lay-wide', '/jobs/3/lay', pick(/Coolant/), { width: 1920, height: 1080 });
-await take('section', '/jobs/3/lay', async (page) => {
+await take('place', '/jobs/4/place', pick(/Sea-water pump/));
+await take('lay', '/jobs/4/lay');
+await take('check', '/jobs/4/check');
+await take('make', '/jobs/4/make', pick(/Fuel feed/));
+await take('lay-wide', '/jobs/4/lay', pick(/Coolant/), { width: 1920, height: 1080 });
+await take('section', '/jobs/4/lay', async (page) => {
   await pick(/Sea water to cooler/)(page);
   await page.keyboard.press('o');
   await page.keyboard.press('w');
@@ -41,11 +41,16 @@ await take('section', '/jobs/3/lay', async (page) => {
   await page.getByLabel('Plane of the section').selectOption('own');
   await page.getByText(/mm² of material/).waitFor();
 });
-await take('spools', '/jobs/3/make', async (page) => {
+await take('body', '/jobs/3/lay', async (page) => {
+  await pick(/Exhaust, port leg/)(page);
+  await page.getByRole('button', { name: 'Measure its wall' }).click();
+  await page.getByRole('status', { name: 'Wall of the body' }).waitFor();
+});
+await take('spools', '/jobs/4/make', async (page) => {
   await pick(/Sea water to cooler/)(page);
   await page.getByLabel('Spool').selectOption('to-cooler-2');
 });
-await take('laying', '/jobs/3/lay', async (page) => {
+await take('laying', '/jobs/4/lay', async (page) => {
   await page.getByRole('button', { name: 'Lay a run' }).click();
   await page.getByLabel('Stock to lay').selectOption({ label: 'Pipe DN 20, 26.9 × 2.3, EN 10220' });
   await page.getByRole('button', { name: /Begin at Heat exchanger/ }).click();
@@ -59,7 +64,7 @@ await take('laying', '/jobs/3/lay', async (page) => {
   await page.locator('.laying-tag', { hasText: 'length' }).waitFor();
   await page.waitForFunction(() => document.querySelectorAll('.path-table tbody tr').length === 2);
 });
-await take('find', '/jobs/3/lay', async (page) => {
+await take('find', '/jobs/4/lay', async (page) => {
   await page.keyboard.press('Control+k');
   await page.keyboard.type('sea');
 });
@@ -106,7 +111,7 @@ await take('inches', '/jobs/2/lay', async (page) => {
   await page.getByText('Inches, to 1/16').click();
   await page.getByRole('button', { name: 'Units: in' }).waitFor();
 });
-await take('first-steps', '/jobs/4/place');
+await take('first-steps', '/jobs/5/place');
 await take('jobs', '/jobs', (page) =>
   page.waitForFunction(() => [...document.images].length >= 3 && [...document.images].every((one) => one.complete)),
 );

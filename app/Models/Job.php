@@ -23,7 +23,7 @@ use stdClass;
  * @property string $show_units
  * @property string $up
  * @property stdClass $named_values
- * @property stdClass $extras what the header of the file says besides: show_fraction, revision, sets, benders, services, bodies
+ * @property stdClass $extras what the header of the file says besides, as JobFiles::EXTRAS lists it
  * @property stdClass $remembered the stock and the bend radius chosen last
  * @property int $revision counts the edits
  * @property int $step number of the last step in force
@@ -72,7 +72,9 @@ final class Job extends Model
     public function joinedRuns(): array
     {
         return array_map(
-            static fn (Node $body): array => array_map(static fn (Node $run): string => $run->text(), $body->list('runs')),
+            static fn (Node $body): array => array_map(
+                static fn (Node $run): string => $run->text(), $body->list('runs'),
+            ),
             (new Node($this->extras))->list('bodies'),
         );
     }

@@ -18,5 +18,8 @@ interface CurveVisitor
     public function arc(ArcCurve $arc): mixed;
 
     /** @return T */
+    public function ellipse(EllipseCurve $ellipse): mixed;
+
+    /** @return T */
     public function spline(SplineCurve $spline): mixed;
 }

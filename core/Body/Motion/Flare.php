@@ -9,6 +9,7 @@ use Bowline\Body\Boundary\ConeSurface;
 use Bowline\Body\Boundary\CurveVisitor;
 use Bowline\Body\Boundary\CylinderSurface;
 use Bowline\Body\Boundary\EdgeCurve;
+use Bowline\Body\Boundary\EllipseCurve;
 use Bowline\Body\Boundary\LineCurve;
 use Bowline\Body\Boundary\SphereSurface;
 use Bowline\Body\Boundary\SplineCurve;
@@ -124,6 +125,11 @@ final readonly class Flare implements CurveVisitor, Motion
     }
 
     public function line(LineCurve $line): never
+    {
+        throw new LogicException('only circles are widened');
+    }
+
+    public function ellipse(EllipseCurve $ellipse): never
     {
         throw new LogicException('only circles are widened');
     }

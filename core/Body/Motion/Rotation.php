@@ -9,6 +9,7 @@ use Bowline\Body\Boundary\ConeSurface;
 use Bowline\Body\Boundary\CurveVisitor;
 use Bowline\Body\Boundary\CylinderSurface;
 use Bowline\Body\Boundary\EdgeCurve;
+use Bowline\Body\Boundary\EllipseCurve;
 use Bowline\Body\Boundary\LineCurve;
 use Bowline\Body\Boundary\PlaneSurface;
 use Bowline\Body\Boundary\SphereSurface;
@@ -130,6 +131,11 @@ final readonly class Rotation implements CurveVisitor, Motion
         }
 
         return new TorusSurface($this->frameAt($arc->frame->at, $height, $this->axis), $major, $arc->radius);
+    }
+
+    public function ellipse(EllipseCurve $ellipse): never
+    {
+        throw new LogicException('no section has an ellipse in it');
     }
 
     public function spline(SplineCurve $spline): never

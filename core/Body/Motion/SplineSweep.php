@@ -8,6 +8,7 @@ use Bowline\Body\Boundary\ArcCurve;
 use Bowline\Body\Boundary\CubicChain;
 use Bowline\Body\Boundary\CurveVisitor;
 use Bowline\Body\Boundary\EdgeCurve;
+use Bowline\Body\Boundary\EllipseCurve;
 use Bowline\Body\Boundary\LineCurve;
 use Bowline\Body\Boundary\SplineCurve;
 use Bowline\Body\Boundary\SplineSurface;
@@ -294,6 +295,11 @@ final readonly class SplineSweep implements CurveVisitor, Motion
         return $this->surface(
             2, array_map(static fn (int $i): float => $i / $parts, range(0, $parts)), $weights, $points, $arc,
         );
+    }
+
+    public function ellipse(EllipseCurve $ellipse): never
+    {
+        throw new LogicException('no section has an ellipse in it');
     }
 
     public function spline(SplineCurve $spline): never

@@ -8,6 +8,7 @@ use Bowline\Body\Boundary\ArcCurve;
 use Bowline\Body\Boundary\CurveVisitor;
 use Bowline\Body\Boundary\CylinderSurface;
 use Bowline\Body\Boundary\EdgeCurve;
+use Bowline\Body\Boundary\EllipseCurve;
 use Bowline\Body\Boundary\LineCurve;
 use Bowline\Body\Boundary\PlaneSurface;
 use Bowline\Body\Boundary\SplineCurve;
@@ -84,6 +85,11 @@ final readonly class Translation implements CurveVisitor, Motion
     public function arc(ArcCurve $arc): Surface
     {
         return new CylinderSurface($arc->frame, $arc->radius);
+    }
+
+    public function ellipse(EllipseCurve $ellipse): never
+    {
+        throw new LogicException('no section has an ellipse in it');
     }
 
     public function spline(SplineCurve $spline): never

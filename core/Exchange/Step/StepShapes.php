@@ -9,6 +9,7 @@ use Bowline\Body\Boundary\ConeSurface;
 use Bowline\Body\Boundary\CurveVisitor;
 use Bowline\Body\Boundary\CylinderSurface;
 use Bowline\Body\Boundary\Edge;
+use Bowline\Body\Boundary\EllipseCurve;
 use Bowline\Body\Boundary\Face;
 use Bowline\Body\Boundary\LineCurve;
 use Bowline\Body\Boundary\OrientedEdge;
@@ -133,6 +134,15 @@ final class StepShapes implements CurveVisitor, SurfaceVisitor
     public function arc(ArcCurve $arc): string
     {
         return $this->file->add("CIRCLE('',".$this->placement($arc->frame).','.StepFile::real($arc->radius).')');
+    }
+
+    public function ellipse(EllipseCurve $ellipse): string
+    {
+        [$frame, $major, $minor] = $ellipse->axes();
+
+        return $this->file->add(
+            "ELLIPSE('',".$this->placement($frame).','.StepFile::real($major).','.StepFile::real($minor).')',
+        );
     }
 
     public function spline(SplineCurve|SplineSurface $spline): string

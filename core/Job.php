@@ -49,12 +49,19 @@ final readonly class Job
         $node = new Node($source);
         $site = RouteBook::site($node);
 
+        $runs = Site::byId($node->list('runs'), static fn (Node $run): Run => Run::read($run, $site));
+        foreach ($node->list('bodies') as $body) {
+            foreach ($runs as $run) {
+                if ($run->channel?->channel->block->id === $body->get('id')->text()) {
+                    throw $body->get('id')->error(sprintf(
+                        '“%s” is a block that %s goes through', $body->get('id')->text(), $run->name,
+                    ));
+                }
+            }
+        }
+
         return new self(
-            $node->find('name')?->text() ?? '',
-            $site,
-            Site::byId($node->list('runs'), static fn (Node $run): Run => Run::read($run, $site)),
-            $source,
-            JoinedBody::all($node, $site->values),
+            $node->find('name')?->text() ?? '', $site, $runs, $source, JoinedBody::all($node, $site->values),
         );
     }
 

@@ -181,6 +181,42 @@ final class Limits
                     'route' => ['kind' => 'corners', 'stops' => [['at' => [200, 0, $x]]], 'corner' => ['radius' => 40]],
                 ]), 70.001, -2e-3,
             ],
+            // In a block of 200 × 100 × 60; a channel of 8 leaves 2 where no other wall is told.
+            'a channel as near to a face' => [
+                'thin-wall', fn (float $x) => Blocks::file([Blocks::through([$x, 0, -30], [], [$x, 0, 30])]), 94, 1e-3,
+            ],
+            'a channel as near to another' => [
+                'thin-wall', fn (float $y) => Blocks::file([
+                    Blocks::through([-100, 0, 0], [], [100, 0, 0]), Blocks::through([0, $y, -30], [], [0, $y, 30]),
+                ]), 10, -1e-3,
+            ],
+            'a channel with the wall that it is told' => [
+                'thin-wall', fn (float $wall) => Blocks::file([[
+                    ...Blocks::through([90, 0, -30], [], [90, 0, 30]),
+                    'body' => ['as' => 'channel', 'in' => 'block', 'wall' => $wall],
+                ]]), 6, 1e-3,
+            ],
+            // It cuts 5 beyond its ends.
+            'a channel as deep as its block' => [
+                'channel-end', fn (float $x) => Blocks::around([Blocks::through([0, 0, -30], [], [0, 0, 30 - $x])]), 5,
+                1e-3,
+            ],
+            'a channel that comes out beside an edge' => [
+                'channel-end', fn (float $x) => Blocks::around([Blocks::through([$x, 0, -30], [], [$x, 0, 30])]),
+                95.999, 1e-3,
+            ],
+            // 4 · tan 45° of its end leg are slant in the face; a bend of R 20 by 45° takes 20 · tan 22.5°.
+            'a channel that bends before it comes out' => [
+                'channel-end',
+                function (float $leg): stdClass {
+                    $rise = $leg / M_SQRT2;
+
+                    return Blocks::around(
+                        [Blocks::through([-100, 0, 30 - $rise], [[0, 0, 30 - $rise]], [$rise, 0, 30])],
+                    );
+                },
+                4.001 + 20 * tan(M_PI / 8), -1e-3,
+            ],
             'a port as wide as its tube' => [
                 'port-size',
                 function (float $size): stdClass {

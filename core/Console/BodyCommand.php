@@ -6,7 +6,7 @@ namespace Bowline\Console;
 
 use Bowline\Exchange\Body\BodyFormat;
 use Bowline\Exchange\Body\ChordTolerance;
-use Bowline\Exchange\JoinedBodies;
+use Bowline\Exchange\JobBodies;
 use Bowline\Exchange\Part;
 use Bowline\Exchange\Parts;
 use Generator;
@@ -29,7 +29,7 @@ abstract class BodyCommand implements Command
         return [
             Option::run(),
             Option::spool(),
-            new Option('body', 'ID', 'only this body of several runs'),
+            new Option('body', 'ID', 'only this body of several runs, or block with channels'),
             new Option('chord', 'MM', 'farthest that a facet stands off the true surface; 0.1 when it is left out'),
             new Option('with', self::AROUND, 'with equipment and surroundings'),
         ];
@@ -52,7 +52,7 @@ abstract class BodyCommand implements Command
             $input, $solved, $with, $chord, $body, $isAll,
         ): Generator {
             // What is one piece with others is written with those.
-            $joined = $isAll ? JoinedBodies::members($input->job) : [];
+            $joined = $isAll ? JobBodies::members($input->job) : [];
             foreach ($body === null ? $solved : [] as $run) {
                 foreach (in_array($run->laid->run->id, $joined, true) ? [] : Parts::of(
                     $run, $input->pointerTo($run),
@@ -62,10 +62,10 @@ abstract class BodyCommand implements Command
                 yield from Parts::over($run->laid);
             }
             if ($isAll) {
-                yield from JoinedBodies::parts($input->job, $chord, $body);
+                yield from JobBodies::parts($input->job, $chord, $body);
             }
             if ($with !== null) {
-                yield from Parts::around($input->job->site);
+                yield from Parts::around($input->job->site, JobBodies::isNotMade($input->job));
             }
         };
 

@@ -61,13 +61,14 @@ final readonly class FlexibleEdit
     }
 
     /**
-     * Returns the route with one more point on the run.
+     * Returns the route with one more point on the run, or beside it.
      *
      * @param  float  $along  developed length of the point, mm
+     * @param  Vector|null  $aside  by which it is off the run, mm
      *
      * @throws EditError when it is no smooth run
      */
-    public function withPoint(float $along): stdClass
+    public function withPoint(float $along, ?Vector $aside = null): stdClass
     {
         $present = $this->points();
         $before = 0;
@@ -77,7 +78,7 @@ final readonly class FlexibleEdit
         }
         $at = array_map(
             static fn (float $part): int|float => FileValue::roundForFile(round($part, 1)),
-            $this->laid->path->pointAt($along)->toArray(),
+            $this->laid->path->pointAt($along)->plus($aside ?? Vector::zero())->toArray(),
         );
 
         return (object) ['points' => [...array_slice($present, 0, $before), $at, ...array_slice($present, $before)]];
@@ -106,6 +107,21 @@ final readonly class FlexibleEdit
         $at[$axis] = $to;
 
         return $this->withPointAs($point, array_values($at), null);
+    }
+
+    /**
+     * Returns the route with a point moved.
+     *
+     * @throws EditError when there is no such point, or it is a clamp
+     */
+    public function withPointMoved(int $point, Vector $by): stdClass
+    {
+        $this->coordinatesOf($point);
+
+        return $this->withPointAs($point, array_map(
+            static fn (float $part): int|float => FileValue::roundForFile(round($part, 1)),
+            ($this->placeOf($point) ?? Vector::zero())->plus($by)->toArray(),
+        ), null);
     }
 
     /**

@@ -7,10 +7,12 @@ namespace Bowline\Editing;
 use Bowline\Editing\Edit\MakeOwn;
 use Bowline\Editing\Edit\UntieCorner;
 use Bowline\Geometry\Vector;
+use Bowline\Job\Channel;
 use Bowline\Job\FileValue;
 use Bowline\Job\ItemRef;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Job\PortName;
 use Bowline\Job\References;
 use Bowline\Job\Site;
 use Bowline\Job\Stop\StopReader;
@@ -67,7 +69,8 @@ final readonly class Loosening
             return $after;
         }
         $lostPorts = array_diff_key($this->site->ports, $ports->ports);
-        if ($lostPorts === [] && $lostClamps === [] && $lostSurroundings === [] && $lostRuns === []) {
+        $lostFittings = array_diff_key($this->site->fittings, $ids('fittings'));
+        if ([...$lostPorts, ...$lostFittings, ...$lostClamps, ...$lostSurroundings, ...$lostRuns] === []) {
             return $after;
         }
         $lost = ItemRef::unique([
@@ -80,6 +83,7 @@ final readonly class Loosening
                 new Node($this->untied($run, $lost, array_keys($lostPorts))),
                 array_keys($lostPorts),
                 array_keys($lostClamps),
+                array_map(strval(...), array_keys($lostFittings + $lostSurroundings)),
             ),
             (new Node($fitted))->list('runs'),
         );
@@ -204,8 +208,9 @@ final readonly class Loosening
     /**
      * @param  list<string>  $ports
      * @param  list<string>  $clamps
+     * @param  list<string>  $blocks  ids of fittings and surroundings that are gone
      */
-    private function loosened(Node $run, array $ports, array $clamps): stdClass
+    private function loosened(Node $run, array $ports, array $clamps, array $blocks): stdClass
     {
         $copy = json_decode(json_encode($run->object(), JSON_THROW_ON_ERROR), false, 512, JSON_THROW_ON_ERROR);
         assert($copy instanceof stdClass);
@@ -213,13 +218,17 @@ final readonly class Loosening
             $end = $copy->{$name} ?? null;
             if ($end instanceof stdClass && is_string($end->port ?? null) && in_array($end->port, $ports, true)) {
                 $port = $this->site->ports[$end->port];
+                $isInto = PortName::of($end->port)->fitting === Channel::blockOf($run);
                 $copy->{$name} = (object) [
                     'at' => FileValue::vector($port->at),
-                    'axis' => FileValue::vector($port->axis),
+                    'axis' => FileValue::vector($port->axis->times($isInto ? -1.0 : 1.0)),
                     ...get_object_vars($end),
                 ];
                 unset($copy->{$name}->port);
             }
+        }
+        if (in_array(Channel::blockOf($run), $blocks, true)) {
+            unset($copy->body);
         }
         if ($copy->route instanceof stdClass) {
             $route = $copy->route;

@@ -48,6 +48,8 @@ final class Renaming
         'up',
         'show_units',
         'runs',
+        'as',
+        'in',
     ];
 
     /**

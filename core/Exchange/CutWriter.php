@@ -28,16 +28,16 @@ final class CutWriter
 
     /**
      * @param  Vector  $normal  unit
-     * @return list<array<string, mixed>> of the bodies of several runs that the plane meets
+     * @return list<array<string, mixed>> of bodies of several runs, and blocks with channels, that the plane meets
      *
      * @throws JobError where one of them cannot be made
      */
     public static function bodies(Job $job, Vector $at, Vector $normal): array
     {
         $cuts = [];
-        foreach ($job->bodies as $body) {
-            $parts = iterator_to_array(JoinedBodies::parts($job, JoinedBodies::CHORD, $body->id), false);
-            $cuts[] = self::ofParts($body->id, $parts, $at, $normal);
+        foreach (array_keys(JobBodies::all($job)) as $id) {
+            $parts = iterator_to_array(JobBodies::parts($job, JoinedBodies::CHORD, $id), false);
+            $cuts[] = self::ofParts($id, $parts, $at, $normal);
         }
 
         return array_values(array_filter($cuts, is_array(...)));

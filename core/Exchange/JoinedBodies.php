@@ -19,14 +19,6 @@ final class JoinedBodies
     /** Chord of a body whose surface is found, where none is asked for, mm. */
     public const CHORD = 0.1;
 
-    /** @return list<string> ids of the runs that are made as part of a body */
-    public static function members(Job $job): array
-    {
-        return array_merge(...array_map(
-            static fn (JoinedBody $body): array => $body->runs, array_values($job->bodies),
-        ));
-    }
-
     /**
      * @param  float  $chord  how fine a body is whose surface is found, in STEP and where it is cut, mm
      * @param  string|null  $id  only that of this id
@@ -54,7 +46,7 @@ final class JoinedBodies
     }
 
     /** @throws JobError where there is no body of that id */
-    private static function named(Job $job, string $id): JoinedBody
+    public static function named(Job $job, string $id): JoinedBody
     {
         return $job->bodies[$id] ?? throw JobError::at('/bodies', sprintf('there is no body “%s”', $id));
     }

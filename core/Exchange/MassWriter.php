@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Body\Block\ChannelCut;
 use Bowline\Body\Boundary\Solid;
 use Bowline\Body\Junction\RoundedBody;
 use Bowline\Body\MassProperties;
@@ -13,6 +14,7 @@ use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\JoinedBody;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\Run;
 use Bowline\Routing\Spool;
 use Bowline\Solving\SolvedRun;
 use Generator;
@@ -42,6 +44,12 @@ final class MassWriter
     public static function write(SolvedRun $solved, string $pointer): array
     {
         $id = $solved->laid->run->id;
+        if ($solved->laid->run->channel !== null) {
+            return [
+                'id' => $id, 'volume' => 0.0, 'surface' => 0.0, 'centre' => null, 'mass' => 0.0,
+                'contents' => BlockBodies::space($solved->laid, $pointer), 'spools' => [],
+            ];
+        }
         $parts = Parts::of($solved, $pointer);
         $spools = $properties = [];
         foreach (Spool::all($solved->laid) as $number => $spool) {
@@ -95,6 +103,37 @@ final class MassWriter
             'centre' => $properties->centre->withoutNegativeZeros(),
             'mass' => $properties->volume * $job->runs[$body->runs[0]]->stock->density / self::CUBIC_METRE,
             'contents' => $contents ?? 0.0,
+        ];
+    }
+
+    /**
+     * Returns what a block weighs without its channels, and what these hold; its density is its own, or that of the
+     * stock of its first channel.
+     *
+     * @param  non-empty-list<Run>  $channels  of one block
+     * @return array{
+     *     id: string, runs: list<string>, exact: bool, volume: float, surface: float, centre: list<float>, mass: float,
+     *     contents: float,
+     * }
+     *
+     * @throws JobError where it cannot be made
+     */
+    public static function block(Job $job, array $channels): array
+    {
+        $made = BlockBodies::made($job, $channels);
+        $properties = MassProperties::of($made->solid());
+
+        return [
+            'id' => $made->block->id,
+            'runs' => array_map(static fn (Run $run): string => $run->id, $channels),
+            'exact' => true,
+            'volume' => $properties->volume,
+            'surface' => $properties->surface,
+            'centre' => $properties->centre->withoutNegativeZeros(),
+            'mass' => $properties->volume * ($made->block->density ?? $channels[0]->stock->density) / self::CUBIC_METRE,
+            'contents' => array_sum(array_map(
+                static fn (ChannelCut $cut): float => MassProperties::of($cut->space())->volume, $made->cuts,
+            )),
         ];
     }
 

@@ -51,6 +51,11 @@ final class Parts
     public static function of(SolvedRun $solved, string $pointer): array
     {
         $run = $solved->laid->run;
+        if ($run->channel !== null) {
+            throw JobError::at($pointer, sprintf(
+                '%s is taken out of %s, and is written with that', $run->name, $run->channel->channel->block->name,
+            ));
+        }
         foreach (Spool::ofOneStock($solved->laid) as $laid) {
             if (RunBody::of($laid)->folds()) {
                 throw JobError::at(

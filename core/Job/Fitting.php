@@ -17,6 +17,7 @@ final readonly class Fitting
      * @param  Pose  $pose  in space, with what it is mounted on
      * @param  list<Solid>  $solids  in its own frame
      * @param  array<string, Port>  $ports  in space, by their own id
+     * @param  float|null  $density  of what its body is made of, kg/m³; null where none is told
      */
     public function __construct(
         public string $id,
@@ -25,6 +26,7 @@ final readonly class Fitting
         public array $solids,
         public array $ports,
         public ?Movement $movement,
+        public ?float $density = null,
     ) {
     }
 
@@ -71,6 +73,7 @@ final readonly class Fitting
         return new self(
             $id, $node->find('name')?->text() ?? $id, $pose,
             [...$kind?->solids($by) ?? [], ...self::body($node->find('body'), $values)], $ports, $movement,
+            self::density($node->find('body')?->find('density'), $values),
         );
     }
 
@@ -89,6 +92,12 @@ final readonly class Fitting
             throw $on->error(sprintf('nothing of the surroundings is called “%s”', $on->text()));
 
         return $pose->within($host->pose);
+    }
+
+    /** @throws JobError */
+    private static function density(?Node $density, Values $values): ?float
+    {
+        return $density === null ? null : $values->positive($density, 'the density');
     }
 
     /** @return list<Solid> */

@@ -85,7 +85,7 @@ final class JobFile
             }
         }
         foreach ($job->list('runs') as $run) {
-            foreach (['section_up', 'section_turn', 'joints', 'weld_gap', 'repeats', 'service'] as $key) {
+            foreach (['section_up', 'section_turn', 'joints', 'weld_gap', 'repeats', 'service', 'body'] as $key) {
                 if ($run->find($key) !== null) {
                     return true;
                 }

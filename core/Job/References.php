@@ -20,7 +20,7 @@ final class References
 
     /**
      * Returns the runs that depend on an item, through any depth: on a port of it, on a face, on what is mounted on it,
-     * or on another run that does.
+     * on another run that does, or in one block with it.
      *
      * @param  list<stdClass>  $runs  all runs in the shape of the file
      * @param  list<array{ItemRef, string}>  $mounted  fittings and clamps that are mounted on something, and the id of
@@ -36,7 +36,7 @@ final class References
                 $moving[$own->key()] = $own;
             }
         }
-        $named = $sets = $refs = [];
+        $named = $sets = $blocks = $refs = [];
         foreach ($runs as $run) {
             $own = ItemRef::run(is_string($run->id ?? null) ? $run->id : '');
             $refs[$own->key()] = $own;
@@ -44,6 +44,10 @@ final class References
             $set = (new Node($run))->find('fixed_length')?->find('same_as')?->value;
             if (is_string($set)) {
                 $sets[$set][$own->key()] = $own;
+            }
+            $block = Channel::blockOf(new Node($run));
+            if ($block !== null) {
+                $blocks[$block][$own->key()] = $own;
             }
         }
         do {
@@ -53,8 +57,8 @@ final class References
                     $moving[$key] = $refs[$key];
                 }
             }
-            foreach ($sets as $members) {
-                // When one of them gets longer, all of them do.
+            foreach ([...array_values($sets), ...array_values($blocks)] as $members) {
+                // When one of a set gets longer, all of them do; channels of a block leave walls to one another.
                 if (array_intersect_key($members, $moving) !== []) {
                     $moving += $members;
                 }
@@ -87,6 +91,10 @@ final class References
         foreach (['from', 'to'] as $end) {
             $followed[] = $node->find($end)?->find('end')?->find('same_as')?->find('run');
             $followed[] = $node->find($end)?->find('on')?->find('run');
+        }
+        $block = Channel::blockOf($node);
+        if ($block !== null) {
+            array_push($items, ItemRef::of('fittings', $block), ItemRef::of('surroundings', $block));
         }
         foreach (self::texts($node->find('route')?->find('host'), ...$followed) as $other) {
             $items[] = ItemRef::run($other);

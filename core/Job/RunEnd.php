@@ -36,6 +36,30 @@ final readonly class RunEnd
     ) {
     }
 
+    /**
+     * Reads an end of a run. The end of a channel at a port of its block leaves into that, against the port.
+     *
+     * @param  'from'|'to'  $which
+     *
+     * @throws JobError
+     */
+    public static function ofRun(Node $run, string $which, Site $site): self
+    {
+        $end = self::read($run->get($which), $site);
+
+        return $end->port !== null && PortName::of($end->port)->fitting === Channel::blockOf($run)
+            ? $end->inwards()
+            : $end;
+    }
+
+    private function inwards(): self
+    {
+        return new self(
+            $this->at, $this->axis?->times(-1.0), $this->port, $this->lead, $this->trim, $this->end, $this->isOwn,
+            $this->movement, $this->size, $this->branch,
+        );
+    }
+
     /** @throws JobError */
     public static function read(Node $node, Site $site): self
     {

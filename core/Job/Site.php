@@ -113,6 +113,30 @@ final readonly class Site
         return $this->services[$id->text()] ?? throw $id->error(sprintf('there is no service “%s”', $id->text()));
     }
 
+    /**
+     * Returns what channels are taken out of, a fitting or a thing of the surroundings.
+     *
+     * @throws JobError when there is no such thing, or it is not one solid
+     */
+    public function block(Node $id): Block
+    {
+        $fitting = $this->fittings[$id->text()] ?? null;
+        if ($fitting !== null) {
+            $solid = count($fitting->solids) === 1 ? $fitting->solids[0] : throw $id->error(
+                sprintf('%s is not one solid, and nothing can be taken out of it', $fitting->name),
+            );
+
+            return new Block(
+                $fitting->id, $fitting->name, $solid->shape, $solid->pose->within($fitting->pose), $fitting->density,
+                $fitting->ports,
+            );
+        }
+        $one = $this->surroundings[$id->text()]
+            ?? throw $id->error(sprintf('there is no fitting or surrounding “%s”', $id->text()));
+
+        return new Block($one->id, $one->name, $one->shape, $one->pose, $one->density);
+    }
+
     /** @throws JobError when there is no such clamp */
     public function clamp(Node $id): Clamp
     {

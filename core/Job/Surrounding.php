@@ -13,13 +13,17 @@ use Bowline\Job\Shape\ShapeReader;
 /** A thing that runs do not connect to: a bulkhead, a floor, an engine bed, a hatch on its hinge. */
 final readonly class Surrounding
 {
-    /** @param  Pose  $pose  with the swing of its hinge, when it has one */
+    /**
+     * @param  Pose  $pose  with the swing of its hinge, when it has one
+     * @param  float|null  $density  kg/m³; null where none is told
+     */
     public function __construct(
         public string $id,
         public string $name,
         public Pose $pose,
         public Shape $shape,
         public ?Hinge $hinge,
+        public ?float $density = null,
     ) {
     }
 
@@ -33,6 +37,7 @@ final readonly class Surrounding
         $id = $node->get('id')->text();
         $pose = PoseReader::read($node->find('pose'), $values);
         $hinge = Hinge::read($node->find('hinge'), $values);
+        $density = $node->find('density');
 
         return new self(
             $id,
@@ -40,6 +45,7 @@ final readonly class Surrounding
             $hinge === null ? $pose : $hinge->swing($pose),
             ShapeReader::read($node, $values, $meshes),
             $hinge,
+            $density === null ? null : $values->positive($density, 'the density'),
         );
     }
 

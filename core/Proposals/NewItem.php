@@ -7,12 +7,15 @@ namespace Bowline\Proposals;
 use Bowline\Editing\EditError;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
+use Bowline\Job;
 use Bowline\Job\FileValue;
 use Bowline\Job\FreshId;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Part\Kind\BarePort;
 use Bowline\Job\Part\PartKind;
+use Bowline\Job\Port;
+use Bowline\Job\PortName;
 use Bowline\Job\Shape\RoundEnd;
 use Bowline\Job\Surrounding;
 use Bowline\Routing\LaidRun;
@@ -236,6 +239,29 @@ final readonly class NewItem
             'to' => (object) ['at' => FileValue::vector($end), 'end' => (object) ['type' => 'open']],
             'route' => (object) ['kind' => 'corners', 'stops' => []],
         ]);
+    }
+
+    /**
+     * Returns the smoothest channel between two openings of a block that keeps its least radius and its wall.
+     *
+     * @param  Job  $job  with all channels that are there
+     * @param  Port  $from  of the block, as is the other
+     *
+     * @throws JobError when nothing can be taken out of that
+     */
+    public function channel(Job $job, string $stock, Port $from, Port $to): stdClass
+    {
+        $block = PortName::of($from->name)->fitting;
+
+        return (new ChannelWay($job))->find($this->named('runs', sprintf(
+            '%s – %s', $from->title ?? PortName::of($from->name)->port, $to->title ?? PortName::of($to->name)->port,
+        ), [
+            'stock' => $stock,
+            'from' => (object) ['port' => $from->name],
+            'to' => (object) ['port' => $to->name],
+            'route' => (object) ['kind' => 'corners', 'stops' => []],
+            'body' => (object) ['as' => 'channel', 'in' => $block],
+        ]), $from, $to);
     }
 
     /**

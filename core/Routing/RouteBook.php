@@ -8,6 +8,7 @@ use ArrayObject;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Branch;
 use Bowline\Job\BranchKind;
+use Bowline\Job\Channel;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\RunEnd;
@@ -122,7 +123,7 @@ final class RouteBook implements RunReferences
         $run = $this->run($id, $asking);
         $words = sprintf('the %s of %s', $end === 'from' ? 'start' : 'end', $this->name($id));
 
-        return $this->once($id.' '.$end, $words, $asking, static fn (): RunEnd => RunEnd::read($run->get($end), $site));
+        return $this->once($id.' '.$end, $words, $asking, static fn (): RunEnd => RunEnd::ofRun($run, $end, $site));
     }
 
     public function branch(Site $site, Node $on): Branch
@@ -170,6 +171,25 @@ final class RouteBook implements RunReferences
         }
 
         return $taken;
+    }
+
+    /**
+     * Returns the runs that are taken out of a block, as they are laid, but for one of them.
+     *
+     * @return list<LaidRun>
+     *
+     * @throws JobError
+     */
+    public function channelsIn(Site $site, string $block, string $except): array
+    {
+        $channels = [];
+        foreach ($this->runs as $id => $run) {
+            if ($id !== $except && Channel::blockOf($run) === $block) {
+                $channels[] = $this->laid($site, $id, $run);
+            }
+        }
+
+        return $channels;
     }
 
     public function stockOf(Site $site, string $id, Node $asking): Stock
@@ -303,7 +323,7 @@ final class RouteBook implements RunReferences
 
             return $before[count($before) - 1];
         }
-        $from = RunEnd::read($run->get('from'), $site);
+        $from = RunEnd::ofRun($run, 'from', $site);
 
         return $from->leadPoint() ?? $from->at;
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
+use Bowline\Job\Channel;
 use Bowline\Job\Fitting;
 use Bowline\Job\FixedLength;
 use Bowline\Job\JobError;
@@ -33,6 +34,7 @@ final readonly class Run
      * @param  float  $weldGap  root gap at elbows and weld necks, mm
      * @param  list<Repeat>  $repeats  what comes again and again along it
      * @param  Service|null  $service  what it carries
+     * @param  ChannelInBlock|null  $channel  the block that it is taken out of
      */
     public function __construct(
         public string $id,
@@ -51,6 +53,7 @@ final readonly class Run
         public float $weldGap = 0.0,
         public array $repeats = [],
         public ?Service $service = null,
+        public ?ChannelInBlock $channel = null,
     ) {
     }
 
@@ -89,6 +92,10 @@ final readonly class Run
             $site->values->notNegative($node->find('weld_gap'), 'the weld gap', JointKind::Weld->usualGap()),
             array_map(static fn (Node $one): Repeat => Repeat::read($one, $site->values), $node->list('repeats')),
             $node->find('service') === null ? null : $site->service($node->get('service')),
+            $node->find('body') === null ? null : new ChannelInBlock(
+                Channel::read($node->get('body'), $site),
+                static fn (): array => RouteBook::of($site)->channelsIn($site, (string) Channel::blockOf($node), $id),
+            ),
         );
 
         return $run->isMoving() ? $run->amid($site) : $run->withRoute($route->inReach($run));
@@ -145,6 +152,7 @@ final readonly class Run
             $this->weldGap,
             $this->repeats,
             $this->service,
+            $this->channel,
         );
     }
 
@@ -181,6 +189,7 @@ final readonly class Run
             $this->weldGap,
             $this->repeats,
             $this->service,
+            $this->channel,
         );
     }
 
@@ -204,6 +213,7 @@ final readonly class Run
             $this->weldGap,
             $this->repeats,
             $this->service,
+            $this->channel,
         );
     }
 
@@ -279,6 +289,6 @@ final readonly class Run
 
         return $said === null && $own !== null
             ? $own[$which === 'from' ? 0 : 1]
-            : RunEnd::read($said ?? $node->get($which), $site);
+            : RunEnd::ofRun($node, $which, $site);
     }
 }

@@ -28,6 +28,8 @@ final class Rules
             'joint-place' => new JointPlace,
             'joint-fit' => new JointFit,
             'branch-place' => new BranchPlace,
+            'channel-end' => new ChannelEnd,
+            'thin-wall' => new ThinWall,
             'loose-part' => new LoosePart,
             'tie' => new Tie,
             'too-short' => new TooShort,

@@ -50,6 +50,28 @@ final readonly class Subject
         return new self('curve', $segment);
     }
 
+    /** Returns the bend, the leg or the curve at a developed length, mm. */
+    public static function at(LaidRun $laid, float $along): self
+    {
+        foreach ($laid->bends as $index => $bend) {
+            if ($bend->start <= $along && $along <= $bend->end()) {
+                return self::bend($index);
+            }
+        }
+        foreach ($laid->legs as $leg) {
+            if ($leg->start <= $along && $along <= $leg->start + $leg->straight) {
+                return self::leg($leg->toVertex);
+            }
+        }
+        foreach ($laid->path->curves() as [$start, $curve, $segment]) {
+            if ($start <= $along && $along <= $start + $curve->length()) {
+                return self::curve($segment);
+            }
+        }
+
+        return self::run();
+    }
+
     public static function corner(int $vertex, ?int $tie = null): self
     {
         return new self('corner', vertex: $vertex, tie: $tie);

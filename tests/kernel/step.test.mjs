@@ -124,6 +124,68 @@ describe('STEP of a body of several runs', () => {
   });
 });
 
+describe('STEP of a block with channels', () => {
+  const channel = (id, from, corners, to, more = {}) => ({
+    id,
+    stock: 's',
+    from: { at: from },
+    to: { at: to },
+    route: { kind: 'corners', stops: corners.map((at) => ({ at })) },
+    body: { as: 'channel', in: 'block', over: 5 },
+    ...more,
+  });
+  const round = { shape: 'round', od: 8, wall: 1 };
+  it.each([
+    ['straight', round, [channel('c', [0, 0, -30], [], [0, 0, 30])]],
+    ['slanting', round, [channel('c', [-40, 10, -30], [], [40, -10, 30])]],
+    [
+      'bent twice, and another beside it',
+      round,
+      [
+        channel(
+          'c',
+          [-100, -20, 5],
+          [
+            [-30, -20, 5],
+            [-30, 20, 5],
+          ],
+          [-30, 20, 30],
+        ),
+        channel('d', [20, 0, -30], [], [60, 0, 30]),
+      ],
+    ],
+    [
+      'rounded at its corners',
+      { shape: 'rectangle', width: 10, height: 6, wall: 1, corner_radius: 2 },
+      [channel('c', [-40, 0, -30], [], [40, 0, 30])],
+    ],
+    ['blind', round, [channel('c', [0, 0, -30], [], [0, 0, 0])]],
+  ])('is one valid solid, as large as `mass` says: %s', { timeout: 60_000 }, (_, section, runs) => {
+    const path = join(folder, 'block.json');
+    writeFileSync(
+      path,
+      JSON.stringify({
+        format: 'bowline-job',
+        version: 3,
+        name: 'Block',
+        up: 'z',
+        stock: [
+          { id: 's', kind: 'tube', density: 1000, section, bend: { radius: 20, min_radius: 8, min_straight: 0 } },
+        ],
+        surroundings: [{ id: 'block', shape: 'box', size: [200, 100, 60] }],
+        runs,
+      }),
+    );
+    writeFileSync(join(folder, 'block.step'), bowline('step', path));
+    const { bodies } = JSON.parse(bowline('mass', path).toString());
+    const solids = solidsOf(oc, join(folder, 'block.step'));
+    expect(solids).toHaveLength(1);
+    expect(solids[0]).toMatchObject({ isValid: true, isClosed: true });
+    expect(Math.abs(solids[0].volume / bodies[0].volume - 1)).toBeLessThan(1e-9);
+    expect(Math.abs(solids[0].surface / bodies[0].surface - 1)).toBeLessThan(1e-9);
+  });
+});
+
 describe('STEP with equipment and surroundings', () => {
   // A straight pipe, a fitting of one body, a panel, and a wedge of four triangles.
   const room = () => {

@@ -43,6 +43,9 @@ final class Cut implements Command
         $solved = $input->solved();
         $written = [];
         foreach ($solved as $run) {
+            if ($run->laid->run->channel !== null) {
+                continue;
+            }
             $cut = CutWriter::write($run, $input->pointerTo($run), $at, $normal->unit());
             if ($cut !== null) {
                 $written[] = $cut;

@@ -8,8 +8,8 @@ use Bowline\Console\Command;
 use Bowline\Console\Input;
 use Bowline\Console\Option;
 use Bowline\Console\Outcome;
+use Bowline\Exchange\JobBodies;
 use Bowline\Exchange\MassWriter;
-use Bowline\Job\JoinedBody;
 use Bowline\Solving\SolvedRun;
 
 final class Mass implements Command
@@ -40,8 +40,8 @@ final class Mass implements Command
         return Outcome::json([
             'runs' => $written,
             'bodies' => $input->option('run') !== null ? [] : array_map(
-                static fn (JoinedBody $body): array => MassWriter::body($input->job, $body),
-                array_values($input->job->bodies),
+                static fn (string $id): array => JobBodies::mass($input->job, $id),
+                array_map(strval(...), array_keys(JobBodies::all($input->job))),
             ),
         ], $solved);
     }

@@ -9,7 +9,7 @@ use Bowline\Console\Input;
 use Bowline\Console\Option;
 use Bowline\Console\Outcome;
 use Bowline\Exchange\Body\ChordTolerance;
-use Bowline\Exchange\JoinedBodies;
+use Bowline\Exchange\JobBodies;
 use Bowline\Exchange\WallWriter;
 
 final class Walls implements Command
@@ -21,7 +21,7 @@ final class Walls implements Command
 
     public static function summary(): string
     {
-        return 'the least and greatest wall of a body of several runs with their places, as JSON';
+        return 'the least and greatest wall of a body of several runs, or of a block, with their places, as JSON';
     }
 
     public static function options(): array
@@ -35,7 +35,7 @@ final class Walls implements Command
     public function run(Input $input): Outcome
     {
         return Outcome::json(WallWriter::write(
-            $input->required('body'), JoinedBodies::walls(
+            $input->required('body'), JobBodies::walls(
                 $input->job, $input->required('body'), ChordTolerance::read($input->option('chord'), '--chord'),
             ),
         ), []);

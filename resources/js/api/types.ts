@@ -2471,6 +2471,10 @@ export interface Body {
    * via the `definition` "number".
    */
   height?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  density?: number | string;
 }
 /**
  * A point and an axis that points out of the fitting, in the fitting's own frame.
@@ -2739,6 +2743,10 @@ export interface Surrounding {
    * @maxItems 5000
    */
   rounds?: RoundEnd[];
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  density?: number | string;
 }
 /**
  * A line in its own frame, and how far it is swung about it: right-hand rule, degrees.
@@ -2845,6 +2853,7 @@ export interface Run {
    * Names an item; others refer to it by this.
    */
   service?: string;
+  body?: Channel;
 }
 /**
  * At a port, at a bare point, on another run, or where an end of another run is, moved or mirrored.
@@ -3378,6 +3387,27 @@ export interface Repeat {
    * Millimetres, degrees or a count; or an expression over the named values.
    */
   from?: number | string;
+}
+/**
+ * The section of the run is taken out of a block, in place of being made.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "channel".
+ */
+export interface Channel {
+  as: "channel";
+  /**
+   * Names an item; others refer to it by this.
+   */
+  in: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  over?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  wall?: number | string;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -4691,6 +4721,7 @@ export interface NewItem {
     | "catalogue"
     | "run"
     | "branch"
+    | "channel"
     | "strand"
     | "port";
   part?:

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Bowline\Rules\Remedy;
 use Bowline\Rules\Rules;
 use Bowline\Rules\Severity;
+use Tests\Blocks;
 use Tests\Jobs;
 use Tests\Limits;
 
@@ -76,6 +77,33 @@ it('says what is wrong, where and by how much, and what might cure it', function
         'bend-radius', $level(corner: ['corner' => ['radius' => 20]]), Severity::Violation,
         'Bend 1 is too tight. R 20; this tube needs at least R 24.',
         [0, 0, 300], [230, 230 + 10 * M_PI], [20, 24], ['Use R 24', 'Use R 24 at every corner'],
+    ],
+    // 25 up in a block that is 30 high above its middle, less a radius of 4.
+    'a channel near a face' => [
+        'thin-wall', Blocks::around([Blocks::through([-100, 0, 25], [[0, 0, 25]], [0, 50, 25])]), Severity::Violation,
+        'Thin wall to the +z face. 1 mm is left; 2 mm is needed.', [-100, 0, 25], [0, 0], [1, 2],
+        ['Move corner 1 1.1 mm along −z'],
+    ],
+    'a channel that breaks through' => [
+        'thin-wall', Blocks::around([Blocks::through([-100, 0, 28], [[0, 0, 28]], [0, 50, 28])]), Severity::Violation,
+        'It breaks through the +z face. By 2 mm; a wall of 2 mm is needed.', [-100, 0, 28], [0, 0], [-2, 2],
+        ['Move corner 1 4.1 mm along −z'],
+    ],
+    'a blind channel' => [
+        'channel-end', Blocks::around([Blocks::through([0, 0, -30], [], [0, 0, 20])]), Severity::Violation,
+        'Its end is blind. Block goes on for 10 mm before it; it cuts 5 mm beyond its end.', [0, 0, 25], [50, 50],
+        [5, 10], ['Cut 10 mm beyond its ends'],
+    ],
+    'a channel over an edge' => [
+        'channel-end', Blocks::around([Blocks::through([98, 0, -30], [[98, 0, 0]], [-100, 0, 0])]), Severity::Violation,
+        'Its start comes out over an edge. It is 2 mm over the edge of the −z face.', [98, 0, -30], [0, 0], [-2, 0], [],
+    ],
+    'a channel to where no opening is' => [
+        'channel-end', Blocks::file([Blocks::through([0, 0, -30], [], [0, 0, 30])], ports: [
+            ['id' => 'a', 'at' => [0, 0, -30], 'axis' => '-z'], ['id' => 'b', 'at' => [10, 0, 30], 'axis' => '+z'],
+        ]), Severity::Violation,
+        'Its end comes out where no opening is. Block has none there in the +z face.', [0, 0, 30], [60, 60],
+        [null, null], ['Take it to block.b', 'Take it to block.a'],
     ],
     // The stock is bent to R 30; one and a half diameters are 18.
     'a fold' => [

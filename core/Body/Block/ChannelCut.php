@@ -1,0 +1,242 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Body\Block;
+
+use Bowline\Body\Boundary\OrientedEdge;
+use Bowline\Body\Boundary\Solid;
+use Bowline\Body\Frame;
+use Bowline\Body\Motion\PlaneProjection;
+use Bowline\Body\Motion\Translation;
+use Bowline\Body\Profile;
+use Bowline\Body\SolidBuilder;
+use Bowline\Body\Stretch;
+use Bowline\Body\Stretches;
+use Bowline\Geometry\Line;
+use Bowline\Geometry\Outline;
+use Bowline\Geometry\OutlinePiece;
+use Bowline\Geometry\Path;
+use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
+use Bowline\Routing\LaidRun;
+
+/** A channel in its block: what of its run is cut, and how it comes out at both ends. */
+final readonly class ChannelCut
+{
+    /** Points round a section that are looked at where it comes out. */
+    private const POINTS = 96;
+
+    /**
+     * @param  non-empty-list<Stretch>  $stretches
+     * @param  Path  $path  the centreline of what is cut
+     */
+    private function __construct(
+        public LaidRun $laid,
+        public PrismBlock $block,
+        private array $stretches,
+        public ChannelEnd $start,
+        public ChannelEnd $end,
+        public Path $path,
+        public float $reach,
+    ) {
+    }
+
+    /** @return self|null null where the run has no length */
+    public static function of(LaidRun $laid, PrismBlock $block, float $over): ?self
+    {
+        if ($laid->path->segments === [] || $laid->length() < Tolerance::COINCIDENT) {
+            return null;
+        }
+        $run = $laid->run;
+        $stretches = self::halved(
+            Stretches::along($laid->path, $run->section, $run->stock->section->outsideDiameter / 2),
+        );
+        if ($stretches === []) {
+            return null;
+        }
+        $outline = $run->section->place($run->stock->section->outside());
+        [$first, $last] = [$stretches[0], $stretches[count($stretches) - 1]];
+        $inner = $first->straight === null ? $first->start : $first->end();
+        $start = self::endAt(
+            $block, $inner, $inner->along->times(-1.0), $first->straight ?? 0.0, $over, $outline,
+        );
+        $outer = $last->straight === null ? $last->end() : $last->start;
+        $end = self::endAt($block, $outer, $outer->along, $last->straight ?? 0.0, $over, $outline);
+
+        return new self(
+            $laid, $block, $stretches, $start, $end,
+            self::between($laid->path, $first->straight ?? 0.0, $start, $last->straight ?? 0.0, $end),
+            $outline->reach(),
+        );
+    }
+
+    /**
+     * Returns a run of one straight as two, so that each end has its own.
+     *
+     * @param  list<Stretch>  $stretches
+     * @return list<Stretch>
+     */
+    private static function halved(array $stretches): array
+    {
+        $only = $stretches[0] ?? null;
+        if ($only?->straight === null || count($stretches) > 1) {
+            return $stretches;
+        }
+        $half = $only->straight / 2;
+        $way = $only->start->along->times($half);
+
+        return [
+            new Stretch($only->start, new Translation($way), $half),
+            new Stretch(
+                $only->start->movedTo($only->start->at->plus($way)), new Translation($way), $half,
+            ),
+        ];
+    }
+
+    /**
+     * @param  Frame  $frame  of the section where the last straight begins
+     * @param  Vector  $direction  of that straight, out of the channel
+     * @param  float  $straight  its length, mm; 0 where there is none
+     */
+    private static function endAt(
+        PrismBlock $block,
+        Frame $frame,
+        Vector $direction,
+        float $straight,
+        float $over,
+        Outline $outline,
+    ): ChannelEnd {
+        $made = static fn (ChannelEndKind $kind, float $length, ?int $face, float $short): ChannelEnd => new ChannelEnd(
+            $kind, $frame->at, $direction, $length, $face, $short,
+        );
+        $outside = -$block->depthOf($frame->at);
+        if ($outside > Tolerance::COINCIDENT) {
+            return $made(ChannelEndKind::Outside, $straight, null, $outside);
+        }
+        [$number, $ahead] = $block->leavingAt($frame->at, $direction);
+        if ($ahead > $straight + $over + Tolerance::COINCIDENT) {
+            return $made(ChannelEndKind::Blind, $straight + $over, null, $ahead - $straight);
+        }
+        if ($number === null) {
+            return $made(ChannelEndKind::RoundSide, $ahead, null, 0.0);
+        }
+        $face = $block->faces[$number];
+        $slant = $face->normal->minus($direction->times($face->normal->dot($direction)));
+        $sine = $slant->length();
+        // Where the section comes out first, before its centre.
+        $before = $sine < Tolerance::PARALLEL ? 0.0 : $sine / $face->normal->dot($direction)
+            * $outline->extent($slant->dot($frame->first) / $sine, $slant->dot($frame->second) / $sine);
+        if ($before > max($ahead, Tolerance::COINCIDENT)) {
+            return $made(ChannelEndKind::InBend, $ahead, $number, $before - $ahead);
+        }
+        $onto = new PlaneProjection($direction, $face->frame->at, $face->normal);
+        $inside = min(array_map(
+            static fn (array $point): float => $face->within($onto->placeAt(1.0)->point($frame->pointAt(...$point))),
+            self::pointsOf($outline),
+        ));
+
+        return $inside > Tolerance::COINCIDENT
+            ? $made(ChannelEndKind::Open, $ahead, $number, 0.0)
+            : $made(ChannelEndKind::OverEdge, $ahead, $number, -$inside);
+    }
+
+    /** @return non-empty-list<array{float, float}> */
+    private static function pointsOf(Outline $outline): array
+    {
+        $each = (int) ceil(self::POINTS / count($outline->pieces));
+
+        return array_merge(...array_map(static fn (OutlinePiece $piece): array => array_map(
+            static fn (int $i): array => $piece->pointAt($i / $each), range(0, $each - 1),
+        ), $outline->pieces));
+    }
+
+    private static function between(
+        Path $path,
+        float $straightBefore,
+        ChannelEnd $start,
+        float $straightBehind,
+        ChannelEnd $end,
+    ): Path {
+        [$from, $to] = [$straightBefore - $start->length, $path->length - $straightBehind + $end->length];
+        $kept = $path->between(max(0.0, $from), min($path->length, $to));
+
+        return new Path([
+            ...$from < -Tolerance::NOTHING ? [new Line($start->at(), $path->pointAt(0.0))] : [],
+            ...$kept->segments,
+            ...$to > $path->length + Tolerance::NOTHING ? [new Line($path->pointAt($path->length), $end->at())] : [],
+        ]);
+    }
+
+    /**
+     * Adds the wall of the channel, which looks into it, and its bottom where it is blind.
+     *
+     * @return array<int, list<non-empty-list<OrientedEdge>>> the holes that it leaves in faces, by
+     *     their number
+     */
+    public function addTo(SolidBuilder $builder): array
+    {
+        $holes = [];
+        foreach ($this->walls($builder, $this->outline()->reversed()) as [$end, $hole]) {
+            if ($end->face === null) {
+                $builder->flat(Frame::of($end->at(), $end->direction->times(-1.0), Vector::zero()), [$hole]);
+            } else {
+                $holes[$end->face][] = $hole->loop;
+            }
+        }
+
+        return $holes;
+    }
+
+    /** Returns the space that is taken out of the block. */
+    public function space(): Solid
+    {
+        $builder = new SolidBuilder;
+        foreach ($this->walls($builder, $this->outline()) as [$end, $rim]) {
+            $normal = $end->face === null ? $end->direction : $this->block->faces[$end->face]->normal;
+            $builder->flat(Frame::of($end->at(), $normal, Vector::zero()), [$rim]);
+        }
+
+        return new Solid($this->laid->run->name, [$builder->faces()]);
+    }
+
+    private function outline(): Outline
+    {
+        return $this->laid->run->section->place($this->laid->run->stock->section->outside());
+    }
+
+    /** @return list<array{ChannelEnd, Profile}> both ends with the outline there, as seen from outside of the block */
+    private function walls(SolidBuilder $builder, Outline $outline): array
+    {
+        $last = $this->stretches[count($this->stretches) - 1];
+        $isStraight = [$this->stretches[0]->straight !== null, $last->straight !== null];
+        $middle = array_slice(
+            $this->stretches, $isStraight[0] ? 1 : 0,
+            count($this->stretches) - ($isStraight[0] ? 1 : 0) - ($isStraight[1] ? 1 : 0),
+        );
+        $frame = $isStraight[0] ? $this->stretches[0]->end() : $this->stretches[0]->start;
+        $profile = $first = Profile::of($outline, $frame);
+        foreach ($middle as $stretch) {
+            $profile = $builder->sweep($profile, $stretch->motion);
+        }
+
+        return [
+            [$this->start, $this->comeOut($builder, $this->start, $first->reversed())],
+            [$this->end, $this->comeOut($builder, $this->end, $profile)],
+        ];
+    }
+
+    private function comeOut(SolidBuilder $builder, ChannelEnd $end, Profile $inner): Profile
+    {
+        $face = $end->face === null ? null : $this->block->faces[$end->face];
+        $isSquare = $face === null || $face->normal->cross($end->direction)->length() < Tolerance::PARALLEL;
+
+        return match (true) {
+            $end->length < Tolerance::COINCIDENT => $inner,
+            $isSquare => $builder->sweep($inner, new Translation($end->direction->times($end->length))),
+            default => $builder->sweep(
+                $inner, new PlaneProjection($end->direction, $face->frame->at, $face->normal),
+            ),
+        };
+    }
+}

@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Body\Block;
+
+use Bowline\Body\Frame;
+use Bowline\Geometry\Path;
+use Bowline\Geometry\Vector;
+use Bowline\Space\TubeDistance;
+
+/**
+ * Measures the material that is left round a channel, all along it: from a disc square to its path to every face, and
+ * from its path to those of the others. A section that is not round counts as the circle round it.
+ */
+final class ChannelWalls
+{
+    /** Distance of the places along a path that are looked at first, as a part of the reach of the section. */
+    private const STEP = 0.2;
+
+    /** Places round a channel. */
+    private const ROUND = 48;
+
+    private const FEWEST = 32;
+
+    private const MOST = 600;
+
+    /** Halvings of the way between two places, in search of the least (golden section). */
+    private const SEARCH = 40;
+
+    private const GOLDEN = 0.6180339887498949;
+
+    /** A face counts where a channel that came out of it has turned by more than this from square to it, radians. */
+    private const ALONG_FACE = M_PI / 4;
+
+    private const SAME = 1e-3;
+
+    /**
+     * @param  list<ChannelCut>  $others  of the same block
+     * @return list<ChannelWall> one for each face and each other channel
+     */
+    public static function of(ChannelCut $cut, array $others): array
+    {
+        $walls = [];
+        foreach ($cut->block->faces as $number => $face) {
+            [$from, $to] = self::beside($cut, $number, $face->normal);
+            $walls[] = self::wall(
+                $cut, $from, $to, $face->words,
+                static fn (Vector $at, Vector $along): float => $face->depthOf($at)
+                    - $cut->reach * sqrt(max(0.0, 1.0 - $face->normal->dot($along) ** 2)),
+                static fn (Vector $at): Vector => $face->normal->times(-1.0),
+            );
+        }
+        foreach ($cut->block->rounds as $round) {
+            $walls[] = self::wall(
+                $cut, 0.0, $cut->path->length, 'the round side',
+                static fn (Vector $at, Vector $along): float => $round->distanceTo($at, $along, $cut->reach),
+                static fn (Vector $at): Vector => $round->outwardAt($at)->times(-1.0),
+            );
+        }
+        foreach ($others as $other) {
+            $tube = TubeDistance::along($other->path, $other->reach, false, false);
+            $walls[] = self::wall(
+                $cut, 0.0, $cut->path->length, $other->laid->run->name,
+                static fn (Vector $at): float => $tube->at($at->x, $at->y, $at->z)[0] - $cut->reach,
+                static function (Vector $at) use ($tube): Vector {
+                    [, $x, $y, $z] = $tube->at($at->x, $at->y, $at->z);
+
+                    return new Vector($x, $y, $z);
+                },
+                $other,
+            );
+        }
+
+        return array_values(array_filter($walls));
+    }
+
+    /**
+     * Returns places on the wall of a channel, with the material behind each and the area that it stands for.
+     *
+     * @param  list<ChannelCut>  $others  of the same block
+     * @return list<array{Vector, float, float}> place, mm, mm²
+     */
+    public static function places(ChannelCut $cut, array $others): array
+    {
+        $path = $cut->path;
+        $count = (int) max(self::FEWEST, min(self::MOST, ceil($path->length / (self::STEP * $cut->reach))));
+        $tubes = array_map(
+            static fn (ChannelCut $other): TubeDistance => TubeDistance::along(
+                $other->path, $other->reach, false, false,
+            ), $others,
+        );
+        $area = $path->length / $count * 2 * M_PI * $cut->reach / self::ROUND;
+        $spans = array_map(
+            static fn (BlockFace $face, int $number): array => self::beside($cut, $number, $face->normal),
+            $cut->block->faces, array_keys($cut->block->faces),
+        );
+        $faces = array_values($cut->block->faces);
+        $places = [];
+        for ($i = 0; $i < $count; $i++) {
+            $along = $path->length * ($i + 0.5) / $count;
+            [$centre, $direction] = [$path->pointAt($along), $path->directionAt($along)];
+            $disc = Frame::of($centre, $direction, $direction->anySquare());
+            for ($j = 0; $j < self::ROUND; $j++) {
+                $at = $disc->polar($cut->reach, 2 * M_PI * $j / self::ROUND);
+                $walls = array_map(
+                    static fn (TubeDistance $tube): float => $tube->at($at->x, $at->y, $at->z)[0], $tubes,
+                );
+                foreach ($faces as $number => $face) {
+                    if ($along >= $spans[$number][0] && $along <= $spans[$number][1]) {
+                        $walls[] = $face->depthOf($at);
+                    }
+                }
+                foreach ($cut->block->rounds as $round) {
+                    $walls[] = $round->distanceTo($at, $direction, 0.0);
+                }
+                if ($walls !== []) {
+                    $places[] = [$at, min($walls), $area];
+                }
+            }
+        }
+
+        return $places;
+    }
+
+    /**
+     * Returns between which lengths of the path a face counts: not where the channel comes out of it, until it has
+     * turned along it.
+     *
+     * @return array{float, float} mm; the first is greater where it counts nowhere
+     */
+    private static function beside(ChannelCut $cut, int $number, Vector $normal): array
+    {
+        [$from, $to] = [0.0, $cut->path->length];
+        if ($cut->start->face === $number) {
+            $from = self::turned($cut->path, $normal);
+        }
+        if ($cut->end->face === $number) {
+            $to = $cut->path->length - self::turned($cut->path->reversed(), $normal);
+        }
+
+        return [$from, $to];
+    }
+
+    /** Returns how far along a path it has turned along a face from which it comes, mm; INF where it never does. */
+    private static function turned(Path $path, Vector $normal): float
+    {
+        $slant = static fn (float $at): float => acos(max(-1.0, min(1.0, -$path->directionAt($at)->dot($normal))));
+        $least = max(self::ALONG_FACE, $slant(0.0) + self::SAME);
+        for ($i = 1; $i <= self::MOST; $i++) {
+            if ($slant($path->length * $i / self::MOST) > $least) {
+                return $path->length * $i / self::MOST;
+            }
+        }
+
+        return INF;
+    }
+
+    /**
+     * @param  callable(Vector, Vector): float  $distance  at a point of the path with its direction, mm
+     * @param  callable(Vector): Vector  $away
+     */
+    private static function wall(
+        ChannelCut $cut,
+        float $from,
+        float $to,
+        string $words,
+        callable $distance,
+        callable $away,
+        ?ChannelCut $other = null,
+    ): ?ChannelWall {
+        if ($from > $to) {
+            return null;
+        }
+        $path = $cut->path;
+        $at = static fn (float $along): float => $distance($path->pointAt($along), $path->directionAt($along));
+        $count = (int) max(self::FEWEST, min(self::MOST, ceil(($to - $from) / (self::STEP * $cut->reach))));
+        $step = ($to - $from) / $count;
+        [$nearest, $least] = [$from, INF];
+        for ($i = 0; $i <= $count; $i++) {
+            $found = $at($from + $step * $i);
+            [$nearest, $least] = $found < $least ? [$from + $step * $i, $found] : [$nearest, $least];
+        }
+        [$low, $high] = [max($from, $nearest - $step), min($to, $nearest + $step)];
+        for ($i = 0; $i < self::SEARCH; $i++) {
+            $span = self::GOLDEN * ($high - $low);
+            [$low, $high] = $at($high - $span) < $at($low + $span) ? [$low, $low + $span] : [$high - $span, $high];
+        }
+        $refined = $at(($low + $high) / 2);
+        [$nearest, $least] = $refined < $least ? [($low + $high) / 2, $refined] : [$nearest, $least];
+        $point = $path->pointAt($nearest);
+
+        return new ChannelWall($least, $point, $away($point), $words, $other?->laid);
+    }
+}

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Body\Block;
+
+use Bowline\Body\Boundary\Face;
+use Bowline\Body\Boundary\OrientedEdge;
+use Bowline\Body\Boundary\PlaneSurface;
+use Bowline\Body\Frame;
+use Bowline\Body\SolidBuilder;
+use Bowline\Geometry\Outline;
+use Bowline\Geometry\OutlinePiece;
+use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
+use Bowline\Job\Block;
+
+/** A block that is a prism about its own z: a box, a cylinder, a plate. Flat faces and round sides, in space. */
+final readonly class PrismBlock
+{
+    /**
+     * @param  Frame  $frame  of its outline, at its bottom, its third direction upwards
+     * @param  array<int, BlockFace>  $faces  by number: the bottom, the sides in the order of the outline, the top
+     * @param  list<RoundSide>  $rounds
+     */
+    private function __construct(
+        public Block $block,
+        private Frame $frame,
+        private Outline $outline,
+        private float $height,
+        public array $faces,
+        public array $rounds,
+    ) {
+    }
+
+    /** @return self|null null of a block that is no prism */
+    public static function of(Block $block): ?self
+    {
+        $prism = $block->shape->prism();
+        if ($prism === null) {
+            return null;
+        }
+        [$outline, $bottom, $height] = $prism;
+        $frame = Frame::of(
+            $block->pose->point(new Vector(0.0, 0.0, $bottom)), $block->pose->direction(new Vector(0.0, 0.0, 1.0)),
+            $block->pose->direction(new Vector(1.0, 0.0, 0.0)),
+        );
+        $up = $frame->along->times($height);
+        $faces = [new BlockFace($frame, $frame->along->times(-1.0), $outline, 'the −z face')];
+        $rounds = [];
+        foreach ($outline->pieces as $number => $piece) {
+            if ($piece->centre === null) {
+                $faces[$number + 1] = self::side($frame, $piece, $height);
+            } else {
+                $rounds[] = new RoundSide($frame, $piece, $height);
+            }
+        }
+        $faces[count($outline->pieces) + 1] = new BlockFace(
+            $frame->movedTo($frame->at->plus($up)), $frame->along, $outline, 'the +z face',
+        );
+
+        return new self($block, $frame, $outline, $height, $faces, $rounds);
+    }
+
+    private static function side(Frame $frame, OutlinePiece $piece, float $height): BlockFace
+    {
+        [$x, $y] = $piece->pointAt(0.5);
+        $own = (new Vector($piece->to[0] - $piece->from[0], $piece->to[1] - $piece->from[1], 0.0))->unit();
+        $along = $frame->first->times($own->x)->plus($frame->second->times($own->y));
+        $normal = $along->cross($frame->along);
+        $name = (new Vector($own->y, -$own->x, 0.0))->axisName();
+
+        return new BlockFace(
+            Frame::of($frame->pointAt($x, $y)->plus($frame->along->times($height / 2)), $normal, $along), $normal,
+            Outline::rectangle($piece->length(), $height),
+            $name === null ? 'a side' : sprintf('the %s face', str_replace('-', '−', $name)),
+        );
+    }
+
+    /** Returns how far within the block a point is, mm; negative outside. */
+    public function depthOf(Vector $point): float
+    {
+        $own = $this->frame->coordinatesOf($point);
+
+        return min($this->outline->depthOf($own->x, $own->y), $own->z, $this->height - $own->z);
+    }
+
+    /**
+     * Returns by which face a line leaves the block, and how far ahead.
+     *
+     * @param  Vector  $from  within the block
+     * @return array{int|null, float} number of the flat face, null for a round side; mm, INF where it leaves by none
+     */
+    public function leavingAt(Vector $from, Vector $direction): array
+    {
+        $found = [null, INF];
+        foreach ($this->faces as $number => $face) {
+            $towards = $direction->dot($face->normal);
+            $at = $towards > Tolerance::PARALLEL ? $face->depthOf($from) / $towards : -INF;
+            if (
+                $at > -Tolerance::COINCIDENT && $at < $found[1]
+                && $face->within($from->plus($direction->times($at))) > -Tolerance::COINCIDENT
+            ) {
+                $found = [$number, $at];
+            }
+        }
+        foreach ($this->rounds as $round) {
+            $at = $round->leavingAt($from, $direction);
+            if ($at !== null && $at < $found[1]) {
+                $found = [null, $at];
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * Returns its faces with holes in the flat ones.
+     *
+     * @param  array<int, list<non-empty-list<OrientedEdge>>>  $holes  by number of the face, clockwise as seen from
+     *     outside
+     * @return list<Face>
+     */
+    public function boundary(array $holes): array
+    {
+        $faces = [];
+        foreach (SolidBuilder::prism($this->frame, $this->height, $this->outline) as $number => $face) {
+            $own = $this->faces[$number] ?? null;
+            $faces[] = $own === null || ! isset($holes[$number]) ? $face : Face::flat(
+                new PlaneSurface(Frame::of($own->frame->at, $own->normal, $own->frame->first)),
+                [...$face->loops, ...$holes[$number]],
+            );
+        }
+
+        return $faces;
+    }
+}

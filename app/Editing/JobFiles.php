@@ -9,6 +9,7 @@ use App\Models\JobItem;
 use App\Models\Run;
 use App\Models\Stock;
 use Bowline\Job as CoreJob;
+use Bowline\Job\Channel;
 use Bowline\Job\ItemRef;
 use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
@@ -163,11 +164,26 @@ final class JobFiles
                     ),
                 );
             }
+            $blocks = array_filter(array_map(
+                static fn (stdClass $run): ?string => Channel::blockOf(new Node($run)), array_values($runs),
+            ), is_string(...));
+            if ($blocks !== []) {
+                array_push($followed, ...$this->channelsIn($job, $blocks));
+            }
             $missing = array_values(array_diff(array_unique($followed), array_keys($runs), $tried));
             $tried = [...$tried, ...$missing];
         }
 
         return $runs;
+    }
+
+    /**
+     * @param  array<string>  $blocks  ids
+     * @return list<string> ids of the runs that are taken out of them
+     */
+    private function channelsIn(Job $job, array $blocks): array
+    {
+        return array_merge(...array_values(array_intersect_key($job->channels(), array_flip($blocks))));
     }
 
     /**
@@ -219,8 +235,9 @@ final class JobFiles
     {
         $keys = [];
         $asked = [];
-        // A draped run depends on all surroundings, and a run of equal length on the other runs of its set.
-        $texts = ['"drape"', '"same_as"', ...array_map(self::asWritten(...), $names)];
+        // A draped run depends on all surroundings, a run of equal length on the other runs of its set, and a channel
+        // on the others of its block.
+        $texts = ['"drape"', '"same_as"', '"channel"', ...array_map(self::asWritten(...), $names)];
         while ($texts !== []) {
             if (count($texts) > self::MOST_NAMES) {
                 return null;

@@ -39,7 +39,7 @@ final readonly class JobState
         $isKnown = $since !== null && $job->revision === $since + 1 && $kept->changes !== [];
         if (
             ! $isKnown || $kept->runs === null || ($job->extras->sets ?? []) !== []
-            || array_intersect($kept->runs, array_merge(...$job->joinedRuns())) !== []
+            || array_intersect($kept->runs, array_merge(...$job->madeTogether())) !== []
         ) {
             return null;
         }

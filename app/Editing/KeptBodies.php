@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace App\Editing;
 
 use Bowline\Body\Mesh;
+use Bowline\Exchange\JobBodies;
 use Bowline\Exchange\JoinedBodies;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
 use Illuminate\Support\Facades\Cache;
 
-/** Triangles and walls of bodies of several runs, kept while nothing that they follow from has changed. */
+/**
+ * Triangles and walls of bodies of several runs, and of blocks with channels, kept while nothing that they follow from
+ * has changed.
+ */
 final readonly class KeptBodies
 {
     /** How long they are kept, s. */
@@ -26,7 +30,7 @@ final readonly class KeptBodies
     {
         return Cache::remember(
             self::key($core, $id, 'mesh '.$chord), self::KEPT,
-            static fn (): Mesh => JoinedBodies::parts($core, $chord, $id)->current()->mesh($chord),
+            static fn (): Mesh => JobBodies::parts($core, $chord, $id)->current()->mesh($chord),
         );
     }
 
@@ -47,9 +51,9 @@ final readonly class KeptBodies
     private static function key(CoreJob $core, string $id, string $what): string
     {
         $runs = array_map(
-            static fn (string $run): string => KeptSolutions::hash($core->runs[$run]), $core->bodies[$id]->runs,
+            static fn (string $run): string => KeptSolutions::hash($core->runs[$run]), JobBodies::all($core)[$id] ?? [],
         );
 
-        return 'body '.md5(serialize([$core->bodies[$id], $runs])).' '.$what;
+        return 'body '.md5(serialize([$id, $core->bodies[$id] ?? null, $runs])).' '.$what;
     }
 }

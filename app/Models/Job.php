@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Bowline\Job\Channel;
 use Bowline\Job\Node;
 use Closure;
 use Illuminate\Database\Eloquent\Builder;
@@ -68,15 +69,30 @@ final class Job extends Model
         return (object) ['show_units' => $this->show_units, ...get_object_vars($this->extras)];
     }
 
-    /** @return list<list<string>> ids of the runs of each body of several runs */
-    public function joinedRuns(): array
+    /** @return array<string, list<string>> ids of the runs that are taken out of each block, by its id */
+    public function channels(): array
     {
-        return array_map(
-            static fn (Node $body): array => array_map(
-                static fn (Node $run): string => $run->text(), $body->list('runs'),
+        $channels = [];
+        $inBlocks = $this->runs()->whereRaw("json_extract(definition, '$.body.in') is not null")->orderBy('position');
+        foreach ($inBlocks->get(['key', 'definition']) as $run) {
+            $channels[Channel::blockOf(new Node($run->definition)) ?? ''][] = $run->key;
+        }
+
+        return $channels;
+    }
+
+    /** @return list<list<string>> ids of the runs of each body of several runs, and of the channels of each block */
+    public function madeTogether(): array
+    {
+        return [
+            ...array_map(
+                static fn (Node $body): array => array_map(
+                    static fn (Node $run): string => $run->text(), $body->list('runs'),
+                ),
+                (new Node($this->extras))->list('bodies'),
             ),
-            (new Node($this->extras))->list('bodies'),
-        );
+            ...array_values($this->channels()),
+        ];
     }
 
     /**

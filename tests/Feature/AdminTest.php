@@ -37,7 +37,7 @@ it('backs up, restores and checks', function (): void {
     $meshes = count(glob(storage_path('app/meshes/*')) ?: []);
     try {
         [$exit, $said] = admin($database, 'backup', $folder.'/b.tar');
-        expect($exit)->toBe(0)->and($said)->toEndWith("/b.tar holds 4 jobs and $meshes meshes.\n");
+        expect($exit)->toBe(0)->and($said)->toEndWith("/b.tar holds 5 jobs and $meshes meshes.\n");
         [$exit, $said] = admin($database, 'backup', $folder.'/b.tar');
         expect($exit)->toBe(1)->and($said)->toContain('is there already');
 
@@ -48,7 +48,7 @@ it('backs up, restores and checks', function (): void {
         expect($exit)
             ->toBe(0)
             ->and($said)
-            ->toContain('Restored 4 jobs.')
+            ->toContain('Restored 5 jobs.')
             ->and(glob($database.'.before-*'))
             ->toHaveCount(1);
         [$exit, $said] = admin($database, 'check');
@@ -58,7 +58,7 @@ it('backs up, restores and checks', function (): void {
         file_put_contents($database, random_bytes(5000));
         array_map(unlink(...), glob($database.'-*') ?: []);
         [$exit, $said] = admin($database, 'restore', $folder.'/b.tar');
-        expect($exit)->toBe(0)->and($said)->toContain('Restored 4 jobs.');
+        expect($exit)->toBe(0)->and($said)->toContain('Restored 5 jobs.');
 
         file_put_contents($folder.'/broken.tar', 'no archive');
         [$exit, $said] = admin($database, 'restore', $folder.'/broken.tar');
@@ -110,7 +110,7 @@ it('says what is wrong with a database before it serves, and begins anew beside 
         expect(
             $running->waitUntil(static fn (string $type, string $said): bool => str_contains($said, 'Bowline is at')),
         )->toBeTrue();
-        expect(json_decode((string) file_get_contents("http://127.0.0.1:$port/api/jobs"), true))->toHaveCount(4)
+        expect(json_decode((string) file_get_contents("http://127.0.0.1:$port/api/jobs"), true))->toHaveCount(5)
             ->and(file_get_contents(glob($database.'.aside-*')[0]))->toBe($bytes);
         $running->stop(10);
 

@@ -21,14 +21,13 @@ use Bowline\Exchange\CsvTables;
 use Bowline\Exchange\CutListWriter;
 use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Exchange\JobArchive;
-use Bowline\Exchange\JoinedBodies;
+use Bowline\Exchange\JobBodies;
 use Bowline\Exchange\MassWriter;
 use Bowline\Exchange\Part;
 use Bowline\Exchange\Parts;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
-use Bowline\Job\JoinedBody;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
 use Bowline\Solving\SolvedRun;
@@ -181,10 +180,10 @@ final readonly class ExportController
             }
         }
         $bodies = array_filter(
-            $core->bodies,
-            static fn (JoinedBody $body): bool => $chosen === null || array_diff($body->runs, $chosen) === [],
+            JobBodies::all($core),
+            static fn (array $runs): bool => $chosen === null || array_diff($runs, $chosen) === [],
         );
-        $joined = array_merge(...array_map(static fn (JoinedBody $body): array => $body->runs, array_values($bodies)));
+        $joined = array_merge(...array_values($bodies));
         $runs = (function () use ($job, $core, $chosen, $joined): Generator {
             foreach (self::solvedRuns($job, $core, $chosen) as $id => $solved) {
                 if (! in_array($id, $joined, true)) {
@@ -194,7 +193,7 @@ final readonly class ExportController
         })();
 
         return response()->json(MassWriter::total($runs, array_map(
-            static fn (JoinedBody $body): array => MassWriter::body($core, $body), array_values($bodies),
+            static fn (string $id): array => JobBodies::mass($core, $id), array_keys($bodies),
         )));
     }
 
@@ -203,18 +202,23 @@ final readonly class ExportController
     {
         $core = CoreJob::read($this->files->file($job));
 
-        return response()->json(MassWriter::body($core, $core->bodies[$body] ?? throw new NotFoundHttpException));
+        return response()->json(JobBodies::mass($core, self::made($core, $body)));
+    }
+
+    /** @throws NotFoundHttpException where there is no body of several runs, or block with channels, of that id */
+    private static function made(CoreJob $core, string $id): string
+    {
+        return isset(JobBodies::all($core)[$id]) ? $id : throw new NotFoundHttpException;
     }
 
     /** Returns the triangles of a body of several runs, for the view. */
     public function joinedMesh(Request $request, Job $job, string $body): JsonResponse
     {
         $core = CoreJob::read($this->files->file($job));
-        $mesh = isset($core->bodies[$body])
-            ? $this->bodies->mesh($core, $body, self::chord($request))
-            : throw new NotFoundHttpException;
 
-        return response()->json(BodyMeshWriter::packed([$mesh]));
+        return response()->json(BodyMeshWriter::packed([
+            $this->bodies->mesh($core, self::made($core, $body), self::chord($request)),
+        ]));
     }
 
     /** Returns the walls of a body of several runs, in both orders in which it may be made. */
@@ -262,26 +266,25 @@ final readonly class ExportController
         $core = CoreJob::read($this->files->file($job));
         $body = $request->query->has('body') ? $request->query->getString('body') : null;
         if ($body !== null) {
-            $made = $core->bodies[$body] ?? throw new NotFoundHttpException;
+            $parts = JobBodies::parts($core, self::chord($request), self::made($core, $body));
+            $name = $core->bodies[$body]->name ?? $core->site->fittings[$body]->name
+                ?? $core->site->surroundings[$body]->name ?? $body;
 
             return self::download(
-                $writer::write(
-                    $made->name, JoinedBodies::parts($core, self::chord($request), $body), self::chord($request),
-                ),
-                $writer::mediaType(), $made->name, $format,
+                $writer::write($name, $parts, self::chord($request)), $writer::mediaType(), $name, $format,
             );
         }
         $chord = self::chord($request);
         $parts = (function () use ($job, $core, $isAround, $chord): Generator {
-            $joined = JoinedBodies::members($core);
+            $joined = JobBodies::members($core);
             foreach (self::solvedRuns($job, $core) as $id => $solved) {
                 foreach (in_array($id, $joined, true) ? [] : self::parts($solved, $id) as $part) {
                     yield $part;
                 }
             }
-            yield from JoinedBodies::parts($core, $chord);
+            yield from JobBodies::parts($core, $chord);
             if ($isAround) {
-                yield from Parts::around($core->site);
+                yield from Parts::around($core->site, JobBodies::isNotMade($core));
             }
         })();
 

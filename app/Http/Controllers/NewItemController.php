@@ -17,6 +17,7 @@ use Bowline\Job\ItemRef;
 use Bowline\Job\Node;
 use Bowline\Job\Part\PartKind;
 use Bowline\Job\Part\PartKinds;
+use Bowline\Job\PortName;
 use Bowline\Proposals\NewItem;
 use Bowline\Routing\LaidRun;
 use Illuminate\Http\JsonResponse;
@@ -55,6 +56,7 @@ final readonly class NewItemController
             'catalogue' => ['stock', $this->fromCatalogue($body, $file)],
             'run' => ['runs', self::run($body, $job, $new)],
             'branch' => ['runs', $this->branch($body, $job, $new)],
+            'channel' => ['runs', self::channel($body, CoreJob::read($file), $new)],
             'strand' => ['runs', $new->strand($this->files->item($job, 'runs', $body->get('run')->text()))],
             default => ['clamps', $body->find('run') === null ? $new->clamp() : $this->clampOn($body, $job, $new)],
         };
@@ -120,6 +122,21 @@ final readonly class NewItemController
         return $new->branch(
             $this->laid($job, $core, $id),
             $along === null ? null : $core->site->values->notNegative($along, 'the length to the branch'),
+        );
+    }
+
+    private static function channel(Node $body, CoreJob $core, NewItem $new): stdClass
+    {
+        [$from, $to] = [$body->get('from'), $body->get('to')];
+        if ($from->value === $to->value) {
+            throw $to->error('a channel goes from one opening to another');
+        }
+        if (PortName::of($from->text())->fitting !== PortName::of($to->text())->fitting) {
+            throw $to->error('both openings are of one block');
+        }
+
+        return $new->channel(
+            $core, $core->site->stock($body->get('stock'))->id, $core->site->port($from), $core->site->port($to),
         );
     }
 

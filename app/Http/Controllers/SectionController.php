@@ -11,14 +11,13 @@ use App\Models\Job;
 use App\Settling\SettledShape;
 use Bowline\Body\Cut\SectionPlane;
 use Bowline\Exchange\FoundPart;
-use Bowline\Exchange\JoinedBodies;
+use Bowline\Exchange\JobBodies;
 use Bowline\Exchange\MeshPart;
 use Bowline\Exchange\Part;
 use Bowline\Exchange\SectionViewWriter;
 use Bowline\Job as CoreJob;
 use Bowline\Job\ItemRef;
 use Bowline\Job\JobError;
-use Bowline\Job\JoinedBody;
 use Bowline\Job\Node;
 use Bowline\Job\Values;
 use Bowline\Solving\SolvedRun;
@@ -54,16 +53,16 @@ final readonly class SectionController
             }
         }
         $isJoined = array_filter(
-            $job->joinedRuns(), static fn (array $runs): bool => array_diff($runs, $ids) === [],
+            $job->madeTogether(), static fn (array $runs): bool => array_diff($runs, $ids) === [],
         ) !== [];
         // Only the whole job has its bodies of several runs.
         $core = CoreJob::read(
             $isJoined ? $this->files->file($job) : $this->files->around($job, $ids, [], $around),
         );
         $bodies = array_filter(
-            $core->bodies, static fn (JoinedBody $body): bool => array_diff($body->runs, $ids) === [],
+            JobBodies::all($core), static fn (array $runs): bool => array_diff($runs, $ids) === [],
         );
-        $joined = array_merge(...array_map(static fn (JoinedBody $body): array => $body->runs, array_values($bodies)));
+        $joined = array_merge(...array_values($bodies));
         $solver = new Solver($core);
         $solved = [];
         foreach ($ids as $id) {
@@ -77,22 +76,22 @@ final readonly class SectionController
             self::plane($body, $values, $solved[$own] ?? throw $body->get('run')->error('there is no such run')),
             array_values(array_diff_key($solved, array_flip($joined))),
             $pointed === null ? null : $values->vector($pointed), $core->site, $around,
-            $this->parts($core, array_values($bodies)),
+            $this->parts($core, $bodies),
         ));
     }
 
     /**
-     * @param  list<JoinedBody>  $bodies
+     * @param  array<string, non-empty-list<string>>  $bodies  runs of each, by its id
      * @return Generator<string, Part> by the first run of each; without those that cannot be made
      */
     private function parts(CoreJob $core, array $bodies): Generator
     {
-        foreach ($bodies as $body) {
+        foreach ($bodies as $id => $runs) {
             try {
-                foreach (JoinedBodies::parts($core, self::CHORD, $body->id) as $part) {
-                    yield $body->runs[0] => $part instanceof FoundPart
+                foreach (JobBodies::parts($core, self::CHORD, $id) as $part) {
+                    yield $runs[0] => $part instanceof FoundPart
                         ? new MeshPart(
-                            $part->id, $part->name, $this->kept->mesh($core, $body->id, self::CHORD), $part->colour,
+                            $part->id, $part->name, $this->kept->mesh($core, $id, self::CHORD), $part->colour,
                         )
                         : $part;
                 }

@@ -7,7 +7,7 @@ namespace App\Http\Resources;
 use App\Editing\KeptSolution;
 use App\Models\Job;
 use Bowline\Bending\Benders;
-use Bowline\Exchange\JoinedBodies;
+use Bowline\Exchange\JobBodies;
 use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SectionWriter;
 use Bowline\Exchange\SolutionWriter;
@@ -54,7 +54,7 @@ final class JobResource extends StateResource
             'values' => (object) $this->core->site->values->all(),
             'places' => PlaceWriter::write($this->core->site),
             'sets' => $this->sets(),
-            'bodies' => JoinedBodies::faults($this->core),
+            'bodies' => JobBodies::faults($this->core),
             'benders' => ['own' => Benders::said($this->core), 'new' => Benders::SHIPPED[0]],
             'services' => Service::said($this->core->source),
             'stocks' => (object) array_map(self::stock(...), $this->core->site->stock),

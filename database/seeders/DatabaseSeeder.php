@@ -12,13 +12,13 @@ use Illuminate\Database\Seeder;
 use RuntimeException;
 
 /**
- * Puts the demo jobs into an empty database: the engine space of the pilot boat "Ternwake", its exhaust elbow, a skid,
- * its hoses and cables, all invented.
+ * Puts the demo jobs into an empty database: the engine space of the pilot boat "Ternwake", its exhaust elbow, a
+ * manifold block, a skid, its hoses and cables, all invented.
  */
 final class DatabaseSeeder extends Seeder
 {
     /** The last one is the one that opens. */
-    private const JOBS = ['hoses.json', 'skid.json', 'exhaust.json', 'ternwake.json'];
+    private const JOBS = ['hoses.json', 'skid.json', 'exhaust.json', 'manifold.json', 'ternwake.json'];
 
     /** How long solving one of them may take, s. */
     private const LONGEST = 120.0;

@@ -1,6 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { api } from '../api/client';
-import type { Fitting, Port } from '../api/types';
+import type { Body, Fitting, Port } from '../api/types';
 import { length } from '../job/format';
 import { NameField } from '../job/NameField';
 import { NumberField } from '../job/NumberField';
@@ -13,6 +13,7 @@ import { IconButton } from '../ui/IconButton';
 import { Row, Section } from '../ui/Section';
 import { AxisField } from './AxisField';
 import { CardHead } from './CardHead';
+import { ChannelList } from './ChannelList';
 import { MountField } from './MountFields';
 import { MovementFields } from './MovementFields';
 import { poseIn } from './mounting';
@@ -85,6 +86,14 @@ export function FittingCard({ id }: { id: string }) {
           title="Body"
           shape={fitting.body}
           onChange={(shape) => change({ body: { ...fitting.body, ...shape } })}
+        />
+      )}
+      {fitting.body !== undefined && fitting.part === undefined && (
+        <ChannelList
+          block={id}
+          ports={all}
+          density={fitting.body.density}
+          onDensity={(density) => change({ body: { ...(fitting.body as Body), density } })}
         />
       )}
       <Section

@@ -12,6 +12,7 @@ import { Row, Section } from '../ui/Section';
 import { BehaviourFields } from './BehaviourFields';
 import { BranchList } from './BranchList';
 import { CardHead } from './CardHead';
+import { ChannelFields } from './ChannelFields';
 import { EndFields } from './EndFields';
 import { FindingList } from './FindingList';
 import { JoinedFields } from './JoinedFields';
@@ -104,6 +105,7 @@ export function RunCard({ id }: { id: string }) {
           onChange={(service) => tell(change({ service: service === '' ? undefined : service }))}
         />
       </Row>
+      <ChannelFields run={run} onChange={(body) => change({ body })} />
       <BehaviourFields run={run} solved={solved} onChange={change} />
       {solved.movement !== null && <MovementFacts movement={solved.movement} />}
       {(run.route.like !== undefined || run.route.symmetry !== undefined) && (
@@ -134,24 +136,30 @@ export function RunCard({ id }: { id: string }) {
       {(isRigid || run.route.kind === 'flow') && (
         <LengthFields run={run} solved={solved} onChange={(fixed_length) => change({ fixed_length })} />
       )}
-      {isRigid && <BranchList run={run} />}
-      <JointFields run={run} solved={solved} onChange={change} />
-      <RepeatFields run={run} solved={solved} onChange={change} />
+      {isRigid && run.body === undefined && <BranchList run={run} />}
+      {run.body === undefined && (
+        <>
+          <JointFields run={run} solved={solved} onChange={change} />
+          <RepeatFields run={run} solved={solved} onChange={change} />
+        </>
+      )}
       <EndFields
         run={run}
         solved={solved}
         ports={ports}
         onChange={(which, end) => change(which === 'from' ? { from: end } : { to: end })}
       />
-      <Section title="Body">
-        <Row label="Cut length">
-          <span className="figure">{lengthWithUnit(solved.cut_length)}</span>
-        </Row>
-        <Row label="Mass">
-          <span className="figure">{show(solved.body.mass, 3)} kg</span>
-        </Row>
-        <JoinedFields run={run} />
-      </Section>
+      {run.body === undefined && (
+        <Section title="Body">
+          <Row label="Cut length">
+            <span className="figure">{lengthWithUnit(solved.cut_length)}</span>
+          </Row>
+          <Row label="Mass">
+            <span className="figure">{show(solved.body.mass, 3)} kg</span>
+          </Row>
+          <JoinedFields run={run} />
+        </Section>
+      )}
     </>
   );
 }

@@ -8,6 +8,7 @@ import { VectorField } from '../job/VectorField';
 import { Row, Section } from '../ui/Section';
 import { AxisField } from './AxisField';
 import { CardHead } from './CardHead';
+import { ChannelList } from './ChannelList';
 import { PoseFields } from './PoseFields';
 import { RoundEnds } from './RoundEnds';
 import { ShapeFields } from './ShapeFields';
@@ -52,6 +53,7 @@ export function SurroundingCard({ id }: { id: string }) {
           onChange={(shape) => change(shape)}
         />
       )}
+      <ChannelList block={id} ports={[]} density={surrounding.density} onDensity={(density) => change({ density })} />
       <HingeFields surrounding={surrounding} onChange={(hinge) => change({ hinge })} />
     </>
   );

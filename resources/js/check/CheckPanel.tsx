@@ -1,11 +1,12 @@
 import { FindingCard } from '../card/FindingList';
+import { blocksOf } from '../job/blocks';
 import { useWorkbench } from '../job/store';
 import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 
 /** All findings of the job, the worst first. */
 export function CheckPanel() {
-  const { state, item } = useJob();
+  const { state, item, items } = useJob();
   const pick = useWorkbench((store) => store.pick);
   const findings = state.solutions
     .flatMap((run) => run.findings.map((finding) => ({ run, finding })))
@@ -14,14 +15,18 @@ export function CheckPanel() {
     const fault = state.bodies.find(({ id }) => id === body.id)?.fault ?? null;
     return fault === null ? [] : [{ body, fault }];
   });
+  const blocks = blocksOf(items('fittings'), items('surroundings')).flatMap((block) => {
+    const fault = state.bodies.find(({ id }) => id === block.id)?.fault ?? null;
+    return fault === null ? [] : [{ block, fault }];
+  });
   const broken = findings.filter(({ finding }) => finding.severity === 'violation').length;
   return (
     <>
       <h2>Findings</h2>
       <p className="under">
-        {findings.length + bodies.length === 0
+        {findings.length + bodies.length + blocks.length === 0
           ? `All ${state.solutions.length} runs can be bent and built.`
-          : `${broken + bodies.length} broken, ${findings.length - broken} to look at`}
+          : `${broken + bodies.length + blocks.length} broken, ${findings.length - broken} to look at`}
       </p>
       {bodies.map(({ body, fault }) => (
         <section key={body.id} className="finding violation" aria-label={`${body.name ?? body.id} cannot be one body`}>
@@ -33,6 +38,14 @@ export function CheckPanel() {
               Show {item('runs', run)?.name ?? run}
             </Button>
           ))}
+        </section>
+      ))}
+      {blocks.map(({ block, fault }) => (
+        <section key={block.id} className="finding violation" aria-label={`${block.name} cannot be made`}>
+          <div className="quiet">{block.name}</div>
+          <strong>Cannot be made with its channels</strong>
+          <p className="mb-1">{fault}</p>
+          <Button onClick={() => pick(block.list, block.id)}>Show {block.name}</Button>
         </section>
       ))}
       {findings.map(({ run, finding }) => (

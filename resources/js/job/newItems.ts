@@ -9,9 +9,9 @@ export interface FreePort {
   label: string;
 }
 
-/** Returns the ports at which no run begins or ends, with their names. */
+/** Returns the ports at which no run begins or ends, with their names; a channel leaves its openings free. */
 export function freePorts(places: readonly Place[], fittings: readonly Fitting[], runs: readonly Run[]): FreePort[] {
-  const taken = new Set(runs.flatMap((run) => [run.from?.port, run.to?.port]));
+  const taken = new Set(runs.flatMap((run) => (run.body === undefined ? [run.from?.port, run.to?.port] : [])));
   return allPorts(places, fittings).filter((port) => !taken.has(port.name));
 }
 

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { files } from '../api/client';
-import type { JoinedBody } from '../api/types';
 import { SaveButton } from './SaveButton';
 
 const FORMATS = [
@@ -20,8 +19,8 @@ interface Props {
   /** Mark of the spool; the whole run without it. */
   spool?: string;
 
-  /** Body of several runs, in place of a run. */
-  joined?: JoinedBody;
+  /** Body of several runs, or block with channels, in place of a run. */
+  joined?: { id: string; name?: string };
 
   /** Chord tolerance of triangles, mm. */
   chord: number;

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { api, CHORD, files } from '../api/client';
+import { blocksOf, channelsIn } from '../job/blocks';
 import { statusWord } from '../job/Mark';
 import { NameField } from '../job/NameField';
 import { NumberField } from '../job/NumberField';
@@ -13,6 +14,7 @@ import { AlongIt } from './AlongIt';
 import { BenderVerdicts } from './BenderVerdicts';
 import { BendMarks } from './BendMarks';
 import { BendTable } from './BendTable';
+import { BlockMake } from './BlockMake';
 import { BodyFiles } from './BodyFiles';
 import { BodyWeight, JobWeight, JoinedWeight } from './BodyWeight';
 import { CutTable } from './CutTable';
@@ -21,7 +23,7 @@ import { VertexTable } from './VertexTable';
 
 /** The downloads: tables and body of the selected run, bodies and file of the job. */
 export function MakePanel() {
-  const { state, item, solution, edit, put } = useJob();
+  const { state, item, items, solution, edit, put } = useJob();
   const open = useWorkbench((store) => store.open);
   const picked = useWorkbench((store) => store.picked);
   const id = picked?.list === 'runs' ? picked.id : undefined;
@@ -36,12 +38,19 @@ export function MakePanel() {
   const tube = solved?.spools.length === 0 ? solved : spool;
   const joined = state.job.bodies?.find(({ runs }) => id !== undefined && runs.includes(id));
   const cuts = (spool ?? solved)?.cut_list ?? null;
+  // The block of the channel that is picked, or the one that is picked itself.
+  const block = blocksOf(items('fittings'), items('surroundings')).find(
+    (one) =>
+      one.id === run?.body?.in ||
+      (one.list === picked?.list && one.id === picked.id && channelsIn(one.id, items('runs')).length > 0),
+  );
   return (
     <>
       {run === undefined || solved === undefined ? (
         <>
           <h2>Make</h2>
           <p className="under">Pick a run to see its bend table.</p>
+          {block !== undefined && <BlockMake block={block} chord={chord} />}
         </>
       ) : solved.unsolved === true ? (
         <>
@@ -70,7 +79,7 @@ export function MakePanel() {
               />
             </Row>
           )}
-          {cuts === null ? (
+          {run.body !== undefined ? null : cuts === null ? (
             <>
               <Section
                 title="Bend table"
@@ -97,37 +106,41 @@ export function MakePanel() {
               </Row>
             </Section>
           )}
-          <Section title="Benders" tools={<Button onClick={() => open('benders')}>Edit them</Button>}>
-            <BenderVerdicts run={run} solved={solved} spool={spool} />
-          </Section>
+          {run.body === undefined && (
+            <Section title="Benders" tools={<Button onClick={() => open('benders')}>Edit them</Button>}>
+              <BenderVerdicts run={run} solved={solved} spool={spool} />
+            </Section>
+          )}
           <Section
             title="Vertex table"
             tools={<Takeaway path={files.vertices(state.id, run.id, mark)} label="vertex table" />}
           >
             <VertexTable run={run} solved={solved} spool={spool} />
           </Section>
-          <Section title="Bend sheet">
-            <img
-              className="run-views"
-              src={files.views(state.id, run.id, state.revision, mark)}
-              alt={`${run.name ?? run.id} from three sides and at an angle, with its bends numbered`}
-            />
-            <div className="made-list">
-              <Button href={files.sheet(state.id, run.id, 'a4', mark)} download>
-                Save the bend sheet, A4
-              </Button>
-              <Button href={files.sheet(state.id, run.id, 'letter', mark)} download>
-                Save the bend sheet, letter
-              </Button>
-            </div>
-            <Row label="Revision">
-              <NameField
-                label="Revision of the job"
-                name={state.job.revision ?? '–'}
-                onChange={(revision) => edit([], { revision: revision.slice(0, 40) }, `Mark as revision ${revision}`)}
+          {run.body === undefined && (
+            <Section title="Bend sheet">
+              <img
+                className="run-views"
+                src={files.views(state.id, run.id, state.revision, mark)}
+                alt={`${run.name ?? run.id} from three sides and at an angle, with its bends numbered`}
               />
-            </Row>
-          </Section>
+              <div className="made-list">
+                <Button href={files.sheet(state.id, run.id, 'a4', mark)} download>
+                  Save the bend sheet, A4
+                </Button>
+                <Button href={files.sheet(state.id, run.id, 'letter', mark)} download>
+                  Save the bend sheet, letter
+                </Button>
+              </div>
+              <Row label="Revision">
+                <NameField
+                  label="Revision of the job"
+                  name={state.job.revision ?? '–'}
+                  onChange={(revision) => edit([], { revision: revision.slice(0, 40) }, `Mark as revision ${revision}`)}
+                />
+              </Row>
+            </Section>
+          )}
           <AlongIt solved={solved} />
           {joined !== undefined && (
             <Section title={`One body: ${joined.name ?? joined.id}`}>
@@ -138,10 +151,15 @@ export function MakePanel() {
               <BodyFiles job={state.id} joined={joined} chord={chord} />
             </Section>
           )}
-          <Section title="Body">
-            <BodyWeight run={run} spool={mark} />
-            <Fineness chord={chord} onChange={setChord} run={run} spool={mark} />
-            <BodyFiles job={state.id} run={run.id} spool={mark} chord={chord} />
+          {block !== undefined && <BlockMake block={block} chord={chord} />}
+          <Section title={run.body === undefined ? 'Body' : 'Centre line'}>
+            {run.body === undefined && (
+              <>
+                <BodyWeight run={run} spool={mark} />
+                <Fineness chord={chord} onChange={setChord} run={run} spool={mark} />
+                <BodyFiles job={state.id} run={run.id} spool={mark} chord={chord} />
+              </>
+            )}
             <div className="made-list">
               <Button href={files.centreline(state.id, run.id)} download>
                 Save its centre line as DXF

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
 import { DoubleSide } from 'three';
 import { api } from '../api/client';
-import type { JoinedBody } from '../api/types';
+import { channelsIn } from '../job/blocks';
 import { useJob } from '../job/useJob';
 import { meshGeometry } from './bodyMesh';
 import { useShown } from './shown';
@@ -18,23 +18,37 @@ export function JoinedMeshes() {
   return (state.job.bodies ?? [])
     .filter(({ round, runs }) => round !== undefined && runs.every((run) => isShown('runs', run)))
     .filter(({ id }) => state.bodies.find((one) => one.id === id)?.fault === null)
-    .map((body) => <JoinedMesh key={body.id} body={body} />);
+    .map(({ id }) => <JoinedMesh key={id} id={id} />);
 }
 
-function JoinedMesh({ body }: { body: JoinedBody }) {
-  const coarse = useMesh(body, COARSE);
-  const fine = useMesh(body, FINE);
+/** The blocks that channels are taken out of, seen through, so that these are seen in them. */
+export function BlockMeshes() {
+  const { state, places } = useJob();
+  const isShown = useShown();
+  return places
+    .filter(({ list, id }) => isShown(list, id) && channelsIn(id, state.job.runs ?? []).length > 0)
+    .filter(({ id }) => state.bodies.find((one) => one.id === id)?.fault === null)
+    .map(({ id }) => <JoinedMesh key={id} id={id} seenThrough />);
+}
+
+function JoinedMesh({ id, seenThrough = false }: { id: string; seenThrough?: boolean }) {
+  const coarse = useMesh(id, COARSE);
+  const fine = useMesh(id, FINE);
   const mesh = fine ?? coarse;
   const geometry = useMemo(() => (mesh === undefined ? null : meshGeometry(mesh)), [mesh]);
   useEffect(() => () => geometry?.dispose(), [geometry]);
   return geometry === null ? null : (
     <mesh geometry={geometry} raycast={() => null}>
-      <meshLambertMaterial color="#8fb2be" side={DoubleSide} polygonOffset polygonOffsetFactor={-1} />
+      {seenThrough ? (
+        <meshLambertMaterial color="#b9c4be" side={DoubleSide} transparent opacity={0.4} depthWrite={false} />
+      ) : (
+        <meshLambertMaterial color="#8fb2be" side={DoubleSide} polygonOffset polygonOffsetFactor={-1} />
+      )}
     </mesh>
   );
 }
 
-function useMesh({ id }: JoinedBody, chord: number) {
+function useMesh(id: string, chord: number) {
   const { state } = useJob();
   return useQuery({
     queryKey: ['joined', state.id, id, state.revision, chord],

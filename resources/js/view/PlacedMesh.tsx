@@ -1,11 +1,13 @@
 import type { ThreeEvent } from '@react-three/fiber';
 import { useMemo } from 'react';
 import type { Place } from '../api/types';
+import { channelsIn } from '../job/blocks';
 import { useHover } from '../job/hover';
 import { useLaying } from '../job/laying';
 import { usePointing } from '../job/pointing';
 import { type Stage, useWorkbench } from '../job/store';
 import { turnOf } from '../job/turnOf';
+import { useJob } from '../job/useJob';
 import { PlacedBodyMesh } from './PlacedBodyMesh';
 import { PortMark } from './PortMark';
 import { RoundMarks } from './RoundMarks';
@@ -19,11 +21,17 @@ const LOOKS = {
 
 /** A fitting, a clamp or a surrounding: its bodies and its ports. */
 export function PlacedMesh({ place, name, stage }: { place: Place; name: string; stage: Stage }) {
+  const { items } = useJob();
   const { picked, pick, seeThrough } = useWorkbench();
   const pointing = usePointing((store) => store.pointing !== null);
   const laying = useLaying((store) => store.start !== null || store.choosing) || pointing;
   const setHover = useHover((store) => store.setHover);
-  const look = place.list === 'surroundings' && !seeThrough ? { ...LOOKS.surroundings, opacity: 1 } : LOOKS[place.list];
+  const isBlock = channelsIn(place.id, items('runs')).length > 0;
+  const look = isBlock
+    ? { ...LOOKS[place.list], opacity: 0.12 }
+    : place.list === 'surroundings' && !seeThrough
+      ? { ...LOOKS.surroundings, opacity: 1 }
+      : LOOKS[place.list];
   const isPicked = picked?.list === place.list && picked.id === place.id;
   const turn = useMemo(() => turnOf(place.pose), [place.pose]);
   const onClick = (event: ThreeEvent<MouseEvent>) => {
@@ -40,7 +48,7 @@ export function PlacedMesh({ place, name, stage }: { place: Place; name: string;
     setHover({ title: name, rows: [], x: event.nativeEvent.offsetX, y: event.nativeEvent.offsetY });
   };
   // Transparent things do not block picking.
-  const solid = place.list !== 'surroundings' || stage === 'place' || !seeThrough;
+  const solid = stage === 'place' || (place.list !== 'surroundings' ? !isBlock : !seeThrough);
   const hand =
     solid || laying ? { onClick, onPointerMove: onMove, onPointerOut: () => setHover(null) } : { raycast: () => null };
 

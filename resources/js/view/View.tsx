@@ -12,7 +12,7 @@ import { boundsOf, withRoom } from './camera';
 import { Envelope } from './Envelope';
 import { FloorGrid } from './FloorGrid';
 import { HoverTag } from './HoverTag';
-import { JoinedMeshes } from './JoinedMeshes';
+import { BlockMeshes, JoinedMeshes } from './JoinedMeshes';
 import { Legend } from './Legend';
 import { LayingBar } from './laying/LayingBar';
 import { LayingScene } from './laying/LayingScene';
@@ -142,6 +142,7 @@ function Scene({ stage }: { stage: Stage }) {
         );
       })}
       {!isCut && <JoinedMeshes />}
+      {!isCut && <BlockMeshes />}
       {film && moving?.movement != null && movingRun !== undefined && (
         <Envelope run={movingRun} movement={moving.movement} />
       )}

@@ -73,17 +73,22 @@ final class BlockBodies
 
     /**
      * @param  non-empty-list<Run>  $channels  of one block
+     * @param  float  $chord  how fine it is in STEP and where it is cut, where its surface is found, mm
      *
      * @throws JobError where it cannot be made, or does not close
      */
-    public static function part(Job $job, array $channels): ExactPart
+    public static function part(Job $job, array $channels, float $chord): Part
     {
         $made = self::made($job, $channels);
+        $id = 'bodies/'.$made->block->id;
+        if (! $made->isExact()) {
+            return new FoundPart($id, $made->block->name, $made, $chord, self::COLOUR);
+        }
         $solid = $made->solid();
         if (! $solid->isClosed()) {
             throw JobError::at('', sprintf('%s does not close', $made->block->name));
         }
 
-        return new ExactPart('bodies/'.$made->block->id, $made->block->name, $solid, self::COLOUR);
+        return new ExactPart($id, $made->block->name, $solid, self::COLOUR);
     }
 }

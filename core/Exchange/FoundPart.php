@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 use Bowline\Body\Cut\MeshCut;
-use Bowline\Body\Junction\RoundedBody;
+use Bowline\Body\FoundBody;
 use Bowline\Body\Mesh;
 use Bowline\Exchange\Step\StepShapes;
 use Bowline\Geometry\Vector;
@@ -20,7 +20,7 @@ final readonly class FoundPart extends Part
     public function __construct(
         string $id,
         string $name,
-        private RoundedBody $body,
+        private FoundBody $body,
         private float $chord,
         array $colour,
     ) {

@@ -46,7 +46,7 @@ final class JobBodies
         }
         foreach ($blocks as $block => $channels) {
             if ($id === null || $id === $block) {
-                yield BlockBodies::part($job, $channels);
+                yield BlockBodies::part($job, $channels, $chord);
             }
         }
     }

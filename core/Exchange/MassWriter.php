@@ -32,6 +32,9 @@ final class MassWriter
     /** Chord with which a body is weighed whose surface is found, mm. */
     private const FINE = 0.4;
 
+    /** The same of a block whose channels are open to each other, as a part of their radius. */
+    private const CHANNEL_CHORD = 0.02;
+
     /**
      * @param  string  $pointer  of the run in the job
      * @return array{
@@ -121,19 +124,23 @@ final class MassWriter
     public static function block(Job $job, array $channels): array
     {
         $made = BlockBodies::made($job, $channels);
-        $properties = MassProperties::of($made->solid());
+        $properties = $made->isExact()
+            ? MassProperties::of($made->solid())
+            : MassProperties::ofMesh($made->mesh(self::CHANNEL_CHORD * $made->leastReach()));
 
         return [
             'id' => $made->block->id,
             'runs' => array_map(static fn (Run $run): string => $run->id, $channels),
-            'exact' => true,
+            'exact' => $made->isExact(),
             'volume' => $properties->volume,
             'surface' => $properties->surface,
             'centre' => $properties->centre->withoutNegativeZeros(),
             'mass' => $properties->volume * ($made->block->density ?? $channels[0]->stock->density) / self::CUBIC_METRE,
-            'contents' => array_sum(array_map(
-                static fn (ChannelCut $cut): float => MassProperties::of($cut->space())->volume, $made->cuts,
-            )),
+            'contents' => $made->isExact()
+                ? array_sum(array_map(
+                    static fn (ChannelCut $cut): float => MassProperties::of($cut->space())->volume, $made->cuts,
+                ))
+                : $made->wholeVolume() - $properties->volume,
         ];
     }
 

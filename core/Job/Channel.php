@@ -16,11 +16,13 @@ final readonly class Channel
     /**
      * @param  float  $over  length by which it cuts beyond both its ends, so that it breaks out clean, mm
      * @param  float  $wall  least material to be left between it and every face and other channel, mm
+     * @param  list<string>  $meets  ids of the channels of the block that it is open to
      */
     private function __construct(
         public Block $block,
         public float $over,
         public float $wall,
+        public array $meets,
     ) {
     }
 
@@ -31,6 +33,7 @@ final readonly class Channel
             $site->block($body->get('in')),
             $site->values->notNegative($body->find('over'), 'how far it cuts beyond its ends', self::OVER),
             $site->values->notNegative($body->find('wall'), 'the least wall', self::WALL),
+            array_map(static fn (Node $other): string => $other->text(), $body->list('meets')),
         );
     }
 

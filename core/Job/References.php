@@ -94,6 +94,7 @@ final class References
         }
         $block = Channel::blockOf($node);
         if ($block !== null) {
+            array_push($followed, ...$node->get('body')->list('meets'));
             array_push($items, ItemRef::of('fittings', $block), ItemRef::of('surroundings', $block));
         }
         foreach (self::texts($node->find('route')?->find('host'), ...$followed) as $other) {

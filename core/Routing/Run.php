@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
-use Bowline\Job\Channel;
 use Bowline\Job\Fitting;
 use Bowline\Job\FixedLength;
 use Bowline\Job\JobError;
@@ -92,10 +91,7 @@ final readonly class Run
             $site->values->notNegative($node->find('weld_gap'), 'the weld gap', JointKind::Weld->usualGap()),
             array_map(static fn (Node $one): Repeat => Repeat::read($one, $site->values), $node->list('repeats')),
             $node->find('service') === null ? null : $site->service($node->get('service')),
-            $node->find('body') === null ? null : new ChannelInBlock(
-                Channel::read($node->get('body'), $site),
-                static fn (): array => RouteBook::of($site)->channelsIn($site, (string) Channel::blockOf($node), $id),
-            ),
+            $node->find('body') === null ? null : ChannelInBlock::read($node, $id, $site),
         );
 
         return $run->isMoving() ? $run->amid($site) : $run->withRoute($route->inReach($run));

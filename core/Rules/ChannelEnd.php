@@ -14,6 +14,7 @@ use Bowline\Editing\RunDraft;
 use Bowline\Job\Channel;
 use Bowline\Job\FileValue;
 use Bowline\Job\Port;
+use Bowline\Routing\ChannelInBlock;
 use Bowline\Routing\LaidRun;
 use stdClass;
 
@@ -46,7 +47,7 @@ final class ChannelEnd implements Rule
         }
         $findings = [];
         foreach (['from' => $cut->start, 'to' => $cut->end] as $name => $end) {
-            $fault = self::fault($end, $cut, $channel, $laid);
+            $fault = self::isInAnother($end, $laid, $block) ? null : self::fault($end, $cut, $channel, $laid);
             if ($fault !== null) {
                 $along = $name === 'from' ? 0.0 : $laid->length();
                 $findings[] = new Finding(
@@ -58,6 +59,21 @@ final class ChannelEnd implements Rule
         }
 
         return $findings;
+    }
+
+    /** Whether a blind end lies in another channel that it is open to. */
+    private static function isInAnother(End $end, LaidRun $laid, PrismBlock $block): bool
+    {
+        foreach ($end->kind === ChannelEndKind::Blind ? $laid->run->channel?->others() ?? [] : [] as $other) {
+            $cut = ChannelInBlock::areOpen($laid->run, $other->run)
+                ? ChannelCut::of($other, $block, $other->run->channel->channel->over ?? 0.0)
+                : null;
+            if ($cut !== null && $cut->holds($end->told())) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array{string, string, float|null, float|null}|null title, words, measured, required */

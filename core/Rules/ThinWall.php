@@ -17,7 +17,9 @@ use Bowline\Editing\RunChange;
 use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
+use Bowline\Routing\ChannelInBlock;
 use Bowline\Routing\LaidRun;
+use stdClass;
 
 /** `thin-wall`: a channel leaves its least wall to every face of its block, and to every other channel. */
 final class ThinWall implements Rule
@@ -70,9 +72,9 @@ final class ThinWall implements Rule
         }
 
         return ChannelWalls::of($cut, array_values(array_filter(array_map(
-            static fn (LaidRun $other): ?ChannelCut => ChannelCut::of(
-                $other, $block, $other->run->channel->channel->over ?? 0.0,
-            ),
+            static fn (LaidRun $other): ?ChannelCut => ChannelInBlock::areOpen($laid->run, $other->run)
+                ? null
+                : ChannelCut::of($other, $block, $other->run->channel->channel->over ?? 0.0),
             $own->others(),
         ))));
     }
@@ -86,6 +88,14 @@ final class ThinWall implements Rule
         $wall = reset($found);
         if ($wall === false) {
             return;
+        }
+        $other = $wall->channel?->run;
+        if ($other !== null && $wall->thickness < 0.0) {
+            $run = RunDraft::of($laid)->run();
+            if (isset($run->body) && $run->body instanceof stdClass) {
+                $run->body->meets = [...$laid->run->channel->channel->meets ?? [], $other->id];
+                yield new Remedy(sprintf('Let it open into %s', $other->name), 'runs', $run);
+            }
         }
         $missing = ($finding->required ?? 0.0) - $wall->thickness + self::SPARE;
         foreach (self::ways($laid, $finding, $wall->away) as [$label, $way, $change]) {

@@ -15,8 +15,12 @@ function blockJob(array $channels = []): string
     ]), JSON_THROW_ON_ERROR));
 }
 
-/** A channel between two of these, bent at the middle of the block. */
-function between(string $from, string $to, array $corners = [[0, 0, 0]]): array
+/**
+ * A channel between two of these, bent at the middle of the block.
+ *
+ * @param  list<list<float|int>>  $corners
+ */
+function passage(string $from, string $to, array $corners = [[0, 0, 0]]): array
 {
     return [
         ...Blocks::through([0, 0, 0], $corners, [0, 0, 0]),
@@ -25,7 +29,7 @@ function between(string $from, string $to, array $corners = [[0, 0, 0]]): array
 }
 
 /** @return list<string> rules of what is found about a run, in an answer */
-function rulesOf(array $state, string $run): array
+function foundOn(array $state, string $run): array
 {
     return array_column(array_column($state['solutions'], null, 'id')[$run]['findings'], 'rule');
 }
@@ -41,7 +45,7 @@ it('puts a straight channel between openings that look at each other', function 
     $state = test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => $item['id'], 'item' => $item]]])
         ->assertOk();
     Schema::check(json_decode($state->content()), 'api.json#/$defs/jobState');
-    expect(rulesOf($state->json(), $item['id']))->toBe([])
+    expect(foundOn($state->json(), $item['id']))->toBe([])
         ->and($state->json('bodies'))->toBe([['id' => 'block', 'fault' => null]]);
     $facts = test()->getJson($job.'/joined/block/mass')->assertOk()->json();
     expect($facts['volume'])->toEqualWithDelta(200 * 100 * 60 - M_PI * 16 * 200, 1e-5)
@@ -58,7 +62,7 @@ it('puts the smoothest channel that keeps its radius and its wall between others
         ->assertOk()->json();
     $solution = array_column($state['solutions'], null, 'id')[$item['id']];
     // A quarter of a circle in the 30 that are there upwards would have R 30.
-    expect(rulesOf($state, $item['id']))->toBe([])
+    expect(foundOn($state, $item['id']))->toBe([])
         ->and($solution['min_radius'])->toBeGreaterThan(15.0);
 });
 
@@ -74,11 +78,11 @@ it('refuses a channel that is none by its field', function (array $body, string 
 
 it('is found thin again where another moves, and cured by a move of its own', function (): void {
     $job = blockJob([
-        between('in', 'out'),
+        passage('in', 'out'),
         [...Blocks::through([-100, 30, 0], [[-50, 30, 0], [50, 30, 0]], [100, 30, 0])],
     ]);
     $state = test()->getJson($job)->json();
-    expect(rulesOf($state, 'c1'))->toBe([]);
+    expect(foundOn($state, 'c1'))->toBe([]);
     // The block moves by nothing; the second channel comes as near as 9: 1 is left.
     $other = $state['job']['runs'][1];
     foreach (['from', 'to'] as $end) {
@@ -88,13 +92,13 @@ it('is found thin again where another moves, and cured by a move of its own', fu
     $change = test()->postJson($job.'/edits', [
         'edits' => [['list' => 'runs', 'id' => 'c2', 'item' => $other]], 'since' => $state['revision'],
     ])->assertOk()->json();
-    expect(rulesOf($change, 'c1'))->toBe(['thin-wall'])->and(rulesOf($change, 'c2'))->toContain('thin-wall');
+    expect(foundOn($change, 'c1'))->toBe(['thin-wall'])->and(foundOn($change, 'c2'))->toContain('thin-wall');
     $finding = array_column($change['solutions'], null, 'id')['c1']['findings'][0];
     expect($finding['measured'])->toEqualWithDelta(1.0, 1e-6)->and($finding['required'])->toEqual(2);
 });
 
 it('takes its openings along when the block moves', function (): void {
-    $job = blockJob([between('in', 'out')]);
+    $job = blockJob([passage('in', 'out')]);
     $state = test()->getJson($job)->json();
     $block = $state['job']['fittings'][0];
     $block['pose'] = ['at' => [0, 0, 100]];
@@ -103,11 +107,11 @@ it('takes its openings along when the block moves', function (): void {
     $moved = test()->postJson($job.'/edits', ['edits' => [
         ['list' => 'fittings', 'id' => 'block', 'item' => $block], ['list' => 'runs', 'id' => 'c1', 'item' => $run],
     ]])->assertOk()->json();
-    expect(rulesOf($moved, 'c1'))->toBe([])->and($moved['bodies'])->toBe([['id' => 'block', 'fault' => null]]);
+    expect(foundOn($moved, 'c1'))->toBe([])->and($moved['bodies'])->toBe([['id' => 'block', 'fault' => null]]);
 });
 
 it('stays as a run of its own when its block is deleted, and is a channel again after undo', function (): void {
-    $job = blockJob([between('in', 'out')]);
+    $job = blockJob([passage('in', 'out')]);
     $state = test()->postJson($job.'/edits', ['edits' => [['list' => 'fittings', 'id' => 'block', 'item' => null]]])
         ->assertOk()->json();
     $run = $state['job']['runs'][0];
@@ -120,13 +124,13 @@ it('stays as a run of its own when its block is deleted, and is a channel again 
 });
 
 it('tells why a block cannot be made, and writes nothing of it silently', function (): void {
-    $job = blockJob([between('in', 'out'), between('in', 'across', [])]);
+    $job = blockJob([passage('in', 'out'), passage('in', 'across', [])]);
     expect(test()->getJson($job)->json('bodies.0.fault'))->toContain('Channel 2 cuts into Channel 1');
     test()->getJson($job.'/bodies.stl')->assertUnprocessable();
 });
 
 it('writes the block in place of its channels, and by itself', function (string $format): void {
-    $job = blockJob([between('in', 'out')]);
+    $job = blockJob([passage('in', 'out')]);
     $all = test()->get($job.'/bodies.'.$format)->assertOk()->content();
     expect(strlen($all))->toBeGreaterThan(1000);
     $one = test()->get($job.'/bodies.'.$format.'?body=block')->assertOk();
@@ -137,7 +141,7 @@ it('writes the block in place of its channels, and by itself', function (string 
 })->with(['step', '3mf', 'glb', 'obj', 'stl']);
 
 it('is cut in the section view as a block with a hole', function (): void {
-    $job = blockJob([between('in', 'across', [])]);
+    $job = blockJob([passage('in', 'across', [])]);
     $cut = test()->postJson($job.'/section', ['run' => 'c1', 'runs' => ['c1'], 'along' => 100])->assertOk()->json();
     expect($cut['cuts'])->toHaveCount(1)
         ->and($cut['cuts'][0]['area'])->toEqualWithDelta(100 * 60 - 16 * M_PI, 0.5)

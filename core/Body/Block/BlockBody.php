@@ -4,20 +4,38 @@ declare(strict_types=1);
 
 namespace Bowline\Body\Block;
 
+use Bowline\Body\Boundary\OrientedEdge;
 use Bowline\Body\Boundary\Solid;
+use Bowline\Body\FoundBody;
+use Bowline\Body\Junction\MeshParts;
+use Bowline\Body\Junction\RoundedBody;
 use Bowline\Body\Junction\WallMap;
+use Bowline\Body\MassProperties;
+use Bowline\Body\Mesh;
 use Bowline\Body\RunBody;
 use Bowline\Body\SolidBuilder;
+use Bowline\Body\Tessellation;
 use Bowline\Job\Block;
 use Bowline\Job\JobError;
+use Bowline\Routing\ChannelInBlock;
 use Bowline\Routing\LaidRun;
 
-/** A block without its channels, as one exact closed boundary: its flat faces with holes, and the walls of these. */
-final readonly class BlockBody
+/**
+ * A block without its channels, as one closed boundary: its flat faces with holes, and the walls of these. Exact, but
+ * for channels that are open to each other: between them it is found.
+ */
+final readonly class BlockBody implements FoundBody
 {
-    /** @param  list<ChannelCut>  $cuts */
-    private function __construct(public Block $block, private PrismBlock $prism, public array $cuts)
-    {
+    /**
+     * @param  list<ChannelCut>  $cuts
+     * @param  list<JoinedChannels>  $joined  of those that are open to others
+     */
+    private function __construct(
+        public Block $block,
+        private PrismBlock $prism,
+        public array $cuts,
+        private array $joined,
+    ) {
     }
 
     /**
@@ -44,7 +62,10 @@ final readonly class BlockBody
             foreach ([$cut->start, $cut->end] as $end) {
                 self::refuse($end, $laid, $prism, $pointer);
             }
-            foreach (ChannelWalls::of($cut, $cuts) as $wall) {
+            $apart = array_values(array_filter(
+                $cuts, static fn (ChannelCut $other): bool => ! ChannelInBlock::areOpen($laid->run, $other->laid->run),
+            ));
+            foreach (ChannelWalls::of($cut, $apart) as $wall) {
                 if ($wall->thickness <= 0.0) {
                     throw JobError::at($pointer, sprintf(
                         '%s cuts into %s, by %s mm', $laid->run->name, $wall->words, round(-$wall->thickness, 2),
@@ -53,8 +74,39 @@ final readonly class BlockBody
             }
             $cuts[] = $cut;
         }
+        $joined = [];
+        foreach (self::groups($cuts) as $group) {
+            if (count($group) > 1) {
+                $joined[] = JoinedChannels::of($group, $pointer);
+            }
+        }
 
-        return new self($block, $prism, $cuts);
+        return new self($block, $prism, $cuts, $joined);
+    }
+
+    /**
+     * @param  list<ChannelCut>  $cuts
+     * @return list<non-empty-list<ChannelCut>> those that are open to each other, through any number of others
+     */
+    private static function groups(array $cuts): array
+    {
+        $groups = [];
+        foreach ($cuts as $cut) {
+            $own = [$cut];
+            foreach ($groups as $number => $group) {
+                $meeting = array_filter(
+                    $group,
+                    static fn (ChannelCut $one): bool => ChannelInBlock::areOpen($one->laid->run, $cut->laid->run),
+                );
+                if ($meeting !== []) {
+                    $own = [...$group, ...$own];
+                    unset($groups[$number]);
+                }
+            }
+            $groups[] = $own;
+        }
+
+        return array_values($groups);
     }
 
     /** @throws JobError */
@@ -73,17 +125,87 @@ final readonly class BlockBody
         }
     }
 
+    /** Returns the volume of the block before anything is taken out, mm³. */
+    public function wholeVolume(): float
+    {
+        return MassProperties::of(new Solid($this->block->name, [$this->prism->boundary([])]))->volume;
+    }
+
+    /** Returns the least distance from the path to the outside of a channel, mm; INF where there is none. */
+    public function leastReach(): float
+    {
+        return array_reduce(
+            $this->cuts, static fn (float $least, ChannelCut $cut): float => min($least, $cut->reach), INF,
+        );
+    }
+
+    /** Whether its boundary is exact: where channels are open to each other their surface is found. */
+    public function isExact(): bool
+    {
+        return $this->joined === [];
+    }
+
+    /** Returns its exact boundary; without the channels that are open to others, where there are any. */
     public function solid(): Solid
     {
         $builder = new SolidBuilder;
+        $holes = $this->addSingle($builder);
+
+        return new Solid($this->block->name, [[...$this->prism->boundary($holes), ...$builder->faces()]]);
+    }
+
+    /**
+     * Adds the walls of the channels that are by themselves.
+     *
+     * @return array<int, list<non-empty-list<OrientedEdge>>> the holes that they leave in faces, by their number
+     */
+    private function addSingle(SolidBuilder $builder): array
+    {
+        $joined = array_merge(...array_map(static fn (JoinedChannels $one): array => $one->cuts, $this->joined));
         $holes = [];
         foreach ($this->cuts as $cut) {
-            foreach ($cut->addTo($builder) as $number => $loops) {
+            foreach (in_array($cut, $joined, true) ? [] : $cut->addTo($builder) as $number => $loops) {
                 $holes[$number] = [...$holes[$number] ?? [], ...$loops];
             }
         }
 
-        return new Solid($this->block->name, [[...$this->prism->boundary($holes), ...$builder->faces()]]);
+        return $holes;
+    }
+
+    /**
+     * @param  float  $chord  farthest that a facet stands off the surface, mm
+     *
+     * @throws JobError where that asks for more triangles than are allowed, or it does not close
+     */
+    public function mesh(float $chord): Mesh
+    {
+        if ($this->isExact()) {
+            return Tessellation::of($this->solid(), $chord);
+        }
+        for ($try = 0; $try < RoundedBody::TRIES; $try++) {
+            $builder = new SolidBuilder;
+            $holes = $this->addSingle($builder);
+            $opened = [];
+            foreach ($this->joined as $number => $one) {
+                $opened[$number] = $one->space->open($one->space->sizeOf($chord, $try), $builder);
+                foreach ($one->rims() as $face => $rims) {
+                    $holes[$face] = [...$holes[$face] ?? [], ...$rims];
+                }
+            }
+            $rest = Tessellation::of(
+                new Solid($this->block->name, [[...$this->prism->boundary($holes), ...$builder->faces()]]), $chord,
+            );
+            $merged = new MeshParts;
+            $merged->add($rest, false);
+            foreach ($this->joined as $number => $one) {
+                $one->space->fill($merged, $opened[$number], $rest);
+            }
+            $mesh = $merged->mesh();
+            if ($mesh->isClosed()) {
+                return $mesh;
+            }
+        }
+        throw JobError::at('', sprintf('%s does not close: ask for a finer chord', $this->block->name));
     }
 
     /**
@@ -97,7 +219,9 @@ final readonly class BlockBody
         $places = [];
         foreach ($this->cuts as $cut) {
             $others = array_values(array_filter(
-                $this->cuts, static fn (ChannelCut $other): bool => $other !== $cut,
+                $this->cuts,
+                static fn (ChannelCut $other): bool => $other !== $cut
+                    && ! ChannelInBlock::areOpen($cut->laid->run, $other->laid->run),
             ));
             array_push($places, ...ChannelWalls::places($cut, $others));
         }

@@ -59,10 +59,13 @@ final readonly class ChannelCut
         [$first, $last] = [$stretches[0], $stretches[count($stretches) - 1]];
         $inner = $first->straight === null ? $first->start : $first->end();
         $start = self::endAt(
-            $block, $inner, $inner->along->times(-1.0), $first->straight ?? 0.0, $over, $outline,
+            $block, $inner, $inner->along->times(-1.0), $first->straight ?? 0.0,
+            $run->from->branch === null ? $over : 0.0, $outline,
         );
         $outer = $last->straight === null ? $last->end() : $last->start;
-        $end = self::endAt($block, $outer, $outer->along, $last->straight ?? 0.0, $over, $outline);
+        $end = self::endAt(
+            $block, $outer, $outer->along, $last->straight ?? 0.0, $run->to->branch === null ? $over : 0.0, $outline,
+        );
 
         return new self(
             $laid, $block, $stretches, $start, $end,
@@ -108,7 +111,7 @@ final readonly class ChannelCut
         Outline $outline,
     ): ChannelEnd {
         $made = static fn (ChannelEndKind $kind, float $length, ?int $face, float $short): ChannelEnd => new ChannelEnd(
-            $kind, $frame->at, $direction, $length, $face, $short,
+            $kind, $frame->at, $direction, $length, $length - $straight, $face, $short,
         );
         $outside = -$block->depthOf($frame->at);
         if ($outside > Tolerance::COINCIDENT) {
@@ -149,6 +152,21 @@ final readonly class ChannelCut
         return array_merge(...array_map(static fn (OutlinePiece $piece): array => array_map(
             static fn (int $i): array => $piece->pointAt($i / $each), range(0, $each - 1),
         ), $outline->pieces));
+    }
+
+    /** Returns the centreline of what is cut, or that to the end of its run at one end or the other. */
+    public function pathTo(bool $fromTold, bool $toTold): Path
+    {
+        return $this->path->between(
+            $fromTold ? $this->start->beyond : 0.0, $this->path->length - ($toTold ? $this->end->beyond : 0.0),
+        );
+    }
+
+    /** Whether a point lies within the channel. */
+    public function holds(Vector $point): bool
+    {
+        return $this->path->pointAt($this->path->closestTo($point))->distanceTo($point)
+            < $this->reach - Tolerance::COINCIDENT;
     }
 
     private static function between(

@@ -188,7 +188,8 @@ final class ChannelWalls
         }
         $refined = $at(($low + $high) / 2);
         [$nearest, $least] = $refined < $least ? [($low + $high) / 2, $refined] : [$nearest, $least];
-        $point = $path->pointAt($nearest);
+        // As exactly as a least place can be found.
+        $point = $path->pointAt(round($nearest, 6));
 
         return new ChannelWall($least, $point, $away($point), $words, $other?->laid);
     }

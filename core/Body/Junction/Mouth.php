@@ -57,6 +57,7 @@ final readonly class Mouth
      * @param  array<int, Leg>  $legs
      * @param  float  $near  how far off each other their surfaces are not near any more, mm
      * @param  string  $pointer  of the body in the job
+     * @param  EndBody|null  $given  what is at the end; null for what its run has there
      *
      * @throws JobError where there is no room for it
      */
@@ -68,6 +69,7 @@ final readonly class Mouth
         array $legs,
         float $near,
         string $pointer,
+        ?EndBody $given = null,
     ): self {
         $leg = $legs[$number];
         $section = Section::tube(2 * $leg->radius, $leg->radius - $leg->bore);
@@ -78,7 +80,7 @@ final readonly class Mouth
             }
         }
         [$clear, $together] = self::clear($path, $leg->radius, $others);
-        $body = EndBodies::of($end->end, $section, $clear / 2);
+        $body = $given ?? EndBodies::of($end->end, $section, $clear / 2);
         $at = self::onStraight($path, $clear - self::MARGIN * $leg->radius, max($body->back(), $body->bore()));
         if ($at === null) {
             throw JobError::at($pointer, sprintf(

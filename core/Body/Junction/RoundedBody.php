@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Bowline\Body\Junction;
 
 use Bowline\Body\Boundary\Solid;
+use Bowline\Body\EndBody;
+use Bowline\Body\FoundBody;
 use Bowline\Body\Frame;
 use Bowline\Body\Mesh;
 use Bowline\Body\Motion\Translation;
@@ -27,7 +29,7 @@ use Bowline\Space\TubeDistance;
  * (`RoundedUnion`) between rings, and exact from there to its ends. Rounded first, its bores are rounded by as much
  * more as its wall is thick, so that the wall is even; hollow first, they are joined sharp.
  */
-final readonly class RoundedBody
+final readonly class RoundedBody implements FoundBody
 {
     /** Size of cubes as a share of the smallest radius at most. */
     private const COARSEST = 0.4;
@@ -35,10 +37,13 @@ final readonly class RoundedBody
     /** Where two sheets go through one cube, all of them are made smaller, by this, so often at most. */
     private const FINER = 0.83;
 
-    private const TRIES = 6;
+    public const TRIES = 6;
 
     /** How exactly vertices lie on the surface, mm. */
     private const ACCURACY = 1e-5;
+
+    /** Places along a radius at which it is looked whether legs meet. */
+    private const LOOKED_AT = 8;
 
     /** Share of the radius by which surfaces that are not near are apart. */
     private const NEAR = 0.15;
@@ -67,7 +72,40 @@ final readonly class RoundedBody
     public static function of(JoinedBody $body, array $runs, string $pointer): self
     {
         Members::check($runs, $body->wall !== null, $pointer);
-        $legs = self::legs($body, $runs, $pointer);
+
+        return self::between(
+            $body->name, self::legs($body, $runs, $pointer), $body->round, $body->isHollowFirst, $pointer,
+        );
+    }
+
+    /**
+     * Returns the space that rods have together, whose ends are given.
+     *
+     * @param  non-empty-list<Leg>  $legs  solid
+     * @param  callable(int, bool): EndBody  $endOf  by the number of the leg, and whether it is its start
+     * @param  string  $pointer  in the job, for errors
+     *
+     * @throws JobError where they do not meet, or one has no straight of its own at an end
+     */
+    public static function ofRods(string $name, array $legs, callable $endOf, string $pointer): self
+    {
+        return self::between($name, $legs, 0.0, false, $pointer, $endOf);
+    }
+
+    /**
+     * @param  non-empty-list<Leg>  $legs
+     * @param  (callable(int, bool): EndBody)|null  $endOf
+     *
+     * @throws JobError
+     */
+    private static function between(
+        string $name,
+        array $legs,
+        float $round,
+        bool $isHollowFirst,
+        string $pointer,
+        ?callable $endOf = null,
+    ): self {
         self::refuseApart($legs, $pointer);
         $least = min(array_map(static fn (Leg $leg): float => $leg->radius, $legs));
         $mouths = [];
@@ -79,7 +117,8 @@ final readonly class RoundedBody
                     continue;
                 }
                 $mouth = Mouth::of(
-                    $number, $end, $isStart, $path, $legs, max(2 * $body->round, self::NEAR * $least), $pointer,
+                    $number, $end, $isStart, $path, $legs, max(2 * $round, self::NEAR * $least), $pointer,
+                    $endOf === null ? null : $endOf($number, $isStart),
                 );
                 $mouths[] = $mouth;
                 foreach ($mouth->together as $one) {
@@ -91,7 +130,7 @@ final readonly class RoundedBody
             }
         }
 
-        return new self($body->name, $legs, $mouths, $limits, $body->round, $body->isHollowFirst);
+        return new self($name, $legs, $mouths, $limits, $round, $isHollowFirst);
     }
 
     /**
@@ -165,7 +204,10 @@ final readonly class RoundedBody
     {
         $tube = $other->tube($other->radius);
         $least = INF;
-        foreach ($one->laid->path->points(new Chord($one->radius / 50)) as $point) {
+        $path = $one->laid->path;
+        $count = (int) ceil($path->length / $one->radius * self::LOOKED_AT);
+        for ($i = 0; $i <= $count; $i++) {
+            $point = $path->pointAt($path->length * $i / $count);
             $least = min($least, $tube->at($point->x, $point->y, $point->z)[0] - $one->radius);
         }
 
@@ -230,6 +272,51 @@ final readonly class RoundedBody
         }
 
         return $merged->mesh();
+    }
+
+    /**
+     * Adds the walls of rods beyond their rings, which look into them, to the boundary of what they are taken out of.
+     *
+     * @param  float  $size  of cubes, mm
+     * @return array{ClippedNet, list<Frame>} what lies between the rings, and where the wall of each begins
+     */
+    public function open(float $size, SolidBuilder $builder): array
+    {
+        $starts = [];
+        foreach ($this->mouths as $mouth) {
+            $stretches = $mouth->stretches($mouth->band($size));
+            $starts[] = $stretches[0]->start;
+            $wall = self::wall(
+                $builder, $stretches, Outline::circle($mouth->leg->radius)->reversed(), $mouth->body->back(),
+            );
+            $mouth->body->addTo(
+                $builder, $builder, $stretches[count($stretches) - 1]->end(), $mouth->leg->laid->run->section->up,
+                $wall, [],
+            );
+        }
+
+        return [$this->net($size, false), $starts];
+    }
+
+    /**
+     * Adds what lies between the rings of rods that are taken out of a body.
+     *
+     * @param  array{ClippedNet, list<Frame>}  $opened  of `open`
+     * @param  Mesh  $rest  of all else, with the walls beyond the rings
+     */
+    public function fill(MeshParts $merged, array $opened, Mesh $rest): void
+    {
+        [$net, $starts] = $opened;
+        $merged->add($net->mesh, true);
+        foreach ($this->mouths as $number => $mouth) {
+            $this->joinRing($merged, $mouth, $starts[$number], $rest, $net->rings[$number], $mouth->leg->radius, true);
+        }
+    }
+
+    /** Returns the size of cubes for a chord tolerance that is tried, each smaller than the one before, mm. */
+    public function sizeOf(float $chord, int $try): float
+    {
+        return $this->cube($chord) * self::FINER ** $try;
     }
 
     /**
@@ -439,13 +526,33 @@ final readonly class RoundedBody
         $end = Tessellation::of(new Solid($this->name, [$builder->faces()]), $chord);
         $merged->add($end, false);
         foreach ($rings as $isBore => $ring) {
-            $radius = $isBore === 1 ? $mouth->leg->bore : $mouth->leg->radius;
-            // Of contents the bore is the outside.
-            $merged->bridge($ring, array_values(array_filter(
-                $end->vertices,
-                static fn (Vector $at): bool => abs($at->minus($start->at)->dot($start->along)) < self::ACCURACY
-                    && abs($at->distanceTo($start->at) - $radius) < self::ACCURACY,
-            )), $mouth->centre, $mouth->out, $isBore === 1 && isset($rings[0]));
+            $this->joinRing(
+                $merged, $mouth, $start, $end, $ring, $isBore === 1 ? $mouth->leg->bore : $mouth->leg->radius,
+                // Of contents the bore is the outside.
+                $isBore === 1 && isset($rings[0]),
+            );
         }
+    }
+
+    /**
+     * Joins a ring to the vertices round the same axis where what was built begins.
+     *
+     * @param  Frame  $start  where that begins
+     * @param  list<Vector>  $ring
+     */
+    private function joinRing(
+        MeshParts $merged,
+        Mouth $mouth,
+        Frame $start,
+        Mesh $built,
+        array $ring,
+        float $radius,
+        bool $isReversed,
+    ): void {
+        $merged->bridge($ring, array_values(array_filter(
+            $built->vertices,
+            static fn (Vector $at): bool => abs($at->minus($start->at)->dot($start->along)) < self::ACCURACY
+                && abs($at->distanceTo($start->at) - $radius) < self::ACCURACY,
+        )), $mouth->centre, $mouth->out, $isReversed);
     }
 }

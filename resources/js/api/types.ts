@@ -3408,6 +3408,15 @@ export interface Channel {
    * Millimetres, degrees or a count; or an expression over the named values.
    */
   wall?: number | string;
+  /**
+   * Other channels of the block that it is open to; those that it stands on are so anyway.
+   *
+   * Items: Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  meets?: string[];
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema

@@ -1,5 +1,5 @@
 import type { Channel, Run } from '../api/types';
-import { blocksOf } from '../job/blocks';
+import { blocksOf, channelsIn } from '../job/blocks';
 import { NumberField } from '../job/NumberField';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
@@ -20,6 +20,8 @@ export function ChannelFields({ run, onChange }: Props) {
   const blocks = blocksOf(items('fittings'), items('surroundings'));
   const { body } = run;
   const block = blocks.find(({ id }) => id === body?.in);
+  const meets = body?.meets ?? [];
+  const others = body === undefined ? [] : channelsIn(body.in, items('runs')).filter(({ id }) => id !== run.id);
   const fault = state.bodies.find(({ id }) => id === body?.in)?.fault ?? null;
   if (blocks.length === 0 && body === undefined) {
     return null;
@@ -55,6 +57,28 @@ export function ChannelFields({ run, onChange }: Props) {
               onChange={(over) => onChange({ ...body, over })}
             />
           </Row>
+          {others.length > 0 && (
+            <fieldset>
+              <legend className="quiet mb-0">Open to</legend>
+              {others.map(({ id, name }) => (
+                <label key={id} className="d-flex gap-2 align-items-center">
+                  <input
+                    type="checkbox"
+                    checked={meets.includes(id)}
+                    onChange={(event) =>
+                      tell(
+                        onChange({
+                          ...body,
+                          meets: event.target.checked ? [...meets, id] : meets.filter((one) => one !== id),
+                        }),
+                      )
+                    }
+                  />
+                  {name ?? id}
+                </label>
+              ))}
+            </fieldset>
+          )}
           {fault !== null && <p className="text-danger mb-1">{fault}</p>}
           {block !== undefined && <Button onClick={() => pick(block.list, block.id)}>Show {block.name}</Button>}
         </>

@@ -205,3 +205,55 @@ it('is cut from where it comes out of one face to where it comes out of the othe
         ->and($run->route->lay($run)->length())->toEqualWithDelta(200.0, 1e-9)
         ->and($cut->path->length)->toEqualWithDelta(100.0, 1e-9);
 });
+
+/** A channel that is open to others. */
+function openTo(array $channel, string ...$others): array
+{
+    return [...$channel, 'body' => ['as' => 'channel', 'in' => 'block', 'over' => 2, 'meets' => $others]];
+}
+
+it('is found where channels are open to each other: closed, less what both take out', function (): void {
+    // Two cylinders square to each other have 16/3 r³ in common.
+    $file = Blocks::file([
+        openTo(Blocks::through([-100, 0, 0], [], [100, 0, 0]), 'c2'), Blocks::through([0, -50, 0], [], [0, 50, 0]),
+    ]);
+    $made = Blocks::made($file);
+    $mesh = $made->mesh(0.02);
+    $taken = AREA * 300 - 16 / 3 * 64;
+
+    expect($made->isExact())->toBeFalse()
+        ->and($mesh->isClosed())->toBeTrue()
+        ->and((BLOCK - MassProperties::ofMesh($mesh)->volume) / $taken)->toEqualWithDelta(1.0, 3e-3)
+        ->and(JobBodies::mass(Job::read($file), 'block')['contents'] / $taken)->toEqualWithDelta(1.0, 1e-2);
+});
+
+it('opens one channel into others that stand on it or end in it, and leaves others as they are', function (): void {
+    $made = Blocks::made(Blocks::file([
+        // Slanting from bottom to top.
+        Blocks::through([-40, 0, -30], [], [40, 0, 30]),
+        // Ends at the axis of the first, round.
+        openTo(Blocks::through([0, -50, 0], [], [0, 0, 0]), 'c1'),
+        // 80 along the first, at (24, 0, 18).
+        ['from' => ['on' => ['run' => 'c1', 'length' => 80], 'axis' => '+y'], 'to' => ['at' => [24, 50, 18]]],
+        Blocks::through([80, 0, -30], [], [80, 0, 30]),
+    ]));
+    $mesh = $made->mesh(0.02);
+    // Each has half of 16/3 r³ in common with the first: they meet square to it, and end at its axis.
+    $taken = AREA * (100 + 50 + 50 + 60) - 16 / 3 * 64;
+
+    expect($mesh->isClosed())->toBeTrue()
+        ->and((BLOCK - MassProperties::ofMesh($mesh)->volume) / $taken)->toEqualWithDelta(1.0, 3e-3)
+        // The one that is by itself is taken out exactly.
+        ->and(BLOCK - MassProperties::of($made->solid())->volume)->toEqualWithDelta(AREA * 60, 1e-6);
+});
+
+it('refuses channels that are told open to each other and are not', function (array $channels, string $why): void {
+    expect(static fn () => Blocks::made(Blocks::file($channels)))->toThrow(JobError::class, $why);
+})->with([
+    'loose' => [
+        [openTo(Blocks::through([-100, 10, 0], [], [100, 10, 0]), 'c2'), []],
+        'Channel 2 is loose: it is 2 mm from the others',
+    ],
+    'to itself' => [[openTo([], 'c1')], '“c1” is no other channel of that block'],
+    'to none' => [[openTo([], 'c9')], 'there is no run “c9”'],
+]);

@@ -89,6 +89,13 @@ it('says what is wrong, where and by how much, and what might cure it', function
         'It breaks through the +z face. By 2 mm; a wall of 2 mm is needed.', [-100, 0, 28], [0, 0], [-2, 2],
         ['Move corner 1 4.1 mm along −z'],
     ],
+    'a channel that cuts into another' => [
+        'thin-wall', Blocks::around([
+            Blocks::through([-100, 0, 0], [[0, 0, 0]], [0, 0, 30]), Blocks::through([-50, -50, 3], [], [-50, 50, 3]),
+        ]), Severity::Violation,
+        'It cuts into Channel 2. By 5 mm; a wall of 2 mm is needed.', [-50, 0, 0], [50, 50], [-5, 2],
+        ['Let it open into Channel 2', 'Move corner 1 7.1 mm along −z'],
+    ],
     'a blind channel' => [
         'channel-end', Blocks::around([Blocks::through([0, 0, -30], [], [0, 0, 20])]), Severity::Violation,
         'Its end is blind. Block goes on for 10 mm before it; it cuts 5 mm beyond its end.', [0, 0, 25], [50, 50],

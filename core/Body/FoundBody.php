@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Body;
+
+use Bowline\Job\JobError;
+
+/** A body whose surface is found, as fine as is asked for. */
+interface FoundBody
+{
+    /**
+     * @param  float  $chord  farthest that a facet stands off the surface, mm
+     *
+     * @throws JobError where that asks for more triangles than are allowed, or it does not close
+     */
+    public function mesh(float $chord): Mesh;
+}

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\DrillingsController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\ExportController;
@@ -103,6 +104,9 @@ Route::middleware(LimitedWork::class.':body_seconds')->group(static function ():
     Route::get('jobs/{job}/mass', [ExportController::class, 'jobMass']);
     Route::get('jobs/{job}/joined/{body}/mesh', [ExportController::class, 'joinedMesh']);
     Route::get('jobs/{job}/joined/{body}/walls', [ExportController::class, 'joinedWalls']);
+    Route::get('jobs/{job}/joined/{body}/drillings', [DrillingsController::class, 'index']);
+    Route::get('jobs/{job}/joined/{body}/drillings.csv', [DrillingsController::class, 'csv']);
+    Route::get('jobs/{job}/runs/{run}/drillings', [DrillingsController::class, 'of']);
     Route::get('jobs/{job}/joined/{body}/mass', [ExportController::class, 'joinedMass']);
     Route::get('jobs/{job}/bodies.{format}', [ExportController::class, 'bodies']);
 });

@@ -19,6 +19,7 @@ final class CommandLine
         Command\Cuts::class,
         Command\Vertices::class,
         Command\Walls::class,
+        Command\Drillings::class,
         Command\Dxf::class,
         Command\Sheet::class,
         Command\Benders::class,

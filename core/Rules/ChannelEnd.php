@@ -47,7 +47,10 @@ final class ChannelEnd implements Rule
         }
         $findings = [];
         foreach (['from' => $cut->start, 'to' => $cut->end] as $name => $end) {
-            $fault = self::isInAnother($end, $laid, $block) ? null : self::fault($end, $cut, $channel, $laid);
+            $fault = self::isInAnother($end, $laid, $block) ? null : self::fault(
+                $end, $cut, $channel, $laid,
+                ($name === 'from' ? $laid->run->from : $laid->run->to)->end->type() === 'closed',
+            );
             if ($fault !== null) {
                 $along = $name === 'from' ? 0.0 : $laid->length();
                 $findings[] = new Finding(
@@ -77,8 +80,13 @@ final class ChannelEnd implements Rule
     }
 
     /** @return array{string, string, float|null, float|null}|null title, words, measured, required */
-    private static function fault(End $end, ChannelCut $cut, Channel $channel, LaidRun $laid): ?array
-    {
+    private static function fault(
+        End $end,
+        ChannelCut $cut,
+        Channel $channel,
+        LaidRun $laid,
+        bool $isPlugged,
+    ): ?array {
         $say = $laid->run->units->say(...);
         $block = $channel->block;
         $face = $end->face === null ? '' : $cut->block->faces[$end->face]->words;
@@ -109,7 +117,7 @@ final class ChannelEnd implements Rule
                 'is not in its block', sprintf('Its last bend is %s outside of %s.', $say($end->short), $block->name),
                 -$end->short, 0.0,
             ],
-            ChannelEndKind::Open => self::openingAt($end, $block->openings, $cut->reach) ? null : [
+            ChannelEndKind::Open => $isPlugged || self::openingAt($end, $block->openings, $cut->reach) ? null : [
                 'comes out where no opening is', sprintf('%s has none there in %s.', $block->name, $face), null, null,
             ],
         };

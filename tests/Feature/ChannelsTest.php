@@ -148,3 +148,26 @@ it('is cut in the section view as a block with a hole', function (): void {
         // From the channel to the top.
         ->and($cut['cuts'][0]['least']['thickness'])->toEqualWithDelta(26.0, 0.01);
 });
+
+it('turns a channel into drillings, and lists them', function (): void {
+    $job = blockJob([passage('in', 'out')]);
+    $runs = test()->getJson($job.'/runs/c1/drillings')->assertOk()->json('runs');
+    expect(array_column($runs, 'name'))->toBe(['Channel 1, drilling 1', 'Channel 1, drilling 2'])
+        ->and($runs[0]['from'])->toBe(['port' => 'block.in'])
+        ->and($runs[0]['to'])->toBe(['at' => [0, 0, 0]])
+        ->and($runs[1]['body']['meets'])->toBe([$runs[0]['id']]);
+    $edits = array_map(static fn (array $run): array => ['list' => 'runs', 'id' => $run['id'], 'item' => $run], $runs);
+    $state = test()->postJson($job.'/edits', ['edits' => [
+        ...$edits, ['list' => 'runs', 'id' => 'c1', 'item' => null],
+    ]])->assertOk()->json();
+    expect($state['bodies'])->toBe([['id' => 'block', 'fault' => null]])
+        ->and(foundOn($state, $runs[0]['id']))->toBe([]);
+    $list = test()->getJson($job.'/joined/block/drillings')->assertOk();
+    Schema::check(json_decode($list->content()), 'api.json#/$defs/drillings');
+    expect(array_column($list->json('drillings'), 'face'))->toBe(['the −x face', 'the +z face']);
+    $csv = test()->get($job.'/joined/block/drillings.csv')->assertOk();
+    expect(strtok($csv->content(), "\r"))
+        ->toBe('drilling,face,right_mm,up_mm,angle_deg,depth_mm,diameter_mm,ends,mouth')
+        ->and(substr_count($csv->content(), 'blind'))->toBe(2);
+    test()->getJson($job.'/joined/none/drillings')->assertUnprocessable();
+});

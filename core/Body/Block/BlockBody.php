@@ -145,6 +145,18 @@ final readonly class BlockBody implements FoundBody
         return $this->joined === [];
     }
 
+    /** Whether a channel is open to others. */
+    public function isOpen(ChannelCut $cut): bool
+    {
+        foreach ($this->joined as $one) {
+            if (in_array($cut, $one->cuts, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** Returns its exact boundary; without the channels that are open to others, where there are any. */
     public function solid(): Solid
     {
@@ -161,10 +173,9 @@ final readonly class BlockBody implements FoundBody
      */
     private function addSingle(SolidBuilder $builder): array
     {
-        $joined = array_merge(...array_map(static fn (JoinedChannels $one): array => $one->cuts, $this->joined));
         $holes = [];
         foreach ($this->cuts as $cut) {
-            foreach (in_array($cut, $joined, true) ? [] : $cut->addTo($builder) as $number => $loops) {
+            foreach ($this->isOpen($cut) ? [] : $cut->addTo($builder) as $number => $loops) {
                 $holes[$number] = [...$holes[$number] ?? [], ...$loops];
             }
         }

@@ -8,6 +8,7 @@ import type {
   CatalogueReport,
   CatalogueRow,
   Comb,
+  Drillings,
   Edits,
   Entry,
   Fitting,
@@ -164,6 +165,10 @@ export const api = {
     get<BodyMesh>(`jobs/${job}/joined/${encodeURIComponent(id)}/mesh?chord=${chord}`),
   joinedWalls: (job: number, id: string) => get<BodyWalls>(`jobs/${job}/joined/${encodeURIComponent(id)}/walls`),
   joinedMass: (job: number, id: string) => get<JobFacts>(`jobs/${job}/joined/${encodeURIComponent(id)}/mass`),
+  drillings: (job: number, block: string) =>
+    get<Drillings>(`jobs/${job}/joined/${encodeURIComponent(block)}/drillings`),
+  /** The runs that a channel is as drillings. */
+  asDrillings: (job: number, id: string) => get<{ runs: Run[] }>(`${run(job, id)}/drillings`),
   text: async (path: string) => (await ask('GET', path)).text(),
   /** Downloads a file under the name the server gives it; rejects with the reason where it cannot be written. */
   file: async (address: string) => {
@@ -193,6 +198,7 @@ export const files = {
   centrelines: (job: number) => `/api/jobs/${job}/centrelines.dxf`,
   centreline: (job: number, id: string) => `/api/${run(job, id)}/centreline.dxf`,
   bends: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/bends.csv${only('?', spool)}`,
+  drillings: (job: number, block: string) => `/api/jobs/${job}/joined/${encodeURIComponent(block)}/drillings.csv`,
   cuts: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/cuts.csv${only('?', spool)}`,
   vertices: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/vertices.csv${only('?', spool)}`,
   sheet: (job: number, id: string, paper: 'a4' | 'letter', spool?: string) =>

@@ -5037,3 +5037,42 @@ export interface BodyWalls {
   "round-first": BodyWall;
   "hollow-first": BodyWall;
 }
+/**
+ * What is drilled into a block.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "drillings".
+ */
+export interface Drillings {
+  drillings: Drilling[];
+  /**
+   * Names of the channels that cannot be drilled.
+   */
+  others: string[];
+}
+export interface Drilling {
+  run: string;
+  name: string;
+  face: string;
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  at: [number, number, number];
+  /**
+   * From the left side of the face as it is looked at from outside, mm.
+   */
+  right: number;
+  /**
+   * From its lower side, mm.
+   */
+  up: number;
+  /**
+   * From square to the face, degrees.
+   */
+  angle: number;
+  depth: number;
+  diameter: number;
+  through: boolean;
+  plug: boolean;
+}

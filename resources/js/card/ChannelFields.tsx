@@ -1,4 +1,5 @@
-import type { Channel, Run } from '../api/types';
+import { api } from '../api/client';
+import type { Channel, Run, SolvedRun } from '../api/types';
 import { blocksOf, channelsIn } from '../job/blocks';
 import { NumberField } from '../job/NumberField';
 import { useWorkbench } from '../job/store';
@@ -10,16 +11,29 @@ import { Row } from '../ui/Section';
 
 interface Props {
   run: Run;
+  solved: SolvedRun;
   onChange: (body: Channel | undefined) => Promise<void>;
 }
 
 /** Whether a run is made, or taken out of a block; and how. */
-export function ChannelFields({ run, onChange }: Props) {
-  const { items, state } = useJob();
+export function ChannelFields({ run, solved, onChange }: Props) {
+  const { items, state, edit } = useJob();
   const pick = useWorkbench((store) => store.pick);
   const blocks = blocksOf(items('fittings'), items('surroundings'));
   const { body } = run;
   const block = blocks.find(({ id }) => id === body?.in);
+  const drill = async () => {
+    const { runs } = await api.asDrillings(state.id, run.id);
+    await edit(
+      [
+        ...runs.map((one) => ({ list: 'runs' as const, id: one.id, item: one })),
+        { list: 'runs' as const, id: run.id, item: null },
+      ],
+      {},
+      `Turn ${run.name ?? run.id} into drillings`,
+    );
+    pick('runs', runs[0]?.id ?? run.id);
+  };
   const meets = body?.meets ?? [];
   const others = body === undefined ? [] : channelsIn(body.in, items('runs')).filter(({ id }) => id !== run.id);
   const fault = state.bodies.find(({ id }) => id === body?.in)?.fault ?? null;
@@ -80,6 +94,14 @@ export function ChannelFields({ run, onChange }: Props) {
             </fieldset>
           )}
           {fault !== null && <p className="text-danger mb-1">{fault}</p>}
+          {run.route.kind === 'corners' && solved.bends.length > 0 && (
+            <Button
+              title="Each leg as a straight drilling of its own; those that reach no face are plugged"
+              onClick={() => tell(drill())}
+            >
+              Turn into drillings
+            </Button>
+          )}
           {block !== undefined && <Button onClick={() => pick(block.list, block.id)}>Show {block.name}</Button>}
         </>
       )}

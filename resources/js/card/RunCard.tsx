@@ -105,7 +105,7 @@ export function RunCard({ id }: { id: string }) {
           onChange={(service) => tell(change({ service: service === '' ? undefined : service }))}
         />
       </Row>
-      <ChannelFields run={run} onChange={(body) => change({ body })} />
+      <ChannelFields run={run} solved={solved} onChange={(body) => change({ body })} />
       <BehaviourFields run={run} solved={solved} onChange={change} />
       {solved.movement !== null && <MovementFacts movement={solved.movement} />}
       {(run.route.like !== undefined || run.route.symmetry !== undefined) && (

@@ -3,6 +3,7 @@ import { useJob } from '../job/useJob';
 import { Section } from '../ui/Section';
 import { BodyFiles } from './BodyFiles';
 import { JoinedWeight } from './BodyWeight';
+import { DrillingTable } from './DrillingTable';
 
 /** A block with its channels: what it weighs and holds, and its files. */
 export function BlockMake({ block, chord }: { block: BlockItem; chord: number }) {
@@ -20,6 +21,7 @@ export function BlockMake({ block, chord }: { block: BlockItem; chord: number })
       {fault === null ? (
         <>
           <JoinedWeight body={block.id} />
+          <DrillingTable block={block.id} />
           <BodyFiles job={state.id} joined={block} chord={chord} />
         </>
       ) : (

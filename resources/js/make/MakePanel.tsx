@@ -1,11 +1,10 @@
 import { useState } from 'react';
-import { api, CHORD, files } from '../api/client';
+import { CHORD, files } from '../api/client';
 import { blocksOf, channelsIn } from '../job/blocks';
 import { statusWord } from '../job/Mark';
 import { NameField } from '../job/NameField';
 import { NumberField } from '../job/NumberField';
 import { useWorkbench } from '../job/store';
-import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -19,6 +18,7 @@ import { BodyFiles } from './BodyFiles';
 import { BodyWeight, JobWeight, JoinedWeight } from './BodyWeight';
 import { CutTable } from './CutTable';
 import { Fineness } from './Fineness';
+import { Takeaway } from './Takeaway';
 import { VertexTable } from './VertexTable';
 
 /** The downloads: tables and body of the selected run, bodies and file of the job. */
@@ -182,23 +182,5 @@ export function MakePanel() {
         </div>
       </Section>
     </>
-  );
-}
-
-function Takeaway({ path, label }: { path: string; label: string }) {
-  const [copied, setCopied] = useState(false);
-  const copy = async () => {
-    await navigator.clipboard.writeText(await api.text(path.replace('/api/', '')));
-    setCopied(true);
-  };
-  return (
-    <span className="d-flex gap-1 text-none">
-      <Button title={`Copy the ${label} as CSV`} onClick={() => tell(copy())}>
-        {copied ? 'Copied' : 'Copy'}
-      </Button>
-      <Button title={`Save the ${label} as CSV`} href={path} download>
-        CSV
-      </Button>
-    </span>
   );
 }

@@ -6,23 +6,34 @@ namespace Bowline\Exchange;
 
 use Bowline\Body\Block\BlockBody;
 use Bowline\Body\Block\Drilling;
+use Bowline\Body\Block\Roof;
 use Bowline\Job;
 use Bowline\Job\JobError;
 
-/** Lists what is drilled into a block: its straight channels (schema/api.json, `drillings`; CSV). */
+/** Lists what is drilled into a block, and what is hard to print in it (schema/api.json, `drillings`; CSV). */
 final class DrillingList
 {
     /**
-     * @return array{drillings: list<array<string, mixed>>, others: list<string>} mm and degrees; names of the channels
-     *     that cannot be drilled, as they bend or are not round
+     * @return array{drillings: list<array<string, mixed>>, others: list<string>, roofs: list<array<string, mixed>>} mm
+     *     and degrees; names of the channels that cannot be drilled, as they bend or are not round; the roofs in all of
+     *     them, where the block is printed as it stands
      *
      * @throws JobError where there is no block of that id, or it cannot be made
      */
     public static function write(Job $job, string $block): array
     {
-        $drillings = $others = [];
+        $drillings = $others = $roofs = [];
         $made = self::made($job, $block);
         foreach ($made->cuts as $cut) {
+            $roof = Roof::of($cut, $job->site->up);
+            $roofs[] = [
+                'run' => $cut->laid->run->id,
+                'name' => $cut->laid->run->name,
+                'slope' => rad2deg($roof->slope),
+                'at' => $roof->at->withoutNegativeZeros(),
+                'span' => $roof->span,
+                'length' => $roof->length,
+            ];
             $one = Drilling::of($cut, $made->isOpen($cut));
             if ($one === null) {
                 $others[] = $cut->laid->run->name;
@@ -44,7 +55,7 @@ final class DrillingList
             ];
         }
 
-        return ['drillings' => $drillings, 'others' => $others];
+        return ['drillings' => $drillings, 'others' => $others, 'roofs' => $roofs];
     }
 
     /**

@@ -5049,6 +5049,10 @@ export interface Drillings {
    * Names of the channels that cannot be drilled.
    */
   others: string[];
+  /**
+   * Inside its channels, where it is printed as it stands.
+   */
+  roofs: Roof[];
 }
 export interface Drilling {
   run: string;
@@ -5075,4 +5079,25 @@ export interface Drilling {
   diameter: number;
   through: boolean;
   plug: boolean;
+}
+export interface Roof {
+  run: string;
+  name: string;
+  /**
+   * Of its flattest roof from level, degrees.
+   */
+  slope: number;
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  at: [number, number, number];
+  /**
+   * Width of roof that is flatter than 45°, mm.
+   */
+  span: number;
+  /**
+   * Over which it is, mm.
+   */
+  length: number;
 }

@@ -1,15 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, files } from '../api/client';
-import { lengthEven, showEven } from '../job/format';
+import type { Drillings } from '../api/types';
+import { lengthEven, lengthWithUnit, showEven } from '../job/format';
 import { useWorkbench } from '../job/store';
 import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { Takeaway } from './Takeaway';
 
-/** What is drilled into a block: by which face, where, at which angle and how deep. */
+/** What is drilled into a block, by which face, where, at which angle and how deep; and what is hard to print. */
 export function DrillingTable({ block }: { block: string }) {
   const { state } = useJob();
-  const pick = useWorkbench((store) => store.pick);
   const { data, isError, error } = useQuery({
     queryKey: ['drillings', state.id, block, state.revision],
     queryFn: () => api.drillings(state.id, block),
@@ -21,9 +21,40 @@ export function DrillingTable({ block }: { block: string }) {
   if (data === undefined) {
     return <p className="quiet">Looking for what can be drilled…</p>;
   }
-  if (data.drillings.length === 0) {
-    return <p className="quiet">Nothing of it can be drilled: its channels bend.</p>;
-  }
+  return (
+    <>
+      <Roofs roofs={data.roofs} />
+      {data.drillings.length === 0 ? (
+        <p className="quiet">Nothing of it can be drilled: its channels bend.</p>
+      ) : (
+        <Table data={data} block={block} />
+      )}
+    </>
+  );
+}
+
+/** What is hard to print in it, as it stands. */
+function Roofs({ roofs }: { roofs: Drillings['roofs'] }) {
+  const flat = roofs.filter(({ span }) => span > 0);
+  return (
+    <div role="status" aria-label="Roofs in its channels">
+      <span className="quiet">Printed as it stands</span>
+      {flat.length === 0 ? (
+        <p className="mb-1">No roof in it is flatter than 45°.</p>
+      ) : (
+        flat.map(({ run, name, slope, span, length: over }) => (
+          <p key={run} className="mb-1">
+            {name}: a roof {showEven(slope)}° from level, {lengthWithUnit(span)} wide, over {lengthWithUnit(over)}.
+          </p>
+        ))
+      )}
+    </div>
+  );
+}
+
+function Table({ data, block }: { data: Drillings; block: string }) {
+  const { state } = useJob();
+  const pick = useWorkbench((store) => store.pick);
   return (
     <>
       <div className="d-flex justify-content-between align-items-center">

@@ -78,8 +78,26 @@ it('lists what bends as not drilled, and turns nothing into drillings that is no
     $bending = Job::read(Blocks::file([Blocks::through([-100, 0, 0], [[0, 0, 0]], [0, 0, 30])]));
     $straight = Job::read(Blocks::file())->runs['c1'];
 
-    expect(DrillingList::write($bending, 'block'))
-        ->toBe(['drillings' => [], 'others' => ['Channel 1']])
+    expect(DrillingList::write($bending, 'block'))->toMatchArray(['drillings' => [], 'others' => ['Channel 1']])
         ->and(static fn () => Drillings::of($straight->route->lay($straight), []))
         ->toThrow(EditError::class, 'It is one straight drilling already.');
 });
+
+it('tells how flat the roofs in it are, and how wide', function (array $channel, float $slope, float $span, float $over): void {
+    $file = Blocks::file([$channel]);
+    [$roof] = DrillingList::write(Job::read($file), 'block')['roofs'];
+
+    expect($roof['slope'])->toEqualWithDelta($slope, 0.5)
+        ->and($roof['span'])->toEqualWithDelta($span, 0.05)
+        ->and($roof['length'])->toEqualWithDelta($over, 1.0);
+})->with([
+    // The roof of a level round hole is flatter than 45° over r√2.
+    'level' => [Blocks::through([-100, 0, 0], [], [100, 0, 0]), 0.0, 4 * M_SQRT2, 200.0],
+    'upright' => [Blocks::through([0, 0, -30], [], [0, 0, 30]), 90.0, 0.0, 0.0],
+    // 60 up and 80 along: cos θ = cos 45° / 0.8.
+    'slanting' => [
+        Blocks::through([-40, 0, -30], [], [40, 0, 30]), rad2deg(asin(0.6)), 8 * sqrt(1 - 0.5 / 0.64), 100.0,
+    ],
+    // 80 level, and half of a bend of R 20.
+    'bent upwards' => [Blocks::through([-100, 0, 0], [[0, 0, 0]], [0, 0, 30]), 0.0, 4 * M_SQRT2, 80.0 + 5 * M_PI],
+]);

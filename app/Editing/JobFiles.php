@@ -237,7 +237,7 @@ final class JobFiles
         $asked = [];
         // A draped run depends on all surroundings, a run of equal length on the other runs of its set, and a channel
         // on the others of its block.
-        $texts = ['"drape"', '"same_as"', '"channel"', ...array_map(self::asWritten(...), $names)];
+        $texts = ['"drape"', '"same_as"', '"channel"', '"groove"', ...array_map(self::asWritten(...), $names)];
         while ($texts !== []) {
             if (count($texts) > self::MOST_NAMES) {
                 return null;

@@ -66,7 +66,7 @@ final class Tessellation
     {
         $made = new self($solid, $chord);
         $made->refuseTooMany($chord);
-        foreach ($solid->faces() as $face) {
+        foreach ($solid->sweptFirst() as $face) {
             $face->patch === null ? $made->addFlat($face) : $made->addPatch($face->patch);
         }
 

@@ -64,11 +64,16 @@ final class BlockBodies
     public static function space(LaidRun $laid, string $pointer): float
     {
         $channel = $laid->run->channel?->channel;
-        $cuts = $channel === null ? [] : BlockBody::of($channel->block, [$laid], $pointer.'/body')->cuts;
+        if ($channel === null) {
+            return 0.0;
+        }
+        $made = BlockBody::of($channel->block, [$laid], $pointer.'/body');
 
-        return array_sum(array_map(
-            static fn (ChannelCut $cut): float => MassProperties::of($cut->space())->volume, $cuts,
-        ));
+        return $made->hasGrooves()
+            ? $made->wholeVolume() - MassProperties::of($made->solid())->volume
+            : array_sum(array_map(
+                static fn (ChannelCut $cut): float => MassProperties::of($cut->space())->volume, $made->cuts,
+            ));
     }
 
     /**

@@ -136,7 +136,7 @@ final class MassWriter
             'surface' => $properties->surface,
             'centre' => $properties->centre->withoutNegativeZeros(),
             'mass' => $properties->volume * ($made->block->density ?? $channels[0]->stock->density) / self::CUBIC_METRE,
-            'contents' => $made->isExact()
+            'contents' => $made->isExact() && ! $made->hasGrooves()
                 ? array_sum(array_map(
                     static fn (ChannelCut $cut): float => MassProperties::of($cut->space())->volume, $made->cuts,
                 ))

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
-/** `body` of a run: instead of being made, its section is taken out of a block. */
+/** `body` of a run: instead of being made, its section is taken out of a block, through it or along a face. */
 final readonly class Channel
 {
     /** How far it cuts beyond its ends where that is not told, mm. */
@@ -17,12 +17,14 @@ final readonly class Channel
      * @param  float  $over  length by which it cuts beyond both its ends, so that it breaks out clean, mm
      * @param  float  $wall  least material to be left between it and every face and other channel, mm
      * @param  list<string>  $meets  ids of the channels of the block that it is open to
+     * @param  float|null  $depth  of the bottom of a groove under its face, mm; null of a channel
      */
     private function __construct(
         public Block $block,
         public float $over,
         public float $wall,
         public array $meets,
+        public ?float $depth,
     ) {
     }
 
@@ -34,6 +36,9 @@ final readonly class Channel
             $site->values->notNegative($body->find('over'), 'how far it cuts beyond its ends', self::OVER),
             $site->values->notNegative($body->find('wall'), 'the least wall', self::WALL),
             array_map(static fn (Node $other): string => $other->text(), $body->list('meets')),
+            $body->get('as')->value === 'groove'
+                ? $site->values->positive($body->get('depth'), 'the depth of a groove')
+                : null,
         );
     }
 

@@ -51,6 +51,12 @@ final class Defaults
             : $section->wall;
     }
 
+    /** @return float depth of a groove of a section: as deep as it is wide to one side, mm */
+    public static function grooveDepth(Section $section): float
+    {
+        return FileValue::roundForFile($section->extent(0.0, -1.0));
+    }
+
     /**
      * Returns a section as each shape there is, about as large and with the same wall, in the shape of the job file.
      *

@@ -7,12 +7,14 @@ namespace Bowline\Rules;
 use Bowline\Body\Block\ChannelCut;
 use Bowline\Body\Block\ChannelEnd as End;
 use Bowline\Body\Block\ChannelEndKind;
+use Bowline\Body\Block\GrooveCut;
 use Bowline\Body\Block\PrismBlock;
 use Bowline\Editing\Edit\SetLead;
 use Bowline\Editing\EditError;
 use Bowline\Editing\RunDraft;
 use Bowline\Job\Channel;
 use Bowline\Job\FileValue;
+use Bowline\Job\JobError;
 use Bowline\Job\Port;
 use Bowline\Routing\ChannelInBlock;
 use Bowline\Routing\LaidRun;
@@ -41,6 +43,9 @@ final class ChannelEnd implements Rule
                 'A channel goes through a box, a cylinder or a panel.', $laid->run->from->at, [0.0, $laid->length()],
             )];
         }
+        if ($channel->depth !== null) {
+            return self::ofGroove($laid, $block, $channel, $channel->depth);
+        }
         $cut = ChannelCut::of($laid, $block, $channel->over);
         if ($cut === null) {
             return [];
@@ -64,11 +69,27 @@ final class ChannelEnd implements Rule
         return $findings;
     }
 
+    /** @return list<Finding> */
+    private static function ofGroove(LaidRun $laid, PrismBlock $block, Channel $channel, float $depth): array
+    {
+        try {
+            GrooveCut::of($laid, $block, $depth, $channel->over);
+
+            return [];
+        } catch (JobError $error) {
+            return [new Finding(
+                'channel-end', Severity::Violation, Subject::run(),
+                sprintf('No groove in %s', $channel->block->name), ucfirst($error->getMessage()).'.',
+                $laid->run->from->at, [0.0, $laid->length()],
+            )];
+        }
+    }
+
     /** Whether a blind end lies in another channel that it is open to. */
     private static function isInAnother(End $end, LaidRun $laid, PrismBlock $block): bool
     {
         foreach ($end->kind === ChannelEndKind::Blind ? $laid->run->channel?->others() ?? [] : [] as $other) {
-            $cut = ChannelInBlock::areOpen($laid->run, $other->run)
+            $cut = ChannelInBlock::areOpen($laid->run, $other->run) && $other->run->channel?->channel->depth === null
                 ? ChannelCut::of($other, $block, $other->run->channel->channel->over ?? 0.0)
                 : null;
             if ($cut !== null && $cut->holds($end->told())) {

@@ -7,6 +7,7 @@ namespace Bowline\Rules;
 use Bowline\Body\Block\ChannelCut;
 use Bowline\Body\Block\ChannelWall;
 use Bowline\Body\Block\ChannelWalls;
+use Bowline\Body\Block\GrooveCut;
 use Bowline\Body\Block\PrismBlock;
 use Bowline\Editing\Edit\MoveCorner;
 use Bowline\Editing\Edit\MoveLeg;
@@ -17,6 +18,7 @@ use Bowline\Editing\RunChange;
 use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
+use Bowline\Job\JobError;
 use Bowline\Routing\ChannelInBlock;
 use Bowline\Routing\LaidRun;
 use stdClass;
@@ -66,17 +68,52 @@ final class ThinWall implements Rule
         if ($own === null || $block === null) {
             return [];
         }
-        $cut = ChannelCut::of($laid, $block, $own->channel->over);
+        $others = array_values(array_filter(
+            $own->others(), static fn (LaidRun $one): bool => ! ChannelInBlock::areOpen($laid->run, $one->run),
+        ));
+        $channels = array_values(array_filter(
+            array_map(static fn (LaidRun $one): ?ChannelCut => self::channel($one, $block), $others),
+        ));
+        if ($own->channel->depth !== null) {
+            $groove = self::groove($laid, $block);
+
+            return $groove === null ? [] : ChannelWalls::ofGroove($groove, $block, $channels);
+        }
+        $cut = self::channel($laid, $block);
         if ($cut === null) {
             return [];
         }
+        $walls = ChannelWalls::of($cut, $channels);
+        foreach ($others as $other) {
+            $groove = self::groove($other, $block);
+            foreach ($groove === null ? [] : ChannelWalls::ofGroove($groove, $block, [$cut]) as $wall) {
+                if ($wall->channel === $laid) {
+                    $walls[] = new ChannelWall(
+                        $wall->thickness, $wall->at, $wall->away->times(-1.0), $other->run->name, $other,
+                    );
+                }
+            }
+        }
 
-        return ChannelWalls::of($cut, array_values(array_filter(array_map(
-            static fn (LaidRun $other): ?ChannelCut => ChannelInBlock::areOpen($laid->run, $other->run)
-                ? null
-                : ChannelCut::of($other, $block, $other->run->channel->channel->over ?? 0.0),
-            $own->others(),
-        ))));
+        return $walls;
+    }
+
+    private static function channel(LaidRun $laid, PrismBlock $block): ?ChannelCut
+    {
+        $channel = $laid->run->channel?->channel;
+
+        return $channel === null || $channel->depth !== null ? null : ChannelCut::of($laid, $block, $channel->over);
+    }
+
+    /** Returns the groove that a run is; null where it is none, or does not come out clean. */
+    private static function groove(LaidRun $laid, PrismBlock $block): ?GrooveCut
+    {
+        $channel = $laid->run->channel?->channel;
+        try {
+            return $channel?->depth === null ? null : GrooveCut::of($laid, $block, $channel->depth, $channel->over);
+        } catch (JobError) {
+            return null;
+        }
     }
 
     public function remedies(Finding $finding, LaidRun $laid): iterable

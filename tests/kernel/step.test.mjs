@@ -159,6 +159,15 @@ describe('STEP of a block with channels', () => {
       { shape: 'rectangle', width: 10, height: 6, wall: 1, corner_radius: 2 },
       [channel('c', [-40, 0, -30], [], [40, 0, 30])],
     ],
+    [
+      'grooves: run out, open, across',
+      round,
+      [
+        channel('c', [-50, 0, 30], [[0, 0, 30]], [0, 50, 30], { body: { as: 'groove', in: 'block', depth: 5 } }),
+        channel('d', [-100, -30, 30], [], [100, -30, 30], { body: { as: 'groove', in: 'block', depth: 3 } }),
+        channel('e', [-60, 50, 0], [], [-20, 50, 0], { body: { as: 'groove', in: 'block', depth: 4 } }),
+      ],
+    ],
     ['blind', round, [channel('c', [0, 0, -30], [], [0, 0, 0])]],
   ])('is one valid solid, as large as `mass` says: %s', { timeout: 60_000 }, (_, section, runs) => {
     const path = join(folder, 'block.json');

@@ -74,6 +74,7 @@ final class JobResource extends StateResource
                 ? null
                 : $stock->section->insideDiameter(),
             'od' => $stock->section->outsideDiameter,
+            'groove_depth' => Defaults::grooveDepth($stock->section),
             'area' => $stock->section->area(),
             ...SectionWriter::write($stock->section),
         ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Body\Block;
 
+use Bowline\Body\Boundary\Face;
 use Bowline\Body\Boundary\OrientedEdge;
 use Bowline\Body\Boundary\Solid;
 use Bowline\Body\FoundBody;
@@ -29,12 +30,14 @@ final readonly class BlockBody implements FoundBody
     /**
      * @param  list<ChannelCut>  $cuts
      * @param  list<JoinedChannels>  $joined  of those that are open to others
+     * @param  list<GrooveCut>  $grooves
      */
     private function __construct(
         public Block $block,
         private PrismBlock $prism,
         public array $cuts,
         private array $joined,
+        private array $grooves,
     ) {
     }
 
@@ -50,12 +53,20 @@ final readonly class BlockBody implements FoundBody
             ?? throw JobError::at(
                 $pointer, sprintf('%s is a mesh; channels go through boxes, cylinders and panels', $block->name),
             );
-        $cuts = [];
+        $cuts = $grooves = [];
         foreach ($channels as $laid) {
             if (RunBody::of($laid)->folds()) {
                 throw JobError::at($pointer, sprintf('%s folds over', $laid->run->name));
             }
-            $cut = ChannelCut::of($laid, $prism, $laid->run->channel->channel->over ?? 0.0);
+            $over = $laid->run->channel->channel->over ?? 0.0;
+            $depth = $laid->run->channel->channel->depth ?? null;
+            if ($depth !== null) {
+                $groove = GrooveCut::of($laid, $prism, $depth, $over, $pointer);
+                array_push($grooves, ...$groove === null ? [] : [$groove]);
+
+                continue;
+            }
+            $cut = ChannelCut::of($laid, $prism, $over);
             if ($cut === null) {
                 continue;
             }
@@ -74,6 +85,9 @@ final readonly class BlockBody implements FoundBody
             }
             $cuts[] = $cut;
         }
+        foreach ($grooves as $number => $groove) {
+            self::refuseThin($groove, $prism, $cuts, array_slice($grooves, 0, $number), $pointer);
+        }
         $joined = [];
         foreach (self::groups($cuts) as $group) {
             if (count($group) > 1) {
@@ -81,7 +95,36 @@ final readonly class BlockBody implements FoundBody
             }
         }
 
-        return new self($block, $prism, $cuts, $joined);
+        return new self($block, $prism, $cuts, $joined, $grooves);
+    }
+
+    /**
+     * @param  list<ChannelCut>  $cuts
+     * @param  list<GrooveCut>  $others
+     *
+     * @throws JobError where a groove leaves no wall
+     */
+    private static function refuseThin(
+        GrooveCut $groove,
+        PrismBlock $prism,
+        array $cuts,
+        array $others,
+        string $pointer,
+    ): void {
+        foreach (ChannelWalls::ofGroove($groove, $prism, $cuts) as $wall) {
+            if ($wall->thickness <= 0.0) {
+                throw JobError::at($pointer, sprintf(
+                    '%s cuts into %s, by %s mm', $groove->laid->run->name, $wall->words, round(-$wall->thickness, 2),
+                ));
+            }
+        }
+        foreach ($others as $other) {
+            if ($other->face === $groove->face && $groove->apartFrom($other) <= 0.0) {
+                throw JobError::at($pointer, sprintf(
+                    '%s runs into %s', $groove->laid->run->name, $other->laid->run->name,
+                ));
+            }
+        }
     }
 
     /**
@@ -139,10 +182,27 @@ final readonly class BlockBody implements FoundBody
         );
     }
 
+    public function hasGrooves(): bool
+    {
+        return $this->grooves !== [];
+    }
+
     /** Whether its boundary is exact: where channels are open to each other their surface is found. */
     public function isExact(): bool
     {
         return $this->joined === [];
+    }
+
+    /**
+     * @param  SolidBuilder  $builder  with the walls of its channels
+     * @param  array<int, list<non-empty-list<OrientedEdge>>>  $holes  that these leave in faces, by their number
+     * @return list<Face>
+     */
+    private function faces(SolidBuilder $builder, array $holes): array
+    {
+        $rims = array_map(static fn (GrooveCut $groove): GrooveRim => $groove->addTo($builder), $this->grooves);
+
+        return [...$this->prism->boundary($holes, $rims), ...$builder->faces()];
     }
 
     /** Whether a channel is open to others. */
@@ -163,7 +223,7 @@ final readonly class BlockBody implements FoundBody
         $builder = new SolidBuilder;
         $holes = $this->addSingle($builder);
 
-        return new Solid($this->block->name, [[...$this->prism->boundary($holes), ...$builder->faces()]]);
+        return new Solid($this->block->name, [$this->faces($builder, $holes)]);
     }
 
     /**
@@ -204,7 +264,7 @@ final readonly class BlockBody implements FoundBody
                 }
             }
             $rest = Tessellation::of(
-                new Solid($this->block->name, [[...$this->prism->boundary($holes), ...$builder->faces()]]), $chord,
+                new Solid($this->block->name, [$this->faces($builder, $holes)]), $chord,
             );
             $merged = new MeshParts;
             $merged->add($rest, false);

@@ -80,7 +80,7 @@ final readonly class ChannelCut
      * @param  list<Stretch>  $stretches
      * @return list<Stretch>
      */
-    private static function halved(array $stretches): array
+    public static function halved(array $stretches): array
     {
         $only = $stretches[0] ?? null;
         if ($only?->straight === null || count($stretches) > 1) {

@@ -7,6 +7,7 @@ namespace Bowline\Body\Block;
 use Bowline\Body\Frame;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
+use Bowline\Routing\LaidRun;
 use Bowline\Space\TubeDistance;
 
 /**
@@ -73,6 +74,59 @@ final class ChannelWalls
         }
 
         return array_values(array_filter($walls));
+    }
+
+    /**
+     * Returns the material round a groove: to the faces that it does not open, and to channels.
+     *
+     * @param  list<ChannelCut>  $channels  of the same block
+     * @return list<ChannelWall>
+     */
+    public static function ofGroove(GrooveCut $groove, PrismBlock $block, array $channels): array
+    {
+        $places = $groove->places();
+        $walls = [];
+        foreach ($block->faces as $number => $face) {
+            if (! $groove->opens($number)) {
+                $walls[] = self::least(
+                    $places, $face->depthOf(...), static fn (): Vector => $face->normal->times(-1.0), $face->words,
+                );
+            }
+        }
+        foreach ($channels as $channel) {
+            $tube = TubeDistance::along($channel->path, $channel->reach, false, false);
+            $walls[] = self::least($places, static fn (Vector $at): float => $tube->at($at->x, $at->y, $at->z)[0],
+                static function (Vector $at) use ($tube): Vector {
+                    [, $x, $y, $z] = $tube->at($at->x, $at->y, $at->z);
+
+                    return new Vector($x, $y, $z);
+                }, $channel->laid->run->name, $channel->laid);
+        }
+
+        return array_values(array_filter($walls));
+    }
+
+    /**
+     * @param  list<Vector>  $places
+     * @param  callable(Vector): float  $distance  mm
+     * @param  callable(Vector): Vector  $away
+     */
+    private static function least(
+        array $places,
+        callable $distance,
+        callable $away,
+        string $words,
+        ?LaidRun $channel = null,
+    ): ?ChannelWall {
+        $found = null;
+        foreach ($places as $at) {
+            $thickness = $distance($at);
+            if ($found === null || $thickness < $found[0]) {
+                $found = [$thickness, $at];
+            }
+        }
+
+        return $found === null ? null : new ChannelWall($found[0], $found[1], $away($found[1]), $words, $channel);
     }
 
     /**

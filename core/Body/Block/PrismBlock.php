@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Bowline\Body\Block;
 
+use Bowline\Body\Boundary\Edge;
 use Bowline\Body\Boundary\Face;
+use Bowline\Body\Boundary\LineCurve;
 use Bowline\Body\Boundary\OrientedEdge;
 use Bowline\Body\Boundary\PlaneSurface;
 use Bowline\Body\Frame;
@@ -14,6 +16,7 @@ use Bowline\Geometry\OutlinePiece;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Block;
+use LogicException;
 
 /** A block that is a prism about its own z: a box, a cylinder, a plate. Flat faces and round sides, in space. */
 final readonly class PrismBlock
@@ -115,23 +118,78 @@ final readonly class PrismBlock
     }
 
     /**
-     * Returns its faces with holes in the flat ones.
+     * Returns its faces with holes and grooves in the flat ones.
      *
      * @param  array<int, list<non-empty-list<OrientedEdge>>>  $holes  by number of the face, clockwise as seen from
      *     outside
+     * @param  list<GrooveRim>  $grooves
      * @return list<Face>
      */
-    public function boundary(array $holes): array
+    public function boundary(array $holes, array $grooves = []): array
     {
+        $plain = SolidBuilder::prism($this->frame, $this->height, $this->outline);
+        $changed = array_fill_keys(array_keys($holes), true);
+        $outer = array_map(static fn (Face $face): array => $face->loops[0], $plain);
+        $chains = [];
+        foreach ($grooves as $groove) {
+            $changed[$groove->face] = true;
+            $chains[$groove->face] = [...$chains[$groove->face] ?? [], ...$groove->edges];
+            foreach ($groove->notches as [$side, $notch]) {
+                $changed[$side] = true;
+                [$outer[$groove->face], $outer[$side]] = self::notched($outer[$groove->face], $outer[$side], $notch);
+            }
+        }
         $faces = [];
-        foreach (SolidBuilder::prism($this->frame, $this->height, $this->outline) as $number => $face) {
+        foreach ($plain as $number => $face) {
             $own = $this->faces[$number] ?? null;
-            $faces[] = $own === null || ! isset($holes[$number]) ? $face : Face::flat(
-                new PlaneSurface(Frame::of($own->frame->at, $own->normal, $own->frame->first)),
-                [...$face->loops, ...$holes[$number]],
-            );
+            if ($own === null || ! isset($changed[$number])) {
+                $faces[] = $face;
+
+                continue;
+            }
+            $surface = new PlaneSurface(Frame::of($own->frame->at, $own->normal, $own->frame->first));
+            $loops = isset($chains[$number])
+                ? FaceLoops::of([...$outer[$number], ...$chains[$number]])
+                : array_filter([$outer[$number]]);
+            foreach (FaceLoops::regions([...$loops, ...$holes[$number] ?? []], $surface->frame) as $region) {
+                $faces[] = Face::flat($surface, $region);
+            }
         }
 
         return $faces;
+    }
+
+    /**
+     * Returns the outlines of two faces with a notch over the edge between them.
+     *
+     * @param  list<OrientedEdge>  $face  along which the groove goes
+     * @param  list<OrientedEdge>  $side  by which it comes out
+     * @param  non-empty-list<OrientedEdge>  $notch  as the side goes along it
+     * @return array{list<OrientedEdge>, list<OrientedEdge>}
+     */
+    private static function notched(array $face, array $side, array $notch): array
+    {
+        [$first, $last] = [$notch[0]->start(), $notch[count($notch) - 1]->end()];
+        foreach ($side as $i => $edge) {
+            [$from, $to] = [$edge->start(), $edge->end()];
+            $along = $to->at->minus($from->at);
+            $part = static fn (Vector $at): float => $at->minus($from->at)->dot($along) / $along->dot($along);
+            $off = $first->at->minus($from->at)->minus($along->times($part($first->at)))->length();
+            if ($off > Tolerance::COINCIDENT || $part($first->at) < 0.0 || $part($last->at) > 1.0) {
+                continue;
+            }
+            foreach ($face as $j => $other) {
+                if ($other->edge === $edge->edge) {
+                    $before = new OrientedEdge(new Edge($from, $first, new LineCurve($from->at, $first->at)), true);
+                    $behind = new OrientedEdge(new Edge($last, $to, new LineCurve($last->at, $to->at)), true);
+                    array_splice($side, $i, 1, [$before, ...$notch, $behind]);
+                    array_splice($face, $j, 1, [$behind->reversed(), $before->reversed()]);
+
+                    return [$face, $side];
+                }
+            }
+        }
+
+        throw new LogicException('a groove comes out over an edge of its face');
     }
 }

@@ -27,6 +27,22 @@ final readonly class Solid
     }
 
     /**
+     * Returns its faces, those that are swept before the flat ones: an edge along a motion is divided as that is, also
+     * in a flat face beside it.
+     *
+     * @return list<Face>
+     */
+    public function sweptFirst(): array
+    {
+        $isSwept = static fn (Face $face): bool => $face->patch !== null;
+
+        return [
+            ...array_filter($this->faces(), $isSwept),
+            ...array_filter($this->faces(), static fn (Face $face): bool => ! $isSwept($face)),
+        ];
+    }
+
+    /**
      * Returns the motions by which its swept faces are made, by their object ids, each with points within whose hull
      * everything lies that it carries.
      *

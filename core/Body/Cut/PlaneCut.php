@@ -88,7 +88,7 @@ final class PlaneCut implements SurfaceVisitor
     ): array {
         $cut = new self($solid, $at, $normal, new Chord($division), $off);
         $segments = [];
-        foreach ($solid->faces() as $face) {
+        foreach ($solid->sweptFirst() as $face) {
             foreach ($face->patch === null ? $cut->flat($face) : $cut->swept($face, $face->patch) as [$from, $to]) {
                 $segments[] = new CutSegment($face, $from, $to);
             }

@@ -3389,13 +3389,13 @@ export interface Repeat {
   from?: number | string;
 }
 /**
- * The section of the run is taken out of a block, in place of being made.
+ * The section of the run is taken out of a block, through it or along a face, in place of being made.
  *
  * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "channel".
  */
 export interface Channel {
-  as: "channel";
+  as: "channel" | "groove";
   /**
    * Names an item; others refer to it by this.
    */
@@ -3417,6 +3417,10 @@ export interface Channel {
    * via the `definition` "id".
    */
   meets?: string[];
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  depth?: number | string;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -4094,6 +4098,10 @@ export interface StockFacts {
     [k: string]: RoundSection | RectangleSection | ArchedSection | OutlineSection;
   };
   hole: Outline2;
+  /**
+   * Of a new groove of it, mm.
+   */
+  groove_depth: number;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema

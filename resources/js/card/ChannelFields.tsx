@@ -55,6 +55,34 @@ export function ChannelFields({ run, solved, onChange }: Props) {
       </Row>
       {body !== undefined && (
         <>
+          <Row label="As" wide>
+            <Choice
+              label="Channel or groove"
+              value={body.as}
+              of={[
+                ['channel', 'a channel, from face to face'],
+                ['groove', 'a groove along a face'],
+              ]}
+              onChange={(as) =>
+                tell(
+                  onChange(
+                    as === 'groove'
+                      ? { ...body, as, depth: state.stocks[run.stock]?.groove_depth }
+                      : { ...body, as: 'channel' },
+                  ),
+                )
+              }
+            />
+          </Row>
+          {body.as === 'groove' && (
+            <Row label="Depth under the face">
+              <NumberField
+                label="Groove: depth"
+                value={body.depth}
+                onChange={(depth) => onChange({ ...body, depth })}
+              />
+            </Row>
+          )}
           <Row label="Least wall round it">
             <NumberField
               label="Channel: least wall"
@@ -94,7 +122,7 @@ export function ChannelFields({ run, solved, onChange }: Props) {
             </fieldset>
           )}
           {fault !== null && <p className="text-danger mb-1">{fault}</p>}
-          {run.route.kind === 'corners' && solved.bends.length > 0 && (
+          {run.route.kind === 'corners' && body.as === 'channel' && solved.bends.length > 0 && (
             <Button
               title="Each leg as a straight drilling of its own; those that reach no face are plugged"
               onClick={() => tell(drill())}

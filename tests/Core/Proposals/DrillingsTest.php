@@ -83,7 +83,12 @@ it('lists what bends as not drilled, and turns nothing into drillings that is no
         ->toThrow(EditError::class, 'It is one straight drilling already.');
 });
 
-it('tells how flat the roofs in it are, and how wide', function (array $channel, float $slope, float $span, float $over): void {
+it('tells how flat the roofs in it are, and how wide', function (
+    array $channel,
+    float $slope,
+    float $span,
+    float $over,
+): void {
     $file = Blocks::file([$channel]);
     [$roof] = DrillingList::write(Job::read($file), 'block')['roofs'];
 

@@ -103,6 +103,7 @@ Route::middleware(LimitedWork::class.':body_seconds')->group(static function ():
     Route::post('jobs/{job}/section', SectionController::class);
     Route::get('jobs/{job}/mass', [ExportController::class, 'jobMass']);
     Route::get('jobs/{job}/joined/{body}/mesh', [ExportController::class, 'joinedMesh']);
+    Route::get('jobs/{job}/joined/{body}/wall-map', [ExportController::class, 'wallMap']);
     Route::get('jobs/{job}/joined/{body}/walls', [ExportController::class, 'joinedWalls']);
     Route::get('jobs/{job}/joined/{body}/drillings', [DrillingsController::class, 'index']);
     Route::get('jobs/{job}/joined/{body}/drillings.csv', [DrillingsController::class, 'csv']);

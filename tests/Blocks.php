@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Tests;
 
 use Bowline\Body\Block\BlockBody;
+use Bowline\Body\Block\BlockShape;
 use Bowline\Body\Block\ChannelCut;
 use Bowline\Body\Block\ChannelWall;
 use Bowline\Body\Block\ChannelWalls;
-use Bowline\Body\Block\PrismBlock;
 use Bowline\Exchange\BlockBodies;
 use Bowline\Job;
+use Bowline\Job\Node;
 use stdClass;
 
 /** Jobs of a block of 200 × 100 × 60 about the origin, with channels through it. Millimetres. */
@@ -85,7 +86,11 @@ final class Blocks
     {
         $job = Job::read($file);
 
-        return BlockBodies::made($job, array_values(BlockBodies::channels($job))[0]);
+        $channels = array_values(BlockBodies::channels($job))[0] ?? null;
+
+        return $channels === null
+            ? BlockBody::of($job->site->block(new Node('block')), [])
+            : BlockBodies::made($job, $channels);
     }
 
     /** @return array<string, ChannelWall> of the first channel, by the words of the other */
@@ -95,7 +100,7 @@ final class Blocks
         $cuts = [];
         foreach ($job->runs as $run) {
             $channel = $run->channel->channel;
-            $cut = ChannelCut::of($run->route->lay($run), PrismBlock::of($channel->block), $channel->over);
+            $cut = ChannelCut::of($run->route->lay($run), BlockShape::of($channel->block), $channel->over);
             assert($cut !== null);
             $cuts[] = $cut;
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Editing;
 
 use Bowline\Body\Mesh;
+use Bowline\Exchange\BodyMeshWriter;
 use Bowline\Exchange\JobBodies;
 use Bowline\Exchange\JoinedBodies;
 use Bowline\Job as CoreJob;
@@ -44,6 +45,23 @@ final readonly class KeptBodies
         return Cache::remember(
             self::key($core, $id, 'walls '.$chord), self::KEPT,
             static fn (): array => JoinedBodies::bothWalls($core, $id, $chord),
+        );
+    }
+
+    /**
+     * Returns the triangles of a body with the wall at each of their vertices.
+     *
+     * @param  string  $id  of a body that is there
+     * @return array{positions: string, triangles: string, walls: string, least: float, most: float} packed; mm
+     *
+     * @throws JobError where it cannot be made, or has no wall
+     */
+    public function wallMap(CoreJob $core, string $id, float $chord): array
+    {
+        /** @var array{positions: string, triangles: string, walls: string, least: float, most: float} */
+        return Cache::remember(
+            self::key($core, $id, 'wall map '.$chord), self::KEPT,
+            fn (): array => BodyMeshWriter::walled($this->mesh($core, $id, $chord), JobBodies::wallsAt($core, $id)),
         );
     }
 

@@ -49,6 +49,14 @@ final readonly class Mesh
         return new self($vertices, $triangles);
     }
 
+    /** Returns the same with its other side outside. */
+    public function reversed(): self
+    {
+        return new self($this->vertices, array_map(
+            static fn (array $corners): array => [$corners[0], $corners[2], $corners[1]], $this->triangles,
+        ));
+    }
+
     /**
      * Returns the number of a corner, which is added where it is new.
      *

@@ -6,6 +6,7 @@ namespace Bowline\Exchange;
 
 use Bowline\Body\Mesh;
 use Bowline\Body\RunBody;
+use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Spool;
@@ -56,5 +57,29 @@ final class BodyMeshWriter
         }
 
         return ['positions' => base64_encode($positions), 'triangles' => base64_encode($triangles)];
+    }
+
+    /**
+     * Writes a body with the wall at each vertex; no number where there is none.
+     *
+     * @param  callable(Vector): (float|null)  $wallAt  mm
+     * @return array{positions: string, triangles: string, walls: string, least: float, most: float}
+     *
+     * @throws JobError where there is no wall at all
+     */
+    public static function walled(Mesh $mesh, callable $wallAt): array
+    {
+        $walls = array_map($wallAt, $mesh->vertices);
+        $told = array_values(array_filter($walls, is_float(...)));
+        if ($told === []) {
+            throw JobError::at('', 'it has no wall');
+        }
+
+        return [
+            ...self::packed([$mesh]),
+            'walls' => base64_encode(pack('g*', ...array_map(static fn (?float $wall): float => $wall ?? NAN, $walls))),
+            'least' => min($told),
+            'most' => max($told),
+        ];
     }
 }

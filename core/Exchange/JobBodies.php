@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 use Bowline\Body\Junction\WallMap;
+use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\ItemRef;
 use Bowline\Job\JobError;
@@ -82,6 +83,36 @@ final class JobBodies
         return $channels === null
             ? JoinedBodies::walls($job, $id, $chord)
             : BlockBodies::made($job, $channels)->walls();
+    }
+
+    /**
+     * Returns what walls are measured against: the least that is needed, and the one that it is made with.
+     *
+     * @return array{float|null, float|null} mm; null where nothing is told
+     */
+    public static function wallLimits(Job $job, string $id): array
+    {
+        $channels = BlockBodies::channels($job)[$id] ?? null;
+
+        return $channels === null
+            ? JoinedBodies::limits($job, JoinedBodies::named($job, $id))
+            : [max(array_map(static fn (Run $run): float => $run->channel->channel->wall ?? 0.0, $channels)), null];
+    }
+
+    /**
+     * Returns a function of the wall at places on the surface of a body, mm; null where there is none.
+     *
+     * @return callable(Vector): (float|null)
+     *
+     * @throws JobError where there is none of that id, or it cannot be made
+     */
+    public static function wallsAt(Job $job, string $id): callable
+    {
+        $channels = BlockBodies::channels($job)[$id] ?? null;
+
+        return $channels === null
+            ? JoinedBodies::rounded($job, $id)->wallsAt()
+            : BlockBodies::made($job, $channels)->wallAt(...);
     }
 
     /**

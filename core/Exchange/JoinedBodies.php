@@ -59,10 +59,9 @@ final class JoinedBodies
     public static function walls(Job $job, string $id, float $chord): WallMap
     {
         $body = self::named($job, $id);
-        $pointer = self::pointer($job, $body);
 
-        return RoundedBody::of($body, self::laid($job, $body), $pointer)->walls($chord)
-            ?? throw JobError::at($pointer, sprintf('%s is solid', $body->name));
+        return self::rounded($job, $id)->walls($chord)
+            ?? throw JobError::at(self::pointer($job, $body), sprintf('%s is solid', $body->name));
     }
 
     /**
@@ -84,13 +83,29 @@ final class JoinedBodies
                 $map = $made->walls($chord);
                 $walls[$order] = $map === null
                     ? ['fault' => 'It is solid.']
-                    : ['fault' => null, ...WallWriter::write($id, $map)];
+                    : ['fault' => null, ...WallWriter::write($id, $map, ...self::limits($job, $body))];
             } catch (JobError $error) {
                 $walls[$order] = ['fault' => ucfirst($error->getMessage()).'.'];
             }
         }
 
         return $walls;
+    }
+
+    /** @return array{float, float} least wall, and the one that it is made with, mm */
+    public static function limits(Job $job, JoinedBody $body): array
+    {
+        $walls = array_map(static fn (string $id): float => $job->runs[$id]->stock->section->wall, $body->runs);
+
+        return [$body->leastWall ?? $body->wall ?? min($walls), $body->wall ?? max($walls)];
+    }
+
+    /** @throws JobError where there is none of that id, or its runs cannot be one body */
+    public static function rounded(Job $job, string $id): RoundedBody
+    {
+        $body = self::named($job, $id);
+
+        return RoundedBody::of($body, self::laid($job, $body), self::pointer($job, $body));
     }
 
     /**

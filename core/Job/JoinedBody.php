@@ -12,6 +12,7 @@ final readonly class JoinedBody
      * @param  float  $round  radius where they meet, mm; 0 for none
      * @param  bool  $isHollowFirst  whether the bores are joined sharp and the rounding thickens the wall
      * @param  float|null  $wall  of all of it, mm; null as those of its runs
+     * @param  float|null  $leastWall  below which its wall is found too thin, mm; null for that of its runs
      */
     private function __construct(
         public string $id,
@@ -20,13 +21,16 @@ final readonly class JoinedBody
         public float $round,
         public bool $isHollowFirst,
         public ?float $wall,
+        public ?float $leastWall,
     ) {
     }
 
     /** Returns the same in the other order of rounding and hollowing, or in this. */
     public function ordered(bool $isHollowFirst): self
     {
-        return new self($this->id, $this->name, $this->runs, $this->round, $isHollowFirst, $this->wall);
+        return new self(
+            $this->id, $this->name, $this->runs, $this->round, $isHollowFirst, $this->wall, $this->leastWall,
+        );
     }
 
     /**
@@ -58,13 +62,14 @@ final readonly class JoinedBody
             }
             $id = $node->get('id')->text();
 
-            $wall = $node->find('wall');
+            [$wall, $least] = [$node->find('wall'), $node->find('least_wall')];
 
             return new self(
                 $id, $node->find('name')?->text() ?? $id, $runs,
                 $values->notNegative($node->find('round'), 'the rounding', 0.0),
                 $node->find('order')?->value === 'hollow-first',
                 $wall === null ? null : $values->positive($wall, 'the wall'),
+                $least === null ? null : $values->positive($least, 'the least wall'),
             );
         });
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Proposals;
 
-use Bowline\Body\Block\PrismBlock;
+use Bowline\Body\Block\BlockShape;
 use Bowline\Editing\EditError;
 use Bowline\Geometry\Vector;
 use Bowline\Job\FileValue;
@@ -28,7 +28,7 @@ final readonly class Drillings
     public static function of(LaidRun $laid, array $ids): array
     {
         $run = $laid->run;
-        $block = $run->channel === null ? null : PrismBlock::of($run->channel->channel->block);
+        $block = $run->channel === null ? null : BlockShape::of($run->channel->channel->block);
         if ($block === null || $run->route->corners() === null) {
             throw new EditError('Only a channel with straight legs is drilled.');
         }
@@ -76,7 +76,7 @@ final readonly class Drillings
      * @param  float  $plug  length of the plug, mm
      * @return array{stdClass, stdClass} at the face, plugged, and at the end
      */
-    private static function drilled(PrismBlock $block, Vector $start, Vector $end, float $plug): array
+    private static function drilled(BlockShape $block, Vector $start, Vector $end, float $plug): array
     {
         $way = $end->minus($start)->unit();
         $before = $block->leavingAt($start, $way->times(-1.0))[1];

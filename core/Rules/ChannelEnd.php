@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Body\Block\BlockShape;
 use Bowline\Body\Block\ChannelCut;
 use Bowline\Body\Block\ChannelEnd as End;
 use Bowline\Body\Block\ChannelEndKind;
 use Bowline\Body\Block\GrooveCut;
+use Bowline\Body\Block\MeshBlock;
 use Bowline\Body\Block\PrismBlock;
 use Bowline\Editing\Edit\SetLead;
 use Bowline\Editing\EditError;
@@ -35,12 +37,13 @@ final class ChannelEnd implements Rule
         if ($channel === null) {
             return [];
         }
-        $block = PrismBlock::of($channel->block);
+        $block = BlockShape::of($channel->block);
         if ($block === null) {
             return [new Finding(
                 'channel-end', Severity::Violation, Subject::run(),
-                sprintf('%s is a mesh', $channel->block->name),
-                'A channel goes through a box, a cylinder or a panel.', $laid->run->from->at, [0.0, $laid->length()],
+                sprintf('Nothing can be taken out of %s', $channel->block->name),
+                sprintf('%s %s.', $channel->block->name, MeshBlock::NONE), $laid->run->from->at,
+                [0.0, $laid->length()],
             )];
         }
         if ($channel->depth !== null) {
@@ -70,9 +73,12 @@ final class ChannelEnd implements Rule
     }
 
     /** @return list<Finding> */
-    private static function ofGroove(LaidRun $laid, PrismBlock $block, Channel $channel, float $depth): array
+    private static function ofGroove(LaidRun $laid, BlockShape $block, Channel $channel, float $depth): array
     {
         try {
+            if (! $block instanceof PrismBlock) {
+                throw JobError::at('', sprintf('%s is a mesh, without flat faces', $channel->block->name));
+            }
             GrooveCut::of($laid, $block, $depth, $channel->over);
 
             return [];
@@ -86,7 +92,7 @@ final class ChannelEnd implements Rule
     }
 
     /** Whether a blind end lies in another channel that it is open to. */
-    private static function isInAnother(End $end, LaidRun $laid, PrismBlock $block): bool
+    private static function isInAnother(End $end, LaidRun $laid, BlockShape $block): bool
     {
         foreach ($end->kind === ChannelEndKind::Blind ? $laid->run->channel?->others() ?? [] : [] as $other) {
             $cut = ChannelInBlock::areOpen($laid->run, $other->run) && $other->run->channel?->channel->depth === null
@@ -123,7 +129,7 @@ final class ChannelEnd implements Rule
                 $channel->over, is_finite($end->short) ? $end->short : null,
             ],
             ChannelEndKind::OverEdge => [
-                'comes out over an edge', sprintf('It is %s over the edge of %s.', $say($end->short), $face),
+                'comes out over an edge', sprintf('It is %s over an edge of %s.', $say($end->short), $block->name),
                 -$end->short, 0.0,
             ],
             ChannelEndKind::InBend => [
@@ -131,15 +137,14 @@ final class ChannelEnd implements Rule
                 sprintf('At that slant it needs %s more of a straight behind %s.', $say($end->short), $face),
                 0.0, $end->short,
             ],
-            ChannelEndKind::RoundSide => [
-                'comes out of a round side', 'A channel comes out of a flat face.', null, null,
-            ],
             ChannelEndKind::Outside => [
                 'is not in its block', sprintf('Its last bend is %s outside of %s.', $say($end->short), $block->name),
                 -$end->short, 0.0,
             ],
-            ChannelEndKind::Open => $isPlugged || self::openingAt($end, $block->openings, $cut->reach) ? null : [
-                'comes out where no opening is', sprintf('%s has none there in %s.', $block->name, $face), null, null,
+            ChannelEndKind::Open, ChannelEndKind::Found => $isPlugged
+            || self::openingAt($end, $block->openings, $cut->reach) ? null : [
+                'comes out where no opening is',
+                sprintf('%s has none there%s.', $block->name, $face === '' ? '' : ' in '.$face), null, null,
             ],
         };
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Rules;
 
+use Bowline\Body\Block\BlockShape;
 use Bowline\Body\Block\ChannelCut;
 use Bowline\Body\Block\ChannelWall;
 use Bowline\Body\Block\ChannelWalls;
@@ -64,7 +65,7 @@ final class ThinWall implements Rule
     private static function walls(LaidRun $laid): array
     {
         $own = $laid->run->channel;
-        $block = $own === null ? null : PrismBlock::of($own->channel->block);
+        $block = $own === null ? null : BlockShape::of($own->channel->block);
         if ($own === null || $block === null) {
             return [];
         }
@@ -98,7 +99,7 @@ final class ThinWall implements Rule
         return $walls;
     }
 
-    private static function channel(LaidRun $laid, PrismBlock $block): ?ChannelCut
+    private static function channel(LaidRun $laid, BlockShape $block): ?ChannelCut
     {
         $channel = $laid->run->channel?->channel;
 
@@ -106,11 +107,13 @@ final class ThinWall implements Rule
     }
 
     /** Returns the groove that a run is; null where it is none, or does not come out clean. */
-    private static function groove(LaidRun $laid, PrismBlock $block): ?GrooveCut
+    private static function groove(LaidRun $laid, BlockShape $block): ?GrooveCut
     {
         $channel = $laid->run->channel?->channel;
         try {
-            return $channel?->depth === null ? null : GrooveCut::of($laid, $block, $channel->depth, $channel->over);
+            return $channel?->depth === null || ! $block instanceof PrismBlock
+                ? null
+                : GrooveCut::of($laid, $block, $channel->depth, $channel->over);
         } catch (JobError) {
             return null;
         }

@@ -104,6 +104,24 @@ it('rounds a body, measures its wall in both orders, and draws it', function ():
         ->and($walls->json('round-first.most.wall'))->toEqualWithDelta(3, 1e-4)
         // In the plane of both: from the corner of the bores, 27 from both axes, to the ball of 8 round 38 from both.
         ->and($walls->json('hollow-first.most.wall'))->toEqualWithDelta(11 * M_SQRT2 - 8, 0.05);
+    // Half as much again as the wall of 3 is a thick spot.
+    expect($walls->json('round-first.findings'))->toBe([])
+        ->and(array_column($walls->json('hollow-first.findings'), 'rule'))->toBe(['thick-spot'])
+        ->and($walls->json('hollow-first.findings.0.limit'))->toEqualWithDelta(4.5, 1e-9);
+    test()->postJson($job.'/edits', ['edits' => [], 'header' => [
+        'bodies' => [[...$body, 'round' => 8, 'least_wall' => 3.2]],
+    ]])->assertOk();
+    expect(array_column(test()->getJson($job.'/joined/tee/walls')->json('round-first.findings'), 'rule'))
+        ->toBe(['thin-wall']);
+    $map = test()->getJson($job.'/joined/tee/wall-map?chord=2')->assertOk();
+    Schema::check(json_decode($map->content()), 'api.json#/$defs/wallMap');
+    $told = array_filter(
+        unpack('g*', base64_decode($map->json('walls'))) ?: [], static fn (float $wall): bool => ! is_nan($wall),
+    );
+    // Rounded first it is even all over; of each vertex it is told.
+    expect([min($told), max($told)])->toEqualWithDelta([3.0, 3.0], 0.05)
+        ->and(count(unpack('g*', base64_decode($map->json('walls'))) ?: []) * 12)
+        ->toBe(strlen(base64_decode($map->json('positions'))));
     $mesh = test()->getJson($job.'/joined/tee/mesh?chord=2')->assertOk();
     Schema::check(json_decode($mesh->content()), 'solution.json#/$defs/bodyMesh');
     expect(test()->getJson($job.'/joined/tee/mass')->assertOk()->json('exact'))->toBeFalse();

@@ -171,3 +171,11 @@ it('turns a channel into drillings, and lists them', function (): void {
         ->and(substr_count($csv->content(), 'blind'))->toBe(2);
     test()->getJson($job.'/joined/none/drillings')->assertUnprocessable();
 });
+
+it('shows the material round its channels at every place', function (): void {
+    $job = blockJob([passage('in', 'across', [])]);
+    $map = test()->getJson($job.'/joined/block/wall-map?chord=0.5')->assertOk()->json();
+    // 4 below the middle of 60 it is 26 to the top; across, 46 to the sides.
+    expect($map['least'])->toEqualWithDelta(26.0, 0.1)->and($map['most'])->toBeLessThan(31.0);
+    test()->getJson($job.'/joined/none/wall-map')->assertNotFound();
+});

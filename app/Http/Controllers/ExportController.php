@@ -221,6 +221,14 @@ final readonly class ExportController
         ]));
     }
 
+    /** Returns the triangles of a body of several runs, or of a block, with the wall at each vertex. */
+    public function wallMap(Request $request, Job $job, string $body): JsonResponse
+    {
+        $core = CoreJob::read($this->files->file($job));
+
+        return response()->json($this->bodies->wallMap($core, self::made($core, $body), self::chord($request)));
+    }
+
     /** Returns the walls of a body of several runs, in both orders in which it may be made. */
     public function joinedWalls(Job $job, string $body): JsonResponse
     {

@@ -16,6 +16,7 @@ use Bowline\Body\Mesh;
 use Bowline\Body\RunBody;
 use Bowline\Body\SolidBuilder;
 use Bowline\Body\Tessellation;
+use Bowline\Geometry\Vector;
 use Bowline\Job\Block;
 use Bowline\Job\JobError;
 use Bowline\Routing\ChannelInBlock;
@@ -27,6 +28,9 @@ use Bowline\Routing\LaidRun;
  */
 final readonly class BlockBody implements FoundBody
 {
+    /** How far a vertex may be off the wall of a channel that it lies on, as a part of its reach. */
+    private const ON_WALL = 0.05;
+
     /**
      * @param  list<ChannelCut>  $cuts
      * @param  list<JoinedChannels>  $joined  of those that are open to others
@@ -34,7 +38,7 @@ final readonly class BlockBody implements FoundBody
      */
     private function __construct(
         public Block $block,
-        private PrismBlock $prism,
+        private BlockShape $shape,
         public array $cuts,
         private array $joined,
         private array $grooves,
@@ -49,9 +53,9 @@ final readonly class BlockBody implements FoundBody
      */
     public static function of(Block $block, array $channels, string $pointer = ''): self
     {
-        $prism = PrismBlock::of($block)
+        $shape = BlockShape::of($block)
             ?? throw JobError::at(
-                $pointer, sprintf('%s is a mesh; channels go through boxes, cylinders and panels', $block->name),
+                $pointer, $block->name.' '.MeshBlock::NONE,
             );
         $cuts = $grooves = [];
         foreach ($channels as $laid) {
@@ -61,17 +65,22 @@ final readonly class BlockBody implements FoundBody
             $over = $laid->run->channel->channel->over ?? 0.0;
             $depth = $laid->run->channel->channel->depth ?? null;
             if ($depth !== null) {
-                $groove = GrooveCut::of($laid, $prism, $depth, $over, $pointer);
+                if (! $shape instanceof PrismBlock) {
+                    throw JobError::at($pointer, sprintf(
+                        '%s goes along a flat face, and %s is a mesh', $laid->run->name, $block->name,
+                    ));
+                }
+                $groove = GrooveCut::of($laid, $shape, $depth, $over, $pointer);
                 array_push($grooves, ...$groove === null ? [] : [$groove]);
 
                 continue;
             }
-            $cut = ChannelCut::of($laid, $prism, $over);
+            $cut = ChannelCut::of($laid, $shape, $over);
             if ($cut === null) {
                 continue;
             }
             foreach ([$cut->start, $cut->end] as $end) {
-                self::refuse($end, $laid, $prism, $pointer);
+                self::refuse($end, $laid, $shape, $pointer);
             }
             $apart = array_values(array_filter(
                 $cuts, static fn (ChannelCut $other): bool => ! ChannelInBlock::areOpen($laid->run, $other->laid->run),
@@ -86,7 +95,7 @@ final readonly class BlockBody implements FoundBody
             $cuts[] = $cut;
         }
         foreach ($grooves as $number => $groove) {
-            self::refuseThin($groove, $prism, $cuts, array_slice($grooves, 0, $number), $pointer);
+            self::refuseThin($groove, $shape, $cuts, array_slice($grooves, 0, $number), $pointer);
         }
         $joined = [];
         foreach (self::groups($cuts) as $group) {
@@ -95,7 +104,7 @@ final readonly class BlockBody implements FoundBody
             }
         }
 
-        return new self($block, $prism, $cuts, $joined, $grooves);
+        return new self($block, $shape, $cuts, $joined, $grooves);
     }
 
     /**
@@ -106,12 +115,12 @@ final readonly class BlockBody implements FoundBody
      */
     private static function refuseThin(
         GrooveCut $groove,
-        PrismBlock $prism,
+        BlockShape $shape,
         array $cuts,
         array $others,
         string $pointer,
     ): void {
-        foreach (ChannelWalls::ofGroove($groove, $prism, $cuts) as $wall) {
+        foreach (ChannelWalls::ofGroove($groove, $shape, $cuts) as $wall) {
             if ($wall->thickness <= 0.0) {
                 throw JobError::at($pointer, sprintf(
                     '%s cuts into %s, by %s mm', $groove->laid->run->name, $wall->words, round(-$wall->thickness, 2),
@@ -153,14 +162,12 @@ final readonly class BlockBody implements FoundBody
     }
 
     /** @throws JobError */
-    private static function refuse(ChannelEnd $end, LaidRun $laid, PrismBlock $block, string $pointer): void
+    private static function refuse(ChannelEnd $end, LaidRun $laid, BlockShape $block, string $pointer): void
     {
         $face = $end->face === null ? '' : $block->faces[$end->face]->words;
         $why = match ($end->kind) {
-            ChannelEndKind::Open, ChannelEndKind::Blind => null,
-            ChannelEndKind::OverEdge => sprintf('comes out over an edge of %s', $face),
+            ChannelEndKind::Open, ChannelEndKind::Blind, ChannelEndKind::Found, ChannelEndKind::OverEdge => null,
             ChannelEndKind::InBend => sprintf('comes out of %s where it bends', $face),
-            ChannelEndKind::RoundSide => 'comes out of a round side',
             ChannelEndKind::Outside => 'bends outside',
         };
         if ($why !== null) {
@@ -168,10 +175,28 @@ final readonly class BlockBody implements FoundBody
         }
     }
 
+    /**
+     * Returns the mesh with the channels let out that do not come out of a flat face.
+     *
+     * @throws JobError
+     */
+    private function opened(Mesh $mesh): Mesh
+    {
+        foreach ($this->cuts as $cut) {
+            foreach ($cut->foundEnds() as $end) {
+                $mesh = MeshOpening::cut($mesh, $end->from, $end->direction, $cut->laid->run->name);
+            }
+        }
+
+        return $mesh;
+    }
+
     /** Returns the volume of the block before anything is taken out, mm³. */
     public function wholeVolume(): float
     {
-        return MassProperties::of(new Solid($this->block->name, [$this->prism->boundary([])]))->volume;
+        return $this->shape instanceof MeshBlock
+            ? $this->shape->mesh->volume()
+            : MassProperties::of(new Solid($this->block->name, [$this->faces(new SolidBuilder, [], false)]))->volume;
     }
 
     /** Returns the least distance from the path to the outside of a channel, mm; INF where there is none. */
@@ -190,7 +215,9 @@ final readonly class BlockBody implements FoundBody
     /** Whether its boundary is exact: where channels are open to each other their surface is found. */
     public function isExact(): bool
     {
-        return $this->joined === [];
+        return $this->joined === [] && $this->shape instanceof PrismBlock && array_filter(
+            $this->cuts, static fn (ChannelCut $cut): bool => $cut->foundEnds() !== [],
+        ) === [];
     }
 
     /**
@@ -198,11 +225,15 @@ final readonly class BlockBody implements FoundBody
      * @param  array<int, list<non-empty-list<OrientedEdge>>>  $holes  that these leave in faces, by their number
      * @return list<Face>
      */
-    private function faces(SolidBuilder $builder, array $holes): array
+    private function faces(SolidBuilder $builder, array $holes, bool $hasGrooves = true): array
     {
-        $rims = array_map(static fn (GrooveCut $groove): GrooveRim => $groove->addTo($builder), $this->grooves);
+        $rims = array_map(
+            static fn (GrooveCut $groove): GrooveRim => $groove->addTo($builder), $hasGrooves ? $this->grooves : [],
+        );
 
-        return [...$this->prism->boundary($holes, $rims), ...$builder->faces()];
+        return [
+            ...$this->shape instanceof PrismBlock ? $this->shape->boundary($holes, $rims) : [], ...$builder->faces(),
+        ];
     }
 
     /** Whether a channel is open to others. */
@@ -268,10 +299,13 @@ final readonly class BlockBody implements FoundBody
             );
             $merged = new MeshParts;
             $merged->add($rest, false);
+            if ($this->shape instanceof MeshBlock) {
+                $merged->add($this->shape->mesh, false);
+            }
             foreach ($this->joined as $number => $one) {
                 $one->space->fill($merged, $opened[$number], $rest);
             }
-            $mesh = $merged->mesh();
+            $mesh = $this->opened($merged->mesh());
             if ($mesh->isClosed()) {
                 return $mesh;
             }
@@ -298,5 +332,29 @@ final readonly class BlockBody implements FoundBody
         }
 
         return $places === [] ? throw JobError::at('', 'it has no channel') : new WallMap($places);
+    }
+
+    /**
+     * Returns the material at a place on the wall of a channel, to the nearest face or other channel; null elsewhere.
+     *
+     * @return float|null mm
+     */
+    public function wallAt(Vector $at): ?float
+    {
+        foreach ($this->cuts as $cut) {
+            $nearest = $cut->path->pointAt($cut->path->closestTo($at));
+            if (abs($nearest->distanceTo($at) - $cut->reach) > self::ON_WALL * $cut->reach) {
+                continue;
+            }
+            $others = array_values(array_filter(
+                $this->cuts,
+                static fn (ChannelCut $other): bool => $other !== $cut
+                    && ! ChannelInBlock::areOpen($cut->laid->run, $other->laid->run),
+            ));
+
+            return ChannelWalls::at($cut, $others, $at);
+        }
+
+        return null;
     }
 }

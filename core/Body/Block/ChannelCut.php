@@ -27,13 +27,16 @@ final readonly class ChannelCut
     /** Points round a section that are looked at where it comes out. */
     private const POINTS = 96;
 
+    /** Turn of a round section where it meets triangles, radians: no part of a circle that is used. */
+    private const TURNED = 0.377;
+
     /**
      * @param  non-empty-list<Stretch>  $stretches
      * @param  Path  $path  the centreline of what is cut
      */
     private function __construct(
         public LaidRun $laid,
-        public PrismBlock $block,
+        public BlockShape $block,
         private array $stretches,
         public ChannelEnd $start,
         public ChannelEnd $end,
@@ -43,18 +46,27 @@ final readonly class ChannelCut
     }
 
     /** @return self|null null where the run has no length */
-    public static function of(LaidRun $laid, PrismBlock $block, float $over): ?self
+    public static function of(LaidRun $laid, BlockShape $block, float $over): ?self
     {
         if ($laid->path->segments === [] || $laid->length() < Tolerance::COINCIDENT) {
             return null;
         }
-        $run = $laid->run;
-        $stretches = self::halved(
-            Stretches::along($laid->path, $run->section, $run->stock->section->outsideDiameter / 2),
-        );
-        if ($stretches === []) {
-            return null;
+        $plain = Stretches::along($laid->path, $laid->run->section, $laid->run->stock->section->outsideDiameter / 2);
+        $halved = self::divided($plain, 2);
+        $made = $halved === [] ? null : self::made($laid, $block, $over, $halved);
+        if ($made === null || count($made->foundEnds()) < 2 || count($plain) > 1) {
+            return $made;
         }
+        $thirds = self::divided($plain, 3);
+
+        // A piece of wall, from which both ends go on to what they meet.
+        return $thirds === [] ? null : self::made($laid, $block, $over, $thirds);
+    }
+
+    /** @param  non-empty-list<Stretch>  $stretches */
+    private static function made(LaidRun $laid, BlockShape $block, float $over, array $stretches): self
+    {
+        $run = $laid->run;
         $outline = $run->section->place($run->stock->section->outside());
         [$first, $last] = [$stretches[0], $stretches[count($stretches) - 1]];
         $inner = $first->straight === null ? $first->start : $first->end();
@@ -75,26 +87,23 @@ final readonly class ChannelCut
     }
 
     /**
-     * Returns a run of one straight as two, so that each end has its own.
+     * Returns a run of one straight in parts, so that each end has its own.
      *
      * @param  list<Stretch>  $stretches
      * @return list<Stretch>
      */
-    public static function halved(array $stretches): array
+    public static function divided(array $stretches, int $parts): array
     {
         $only = $stretches[0] ?? null;
         if ($only?->straight === null || count($stretches) > 1) {
             return $stretches;
         }
-        $half = $only->straight / 2;
-        $way = $only->start->along->times($half);
+        $way = $only->start->along->times($only->straight / $parts);
 
-        return [
-            new Stretch($only->start, new Translation($way), $half),
-            new Stretch(
-                $only->start->movedTo($only->start->at->plus($way)), new Translation($way), $half,
-            ),
-        ];
+        return array_map(static fn (int $i): Stretch => new Stretch(
+            $only->start->movedTo($only->start->at->plus($way->times($i))), new Translation($way),
+            $only->straight / $parts,
+        ), range(0, $parts - 1));
     }
 
     /**
@@ -103,7 +112,7 @@ final readonly class ChannelCut
      * @param  float  $straight  its length, mm; 0 where there is none
      */
     private static function endAt(
-        PrismBlock $block,
+        BlockShape $block,
         Frame $frame,
         Vector $direction,
         float $straight,
@@ -122,7 +131,7 @@ final readonly class ChannelCut
             return $made(ChannelEndKind::Blind, $straight + $over, null, $ahead - $straight);
         }
         if ($number === null) {
-            return $made(ChannelEndKind::RoundSide, $ahead, null, 0.0);
+            return $made(ChannelEndKind::Found, $ahead, null, 0.0);
         }
         $face = $block->faces[$number];
         $slant = $face->normal->minus($direction->times($face->normal->dot($direction)));
@@ -141,7 +150,7 @@ final readonly class ChannelCut
 
         return $inside > Tolerance::COINCIDENT
             ? $made(ChannelEndKind::Open, $ahead, $number, 0.0)
-            : $made(ChannelEndKind::OverEdge, $ahead, $number, -$inside);
+            : $made(ChannelEndKind::OverEdge, $ahead, null, -$inside);
     }
 
     /** @return non-empty-list<array{float, float}> */
@@ -196,6 +205,9 @@ final readonly class ChannelCut
     {
         $holes = [];
         foreach ($this->walls($builder, $this->outline()->reversed()) as [$end, $hole]) {
+            if ($end->kind->isFound()) {
+                continue;
+            }
             if ($end->face === null) {
                 $builder->flat(Frame::of($end->at(), $end->direction->times(-1.0), Vector::zero()), [$hole]);
             } else {
@@ -218,8 +230,21 @@ final readonly class ChannelCut
         return new Solid($this->laid->run->name, [$builder->faces()]);
     }
 
+    /** @return list<ChannelEnd> at which its wall is left open where its last straight begins */
+    public function foundEnds(): array
+    {
+        return array_values(array_filter(
+            [$this->start, $this->end], static fn (ChannelEnd $end): bool => $end->kind->isFound(),
+        ));
+    }
+
     private function outline(): Outline
     {
+        if ($this->foundEnds() !== [] && $this->laid->run->stock->section->isRound) {
+            // Turned, so that no vertex of it lies over an edge of the triangles.
+            return Outline::circle($this->reach, angle: self::TURNED);
+        }
+
         return $this->laid->run->section->place($this->laid->run->stock->section->outside());
     }
 
@@ -250,7 +275,7 @@ final readonly class ChannelCut
         $isSquare = $face === null || $face->normal->cross($end->direction)->length() < Tolerance::PARALLEL;
 
         return match (true) {
-            $end->length < Tolerance::COINCIDENT => $inner,
+            $end->kind->isFound() || $end->length < Tolerance::COINCIDENT => $inner,
             $isSquare => $builder->sweep($inner, new Translation($end->direction->times($end->length))),
             default => $builder->sweep(
                 $inner, new PlaneProjection($end->direction, $face->frame->at, $face->normal),

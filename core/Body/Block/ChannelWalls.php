@@ -36,6 +36,9 @@ final class ChannelWalls
 
     private const SAME = 1e-3;
 
+    /** How far behind an opening in what is not flat the wall to it is looked at, as a part of the reach. */
+    private const BEHIND = 2.0;
+
     /**
      * @param  list<ChannelCut>  $others  of the same block
      * @return list<ChannelWall> one for each face and each other channel
@@ -52,11 +55,12 @@ final class ChannelWalls
                 static fn (Vector $at): Vector => $face->normal->times(-1.0),
             );
         }
-        foreach ($cut->block->rounds as $round) {
+        [$from, $to] = self::behindOpenings($cut);
+        foreach ($cut->block->sides as $side) {
             $walls[] = self::wall(
-                $cut, 0.0, $cut->path->length, 'the round side',
-                static fn (Vector $at, Vector $along): float => $round->distanceTo($at, $along, $cut->reach),
-                static fn (Vector $at): Vector => $round->outwardAt($at)->times(-1.0),
+                $cut, $from, $to, $side->words(),
+                static fn (Vector $at, Vector $along): float => $side->distanceTo($at, $along, $cut->reach),
+                static fn (Vector $at): Vector => $side->outwardAt($at)->times(-1.0),
             );
         }
         foreach ($others as $other) {
@@ -82,7 +86,7 @@ final class ChannelWalls
      * @param  list<ChannelCut>  $channels  of the same block
      * @return list<ChannelWall>
      */
-    public static function ofGroove(GrooveCut $groove, PrismBlock $block, array $channels): array
+    public static function ofGroove(GrooveCut $groove, BlockShape $block, array $channels): array
     {
         $places = $groove->places();
         $walls = [];
@@ -139,42 +143,69 @@ final class ChannelWalls
     {
         $path = $cut->path;
         $count = (int) max(self::FEWEST, min(self::MOST, ceil($path->length / (self::STEP * $cut->reach))));
-        $tubes = array_map(
-            static fn (ChannelCut $other): TubeDistance => TubeDistance::along(
-                $other->path, $other->reach, false, false,
-            ), $others,
-        );
         $area = $path->length / $count * 2 * M_PI * $cut->reach / self::ROUND;
-        $spans = array_map(
-            static fn (BlockFace $face, int $number): array => self::beside($cut, $number, $face->normal),
-            $cut->block->faces, array_keys($cut->block->faces),
-        );
-        $faces = array_values($cut->block->faces);
+        $wallAt = self::finder($cut, $others);
         $places = [];
         for ($i = 0; $i < $count; $i++) {
             $along = $path->length * ($i + 0.5) / $count;
-            [$centre, $direction] = [$path->pointAt($along), $path->directionAt($along)];
-            $disc = Frame::of($centre, $direction, $direction->anySquare());
+            $direction = $path->directionAt($along);
+            $disc = Frame::of($path->pointAt($along), $direction, $direction->anySquare());
             for ($j = 0; $j < self::ROUND; $j++) {
                 $at = $disc->polar($cut->reach, 2 * M_PI * $j / self::ROUND);
-                $walls = array_map(
-                    static fn (TubeDistance $tube): float => $tube->at($at->x, $at->y, $at->z)[0], $tubes,
-                );
-                foreach ($faces as $number => $face) {
-                    if ($along >= $spans[$number][0] && $along <= $spans[$number][1]) {
-                        $walls[] = $face->depthOf($at);
-                    }
-                }
-                foreach ($cut->block->rounds as $round) {
-                    $walls[] = $round->distanceTo($at, $direction, 0.0);
-                }
-                if ($walls !== []) {
-                    $places[] = [$at, min($walls), $area];
+                $wall = $wallAt($at, $along);
+                if ($wall !== null) {
+                    $places[] = [$at, $wall, $area];
                 }
             }
         }
 
         return $places;
+    }
+
+    /**
+     * Returns the material at a place on the wall of a channel; null where nothing counts there.
+     *
+     * @param  list<ChannelCut>  $others  of the same block
+     * @return float|null mm
+     */
+    public static function at(ChannelCut $cut, array $others, Vector $at): ?float
+    {
+        return self::finder($cut, $others)($at, $cut->path->closestTo($at));
+    }
+
+    /**
+     * @param  list<ChannelCut>  $others
+     * @return callable(Vector, float): (float|null) of a place on the wall, and its length along the path
+     */
+    private static function finder(ChannelCut $cut, array $others): callable
+    {
+        $tubes = array_map(
+            static fn (ChannelCut $other): TubeDistance => TubeDistance::along(
+                $other->path, $other->reach, false, false,
+            ), $others,
+        );
+        $spans = array_map(
+            static fn (BlockFace $face, int $number): array => self::beside($cut, $number, $face->normal),
+            $cut->block->faces, array_keys($cut->block->faces),
+        );
+        $faces = array_values($cut->block->faces);
+        [$from, $to] = self::behindOpenings($cut);
+
+        return static function (Vector $at, float $along) use ($cut, $tubes, $spans, $faces, $from, $to): ?float {
+            $walls = array_map(
+                static fn (TubeDistance $tube): float => $tube->at($at->x, $at->y, $at->z)[0], $tubes,
+            );
+            foreach ($faces as $number => $face) {
+                if ($along >= $spans[$number][0] && $along <= $spans[$number][1]) {
+                    $walls[] = $face->depthOf($at);
+                }
+            }
+            foreach ($along >= $from && $along <= $to ? $cut->block->sides : [] as $side) {
+                $walls[] = $side->distanceTo($at, $cut->path->directionAt($along), 0.0);
+            }
+
+            return $walls === [] ? null : min($walls);
+        };
     }
 
     /**
@@ -185,7 +216,7 @@ final class ChannelWalls
      */
     private static function beside(ChannelCut $cut, int $number, Vector $normal): array
     {
-        [$from, $to] = [0.0, $cut->path->length];
+        [$from, $to] = self::behindOpenings($cut);
         if ($cut->start->face === $number) {
             $from = self::turned($cut->path, $normal);
         }
@@ -194,6 +225,21 @@ final class ChannelWalls
         }
 
         return [$from, $to];
+    }
+
+    /**
+     * Returns between which lengths of the path the outside counts: not where the channel comes out of what is not
+     * flat, or over an edge.
+     *
+     * @return array{float, float} mm
+     */
+    private static function behindOpenings(ChannelCut $cut): array
+    {
+        $behind = static fn (ChannelEnd $end): float => $end->kind->isFound()
+            ? self::BEHIND * $cut->reach
+            : 0.0;
+
+        return [$behind($cut->start), $cut->path->length - $behind($cut->end)];
     }
 
     /** Returns how far along a path it has turned along a face from which it comes, mm; INF where it never does. */

@@ -83,9 +83,9 @@ final readonly class GrooveCut
             '%s keeps to no face of %s', $run->name, $block->block->name,
         ));
         $face = $block->faces[$number];
-        $stretches = ChannelCut::halved(Stretches::along(
+        $stretches = ChannelCut::divided(Stretches::along(
             $laid->path, new SectionPlacement($face->normal, true, 0.0), $run->stock->section->outsideDiameter / 2,
-        ));
+        ), 2);
         if ($stretches === []) {
             return null;
         }

@@ -38,6 +38,11 @@ final readonly class JoinedChannels
             if (! $run->stock->section->isRound) {
                 throw JobError::at($pointer, sprintf('%s is not round, and is open to another', $run->name));
             }
+            if ($cut->foundEnds() !== []) {
+                throw JobError::at($pointer, sprintf(
+                    '%s is open to another, and does not come out of a flat face', $run->name,
+                ));
+            }
             // Where it ends in another it ends round, as deep as it is told.
             [$isFromIn, $isToIn] = [
                 self::isWithin($cut->start, $number, $cuts), self::isWithin($cut->end, $number, $cuts),

@@ -19,7 +19,7 @@ use Bowline\Job\Block;
 use LogicException;
 
 /** A block that is a prism about its own z: a box, a cylinder, a plate. Flat faces and round sides, in space. */
-final readonly class PrismBlock
+final readonly class PrismBlock extends BlockShape
 {
     /**
      * @param  Frame  $frame  of its outline, at its bottom, its third direction upwards
@@ -27,17 +27,18 @@ final readonly class PrismBlock
      * @param  list<RoundSide>  $rounds
      */
     private function __construct(
-        public Block $block,
+        Block $block,
         private Frame $frame,
         private Outline $outline,
         private float $height,
-        public array $faces,
-        public array $rounds,
+        array $faces,
+        private array $rounds,
     ) {
+        parent::__construct($block, $faces, $rounds);
     }
 
     /** @return self|null null of a block that is no prism */
-    public static function of(Block $block): ?self
+    public static function from(Block $block): ?self
     {
         $prism = $block->shape->prism();
         if ($prism === null) {
@@ -80,7 +81,6 @@ final readonly class PrismBlock
         );
     }
 
-    /** Returns how far within the block a point is, mm; negative outside. */
     public function depthOf(Vector $point): float
     {
         $own = $this->frame->coordinatesOf($point);
@@ -88,12 +88,6 @@ final readonly class PrismBlock
         return min($this->outline->depthOf($own->x, $own->y), $own->z, $this->height - $own->z);
     }
 
-    /**
-     * Returns by which face a line leaves the block, and how far ahead.
-     *
-     * @param  Vector  $from  within the block
-     * @return array{int|null, float} number of the flat face, null for a round side; mm, INF where it leaves by none
-     */
     public function leavingAt(Vector $from, Vector $direction): array
     {
         $found = [null, INF];

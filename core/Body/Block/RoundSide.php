@@ -10,7 +10,7 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /** A round side of a block, in space: an arc of its outline moved along its height. */
-final readonly class RoundSide
+final readonly class RoundSide implements CurvedSide
 {
     /** Directions round a section in which it may come nearest. */
     private const DIRECTIONS = 72;
@@ -21,6 +21,11 @@ final readonly class RoundSide
         private OutlinePiece $arc,
         private float $height,
     ) {
+    }
+
+    public function words(): string
+    {
+        return 'the round side';
     }
 
     /** Returns how far ahead of a point within the block a line leaves it by this side, mm; null where it does not. */
@@ -48,7 +53,6 @@ final readonly class RoundSide
             && $z < $this->height + Tolerance::COINCIDENT ? $at : null;
     }
 
-    /** Returns how far a disc is from it, mm; negative where it reaches out. */
     public function distanceTo(Vector $centre, Vector $axis, float $radius): float
     {
         $disc = Frame::of($centre, $axis, $axis->anySquare());
@@ -62,7 +66,6 @@ final readonly class RoundSide
         return $least;
     }
 
-    /** Returns the unit direction from a point square to the side and out of the block. */
     public function outwardAt(Vector $point): Vector
     {
         $own = $this->frame->coordinatesOf($point);

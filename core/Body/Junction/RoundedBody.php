@@ -45,6 +45,11 @@ final readonly class RoundedBody implements FoundBody
     /** Places along a radius at which it is looked whether legs meet. */
     private const LOOKED_AT = 8;
 
+    /** How exactly the wall is found where it is only looked at, mm. */
+    private const SEEN = 1e-2;
+
+    private const ON_SURFACE = 5e-2;
+
     /** Share of the radius by which surfaces that are not near are apart. */
     private const NEAR = 0.15;
 
@@ -374,6 +379,28 @@ final readonly class RoundedBody implements FoundBody
         }
 
         return $places === [] ? null : new WallMap($places);
+    }
+
+    /**
+     * Returns a function of the wall at places of its surface, to the nearest place on the other side of it, mm; null
+     * where it is solid, and on flanges and caps.
+     *
+     * @return callable(Vector): (float|null)
+     */
+    public function wallsAt(): callable
+    {
+        if (! $this->isHollow()) {
+            return static fn (Vector $at): ?float => null;
+        }
+        $sides = [$this->union(false), $this->union(true)];
+
+        return static function (Vector $at) use ($sides): ?float {
+            [$outside, $bore] = array_map(
+                static fn (RoundedUnion $side): float => abs($side->at($at->x, $at->y, $at->z, self::SEEN)[0]), $sides,
+            );
+
+            return min($outside, $bore) < self::ON_SURFACE ? max($outside, $bore) : null;
+        };
     }
 
     private function isHollow(): bool

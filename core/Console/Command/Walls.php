@@ -34,10 +34,11 @@ final class Walls implements Command
 
     public function run(Input $input): Outcome
     {
+        $body = $input->required('body');
+        $chord = ChordTolerance::read($input->option('chord'), '--chord');
+
         return Outcome::json(WallWriter::write(
-            $input->required('body'), JobBodies::walls(
-                $input->job, $input->required('body'), ChordTolerance::read($input->option('chord'), '--chord'),
-            ),
+            $body, JobBodies::walls($input->job, $body, $chord), ...JobBodies::wallLimits($input->job, $body),
         ), []);
     }
 }

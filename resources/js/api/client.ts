@@ -46,6 +46,7 @@ import type {
   TriangleCount,
   Twin,
   Twinned,
+  WallMap,
   Ways,
 } from './types';
 
@@ -164,6 +165,8 @@ export const api = {
   joinedMesh: (job: number, id: string, chord: number) =>
     get<BodyMesh>(`jobs/${job}/joined/${encodeURIComponent(id)}/mesh?chord=${chord}`),
   joinedWalls: (job: number, id: string) => get<BodyWalls>(`jobs/${job}/joined/${encodeURIComponent(id)}/walls`),
+  wallMap: (job: number, id: string, chord: number) =>
+    get<WallMap>(`jobs/${job}/joined/${encodeURIComponent(id)}/wall-map?chord=${chord}`),
   joinedMass: (job: number, id: string) => get<JobFacts>(`jobs/${job}/joined/${encodeURIComponent(id)}/mass`),
   drillings: (job: number, block: string) =>
     get<Drillings>(`jobs/${job}/joined/${encodeURIComponent(block)}/drillings`),

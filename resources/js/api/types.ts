@@ -383,6 +383,10 @@ export interface JoinedBody {
    * Millimetres, degrees or a count; or an expression over the named values.
    */
   wall?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  least_wall?: number | string;
 }
 /**
  * Smallest straight between bends, straight gripped ahead of the first and behind the last, centre-line radii of its dies, largest angle it can be set to, largest tube.
@@ -5026,6 +5030,7 @@ export interface BodyWall {
     to: number;
     area: number;
   }[];
+  findings?: WallFinding[];
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -5034,6 +5039,19 @@ export interface BodyWall {
 export interface WallPlace {
   wall: number;
   at: Point;
+}
+export interface WallFinding {
+  rule: "thin-wall" | "thick-spot";
+  wall: number;
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  at: [number, number, number];
+  /**
+   * mm
+   */
+  limit: number;
 }
 /**
  * The walls of a body in both orders of rounding and hollowing.
@@ -5108,4 +5126,20 @@ export interface Roof {
    * Over which it is, mm.
    */
   length: number;
+}
+/**
+ * The triangles of a body (`bodyMesh`), with its wall.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "wallMap".
+ */
+export interface WallMap {
+  positions: string;
+  triangles: string;
+  /**
+   * The wall at each vertex, mm, as 32-bit little-endian floats in base64; no number where there is none.
+   */
+  walls: string;
+  least: number;
+  most: number;
 }

@@ -5,6 +5,7 @@ import { NumberField } from '../job/NumberField';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
+import { useWallShown } from '../job/wallShown';
 import { Button } from '../ui/Button';
 import { Choice, named } from '../ui/Choice';
 import { Row } from '../ui/Section';
@@ -34,6 +35,7 @@ export function ChannelFields({ run, solved, onChange }: Props) {
     );
     pick('runs', runs[0]?.id ?? run.id);
   };
+  const { body: shown, show } = useWallShown();
   const meets = body?.meets ?? [];
   const others = body === undefined ? [] : channelsIn(body.in, items('runs')).filter(({ id }) => id !== run.id);
   const fault = state.bodies.find(({ id }) => id === body?.in)?.fault ?? null;
@@ -120,6 +122,14 @@ export function ChannelFields({ run, solved, onChange }: Props) {
                 </label>
               ))}
             </fieldset>
+          )}
+          {fault === null && (
+            <Button
+              title="The material round every channel, by colour"
+              onClick={() => show(shown === body.in ? null : body.in)}
+            >
+              {shown === body.in ? 'Show it plain' : 'Show the wall by colour'}
+            </Button>
           )}
           {fault !== null && <p className="text-danger mb-1">{fault}</p>}
           {run.route.kind === 'corners' && body.as === 'channel' && solved.bends.length > 0 && (

@@ -1,12 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api } from '../api/client';
-import type { BodyWall, JoinedBody, Run } from '../api/types';
+import type { BodyWall, JoinedBody, Run, WallFinding } from '../api/types';
 import { lengthWithUnit } from '../job/format';
 import { NameField } from '../job/NameField';
 import { FieldHome, NumberField } from '../job/NumberField';
 import { tell } from '../job/tell';
 import { freshId, useJob } from '../job/useJob';
+import { useWallShown } from '../job/wallShown';
 import { Button } from '../ui/Button';
 import { Choice, named } from '../ui/Choice';
 import { Row } from '../ui/Section';
@@ -90,6 +91,14 @@ function OneBody({ body, run }: { body: JoinedBody; run: Run }) {
           />
         </Row>
       )}
+      <Row label="Too thin below">
+        <NumberField
+          label="Body: least wall"
+          value={body.least_wall}
+          placeholder="as its runs"
+          onChange={(least_wall) => change({ least_wall })}
+        />
+      </Row>
       {fault === null ? <Walls body={body} /> : <p className="text-danger mb-1">{fault}</p>}
       {body.runs.length > 2 && <Button onClick={() => tell(leave())}>Leave this run out</Button>}
       <Button onClick={() => tell(apart())}>Take it apart</Button>
@@ -109,9 +118,12 @@ function Walls({ body }: { body: JoinedBody }) {
   });
   if (!isAsked) {
     return (
-      <Button title="Measure the wall all over, in both orders" onClick={() => setAsked(true)}>
-        Measure its wall
-      </Button>
+      <>
+        <Button title="Measure the wall all over, in both orders" onClick={() => setAsked(true)}>
+          Measure its wall
+        </Button>
+        <WallButton body={body.id} />
+      </>
     );
   }
   if (walls.isError) {
@@ -130,7 +142,27 @@ function Walls({ body }: { body: JoinedBody }) {
           <Wall of={walls.data['hollow-first']} />
         </Row>
       )}
+      {(walls.data[body.order ?? 'round-first'].findings ?? []).map((finding) => (
+        <p
+          key={finding.rule}
+          className={finding.rule === 'thin-wall' ? 'text-danger mb-1' : 'text-warning-emphasis mb-1'}
+        >
+          {wordsOf(finding)}
+          {finding.rule === 'thick-spot' && body.order === 'hollow-first' && ' Rounded first the wall is even.'}
+        </p>
+      ))}
+      <WallButton body={body.id} />
     </div>
+  );
+}
+
+/** Shows the wall of a body by colour in the view. */
+function WallButton({ body }: { body: string }) {
+  const { body: shown, show } = useWallShown();
+  return (
+    <Button title="The wall at every place, by colour" onClick={() => show(shown === body ? null : body)}>
+      {shown === body ? 'Show it plain' : 'Show the wall by colour'}
+    </Button>
   );
 }
 
@@ -143,3 +175,8 @@ function Wall({ of: { fault, least, most } }: { of: BodyWall }) {
     </span>
   );
 }
+
+const wordsOf = ({ rule, wall, limit }: WallFinding) =>
+  rule === 'thin-wall'
+    ? `Thin wall: ${lengthWithUnit(wall)}; ${lengthWithUnit(limit)} is needed.`
+    : `Thick spot: ${lengthWithUnit(wall)}; ${lengthWithUnit(limit)} is the most that is usual.`;

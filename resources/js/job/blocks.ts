@@ -7,15 +7,13 @@ export interface BlockItem {
   name: string;
 }
 
-/** Returns what channels can be taken out of: things of one body that is no mesh. */
+/** Returns what channels can be taken out of: things of one body. */
 export function blocksOf(fittings: readonly Fitting[], surroundings: readonly Surrounding[]): BlockItem[] {
   return [
     ...fittings
       .filter(({ body, part }) => body !== undefined && part === undefined)
       .map(({ id, name }) => ({ list: 'fittings' as const, id, name: name ?? id })),
-    ...surroundings
-      .filter(({ shape }) => shape !== 'mesh')
-      .map(({ id, name }) => ({ list: 'surroundings' as const, id, name: name ?? id })),
+    ...surroundings.map(({ id, name }) => ({ list: 'surroundings' as const, id, name: name ?? id })),
   ];
 }
 

@@ -1,11 +1,17 @@
+import type { ThreeEvent } from '@react-three/fiber';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
 import { DoubleSide } from 'three';
 import { api } from '../api/client';
 import { channelsIn } from '../job/blocks';
+import { lengthWithUnit } from '../job/format';
+import { useHover } from '../job/hover';
 import { useJob } from '../job/useJob';
+import { useWallShown } from '../job/wallShown';
 import { meshGeometry } from './bodyMesh';
 import { useShown } from './shown';
+import { useWallMap } from './WallScale';
+import { wallGeometry, wallsOf } from './wallColours';
 
 /** Chords of a body until a finer one has come, and of that, mm. */
 const COARSE = 2;
@@ -14,8 +20,10 @@ const FINE = 0.4;
 /** The bodies of several runs, over the tubes of these: what is rounded is seen, and runs are picked as before. */
 export function JoinedMeshes() {
   const { state } = useJob();
+  const shown = useWallShown((store) => store.body);
   const isShown = useShown();
   return (state.job.bodies ?? [])
+    .filter(({ id }) => id !== shown)
     .filter(({ round, runs }) => round !== undefined && runs.every((run) => isShown('runs', run)))
     .filter(({ id }) => state.bodies.find((one) => one.id === id)?.fault === null)
     .map(({ id }) => <JoinedMesh key={id} id={id} />);
@@ -29,6 +37,33 @@ export function BlockMeshes() {
     .filter(({ list, id }) => isShown(list, id) && channelsIn(id, state.job.runs ?? []).length > 0)
     .filter(({ id }) => state.bodies.find((one) => one.id === id)?.fault === null)
     .map(({ id }) => <JoinedMesh key={id} id={id} seenThrough />);
+}
+
+/** The body whose wall is shown, by its colour; as a figure where it is pointed at. */
+export function WallMesh() {
+  const body = useWallShown((store) => store.body);
+  const setHover = useHover((store) => store.setHover);
+  const map = useWallMap(body).data;
+  const geometry = useMemo(() => (map === undefined ? null : wallGeometry(map)), [map]);
+  const walls = useMemo(() => (map === undefined ? null : wallsOf(map)), [map]);
+  useEffect(() => () => geometry?.dispose(), [geometry]);
+  if (geometry === null || walls === null) {
+    return null;
+  }
+  const point = (event: ThreeEvent<PointerEvent>) => {
+    const wall = walls[event.face?.a ?? -1];
+    if (wall === undefined || Number.isNaN(wall)) {
+      return;
+    }
+    event.stopPropagation();
+    const { offsetX: x, offsetY: y } = event.nativeEvent;
+    setHover({ title: 'Wall', rows: [['here', lengthWithUnit(wall)]], x, y });
+  };
+  return (
+    <mesh geometry={geometry} onPointerMove={point} onPointerOut={() => setHover(null)}>
+      <meshLambertMaterial vertexColors side={DoubleSide} polygonOffset polygonOffsetFactor={-2} />
+    </mesh>
+  );
 }
 
 function JoinedMesh({ id, seenThrough = false }: { id: string; seenThrough?: boolean }) {

@@ -12,7 +12,7 @@ import { boundsOf, withRoom } from './camera';
 import { Envelope } from './Envelope';
 import { FloorGrid } from './FloorGrid';
 import { HoverTag } from './HoverTag';
-import { BlockMeshes, JoinedMeshes } from './JoinedMeshes';
+import { BlockMeshes, JoinedMeshes, WallMesh } from './JoinedMeshes';
 import { Legend } from './Legend';
 import { LayingBar } from './laying/LayingBar';
 import { LayingScene } from './laying/LayingScene';
@@ -36,6 +36,7 @@ import { SectionScene } from './section/SectionScene';
 import { useShown } from './shown';
 import { useViewKeys } from './useViewKeys';
 import { ViewTools } from './ViewTools';
+import { WallScale } from './WallScale';
 
 /** The 3D scene. It renders only when something changes. */
 export function View({ stage }: { stage: Stage }) {
@@ -74,6 +75,7 @@ export function View({ stage }: { stage: Stage }) {
       <SectionBar />
       <MeasureBar />
       <Legend />
+      <WallScale />
       <Rose />
     </section>
   );
@@ -143,6 +145,7 @@ function Scene({ stage }: { stage: Stage }) {
       })}
       {!isCut && <JoinedMeshes />}
       {!isCut && <BlockMeshes />}
+      {!isCut && <WallMesh />}
       {film && moving?.movement != null && movingRun !== undefined && (
         <Envelope run={movingRun} movement={moving.movement} />
       )}

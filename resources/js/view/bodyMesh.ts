@@ -7,7 +7,7 @@ import { stationsOf, type TubeColours, type TubeGeometry } from './tube';
 /** Facets that meet at more than this are shown with an edge, radians. */
 const SHARP = Math.PI / 5;
 
-const bytesOf = (text: string) => Uint8Array.from(atob(text), (sign) => sign.charCodeAt(0)).buffer;
+export const bytesOf = (text: string) => Uint8Array.from(atob(text), (sign) => sign.charCodeAt(0)).buffer;
 
 /**
  * Returns the triangles of a body as the server made them, for the screen. Colours mark pieces that break a rule and
@@ -64,9 +64,7 @@ export function bodyGeometry(
 
 /** Returns the triangles of a body for the screen: round where it is round, with its edges sharp. */
 export function meshGeometry(mesh: BodyMesh): BufferGeometry {
-  const indexed = new BufferGeometry();
-  indexed.setAttribute('position', new BufferAttribute(new Float32Array(bytesOf(mesh.positions)), 3));
-  indexed.setIndex(new BufferAttribute(new Uint32Array(bytesOf(mesh.triangles)), 1));
+  const indexed = indexedGeometry(mesh);
   const geometry = toCreasedNormals(indexed, SHARP);
   indexed.dispose();
   return geometry;
@@ -90,4 +88,12 @@ export function nearest(point: Vector3, stations: ReturnType<typeof stationsOf>)
     }
   }
   return best;
+}
+
+/** Returns the triangles of a body as they came. */
+export function indexedGeometry(mesh: BodyMesh): BufferGeometry {
+  const indexed = new BufferGeometry();
+  indexed.setAttribute('position', new BufferAttribute(new Float32Array(bytesOf(mesh.positions)), 3));
+  indexed.setIndex(new BufferAttribute(new Uint32Array(bytesOf(mesh.triangles)), 1));
+  return indexed;
 }

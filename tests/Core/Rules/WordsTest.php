@@ -84,9 +84,10 @@ it('says what is wrong, where and by how much, and what might cure it', function
         'Thin wall to the +z face. 1 mm is left; 2 mm is needed.', [-100, 0, 25], [0, 0], [1, 2],
         ['Move corner 1 1.1 mm along −z'],
     ],
+    // It comes out over an edge: looked at from 8 behind that.
     'a channel that breaks through' => [
         'thin-wall', Blocks::around([Blocks::through([-100, 0, 28], [[0, 0, 28]], [0, 50, 28])]), Severity::Violation,
-        'It breaks through the +z face. By 2 mm; a wall of 2 mm is needed.', [-100, 0, 28], [0, 0], [-2, 2],
+        'It breaks through the +z face. By 2 mm; a wall of 2 mm is needed.', [-92, 0, 28], [8, 8], [-2, 2],
         ['Move corner 1 4.1 mm along −z'],
     ],
     'a channel that cuts into another' => [
@@ -103,7 +104,7 @@ it('says what is wrong, where and by how much, and what might cure it', function
     ],
     'a channel over an edge' => [
         'channel-end', Blocks::around([Blocks::through([98, 0, -30], [[98, 0, 0]], [-100, 0, 0])]), Severity::Violation,
-        'Its start comes out over an edge. It is 2 mm over the edge of the −z face.', [98, 0, -30], [0, 0], [-2, 0], [],
+        'Its start comes out over an edge. It is 2 mm over an edge of Block.', [98, 0, -30], [0, 0], [-2, 0], [],
     ],
     'a channel to where no opening is' => [
         'channel-end', Blocks::file([Blocks::through([0, 0, -30], [], [0, 0, 30])], ports: [

@@ -13,6 +13,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\JobError;
 use Tests\Blocks;
+use Tests\RandomBlocks;
 
 /*
  * Blocks of 200 × 100 × 60 with channels of 8: what is taken out is the area of the section by the length within the
@@ -314,4 +315,22 @@ it('does not come out beside what it is in', function (): void {
     );
 
     expect(static fn () => Blocks::made($file)->mesh(0.1))->toThrow(JobError::class);
+});
+
+it('is one closed body over random channels, or says why it cannot be', function (): void {
+    $made = 0;
+    for ($seed = 1; $seed <= 60; $seed++) {
+        try {
+            $body = RandomBlocks::made($seed);
+            $mesh = $body->mesh(0.1);
+        } catch (JobError) {
+            continue;
+        }
+        $made++;
+        $volume = $body->isExact() ? MassProperties::of($body->solid())->volume : $mesh->volume();
+        expect($mesh->isClosed())->toBeTrue()
+            ->and($mesh->volume() / $volume)->toEqualWithDelta(1.0, 1e-2)
+            ->and($mesh->volume())->toBeLessThan($body->wholeVolume());
+    }
+    expect($made)->toBeGreaterThan(30);
 });

@@ -8,7 +8,7 @@ use Bowline\Body\Boundary\Face;
 use Bowline\Body\Boundary\OrientedEdge;
 use Bowline\Body\Boundary\Solid;
 use Bowline\Body\FoundBody;
-use Bowline\Body\Junction\MeshParts;
+use Bowline\Body\Junction\MeshAssembly;
 use Bowline\Body\Junction\RoundedBody;
 use Bowline\Body\Junction\WallMap;
 use Bowline\Body\MassProperties;
@@ -297,7 +297,7 @@ final readonly class BlockBody implements FoundBody
             $rest = Tessellation::of(
                 new Solid($this->block->name, [$this->faces($builder, $holes)]), $chord,
             );
-            $merged = new MeshParts;
+            $merged = new MeshAssembly;
             $merged->add($rest, false);
             if ($this->shape instanceof MeshBlock) {
                 $merged->add($this->shape->mesh, false);

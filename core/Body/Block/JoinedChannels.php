@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Body\Block;
 
 use Bowline\Body\Boundary\OrientedEdge;
-use Bowline\Body\Junction\Leg;
+use Bowline\Body\Junction\MemberTube;
 use Bowline\Body\Junction\RoundedBody;
 use Bowline\Job\JobError;
 use Bowline\Routing\LaidRun;
@@ -47,7 +47,7 @@ final readonly class JoinedChannels
             [$isFromIn, $isToIn] = [
                 self::isWithin($cut->start, $number, $cuts), self::isWithin($cut->end, $number, $cuts),
             ];
-            $legs[] = new Leg(
+            $legs[] = new MemberTube(
                 LaidRun::curve($run, $cut->pathTo($isFromIn, $isToIn)), $cut->reach, 0.0, ! $isFromIn, ! $isToIn,
             );
         }

@@ -30,7 +30,7 @@ final readonly class BranchedBody
 
     /**
      * @param  non-empty-list<Stretch>  $stretches  of the host
-     * @param  list<Limb>  $limbs
+     * @param  list<BranchTube>  $limbs
      * @param  array{EndBody, EndBody}  $ends  of the host
      */
     private function __construct(
@@ -61,7 +61,7 @@ final readonly class BranchedBody
         $limbs = [];
         foreach ($runs as $run) {
             if ($run !== $host) {
-                $limbs[] = Limb::of($run, $section, $pointer);
+                $limbs[] = BranchTube::of($run, $section, $pointer);
             }
         }
         $last = count($stretches) - 1;
@@ -125,7 +125,7 @@ final readonly class BranchedBody
     }
 
     /** Returns the length of straight left before or behind a branch, whichever is less, mm; -INF off a straight. */
-    private function room(Limb $limb): float
+    private function room(BranchTube $limb): float
     {
         $last = count($this->stretches) - 1;
         $taken = static fn (EndBody $end): float => max($end->back(), $end->bore());
@@ -144,10 +144,10 @@ final readonly class BranchedBody
     }
 
     /** @throws JobError */
-    private function refuseOver(Limb $one, Limb $other, string $pointer): void
+    private function refuseOver(BranchTube $one, BranchTube $other, string $pointer): void
     {
         $names = sprintf('%s and %s', $one->laid->run->name, $other->laid->run->name);
-        $along = fn (Limb $limb): array => array_map(
+        $along = fn (BranchTube $limb): array => array_map(
             fn (float $reach): float => $reach + $this->host->path->closestTo($limb->outside->at), $limb->span(),
         );
         [[$from, $to], [$otherFrom, $otherTo]] = [$along($one), $along($other)];
@@ -171,7 +171,7 @@ final readonly class BranchedBody
     }
 
     /** Returns the angle of a branch round the section of the host, radians. */
-    private function turnOf(Limb $limb): float
+    private function turnOf(BranchTube $limb): float
     {
         foreach ($this->stretches as $stretch) {
             if (HostWall::placeOn($stretch, $limb->outside) !== null) {
@@ -189,7 +189,7 @@ final readonly class BranchedBody
         $inner = $isEnclosed ? new SolidBuilder : $outer;
         $outside = new HostWall(
             $outer, $this->stretches, $this->section->outsideDiameter / 2,
-            array_map(static fn (Limb $limb): Foot => $limb->outside, $this->limbs), false,
+            array_map(static fn (BranchTube $limb): PlacedSaddle => $limb->outside, $this->limbs), false,
             $this->ends[0]->back(), $this->ends[1]->back(),
         );
         $bore = $this->section->isSolid() ? null : $this->bore($inner, true);
@@ -240,7 +240,7 @@ final readonly class BranchedBody
     /** @return list<EndBody> of the host and of all branches */
     private function allEnds(): array
     {
-        return [...$this->ends, ...array_map(static fn (Limb $limb): EndBody => $limb->end, $this->limbs)];
+        return [...$this->ends, ...array_map(static fn (BranchTube $limb): EndBody => $limb->end, $this->limbs)];
     }
 
     /** @param  bool  $isBore  whether the material is outside of it */
@@ -248,7 +248,9 @@ final readonly class BranchedBody
     {
         return new HostWall(
             $builder, $this->stretches, $this->section->insideDiameter() / 2,
-            array_values(array_filter(array_map(static fn (Limb $limb): ?Foot => $limb->bore, $this->limbs))), $isBore,
+            array_values(array_filter(
+                array_map(static fn (BranchTube $limb): ?PlacedSaddle => $limb->bore, $this->limbs),
+            )), $isBore,
             $this->ends[0]->bore(), $this->ends[1]->bore(),
         );
     }
@@ -268,7 +270,7 @@ final readonly class BranchedBody
      */
     private static function limbWall(
         SolidBuilder $builder,
-        Limb $limb,
+        BranchTube $limb,
         Hole $hole,
         float $radius,
         float $trim,

@@ -19,7 +19,7 @@ final readonly class ClippedNet
     }
 
     /**
-     * @param  list<Mouth>  $mouths
+     * @param  list<ExactEnd>  $mouths
      * @param  list<float>  $radii  of their rings, mm
      * @param  float  $size  of cubes, mm
      */

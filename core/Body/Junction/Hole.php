@@ -11,7 +11,7 @@ final readonly class Hole
 {
     /** @param  Profile  $loop  counter-clockwise about the branch round an outside, clockwise round a bore */
     public function __construct(
-        public Foot $foot,
+        public PlacedSaddle $foot,
         public Profile $loop,
     ) {
     }

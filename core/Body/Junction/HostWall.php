@@ -44,7 +44,7 @@ final class HostWall
     /**
      * @param  non-empty-list<Stretch>  $stretches
      * @param  float  $radius  mm
-     * @param  list<Foot>  $feet  of that radius, none over another
+     * @param  list<PlacedSaddle>  $feet  of that radius, none over another
      * @param  bool  $isBore  whether the material is outside of it
      * @param  float  $fromTrim  how far from the start of the path it begins, mm
      * @param  float  $toTrim  how far from its end it ends, mm
@@ -131,7 +131,7 @@ final class HostWall
     }
 
     /** Returns how far along a straight the axis of a branch meets it, mm; null where it meets another. */
-    public static function placeOn(Stretch $stretch, Foot $foot): ?float
+    public static function placeOn(Stretch $stretch, PlacedSaddle $foot): ?float
     {
         if ($stretch->straight === null) {
             return null;
@@ -208,7 +208,7 @@ final class HostWall
      * @param  float  $before  length from there to the ring before it, mm; $behind likewise
      * @return Profile the loop of the hole
      */
-    private function opened(Foot $foot, Frame $straight, float $before, float $behind): Profile
+    private function opened(PlacedSaddle $foot, Frame $straight, float $before, float $behind): Profile
     {
         $axis = $straight->along;
         $widest = $foot->at->minus($straight->at)->dot($axis) + $foot->saddle->widestAt();
@@ -267,7 +267,7 @@ final class HostWall
     }
 
     /** Whether an edge of the ring lies opposite the hole of a foot. */
-    private function isOpposite(OrientedEdge $ring, Foot $foot): bool
+    private function isOpposite(OrientedEdge $ring, PlacedSaddle $foot): bool
     {
         $middle = $ring->edge->curve->pointAt(0.5)->minus($foot->at)->squareTo($foot->hostAxis);
 

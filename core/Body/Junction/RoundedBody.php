@@ -54,8 +54,8 @@ final readonly class RoundedBody implements FoundBody
     private const NEAR = 0.15;
 
     /**
-     * @param  non-empty-list<Leg>  $legs
-     * @param  list<Mouth>  $mouths
+     * @param  non-empty-list<MemberTube>  $legs
+     * @param  list<ExactEnd>  $mouths
      * @param  array<int, array{float, float}>  $limits  of each leg, developed lengths of its rings, mm
      */
     private function __construct(
@@ -86,7 +86,7 @@ final readonly class RoundedBody implements FoundBody
     /**
      * Returns the space that rods have together, whose ends are given.
      *
-     * @param  non-empty-list<Leg>  $legs  solid
+     * @param  non-empty-list<MemberTube>  $legs  solid
      * @param  callable(int, bool): EndBody  $endOf  by the number of the leg, and whether it is its start
      * @param  string  $pointer  in the job, for errors
      *
@@ -98,7 +98,7 @@ final readonly class RoundedBody implements FoundBody
     }
 
     /**
-     * @param  non-empty-list<Leg>  $legs
+     * @param  non-empty-list<MemberTube>  $legs
      * @param  (callable(int, bool): EndBody)|null  $endOf
      *
      * @throws JobError
@@ -112,7 +112,7 @@ final readonly class RoundedBody implements FoundBody
         ?callable $endOf = null,
     ): self {
         self::refuseApart($legs, $pointer);
-        $least = min(array_map(static fn (Leg $leg): float => $leg->radius, $legs));
+        $least = min(array_map(static fn (MemberTube $leg): float => $leg->radius, $legs));
         $mouths = [];
         $limits = array_fill(0, count($legs), [-INF, INF]);
         $taken = [];
@@ -121,7 +121,7 @@ final readonly class RoundedBody implements FoundBody
                 if (isset($taken[$number.($isStart ? ' from' : ' to')])) {
                     continue;
                 }
-                $mouth = Mouth::of(
+                $mouth = ExactEnd::of(
                     $number, $end, $isStart, $path, $legs, max(2 * $round, self::NEAR * $least), $pointer,
                     $endOf === null ? null : $endOf($number, $isStart),
                 );
@@ -140,7 +140,7 @@ final readonly class RoundedBody implements FoundBody
 
     /**
      * @param  list<LaidRun>  $runs
-     * @return non-empty-list<Leg>
+     * @return non-empty-list<MemberTube>
      *
      * @throws JobError
      */
@@ -155,13 +155,13 @@ final readonly class RoundedBody implements FoundBody
                 throw JobError::at($pointer.'/wall', sprintf('nothing of %s is hollow then', $laid->run->name));
             }
             $stands = static fn (?string $host): bool => $host !== null && in_array($host, $body->runs, true);
-            $legs[] = new Leg(
+            $legs[] = new MemberTube(
                 $laid, $radius, $section->isSolid() && $body->wall === null ? 0.0 : $radius - $wall,
                 ! $stands($laid->run->from->branch?->host), ! $stands($laid->run->to->branch?->host),
             );
         }
         $walls = array_unique(array_map(
-            static fn (Leg $leg): string => sprintf('%.9F', $leg->radius - $leg->bore), $legs,
+            static fn (MemberTube $leg): string => sprintf('%.9F', $leg->radius - $leg->bore), $legs,
         ));
         if (count($walls) > 1 && $body->round > 0.0 && ! $body->isHollowFirst) {
             throw JobError::at($pointer, 'its runs have different walls: rounded first it has one, which is told');
@@ -171,7 +171,7 @@ final readonly class RoundedBody implements FoundBody
     }
 
     /**
-     * @param  non-empty-list<Leg>  $legs
+     * @param  non-empty-list<MemberTube>  $legs
      *
      * @throws JobError where one does not meet the others, with how far off it is
      */
@@ -205,7 +205,7 @@ final readonly class RoundedBody implements FoundBody
     }
 
     /** Returns how far apart the outsides of two legs are, mm; negative where they overlap. */
-    private static function gap(Leg $one, Leg $other): float
+    private static function gap(MemberTube $one, MemberTube $other): float
     {
         $tube = $other->tube($other->radius);
         $least = INF;
@@ -227,8 +227,13 @@ final readonly class RoundedBody implements FoundBody
      *
      * @throws JobError where legs that begin together are not alike
      */
-    private static function limited(Leg $leg, Leg $own, Mouth $mouth, array $limits, string $pointer): array
-    {
+    private static function limited(
+        MemberTube $leg,
+        MemberTube $own,
+        ExactEnd $mouth,
+        array $limits,
+        string $pointer,
+    ): array {
         if (abs($leg->radius - $own->radius) > self::ACCURACY || abs($leg->bore - $own->bore) > self::ACCURACY) {
             throw JobError::at($pointer, sprintf(
                 '%s and %s begin as one and are not as wide', $own->laid->run->name, $leg->laid->run->name,
@@ -266,7 +271,7 @@ final readonly class RoundedBody implements FoundBody
         if ($this->isHollow()) {
             $parts[] = $this->net($size, true);
         }
-        $merged = new MeshParts;
+        $merged = new MeshAssembly;
         foreach ($parts as $isBore => $part) {
             $merged->add($part->mesh, $isBore === 1);
         }
@@ -309,7 +314,7 @@ final readonly class RoundedBody implements FoundBody
      * @param  array{ClippedNet, list<Frame>}  $opened  of `open`
      * @param  Mesh  $rest  of all else, with the walls beyond the rings
      */
-    public function fill(MeshParts $merged, array $opened, Mesh $rest): void
+    public function fill(MeshAssembly $merged, array $opened, Mesh $rest): void
     {
         [$net, $starts] = $opened;
         $merged->add($net->mesh, true);
@@ -336,7 +341,7 @@ final readonly class RoundedBody implements FoundBody
         }
         $size = $this->cube($chord);
         $part = $this->net($size, true);
-        $merged = new MeshParts;
+        $merged = new MeshAssembly;
         $merged->add($part->mesh, false);
         foreach ($this->mouths as $number => $mouth) {
             $builder = new SolidBuilder;
@@ -430,7 +435,8 @@ final readonly class RoundedBody implements FoundBody
 
         return new RoundedUnion(
             array_map(
-                static fn (Leg $leg): TubeDistance => $leg->tube($isBore ? $leg->bore : $leg->radius), $this->legs,
+                static fn (MemberTube $leg): TubeDistance => $leg->tube($isBore ? $leg->bore : $leg->radius),
+                $this->legs,
             ),
             match (true) {
                 ! $isBore => $this->rounding,
@@ -455,13 +461,13 @@ final readonly class RoundedBody implements FoundBody
             },
             static fn (float $x, float $y, float $z): array => $union->rounding > 0.0
                 ? $union->onSurface($x, $y, $z, self::ACCURACY)
-                : SharpUnion::onSurface($union, $x, $y, $z, $size),
+                : SharpProjection::onSurface($union, $x, $y, $z, $size),
             $low, $extent, $size,
         );
 
         return ClippedNet::of(
             $net, $this->mouths, array_map(
-                static fn (Mouth $mouth): float => $isBore ? $mouth->leg->bore : $mouth->leg->radius, $this->mouths,
+                static fn (ExactEnd $mouth): float => $isBore ? $mouth->leg->bore : $mouth->leg->radius, $this->mouths,
             ), $size,
         );
     }
@@ -498,7 +504,7 @@ final readonly class RoundedBody implements FoundBody
      *
      * @throws JobError
      */
-    private function close(MeshParts $merged, Mouth $mouth, array $rings, float $size, float $chord): void
+    private function close(MeshAssembly $merged, ExactEnd $mouth, array $rings, float $size, float $chord): void
     {
         $stretches = $mouth->stretches($mouth->band($size));
         $builder = new SolidBuilder;
@@ -543,8 +549,8 @@ final readonly class RoundedBody implements FoundBody
      * @throws JobError
      */
     private function bridge(
-        MeshParts $merged,
-        Mouth $mouth,
+        MeshAssembly $merged,
+        ExactEnd $mouth,
         Frame $start,
         SolidBuilder $builder,
         float $chord,
@@ -568,8 +574,8 @@ final readonly class RoundedBody implements FoundBody
      * @param  list<Vector>  $ring
      */
     private function joinRing(
-        MeshParts $merged,
-        Mouth $mouth,
+        MeshAssembly $merged,
+        ExactEnd $mouth,
         Frame $start,
         Mesh $built,
         array $ring,

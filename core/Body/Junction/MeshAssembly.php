@@ -9,7 +9,7 @@ use Bowline\Geometry\Vector;
 use LogicException;
 
 /** Puts meshes together that share vertices at the same places. */
-final class MeshParts
+final class MeshAssembly
 {
     /** Places nearer than this are one vertex, mm. */
     private const SAME = 1e-9;

@@ -7,7 +7,7 @@ namespace Bowline\Body\Junction;
 use Bowline\Space\RoundedUnion;
 
 /** Puts places on the surface of tubes that meet without rounding: on one of them, or on the edge where two meet. */
-final class SharpUnion
+final class SharpProjection
 {
     /** An edge draws a vertex to itself where both distances differ by less than this share of a cube. */
     private const DRAWN = 1.0;

@@ -10,7 +10,7 @@ use Bowline\Routing\LaidRun;
 use Bowline\Space\TubeDistance;
 
 /** A run of a rounded body, as a round tube. */
-final readonly class Leg
+final readonly class MemberTube
 {
     /**
      * @param  float  $radius  of its outside, mm

@@ -11,7 +11,7 @@ use Bowline\Geometry\Vector;
 use Closure;
 
 /** Where one cylinder of a branch stands on that of its host, in space. */
-final readonly class Foot
+final readonly class PlacedSaddle
 {
     /** Distance of the spline from the curve in which both cylinders meet, at most, mm. */
     private const ACCURACY = 1e-6;

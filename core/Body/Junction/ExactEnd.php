@@ -20,7 +20,7 @@ use LogicException;
  * An end of a rounded body: from it to a ring nothing but its own tube is near, and all is exact there; on the other
  * side of the ring the surface is found on the distance.
  */
-final readonly class Mouth
+final readonly class ExactEnd
 {
     /** Places at which it is looked how far off the other tubes are, along a radius. */
     private const STEPS = 16;
@@ -41,7 +41,7 @@ final readonly class Mouth
      * @param  list<int>  $together  numbers of the legs that begin here as one
      */
     private function __construct(
-        public Leg $leg,
+        public MemberTube $leg,
         public RunEnd $end,
         public bool $isStart,
         public float $at,
@@ -54,7 +54,7 @@ final readonly class Mouth
     }
 
     /**
-     * @param  array<int, Leg>  $legs
+     * @param  array<int, MemberTube>  $legs
      * @param  float  $near  how far off each other their surfaces are not near any more, mm
      * @param  string  $pointer  of the body in the job
      * @param  EndBody|null  $given  what is at the end; null for what its run has there

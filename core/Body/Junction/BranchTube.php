@@ -15,20 +15,20 @@ use Bowline\Job\Section;
 use Bowline\Routing\LaidRun;
 
 /** A branch of a body of several runs, from the host outwards. */
-final readonly class Limb
+final readonly class BranchTube
 {
     /**
      * @param  non-empty-list<Stretch>  $stretches  from the centreline of the host
-     * @param  Foot  $outside  of its outside on that of the host
-     * @param  Foot|null  $bore  of its bore on that of the host; null where it is solid
+     * @param  PlacedSaddle  $outside  of its outside on that of the host
+     * @param  PlacedSaddle|null  $bore  of its bore on that of the host; null where it is solid
      * @param  EndBody  $end  at its far end
      */
     private function __construct(
         public LaidRun $laid,
         public Section $section,
         public array $stretches,
-        public Foot $outside,
-        public ?Foot $bore,
+        public PlacedSaddle $outside,
+        public ?PlacedSaddle $bore,
         public EndBody $end,
     ) {
     }
@@ -73,7 +73,7 @@ final readonly class Limb
     /** @return array{float, float} what its outside and its bore cover of the host, from where the axes meet, mm */
     public function span(): array
     {
-        $spans = array_map(static fn (Foot $foot): array => $foot->saddle->span(), $this->feet());
+        $spans = array_map(static fn (PlacedSaddle $foot): array => $foot->saddle->span(), $this->feet());
 
         return [min(array_column($spans, 0)), max(array_column($spans, 1))];
     }
@@ -81,20 +81,20 @@ final readonly class Limb
     /** @return non-empty-list<float> of its outside and of its bore, radians round the host */
     public function halfAngles(): array
     {
-        return array_map(static fn (Foot $foot): float => $foot->saddle->halfAngle(), $this->feet());
+        return array_map(static fn (PlacedSaddle $foot): float => $foot->saddle->halfAngle(), $this->feet());
     }
 
-    /** @return non-empty-list<Foot> of its outside and of its bore, where it has one */
+    /** @return non-empty-list<PlacedSaddle> of its outside and of its bore, where it has one */
     private function feet(): array
     {
         return $this->bore === null ? [$this->outside] : [$this->outside, $this->bore];
     }
 
-    private static function foot(RunEnd $end, Branch $branch, float $hostDiameter, float $diameter): ?Foot
+    private static function foot(RunEnd $end, Branch $branch, float $hostDiameter, float $diameter): ?PlacedSaddle
     {
         return $end->axis === null || $diameter > $hostDiameter
-            || $end->axis->cross($branch->along)->length() < Foot::LEAST_SINE
+            || $end->axis->cross($branch->along)->length() < PlacedSaddle::LEAST_SINE
             ? null
-            : Foot::of($branch->at, $branch->along, $end->axis, $hostDiameter / 2, $diameter / 2);
+            : PlacedSaddle::of($branch->at, $branch->along, $end->axis, $hostDiameter / 2, $diameter / 2);
     }
 }

@@ -114,7 +114,7 @@ final readonly class RunEnd
     }
 
     /** Returns the end of a branch without the tube that the host has in its place. */
-    public function cutTo(Section $section): self
+    public function withoutHost(Section $section): self
     {
         return $this->branch === null || $this->axis === null ? $this : new self(
             $this->at, $this->axis, null, $this->lead, $this->trim - $this->branch->reach($this->axis, $section),

@@ -71,8 +71,8 @@ final readonly class Run
         if ($route->corners() === null) {
             self::refuseChangeOfStock($node);
         }
-        $from = $from->underPort($stock->section, $site->up)->cutTo($stock->section);
-        $to = $to->underPort($last->section, $site->up)->cutTo($last->section);
+        $from = $from->underPort($stock->section, $site->up)->withoutHost($stock->section);
+        $to = $to->underPort($last->section, $site->up)->withoutHost($last->section);
 
         $run = new self(
             $id,

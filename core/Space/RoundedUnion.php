@@ -40,7 +40,7 @@ final readonly class RoundedUnion
      *
      * @param  float  $accuracy  mm
      */
-    public function roughly(float $x, float $y, float $z, float $accuracy): float
+    public function bound(float $x, float $y, float $z, float $accuracy): float
     {
         $least = INF;
         $near = 0;

@@ -38,7 +38,7 @@ final class SurfaceNet
 
     /**
      * @param  Closure(float, float, float): float  $distance  at most as much as it is
-     * @param  Closure(float, float, float): bool  $isLookedAt  of the middle of a cube
+     * @param  Closure(float, float, float): bool  $isWanted  of the middle of a cube
      * @param  Closure(float, float, float): array{float, float, float}  $onSurface  puts a vertex on the surface
      * @param  array{float, float, float}  $low  corner of the box that is looked at
      * @param  float  $size  of the box, mm
@@ -46,7 +46,7 @@ final class SurfaceNet
      */
     public function __construct(
         private readonly Closure $distance,
-        private readonly Closure $isLookedAt,
+        private readonly Closure $isWanted,
         private readonly Closure $onSurface,
         private readonly array $low,
         float $size,
@@ -80,7 +80,7 @@ final class SurfaceNet
                 foreach (self::CORNERS as [$x, $y, $z]) {
                     $left[] = [$i + $x * $size, $j + $y * $size, $k + $z * $size, $size];
                 }
-            } elseif (($this->isLookedAt)(...$at)) {
+            } elseif (($this->isWanted)(...$at)) {
                 $this->look($i, $j, $k);
             }
         }

@@ -39,6 +39,9 @@ final class TubeDistance implements SegmentVisitor
 
     private float $along = 0.0;
 
+    /** @var array<int, true> numbers of the straights along which the developed length falls */
+    private array $backwards = [];
+
     private function __construct(public readonly float $radius)
     {
     }
@@ -69,9 +72,6 @@ final class TubeDistance implements SegmentVisitor
             $this->backwards[count($this->straights) - 1] = true;
         }
     }
-
-    /** @var array<int, true> numbers of the straights along which the developed length falls */
-    private array $backwards = [];
 
     public function line(Line $line): null
     {

@@ -42,8 +42,6 @@ final readonly class ExactEnd
      */
     private function __construct(
         public MemberTube $leg,
-        public RunEnd $end,
-        public bool $isStart,
         public float $at,
         public Vector $centre,
         public Vector $out,
@@ -90,7 +88,7 @@ final readonly class ExactEnd
         }
 
         return new self(
-            $leg, $end, $isStart, $at, $path->pointAt($at), $path->directionAt($at)->times(-1.0), $path, $body,
+            $leg, $at, $path->pointAt($at), $path->directionAt($at)->times(-1.0), $path, $body,
             [$number, ...$together],
         );
     }
@@ -154,12 +152,6 @@ final readonly class ExactEnd
         $way = $place->minus($this->centre);
 
         return $way->minus($this->out->times($way->dot($this->out)))->length() < $within;
-    }
-
-    /** Returns the developed length of the ring along its run, mm. */
-    public function along(): float
-    {
-        return $this->isStart ? $this->at : $this->path->length - $this->at;
     }
 
     /** @return non-empty-list<Stretch> from beyond the ring to the end */

@@ -451,7 +451,7 @@ final readonly class RoundedBody implements FoundBody
         $union = $this->union($isBore);
         [$low, $extent] = $this->box(3 * $size);
         $net = new SurfaceNet(
-            static fn (float $x, float $y, float $z): float => $union->roughly($x, $y, $z, $size / 100),
+            static fn (float $x, float $y, float $z): float => $union->bound($x, $y, $z, $size / 100),
             function (float $x, float $y, float $z) use ($union, $size): bool {
                 $number = $union->nearest($x, $y, $z);
                 $along = $union->tubes[$number]->at($x, $y, $z)[4];

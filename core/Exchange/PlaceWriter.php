@@ -12,6 +12,7 @@ use Bowline\Job\ItemRef;
 use Bowline\Job\Part\Solid;
 use Bowline\Job\Port;
 use Bowline\Job\Shape\Cylinder;
+use Bowline\Job\Shape\Plate;
 use Bowline\Job\Shape\RoundEnd;
 use Bowline\Job\Site;
 use Bowline\Job\Surrounding;
@@ -129,6 +130,7 @@ final class PlaceWriter
             'pose' => self::pose($solid->pose),
             'size' => $shape->halfExtent()->times(2.0)->toArray(),
             ...$shape->mesh() === null ? [] : ['mesh' => $shape->mesh()],
+            ...$shape instanceof Plate ? ['outline' => $shape->points()] : [],
         ];
     }
 

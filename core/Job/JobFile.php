@@ -84,6 +84,11 @@ final class JobFile
                 return true;
             }
         }
+        foreach ([...$job->list('fittings'), ...$job->list('surroundings')] as $thing) {
+            if (in_array('plate', [$thing->find('shape')?->value, $thing->find('body')?->find('shape')?->value], true)) {
+                return true;
+            }
+        }
         foreach ($job->list('runs') as $run) {
             foreach (['section_up', 'section_turn', 'joints', 'weld_gap', 'repeats', 'service', 'body'] as $key) {
                 if ($run->find($key) !== null) {

@@ -19,6 +19,9 @@ final class Defaults
     /** Edge lengths of a body whose shape was changed, mm. */
     private const BODY = 200;
 
+    /** Thickness of a plate, mm. */
+    private const PLATE = 20;
+
     /** Half of the side of a hole, as a share of the least extent of its section. */
     private const HOLE_SHARE = 0.25;
 
@@ -37,6 +40,10 @@ final class Defaults
             'stand_off' => self::STAND_OFF,
             'box' => [self::BODY, self::BODY, self::BODY],
             'cylinder' => ['diameter' => self::BODY, 'height' => self::BODY],
+            'plate' => [
+                'outline' => [[0, 0], [self::BODY, 0], [self::BODY, self::BODY], [0, self::BODY]],
+                'thickness' => self::PLATE,
+            ],
             'swinging' => [
                 'swing' => ['at' => [0, 0, 0], 'axis' => '+z', 'from' => -self::SWING, 'to' => self::SWING],
             ],

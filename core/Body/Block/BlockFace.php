@@ -6,6 +6,7 @@ namespace Bowline\Body\Block;
 
 use Bowline\Body\Frame;
 use Bowline\Geometry\Outline;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /** A flat face of a block, in space. */
@@ -29,6 +30,15 @@ final readonly class BlockFace
     public function depthOf(Vector $point): float
     {
         return $this->frame->at->minus($point)->dot($this->normal);
+    }
+
+    /** Returns the distance of a point from the face, mm: negative in front of it, and never so beside it. */
+    public function distanceTo(Vector $point): float
+    {
+        $depth = $this->depthOf($point);
+        $beside = -$this->within($point->plus($this->normal->times($depth)));
+
+        return $beside < -Tolerance::COINCIDENT ? $depth : hypot($depth, max(0.0, $beside));
     }
 
     /** Returns how far within the outline of the face a point of its plane lies, mm; negative beside it. */

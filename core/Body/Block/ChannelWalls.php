@@ -50,7 +50,7 @@ final class ChannelWalls
             [$from, $to] = self::beside($cut, $number, $face->normal);
             $walls[] = self::wall(
                 $cut, $from, $to, $face->words,
-                static fn (Vector $at, Vector $along): float => $face->depthOf($at)
+                static fn (Vector $at, Vector $along): float => $face->distanceTo($at)
                     - $cut->reach * sqrt(max(0.0, 1.0 - $face->normal->dot($along) ** 2)),
                 static fn (Vector $at): Vector => $face->normal->times(-1.0),
             );
@@ -93,7 +93,7 @@ final class ChannelWalls
         foreach ($block->faces as $number => $face) {
             if (! $groove->opens($number)) {
                 $walls[] = self::least(
-                    $places, $face->depthOf(...), static fn (): Vector => $face->normal->times(-1.0), $face->words,
+                    $places, $face->distanceTo(...), static fn (): Vector => $face->normal->times(-1.0), $face->words,
                 );
             }
         }
@@ -197,7 +197,7 @@ final class ChannelWalls
             );
             foreach ($faces as $number => $face) {
                 if ($along >= $spans[$number][0] && $along <= $spans[$number][1]) {
-                    $walls[] = $face->depthOf($at);
+                    $walls[] = $face->distanceTo($at);
                 }
             }
             foreach ($along >= $from && $along <= $to ? $cut->block->sides : [] as $side) {

@@ -6,6 +6,7 @@ namespace Bowline\Job\Shape;
 
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Job\Section\OutlineShape;
 use Bowline\Job\Values;
 
 /** Reads a body by its "shape". A new shape is a new class and a line here. */
@@ -30,6 +31,10 @@ final class ShapeReader
                 $values->positive($node->get('width'), 'the width'),
                 $values->positive($node->get('height'), 'the height'),
                 $values->notNegative($node->find('thickness'), 'the thickness', 2.0),
+            ),
+            'plate' => new Plate(
+                OutlineShape::outline($node->get('outline'), $values),
+                $values->positive($node->get('thickness'), 'the thickness'),
             ),
             'mesh' => self::mesh($node, $values, $meshes),
             default => throw $shape->error(sprintf('“%s” is no shape that Bowline knows', $shape->text())),

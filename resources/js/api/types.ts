@@ -106,6 +106,14 @@ export type Outline = (OutlinePoint | OutlineArc)[];
  */
 export type Outline1 = (OutlinePoint | OutlineArc)[];
 /**
+ * Points, each joined to the one before it; the last to the first.
+ */
+export type Outline2 = (OutlinePoint | OutlineArc)[];
+/**
+ * Points, each joined to the one before it; the last to the first.
+ */
+export type Outline3 = (OutlinePoint | OutlineArc)[];
+/**
  * @minItems 3
  * @maxItems 3
  */
@@ -113,7 +121,7 @@ export type Point = [number, number, number];
 /**
  * Points, each joined to the one before it; the last to the first.
  */
-export type Outline2 = (OutlinePoint | OutlineArc)[];
+export type Outline4 = (OutlinePoint | OutlineArc)[];
 /**
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "jobList".
@@ -2452,13 +2460,13 @@ export interface Pose {
   };
 }
 /**
- * A box with `size`, or a cylinder with `diameter` and `height` along its own z; centred on `at`, or on its origin.
+ * A box with `size`, a cylinder with `diameter` and `height` along its own z, or a plate with `outline` and `thickness`; centred on `at`, or on its origin.
  *
  * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "body".
  */
 export interface Body {
-  shape: "box" | "cylinder";
+  shape: "box" | "cylinder" | "plate";
   at?: Vector;
   size?: Vector;
   /**
@@ -2479,6 +2487,14 @@ export interface Body {
    * Millimetres, degrees or a count; or an expression over the named values.
    */
   density?: number | string;
+  outline?: Outline1;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  thickness?: number | string;
 }
 /**
  * A point and an axis that points out of the fitting, in the fitting's own frame.
@@ -2698,7 +2714,7 @@ export interface Surrounding {
    * via the `definition` "name".
    */
   name?: string;
-  shape: "box" | "cylinder" | "panel" | "mesh";
+  shape: "box" | "cylinder" | "panel" | "mesh" | "plate";
   pose?: Pose;
   size?: Vector;
   /**
@@ -2751,6 +2767,7 @@ export interface Surrounding {
    * Millimetres, degrees or a count; or an expression over the named values.
    */
   density?: number | string;
+  outline?: Outline2;
 }
 /**
  * A line in its own frame, and how far it is swung about it: right-hand rule, degrees.
@@ -3386,7 +3403,7 @@ export interface Repeat {
    * Millimetres, degrees or a count; or an expression over the named values.
    */
   height?: number | string;
-  outline?: Outline1;
+  outline?: Outline3;
   /**
    * Millimetres, degrees or a count; or an expression over the named values.
    */
@@ -3480,10 +3497,14 @@ export interface PlacedPort {
  * via the `definition` "placedBody".
  */
 export interface PlacedBody {
-  shape: "box" | "cylinder" | "mesh";
+  shape: "box" | "cylinder" | "mesh" | "plate";
   pose: PlacedPose;
   size: Point;
   mesh?: string;
+  /**
+   * Of a plate, in its own x and y.
+   */
+  outline?: [number, number][];
 }
 /**
  * A flat face by its name, in space.
@@ -4027,6 +4048,10 @@ export interface Defaults {
     height: number;
   };
   swinging: Movement1;
+  plate: {
+    outline: Outline;
+    thickness: number;
+  };
 }
 /**
  * A thing that moves while it works: it swings, or goes to a second position. Things that move do so together.
@@ -4101,7 +4126,7 @@ export interface StockFacts {
      */
     [k: string]: RoundSection | RectangleSection | ArchedSection | OutlineSection;
   };
-  hole: Outline2;
+  hole: Outline4;
   /**
    * Of a new groove of it, mm.
    */

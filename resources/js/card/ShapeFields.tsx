@@ -3,10 +3,13 @@ import { NumberField } from '../job/NumberField';
 import { useJob } from '../job/useJob';
 import { VectorField } from '../job/VectorField';
 import { Row, Section } from '../ui/Section';
+import { OutlineTable } from './OutlineFields';
 
-type Shaped = Pick<Body, 'shape' | 'size' | 'diameter' | 'height'>;
+type Shaped = Pick<Body, 'shape' | 'size' | 'diameter' | 'height' | 'outline' | 'thickness'>;
 
-/** The shape of a body, a box or a cylinder, and its size. */
+const PLAIN = { size: undefined, diameter: undefined, height: undefined, outline: undefined, thickness: undefined };
+
+/** The shape of a body, a box, a cylinder or a plate, and its size. */
 export function ShapeFields({
   title,
   shape,
@@ -20,8 +23,10 @@ export function ShapeFields({
   const become = (kind: string) =>
     onChange(
       kind === 'box'
-        ? { shape: 'box', size: shape.size ?? defaults.box, diameter: undefined, height: undefined }
-        : { shape: 'cylinder', ...defaults.cylinder, size: undefined },
+        ? { ...PLAIN, shape: 'box', size: shape.size ?? defaults.box }
+        : kind === 'plate'
+          ? { ...PLAIN, shape: 'plate', ...defaults.plate }
+          : { ...PLAIN, shape: 'cylinder', ...defaults.cylinder },
     );
   return (
     <Section title={title}>
@@ -34,10 +39,27 @@ export function ShapeFields({
         >
           <option value="box">Box</option>
           <option value="cylinder">Cylinder</option>
+          <option value="plate">Plate</option>
         </select>
       </Row>
       {shape.shape === 'box' ? (
         <VectorField label="Size" value={shape.size ?? [0, 0, 0]} onChange={(size) => onChange({ ...shape, size })} />
+      ) : shape.shape === 'plate' ? (
+        <>
+          <Row label="Thickness">
+            <NumberField
+              label="Thickness"
+              value={shape.thickness}
+              onChange={(thickness) => onChange({ ...shape, thickness })}
+            />
+          </Row>
+          <OutlineTable
+            name="Outline of the plate"
+            onDelete={undefined}
+            outline={shape.outline ?? []}
+            onChange={(outline) => onChange({ ...shape, outline })}
+          />
+        </>
       ) : (
         <>
           <Row label="Diameter">

@@ -1,11 +1,11 @@
 import type { ThreeElements } from '@react-three/fiber';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { DoubleSide } from 'three';
 import { acceleratedRaycast } from 'three-mesh-bvh';
 import type { PlacedBody } from '../api/types';
 import { turnOf } from '../job/turnOf';
 import { useTriangles } from '../job/useTriangles';
-import { BodyEdges } from './BodyEdges';
+import { BodyEdges, plateGeometry } from './BodyEdges';
 
 interface Props {
   body: PlacedBody;
@@ -39,6 +39,8 @@ export function PlacedBodyMesh({ body, about, hand, look }: Props) {
         <mesh userData={about} rotation={body.shape === 'cylinder' ? [Math.PI / 2, 0, 0] : [0, 0, 0]} {...hand}>
           {body.shape === 'box' ? (
             <boxGeometry args={body.size} />
+          ) : body.shape === 'plate' ? (
+            <Plate body={body} />
           ) : (
             <cylinderGeometry args={[body.size[0] / 2, body.size[0] / 2, body.size[2], 40]} />
           )}
@@ -48,6 +50,13 @@ export function PlacedBodyMesh({ body, about, hand, look }: Props) {
       )}
     </group>
   );
+}
+
+/** A plate of an outline, its thickness to both sides of it. */
+function Plate({ body: { outline, size } }: { body: PlacedBody }) {
+  const geometry = useMemo(() => plateGeometry(outline ?? [], size[2]), [outline, size]);
+  useEffect(() => () => geometry.dispose(), [geometry]);
+  return <primitive object={geometry} attach="geometry" />;
 }
 
 /** An imported mesh; the box of its extent until it is loaded, or where it is missing. */

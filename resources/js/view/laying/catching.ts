@@ -80,7 +80,7 @@ function ofBody(place: Place, body: PlacedBody, name: string): Catchable[] {
     new Vector3(...place.pose.about).normalize(),
     MathUtils.degToRad(place.pose.angle),
   );
-  const { pose, size, shape } = body;
+  const { pose, size, shape, outline } = body;
   const own = new Quaternion().setFromAxisAngle(new Vector3(...pose.about).normalize(), MathUtils.degToRad(pose.angle));
   const point = (part: readonly number[]) =>
     new Vector3(...part.map((side, axis) => (side * (size[axis] ?? 0)) / 2))
@@ -89,6 +89,15 @@ function ofBody(place: Place, body: PlacedBody, name: string): Catchable[] {
       .applyQuaternion(turn)
       .add(new Vector3(...place.pose.at));
   const found: Catchable[] = [];
+  if (shape === 'plate') {
+    for (const [x = 0, y = 0] of outline ?? []) {
+      for (const side of [-1, 1]) {
+        const at = point([(2 * x) / (size[0] || 1), (2 * y) / (size[1] || 1), side]);
+        found.push({ kind: 'corner', name: `${name}, corner`, at });
+      }
+    }
+    return found;
+  }
   for (const part of SIDES.flatMap((x) => SIDES.flatMap((y) => SIDES.map((z) => [x, y, z])))) {
     const across = part.indexOf(0);
     const sides = part.filter((side) => side !== 0).length;

@@ -37,7 +37,10 @@ export function ChannelFields({ run, solved, onChange }: Props) {
   };
   const { body: shown, show } = useWallShown();
   const meets = body?.meets ?? [];
-  const others = body === undefined ? [] : channelsIn(body.in, items('runs')).filter(({ id }) => id !== run.id);
+  const others =
+    body?.as === 'channel'
+      ? channelsIn(body.in, items('runs')).filter(({ id, body: other }) => id !== run.id && other?.as === 'channel')
+      : [];
   const fault = state.bodies.find(({ id }) => id === body?.in)?.fault ?? null;
   if (blocks.length === 0 && body === undefined) {
     return null;
@@ -102,8 +105,8 @@ export function ChannelFields({ run, solved, onChange }: Props) {
             />
           </Row>
           {others.length > 0 && (
-            <fieldset>
-              <legend className="quiet mb-0">Open to</legend>
+            <fieldset aria-label="Open to">
+              <span>Open to</span>
               {others.map(({ id, name }) => (
                 <label key={id} className="d-flex gap-2 align-items-center">
                   <input

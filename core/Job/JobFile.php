@@ -85,7 +85,8 @@ final class JobFile
             }
         }
         foreach ([...$job->list('fittings'), ...$job->list('surroundings')] as $thing) {
-            if (in_array('plate', [$thing->find('shape')?->value, $thing->find('body')?->find('shape')?->value], true)) {
+            $shapes = [$thing->find('shape')?->value, $thing->find('body')?->find('shape')?->value];
+            if (in_array('plate', $shapes, true)) {
                 return true;
             }
         }

@@ -11,6 +11,7 @@ use Bowline\Job\FileValue;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Port;
+use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
 use Bowline\Rules\Finding;
 use Bowline\Rules\Judge;
@@ -38,6 +39,9 @@ final readonly class ChannelWay
     /** Radii that differ by less than this are as good, and the shorter curve is taken, mm. */
     private const AS_GOOD = 0.5;
 
+    /** From this radius on a curve is as good as straight, mm. */
+    private const STRAIGHT = 1e5;
+
     /** @param  Job  $job  with all channels that are there */
     public function __construct(private Job $job)
     {
@@ -53,15 +57,17 @@ final readonly class ChannelWay
     {
         $best = null;
         foreach ([self::plain($from, $to), self::aside($from, $to)] as $routes) {
+            $laid = [];
             foreach ($routes as [$route, $lead]) {
-                $tried = $this->tried($run, $route, $lead);
-                $best = $best === null || self::isBetter($tried, $best) ? $tried : $best;
-                if ($route->kind === 'corners' && $tried[1] === 0) {
-                    return $tried[0];
-                }
+                $laid[] = $this->laid($run, $route, $lead);
             }
-            if ($best !== null && $best[1] === 0) {
-                break;
+            usort($laid, self::byWorth(...));
+            foreach ($laid as [$made, $one]) {
+                $broken = $this->broken($one);
+                if ($broken === 0) {
+                    return $made;
+                }
+                $best = $best === null || $broken < $best[1] ? [$made, $broken] : $best;
             }
         }
 
@@ -117,11 +123,11 @@ final readonly class ChannelWay
     }
 
     /**
-     * @return array{stdClass, int, float, float} the run, its violations, its least radius, its length
+     * @return array{stdClass, LaidRun} the run as told, and laid
      *
      * @throws JobError
      */
-    private function tried(stdClass $run, stdClass $route, float $lead): array
+    private function laid(stdClass $run, stdClass $route, float $lead): array
     {
         $made = clone $run;
         $made->route = $route;
@@ -132,26 +138,30 @@ final readonly class ChannelWay
             ];
         }
         $read = Run::read(new Node($made), $this->job->site);
-        $laid = $read->route->lay($read);
-        $violations = array_filter(
+
+        return [$made, $read->route->lay($read)];
+    }
+
+    private function broken(LaidRun $laid): int
+    {
+        return count(array_filter(
             Judge::whileDragging($this->job)->findings($laid),
             static fn (Finding $one): bool => $one->severity === Severity::Violation,
-        );
-
-        return [$made, count($violations), $laid->path->leastRadius() ?? INF, $laid->length()];
+        ));
     }
 
     /**
-     * @param  array{stdClass, int, float, float}  $one
-     * @param  array{stdClass, int, float, float}  $other
+     * The largest least radius first, and of those that are as good the shortest.
+     *
+     * @param  array{stdClass, LaidRun}  $one
+     * @param  array{stdClass, LaidRun}  $other
      */
-    private static function isBetter(array $one, array $other): bool
+    private static function byWorth(array $one, array $other): int
     {
-        return match (true) {
-            $one[1] !== $other[1] => $one[1] < $other[1],
-            abs($one[2] - $other[2]) < self::AS_GOOD || (is_infinite($one[2]) && is_infinite($other[2])) => $one[3]
-                < $other[3],
-            default => $one[2] > $other[2],
-        };
+        $steps = static fn (LaidRun $laid): float => round(
+            min(self::STRAIGHT, $laid->path->leastRadius() ?? INF) / self::AS_GOOD,
+        );
+
+        return [-$steps($one[1]), $one[1]->length()] <=> [-$steps($other[1]), $other[1]->length()];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Bowline\Console\CommandLine;
 use Bowline\Job\Schema;
+use Tests\Blocks;
 use Tests\Cases;
 use Tests\Jobs;
 use Tests\Tees;
@@ -50,6 +51,46 @@ it('weighs bodies with their ends', function (): void {
         ->and($run['centre'])->toHaveCount(3)
         ->and($run['spools'])->toHaveCount(1)
         ->and($run['spools'][0]['volume'])->toBe($run['volume']);
+});
+
+it('weighs, cuts, measures, lists and writes a block with channels', function (): void {
+    $path = (string) tempnam(sys_get_temp_dir(), 'job');
+    file_put_contents($path, json_encode(Blocks::around([
+        Blocks::through([0, 0, -30], [], [0, 0, 30]), Blocks::through([-100, 20, 0], [[-50, 20, 0]], [-50, 50, 0]),
+    ]), JSON_THROW_ON_ERROR));
+    $json = static fn (string ...$args): array => json_decode(
+        Cases::bowline(array_shift($args), $path, ...$args)[1], true, 64, JSON_THROW_ON_ERROR,
+    );
+    $mass = $json('mass');
+    $cut = $json('cut', '--at', '0,0,0', '--normal', '0,0,1');
+    $walls = $json('walls', '--body', 'block');
+    [, $list] = Cases::bowline('drillings', $path, '--body', 'block');
+    [$exit, $step] = Cases::bowline('step', $path);
+    [$alone, , $why] = Cases::bowline('step', $path, '--run', 'c1');
+    [, $around] = Cases::bowline('step', $path, '--with', 'around');
+    unlink($path);
+    // 60 through; 50 and 30 less 2 × 20, and a quarter of a circle of R 20.
+    $held = [16 * M_PI * 60, 16 * M_PI * (40 + 10 * M_PI)];
+
+    expect(array_column($mass['runs'], 'contents'))->toEqualWithDelta($held, 1e-6)
+        ->and(array_column($mass['runs'], 'mass'))->toEqual([0, 0])
+        ->and($mass['bodies'][0]['id'])->toBe('block')
+        ->and($mass['bodies'][0]['volume'])->toEqualWithDelta(1_200_000 - array_sum($held), 1e-5)
+        ->and($mass['bodies'][0]['mass'])->toEqualWithDelta($mass['bodies'][0]['volume'] * 1e-6, 1e-12)
+        ->and($cut['runs'])->toBe([])
+        // In the plane of both: a circle, and a strip of 8 along the bent one.
+        ->and($cut['bodies'][0]['area'])->toEqualWithDelta(200 * 100 - 16 * M_PI - 8 * (40 + 10 * M_PI), 1e-3)
+        // To +y, where the bend has turned by 45° out of going along it: 30 − 20 (1 − cos 45°), less 4 sin 45°.
+        ->and($walls['least']['wall'])->toEqualWithDelta(10 + 16 * M_SQRT1_2, 0.2)
+        ->and($walls['findings'])->toBe([])
+        ->and(substr_count($list, "\n"))->toBe(2)
+        ->and($list)->toContain('the −z face')
+        ->and($exit)->toBe(0)
+        ->and(substr_count($step, 'MANIFOLD_SOLID_BREP'))->toBe(1)
+        // The block is not there a second time, as it was before.
+        ->and(substr_count($around, 'MANIFOLD_SOLID_BREP'))->toBe(1)
+        ->and($alone)->not->toBe(0)
+        ->and($why)->toContain('Channel 1 is taken out of Block, and is written with that');
 });
 
 it('measures the wall of a body of several runs, and writes it alone', function (): void {

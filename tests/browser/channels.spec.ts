@@ -105,3 +105,39 @@ test('lets a channel that cuts into another open into it, and makes a run of it 
   await page.getByLabel('Made, or taken out of a block').selectOption('made, as a body');
   await expect(page.getByLabel('Channel: least wall')).toBeHidden();
 });
+
+test('turns a bent channel into drillings, shows its wall by colour, and makes a groove', async ({ page }) => {
+  const bent = {
+    id: 'bent',
+    name: 'Bent',
+    stock: 's',
+    from: { port: 'block.in' },
+    to: { at: [40, 0, 30] },
+    route: { kind: 'corners', stops: [{ at: [40, 0, 12] }] },
+    body: { as: 'channel', in: 'block' },
+  };
+  await openJob(page, { ...BLOCK, runs: [...BLOCK.runs, bent] }, 'lay');
+  await locker(page, 'Bent').click();
+  await page.getByRole('button', { name: 'Show the wall by colour' }).click();
+  await expect(page.getByRole('region', { name: 'Scale of the wall' })).toContainText(/Wall[\d.]+ mm[\d.]+ mm/);
+  await page.getByRole('button', { name: 'Show it plain again' }).click();
+  await expect(page.getByRole('region', { name: 'Scale of the wall' })).toBeHidden();
+
+  await page.getByRole('button', { name: 'Turn into drillings' }).click();
+  await expect(page.getByRole('heading', { name: 'Bent, drilling 1' })).toBeVisible();
+  await goTo(page, 'Make');
+  const table = page.getByRole('table', { name: 'Drillings' });
+  await expect(table.locator('tbody tr')).toHaveCount(3);
+  await expect(table).toContainText('the −x face');
+  await expect(page.getByRole('status', { name: 'Roofs in its channels' })).toContainText('a roof 0.0° from level');
+
+  await goTo(page, 'Lay');
+  await page.keyboard.press('Control+z');
+  await locker(page, 'Drain').click();
+  await page.getByLabel('Channel or groove').selectOption('a groove along a face');
+  // As deep as it is wide to one side; but it keeps to no face there.
+  await expect(page.getByLabel('Groove: depth')).toHaveValue('4');
+  await expect(page.getByText('Drain keeps to no face of Block.').first()).toBeVisible();
+  await page.getByLabel('Channel or groove').selectOption('a channel, from face to face');
+  await expect(page.getByText('keeps to no face')).toHaveCount(0);
+});

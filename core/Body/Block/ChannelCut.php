@@ -24,6 +24,16 @@ use Bowline\Routing\LaidRun;
 /** A channel in its block: what of its run is cut, and how it comes out at both ends. */
 final readonly class ChannelCut
 {
+    /** @var non-empty-list<array{float, Vector, Vector}> lengths along the path, with its points and directions */
+    public array $places;
+
+    /** Distance of the places along it that are looked at, as a part of its reach; fewest and most of them. */
+    private const STEP = 0.2;
+
+    private const FEWEST = 32;
+
+    private const MOST = 600;
+
     /** Points round a section that are looked at where it comes out. */
     private const POINTS = 96;
 
@@ -43,6 +53,12 @@ final readonly class ChannelCut
         public Path $path,
         public float $reach,
     ) {
+        $count = (int) max(self::FEWEST, min(self::MOST, ceil($path->length / (self::STEP * $reach))));
+        $this->places = array_map(static function (int $i) use ($path, $count): array {
+            $along = $path->length * $i / $count;
+
+            return [$along, $path->pointAt($along), $path->directionAt($along)];
+        }, range(0, $count));
     }
 
     /** @return self|null null where the run has no length */

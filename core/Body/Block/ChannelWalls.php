@@ -26,7 +26,7 @@ final class ChannelWalls
 
     private const MOST = 600;
 
-    /** Halvings of the way between two places, in search of the least (golden section). */
+    /** Steps in which the least is looked for between two places (golden section). */
     private const SEARCH = 40;
 
     private const GOLDEN = 0.6180339887498949;
@@ -35,6 +35,9 @@ final class ChannelWalls
     private const ALONG_FACE = M_PI / 4;
 
     private const SAME = 1e-3;
+
+    /** Halvings of the way between two places, in search of where that is. */
+    private const HALVINGS = 12;
 
     /** How far behind an opening in what is not flat the wall to it is looked at, as a part of the reach. */
     private const BEHIND = 2.0;
@@ -218,10 +221,10 @@ final class ChannelWalls
     {
         [$from, $to] = self::behindOpenings($cut);
         if ($cut->start->face === $number) {
-            $from = self::turned($cut->path, $normal);
+            $from = self::turned($cut, $normal, false);
         }
         if ($cut->end->face === $number) {
-            $to = $cut->path->length - self::turned($cut->path->reversed(), $normal);
+            $to = $cut->path->length - self::turned($cut, $normal, true);
         }
 
         return [$from, $to];
@@ -242,15 +245,27 @@ final class ChannelWalls
         return [$behind($cut->start), $cut->path->length - $behind($cut->end)];
     }
 
-    /** Returns how far along a path it has turned along a face from which it comes, mm; INF where it never does. */
-    private static function turned(Path $path, Vector $normal): float
+    /**
+     * Returns how far from its start, or from its end, a channel has turned along a face from which it comes, mm; INF
+     * where it never does.
+     */
+    private static function turned(ChannelCut $cut, Vector $normal, bool $isFromEnd): float
     {
-        $slant = static fn (float $at): float => acos(max(-1.0, min(1.0, -$path->directionAt($at)->dot($normal))));
-        $least = max(self::ALONG_FACE, $slant(0.0) + self::SAME);
-        for ($i = 1; $i <= self::MOST; $i++) {
-            if ($slant($path->length * $i / self::MOST) > $least) {
-                return $path->length * $i / self::MOST;
+        $places = $isFromEnd ? array_reverse($cut->places) : $cut->places;
+        $side = $isFromEnd ? 1.0 : -1.0;
+        $slant = static fn (Vector $along): float => acos(max(-1.0, min(1.0, $side * $along->dot($normal))));
+        $least = max(self::ALONG_FACE, $slant($places[0][2]) + self::SAME);
+        $before = $places[0][0];
+        foreach ($places as [$along, , $direction]) {
+            if ($slant($direction) > $least) {
+                for ($i = 0; $i < self::HALVINGS; $i++) {
+                    $middle = ($before + $along) / 2;
+                    $slant($cut->path->directionAt($middle)) > $least ? $along = $middle : $before = $middle;
+                }
+
+                return $isFromEnd ? $cut->path->length - $along : $along;
             }
+            $before = $along;
         }
 
         return INF;
@@ -274,17 +289,27 @@ final class ChannelWalls
         }
         $path = $cut->path;
         $at = static fn (float $along): float => $distance($path->pointAt($along), $path->directionAt($along));
-        $count = (int) max(self::FEWEST, min(self::MOST, ceil(($to - $from) / (self::STEP * $cut->reach))));
-        $step = ($to - $from) / $count;
-        [$nearest, $least] = [$from, INF];
-        for ($i = 0; $i <= $count; $i++) {
-            $found = $at($from + $step * $i);
-            [$nearest, $least] = $found < $least ? [$from + $step * $i, $found] : [$nearest, $least];
+        [$nearest, $least] = [$from, $at($from)];
+        foreach ($cut->places as [$along, $point, $direction]) {
+            $found = $along > $from && $along < $to ? $distance($point, $direction) : INF;
+            [$nearest, $least] = $found < $least ? [$along, $found] : [$nearest, $least];
         }
+        $last = $at($to);
+        [$nearest, $least] = $last < $least ? [$to, $last] : [$nearest, $least];
+        $step = $path->length / (count($cut->places) - 1);
         [$low, $high] = [max($from, $nearest - $step), min($to, $nearest + $step)];
+        [$one, $two] = [$high - self::GOLDEN * ($high - $low), $low + self::GOLDEN * ($high - $low)];
+        [$atOne, $atTwo] = [$at($one), $at($two)];
         for ($i = 0; $i < self::SEARCH; $i++) {
-            $span = self::GOLDEN * ($high - $low);
-            [$low, $high] = $at($high - $span) < $at($low + $span) ? [$low, $low + $span] : [$high - $span, $high];
+            if ($atOne < $atTwo) {
+                [$high, $two, $atTwo] = [$two, $one, $atOne];
+                $one = $high - self::GOLDEN * ($high - $low);
+                $atOne = $at($one);
+            } else {
+                [$low, $one, $atOne] = [$one, $two, $atTwo];
+                $two = $low + self::GOLDEN * ($high - $low);
+                $atTwo = $at($two);
+            }
         }
         $refined = $at(($low + $high) / 2);
         [$nearest, $least] = $refined < $least ? [($low + $high) / 2, $refined] : [$nearest, $least];

@@ -20,6 +20,7 @@ use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
+use Bowline\Routing\Bend;
 use Bowline\Routing\ChannelInBlock;
 use Bowline\Routing\LaidRun;
 use stdClass;
@@ -28,7 +29,10 @@ use stdClass;
 final class ThinWall implements Rule
 {
     /** How far a corner or a point is moved to cure it, as multiples of what is missing. */
-    private const PARTS = [1.0, 1.5, 2.0, 3.0];
+    private const PARTS = [1.0, 1.5, 2.5];
+
+    /** Corners that are tried: the nearest ones. */
+    private const CORNERS = 2;
 
     /** Move beyond what is missing, so that rounding to the file leaves enough, mm. */
     private const SPARE = 0.1;
@@ -174,7 +178,10 @@ final class ThinWall implements Rule
                     ];
                 }
             }
-            foreach ($laid->bends as $bend) {
+            $bends = $laid->bends;
+            usort($bends, static fn (Bend $a, Bend $b): int => abs(($a->start + $a->end()) / 2 - $along)
+                <=> abs(($b->start + $b->end()) / 2 - $along));
+            foreach (array_slice($bends, 0, self::CORNERS) as $bend) {
                 $ways[] = [
                     sprintf('Move corner %d %%s %s', $bend->vertex, $words), 'corner '.$bend->vertex.$words,
                     static fn (float $by): RunChange => new MoveCorner($bend->vertex, $direction->times($by)),
@@ -209,7 +216,7 @@ final class ThinWall implements Rule
     {
         $directions = [];
         foreach (['x' => $away->x, 'y' => $away->y, 'z' => $away->z] as $axis => $part) {
-            if (abs($part) > 0.3) {
+            if (abs($part) > 0.5) {
                 $name = ($part < 0.0 ? '-' : '+').$axis;
                 $directions['along '.str_replace('-', '−', $name)] = (Vector::axis($name) ?? $away)
                     ->times(1.0 / abs($part));

@@ -20,6 +20,7 @@ use Bowline\Geometry\Path;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\LaidRun;
+use LogicException;
 
 /** A channel in its block: what of its run is cut, and how it comes out at both ends. */
 final readonly class ChannelCut
@@ -41,13 +42,13 @@ final readonly class ChannelCut
     private const TURNED = 0.377;
 
     /**
-     * @param  non-empty-list<Stretch>  $stretches
+     * @param  int  $parts  into how many a run of one straight is divided
      * @param  Path  $path  the centreline of what is cut
      */
     private function __construct(
         public LaidRun $laid,
         public BlockShape $block,
-        private array $stretches,
+        private int $parts,
         public ChannelEnd $start,
         public ChannelEnd $end,
         public Path $path,
@@ -67,39 +68,79 @@ final readonly class ChannelCut
         if ($laid->path->segments === [] || $laid->length() < Tolerance::COINCIDENT) {
             return null;
         }
-        $plain = Stretches::along($laid->path, $laid->run->section, $laid->run->stock->section->outsideDiameter / 2);
-        $halved = self::divided($plain, 2);
-        $made = $halved === [] ? null : self::made($laid, $block, $over, $halved);
-        if ($made === null || count($made->foundEnds()) < 2 || count($plain) > 1) {
-            return $made;
-        }
-        $thirds = self::divided($plain, 3);
+        $made = self::made($laid, $block, $over, 2);
 
-        // A piece of wall, from which both ends go on to what they meet.
-        return $thirds === [] ? null : self::made($laid, $block, $over, $thirds);
+        // Where both ends go on to what they meet there is a piece of wall between them.
+        return count($made->foundEnds()) < 2 || ! self::isOneStraight($laid->path)
+            ? $made
+            : self::made($laid, $block, $over, 3);
     }
 
-    /** @param  non-empty-list<Stretch>  $stretches */
-    private static function made(LaidRun $laid, BlockShape $block, float $over, array $stretches): self
+    private static function isOneStraight(Path $path): bool
+    {
+        $straights = $path->straights();
+
+        return count($straights) === 1 && $straights[0][1] - $straights[0][0] > $path->length - Tolerance::NOTHING;
+    }
+
+    private static function made(LaidRun $laid, BlockShape $block, float $over, int $parts): self
     {
         $run = $laid->run;
         $outline = $run->section->place($run->stock->section->outside());
-        [$first, $last] = [$stretches[0], $stretches[count($stretches) - 1]];
-        $inner = $first->straight === null ? $first->start : $first->end();
+        [$before, $inner, $behind, $outer] = self::straightEnds($laid, $parts);
         $start = self::endAt(
-            $block, $inner, $inner->along->times(-1.0), $first->straight ?? 0.0,
-            $run->from->branch === null ? $over : 0.0, $outline,
+            $block, $inner, $inner->along->times(-1.0), $before, $run->from->branch === null ? $over : 0.0, $outline,
         );
-        $outer = $last->straight === null ? $last->end() : $last->start;
         $end = self::endAt(
-            $block, $outer, $outer->along, $last->straight ?? 0.0, $run->to->branch === null ? $over : 0.0, $outline,
+            $block, $outer, $outer->along, $behind, $run->to->branch === null ? $over : 0.0, $outline,
         );
 
         return new self(
-            $laid, $block, $stretches, $start, $end,
-            self::between($laid->path, $first->straight ?? 0.0, $start, $last->straight ?? 0.0, $end),
+            $laid, $block, $parts, $start, $end, self::between($laid->path, $before, $start, $behind, $end),
             $outline->reach(),
         );
+    }
+
+    /**
+     * Returns how long it is straight at both ends, and the frame of the section where that begins. Of a round section
+     * any frame will do, and its motions need not be made.
+     *
+     * @return array{float, Frame, float, Frame} mm
+     */
+    private static function straightEnds(LaidRun $laid, int $parts): array
+    {
+        $path = $laid->path;
+        if (! $laid->run->stock->section->isRound) {
+            $stretches = self::stretches($laid, $parts);
+            [$first, $last] = [$stretches[0], $stretches[count($stretches) - 1]];
+
+            return [
+                $first->straight ?? 0.0, $first->straight === null ? $first->start : $first->end(),
+                $last->straight ?? 0.0, $last->straight === null ? $last->end() : $last->start,
+            ];
+        }
+        $straights = $path->straights();
+        [$first, $last] = [$straights[0] ?? [INF, INF], $straights[count($straights) - 1] ?? [-INF, -INF]];
+        $before = $first[0] < Tolerance::NOTHING ? $first[1] : 0.0;
+        $behind = $last[1] > $path->length - Tolerance::NOTHING ? $path->length - $last[0] : 0.0;
+        if (self::isOneStraight($path)) {
+            [$before, $behind] = [$path->length / $parts, $path->length / $parts];
+        }
+        $frame = static fn (float $at): Frame => Frame::of(
+            $path->pointAt($at), $path->directionAt($at), Vector::zero(),
+        );
+
+        return [$before, $frame($before), $behind, $frame($path->length - $behind)];
+    }
+
+    /** @return non-empty-list<Stretch> */
+    private static function stretches(LaidRun $laid, int $parts): array
+    {
+        $stretches = self::divided(
+            Stretches::along($laid->path, $laid->run->section, $laid->run->stock->section->outsideDiameter / 2), $parts,
+        );
+
+        return $stretches === [] ? throw new LogicException('a channel has a length') : $stretches;
     }
 
     /**
@@ -267,13 +308,14 @@ final readonly class ChannelCut
     /** @return list<array{ChannelEnd, Profile}> both ends with the outline there, as seen from outside of the block */
     private function walls(SolidBuilder $builder, Outline $outline): array
     {
-        $last = $this->stretches[count($this->stretches) - 1];
-        $isStraight = [$this->stretches[0]->straight !== null, $last->straight !== null];
+        $stretches = self::stretches($this->laid, $this->parts);
+        $last = $stretches[count($stretches) - 1];
+        $isStraight = [$stretches[0]->straight !== null, $last->straight !== null];
         $middle = array_slice(
-            $this->stretches, $isStraight[0] ? 1 : 0,
-            count($this->stretches) - ($isStraight[0] ? 1 : 0) - ($isStraight[1] ? 1 : 0),
+            $stretches, $isStraight[0] ? 1 : 0,
+            count($stretches) - ($isStraight[0] ? 1 : 0) - ($isStraight[1] ? 1 : 0),
         );
-        $frame = $isStraight[0] ? $this->stretches[0]->end() : $this->stretches[0]->start;
+        $frame = $isStraight[0] ? $stretches[0]->end() : $stretches[0]->start;
         $profile = $first = Profile::of($outline, $frame);
         foreach ($middle as $stretch) {
             $profile = $builder->sweep($profile, $stretch->motion);

@@ -84,6 +84,7 @@ final readonly class Loosening
                 array_keys($lostPorts),
                 array_keys($lostClamps),
                 array_map(strval(...), array_keys($lostFittings + $lostSurroundings)),
+                array_map(strval(...), array_keys($lostRuns)),
             ),
             (new Node($fitted))->list('runs'),
         );
@@ -209,8 +210,9 @@ final readonly class Loosening
      * @param  list<string>  $ports
      * @param  list<string>  $clamps
      * @param  list<string>  $blocks  ids of fittings and surroundings that are gone
+     * @param  list<string>  $runs  ids of runs that are gone
      */
-    private function loosened(Node $run, array $ports, array $clamps, array $blocks): stdClass
+    private function loosened(Node $run, array $ports, array $clamps, array $blocks, array $runs): stdClass
     {
         $copy = json_decode(json_encode($run->object(), JSON_THROW_ON_ERROR), false, 512, JSON_THROW_ON_ERROR);
         assert($copy instanceof stdClass);
@@ -229,6 +231,10 @@ final readonly class Loosening
         }
         if (in_array(Channel::blockOf($run), $blocks, true)) {
             unset($copy->body);
+        }
+        if (($copy->body ?? null) instanceof stdClass && isset($copy->body->meets)) {
+            $meets = array_map(static fn (Node $other): string => $other->text(), $run->get('body')->list('meets'));
+            $copy->body->meets = array_values(array_diff($meets, $runs));
         }
         if ($copy->route instanceof stdClass) {
             $route = $copy->route;

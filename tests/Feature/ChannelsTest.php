@@ -123,6 +123,20 @@ it('stays as a run of its own when its block is deleted, and is a channel again 
         ->and($back['bodies'])->toBe([['id' => 'block', 'fault' => null]]);
 });
 
+it('keeps a channel when the one that it opens into is deleted, by itself', function (): void {
+    $main = passage('in', 'across', []);
+    $crossing = [
+        'id' => 'crossing', ...passage('in', 'out'), 'from' => ['at' => [0, 0, -30], 'axis' => [0, 0, 1]],
+        'route' => ['kind' => 'corners', 'stops' => []],
+        'body' => ['as' => 'channel', 'in' => 'block', 'meets' => ['c0']],
+    ];
+    $job = blockJob([['id' => 'c0', ...$main], $crossing]);
+    $left = test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => 'c0', 'item' => null]]])
+        ->assertOk()->json('job.runs');
+    expect(array_column($left, 'id'))->toBe(['crossing'])
+        ->and($left[0]['body'])->toBe(['as' => 'channel', 'in' => 'block', 'meets' => []]);
+});
+
 it('tells why a block cannot be made, and writes nothing of it silently', function (): void {
     $job = blockJob([passage('in', 'out'), passage('in', 'across', [])]);
     expect(test()->getJson($job)->json('bodies.0.fault'))->toContain('Channel 2 cuts into Channel 1');

@@ -23,8 +23,9 @@ use Bowline\Routing\ChannelInBlock;
 use Bowline\Routing\LaidRun;
 
 /**
- * A block without its channels, as one closed boundary: its flat faces with holes, and the walls of these. Exact, but
- * for channels that are open to each other: between them it is found.
+ * A block without its channels, as one closed boundary: its faces with holes, and the walls of these. Exact, except
+ * where channels are open to each other, leave through a round side or over an edge, or the block is a mesh: there the
+ * boundary is triangles.
  */
 final readonly class BlockBody implements FoundBody
 {
@@ -212,7 +213,7 @@ final readonly class BlockBody implements FoundBody
         return $this->grooves !== [];
     }
 
-    /** Whether its boundary is exact: where channels are open to each other their surface is found. */
+    /** Whether its whole boundary is exact, with no part that is known as triangles only. */
     public function isExact(): bool
     {
         return $this->joined === [] && $this->shape instanceof PrismBlock && array_filter(

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use Bowline\Body\Mesh;
+
 /** Bodies as packed triangles, nine 32-bit floats each. */
 final class Triangles
 {
@@ -51,6 +53,34 @@ final class Triangles
         }
 
         return self::pack($triangles);
+    }
+
+    /** How many pieces a mesh has that share no vertex with one another. */
+    public static function shells(Mesh $mesh): int
+    {
+        /** @var array<int, int> $parents */
+        $parents = [];
+        $rootOf = static function (int $one) use (&$parents): int {
+            while (isset($parents[$one])) {
+                $one = $parents[$one];
+            }
+
+            return $one;
+        };
+        $roots = [];
+        foreach ($mesh->triangles as $corners) {
+            foreach ([$corners[1], $corners[2]] as $other) {
+                [$one, $two] = [$rootOf($corners[0]), $rootOf($other)];
+                if ($one !== $two) {
+                    $parents[$one] = $two;
+                }
+            }
+        }
+        foreach ($mesh->triangles as [$corner]) {
+            $roots[$rootOf($corner)] = true;
+        }
+
+        return count($roots);
     }
 
     /** A ball about the origin in so many facets around. */

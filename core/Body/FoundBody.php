@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Body;
 
 use Bowline\Job\JobError;
+use Bowline\Space\Progress;
 
 /** A body whose surface is found, as fine as is asked for. */
 interface FoundBody
@@ -14,5 +15,5 @@ interface FoundBody
      *
      * @throws JobError where that asks for more triangles than are allowed, or it does not close
      */
-    public function mesh(float $chord): Mesh;
+    public function mesh(float $chord, Progress $progress = new Progress): Mesh;
 }

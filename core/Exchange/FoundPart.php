@@ -6,9 +6,11 @@ namespace Bowline\Exchange;
 
 use Bowline\Body\Cut\MeshCut;
 use Bowline\Body\FoundBody;
+use Bowline\Body\FoundMesh;
 use Bowline\Body\Mesh;
 use Bowline\Exchange\Step\StepShapes;
 use Bowline\Geometry\Vector;
+use Bowline\Space\Progress;
 
 /** A body whose surface is found, as fine as is asked for: in STEP a set of triangles. */
 final readonly class FoundPart extends Part
@@ -27,9 +29,15 @@ final readonly class FoundPart extends Part
         parent::__construct($id, $name, $colour);
     }
 
-    public function mesh(float $chord): Mesh
+    public function mesh(float $chord, Progress $progress = new Progress): Mesh
     {
-        return $this->body->mesh($chord);
+        return $this->body->mesh($chord, $progress);
+    }
+
+    /** Returns the same part with triangles that have been found before, whatever it is asked for. */
+    public function found(Mesh $mesh): self
+    {
+        return new self($this->id, $this->name, new FoundMesh($mesh), $this->chord, $this->colour);
     }
 
     public function isSolid(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Body\Junction\RoundedBody;
 use Bowline\Body\Junction\WallMap;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
@@ -11,6 +12,7 @@ use Bowline\Job\ItemRef;
 use Bowline\Job\JobError;
 use Bowline\Job\JoinedBody;
 use Bowline\Routing\Run;
+use Bowline\Space\Progress;
 use Closure;
 use Generator;
 
@@ -62,13 +64,13 @@ final class JobBodies
      *
      * @throws JobError where there is none of that id, or it cannot be made
      */
-    public static function mass(Job $job, string $id): array
+    public static function mass(Job $job, string $id, Progress $progress = new Progress): array
     {
         $channels = BlockBodies::channels($job)[$id] ?? null;
 
         return $channels === null
-            ? MassWriter::body($job, JoinedBodies::named($job, $id))
-            : MassWriter::block($job, $channels);
+            ? MassWriter::body($job, JoinedBodies::named($job, $id), $progress)
+            : MassWriter::block($job, $channels, $progress);
     }
 
     /**
@@ -113,6 +115,20 @@ final class JobBodies
         return $channels === null
             ? JoinedBodies::rounded($job, $id)->wallsAt()
             : BlockBodies::made($job, $channels)->wallAt(...);
+    }
+
+    /**
+     * Whether the boundary of one is exact, so that nothing of it has to be found.
+     *
+     * @throws JobError where there is none of that id, or it cannot be made
+     */
+    public static function isExact(Job $job, string $id): bool
+    {
+        $channels = BlockBodies::channels($job)[$id] ?? null;
+
+        return $channels === null
+            ? ! JoinedBodies::made($job, JoinedBodies::named($job, $id)) instanceof RoundedBody
+            : BlockBodies::made($job, $channels)->isExact();
     }
 
     /**

@@ -11,6 +11,7 @@ use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\JoinedBody;
 use Bowline\Routing\LaidRun;
+use Bowline\Space\Progress;
 use Generator;
 
 /** The bodies of several runs of a job, as parts of a file and with what they weigh. */
@@ -71,8 +72,12 @@ final class JoinedBodies
      *
      * @throws JobError where there is no body of that id
      */
-    public static function bothWalls(Job $job, string $id, float $chord): array
-    {
+    public static function bothWalls(
+        Job $job,
+        string $id,
+        float $chord,
+        Progress $progress = new Progress,
+    ): array {
         $body = self::named($job, $id);
         $walls = [];
         foreach (['round-first' => false, 'hollow-first' => true] as $order => $isHollowFirst) {
@@ -80,7 +85,7 @@ final class JoinedBodies
                 $made = RoundedBody::of(
                     $body->ordered($isHollowFirst), self::laid($job, $body), self::pointer($job, $body),
                 );
-                $map = $made->walls($chord);
+                $map = $made->walls($chord, $progress->share(count($walls), 2));
                 $walls[$order] = $map === null
                     ? ['fault' => 'It is solid.']
                     : ['fault' => null, ...WallWriter::write($id, $map, ...self::limits($job, $body))];

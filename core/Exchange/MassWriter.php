@@ -17,6 +17,7 @@ use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
 use Bowline\Routing\Spool;
 use Bowline\Solving\SolvedRun;
+use Bowline\Space\Progress;
 use Generator;
 
 /**
@@ -30,7 +31,7 @@ final class MassWriter
     private const CUBIC_METRE = 1e9;
 
     /** Chord with which a body is weighed whose surface is found, mm. */
-    private const FINE = 0.4;
+    public const FINE = 0.4;
 
     /** The same of a block whose channels are open to each other, as a part of their radius. */
     private const CHANNEL_CHORD = 0.02;
@@ -90,11 +91,14 @@ final class MassWriter
      *
      * @throws JobError where its runs cannot be one body
      */
-    public static function body(Job $job, JoinedBody $body): array
+    public static function body(Job $job, JoinedBody $body, Progress $progress = new Progress): array
     {
         $made = JoinedBodies::made($job, $body);
         [$properties, $contents] = $made instanceof RoundedBody
-            ? [MassProperties::ofMesh($made->mesh(self::FINE)), $made->contents(self::FINE)?->smoothVolume()]
+            ? [
+                MassProperties::ofMesh($made->mesh(self::FINE, $progress->share(0, 2))),
+                $made->contents(self::FINE, $progress->share(1, 2))?->smoothVolume(),
+            ]
             : [MassProperties::of($made->solid()), self::volumeOf($made->contents())];
 
         return [
@@ -121,12 +125,12 @@ final class MassWriter
      *
      * @throws JobError where it cannot be made
      */
-    public static function block(Job $job, array $channels): array
+    public static function block(Job $job, array $channels, Progress $progress = new Progress): array
     {
         $made = BlockBodies::made($job, $channels);
         $properties = $made->isExact()
             ? MassProperties::of($made->solid())
-            : MassProperties::ofMesh($made->mesh(self::CHANNEL_CHORD * $made->leastReach()));
+            : MassProperties::ofMesh($made->mesh(self::CHANNEL_CHORD * $made->leastReach(), $progress));
 
         return [
             'id' => $made->block->id,

@@ -21,6 +21,7 @@ use Bowline\Job\Block;
 use Bowline\Job\JobError;
 use Bowline\Routing\ChannelInBlock;
 use Bowline\Routing\LaidRun;
+use Bowline\Space\Progress;
 
 /**
  * A block without its channels, as one closed boundary: its faces with holes, and the walls of these. Exact, except
@@ -181,10 +182,12 @@ final readonly class BlockBody implements FoundBody
      *
      * @throws JobError
      */
-    private function opened(Mesh $mesh): Mesh
+    private function opened(Mesh $mesh, Progress $progress, int $count): Mesh
     {
+        $number = count($this->joined);
         foreach ($this->cuts as $cut) {
             foreach ($cut->foundEnds() as $end) {
+                $progress->tell($number++ / $count);
                 $mesh = MeshOpening::cut($mesh, $end->from, $end->direction, $cut->laid->run->name);
             }
         }
@@ -280,17 +283,21 @@ final readonly class BlockBody implements FoundBody
      *
      * @throws JobError where that asks for more triangles than are allowed, or it does not close
      */
-    public function mesh(float $chord): Mesh
+    public function mesh(float $chord, Progress $progress = new Progress): Mesh
     {
         if ($this->isExact()) {
             return Tessellation::of($this->solid(), $chord);
         }
+        $ends = array_sum(array_map(static fn (ChannelCut $cut): int => count($cut->foundEnds()), $this->cuts));
+        $count = count($this->joined) + $ends;
         for ($try = 0; $try < RoundedBody::TRIES; $try++) {
             $builder = new SolidBuilder;
             $holes = $this->addSingle($builder);
             $opened = [];
             foreach ($this->joined as $number => $one) {
-                $opened[$number] = $one->space->open($one->space->sizeOf($chord, $try), $builder);
+                $opened[$number] = $one->space->open(
+                    $chord, $try, $builder, $progress->share($number, $count),
+                );
                 foreach ($one->rims() as $face => $rims) {
                     $holes[$face] = [...$holes[$face] ?? [], ...$rims];
                 }
@@ -306,7 +313,7 @@ final readonly class BlockBody implements FoundBody
             foreach ($this->joined as $number => $one) {
                 $one->space->fill($merged, $opened[$number], $rest);
             }
-            $mesh = $this->opened($merged->mesh());
+            $mesh = $this->opened($merged->mesh(), $progress, $count);
             if ($mesh->isClosed()) {
                 return $mesh;
             }

@@ -21,16 +21,16 @@ final readonly class ClippedNet
     /**
      * @param  list<ExactEnd>  $mouths
      * @param  list<float>  $radii  of their rings, mm
-     * @param  float  $size  of cubes, mm
+     * @param  list<float>  $sizes  of cubes at each, mm
      */
-    public static function of(SurfaceNet $net, array $mouths, array $radii, float $size): self
+    public static function of(SurfaceNet $net, array $mouths, array $radii, array $sizes): self
     {
         $vertices = array_map(static fn (array $at): Vector => new Vector(...$at), $net->vertices);
         // How far beyond which ring each lies; nothing is looked at far beyond one.
-        $beyond = array_map(static function (Vector $at) use ($mouths, $radii, $size): array {
+        $beyond = array_map(static function (Vector $at) use ($mouths, $radii, $sizes): array {
             foreach ($mouths as $number => $mouth) {
                 $over = $at->minus($mouth->centre)->dot($mouth->out);
-                if (abs($over) < 6 * $size && $mouth->holds($at, $radii[$number] + $size)) {
+                if (abs($over) < 6 * $sizes[$number] && $mouth->holds($at, $radii[$number] + $sizes[$number])) {
                     return [$over === 0.0 ? -1e-12 : $over, $number];
                 }
             }

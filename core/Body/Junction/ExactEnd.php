@@ -34,6 +34,7 @@ final readonly class ExactEnd
     private const TOGETHER = 1e-6;
 
     /**
+     * @param  int  $number  of its leg
      * @param  float  $at  length from the end to the ring, mm
      * @param  Vector  $centre  of the ring
      * @param  Vector  $out  unit, from the ring to the end
@@ -41,6 +42,7 @@ final readonly class ExactEnd
      * @param  list<int>  $together  numbers of the legs that begin here as one
      */
     private function __construct(
+        public int $number,
         public MemberTube $leg,
         public float $at,
         public Vector $centre,
@@ -88,7 +90,7 @@ final readonly class ExactEnd
         }
 
         return new self(
-            $leg, $at, $path->pointAt($at), $path->directionAt($at)->times(-1.0), $path, $body,
+            $number, $leg, $at, $path->pointAt($at), $path->directionAt($at)->times(-1.0), $path, $body,
             [$number, ...$together],
         );
     }

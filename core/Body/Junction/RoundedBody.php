@@ -14,12 +14,12 @@ use Bowline\Body\Profile;
 use Bowline\Body\SolidBuilder;
 use Bowline\Body\Stretch;
 use Bowline\Body\Tessellation;
-use Bowline\Geometry\Chord;
 use Bowline\Geometry\Outline;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Job\JoinedBody;
 use Bowline\Routing\LaidRun;
+use Bowline\Space\Progress;
 use Bowline\Space\RoundedUnion;
 use Bowline\Space\SurfaceNet;
 use Bowline\Space\TubeDistance;
@@ -31,12 +31,7 @@ use Bowline\Space\TubeDistance;
  */
 final readonly class RoundedBody implements FoundBody
 {
-    /** Size of cubes as a share of the smallest radius at most. */
-    private const COARSEST = 0.4;
-
-    /** Where two sheets go through one cube, all of them are made smaller, by this, so often at most. */
-    private const FINER = 0.83;
-
+    /** Where triangles do not close, smaller ones are tried, so often at most. */
     public const TRIES = 6;
 
     /** How exactly vertices lie on the surface, mm. */
@@ -252,11 +247,10 @@ final readonly class RoundedBody implements FoundBody
      *
      * @throws JobError where that asks for more triangles than are allowed
      */
-    public function mesh(float $chord): Mesh
+    public function mesh(float $chord, Progress $progress = new Progress): Mesh
     {
-        $size = $this->cube($chord);
-        for ($try = 0; $try < self::TRIES; $try++, $size *= self::FINER) {
-            $mesh = $this->meshOf($size, $chord);
+        for ($try = 0; $try < self::TRIES; $try++) {
+            $mesh = $this->meshOf(CubeSizes::of($this->legs, $chord, $try), $chord, $progress);
             if ($mesh->isClosed()) {
                 return $mesh;
             }
@@ -265,11 +259,12 @@ final readonly class RoundedBody implements FoundBody
     }
 
     /** @throws JobError */
-    private function meshOf(float $size, float $chord): Mesh
+    private function meshOf(CubeSizes $sizes, float $chord, Progress $progress): Mesh
     {
-        $parts = [$this->net($size, false)];
+        $count = $this->isHollow() ? 2 : 1;
+        $parts = [$this->net($sizes, false, $progress->share(0, $count))];
         if ($this->isHollow()) {
-            $parts[] = $this->net($size, true);
+            $parts[] = $this->net($sizes, true, $progress->share(1, $count));
         }
         $merged = new MeshAssembly;
         foreach ($parts as $isBore => $part) {
@@ -278,7 +273,7 @@ final readonly class RoundedBody implements FoundBody
         foreach ($this->mouths as $number => $mouth) {
             $this->close($merged, $mouth, array_map(
                 static fn (ClippedNet $part): array => $part->rings[$number], $parts,
-            ), $size, $chord);
+            ), $sizes, $chord);
         }
 
         return $merged->mesh();
@@ -287,14 +282,16 @@ final readonly class RoundedBody implements FoundBody
     /**
      * Adds the walls of rods beyond their rings, which look into them, to the boundary of what they are taken out of.
      *
-     * @param  float  $size  of cubes, mm
+     * @param  float  $chord  farthest that a facet stands off the surface, mm
+     * @param  int  $try  how often it has been tried before, with larger triangles
      * @return array{ClippedNet, list<Frame>} what lies between the rings, and where the wall of each begins
      */
-    public function open(float $size, SolidBuilder $builder): array
+    public function open(float $chord, int $try, SolidBuilder $builder, Progress $progress = new Progress): array
     {
+        $sizes = CubeSizes::of($this->legs, $chord, $try);
         $starts = [];
         foreach ($this->mouths as $mouth) {
-            $stretches = $mouth->stretches($mouth->band($size));
+            $stretches = $mouth->stretches($mouth->band($sizes->ofLegs[$mouth->number]));
             $starts[] = $stretches[0]->start;
             $wall = self::wall(
                 $builder, $stretches, Outline::circle($mouth->leg->radius)->reversed(), $mouth->body->back(),
@@ -305,7 +302,7 @@ final readonly class RoundedBody implements FoundBody
             );
         }
 
-        return [$this->net($size, false), $starts];
+        return [$this->net($sizes, false, $progress), $starts];
     }
 
     /**
@@ -323,29 +320,23 @@ final readonly class RoundedBody implements FoundBody
         }
     }
 
-    /** Returns the size of cubes for a chord tolerance that is tried, each smaller than the one before, mm. */
-    public function sizeOf(float $chord, int $try): float
-    {
-        return $this->cube($chord) * self::FINER ** $try;
-    }
-
     /**
      * Returns the space of all its bores; null where it is solid.
      *
      * @throws JobError
      */
-    public function contents(float $chord): ?Mesh
+    public function contents(float $chord, Progress $progress = new Progress): ?Mesh
     {
         if (! $this->isHollow()) {
             return null;
         }
-        $size = $this->cube($chord);
-        $part = $this->net($size, true);
+        $sizes = CubeSizes::of($this->legs, $chord);
+        $part = $this->net($sizes, true, $progress);
         $merged = new MeshAssembly;
         $merged->add($part->mesh, false);
         foreach ($this->mouths as $number => $mouth) {
             $builder = new SolidBuilder;
-            $stretches = $mouth->stretches($mouth->band($size));
+            $stretches = $mouth->stretches($mouth->band($sizes->ofLegs[$mouth->number]));
             $bore = self::wall(
                 $builder, $stretches, Outline::circle($mouth->leg->bore), $mouth->body->bore(),
             );
@@ -362,28 +353,16 @@ final readonly class RoundedBody implements FoundBody
      *
      * @param  float  $chord  how fine the bores are looked at, mm
      */
-    public function walls(float $chord): ?WallMap
+    public function walls(float $chord, Progress $progress = new Progress): ?WallMap
     {
         if (! $this->isHollow()) {
             return null;
         }
-        $mesh = $this->net($this->cube($chord), true)->mesh;
-        $outside = $this->union(false);
-        $areas = [];
-        foreach ($mesh->triangles as [$a, $b, $c]) {
-            $area = $mesh->vertices[$b]->minus($mesh->vertices[$a])
-                ->cross($mesh->vertices[$c]->minus($mesh->vertices[$a]))->length() / 2;
-            foreach ([$a, $b, $c] as $corner) {
-                $areas[$corner] = ($areas[$corner] ?? 0.0) + $area / 3;
-            }
-        }
-        $places = [];
-        foreach ($areas as $corner => $area) {
-            $at = $mesh->vertices[$corner];
-            $places[] = [$at, -$outside->at($at->x, $at->y, $at->z, self::ACCURACY)[0], $area];
-        }
+        $sizes = CubeSizes::of($this->legs, $chord);
+        $bores = new JunctionSurface($this->union(true), $this->limits, $sizes);
 
-        return $places === [] ? null : new WallMap($places);
+        return (new JunctionWalls($this->union(false), $bores))
+            ->over($this->net($sizes, true, $progress)->mesh, $sizes->greatest());
     }
 
     /**
@@ -413,21 +392,6 @@ final readonly class RoundedBody implements FoundBody
         return $this->legs[0]->bore > 0.0;
     }
 
-    /** Returns the size of cubes for a chord tolerance, mm. */
-    private function cube(float $chord): float
-    {
-        $least = INF;
-        foreach ($this->legs as $leg) {
-            $least = min($least, $leg->bore > 0.0 ? $leg->bore : $leg->radius);
-        }
-        // A fillet that stands off its corner by less than the chord need not be followed: ρ(√2 − 1) in a square one.
-        $isSeen = (M_SQRT2 - 1) * $this->rounding > $chord;
-        $tightest = $isSeen ? min($least, $this->rounding) : $least;
-
-        // Half a diagonal of a square of size s stands s²/4r off a circle of radius r.
-        return min(2 * sqrt($tightest * $chord), self::COARSEST * $least);
-    }
-
     /** Returns what the outsides of the legs are together, or their bores. */
     public function union(bool $isBore): RoundedUnion
     {
@@ -446,29 +410,19 @@ final readonly class RoundedBody implements FoundBody
         );
     }
 
-    private function net(float $size, bool $isBore): ClippedNet
+    private function net(CubeSizes $sizes, bool $isBore, Progress $progress = new Progress): ClippedNet
     {
-        $union = $this->union($isBore);
+        $surface = new JunctionSurface($this->union($isBore), $this->limits, $sizes);
+        $size = $sizes->greatest();
         [$low, $extent] = $this->box(3 * $size);
-        $net = new SurfaceNet(
-            static fn (float $x, float $y, float $z): float => $union->bound($x, $y, $z, $size / 100),
-            function (float $x, float $y, float $z) use ($union, $size): bool {
-                $number = $union->nearest($x, $y, $z);
-                $along = $union->tubes[$number]->at($x, $y, $z)[4];
-                [$from, $to] = $this->limits[$number];
-
-                return $along > $from - 2 * $size && $along < $to + 2 * $size;
-            },
-            static fn (float $x, float $y, float $z): array => $union->rounding > 0.0
-                ? $union->onSurface($x, $y, $z, self::ACCURACY)
-                : SharpProjection::onSurface($union, $x, $y, $z, $size),
-            $low, $extent, $size,
-        );
 
         return ClippedNet::of(
-            $net, $this->mouths, array_map(
+            new SurfaceNet($surface, $low, $extent, $size, $surface->halvings(), $progress),
+            $this->mouths,
+            array_map(
                 static fn (ExactEnd $mouth): float => $isBore ? $mouth->leg->bore : $mouth->leg->radius, $this->mouths,
-            ), $size,
+            ),
+            array_map(static fn (ExactEnd $mouth): float => $sizes->ofLegs[$mouth->number], $this->mouths),
         );
     }
 
@@ -504,9 +458,14 @@ final readonly class RoundedBody implements FoundBody
      *
      * @throws JobError
      */
-    private function close(MeshAssembly $merged, ExactEnd $mouth, array $rings, float $size, float $chord): void
-    {
-        $stretches = $mouth->stretches($mouth->band($size));
+    private function close(
+        MeshAssembly $merged,
+        ExactEnd $mouth,
+        array $rings,
+        CubeSizes $sizes,
+        float $chord,
+    ): void {
+        $stretches = $mouth->stretches($mouth->band($sizes->ofLegs[$mouth->number]));
         $builder = new SolidBuilder;
         $outside = self::wall($builder, $stretches, Outline::circle($mouth->leg->radius), $mouth->body->back());
         $bores = $this->isHollow()

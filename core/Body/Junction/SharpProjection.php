@@ -19,12 +19,16 @@ final class SharpProjection
     /** Square of the sine between two surfaces that meet at an edge, at least. */
     private const STEEP = 1e-3;
 
-    /** @return array{float, float, float} */
-    public static function onSurface(RoundedUnion $union, float $x, float $y, float $z, float $cube): array
+    /**
+     * @param  list<float>  $cubes  sizes of cubes on each tube, mm
+     * @return array{float, float, float}
+     */
+    public static function onSurface(RoundedUnion $union, float $x, float $y, float $z, array $cubes): array
     {
         $distances = array_map(static fn ($tube): float => $tube->at($x, $y, $z)[0], $union->tubes);
         asort($distances);
         $numbers = array_keys($distances);
+        $cube = $cubes[$numbers[0]];
         if (count($numbers) > 1 && self::DRAWN * $cube > $distances[$numbers[1]] - $distances[$numbers[0]]) {
             $edge = self::onEdge($union, [$numbers[0], $numbers[1]], [$x, $y, $z], self::HALF_DIAGONAL * $cube);
             if ($edge !== null) {

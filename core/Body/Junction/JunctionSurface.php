@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Body\Junction;
+
+use Bowline\Space\ImplicitSurface;
+use Bowline\Space\RoundedUnion;
+
+/** The outside of a rounded body, or the surface of its bores, between its rings. */
+final readonly class JunctionSurface implements ImplicitSurface
+{
+    /** How exactly vertices lie on the surface, mm. */
+    private const ACCURACY = 1e-5;
+
+    /** How exactly the distance is found where only its sign matters, as a share of a cube. */
+    private const ROUGH = 1e-2;
+
+    /** Half a diagonal of a cube of half a size of 1. */
+    private const DIAGONAL = 1.7321;
+
+    /** Size of cubes on the fillet, or at the edge in which tubes meet, mm. */
+    private float $onFillet;
+
+    private float $smallest;
+
+    /** @param  array<int, array{float, float}>  $limits  of each leg, developed lengths of its rings, mm */
+    public function __construct(
+        private RoundedUnion $union,
+        private array $limits,
+        private CubeSizes $sizes,
+    ) {
+        $this->onFillet = $sizes->ofFillet($union->rounding);
+        $this->smallest = min($this->onFillet, ...$sizes->ofLegs);
+    }
+
+    /** Returns how often the largest cubes are halved at most. */
+    public function halvings(): int
+    {
+        return (int) ceil(log($this->sizes->greatest() / $this->smallest, 2) - 1e-9);
+    }
+
+    public function distance(float $x, float $y, float $z): float
+    {
+        return $this->union->bound($x, $y, $z, $this->smallest * self::ROUGH);
+    }
+
+    public function isWanted(float $x, float $y, float $z): bool
+    {
+        $number = $this->union->nearest($x, $y, $z);
+        $along = $this->union->tubes[$number]->at($x, $y, $z)[4];
+        [$from, $to] = $this->limits[$number];
+        $over = 2 * $this->sizes->ofLegs[$number];
+
+        return $along > $from - $over && $along < $to + $over;
+    }
+
+    public function cubeAt(float $x, float $y, float $z, float $half): float
+    {
+        $reach = self::DIAGONAL * $half;
+        $size = INF;
+        $touched = 0;
+        foreach ($this->union->tubes as $number => $tube) {
+            $distance = $tube->at($x, $y, $z)[0];
+            if (abs($distance) < $reach) {
+                $size = min($size, $this->sizes->ofLegs[$number]);
+            }
+            // On the fillet a place is outside of both tubes, and within the diameter of the ball of either.
+            if ($distance > -$reach && $distance < 2 * $this->union->rounding + $reach) {
+                $touched++;
+            }
+        }
+
+        return $touched > 1 ? min($size, $this->onFillet) : $size;
+    }
+
+    public function onSurface(float $x, float $y, float $z): array
+    {
+        return $this->union->rounding > 0.0
+            ? $this->union->onSurface($x, $y, $z, self::ACCURACY)
+            : SharpProjection::onSurface($this->union, $x, $y, $z, $this->sizes->ofLegs);
+    }
+}

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BodyWorkController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\DrillingsController;
 use App\Http\Controllers\EditController;
@@ -64,6 +65,8 @@ Route::post('jobs/{job}/edits', EditController::class);
 Route::post('jobs/{job}/runs/{run}/laying', [LayingController::class, 'keep']);
 Route::get('jobs/{job}/runs/{run}/settling', [SettlingController::class, 'show']);
 Route::post('jobs/{job}/runs/{run}/settling', [SettlingController::class, 'change']);
+Route::get('jobs/{job}/body-works/{work}', [BodyWorkController::class, 'show'])->whereNumber('work');
+Route::post('jobs/{job}/body-works/{work}', [BodyWorkController::class, 'change'])->whereNumber('work');
 Route::post('jobs/{job}/values/rename', RenameController::class);
 
 Route::get('jobs/{job}/file', [ExportController::class, 'file']);

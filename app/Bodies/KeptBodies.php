@@ -2,19 +2,21 @@
 
 declare(strict_types=1);
 
-namespace App\Editing;
+namespace App\Bodies;
 
+use App\Models\BodyWork;
+use App\Models\Job;
 use Bowline\Body\Mesh;
-use Bowline\Exchange\BodyMeshWriter;
-use Bowline\Exchange\JobBodies;
-use Bowline\Exchange\JoinedBodies;
+use Bowline\Exchange\FoundPart;
+use Bowline\Exchange\Part;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
 use Illuminate\Support\Facades\Cache;
+use LogicException;
 
 /**
- * Triangles and walls of bodies of several runs, and of blocks with channels, kept while nothing that they follow from
- * has changed.
+ * Answers about bodies of several runs, and blocks with channels, kept while nothing that they follow from has changed.
+ * What takes long is worked on the queue (`FindBody`).
  */
 final readonly class KeptBodies
 {
@@ -25,53 +27,82 @@ final readonly class KeptBodies
      * @param  string  $id  of a body that is there
      * @param  float  $chord  farthest that a facet stands off the surface, mm
      *
+     * @throws BodyPending while it is found on the queue
      * @throws JobError where it cannot be made
      */
-    public function mesh(CoreJob $core, string $id, float $chord): Mesh
+    public function mesh(Job $job, CoreJob $core, string $id, float $chord): Mesh
     {
-        return Cache::remember(
-            self::key($core, $id, 'mesh '.$chord), self::KEPT,
-            static fn (): Mesh => JobBodies::parts($core, $chord, $id)->current()->mesh($chord),
-        );
+        $mesh = $this->answer($job, $core, new BodyQuestion(BodyAnswer::Mesh, $id, $chord));
+
+        return $mesh instanceof Mesh ? $mesh : throw new LogicException('no triangles');
     }
 
     /**
-     * @param  string  $id  of a body that is there
-     * @return array<'round-first'|'hollow-first', array<string, mixed>> in both orders
+     * Returns a part of a file, with its triangles where its surface is found.
+     *
+     * @param  string  $id  of its body
+     *
+     * @throws BodyPending while it is found on the queue
+     * @throws JobError where it cannot be made
      */
-    public function walls(CoreJob $core, string $id, float $chord): array
+    public function part(Job $job, CoreJob $core, string $id, Part $part, float $chord): Part
     {
-        /** @var array<'round-first'|'hollow-first', array<string, mixed>> */
-        return Cache::remember(
-            self::key($core, $id, 'walls '.$chord), self::KEPT,
-            static fn (): array => JoinedBodies::bothWalls($core, $id, $chord),
-        );
+        return $part instanceof FoundPart ? $part->found($this->mesh($job, $core, $id, $chord)) : $part;
     }
 
     /**
-     * Returns the triangles of a body with the wall at each of their vertices.
+     * @return mixed of the type that the question asks for (`BodyAnswer`)
      *
-     * @param  string  $id  of a body that is there
-     * @return array{positions: string, triangles: string, walls: string, least: float, most: float} packed; mm
-     *
-     * @throws JobError where it cannot be made, or has no wall
+     * @throws BodyPending while it is worked on the queue, and where that was stopped or has failed
+     * @throws JobError where the body cannot be made
      */
-    public function wallMap(CoreJob $core, string $id, float $chord): array
+    public function answer(Job $job, CoreJob $core, BodyQuestion $question): mixed
     {
-        /** @var array{positions: string, triangles: string, walls: string, least: float, most: float} */
-        return Cache::remember(
-            self::key($core, $id, 'wall map '.$chord), self::KEPT,
-            fn (): array => BodyMeshWriter::walled($this->mesh($core, $id, $chord), JobBodies::wallsAt($core, $id)),
-        );
+        $key = $question->key($core);
+        $answer = self::find($key);
+        if ($answer !== null) {
+            return $answer;
+        }
+        if ($question->isQuick($core)) {
+            return $this->keep($question, $core, $question->work($core));
+        }
+        $work = $this->queued($job, $question, $key)->fresh();
+        if ($work?->state === 'refused') {
+            throw JobError::at($work->pointer ?? '', $work->reason ?? '');
+        }
+        $answer = self::find($key);
+
+        return $answer ?? throw new BodyPending($work ?? throw new LogicException('an answer that is not kept'));
     }
 
-    /** Returns a key that differs wherever what the body is made from, or the program, does. */
-    private static function key(CoreJob $core, string $id, string $what): string
+    public function keep(BodyQuestion $question, CoreJob $core, mixed $answer): mixed
     {
-        $runs = array_map(
-            static fn (string $run): string => KeptSolutions::hash($core->runs[$run]), JobBodies::all($core)[$id] ?? [],
-        );
+        Cache::put(self::keyOf($question->key($core)), $answer, self::KEPT);
 
-        return 'body '.md5(serialize([$id, $core->bodies[$id] ?? null, $runs])).' '.$what;
+        return $answer;
+    }
+
+    private static function find(string $key): mixed
+    {
+        return Cache::get(self::keyOf($key));
+    }
+
+    private static function keyOf(string $key): string
+    {
+        return 'body '.$key;
+    }
+
+    /** Queues a question, once; an older one after the same is not wanted any more. */
+    private function queued(Job $job, BodyQuestion $question, string $key): BodyWork
+    {
+        $asked = ['answer' => $question->answer, 'body' => $question->body, 'chord' => $question->chord];
+        // Several windows may ask at once: the one whose row is created dispatches the work.
+        $work = BodyWork::query()->createOrFirst(['job_id' => $job->id, 'key' => $key], $asked);
+        if ($work->wasRecentlyCreated) {
+            BodyWork::query()->where('job_id', $job->id)->where($asked)->where('key', '!=', $key)->delete();
+            FindBody::dispatch($work->id);
+        }
+
+        return $work;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Bodies\BodyPending;
 use App\Editing\EditClash;
 use App\Editing\EditRefused;
 use App\Editing\StorageFailed;
@@ -23,12 +24,16 @@ final class Problems
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([
+            BodyPending::class,
             EditClash::class,
             EditRefused::class,
             JobError::class,
             EditError::class,
             WorkBrokenOff::class,
         ]);
+        $exceptions->render(
+            static fn (BodyPending $pending): JsonResponse => response()->json($pending->work->told(), 202),
+        );
         // There is no one to answer when the client has gone.
         $exceptions->render(
             static fn (WorkBrokenOff $broken): JsonResponse => response()->json(

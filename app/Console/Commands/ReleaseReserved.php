@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Bodies\FindBody;
+use App\Models\BodyWork;
 use App\Models\Settling;
 use App\Settling\SettleRun;
 use Illuminate\Console\Command;
@@ -11,13 +13,13 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Run by bin/work before its worker starts: releases queued jobs that an ended worker had reserved, and queues runs
- * that wait to settle without a queued job. Only while no other worker runs.
+ * that wait to settle, and bodies that wait to be found, without a queued job. Only while no other worker runs.
  */
 final class ReleaseReserved extends Command
 {
     protected $signature = 'bowline:take-up-again';
 
-    protected $description = 'Frees the tasks that an ended worker held, and queues runs again that wait to settle';
+    protected $description = 'Frees the tasks that an ended worker held, and queues again what waits';
 
     public function handle(): int
     {
@@ -25,6 +27,9 @@ final class ReleaseReserved extends Command
         if (DB::table('queued')->doesntExist()) {
             foreach (Settling::query()->whereIn('state', ['waiting', 'settling'])->get() as $settling) {
                 SettleRun::dispatch($settling->id);
+            }
+            foreach (BodyWork::query()->whereIn('state', ['waiting', 'working'])->get() as $work) {
+                FindBody::dispatch($work->id);
             }
         }
 

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bodies\BodyAnswer;
+use App\Bodies\BodyQuestion;
+use App\Bodies\KeptBodies;
 use App\Editing\JobFiles;
-use App\Editing\KeptBodies;
 use App\Editing\Meshes;
 use App\Http\TemporaryFile;
 use App\Models\Job;
@@ -40,7 +42,11 @@ use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** The files that can be downloaded. */
+/**
+ * The files that can be downloaded.
+ *
+ * @phpstan-import-type Facts from MassWriter
+ */
 final readonly class ExportController
 {
     /** How fine the bores of a body are looked at for its walls, mm. */
@@ -193,8 +199,16 @@ final readonly class ExportController
         })();
 
         return response()->json(MassWriter::total($runs, array_map(
-            static fn (string $id): array => JobBodies::mass($core, $id), array_keys($bodies),
+            fn (string $id): array => $this->massOf($job, $core, $id), array_keys($bodies),
         )));
+    }
+
+    /** @return Generator<Part> a body, with the triangles that were found of it */
+    private function made(Job $job, CoreJob $core, string $body, float $chord): Generator
+    {
+        foreach (JobBodies::parts($core, $chord, $body) as $part) {
+            yield $this->bodies->part($job, $core, $body, $part, $chord);
+        }
     }
 
     /** Returns what a body of several runs weighs and holds. */
@@ -202,11 +216,18 @@ final readonly class ExportController
     {
         $core = CoreJob::read($this->files->file($job));
 
-        return response()->json(JobBodies::mass($core, self::made($core, $body)));
+        return response()->json($this->massOf($job, $core, self::there($core, $body)));
+    }
+
+    /** @return Facts */
+    private function massOf(Job $job, CoreJob $core, string $body): array
+    {
+        /** @var Facts */
+        return $this->bodies->answer($job, $core, new BodyQuestion(BodyAnswer::Mass, $body, MassWriter::FINE));
     }
 
     /** @throws NotFoundHttpException where there is no body of several runs, or block with channels, of that id */
-    private static function made(CoreJob $core, string $id): string
+    private static function there(CoreJob $core, string $id): string
     {
         return isset(JobBodies::all($core)[$id]) ? $id : throw new NotFoundHttpException;
     }
@@ -217,7 +238,7 @@ final readonly class ExportController
         $core = CoreJob::read($this->files->file($job));
 
         return response()->json(BodyMeshWriter::packed([
-            $this->bodies->mesh($core, self::made($core, $body), self::chord($request)),
+            $this->bodies->mesh($job, $core, self::there($core, $body), self::chord($request)),
         ]));
     }
 
@@ -226,7 +247,9 @@ final readonly class ExportController
     {
         $core = CoreJob::read($this->files->file($job));
 
-        return response()->json($this->bodies->wallMap($core, self::made($core, $body), self::chord($request)));
+        return response()->json($this->bodies->answer($job, $core, new BodyQuestion(
+            BodyAnswer::WallMap, self::there($core, $body), self::chord($request),
+        )));
     }
 
     /** Returns the walls of a body of several runs, in both orders in which it may be made. */
@@ -234,11 +257,9 @@ final readonly class ExportController
     {
         $core = CoreJob::read($this->files->file($job));
 
-        return response()->json(
-            $this->bodies->walls(
-                $core, isset($core->bodies[$body]) ? $body : throw new NotFoundHttpException, self::WALLS,
-            ),
-        );
+        return response()->json($this->bodies->answer($job, $core, new BodyQuestion(
+            BodyAnswer::Walls, isset($core->bodies[$body]) ? $body : throw new NotFoundHttpException, self::WALLS,
+        )));
     }
 
     /** Downloads the body of a run in the format of an ending. */
@@ -274,7 +295,7 @@ final readonly class ExportController
         $core = CoreJob::read($this->files->file($job));
         $body = $request->query->has('body') ? $request->query->getString('body') : null;
         if ($body !== null) {
-            $parts = JobBodies::parts($core, self::chord($request), self::made($core, $body));
+            $parts = $this->made($job, $core, self::there($core, $body), self::chord($request));
             $name = $core->bodies[$body]->name ?? $core->site->fittings[$body]->name
                 ?? $core->site->surroundings[$body]->name ?? $body;
 
@@ -290,7 +311,9 @@ final readonly class ExportController
                     yield $part;
                 }
             }
-            yield from JobBodies::parts($core, $chord);
+            foreach (array_keys(JobBodies::all($core)) as $body) {
+                yield from $this->made($job, $core, $body, $chord);
+            }
             if ($isAround) {
                 yield from Parts::around($core->site, JobBodies::isNotMade($core));
             }

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bodies\BodyPending;
+use App\Bodies\BodyQuestion;
+use App\Bodies\KeptBodies;
 use App\Editing\JobFiles;
-use App\Editing\KeptBodies;
 use App\Http\RequestBody;
 use App\Models\Job;
 use App\Settling\SettledShape;
 use Bowline\Body\Cut\SectionPlane;
-use Bowline\Exchange\FoundPart;
 use Bowline\Exchange\JobBodies;
-use Bowline\Exchange\MeshPart;
 use Bowline\Exchange\Part;
 use Bowline\Exchange\SectionViewWriter;
 use Bowline\Job as CoreJob;
@@ -72,28 +72,34 @@ final readonly class SectionController
         }
         $pointed = $body->find('pointed');
 
-        return response()->json(SectionViewWriter::write(
+        $works = [];
+        $cut = SectionViewWriter::write(
             self::plane($body, $values, $solved[$own] ?? throw $body->get('run')->error('there is no such run')),
             array_values(array_diff_key($solved, array_flip($joined))),
             $pointed === null ? null : $values->vector($pointed), $core->site, $around,
-            $this->parts($core, $bodies),
-        ));
+            $this->parts($job, $core, $bodies, $works),
+        );
+
+        return response()->json([...$cut, 'works' => $works]);
     }
 
     /**
      * @param  array<string, non-empty-list<string>>  $bodies  runs of each, by its id
+     * @param  list<array<string, mixed>>  $works  that go on, so that a body is coarse meanwhile
      * @return Generator<string, Part> by the first run of each; without those that cannot be made
      */
-    private function parts(CoreJob $core, array $bodies): Generator
+    private function parts(Job $job, CoreJob $core, array $bodies, array &$works): Generator
     {
         foreach ($bodies as $id => $runs) {
             try {
                 foreach (JobBodies::parts($core, self::CHORD, $id) as $part) {
-                    yield $runs[0] => $part instanceof FoundPart
-                        ? new MeshPart(
-                            $part->id, $part->name, $this->kept->mesh($core, $id, self::CHORD), $part->colour,
-                        )
-                        : $part;
+                    try {
+                        $part = $this->kept->part($job, $core, $id, $part, self::CHORD);
+                    } catch (BodyPending $pending) {
+                        $works[] = $pending->work->told();
+                        $part = $this->kept->part($job, $core, $id, $part, BodyQuestion::COARSE);
+                    }
+                    yield $runs[0] => $part;
                 }
             } catch (JobError) {
                 continue;

@@ -4,6 +4,7 @@ import type {
   BodyFacts,
   BodyMesh,
   BodyWalls,
+  BodyWork,
   Catalogue,
   CatalogueReport,
   CatalogueRow,
@@ -98,6 +99,19 @@ const send = async <Answer>(path: string, body: unknown, signal?: AbortSignal): 
 
 const get = async <Answer>(path: string): Promise<Answer> => (await ask('GET', path)).json() as Promise<Answer>;
 
+/** An answer about a body of several runs, or how far it has come while it is worked on. */
+export type Worked<Answer> = { answer: Answer; work: null } | { answer: null; work: BodyWork };
+
+/** Accepted: the answer is worked on. */
+const ACCEPTED = 202;
+
+const worked = async <Answer>(path: string): Promise<Worked<Answer>> => {
+  const response = await ask('GET', path);
+  return response.status === ACCEPTED
+    ? { answer: null, work: (await response.json()) as BodyWork }
+    : { answer: (await response.json()) as Answer, work: null };
+};
+
 const run = (job: number, id: string) => `jobs/${job}/runs/${encodeURIComponent(id)}`;
 
 /** Bowline's HTTP interface, typed from schema/. */
@@ -161,23 +175,33 @@ export const api = {
   section: (job: number, asked: SectionOf) => send<SectionView>(`jobs/${job}/section`, asked),
   /** Of all runs, or of those that are named. */
   jobMass: (job: number, runs: readonly string[] | null) =>
-    get<JobFacts>(`jobs/${job}/mass${runs === null ? '' : `?runs=${encodeURIComponent(runs.join('/'))}`}`),
+    worked<JobFacts>(`jobs/${job}/mass${runs === null ? '' : `?runs=${encodeURIComponent(runs.join('/'))}`}`),
   joinedMesh: (job: number, id: string, chord: number) =>
-    get<BodyMesh>(`jobs/${job}/joined/${encodeURIComponent(id)}/mesh?chord=${chord}`),
-  joinedWalls: (job: number, id: string) => get<BodyWalls>(`jobs/${job}/joined/${encodeURIComponent(id)}/walls`),
+    worked<BodyMesh>(`jobs/${job}/joined/${encodeURIComponent(id)}/mesh?chord=${chord}`),
+  joinedWalls: (job: number, id: string) => worked<BodyWalls>(`jobs/${job}/joined/${encodeURIComponent(id)}/walls`),
   wallMap: (job: number, id: string, chord: number) =>
-    get<WallMap>(`jobs/${job}/joined/${encodeURIComponent(id)}/wall-map?chord=${chord}`),
-  joinedMass: (job: number, id: string) => get<JobFacts>(`jobs/${job}/joined/${encodeURIComponent(id)}/mass`),
+    worked<WallMap>(`jobs/${job}/joined/${encodeURIComponent(id)}/wall-map?chord=${chord}`),
+  joinedMass: (job: number, id: string) => worked<JobFacts>(`jobs/${job}/joined/${encodeURIComponent(id)}/mass`),
+  bodyWork: (job: number, id: number) => get<BodyWork>(`jobs/${job}/body-works/${id}`),
+  /** Stops the work on a body, or takes it up again. */
+  changeBodyWork: (job: number, id: number, again: boolean) =>
+    send<BodyWork>(`jobs/${job}/body-works/${id}`, { again }),
   drillings: (job: number, block: string) =>
     get<Drillings>(`jobs/${job}/joined/${encodeURIComponent(block)}/drillings`),
   /** The runs that a channel is as drillings. */
   asDrillings: (job: number, id: string) => get<{ runs: Run[] }>(`${run(job, id)}/drillings`),
   text: async (path: string) => (await ask('GET', path)).text(),
-  /** Downloads a file under the name the server gives it; rejects with the reason where it cannot be written. */
-  file: async (address: string) => {
+  /**
+   * Downloads a file under the name the server gives it, unless a body in it is still being found; rejects with the
+   * reason where it cannot be written.
+   */
+  file: async (address: string): Promise<Worked<{ name: string; content: Blob }>> => {
     const response = await ask('GET', address.replace('/api/', ''));
+    if (response.status === ACCEPTED) {
+      return { answer: null, work: (await response.json()) as BodyWork };
+    }
     const name = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1] ?? 'bowline';
-    return { name, content: await response.blob() };
+    return { answer: { name, content: await response.blob() }, work: null };
   },
 };
 

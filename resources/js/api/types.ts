@@ -231,6 +231,8 @@ export interface Api {
   bodyFacts?: BodyFacts;
   jobFacts?: JobFacts;
   triangleCount?: TriangleCount;
+  bodyWork?: BodyWork;
+  bodyWorkChange?: BodyWorkChange;
 }
 /**
  * A new, empty job.
@@ -4749,6 +4751,30 @@ export interface TriangleCount {
   triangles: number;
 }
 /**
+ * How far a question about a body of several runs has come that is worked on the queue.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "bodyWork".
+ */
+export interface BodyWork {
+  id: number;
+  body: string;
+  state: "waiting" | "working" | "stopped" | "failed" | "done";
+  /**
+   * how much of it is done, 0 to 1
+   */
+  part: number;
+}
+/**
+ * true takes the work up again, false stops it.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "bodyWorkChange".
+ */
+export interface BodyWorkChange {
+  again: boolean;
+}
+/**
  * What a new item of a job is to begin as.
  *
  * This interface was referenced by `Api`'s JSON-Schema
@@ -4930,6 +4956,10 @@ export interface SectionView {
   normal: [number, number, number];
   cuts: SectionCut[];
   wall: SectionWall | null;
+  /**
+   * of bodies that are cut coarsely until they are found
+   */
+  works: BodyWork[];
 }
 export interface SectionCut {
   /**

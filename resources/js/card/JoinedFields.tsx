@@ -1,12 +1,13 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api } from '../api/client';
 import type { BodyWall, JoinedBody, Run, WallFinding } from '../api/types';
+import { BodyProgress } from '../job/BodyProgress';
 import { lengthWithUnit } from '../job/format';
 import { NameField } from '../job/NameField';
 import { FieldHome, NumberField } from '../job/NumberField';
 import { tell } from '../job/tell';
 import { freshId, useJob } from '../job/useJob';
+import { useWorked } from '../job/useWorked';
 import { useWallShown } from '../job/wallShown';
 import { Button } from '../ui/Button';
 import { Choice, named } from '../ui/Choice';
@@ -110,11 +111,12 @@ function OneBody({ body, run }: { body: JoinedBody; run: Run }) {
 function Walls({ body }: { body: JoinedBody }) {
   const { state } = useJob();
   const [isAsked, setAsked] = useState(false);
-  const walls = useQuery({
-    queryKey: ['walls', state.id, body.id, state.revision],
-    queryFn: () => api.joinedWalls(state.id, body.id),
+  const {
+    answer: walls,
+    work,
+    error,
+  } = useWorked(['walls', state.id, body.id, state.revision], () => api.joinedWalls(state.id, body.id), {
     enabled: isAsked,
-    retry: false,
   });
   if (!isAsked) {
     return (
@@ -126,23 +128,26 @@ function Walls({ body }: { body: JoinedBody }) {
       </>
     );
   }
-  if (walls.isError) {
-    return <p className="text-danger mb-1">{walls.error.message}</p>;
+  if (error !== null) {
+    return <p className="text-danger mb-1">{error.message}</p>;
   }
-  if (walls.data === undefined) {
+  if (work !== null) {
+    return <BodyProgress work={work} doing="Measuring…" />;
+  }
+  if (walls === undefined) {
     return <p className="quiet mb-1">Measuring…</p>;
   }
   return (
     <div role="status" aria-label="Wall of the body">
       <Row label="Rounded first">
-        <Wall of={walls.data['round-first']} />
+        <Wall of={walls['round-first']} />
       </Row>
       {body.round !== undefined && (
         <Row label="Hollow first">
-          <Wall of={walls.data['hollow-first']} />
+          <Wall of={walls['hollow-first']} />
         </Row>
       )}
-      {(walls.data[body.order ?? 'round-first'].findings ?? []).map((finding) => (
+      {(walls[body.order ?? 'round-first'].findings ?? []).map((finding) => (
         <p
           key={finding.rule}
           className={finding.rule === 'thin-wall' ? 'text-danger mb-1' : 'text-warning-emphasis mb-1'}

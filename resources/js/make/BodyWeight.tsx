@@ -1,9 +1,10 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api } from '../api/client';
+import { api, type Worked } from '../api/client';
 import type { JobFacts, Run } from '../api/types';
+import { BodyProgress } from '../job/BodyProgress';
 import { length, show } from '../job/format';
 import { useJob } from '../job/useJob';
+import { useWorked } from '../job/useWorked';
 import { Choice } from '../ui/Choice';
 import { Row } from '../ui/Section';
 import { useShown } from '../view/shown';
@@ -13,7 +14,7 @@ export function BodyWeight({ run, spool }: { run: Run; spool: string | undefined
   const { state } = useJob();
   const ask = async () => {
     const facts = await api.mass(state.id, run.id);
-    return facts.spools.find(({ mark }) => mark === spool) ?? facts;
+    return { answer: facts.spools.find(({ mark }) => mark === spool) ?? facts, work: null };
   };
   return <Weight of={spool ?? run.id} ask={ask} />;
 }
@@ -64,22 +65,19 @@ export function JobWeight() {
   );
 }
 
-function Weight({ of, ask }: { of: string | null; ask: () => Promise<JobFacts> }) {
+function Weight({ of, ask }: { of: string | null; ask: () => Promise<Worked<JobFacts>> }) {
   const { state } = useJob();
-  const facts = useQuery({
-    queryKey: ['mass', state.id, of, state.revision],
-    queryFn: ask,
-    // While it is weighed again after a change, what it was; never that of another run.
-    placeholderData: (before, query) => (query?.queryKey[2] === of ? before : undefined),
-    retry: false,
-  });
-  if (facts.isError) {
-    return <p className="text-danger">{facts.error.message}</p>;
+  const { answer, work, error } = useWorked(['mass', state.id, of, state.revision], ask, { keep: true });
+  if (error !== null) {
+    return <p className="text-danger">{error.message}</p>;
   }
-  if (facts.data === undefined) {
+  if (work !== null) {
+    return <BodyProgress work={work} doing="Weighing…" />;
+  }
+  if (answer === undefined) {
     return <p className="quiet">Weighing…</p>;
   }
-  const { mass, volume, surface, contents, centre } = facts.data;
+  const { mass, volume, surface, contents, centre } = answer;
   return (
     <>
       <Row label="Mass">

@@ -1,6 +1,9 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { api } from '../api/client';
+import type { BodyWork } from '../api/types';
+import { BodyProgress } from '../job/BodyProgress';
 import { tell } from '../job/tell';
+import { useBodyWork } from '../job/useWorked';
 import { Button } from '../ui/Button';
 
 interface Props {
@@ -9,19 +12,26 @@ interface Props {
   children: ReactNode;
 }
 
-/** Downloads a file; a refusal is shown instead of a broken download. */
+/** Downloads a file, once the bodies in it are found; a refusal is shown instead of a broken download. */
 export function SaveButton({ address, title, children }: Props) {
+  const [begun, setBegun] = useState<BodyWork | null>(null);
   const save = async () => {
-    const { name, content } = await api.file(address);
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(content);
-    link.download = name;
-    link.click();
-    URL.revokeObjectURL(link.href);
+    const { answer, work } = await api.file(address);
+    setBegun(work);
+    if (answer !== null) {
+      const link = document.createElement('a');
+      link.href = URL.createObjectURL(answer.content);
+      link.download = answer.name;
+      link.click();
+      URL.revokeObjectURL(link.href);
+    }
   };
-  return (
+  const work = useBodyWork(begun, () => tell(save()));
+  return work === null ? (
     <Button title={title} onClick={() => tell(save())}>
       {children}
     </Button>
+  ) : (
+    <BodyProgress work={work} doing="Finding the body to save…" />
   );
 }

@@ -7,12 +7,13 @@ import { usePointing } from '../job/pointing';
 import { useSectionPlane } from '../job/sectionPlane';
 import { type Stage, useWorkbench } from '../job/store';
 import { JobContext, useJob } from '../job/useJob';
+import { BodyNotices } from './BodyNotices';
 import { CameraRig } from './CameraRig';
 import { boundsOf, withRoom } from './camera';
 import { Envelope } from './Envelope';
 import { FloorGrid } from './FloorGrid';
 import { HoverTag } from './HoverTag';
-import { BlockMeshes, JoinedMeshes, WallMesh } from './JoinedMeshes';
+import { JoinedMeshes, WallMesh } from './JoinedMeshes';
 import { Legend } from './Legend';
 import { LayingBar } from './laying/LayingBar';
 import { LayingScene } from './laying/LayingScene';
@@ -76,6 +77,7 @@ export function View({ stage }: { stage: Stage }) {
       <MeasureBar />
       <Legend />
       <WallScale />
+      <BodyNotices />
       <Rose />
     </section>
   );
@@ -144,7 +146,6 @@ function Scene({ stage }: { stage: Stage }) {
         );
       })}
       {!isCut && <JoinedMeshes />}
-      {!isCut && <BlockMeshes />}
       {!isCut && <WallMesh />}
       {film && moving?.movement != null && movingRun !== undefined && (
         <Envelope run={movingRun} movement={moving.movement} />

@@ -29,7 +29,8 @@ for ($seed = $first; $seed < $first + $count; $seed++) {
         if (! $isGood) {
             fprintf(STDERR, "seed %d: %d shells\n", $seed, Triangles::shells($mesh));
         }
-        $isEven = RandomJunctions::file($seed)->bodies[0]->order === 'round-first';
+        $told = RandomJunctions::file($seed)->bodies[0];
+        $isEven = $told->order === 'round-first' && $told->round > 0;
         $walls = $isEven ? $body->walls(max(0.5, $chord)) : null;
         $off = $walls === null ? 0.0 : $walls->most()[1] / $walls->least()[1] - 1;
         if ($off > 0.02) {

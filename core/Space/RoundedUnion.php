@@ -21,8 +21,16 @@ final readonly class RoundedUnion
 
     private const MOST_SWEEPS = 400;
 
+    /** A ball larger than this share of a tube may touch on several sides of a place. */
+    private const LARGE = 0.5;
+
+    /** Most steps along the gradient to the surface. */
+    private const SURFACE_STEPS = 20;
+
     /** Most of the last step that is gone ahead. */
     private const MOST_AHEAD = 5.0;
+
+    private bool $isLarge;
 
     /**
      * @param  non-empty-list<TubeDistance>  $tubes
@@ -32,27 +40,51 @@ final readonly class RoundedUnion
         public array $tubes,
         public float $rounding,
     ) {
+        $least = min(array_map(static fn (TubeDistance $tube): float => $tube->radius, $tubes));
+        $this->isLarge = $rounding > self::LARGE * $least;
     }
 
     /**
-     * Returns the distance as far as it is needed to tell what is inside and how far off at least: exact outside, and
-     * inside not more than it is.
+     * Returns the distance: exact outside, and inside of a tube not more than it is.
      *
      * @param  float  $accuracy  mm
      */
     public function bound(float $x, float $y, float $z, float $accuracy): float
     {
+        return $this->quick($x, $y, $z) ?? $this->at($x, $y, $z, $accuracy)[0];
+    }
+
+    /** Returns the same; null where the ball touches more than one tube, so that it has to be looked for. */
+    private function quick(float $x, float $y, float $z): ?float
+    {
+        $ball = $this->rounding;
         $least = INF;
         $near = 0;
+        $out = [0.0, 0.0, 0.0];
+        $nearest = null;
         foreach ($this->tubes as $tube) {
-            $distance = $tube->at($x, $y, $z)[0];
-            $least = min($least, $distance);
+            [$distance, $gx, $gy, $gz] = $tube->at($x, $y, $z);
+            if ($distance < $least) {
+                [$least, $nearest, $out] = [$distance, $tube, [$gx, $gy, $gz]];
+            }
             // The ball touches both tubes, so that what it keeps out of is within its diameter of either.
-            $near += $distance < 2 * $this->rounding ? 1 : 0;
+            $near += $distance < 2 * $ball ? 1 : 0;
+        }
+        // Within a tube it is not less deep than in that. Farther out than its radius the ball is not in the way.
+        if ($near < 2 || $least <= 0.0 || $least >= $ball) {
+            return $least;
+        }
+        // Where the ball that touches the nearest tube is clear of the others, that tube tells.
+        [$cx, $cy, $cz] = [
+            $x + ($ball - $least) * $out[0], $y + ($ball - $least) * $out[1], $z + ($ball - $least) * $out[2],
+        ];
+        foreach ($this->tubes as $tube) {
+            if ($tube !== $nearest && $tube->at($cx, $cy, $cz)[0] < $ball) {
+                return null;
+            }
         }
 
-        // Within a tube it is not less deep than in that.
-        return $near < 2 || $least <= 0.0 ? $least : $this->at($x, $y, $z, $accuracy)[0];
+        return $least;
     }
 
     /** Returns the number of the tube whose surface is nearest, or that a place is deepest in. */
@@ -76,7 +108,56 @@ final readonly class RoundedUnion
      */
     public function at(float $x, float $y, float $z, float $accuracy): array
     {
-        [$qx, $qy, $qz] = [$x, $y, $z];
+        $found = $this->from([$x, $y, $z], [$x, $y, $z], $accuracy);
+        if ($found[0] < 0.0 && $this->isLarge) {
+            // A ball on another side may be nearer: looked for from all round.
+            foreach ($this->waysOut($x, $y, $z) as [$ux, $uy, $uz]) {
+                $other = $this->from([$x, $y, $z], [
+                    $x + $this->rounding * $ux, $y + $this->rounding * $uy, $z + $this->rounding * $uz,
+                ], $accuracy);
+                $found = $other[0] > $found[0] ? $other : $found;
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * Returns ways out of the two nearest tubes: away from each, between these, and beside both.
+     *
+     * @return list<array{float, float, float}> unit directions
+     */
+    private function waysOut(float $x, float $y, float $z): array
+    {
+        $nearest = array_map(static fn (TubeDistance $tube): array => $tube->at($x, $y, $z), $this->tubes);
+        usort($nearest, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
+        [[, $ax, $ay, $az], [, $bx, $by, $bz]] = [$nearest[0], $nearest[1] ?? $nearest[0]];
+        $ways = [[$ax, $ay, $az], [$bx, $by, $bz]];
+        foreach ([
+            [$ax + $bx, $ay + $by, $az + $bz],
+            $beside = [$ay * $bz - $az * $by, $az * $bx - $ax * $bz, $ax * $by - $ay * $bx],
+            [-$beside[0], -$beside[1], -$beside[2]],
+        ] as [$ux, $uy, $uz]) {
+            $length = sqrt($ux * $ux + $uy * $uy + $uz * $uz);
+            if ($length > self::SAME) {
+                $ways[] = [$ux / $length, $uy / $length, $uz / $length];
+            }
+        }
+
+        return $ways;
+    }
+
+    /**
+     * Returns the distance by the place a radius off all tubes that is found from a start.
+     *
+     * @param  array{float, float, float}  $place
+     * @param  array{float, float, float}  $start
+     * @return array{float, float, float, float}
+     */
+    private function from(array $place, array $start, float $accuracy): array
+    {
+        [$x, $y, $z] = $place;
+        [$qx, $qy, $qz] = $start;
         $last = null;
         for ($step = 0; $step < self::MOST_STEPS; $step++) {
             $planes = [];
@@ -207,7 +288,7 @@ final readonly class RoundedUnion
         if ($onTube !== null) {
             return $onTube;
         }
-        for ($step = 0; $step < 8; $step++) {
+        for ($step = 0; $step < self::SURFACE_STEPS; $step++) {
             [$distance, $gx, $gy, $gz] = $this->at($x, $y, $z, $accuracy / 10);
             [$x, $y, $z] = [$x - $distance * $gx, $y - $distance * $gy, $z - $distance * $gz];
             if (abs($distance) < $accuracy) {

@@ -52,16 +52,46 @@ final class TubeDistance implements SegmentVisitor
         foreach ($path->segments as $segment) {
             $segment->accept($made);
         }
-        if ($goesOnBefore) {
+        if ($goesOnBefore && ! $made->extendFirst($path->directionAt(0.0))) {
             $made->straight($path->pointAt(0.0), $path->directionAt(0.0)->times(-1.0), self::BEYOND, 0.0, -1.0);
         }
-        if ($goesOnBehind) {
+        if ($goesOnBehind && ! $made->extendLast($path->directionAt($path->length))) {
             $made->straight(
                 $path->pointAt($path->length), $path->directionAt($path->length), self::BEYOND, $path->length, 1.0,
             );
         }
 
         return $made;
+    }
+
+    /** Lets the first straight begin farther back, where the path begins with it. */
+    private function extendFirst(Vector $direction): bool
+    {
+        [$x, $y, $z, $dx, $dy, $dz, $length, $from] = $this->straights[0] ?? [0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, -1.0];
+        if ($from !== 0.0 || $direction->minus(new Vector($dx, $dy, $dz))->length() > Tolerance::NOTHING) {
+            return false;
+        }
+        $over = self::BEYOND;
+        $this->straights[0] = [
+            $x - $over * $dx, $y - $over * $dy, $z - $over * $dz, $dx, $dy, $dz, $length + $over, -$over,
+        ];
+
+        return true;
+    }
+
+    /** Lets the last straight go on, where the path ends with it. */
+    private function extendLast(Vector $direction): bool
+    {
+        $last = count($this->straights) - 1;
+        [$x, $y, $z, $dx, $dy, $dz, $length, $from] = $this->straights[$last]
+            ?? [0.0, 0.0, 0.0, 0.0, 0.0, 0.0, -1.0, 0.0];
+        $isLast = abs($from + $length - $this->along) < Tolerance::NOTHING;
+        if (! $isLast || $direction->minus(new Vector($dx, $dy, $dz))->length() > Tolerance::NOTHING) {
+            return false;
+        }
+        $this->straights[$last] = [$x, $y, $z, $dx, $dy, $dz, $length + self::BEYOND, $from];
+
+        return true;
     }
 
     /** @param  float  $side  −1 where the developed length falls along it */

@@ -77,11 +77,17 @@ it('rolls a ball along where two tubes meet', function (float $host, float $radi
     }
     mt_srand(3);
     $tried = 0;
-    while ($tried < 60) {
-        // Near where both meet: outside of both tubes, within what the ball keeps out of.
-        [$x, $z, $y] = $saddle->pointAt(mt_rand(-150, 150) / 100, mt_rand(0, 1) === 1);
-        $at = new Vector($x + mt_rand(-90, 90) / 100 * $ball, $y + mt_rand(-90, 90) / 100 * $ball, $z
-            + mt_rand(-90, 90) / 100 * $ball);
+    while ($tried < 150) {
+        // Near where both meet, between there and where their axes do: within what the ball keeps out of.
+        $part = mt_rand(30, 100) / 100;
+        [$x, $z, $y] = array_map(
+            static fn (float $one): float => $part * $one,
+            $saddle->pointAt(mt_rand(-150, 150) / 100, mt_rand(0, 1) === 1),
+        );
+        [$x, $y, $z] = array_map(
+            static fn (float $one): float => $one + $part * mt_rand(-90, 90) / 100 * $ball, [$x, $y, $z],
+        );
+        $at = new Vector($x, $y, $z);
         $least = INF;
         foreach ($middles as [$along, $over, $beside]) {
             $least = min($least, ($along - $at->x) ** 2 + ($beside - $at->y) ** 2 + ($over - $at->z) ** 2);
@@ -89,7 +95,7 @@ it('rolls a ball along where two tubes meet', function (float $host, float $radi
         $distances = array_map(static fn ($tube): float => $tube->at($at->x, $at->y, $at->z)[0], $union->tubes);
         $foundBall = $ball - sqrt($least);
         $told = $union->at($at->x, $at->y, $at->z, 1e-9)[0];
-        if (min($distances) < $ball) {
+        if (min($distances) > 0.0 && min($distances) < $ball) {
             $tried++;
             // The nearest place a radius off both tubes: on that curve, or straight off one tube.
             expect($told)->toBeGreaterThan($foundBall - 1e-3)->toBeLessThan(min($distances) + 1e-9);
@@ -97,7 +103,7 @@ it('rolls a ball along where two tubes meet', function (float $host, float $radi
             expect(abs($union->at($qx, $qy, $qz, 1e-9)[0]))->toBeLessThan(1e-6);
         }
     }
-})->with([[30, 20, 90, 10], [30, 20, 55, 10], [30, 30, 90, 5], [30, 12, 120, 15]]);
+})->with([[30, 20, 90, 10], [30, 20, 55, 10], [30, 30, 90, 5], [30, 12, 120, 15], [3, 2, 90, 8], [2.1, 2, 70, 7]]);
 
 it('has a fillet of its radius in the plane of both axes', function (): void {
     $union = new RoundedUnion([

@@ -106,7 +106,17 @@ final readonly class Loosening
                 static fn (string $run): bool => ! in_array($run, $lost, true),
             ));
             if (count($runs) > 1) {
-                $left[] = (object) [...get_object_vars($body->object()), 'runs' => $runs];
+                $isLost = static fn (Node $run): bool => in_array($run->text(), $lost, true);
+                $rounds = array_values(array_filter(
+                    $body->list('rounds'),
+                    static fn (Node $round): bool => array_filter($round->list('between'), $isLost) === [],
+                ));
+                $left[] = (object) [
+                    ...get_object_vars($body->object()), 'runs' => $runs,
+                    ...$body->find('rounds') === null
+                        ? []
+                        : ['rounds' => array_map(static fn (Node $round): stdClass => $round->object(), $rounds)],
+                ];
             }
         }
 

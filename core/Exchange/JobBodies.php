@@ -146,7 +146,7 @@ final class JobBodies
     /**
      * Returns why each cannot be made; null where it can.
      *
-     * @return list<array{id: string, fault: string|null}>
+     * @return list<array{id: string, fault: string|null, meetings: list<array{string, string}>}>
      */
     public static function faults(Job $job): array
     {
@@ -154,9 +154,9 @@ final class JobBodies
         foreach (BlockBodies::channels($job) as $id => $channels) {
             try {
                 BlockBodies::made($job, $channels);
-                $faults[] = ['id' => $id, 'fault' => null];
+                $faults[] = ['id' => $id, 'fault' => null, 'meetings' => []];
             } catch (JobError $error) {
-                $faults[] = ['id' => $id, 'fault' => ucfirst($error->getMessage()).'.'];
+                $faults[] = ['id' => $id, 'fault' => ucfirst($error->getMessage()).'.', 'meetings' => []];
             }
         }
 

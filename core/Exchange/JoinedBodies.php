@@ -114,19 +114,23 @@ final class JoinedBodies
     }
 
     /**
-     * Returns why the runs of each body cannot be one; null where they can.
+     * Returns why the runs of each body cannot be one, null where they can, and which of them meet.
      *
-     * @return list<array{id: string, fault: string|null}>
+     * @return list<array{id: string, fault: string|null, meetings: list<array{string, string}>}>
      */
     public static function faults(Job $job): array
     {
         return array_map(static function (JoinedBody $body) use ($job): array {
+            $meetings = [];
             try {
+                $meetings = RoundedBody::meetings($body, self::laid($job, $body), self::pointer($job, $body));
                 self::made($job, $body);
 
-                return ['id' => $body->id, 'fault' => null];
+                return ['id' => $body->id, 'fault' => null, 'meetings' => $meetings];
             } catch (JobError $error) {
-                return ['id' => $body->id, 'fault' => ucfirst($error->getMessage()).'.'];
+                return [
+                    'id' => $body->id, 'fault' => ucfirst($error->getMessage()).'.', 'meetings' => $meetings,
+                ];
             }
         }, array_values($job->bodies));
     }
@@ -142,7 +146,7 @@ final class JoinedBodies
         $pointer = self::pointer($job, $body);
         $carries = static fn (LaidRun $one): bool => ($one->run->from->branch ?? $one->run->to->branch) === null;
         $isBranched = count(array_filter($laid, $carries)) === 1;
-        if (! $isBranched || $body->round > 0.0 || $body->wall !== null) {
+        if (! $isBranched || $body->isRounded() || $body->wall !== null) {
             return RoundedBody::of($body, $laid, $pointer);
         }
         try {

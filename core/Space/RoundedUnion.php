@@ -12,7 +12,7 @@ namespace Bowline\Space;
  *
  * @phpstan-import-type Nearest from TubeDistance
  */
-final readonly class RoundedUnion
+final readonly class RoundedUnion implements UnionDistance
 {
     private const MOST_STEPS = 200;
 
@@ -33,7 +33,7 @@ final readonly class RoundedUnion
     private bool $isLarge;
 
     /**
-     * @param  non-empty-list<TubeDistance>  $tubes
+     * @param  non-empty-array<int, TubeDistance>  $tubes  by their numbers
      * @param  float  $rounding  radius of the ball, mm; 0 for none
      */
     public function __construct(
@@ -44,11 +44,33 @@ final readonly class RoundedUnion
         $this->isLarge = $rounding > self::LARGE * $least;
     }
 
-    /**
-     * Returns the distance: exact outside, and inside of a tube not more than it is.
-     *
-     * @param  float  $accuracy  mm
-     */
+    public function tubes(): array
+    {
+        return $this->tubes;
+    }
+
+    public function balls(): array
+    {
+        return [$this->rounding];
+    }
+
+    public function nearestGroup(float $x, float $y, float $z, float $accuracy): self
+    {
+        return $this;
+    }
+
+    public function ballNear(float $x, float $y, float $z, float $within): ?float
+    {
+        $touched = 0;
+        foreach ($this->tubes as $tube) {
+            // On the fillet a place is outside of both tubes, and within the diameter of the ball of either.
+            $distance = $tube->at($x, $y, $z)[0];
+            $touched += $distance > -$within && $distance < 2 * $this->rounding + $within ? 1 : 0;
+        }
+
+        return $touched > 1 ? $this->rounding : null;
+    }
+
     public function bound(float $x, float $y, float $z, float $accuracy): float
     {
         return $this->quick($x, $y, $z) ?? $this->at($x, $y, $z, $accuracy)[0];
@@ -87,10 +109,9 @@ final readonly class RoundedUnion
         return $least;
     }
 
-    /** Returns the number of the tube whose surface is nearest, or that a place is deepest in. */
     public function nearest(float $x, float $y, float $z): int
     {
-        $nearest = 0;
+        $nearest = array_key_first($this->tubes);
         $least = INF;
         foreach ($this->tubes as $number => $tube) {
             $distance = $tube->at($x, $y, $z)[0];
@@ -102,10 +123,6 @@ final readonly class RoundedUnion
         return $nearest;
     }
 
-    /**
-     * @param  float  $accuracy  of the place that is looked for, mm
-     * @return array{float, float, float, float} signed distance, mm, and the unit direction in which it rises
-     */
     public function at(float $x, float $y, float $z, float $accuracy): array
     {
         $found = $this->from([$x, $y, $z], [$x, $y, $z], $accuracy);
@@ -129,7 +146,9 @@ final readonly class RoundedUnion
      */
     private function waysOut(float $x, float $y, float $z): array
     {
-        $nearest = array_map(static fn (TubeDistance $tube): array => $tube->at($x, $y, $z), $this->tubes);
+        $nearest = array_map(
+            static fn (TubeDistance $tube): array => $tube->at($x, $y, $z), array_values($this->tubes),
+        );
         usort($nearest, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
         [[, $ax, $ay, $az], [, $bx, $by, $bz]] = [$nearest[0], $nearest[1] ?? $nearest[0]];
         $ways = [[$ax, $ay, $az], [$bx, $by, $bz]];

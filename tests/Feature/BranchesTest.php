@@ -31,7 +31,9 @@ it('begins a run on another, and makes both one body', function (): void {
         'bodies' => [['id' => 'tee', 'name' => 'Tee', 'runs' => ['main', $item['id']]]],
     ]])->assertOk();
     Schema::check(json_decode($state->content()), 'api.json#/$defs/jobState');
-    expect($state->json('bodies'))->toBe([['id' => 'tee', 'fault' => null]]);
+    expect($state->json('bodies'))->toBe([
+        ['id' => 'tee', 'fault' => null, 'meetings' => [['main', $item['id']]]],
+    ]);
 
     // Both as wide as each other: two pipes of 400 and 240 less what they share of outside and bore.
     $volume = M_PI * (30 ** 2 - 27 ** 2) * 640 - 8 / 3 * (30 ** 3 - 27 ** 3);
@@ -183,4 +185,20 @@ it('stays where it is when its host is reversed, and is told from the other end'
         ->and($after->json('bodies.0.fault'))->toBeNull();
     $undone = test()->postJson($job.'/step', ['step' => 0])->assertOk();
     expect($undone->json('job.runs.1.from.on.length'))->toBe(100);
+});
+
+it('drops the rounding of a run that is deleted, and tells which runs meet', function (): void {
+    $job = teeJob(true, [Tees::branch(120, [0, 0, 1]), Tees::branch(280, [0, 0, -1])]);
+    $body = test()->getJson($job)->json('job.bodies.0');
+    $rounds = [['between' => ['main', 'b1'], 'round' => 4], ['between' => ['main', 'b2'], 'round' => 6]];
+    $state = test()->postJson($job.'/edits', ['edits' => [], 'header' => ['bodies' => [[
+        ...$body, 'wall' => 2, 'round' => 5, 'rounds' => $rounds,
+    ]]]])->assertOk();
+    expect($state->json('bodies.0'))
+        ->toBe(['id' => 'tee', 'fault' => null, 'meetings' => [['main', 'b1'], ['main', 'b2']]]);
+    $after = test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => 'b1', 'item' => null]]])
+        ->assertOk();
+    expect($after->json('job.bodies.0.runs'))->toBe(['main', 'b2'])
+        ->and($after->json('job.bodies.0.rounds'))->toBe([$rounds[1]])
+        ->and($after->json('bodies.0.meetings'))->toBe([['main', 'b2']]);
 });

@@ -46,7 +46,7 @@ it('puts a straight channel between openings that look at each other', function 
         ->assertOk();
     Schema::check(json_decode($state->content()), 'api.json#/$defs/jobState');
     expect(foundOn($state->json(), $item['id']))->toBe([])
-        ->and($state->json('bodies'))->toBe([['id' => 'block', 'fault' => null]]);
+        ->and($state->json('bodies'))->toBe([['id' => 'block', 'fault' => null, 'meetings' => []]]);
     $facts = test()->getJson($job.'/joined/block/mass')->assertOk()->json();
     expect($facts['volume'])->toEqualWithDelta(200 * 100 * 60 - M_PI * 16 * 200, 1e-5)
         ->and(test()->getJson($job.'/mass')->json('volume'))->toEqualWithDelta($facts['volume'], 1e-5);
@@ -107,7 +107,8 @@ it('takes its openings along when the block moves', function (): void {
     $moved = test()->postJson($job.'/edits', ['edits' => [
         ['list' => 'fittings', 'id' => 'block', 'item' => $block], ['list' => 'runs', 'id' => 'c1', 'item' => $run],
     ]])->assertOk()->json();
-    expect(foundOn($moved, 'c1'))->toBe([])->and($moved['bodies'])->toBe([['id' => 'block', 'fault' => null]]);
+    expect(foundOn($moved, 'c1'))->toBe([])
+        ->and($moved['bodies'])->toBe([['id' => 'block', 'fault' => null, 'meetings' => []]]);
 });
 
 it('stays as a run of its own when its block is deleted, and is a channel again after undo', function (): void {
@@ -120,7 +121,7 @@ it('stays as a run of its own when its block is deleted, and is a channel again 
         ->and($state['bodies'])->toBe([]);
     $back = test()->postJson($job.'/step', ['step' => 0])->assertOk()->json();
     expect($back['job']['runs'][0]['body']['in'])->toBe('block')
-        ->and($back['bodies'])->toBe([['id' => 'block', 'fault' => null]]);
+        ->and($back['bodies'])->toBe([['id' => 'block', 'fault' => null, 'meetings' => []]]);
 });
 
 it('keeps a channel when the one that it opens into is deleted, by itself', function (): void {
@@ -174,7 +175,7 @@ it('turns a channel into drillings, and lists them', function (): void {
     $state = test()->postJson($job.'/edits', ['edits' => [
         ...$edits, ['list' => 'runs', 'id' => 'c1', 'item' => null],
     ]])->assertOk()->json();
-    expect($state['bodies'])->toBe([['id' => 'block', 'fault' => null]])
+    expect($state['bodies'])->toBe([['id' => 'block', 'fault' => null, 'meetings' => []]])
         ->and(foundOn($state, $runs[0]['id']))->toBe([]);
     $list = test()->getJson($job.'/joined/block/drillings')->assertOk();
     Schema::check(json_decode($list->content()), 'api.json#/$defs/drillings');

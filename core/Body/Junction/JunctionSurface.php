@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Body\Junction;
 
 use Bowline\Space\ImplicitSurface;
-use Bowline\Space\RoundedUnion;
+use Bowline\Space\UnionDistance;
 
 /** The outside of a rounded body, or the surface of its bores, between its rings. */
 final readonly class JunctionSurface implements ImplicitSurface
@@ -19,19 +19,16 @@ final readonly class JunctionSurface implements ImplicitSurface
     /** Half a diagonal of a cube of half a size of 1. */
     private const DIAGONAL = 1.7321;
 
-    /** Size of cubes on the fillet, or at the edge in which tubes meet, mm. */
-    private float $onFillet;
-
+    /** Least size of cubes, mm. */
     private float $smallest;
 
     /** @param  array<int, array{float, float}>  $limits  of each leg, developed lengths of its rings, mm */
     public function __construct(
-        private RoundedUnion $union,
+        private UnionDistance $union,
         private array $limits,
         private CubeSizes $sizes,
     ) {
-        $this->onFillet = $sizes->ofFillet($union->rounding);
-        $this->smallest = min($this->onFillet, ...$sizes->ofLegs);
+        $this->smallest = min([...$sizes->ofLegs, ...array_map($sizes->ofFillet(...), $union->balls())]);
     }
 
     /** Returns how often the largest cubes are halved at most. */
@@ -48,7 +45,7 @@ final readonly class JunctionSurface implements ImplicitSurface
     public function isWanted(float $x, float $y, float $z): bool
     {
         $number = $this->union->nearest($x, $y, $z);
-        $along = $this->union->tubes[$number]->at($x, $y, $z)[4];
+        $along = $this->union->tubes()[$number]->at($x, $y, $z)[4];
         [$from, $to] = $this->limits[$number];
         $over = 2 * $this->sizes->ofLegs[$number];
 
@@ -58,26 +55,23 @@ final readonly class JunctionSurface implements ImplicitSurface
     public function cubeAt(float $x, float $y, float $z, float $half): float
     {
         $reach = self::DIAGONAL * $half;
-        $size = INF;
-        $touched = 0;
-        foreach ($this->union->tubes as $number => $tube) {
-            $distance = $tube->at($x, $y, $z)[0];
-            if (abs($distance) < $reach) {
+        $ball = $this->union->ballNear($x, $y, $z, $reach);
+        $size = $ball === null ? INF : $this->sizes->ofFillet($ball);
+        foreach ($this->union->tubes() as $number => $tube) {
+            if (abs($tube->at($x, $y, $z)[0]) < $reach) {
                 $size = min($size, $this->sizes->ofLegs[$number]);
-            }
-            // On the fillet a place is outside of both tubes, and within the diameter of the ball of either.
-            if ($distance > -$reach && $distance < 2 * $this->union->rounding + $reach) {
-                $touched++;
             }
         }
 
-        return $touched > 1 ? min($size, $this->onFillet) : $size;
+        return $size;
     }
 
     public function onSurface(float $x, float $y, float $z): array
     {
-        return $this->union->rounding > 0.0
-            ? $this->union->onSurface($x, $y, $z, self::ACCURACY)
-            : SharpProjection::onSurface($this->union, $x, $y, $z, $this->sizes->ofLegs);
+        $union = $this->union->nearestGroup($x, $y, $z, self::ACCURACY);
+
+        return $union->rounding > 0.0
+            ? $union->onSurface($x, $y, $z, self::ACCURACY)
+            : SharpProjection::onSurface($union, $x, $y, $z, $this->sizes->ofLegs);
     }
 }

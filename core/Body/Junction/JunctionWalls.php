@@ -6,7 +6,7 @@ namespace Bowline\Body\Junction;
 
 use Bowline\Body\Mesh;
 use Bowline\Geometry\Vector;
-use Bowline\Space\RoundedUnion;
+use Bowline\Space\UnionDistance;
 
 /** The wall at the places of the bores of a rounded body: how deep they lie in what its outsides are together. */
 final readonly class JunctionWalls
@@ -24,10 +24,10 @@ final readonly class JunctionWalls
     private const WAYS = 8;
 
     /**
-     * @param  RoundedUnion  $outside  of the outsides
+     * @param  UnionDistance  $outside  of the outsides
      */
     public function __construct(
-        private RoundedUnion $outside,
+        private UnionDistance $outside,
         private JunctionSurface $bores,
     ) {
     }

@@ -12,6 +12,9 @@ use Bowline\Space\TubeDistance;
 /** A run of a rounded body, as a round tube. */
 final readonly class MemberTube
 {
+    /** Places along a radius at which it is looked whether legs meet. */
+    private const LOOKED_AT = 8;
+
     /**
      * @param  float  $radius  of its outside, mm
      * @param  float  $bore  radius of its bore, mm; 0 of a rod
@@ -40,5 +43,20 @@ final readonly class MemberTube
             $this->isFromFree ? [true, $run->from, $this->laid->path] : null,
             $this->isToFree ? [false, $run->to, $this->laid->path->reversed()] : null,
         ], is_array(...)));
+    }
+
+    /** Returns how far apart its outside and that of another are, mm; negative where they overlap. */
+    public function gapTo(self $other): float
+    {
+        $tube = $other->tube($other->radius);
+        $least = INF;
+        $path = $this->laid->path;
+        $count = (int) ceil($path->length / $this->radius * self::LOOKED_AT);
+        for ($i = 0; $i <= $count; $i++) {
+            $point = $path->pointAt($path->length * $i / $count);
+            $least = min($least, $tube->at($point->x, $point->y, $point->z)[0] - $this->radius);
+        }
+
+        return $least;
     }
 }

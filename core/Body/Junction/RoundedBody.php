@@ -20,13 +20,12 @@ use Bowline\Job\JobError;
 use Bowline\Job\JoinedBody;
 use Bowline\Routing\LaidRun;
 use Bowline\Space\Progress;
-use Bowline\Space\RoundedUnion;
 use Bowline\Space\SurfaceNet;
-use Bowline\Space\TubeDistance;
+use Bowline\Space\UnionDistance;
 
 /**
  * One body of round runs that meet in any way, rounded where they do: its surface is found on the distance from them
- * (`RoundedUnion`) between rings, and exact from there to its ends. Rounded first, its bores are rounded by as much
+ * (`UnionDistance`) between rings, and exact from there to its ends. Rounded first, its bores are rounded by as much
  * more as its wall is thick, so that the wall is even; hollow first, they are joined sharp.
  */
 final readonly class RoundedBody implements FoundBody
@@ -36,9 +35,6 @@ final readonly class RoundedBody implements FoundBody
 
     /** How exactly vertices lie on the surface, mm. */
     private const ACCURACY = 1e-5;
-
-    /** Places along a radius at which it is looked whether legs meet. */
-    private const LOOKED_AT = 8;
 
     /** How exactly the wall is found where it is only looked at, mm. */
     private const SEEN = 1e-2;
@@ -58,7 +54,7 @@ final readonly class RoundedBody implements FoundBody
         public array $legs,
         private array $mouths,
         private array $limits,
-        private float $rounding,
+        private Roundings $roundings,
         private bool $isHollowFirst,
     ) {
     }
@@ -73,8 +69,26 @@ final readonly class RoundedBody implements FoundBody
     {
         Members::check($runs, $body->wall !== null, $pointer);
 
-        return self::between(
-            $body->name, self::legs($body, $runs, $pointer), $body->round, $body->isHollowFirst, $pointer,
+        $legs = self::legs($body, $runs, $pointer);
+
+        return self::between($body->name, $legs, Roundings::of($body, $legs), $body->isHollowFirst, $pointer);
+    }
+
+    /**
+     * Returns which runs meet, by their ids: those whose outsides overlap.
+     *
+     * @param  list<LaidRun>  $runs
+     * @return list<array{string, string}>
+     *
+     * @throws JobError where they cannot be one body
+     */
+    public static function meetings(JoinedBody $body, array $runs, string $pointer): array
+    {
+        $legs = self::legs($body, $runs, $pointer);
+
+        return array_map(
+            static fn (array $pair): array => [$legs[$pair[0]]->laid->run->id, $legs[$pair[1]]->laid->run->id],
+            Roundings::meetings($legs),
         );
     }
 
@@ -89,7 +103,7 @@ final readonly class RoundedBody implements FoundBody
      */
     public static function ofRods(string $name, array $legs, callable $endOf, string $pointer): self
     {
-        return self::between($name, $legs, 0.0, false, $pointer, $endOf);
+        return self::between($name, $legs, Roundings::even($legs, 0.0), false, $pointer, $endOf);
     }
 
     /**
@@ -101,7 +115,7 @@ final readonly class RoundedBody implements FoundBody
     private static function between(
         string $name,
         array $legs,
-        float $round,
+        Roundings $roundings,
         bool $isHollowFirst,
         string $pointer,
         ?callable $endOf = null,
@@ -117,7 +131,8 @@ final readonly class RoundedBody implements FoundBody
                     continue;
                 }
                 $mouth = ExactEnd::of(
-                    $number, $end, $isStart, $path, $legs, max(2 * $round, self::NEAR * $least), $pointer,
+                    $number, $end, $isStart, $path, $legs,
+                    max(2 * $roundings->greatestOf($number), self::NEAR * $least), $pointer,
                     $endOf === null ? null : $endOf($number, $isStart),
                 );
                 $mouths[] = $mouth;
@@ -130,7 +145,7 @@ final readonly class RoundedBody implements FoundBody
             }
         }
 
-        return new self($name, $legs, $mouths, $limits, $round, $isHollowFirst);
+        return new self($name, $legs, $mouths, $limits, $roundings, $isHollowFirst);
     }
 
     /**
@@ -158,7 +173,7 @@ final readonly class RoundedBody implements FoundBody
         $walls = array_unique(array_map(
             static fn (MemberTube $leg): string => sprintf('%.9F', $leg->radius - $leg->bore), $legs,
         ));
-        if (count($walls) > 1 && $body->round > 0.0 && ! $body->isHollowFirst) {
+        if (count($walls) > 1 && $body->isRounded() && ! $body->isHollowFirst) {
             throw JobError::at($pointer, 'its runs have different walls: rounded first it has one, which is told');
         }
 
@@ -183,7 +198,7 @@ final readonly class RoundedBody implements FoundBody
                 }
                 $gap = INF;
                 foreach (array_keys($reached) as $other) {
-                    $gap = min($gap, self::gap($leg, $legs[$other]));
+                    $gap = min($gap, $leg->gapTo($legs[$other]));
                 }
                 if ($gap < 0.0) {
                     $reached[$number] = true;
@@ -197,21 +212,6 @@ final readonly class RoundedBody implements FoundBody
                 '%s is loose: it is %s mm from the others', $farther->laid->run->name, round($least, 1),
             ));
         }
-    }
-
-    /** Returns how far apart the outsides of two legs are, mm; negative where they overlap. */
-    private static function gap(MemberTube $one, MemberTube $other): float
-    {
-        $tube = $other->tube($other->radius);
-        $least = INF;
-        $path = $one->laid->path;
-        $count = (int) ceil($path->length / $one->radius * self::LOOKED_AT);
-        for ($i = 0; $i <= $count; $i++) {
-            $point = $path->pointAt($path->length * $i / $count);
-            $least = min($least, $tube->at($point->x, $point->y, $point->z)[0] - $one->radius);
-        }
-
-        return $least;
     }
 
     /**
@@ -359,9 +359,8 @@ final readonly class RoundedBody implements FoundBody
             return null;
         }
         $sizes = CubeSizes::of($this->legs, $chord);
-        $bores = new JunctionSurface($this->union(true), $this->limits, $sizes);
 
-        return (new JunctionWalls($this->union(false), $bores))
+        return (new JunctionWalls($this->union(false), $this->surface($sizes, true)))
             ->over($this->net($sizes, true, $progress)->mesh, $sizes->greatest());
     }
 
@@ -380,7 +379,7 @@ final readonly class RoundedBody implements FoundBody
 
         return static function (Vector $at) use ($sides): ?float {
             [$outside, $bore] = array_map(
-                static fn (RoundedUnion $side): float => abs($side->at($at->x, $at->y, $at->z, self::SEEN)[0]), $sides,
+                static fn (UnionDistance $side): float => abs($side->at($at->x, $at->y, $at->z, self::SEEN)[0]), $sides,
             );
 
             return min($outside, $bore) < self::ON_SURFACE ? max($outside, $bore) : null;
@@ -393,26 +392,23 @@ final readonly class RoundedBody implements FoundBody
     }
 
     /** Returns what the outsides of the legs are together, or their bores. */
-    public function union(bool $isBore): RoundedUnion
+    public function union(bool $isBore): UnionDistance
     {
-        $wall = $this->legs[0]->radius - $this->legs[0]->bore;
+        return $this->roundings->union($this->legs, $isBore, match (true) {
+            ! $isBore => 0.0,
+            $this->isHollowFirst => null,
+            default => $this->legs[0]->radius - $this->legs[0]->bore,
+        });
+    }
 
-        return new RoundedUnion(
-            array_map(
-                static fn (MemberTube $leg): TubeDistance => $leg->tube($isBore ? $leg->bore : $leg->radius),
-                $this->legs,
-            ),
-            match (true) {
-                ! $isBore => $this->rounding,
-                $this->isHollowFirst || $this->rounding <= 0.0 => 0.0,
-                default => $this->rounding + $wall,
-            },
-        );
+    private function surface(CubeSizes $sizes, bool $isBore): JunctionSurface
+    {
+        return new JunctionSurface($this->union($isBore), $this->limits, $sizes);
     }
 
     private function net(CubeSizes $sizes, bool $isBore, Progress $progress = new Progress): ClippedNet
     {
-        $surface = new JunctionSurface($this->union($isBore), $this->limits, $sizes);
+        $surface = $this->surface($sizes, $isBore);
         $size = $sizes->greatest();
         [$low, $extent] = $this->box(3 * $size);
 
@@ -439,7 +435,7 @@ final readonly class RoundedBody implements FoundBody
             for ($i = 0; $i <= $count; $i++) {
                 $at = $leg->laid->path->pointAt($from + ($to - $from) * $i / $count)->toArray();
                 foreach ([0, 1, 2] as $axis) {
-                    $reach = 1.1 * $leg->radius + $this->rounding + $around;
+                    $reach = 1.1 * $leg->radius + $this->roundings->greatest() + $around;
                     $low[$axis] = min($low[$axis], $at[$axis] - $reach);
                     $high[$axis] = max($high[$axis], $at[$axis] + $reach);
                 }

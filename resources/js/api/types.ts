@@ -386,6 +386,25 @@ export interface JoinedBody {
    */
   round?: number | string;
   /**
+   * radii where two of its runs meet, in place of that of all
+   */
+  rounds?: {
+    /**
+     * ids of two of its runs
+     *
+     * @minItems 2
+     * @maxItems 2
+     */
+    between: [string, string];
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    round: number | string;
+  }[];
+  /**
    * whether the wall follows the rounding, even everywhere (when it is left out), or the bores are joined sharp and the rounding thickens it
    */
   order?: "round-first" | "hollow-first";
@@ -2025,6 +2044,10 @@ export interface JobState {
      * Why its runs cannot be one body; null where they can.
      */
     fault: string | null;
+    /**
+     * ids of the runs of which two meet
+     */
+    meetings: [string, string][];
   }[];
   /**
    * The stock and the bend radius that were chosen last.

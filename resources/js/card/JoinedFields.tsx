@@ -5,6 +5,7 @@ import { BodyProgress } from '../job/BodyProgress';
 import { lengthWithUnit } from '../job/format';
 import { NameField } from '../job/NameField';
 import { FieldHome, NumberField } from '../job/NumberField';
+import { isRounded } from '../job/rounded';
 import { tell } from '../job/tell';
 import { freshId, useJob } from '../job/useJob';
 import { useWorked } from '../job/useWorked';
@@ -55,7 +56,11 @@ function OneBody({ body, run }: { body: JoinedBody; run: Run }) {
   const fault = state.bodies.find(({ id }) => id === body.id)?.fault ?? null;
   const change = (changed: Partial<JoinedBody>) =>
     edit([], { bodies: bodies.map((one) => (one.id === body.id ? { ...one, ...changed } : one)) }, `Change ${name}`);
-  const leave = () => change({ runs: body.runs.filter((id) => id !== run.id) });
+  const leave = () =>
+    change({
+      runs: body.runs.filter((id) => id !== run.id),
+      rounds: body.rounds?.filter(({ between }) => !between.includes(run.id)),
+    });
   const apart = () => edit([], { bodies: bodies.filter(({ id }) => id !== body.id) }, `Take ${name} apart`);
   return (
     <FieldHome value={`bodies/${body.id}`}>
@@ -71,6 +76,7 @@ function OneBody({ body, run }: { body: JoinedBody; run: Run }) {
           onChange={(round) => change({ round })}
         />
       </Row>
+      <Meetings body={body} change={change} />
       <Row label="Wall, everywhere">
         <NumberField
           label="Body: wall"
@@ -79,7 +85,7 @@ function OneBody({ body, run }: { body: JoinedBody; run: Run }) {
           onChange={(wall) => change({ wall })}
         />
       </Row>
-      {body.round !== undefined && (
+      {isRounded(body) && (
         <Row label="Order" wide>
           <Choice
             label="Body: order"
@@ -105,6 +111,34 @@ function OneBody({ body, run }: { body: JoinedBody; run: Run }) {
       <Button onClick={() => tell(apart())}>Take it apart</Button>
     </FieldHome>
   );
+}
+
+/** The radius of each place where two runs of a body meet, where there are several: its own, or that of all. */
+function Meetings({ body, change }: { body: JoinedBody; change: (changed: Partial<JoinedBody>) => Promise<void> }) {
+  const { state, item } = useJob();
+  const meetings = state.bodies.find(({ id }) => id === body.id)?.meetings ?? [];
+  if (meetings.length < 2) {
+    return null;
+  }
+  const name = (id: string) => item('runs', id)?.name ?? id;
+  return meetings.map(([one, other]) => {
+    const isOf = ({ between }: { between: string[] }) => between.includes(one) && between.includes(other);
+    const rounds = body.rounds ?? [];
+    const told = (round: JoinedBody['round']): JoinedBody['rounds'] => [
+      ...rounds.filter((of) => !isOf(of)),
+      ...(round === undefined ? [] : [{ between: [one, other] satisfies [string, string], round }]),
+    ];
+    return (
+      <Row key={`${one}/${other}`} label={`${name(one)} with ${name(other)}, R`}>
+        <NumberField
+          label={`Body: rounding of ${name(one)} with ${name(other)}`}
+          value={rounds.find(isOf)?.round}
+          placeholder="as all"
+          onChange={(round) => change({ rounds: told(round) })}
+        />
+      </Row>
+    );
+  });
 }
 
 /** The least and the greatest wall of a body in both orders, asked for as it takes a few seconds. */
@@ -142,7 +176,7 @@ function Walls({ body }: { body: JoinedBody }) {
       <Row label="Rounded first">
         <Wall of={walls['round-first']} />
       </Row>
-      {body.round !== undefined && (
+      {isRounded(body) && (
         <Row label="Hollow first">
           <Wall of={walls['hollow-first']} />
         </Row>

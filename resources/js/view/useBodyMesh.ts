@@ -1,5 +1,6 @@
 import { api } from '../api/client';
 import { blocksOf, channelsIn } from '../job/blocks';
+import { isRounded } from '../job/rounded';
 import { useJob } from '../job/useJob';
 import { useWorked } from '../job/useWorked';
 import { useShown } from './shown';
@@ -22,7 +23,7 @@ export function useDrawnBodies(): JoinedItem[] {
   const isShown = useShown();
   const isMade = (id: string) => state.bodies.find((one) => one.id === id)?.fault === null;
   const bodies = (state.job.bodies ?? [])
-    .filter(({ round, runs }) => round !== undefined && runs.every((run) => isShown('runs', run)))
+    .filter((body) => isRounded(body) && body.runs.every((run) => isShown('runs', run)))
     .map(({ id, name }) => ({ id, name: name ?? id, seenThrough: false }));
   const blocks = blocksOf(items('fittings'), items('surroundings'))
     .filter(({ list, id }) => isShown(list, id) && channelsIn(id, items('runs')).length > 0)

@@ -62,6 +62,8 @@ final class Triangles
         $parents = [];
         $rootOf = static function (int $one) use (&$parents): int {
             while (isset($parents[$one])) {
+                // Halves the way for those that come after.
+                $parents[$one] = $parents[$parents[$one]] ?? $parents[$one];
                 $one = $parents[$one];
             }
 

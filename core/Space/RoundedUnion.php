@@ -19,6 +19,9 @@ final readonly class RoundedUnion implements UnionDistance
     /** Change of a multiplier below which projections onto several planes are the same, mm. */
     private const SAME = 1e-12;
 
+    /** How far short of a plane a way may end that passes it, mm. */
+    private const PASSED = 1e-10;
+
     private const MOST_SWEEPS = 400;
 
     /** A ball larger than this share of a tube may touch on several sides of a place. */
@@ -233,6 +236,10 @@ final readonly class RoundedUnion implements UnionDistance
         if (count($planes) === 2) {
             return self::pastBoth($planes[0], $planes[1]);
         }
+        $touching = self::touching($planes);
+        if ($touching !== null) {
+            return $touching;
+        }
         $multipliers = array_fill(0, count($planes), 0.0);
         [$x, $y, $z] = [0.0, 0.0, 0.0];
         for ($sweep = 0; $sweep < self::MOST_SWEEPS; $sweep++) {
@@ -249,6 +256,81 @@ final readonly class RoundedUnion implements UnionDistance
         }
 
         return [$x, $y, $z];
+    }
+
+    /**
+     * Returns the same by trying which of the planes it ends on, up to three of them; null where no three tell.
+     *
+     * @param  list<array{float, float, float, float}>  $planes
+     * @return array{float, float, float}|null
+     */
+    private static function touching(array $planes): ?array
+    {
+        $count = count($planes);
+        for ($i = 0; $i < $count; $i++) {
+            for ($j = $i; $j < $count; $j++) {
+                // One of both at least lies ahead.
+                $way = max($planes[$i][3], $planes[$j][3]) > 0.0 ? self::pastBoth($planes[$i], $planes[$j]) : null;
+                if ($way !== null && self::passes($planes, $way)) {
+                    return $way;
+                }
+            }
+        }
+        for ($i = 0; $i < $count; $i++) {
+            for ($j = $i + 1; $j < $count; $j++) {
+                for ($k = $j + 1; $k < $count; $k++) {
+                    $way = self::pastThree($planes[$i], $planes[$j], $planes[$k]);
+                    if ($way !== null && self::passes($planes, $way)) {
+                        return $way;
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<array{float, float, float, float}>  $planes
+     * @param  array{float, float, float}  $way
+     */
+    private static function passes(array $planes, array $way): bool
+    {
+        foreach ($planes as [$gx, $gy, $gz, $short]) {
+            if ($gx * $way[0] + $gy * $way[1] + $gz * $way[2] < $short - self::PASSED) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * Returns the way to where three planes meet: λ from the products of their normals, by Cramer's rule.
+     *
+     * @param  array{float, float, float, float}  $one  unit normal, and how far short of it the start is, mm
+     * @param  array{float, float, float, float}  $two
+     * @param  array{float, float, float, float}  $three
+     * @return array{float, float, float}|null null where they do not meet, or one of them pulls
+     */
+    private static function pastThree(array $one, array $two, array $three): ?array
+    {
+        [[$ax, $ay, $az, $a], [$bx, $by, $bz, $b], [$cx, $cy, $cz, $c]] = [$one, $two, $three];
+        $ab = $ax * $bx + $ay * $by + $az * $bz;
+        $ac = $ax * $cx + $ay * $cy + $az * $cz;
+        $bc = $bx * $cx + $by * $cy + $bz * $cz;
+        $whole = 1.0 + 2 * $ab * $ac * $bc - $ab * $ab - $ac * $ac - $bc * $bc;
+        if ($whole < self::SAME) {
+            return null;
+        }
+        $ofA = ($a * (1 - $bc * $bc) + $b * ($ac * $bc - $ab) + $c * ($ab * $bc - $ac)) / $whole;
+        $ofB = ($a * ($ac * $bc - $ab) + $b * (1 - $ac * $ac) + $c * ($ab * $ac - $bc)) / $whole;
+        $ofC = ($a * ($ab * $bc - $ac) + $b * ($ab * $ac - $bc) + $c * (1 - $ab * $ab)) / $whole;
+
+        return min($ofA, $ofB, $ofC) < 0.0 ? null : [
+            $ofA * $ax + $ofB * $bx + $ofC * $cx, $ofA * $ay + $ofB * $by + $ofC * $cy,
+            $ofA * $az + $ofB * $bz + $ofC * $cz,
+        ];
     }
 
     /**

@@ -288,13 +288,13 @@ it('closes as one shell, with an even wall where it is rounded first, however ru
 })->with(range(1, 12));
 
 /** A pipe with a branch 40 × 3 up at 120 and one down at 280, 150 long each. */
-function apart(): stdClass
+function pipeWithTwo(): stdClass
 {
     return Tees::file([Tees::branch(120, [0, 0, 1]), Tees::branch(280, [0, 0, -1])], [], [60, 3], [40, 3]);
 }
 
 it('is rounded with a radius of its own where two runs meet', function (): void {
-    $own = roundedBody(apart(), ['round' => 10, 'rounds' => [['between' => ['b2', 'main'], 'round' => 4]]]);
+    $own = roundedBody(pipeWithTwo(), ['round' => 10, 'rounds' => [['between' => ['b2', 'main'], 'round' => 4]]]);
     $outside = $own->union(false);
     // In the plane of both axes each fillet has a circle: of 10 round (20 + 10, 30 + 10) from the axes, of 4 likewise.
     foreach ([[120, 1, 10], [280, -1, 4]] as [$at, $side, $radius]) {
@@ -308,7 +308,7 @@ it('is rounded with a radius of its own where two runs meet', function (): void 
         }
     }
     // What the fillets add is what each adds by itself: 10 and 4 everywhere, halved.
-    $volume = static fn (array $more): float => roundedBody(apart(), $more)->mesh(1.0)->smoothVolume();
+    $volume = static fn (array $more): float => roundedBody(pipeWithTwo(), $more)->mesh(1.0)->smoothVolume();
     $mean = ($volume(['round' => 10]) + $volume(['round' => 4])) / 2;
     $mesh = $own->mesh(1.0);
     expect($mesh->isClosed())->toBeTrue()
@@ -330,7 +330,7 @@ it('is rounded as all where two runs have no radius of their own', function (arr
 it('tells where a rounding of two runs is told wrong', function (array $rounds, string $pointer): void {
     $refused = null;
     try {
-        roundedBody(apart(), ['round' => 10, 'rounds' => $rounds]);
+        roundedBody(pipeWithTwo(), ['round' => 10, 'rounds' => $rounds]);
     } catch (JobError $error) {
         $refused = $error->pointer;
     }

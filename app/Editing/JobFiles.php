@@ -133,6 +133,7 @@ final class JobFiles
     private function withFollowed(Job $job, array $ids, array $drafts, array $also): array
     {
         $runs = [];
+        $tees = $job->tees();
         foreach ($drafts as $draft) {
             $runs[is_string($draft->id ?? null) ? $draft->id : ''] = $draft;
         }
@@ -170,6 +171,8 @@ final class JobFiles
             if ($blocks !== []) {
                 array_push($followed, ...$this->channelsIn($job, $blocks));
             }
+            // A run is cut where others leave it by tees.
+            $followed = array_merge($followed, ...array_values(array_intersect_key($tees, $runs)));
             $missing = array_values(array_diff(array_unique($followed), array_keys($runs), $tried));
             $tried = [...$tried, ...$missing];
         }
@@ -235,9 +238,9 @@ final class JobFiles
     {
         $keys = [];
         $asked = [];
-        // A draped run depends on all surroundings, a run of equal length on the other runs of its set, and a channel
-        // on the others of its block.
-        $texts = ['"drape"', '"same_as"', '"channel"', '"groove"', ...array_map(self::asWritten(...), $names)];
+        // A draped run depends on all surroundings, a run of equal length on the other runs of its set, a channel on
+        // the others of its block, and a run with a tee in it on the branch.
+        $texts = ['"drape"', '"same_as"', '"channel"', '"groove"', '"tee"', ...array_map(self::asWritten(...), $names)];
         while ($texts !== []) {
             if (count($texts) > self::MOST_NAMES) {
                 return null;

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Bowline\Job\Channel;
 use Bowline\Job\Node;
+use Bowline\Job\References;
 use Closure;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -79,6 +80,24 @@ final class Job extends Model
         }
 
         return $channels;
+    }
+
+    /** @return array<string, list<string>> ids of the runs that leave another by a bought tee, by the id of that */
+    public function tees(): array
+    {
+        $tees = [];
+        $atTees = $this->runs()->where(static function (Builder $query): void {
+            foreach (['from', 'to'] as $end) {
+                $query->orWhereRaw(sprintf("json_extract(definition, '$.%s.on.kind') = 'tee'", $end));
+            }
+        });
+        foreach ($atTees->orderBy('position')->get(['key', 'definition']) as $run) {
+            foreach (References::teeHosts($run->definition) as $host) {
+                $tees[$host][] = $run->key;
+            }
+        }
+
+        return $tees;
     }
 
     /** @return list<list<string>> ids of the runs of each body of several runs, and of the channels of each block */

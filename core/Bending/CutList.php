@@ -6,13 +6,14 @@ namespace Bowline\Bending;
 
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\RunEnd;
-use Bowline\Routing\Bend;
+use Bowline\Job\TeeSize;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Spool;
 
 /**
- * What a run, or a spool of it, with elbows is made of, in order: pieces of pipe from weld to weld, and the elbows and
- * ends between them. Each weld takes its root gap off the pipe beside it; two elbows that meet have no pipe between.
+ * What a run, or a spool of it, with elbows or tees is made of, in order: pieces of pipe from weld to weld, and the
+ * elbows, tees and ends between them. Each weld takes its root gap off the pipe beside it; two elbows that meet have no
+ * pipe between.
  */
 final readonly class CutList
 {
@@ -21,10 +22,11 @@ final readonly class CutList
     {
     }
 
-    /** @return self|null null where it has no elbow and is bent throughout */
+    /** @return self|null null where it has no elbow or tee, and is bent throughout */
     public static function of(LaidRun $laid): ?self
     {
-        if (self::elbows($laid) === []) {
+        $isAtTee = self::isAtTee($laid, $laid->run->from) || self::isAtTee($laid, $laid->run->to);
+        if (! $isAtTee && self::bought($laid) === []) {
             return null;
         }
 
@@ -33,12 +35,34 @@ final readonly class CutList
         )));
     }
 
-    /** @return list<Bend> */
-    private static function elbows(LaidRun $laid): array
+    /** @return list<array{float, float, CutPart}> elbows and tees in order: from where to where, mm, and what it is */
+    private static function bought(LaidRun $laid): array
     {
-        return array_values(array_filter(
-            $laid->bends, static fn (Bend $bend): bool => $bend->elbow !== null,
-        ));
+        $bought = [];
+        foreach ($laid->bends as $bend) {
+            if ($bend->elbow !== null) {
+                $bought[] = [$bend->start, $bend->end(), new CutPart(
+                    'elbow', $bend->elbow->words($bend->angle), null, $bend->angle, $bend->radius,
+                )];
+            }
+        }
+        $whole = $laid->part->run ?? $laid;
+        foreach ($whole->run->tees as $tee) {
+            $at = $tee->along - ($laid->part->from ?? 0.0);
+            $size = TeeSize::of($whole->stockAlong($tee->along)->section, $tee->branch);
+            if ($size !== null && $at > 0.0 && $at < $laid->length()) {
+                $bought[] = [$at - $size->run, $at + $size->run, new CutPart('tee', $size->name, null)];
+            }
+        }
+        usort($bought, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
+
+        return $bought;
+    }
+
+    /** Whether an end is welded to a bought tee in another run. */
+    private static function isAtTee(LaidRun $laid, RunEnd $end): bool
+    {
+        return $end->branch?->tee($laid->run->stock->section) !== null;
     }
 
     /** @return list<CutPart> of one spool */
@@ -46,12 +70,10 @@ final readonly class CutList
     {
         $gap = $laid->run->weldGap;
         [$parts, $at, $isWelded] = self::end($laid, $laid->run->from);
-        foreach (self::elbows($laid) as $bend) {
-            array_push($parts, ...self::pipe($laid, $at, $bend->start, ($isWelded ? $gap : 0.0) + $gap));
-            $parts[] = new CutPart(
-                'elbow', $bend->elbow?->words($bend->angle) ?? '', null, $bend->angle, $bend->radius,
-            );
-            $at = $bend->end();
+        foreach (self::bought($laid) as [$start, $end, $part]) {
+            array_push($parts, ...self::pipe($laid, $at, $start, ($isWelded ? $gap : 0.0) + $gap));
+            $parts[] = $part;
+            $at = $end;
             $isWelded = true;
         }
         [$last, $taken, $isEndWelded] = self::end($laid, $laid->run->to);
@@ -82,7 +104,7 @@ final readonly class CutList
             $flange !== null => [$part($flange->name ?? 'flange'), 0.0, false],
             $reducer !== null => [$part('reducer'), $reducer->length, true],
             $end->end->cap() !== null => [$part('cap'), 0.0, true],
-            default => [[], -$end->trim, false],
+            default => [[], -$end->trim, self::isAtTee($laid, $end)],
         };
     }
 

@@ -8,7 +8,7 @@ namespace Bowline\Bending;
 final readonly class CutPart
 {
     /**
-     * @param  'pipe'|'elbow'|'end'  $kind
+     * @param  'pipe'|'elbow'|'tee'|'end'  $kind
      * @param  string  $words  what it is
      * @param  float|null  $length  to cut, mm; null of what is bought
      * @param  float|null  $angle  of an elbow, radians

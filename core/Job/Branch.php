@@ -47,11 +47,21 @@ final readonly class Branch
         return $this->between($axis, $this->section->outsideDiameter / 2, $branch->outsideDiameter / 2, $branch);
     }
 
+    /** Returns the tee that it is let in by; null where it is none, or none is made for both. */
+    public function tee(Section $branch): ?TeeSize
+    {
+        return $this->kind === BranchKind::Tee ? TeeSize::of($this->section, $branch) : null;
+    }
+
     /** Returns how far from its centreline the tube of a branch begins, mm; 0 where it cannot stand on it. */
     public function reach(Vector $axis, Section $branch): float
     {
+        $tee = $this->tee($branch);
+        if ($tee !== null) {
+            return $tee->outlet;
+        }
         $radius = match ($this->kind) {
-            BranchKind::SetOn => $this->section->outsideDiameter / 2,
+            BranchKind::SetOn, BranchKind::Tee => $this->section->outsideDiameter / 2,
             BranchKind::SetIn => $this->section->insideDiameter() / 2,
         };
 

@@ -12,4 +12,7 @@ enum BranchKind: string
 
     /** Through a hole as wide as the branch, to the bore of the host. */
     case SetIn = 'set-in';
+
+    /** By a bought tee that is welded into the host: the branch begins at its outlet. */
+    case Tee = 'tee';
 }

@@ -20,7 +20,7 @@ final class References
 
     /**
      * Returns the runs that depend on an item, through any depth: on a port of it, on a face, on what is mounted on it,
-     * on another run that does, or in one block with it.
+     * on another run that does, in one block with it, or the other of two that a bought tee joins.
      *
      * @param  list<stdClass>  $runs  all runs in the shape of the file
      * @param  list<array{ItemRef, string}>  $mounted  fittings and clamps that are mounted on something, and the id of
@@ -36,7 +36,7 @@ final class References
                 $moving[$own->key()] = $own;
             }
         }
-        $named = $sets = $blocks = $refs = [];
+        $named = $sets = $blocks = $tees = $refs = [];
         foreach ($runs as $run) {
             $own = ItemRef::run(is_string($run->id ?? null) ? $run->id : '');
             $refs[$own->key()] = $own;
@@ -49,6 +49,10 @@ final class References
             if ($block !== null) {
                 $blocks[$block][$own->key()] = $own;
             }
+            foreach (self::teeHosts($run) as $host) {
+                // The run that a tee is welded into is cut there, wherever its branch stands.
+                $tees[] = [$own->key() => $own, ItemRef::run($host)->key() => ItemRef::run($host)];
+            }
         }
         do {
             $before = count($moving);
@@ -57,7 +61,7 @@ final class References
                     $moving[$key] = $refs[$key];
                 }
             }
-            foreach ([...array_values($sets), ...array_values($blocks)] as $members) {
+            foreach ([...array_values($sets), ...array_values($blocks), ...$tees] as $members) {
                 // When one of a set gets longer, all of them do; channels of a block leave walls to one another.
                 if (array_intersect_key($members, $moving) !== []) {
                     $moving += $members;
@@ -68,6 +72,20 @@ final class References
         return array_values(
             array_map(static fn (ItemRef $run): string => $run->id, array_intersect_key($refs, $moving)),
         );
+    }
+
+    /** @return list<string> ids of the runs on which a run stands by a bought tee */
+    public static function teeHosts(stdClass $run): array
+    {
+        $hosts = [];
+        foreach (['from', 'to'] as $end) {
+            $on = (new Node($run))->find($end)?->find('on');
+            if ($on?->find('kind')?->value === BranchKind::Tee->value) {
+                array_push($hosts, ...self::texts($on->find('run')));
+            }
+        }
+
+        return $hosts;
     }
 
     /** @return list<ItemRef> all that a run names, each once: fittings, clamps, surroundings, other runs */

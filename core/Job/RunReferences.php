@@ -38,6 +38,15 @@ interface RunReferences
     public function branch(Site $site, Node $on): Branch;
 
     /**
+     * Returns where runs leave another by bought tees, in order along it.
+     *
+     * @return list<TeePlace>
+     *
+     * @throws JobError
+     */
+    public function teesOn(Site $site, string $host): array;
+
+    /**
      * Returns the stock of a run.
      *
      * @throws JobError

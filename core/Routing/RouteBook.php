@@ -16,6 +16,7 @@ use Bowline\Job\RunReferences;
 use Bowline\Job\Site;
 use Bowline\Job\Stock;
 use Bowline\Job\Stop\StopReader;
+use Bowline\Job\TeePlace;
 use Bowline\Job\Tie\Tie;
 use LogicException;
 
@@ -140,7 +141,7 @@ final class RouteBook implements RunReferences
             $host->run->id,
             $host->run->name,
             $kind === null ? BranchKind::SetOn : BranchKind::tryFrom($kind->text()) ?? throw $kind->error(
-                sprintf('“%s” is no kind of branch; set-on and set-in are', $kind->text()),
+                sprintf('“%s” is no kind of branch; set-on, set-in and tee are', $kind->text()),
             ),
             $told,
             $host->length(),
@@ -190,6 +191,32 @@ final class RouteBook implements RunReferences
         }
 
         return $channels;
+    }
+
+    /**
+     * Returns where runs leave another by bought tees, in order along it.
+     *
+     * @return list<TeePlace>
+     *
+     * @throws JobError
+     */
+    public function teesOn(Site $site, string $host): array
+    {
+        $tees = [];
+        foreach ($this->runs as $run) {
+            foreach (['from', 'to'] as $end) {
+                $on = $run->find($end)?->find('on');
+                if ($on !== null && $on->find('run')?->value === $host && $on->find('kind')?->value === 'tee') {
+                    $tees[] = new TeePlace(
+                        $site->values->notNegative($on->get('length'), 'the length to the branch'),
+                        $site->stock($run->get('stock'))->section,
+                    );
+                }
+            }
+        }
+        usort($tees, static fn (TeePlace $one, TeePlace $other): int => $one->along <=> $other->along);
+
+        return $tees;
     }
 
     public function stockOf(Site $site, string $id, Node $asking): Stock

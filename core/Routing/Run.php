@@ -18,6 +18,7 @@ use Bowline\Job\SectionPlacement;
 use Bowline\Job\Service;
 use Bowline\Job\Site;
 use Bowline\Job\Stock;
+use Bowline\Job\TeePlace;
 use Bowline\Job\Units;
 use Bowline\Routing\Flexible\Bodies;
 use stdClass;
@@ -34,6 +35,7 @@ final readonly class Run
      * @param  list<Repeat>  $repeats  what comes again and again along it
      * @param  Service|null  $service  what it carries
      * @param  ChannelInBlock|null  $channel  the block that it is taken out of
+     * @param  list<TeePlace>  $tees  bought tees in it, in order
      */
     public function __construct(
         public string $id,
@@ -53,6 +55,7 @@ final readonly class Run
         public array $repeats = [],
         public ?Service $service = null,
         public ?ChannelInBlock $channel = null,
+        public array $tees = [],
     ) {
     }
 
@@ -92,6 +95,7 @@ final readonly class Run
             array_map(static fn (Node $one): Repeat => Repeat::read($one, $site->values), $node->list('repeats')),
             $node->find('service') === null ? null : $site->service($node->get('service')),
             $node->find('body') === null ? null : ChannelInBlock::read($node, $id, $site),
+            $site->routes->teesOn($site, $id),
         );
 
         return $run->isMoving() ? $run->amid($site) : $run->withRoute($route->inReach($run));
@@ -149,6 +153,7 @@ final readonly class Run
             $this->repeats,
             $this->service,
             $this->channel,
+            $this->tees,
         );
     }
 
@@ -186,6 +191,7 @@ final readonly class Run
             $this->repeats,
             $this->service,
             $this->channel,
+            $this->tees,
         );
     }
 
@@ -210,6 +216,7 @@ final readonly class Run
             $this->repeats,
             $this->service,
             $this->channel,
+            $this->tees,
         );
     }
 

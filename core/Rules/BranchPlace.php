@@ -8,14 +8,17 @@ use Bowline\Editing\Edit\StandOn;
 use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Saddle;
 use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
 use Bowline\Job\Branch;
+use Bowline\Job\BranchKind;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Section;
+use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
 /**
  * `branch-place`: a branch stands with its whole foot on a straight of its host, beside joints and flanges, is not
- * wider than that, and goes straight until it is clear of it.
+ * wider than that, and goes straight until it is clear of it; one by a bought tee leaves square, by a tee that is made.
  */
 final class BranchPlace implements Rule
 {
@@ -66,13 +69,46 @@ final class BranchPlace implements Rule
             };
         }
 
-        return self::ofPlace($branch, self::span($saddle, $section), $say)
-            ?? self::ofStraight($branch, $saddle, $laid, $name);
+        return self::ofTee($branch, $axis, $section)
+            ?? self::ofPlace($branch, self::span($branch, $saddle, $section), $say)
+            ?? self::ofStraight($branch, self::height($branch, $saddle, $section), $laid, $name);
     }
 
-    /** @return array{float, float} how far its foot reaches along the host, with a weld as wide as its wall round it */
-    private static function span(Saddle $saddle, Section $section): array
+    /** @return array{string, string, float, float|null}|null */
+    private static function ofTee(Branch $branch, Vector $axis, Section $section): ?array
     {
+        $angle = rad2deg($axis->angleTo($branch->along));
+
+        return match (true) {
+            $branch->kind !== BranchKind::Tee => null,
+            $branch->tee($section) === null => [
+                'has no tee', 'No tee is made for these two pipes (ASME B16.9): set it on, or in.', 0.0, null,
+            ],
+            abs($angle - 90.0) > Tolerance::OFF_AXIS_DEGREES => [
+                'is not square', sprintf(
+                    'A bought tee leaves at 90°; this leaves at %s°. Set it on, or in.', Words::number($angle, 1),
+                ), $angle, 90.0,
+            ],
+            default => null,
+        };
+    }
+
+    /** Returns how far from the middle of the host it is clear of that, or its tee ends, mm. */
+    private static function height(Branch $branch, Saddle $saddle, Section $section): float
+    {
+        return $branch->tee($section)->outlet ?? $saddle->highest();
+    }
+
+    /**
+     * @return array{float, float} how far its foot reaches along the host, with a weld as wide as its wall round it, or
+     *     its tee does
+     */
+    private static function span(Branch $branch, Saddle $saddle, Section $section): array
+    {
+        $tee = $branch->tee($section);
+        if ($tee !== null) {
+            return [-$tee->run, $tee->run];
+        }
         $weld = $section->isSolid() ? 0.0 : $section->wall;
         [$before, $behind] = $saddle->span();
 
@@ -130,16 +166,16 @@ final class BranchPlace implements Rule
      * @param  'from'|'to'  $name
      * @return array{string, string, float, float}|null
      */
-    private static function ofStraight(Branch $branch, Saddle $saddle, LaidRun $laid, string $name): ?array
+    private static function ofStraight(Branch $branch, float $height, LaidRun $laid, string $name): ?array
     {
         $say = $laid->run->units->say(...);
         $straight = EndRoom::at($laid, $name === 'from');
 
-        return $straight > $saddle->highest() + Tolerance::RULE_SLACK ? null : [
+        return $straight > $height + Tolerance::RULE_SLACK ? null : [
             'bends too early', sprintf(
                 'It is clear of %s at %s from the middle of that; only %s of it is straight there.',
-                $branch->name, $say($saddle->highest()), $say($straight),
-            ), $straight, $saddle->highest(),
+                $branch->name, $say($height), $say($straight),
+            ), $straight, $height,
         ];
     }
 
@@ -151,7 +187,9 @@ final class BranchPlace implements Rule
             }
             $section = $laid->stockAtEnd($name)->section;
             $saddle = $end->branch->saddle($end->axis, $section);
-            foreach ($saddle === null ? [] : $end->branch->places(...self::span($saddle, $section)) as $place) {
+            foreach ($saddle === null ? [] : $end->branch->places(
+                ...self::span($end->branch, $saddle, $section),
+            ) as $place) {
                 if (abs($place - $end->branch->told) < Tolerance::RULE_SLACK) {
                     continue;
                 }

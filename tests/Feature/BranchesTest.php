@@ -202,3 +202,46 @@ it('drops the rounding of a run that is deleted, and tells which runs meet', fun
         ->and($after->json('job.bodies.0.rounds'))->toBe([$rounds[1]])
         ->and($after->json('bodies.0.meetings'))->toBe([['main', 'b2']]);
 });
+
+/** Returns the lengths to cut of a run in an answer, null of what is bought; null where it has no cut list. */
+function cutLengths(array $answer, string $run): ?array
+{
+    $list = array_column($answer['solutions'], null, 'id')[$run]['cut_list'] ?? null;
+
+    return $list === null ? null : array_map(
+        static fn (array $part): ?float => $part['length'] === null ? null : round($part['length'], 3), $list,
+    );
+}
+
+it('cuts a run where a branch leaves it by a bought tee, wherever that goes', function (): void {
+    $file = Tees::file([[
+        'from' => ['on' => ['run' => 'main', 'length' => 150], 'axis' => [0, 0, 1]], 'to' => ['at' => [150, 0, 300]],
+    ]], [], [60.3, 2.9], [33.7, 2.6]);
+    unset($file->bodies);
+    $job = opened(json_encode($file, JSON_THROW_ON_ERROR));
+    $state = test()->getJson($job)->json();
+    expect(cutLengths($state, 'main'))->toBeNull();
+    $branch = array_column($state['job']['runs'], null, 'id')['b1'];
+    $since = $state['revision'];
+    $edit = static function (array $edit) use ($job, &$since): array {
+        $answer = test()->postJson($job.'/edits?since='.$since, ['edits' => [$edit]])->assertOk()->json();
+        $since = $answer['revision'];
+
+        return $answer;
+    };
+
+    // ASME B16.9: 64 to either end, 51 to the outlet; a root gap of 2 at each weld.
+    $branch['from']['on']['kind'] = 'tee';
+    $answer = $edit(['list' => 'runs', 'id' => 'b1', 'item' => $branch]);
+    expect(cutLengths($answer, 'main'))->toBe([84.0, null, 184.0])->and(cutLengths($answer, 'b1'))->toBe([247.0]);
+    $branch['from']['on']['length'] = 200;
+    $branch['to']['at'] = [200, 0, 300];
+    expect(cutLengths($edit(['list' => 'runs', 'id' => 'b1', 'item' => $branch]), 'main'))->toBe([134.0, null, 134.0]);
+    // Longer by itself, and with its branch gone.
+    $main = array_column($state['job']['runs'], null, 'id')['main'];
+    $main['to']['at'] = [500, 0, 0];
+    expect(cutLengths($edit(['list' => 'runs', 'id' => 'main', 'item' => $main]), 'main'))->toBe([134.0, null, 234.0]);
+    expect(test()->get($job.'/runs/main/cuts.csv')->assertOk()->content())->toContain('reducing tee DN 50 × 25');
+    $edit(['list' => 'runs', 'id' => 'b1', 'item' => null]);
+    expect(cutLengths(test()->getJson($job)->json(), 'main'))->toBeNull();
+});

@@ -3121,9 +3121,9 @@ export interface BranchPlace {
    */
   length: number | string;
   /**
-   * saddled to the outside (when it is left out), or through a hole to the bore
+   * saddled to the outside (when it is left out), through a hole to the bore, or by a bought tee that is welded into that run
    */
-  kind?: "set-on" | "set-in";
+  kind?: "set-on" | "set-in" | "tee";
 }
 /**
  * `corners` has `stops`; `flow` `points`; `hang` and `drape` a `length` or `slack`; `spring` a `length`; `wrap` a `host`, `from_length`, `to_length` and `pitch` or `turns`.
@@ -3976,7 +3976,7 @@ export interface SolvedSpool {
   stock: string;
 }
 export interface CutPart {
-  kind: "pipe" | "elbow" | "end";
+  kind: "pipe" | "elbow" | "tee" | "end";
   words: string;
   /**
    * To cut; null of what is bought.

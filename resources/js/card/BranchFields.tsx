@@ -48,6 +48,7 @@ export function BranchFields({ title, run, end, on, onChange }: Props) {
           of={[
             ['set-on', 'set on, to the outside'],
             ['set-in', 'set in, to the bore'],
+            ['tee', 'by a bought tee'],
           ]}
           onChange={(kind) => tell(onChange({ ...end, on: { ...on, kind: kind as BranchPlace['kind'] } }))}
         />

@@ -2,7 +2,7 @@ import type { CutPart } from '../api/types';
 import { lengthEven, showEven } from '../job/format';
 import { units } from '../job/units';
 
-/** What a run with elbows is made of, in order, with the lengths to cut. */
+/** What a run with elbows or tees is made of, in order, with the lengths to cut. */
 export function CutTable({ parts, pipe }: { parts: readonly CutPart[]; pipe: number }) {
   return (
     <table className="table-plain">

@@ -105,3 +105,76 @@ test('mirrors half an exhaust into a whole, and rounds it with an even wall', as
   await body.getByRole('button', { name: '3MF', exact: true }).click();
   expect((await saved).suggestedFilename()).toBe('left-leg.3mf');
 });
+
+/*
+ * A pipe DN 50 of 1000 with a branch DN 25 at 400, by a tee of ASME B16.9: 64 to the end of its run, 51 to its outlet,
+ * and a gap of 2 at each weld.
+ */
+test('lets a branch in by a bought tee, rounds both as one, and stops what takes long', async ({ page }) => {
+  const pipe = (id: string, name: string, od: number, wall: number) => ({
+    id,
+    name,
+    kind: 'pipe',
+    density: 7850,
+    section: { shape: 'round', od, wall },
+    bend: { radius: 100, min_radius: 60, min_straight: 0 },
+  });
+  await openJob(
+    page,
+    {
+      format: 'bowline-job',
+      version: 3,
+      name: 'Vent',
+      up: 'z',
+      stock: [pipe('p', 'DN 50', 60.3, 2.9), pipe('b', 'DN 25', 33.7, 2.9)],
+      runs: [
+        {
+          id: 'main',
+          name: 'Main',
+          stock: 'p',
+          from: { at: [0, 0, 0] },
+          to: { at: [1000, 0, 0] },
+          route: { kind: 'corners', stops: [] },
+        },
+        {
+          id: 'vent',
+          name: 'Vent',
+          stock: 'b',
+          from: { on: { run: 'main', length: 400 }, axis: [0, 0, 1] },
+          to: { at: [400, 0, 300] },
+          route: { kind: 'corners', stops: [] },
+        },
+      ],
+    },
+    'lay',
+  );
+  await locker(page, 'Vent').click();
+  await page.getByLabel('Start: let in').selectOption('by a bought tee');
+  await enter(page, 'Start: along Main', '40');
+  await expect(page.getByText('The branch on Main has no room')).toBeVisible();
+  await page.getByRole('button', { name: 'Put it at 64 mm of Main' }).click();
+  await expect(page.getByText('The branch on Main has no room')).toBeHidden();
+  await enter(page, 'Start: along Main', '400');
+  await page.getByLabel('Run to make one body with').selectOption('Main');
+  await enter(page, 'Body: rounding', '8');
+
+  await goTo(page, 'Make');
+  await expect(page.getByRole('row', { name: 'Pipe in all 247.0 mm' })).toBeVisible();
+  await locker(page, 'Main').click();
+  for (const row of ['1 DN 50 334.0', '2 reducing tee DN 50 × 25', '3 DN 50 534.0', 'Pipe in all 868.0 mm']) {
+    await expect(page.getByRole('row', { name: row })).toBeVisible();
+  }
+
+  // As fine as this it takes long enough to be stopped.
+  await enter(page, 'Triangles stand off by', '0.03');
+  const body = page.getByRole('region', { name: 'One body: Main' });
+  await expect(body).toContainText('cm³', { timeout: 60_000 });
+  await body.getByRole('button', { name: 'STL', exact: true }).click();
+  const progress = body.getByRole('status').filter({ hasText: 'Finding the body to save…' });
+  await expect(progress.getByRole('progressbar')).toBeVisible();
+  await progress.getByRole('button', { name: 'Stop' }).click();
+  await expect(body.getByRole('status').filter({ hasText: 'Stopped' })).toBeVisible();
+  const saved = page.waitForEvent('download', { timeout: 60_000 });
+  await body.getByRole('button', { name: 'Go on' }).click();
+  expect((await saved).suggestedFilename()).toBe('main.stl');
+});

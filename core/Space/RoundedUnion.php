@@ -27,8 +27,17 @@ final readonly class RoundedUnion implements UnionDistance
     /** A ball larger than this share of a tube may touch on several sides of a place. */
     private const LARGE = 0.5;
 
+    /** Cosine between the ways out of two tubes below which a place lies between them. */
+    private const OPPOSED = -0.3;
+
     /** Most steps along the gradient to the surface. */
     private const SURFACE_STEPS = 20;
+
+    /** How far a place at rest may lie short of the radius off a tube, in accuracies. */
+    private const OFF = 4.0;
+
+    /** Steps after which none is gone ahead any more: it may go to and fro. */
+    private const STEPS_AHEAD = 60;
 
     /** Most of the last step that is gone ahead. */
     private const MOST_AHEAD = 5.0;
@@ -129,31 +138,37 @@ final readonly class RoundedUnion implements UnionDistance
     public function at(float $x, float $y, float $z, float $accuracy): array
     {
         $found = $this->from([$x, $y, $z], [$x, $y, $z], $accuracy);
-        if ($found[0] < 0.0 && $this->isLarge) {
+        if ($found[0] < 0.0 || ! $found[4]) {
             // A ball on another side may be nearer: looked for from all round.
-            foreach ($this->waysOut($x, $y, $z) as [$ux, $uy, $uz]) {
+            foreach ($this->waysOut($x, $y, $z, ! $found[4]) as [$ux, $uy, $uz]) {
                 $other = $this->from([$x, $y, $z], [
                     $x + $this->rounding * $ux, $y + $this->rounding * $uy, $z + $this->rounding * $uz,
                 ], $accuracy);
-                $found = $other[0] > $found[0] ? $other : $found;
+                if ($other[4] && ($other[0] > $found[0] || ! $found[4])) {
+                    $found = $other;
+                }
             }
         }
 
-        return $found;
+        return [$found[0], $found[1], $found[2], $found[3]];
     }
 
     /**
-     * Returns ways out of the two nearest tubes: away from each, between these, and beside both.
+     * Returns ways out of the two nearest tubes: away from each, between these, and beside both; none where the ball
+     * is small and lies in a corner of them, and not between, unless they are needed.
      *
      * @return list<array{float, float, float}> unit directions
      */
-    private function waysOut(float $x, float $y, float $z): array
+    private function waysOut(float $x, float $y, float $z, bool $isNeeded): array
     {
         $nearest = array_map(
             static fn (TubeDistance $tube): array => $tube->at($x, $y, $z), array_values($this->tubes),
         );
         usort($nearest, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
         [[, $ax, $ay, $az], [, $bx, $by, $bz]] = [$nearest[0], $nearest[1] ?? $nearest[0]];
+        if (! $isNeeded && ! $this->isLarge && $ax * $bx + $ay * $by + $az * $bz > self::OPPOSED) {
+            return [];
+        }
         $ways = [[$ax, $ay, $az], [$bx, $by, $bz]];
         foreach ([
             [$ax + $bx, $ay + $by, $az + $bz],
@@ -174,17 +189,20 @@ final readonly class RoundedUnion implements UnionDistance
      *
      * @param  array{float, float, float}  $place
      * @param  array{float, float, float}  $start
-     * @return array{float, float, float, float}
+     * @return array{float, float, float, float, bool} at last, whether it has come to rest there
      */
     private function from(array $place, array $start, float $accuracy): array
     {
         [$x, $y, $z] = $place;
         [$qx, $qy, $qz] = $start;
         $last = null;
+        $isSettled = false;
         for ($step = 0; $step < self::MOST_STEPS; $step++) {
             $planes = [];
+            $least = INF;
             foreach ($this->tubes as $tube) {
                 [$distance, $gx, $gy, $gz] = $tube->at($qx, $qy, $qz);
+                $least = $distance < $least ? $distance : $least;
                 // Square to the plane, how far the place that is asked for lies short of it.
                 $short = $this->rounding - $distance + $gx * ($qx - $x) + $gy * ($qy - $y) + $gz * ($qz - $z);
                 $planes[] = [$gx, $gy, $gz, $short];
@@ -194,10 +212,12 @@ final readonly class RoundedUnion implements UnionDistance
             [$rx, $ry, $rz] = [$tx - $qx, $ty - $qy, $tz - $qz];
             [$qx, $qy, $qz] = [$tx, $ty, $tz];
             if (abs($rx) + abs($ry) + abs($rz) < $accuracy) {
+                // Steps may be short and yet not get there.
+                $isSettled = $least > $this->rounding - self::OFF * $accuracy;
                 break;
             }
             // What is left falls off evenly: gone ahead by what the last two steps tell of that (Anderson, depth one).
-            if ($last !== null) {
+            if ($last !== null && $step < self::STEPS_AHEAD) {
                 [$sx, $sy, $sz] = [$rx - $last[3], $ry - $last[4], $rz - $last[5]];
                 $square = $sx * $sx + $sy * $sy + $sz * $sz;
                 $share = $square > self::SAME ** 2 ? ($rx * $sx + $ry * $sy + $rz * $sz) / $square : 0.0;
@@ -215,10 +235,10 @@ final readonly class RoundedUnion implements UnionDistance
             // Farther out than the ball: the nearest tube tells.
             [$distance, $gx, $gy, $gz] = $this->tubes[$this->nearest($x, $y, $z)]->at($x, $y, $z);
 
-            return [$distance, $gx, $gy, $gz];
+            return [$distance, $gx, $gy, $gz, true];
         }
 
-        return [$this->rounding - $way, $wx / $way, $wy / $way, $wz / $way];
+        return [$this->rounding - $way, $wx / $way, $wy / $way, $wz / $way, $isSettled];
     }
 
     /**

@@ -54,7 +54,8 @@ final readonly class RoundedUnions implements UnionDistance
         $found = $this->groups[0];
         $least = INF;
         foreach ($this->groups as $group) {
-            $distance = $group->bound($x, $y, $z, $accuracy);
+            // On a tube the fillet of another group may lie farther out, which only this tells.
+            $distance = $group->at($x, $y, $z, $accuracy)[0];
             if ($distance < $least) {
                 [$least, $found] = [$distance, $group];
             }

@@ -29,6 +29,12 @@ final class SurfaceNet
         [[0, 0, 0], [-1, 0, 0], [-1, -1, 0], [0, -1, 0]],
     ];
 
+    /** Half the diagonal of a cube of half a size of 1, and what distances may be off. */
+    private const REACH = 1.8;
+
+    /** Triangles round two corners: two round each of the ten sides of cubes that end there. */
+    private const SPECK = 20;
+
     /** Cubes or vertices between two words of what part is done. */
     private const PAUSE = 500;
 
@@ -103,6 +109,7 @@ final class SurfaceNet
             $this->pair($number, $length);
         }
         $this->join();
+        $this->dropSpecks();
         $this->distances = $this->cubes = $this->divided = $this->crossings = $this->crossed = [];
         $this->sheets = $this->onFaces = [];
     }
@@ -121,7 +128,7 @@ final class SurfaceNet
             $x = $this->low[0] + $i * $this->smallest + $half;
             $y = $this->low[1] + $j * $this->smallest + $half;
             $z = $this->low[2] + $k * $this->smallest + $half;
-            if (abs($this->surface->distance($x, $y, $z)) > 1.7321 * $half) {
+            if (abs($this->surface->distance($x, $y, $z)) > self::REACH * $half) {
                 $done += $size ** 3;
 
                 continue;
@@ -355,6 +362,39 @@ final class SurfaceNet
                 $corners = [$corners[0], ...array_reverse(array_slice($corners, 1))];
             }
             $this->polygon($corners, isset($between[$key]));
+        }
+    }
+
+    /** Leaves out closed pieces round one or two corners by themselves: a narrow wedge between two sheets leaves such. */
+    private function dropSpecks(): void
+    {
+        /** @var array<int, int> $parents */
+        $parents = [];
+        $rootOf = static function (int $one) use (&$parents): int {
+            while (isset($parents[$one])) {
+                // Halves the way for those that come after.
+                $parents[$one] = $parents[$parents[$one]] ?? $parents[$one];
+                $one = $parents[$one];
+            }
+
+            return $one;
+        };
+        foreach ($this->triangles as [$a, $b, $c]) {
+            foreach ([$b, $c] as $other) {
+                [$one, $two] = [$rootOf($a), $rootOf($other)];
+                if ($one !== $two) {
+                    $parents[$one] = $two;
+                }
+            }
+        }
+        $pieces = [];
+        foreach ($this->triangles as $triangle) {
+            $pieces[$rootOf($triangle[0])][] = $triangle;
+        }
+        if (count($pieces) > 1) {
+            $this->triangles = array_merge(...array_values(array_filter(
+                $pieces, static fn (array $piece): bool => count($piece) > self::SPECK,
+            )));
         }
     }
 

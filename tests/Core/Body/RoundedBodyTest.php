@@ -315,7 +315,7 @@ it('is rounded with a radius of its own where two runs meet', function (): void 
         ->and(Triangles::shells($mesh))->toBe(1)
         ->and(abs($mesh->smoothVolume() / $mean - 1))->toBeLessThan(2e-3);
     $walls = $own->walls(1.0) ?? throw new LogicException;
-    expect([$walls->least()[1], $walls->most()[1]])->toEqualWithDelta([3.0, 3.0], 0.02);
+    expect([$walls->least()[1], $walls->most()[1]])->toEqualWithDelta([3.0, 3.0], 1e-3);
 });
 
 it('is rounded as all where two runs have no radius of their own', function (array $rounds, array $balls): void {

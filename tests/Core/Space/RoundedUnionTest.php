@@ -12,6 +12,7 @@ use Bowline\Space\Progress;
 use Bowline\Space\RoundedUnion;
 use Bowline\Space\SurfaceNet;
 use Bowline\Space\TubeDistance;
+use Tests\Triangles;
 
 /** A straight of 100 along x, a quarter of R 40 towards y, and 60 on. */
 function bentPath(): Path
@@ -71,13 +72,13 @@ it('rolls a ball along where two tubes meet', function (float $host, float $radi
     $saddle = new Saddle($host + $ball, $radius + $ball, $angle);
     $middles = [];
     foreach ([false, true] as $isAhead) {
-        for ($i = 0; $i <= 6000; $i++) {
-            $middles[] = $saddle->pointAt(M_PI * ($i / 6000 - 0.5), $isAhead);
+        for ($i = 0; $i <= 4000; $i++) {
+            $middles[] = $saddle->pointAt(M_PI * ($i / 4000 - 0.5), $isAhead);
         }
     }
     mt_srand(3);
     $tried = 0;
-    while ($tried < 150) {
+    while ($tried < 80) {
         // Near where both meet, between there and where their axes do: within what the ball keeps out of.
         $part = mt_rand(30, 100) / 100;
         [$x, $z, $y] = array_map(
@@ -128,7 +129,7 @@ it('has none without a radius', function (): void {
         ->and($union->at(20.0, 0.0, 33.0, 1e-9)[0])->toEqualWithDelta(0.0, 1e-8);
 });
 
-/** Balls of 10 about their middles; cubes that reach above 6 are halved down to a size. */
+/** Balls about their middles, of 10 or as told behind these; cubes that reach above 6 are halved down to a size. */
 function ballSurface(array $middles = [[0.0, 0.0, 0.0]], float $fine = INF): ImplicitSurface
 {
     return new class($middles, $fine) implements ImplicitSurface
@@ -140,7 +141,8 @@ function ballSurface(array $middles = [[0.0, 0.0, 0.0]], float $fine = INF): Imp
         private function away(float $x, float $y, float $z): array
         {
             $aways = array_map(static fn (array $middle): array => [
-                sqrt(($x - $middle[0]) ** 2 + ($y - $middle[1]) ** 2 + ($z - $middle[2]) ** 2), $middle,
+                sqrt(($x - $middle[0]) ** 2 + ($y - $middle[1]) ** 2 + ($z - $middle[2]) ** 2) - ($middle[3] ?? 10.0),
+                $middle,
             ], $this->middles);
 
             return min($aways);
@@ -148,7 +150,7 @@ function ballSurface(array $middles = [[0.0, 0.0, 0.0]], float $fine = INF): Imp
 
         public function distance(float $x, float $y, float $z): float
         {
-            return $this->away($x, $y, $z)[0] - 10;
+            return $this->away($x, $y, $z)[0];
         }
 
         public function isWanted(float $x, float $y, float $z): bool
@@ -163,8 +165,11 @@ function ballSurface(array $middles = [[0.0, 0.0, 0.0]], float $fine = INF): Imp
 
         public function onSurface(float $x, float $y, float $z): array
         {
-            [$distance, [$mx, $my, $mz]] = $this->away($x, $y, $z);
-            $scale = 10 / $distance;
+            [$distance, $middle] = $this->away($x, $y, $z);
+            [$mx, $my, $mz] = $middle;
+            $of = $middle[3] ?? null;
+            $radius = $of ?? 10.0;
+            $scale = $radius / ($distance + $radius);
 
             return [$mx + ($x - $mx) * $scale, $my + ($y - $my) * $scale, $mz + ($z - $mz) * $scale];
         }
@@ -216,3 +221,12 @@ it('closes where two sheets go through one cube', function (): void {
     // Some have a gap so narrow that no corner of a cube lies in it.
     expect($apart)->toBeGreaterThan(30);
 });
+
+it('leaves out what is smaller than its cubes', function (float $radius, int $bodies): void {
+    // At a corner of a cube: within 0.9 of it there is no other.
+    $net = new SurfaceNet(ballSurface([[0.0, 0.0, 0.0], [12.9, 0.8, 0.7, $radius]]), [-13.1, -13.2, -13.3], 30.0, 1.0);
+    $mesh = new Bowline\Body\Mesh(
+        array_map(static fn (array $at): Vector => new Vector(...$at), $net->vertices), $net->triangles,
+    );
+    expect(Triangles::shells($mesh))->toBe($bodies)->and($mesh->isClosed())->toBeTrue();
+})->with([[0.4, 1], [1.6, 2]]);

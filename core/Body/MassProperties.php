@@ -66,6 +66,18 @@ final readonly class MassProperties
         return new self($mesh->smoothVolume(), $mesh->area(), $mesh->centre());
     }
 
+    /**
+     * Returns what two meshes of one body come to, the second of half the chord: what is missing of both falls with the
+     * chord, so that twice the finer less the coarser is what is left without (Richardson's extrapolation).
+     */
+    public static function between(self $coarse, self $fine): self
+    {
+        return new self(
+            2 * $fine->volume - $coarse->volume, 2 * $fine->surface - $coarse->surface,
+            $fine->centre->times(2.0)->minus($coarse->centre),
+        );
+    }
+
     /** @return array{float, float, Vector} ⅓∮P·dA, area, and ½∮(x² dAₓ, y² dAᵧ, z² dA_z) */
     private static function swept(Patch $patch, Vector $origin): array
     {

@@ -95,10 +95,7 @@ final class MassWriter
     {
         $made = JoinedBodies::made($job, $body);
         [$properties, $contents] = $made instanceof RoundedBody
-            ? [
-                MassProperties::ofMesh($made->mesh(self::FINE, $progress->share(0, 2))),
-                $made->contents(self::FINE, $progress->share(1, 2))?->smoothVolume(),
-            ]
+            ? self::found($made, $progress)
             : [MassProperties::of($made->solid()), self::volumeOf($made->contents())];
 
         return [
@@ -110,6 +107,22 @@ final class MassWriter
             'centre' => $properties->centre->withoutNegativeZeros(),
             'mass' => $properties->volume * $job->runs[$body->runs[0]]->stock->density / self::CUBIC_METRE,
             'contents' => $contents ?? 0.0,
+        ];
+    }
+
+    /** @return array{MassProperties, float|null} of a body whose surface is found, and the volume of its bores, mm³ */
+    private static function found(RoundedBody $body, Progress $progress): array
+    {
+        $found = $contents = [];
+        foreach ([self::FINE, self::FINE / 2] as $i => $chord) {
+            $share = $progress->share($i, 2);
+            $found[] = MassProperties::ofMesh($body->mesh($chord, $share->share(0, 2)));
+            $contents[] = $body->contents($chord, $share->share(1, 2))?->smoothVolume();
+        }
+
+        return [
+            MassProperties::between($found[0], $found[1]),
+            $contents[0] === null || $contents[1] === null ? null : 2 * $contents[1] - $contents[0],
         ];
     }
 

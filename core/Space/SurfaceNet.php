@@ -365,7 +365,7 @@ final class SurfaceNet
         }
     }
 
-    /** Leaves out closed pieces round one or two corners by themselves: a narrow wedge between two sheets leaves such. */
+    /** Leaves out closed pieces round one or two corners: a narrow wedge between two sheets leaves such. */
     private function dropSpecks(): void
     {
         /** @var array<int, int> $parents */

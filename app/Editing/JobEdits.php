@@ -7,6 +7,7 @@ namespace App\Editing;
 use App\Models\Job;
 use Bowline\Editing\BranchPlaces;
 use Bowline\Editing\Loosening;
+use Bowline\Editing\OpenChannels;
 use Bowline\Editing\OpenEnds;
 use Bowline\Job as CoreJob;
 use Bowline\Job\ItemRef;
@@ -185,7 +186,9 @@ final readonly class JobEdits
             $this->refuseWhenInUse($after, $list, $id);
         }
 
-        return OpenEnds::fit($before, BranchPlaces::fit($before, Loosening::of($before)->fit($after)));
+        $loosened = OpenChannels::fit($before, Loosening::of($before)->fit($after));
+
+        return OpenEnds::fit($before, BranchPlaces::fit($before, $loosened));
     }
 
     /** @throws EditClash */

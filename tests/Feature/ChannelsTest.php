@@ -194,3 +194,25 @@ it('shows the material round its channels at every place', function (): void {
     expect($map['least'])->toEqualWithDelta(26.0, 0.1)->and($map['most'])->toBeLessThan(31.0);
     test()->getJson($job.'/joined/none/wall-map')->assertNotFound();
 });
+
+it('is not open any more to what becomes an ordinary run', function (): void {
+    $crossing = [
+        ...Blocks::through([0, -50, 0], [], [0, 50, 0]), 'id' => 'c1', 'name' => 'Crossing',
+        'body' => ['as' => 'channel', 'in' => 'block', 'meets' => ['c0']],
+    ];
+    $job = blockJob([[...passage('in', 'across', []), 'id' => 'c0', 'name' => 'Through'], $crossing]);
+    $through = array_column(test()->getJson($job)->json('job.runs'), null, 'id')['c0'];
+    unset($through['body']);
+    $state = test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => 'c0', 'item' => $through]]])
+        ->assertOk()->json();
+    expect(array_column($state['job']['runs'], 'body', 'id'))
+        ->toBe(['c1' => ['as' => 'channel', 'in' => 'block', 'meets' => []]]);
+
+    // Undone, both are as they were.
+    $before = test()->postJson($job.'/step', ['step' => 0])->assertOk()->json();
+    expect(array_column($before['job']['runs'], 'body', 'id')['c1']['meets'])->toBe(['c0']);
+    // One that was none before is told as a mistake.
+    test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => 'c1', 'item' => [
+        ...$crossing, 'body' => [...$crossing['body'], 'meets' => ['c9']],
+    ]]]])->assertStatus(422);
+});

@@ -114,7 +114,7 @@ final class JobBodies
 
         return $channels === null
             ? JoinedBodies::rounded($job, $id)->wallsAt()
-            : BlockBodies::made($job, $channels)->wallAt(...);
+            : BlockBodies::made($job, $channels)->wallsAt();
     }
 
     /**

@@ -43,6 +43,12 @@ final readonly class Path
         return $points;
     }
 
+    /** Returns in how many equal parts none is longer than a step, mm, but at least and at most so many. */
+    public function parts(float $step, int $least, int $most): int
+    {
+        return max($least, (int) min($most, ceil($this->length / $step)));
+    }
+
     /** Returns the point at a developed length in mm; beyond an end, that end. */
     public function pointAt(float $along): Vector
     {

@@ -331,38 +331,43 @@ final readonly class BlockBody implements FoundBody
     {
         $places = [];
         foreach ($this->cuts as $cut) {
-            $others = array_values(array_filter(
-                $this->cuts,
-                static fn (ChannelCut $other): bool => $other !== $cut
-                    && ! ChannelInBlock::areOpen($cut->laid->run, $other->laid->run),
-            ));
-            array_push($places, ...ChannelWalls::places($cut, $others));
+            array_push($places, ...ChannelWalls::places($cut, $this->apartFrom($cut)));
         }
 
         return $places === [] ? throw JobError::at('', 'it has no channel') : new WallMap($places);
     }
 
     /**
-     * Returns the material at a place on the wall of a channel, to the nearest face or other channel; null elsewhere.
+     * Returns a function of the material at places on the walls of channels, to the nearest face or other channel, mm;
+     * null elsewhere.
      *
-     * @return float|null mm
+     * @return callable(Vector): (float|null)
      */
-    public function wallAt(Vector $at): ?float
+    public function wallsAt(): callable
     {
-        foreach ($this->cuts as $cut) {
-            $nearest = $cut->path->pointAt($cut->path->closestTo($at));
-            if (abs($nearest->distanceTo($at) - $cut->reach) > self::ON_WALL * $cut->reach) {
-                continue;
+        $walls = array_map(
+            fn (ChannelCut $cut): callable => ChannelWalls::finder($cut, $this->apartFrom($cut)), $this->cuts,
+        );
+
+        return function (Vector $at) use ($walls): ?float {
+            foreach ($this->cuts as $number => $cut) {
+                $along = $cut->path->closestTo($at);
+                if (abs($cut->path->pointAt($along)->distanceTo($at) - $cut->reach) <= self::ON_WALL * $cut->reach) {
+                    return $walls[$number]($at, $along);
+                }
             }
-            $others = array_values(array_filter(
-                $this->cuts,
-                static fn (ChannelCut $other): bool => $other !== $cut
-                    && ! ChannelInBlock::areOpen($cut->laid->run, $other->laid->run),
-            ));
 
-            return ChannelWalls::at($cut, $others, $at);
-        }
+            return null;
+        };
+    }
 
-        return null;
+    /** @return list<ChannelCut> the other channels, but for those that one is open to */
+    private function apartFrom(ChannelCut $cut): array
+    {
+        return array_values(array_filter(
+            $this->cuts,
+            static fn (ChannelCut $other): bool => $other !== $cut
+                && ! ChannelInBlock::areOpen($cut->laid->run, $other->laid->run),
+        ));
     }
 }

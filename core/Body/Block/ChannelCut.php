@@ -54,7 +54,7 @@ final readonly class ChannelCut
         public Path $path,
         public float $reach,
     ) {
-        $count = (int) max(self::FEWEST, min(self::MOST, ceil($path->length / (self::STEP * $reach))));
+        $count = $path->parts(self::STEP * $reach, self::FEWEST, self::MOST);
         $this->places = array_map(static function (int $i) use ($path, $count): array {
             $along = $path->length * $i / $count;
 

@@ -16,15 +16,8 @@ use Bowline\Space\TubeDistance;
  */
 final class ChannelWalls
 {
-    /** Distance of the places along a path that are looked at first, as a part of the reach of the section. */
-    private const STEP = 0.2;
-
     /** Places round a channel. */
     private const ROUND = 48;
-
-    private const FEWEST = 32;
-
-    private const MOST = 600;
 
     /** Steps in which the least is looked for between two places (golden section). */
     private const SEARCH = 40;
@@ -145,7 +138,7 @@ final class ChannelWalls
     public static function places(ChannelCut $cut, array $others): array
     {
         $path = $cut->path;
-        $count = (int) max(self::FEWEST, min(self::MOST, ceil($path->length / (self::STEP * $cut->reach))));
+        $count = count($cut->places) - 1;
         $area = $path->length / $count * 2 * M_PI * $cut->reach / self::ROUND;
         $wallAt = self::finder($cut, $others);
         $places = [];
@@ -166,21 +159,12 @@ final class ChannelWalls
     }
 
     /**
-     * Returns the material at a place on the wall of a channel; null where nothing counts there.
+     * Returns a function of the material at places on the wall of a channel; null where nothing counts there.
      *
      * @param  list<ChannelCut>  $others  of the same block
-     * @return float|null mm
+     * @return callable(Vector, float): (float|null) mm, by a place on the wall and its length along the path
      */
-    public static function at(ChannelCut $cut, array $others, Vector $at): ?float
-    {
-        return self::finder($cut, $others)($at, $cut->path->closestTo($at));
-    }
-
-    /**
-     * @param  list<ChannelCut>  $others
-     * @return callable(Vector, float): (float|null) of a place on the wall, and its length along the path
-     */
-    private static function finder(ChannelCut $cut, array $others): callable
+    public static function finder(ChannelCut $cut, array $others): callable
     {
         $tubes = array_map(
             static fn (ChannelCut $other): TubeDistance => TubeDistance::along(

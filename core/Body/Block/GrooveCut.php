@@ -303,7 +303,7 @@ final readonly class GrooveCut
         $path = $this->laid->path;
         $tube = TubeDistance::along($other->laid->path, $other->half() + $this->half(), false, false);
         $normal = $this->block->faces[$this->face]->normal;
-        $count = (int) max(1, min(self::MOST, ceil($path->length / $this->half() / self::STEP)));
+        $count = $path->parts(self::STEP * $this->half(), 1, self::MOST);
         $least = INF;
         for ($i = 0; $i <= $count; $i++) {
             // Both in the face.
@@ -327,7 +327,7 @@ final readonly class GrooveCut
     {
         $path = $this->laid->path;
         $normal = $this->block->faces[$this->face]->normal;
-        $count = (int) max(1, min(self::MOST, ceil($path->length / $this->half() / self::STEP)));
+        $count = $path->parts(self::STEP * $this->half(), 1, self::MOST);
         $places = [];
         for ($i = 0; $i <= $count; $i++) {
             $along = $path->length * $i / $count;

@@ -38,7 +38,7 @@ final readonly class Roof
     public static function of(ChannelCut $cut, Vector $up): self
     {
         $path = $cut->path;
-        $count = (int) max(1, min(self::MOST, ceil($path->length / ($cut->reach * self::STEP))));
+        $count = $path->parts(self::STEP * $cut->reach, 1, self::MOST);
         [$flattest, $at, $length] = [INF, $path->pointAt(0.0), 0.0];
         for ($i = 0; $i < $count; $i++) {
             $along = $path->length * ($i + 0.5) / $count;

@@ -238,3 +238,8 @@ it('is one path of several, wherever a place falls', function (): void {
         ->and($path->points(new Chord(0.1)))->not->toBe([])
         ->and($path->curves())->toBe([]);
 });
+
+it('is divided in parts no longer than a step', function (float $step, int $least, int $most, int $parts): void {
+    $path = new Path([new Line(new Vector(0.0, 0.0, 0.0), new Vector(100.0, 0.0, 0.0))]);
+    expect($path->parts($step, $least, $most))->toBe($parts);
+})->with([[30, 1, 99, 4], [25, 1, 99, 4], [30, 8, 99, 8], [1, 1, 40, 40], [1000, 1, 40, 1]]);

@@ -124,3 +124,28 @@ it('is found where it cannot be', function (stdClass $file, ?string $title, ?flo
         'route' => ['kind' => 'corners', 'stops' => [['at' => [400, 0, 140]]]],
     ]), 'The branch on Main bends too early', 51.0],
 ]);
+
+it('grows with the pipe, and is no longer at its outlet than a straight one', function (): void {
+    $sizes = [21.3, 26.9, 33.7, 42.4, 48.3, 60.3, 76.1, 88.9, 101.6, 114.3, 139.7, 168.3, 219.1, 273.0, 323.9];
+    $before = 0.0;
+    foreach ($sizes as $run) {
+        $straight = TeeSize::of(Section::tube($run, 2), Section::tube($run, 2)) ?? throw new LogicException;
+        // The outlet of a straight tee is as long as its run; its centre is clear of its own pipe.
+        expect($straight->outlet)->toBe($straight->run)
+            ->and($straight->run)->toBeGreaterThan($before)->toBeGreaterThan($run / 2 + 10);
+        $outlet = 0.0;
+        foreach ($sizes as $branch) {
+            $tee = TeeSize::of(Section::tube($run, 2), Section::tube($branch, 2));
+            if ($branch > $run || $tee === null) {
+                expect($tee)->toBeNull();
+
+                continue;
+            }
+            expect($tee->run)->toBe($straight->run)
+                ->and($tee->outlet)->toBeGreaterThanOrEqual($outlet)->toBeLessThanOrEqual($straight->outlet)
+                ->toBeGreaterThan($run / 2 + 5);
+            $outlet = $tee->outlet;
+        }
+        $before = $straight->run;
+    }
+});

@@ -24,7 +24,7 @@ final readonly class RoundedUnion implements UnionDistance
 
     private const MOST_SWEEPS = 400;
 
-    /** A ball larger than this share of a tube may touch on several sides of a place. */
+    /** A ball that is so much of a tube, or so far off a place in it, may touch on several sides of that. */
     private const LARGE = 0.5;
 
     /** Cosine between the ways out of two tubes below which a place lies between them. */
@@ -42,7 +42,8 @@ final readonly class RoundedUnion implements UnionDistance
     /** Most of the last step that is gone ahead. */
     private const MOST_AHEAD = 5.0;
 
-    private bool $isLarge;
+    /** Least radius of the tubes, mm. */
+    private float $thinnest;
 
     /**
      * @param  non-empty-array<int, TubeDistance>  $tubes  by their numbers
@@ -52,8 +53,7 @@ final readonly class RoundedUnion implements UnionDistance
         public array $tubes,
         public float $rounding,
     ) {
-        $least = min(array_map(static fn (TubeDistance $tube): float => $tube->radius, $tubes));
-        $this->isLarge = $rounding > self::LARGE * $least;
+        $this->thinnest = min(array_map(static fn (TubeDistance $tube): float => $tube->radius, $tubes));
     }
 
     public function tubes(): array
@@ -141,9 +141,7 @@ final readonly class RoundedUnion implements UnionDistance
         if ($found[0] < 0.0 || ! $found[4]) {
             // A ball on another side may be nearer: looked for from all round.
             foreach ($this->waysOut($x, $y, $z, ! $found[4]) as [$ux, $uy, $uz]) {
-                $other = $this->from([$x, $y, $z], [
-                    $x + $this->rounding * $ux, $y + $this->rounding * $uy, $z + $this->rounding * $uz,
-                ], $accuracy);
+                $other = $this->from([$x, $y, $z], [$x + $ux, $y + $uy, $z + $uz], $accuracy);
                 if ($other[4] && ($other[0] > $found[0] || ! $found[4])) {
                     $found = $other;
                 }
@@ -157,7 +155,7 @@ final readonly class RoundedUnion implements UnionDistance
      * Returns ways out of the two nearest tubes: away from each, between these, and beside both; none where the ball
      * is small and lies in a corner of them, and not between, unless they are needed.
      *
-     * @return list<array{float, float, float}> unit directions
+     * @return list<array{float, float, float}> as long as the radius of the ball, and as the place is deep, mm
      */
     private function waysOut(float $x, float $y, float $z, bool $isNeeded): array
     {
@@ -166,18 +164,20 @@ final readonly class RoundedUnion implements UnionDistance
         );
         usort($nearest, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
         [[, $ax, $ay, $az], [, $bx, $by, $bz]] = [$nearest[0], $nearest[1] ?? $nearest[0]];
-        if (! $isNeeded && ! $this->isLarge && $ax * $bx + $ay * $by + $az * $bz > self::OPPOSED) {
+        $far = $this->rounding + max(0.0, -$nearest[0][0]);
+        $isLarge = $far > self::LARGE * $this->thinnest;
+        if (! $isNeeded && ! $isLarge && $ax * $bx + $ay * $by + $az * $bz > self::OPPOSED) {
             return [];
         }
-        $ways = [[$ax, $ay, $az], [$bx, $by, $bz]];
+        $ways = [];
         foreach ([
-            [$ax + $bx, $ay + $by, $az + $bz],
+            [$ax, $ay, $az], [$bx, $by, $bz], [$ax + $bx, $ay + $by, $az + $bz],
             $beside = [$ay * $bz - $az * $by, $az * $bx - $ax * $bz, $ax * $by - $ay * $bx],
             [-$beside[0], -$beside[1], -$beside[2]],
         ] as [$ux, $uy, $uz]) {
             $length = sqrt($ux * $ux + $uy * $uy + $uz * $uz);
             if ($length > self::SAME) {
-                $ways[] = [$ux / $length, $uy / $length, $uz / $length];
+                $ways[] = [$far * $ux / $length, $far * $uy / $length, $far * $uz / $length];
             }
         }
 

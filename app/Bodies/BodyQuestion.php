@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bodies;
 
 use App\Editing\KeptSolutions;
+use Bowline\Body\Mesh;
 use Bowline\Exchange\BodyMeshWriter;
 use Bowline\Exchange\FoundPart;
 use Bowline\Exchange\JobBodies;
@@ -74,7 +75,7 @@ final readonly class BodyQuestion
         return md5(serialize([$this->answer, $this->body, $this->chord, $core->bodies[$this->body] ?? null, $runs]));
     }
 
-    private function mesh(CoreJob $core, Progress $progress): \Bowline\Body\Mesh
+    private function mesh(CoreJob $core, Progress $progress): Mesh
     {
         $part = JobBodies::parts($core, $this->chord, $this->body)->current();
 

@@ -61,7 +61,7 @@ final class SurfaceNet
     /** @var array<int, array<int, int>> by length and key: sides that have a crossing on them; length of that */
     private array $crossed = [];
 
-    /** @var array<int, int> by a cube at a crossing: another one of the same sheet in the same cube; −1 for none */
+    /** @var array<int, int> by a cube at a crossing: another crossing of the same sheet in the same cube */
     private array $sheets = [];
 
     /** @var list<array{int, int, int, int}> two cubes, and two crossings on the face between them that has more */

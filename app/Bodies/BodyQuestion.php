@@ -21,7 +21,7 @@ final readonly class BodyQuestion
     /** Triangles at least as coarse as this are found while a request waits, mm. */
     public const COARSE = 1.0;
 
-    /** Share of the places of a body at which a wall is measured, between two words of how far that has come. */
+    /** How often it is told how far the measuring of walls has come. */
     private const PARTS = 50;
 
     /**

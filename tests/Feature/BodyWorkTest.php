@@ -3,9 +3,7 @@
 declare(strict_types=1);
 
 use App\Bodies\FindBody;
-use App\Editing\JobFiles;
 use App\Models\BodyWork;
-use App\Models\Job;
 use Bowline\Job\Schema;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -79,10 +77,10 @@ it('is drawn from the same triangles that are saved', function (): void {
 
 it('tells how far it has come, and stops and goes on when it is told', function (): void {
     $job = roundedJob();
-    $id = test()->getJson($job.'/joined/tee/mesh?chord=0.3')->json('id');
+    $id = test()->getJson($job.'/joined/tee/mesh?chord=0.05')->json('id');
     $work = $job.'/body-works/'.$id;
     test()->postJson($work, ['again' => false])->assertOk()->assertJsonPath('state', 'stopped');
-    test()->getJson($job.'/joined/tee/mesh?chord=0.3')->assertStatus(202)->assertJsonPath('state', 'stopped');
+    test()->getJson($job.'/joined/tee/mesh?chord=0.05')->assertStatus(202)->assertJsonPath('state', 'stopped');
     workOn(BodyWork::query()->sole());
     test()->getJson($work)->assertJsonPath('state', 'stopped');
     test()->postJson($work, ['again' => true])->assertOk()->assertJsonPath('state', 'waiting');
@@ -165,5 +163,8 @@ it('is taken up again when the queue begins', function (): void {
     test()->getJson($job.'/joined/tee/walls')->assertStatus(202);
     Artisan::call('bowline:take-up-again');
     Queue::assertPushed(FindBody::class, 2);
-    expect(app(JobFiles::class)->has(Job::query()->sole(), 'runs', 'b1'))->toBeTrue();
+    // Stopped, it stays so.
+    BodyWork::query()->update(['state' => 'stopped']);
+    Artisan::call('bowline:take-up-again');
+    Queue::assertPushed(FindBody::class, 2);
 });

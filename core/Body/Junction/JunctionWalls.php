@@ -23,9 +23,7 @@ final readonly class JunctionWalls
     /** Ways that are tried from a place. */
     private const WAYS = 8;
 
-    /**
-     * @param  UnionDistance  $outside  of the outsides
-     */
+    /** @param  UnionDistance  $outside  of the outsides of the legs */
     public function __construct(
         private UnionDistance $outside,
         private JunctionSurface $bores,
@@ -55,10 +53,11 @@ final readonly class JunctionWalls
             return null;
         }
         $map = new WallMap($places);
+        [[$thinnest, $least], [$thickest, $most]] = [$map->least(), $map->most()];
 
-        // Vertices lie beside the extremes: these are gone to from the vertex that is nearest to each.
-        return $map->most()[1] - $map->least()[1] < self::ACCURACY * $map->least()[1] ? $map : new WallMap([
-            ...$places, $this->extreme($map->least()[0], 1.0, $size), $this->extreme($map->most()[0], -1.0, $size),
+        // Vertices lie beside the extremes, which are found from the thinnest and the thickest of them.
+        return $most - $least < self::ACCURACY * $least ? $map : new WallMap([
+            ...$places, $this->extreme($thinnest, 1.0, $size), $this->extreme($thickest, -1.0, $size),
         ]);
     }
 

@@ -86,12 +86,9 @@ final class Job extends Model
     public function tees(): array
     {
         $tees = [];
-        $atTees = $this->runs()->where(static function (Builder $query): void {
-            foreach (['from', 'to'] as $end) {
-                $query->orWhereRaw(sprintf("json_extract(definition, '$.%s.on.kind') = 'tee'", $end));
-            }
-        });
-        foreach ($atTees->orderBy('position')->get(['key', 'definition']) as $run) {
+        // Those in whose text the word stands; which of them do is told by what they say.
+        $maybe = $this->runs()->whereRaw('instr(definition, ?) > 0', ['"tee"']);
+        foreach ($maybe->orderBy('position')->get(['key', 'definition']) as $run) {
             foreach (References::teeHosts($run->definition) as $host) {
                 $tees[$host][] = $run->key;
             }

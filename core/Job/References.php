@@ -77,15 +77,18 @@ final class References
     /** @return list<string> ids of the runs on which a run stands by a bought tee */
     public static function teeHosts(stdClass $run): array
     {
-        $hosts = [];
-        foreach (['from', 'to'] as $end) {
-            $on = (new Node($run))->find($end)?->find('on');
-            if ($on?->find('kind')?->value === BranchKind::Tee->value) {
-                array_push($hosts, ...self::texts($on->find('run')));
-            }
-        }
+        return self::texts(...array_map(
+            static fn (Node $on): ?Node => $on->find('run'), self::teePlaces(new Node($run)),
+        ));
+    }
 
-        return $hosts;
+    /** @return list<Node> the places on other runs at which a run stands by a bought tee */
+    public static function teePlaces(Node $run): array
+    {
+        return array_values(array_filter(
+            [$run->find('from')?->find('on'), $run->find('to')?->find('on')],
+            static fn (?Node $on): bool => $on?->find('kind')?->value === BranchKind::Tee->value,
+        ));
     }
 
     /** @return list<ItemRef> all that a run names, each once: fittings, clamps, surroundings, other runs */

@@ -11,12 +11,14 @@ use Bowline\Job\BranchKind;
 use Bowline\Job\Channel;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Job\References;
 use Bowline\Job\RunEnd;
 use Bowline\Job\RunReferences;
 use Bowline\Job\Site;
 use Bowline\Job\Stock;
 use Bowline\Job\Stop\StopReader;
 use Bowline\Job\TeePlace;
+use Bowline\Job\TeeSize;
 use Bowline\Job\Tie\Tie;
 use LogicException;
 
@@ -26,6 +28,9 @@ use LogicException;
  */
 final class RouteBook implements RunReferences
 {
+    /** Key of the bought tees among what has been worked out; no id has a blank. */
+    private const TEES = ' tees';
+
     /** @var array<string, string> what is being worked out, in order: its words by its key */
     private array $trail = [];
 
@@ -149,12 +154,12 @@ final class RouteBook implements RunReferences
             $host->path->directionAt($told),
             $host->stockAlong($told)->section,
             $host->path->straights(),
-            self::taken($host),
+            self::taken($host, $this->reading),
         );
     }
 
     /** @return list<array{float, float, string}> developed lengths from where to where, and what is there */
-    private static function taken(LaidRun $host): array
+    private static function taken(LaidRun $host, string $reading): array
     {
         $length = $host->length();
         $taken = [
@@ -169,6 +174,13 @@ final class RouteBook implements RunReferences
                 $before - max($sleeve, $joint->joint->near->covers($section)),
                 $behind + max($sleeve, $joint->joint->far->covers($section)), sprintf('joint %d', $joint->index + 1),
             ];
+        }
+
+        foreach ($host->run->tees as $tee) {
+            $size = TeeSize::of($host->stockAlong($tee->along)->section, $tee->branch);
+            if ($size !== null && $tee->run !== $reading) {
+                $taken[] = [$tee->along - $size->run, $tee->along + $size->run, sprintf('the tee of %s', $tee->name)];
+            }
         }
 
         return $taken;
@@ -202,21 +214,30 @@ final class RouteBook implements RunReferences
      */
     public function teesOn(Site $site, string $host): array
     {
-        $tees = [];
-        foreach ($this->runs as $run) {
-            foreach (['from', 'to'] as $end) {
-                $on = $run->find($end)?->find('on');
-                if ($on !== null && $on->find('run')?->value === $host && $on->find('kind')?->value === 'tee') {
-                    $tees[] = new TeePlace(
-                        $site->values->notNegative($on->get('length'), 'the length to the branch'),
-                        $site->stock($run->get('stock'))->section,
-                    );
-                }
-            }
-        }
+        $tees = array_map(fn (array $tee): TeePlace => new TeePlace(
+            $tee[0], $this->name($tee[0]), $site->values->notNegative($tee[1]->get('length'), 'the length to the branch'),
+            $this->stockOf($site, $tee[0], $tee[1])->section,
+        ), $this->tees()[$host] ?? []);
         usort($tees, static fn (TeePlace $one, TeePlace $other): int => $one->along <=> $other->along);
 
         return $tees;
+    }
+
+    /** @return array<string, list<array{string, Node}>> id of a branch at a bought tee and its place, by its host */
+    private function tees(): array
+    {
+        if (! $this->known->offsetExists(self::TEES)) {
+            $tees = [];
+            foreach ($this->runs as $id => $run) {
+                foreach (References::teePlaces($run) as $on) {
+                    $tees[$on->get('run')->text()][] = [$id, $on];
+                }
+            }
+            $this->known[self::TEES] = $tees;
+        }
+
+        /** @var array<string, list<array{string, Node}>> */
+        return $this->known[self::TEES];
     }
 
     public function stockOf(Site $site, string $id, Node $asking): Stock

@@ -215,7 +215,8 @@ final class RouteBook implements RunReferences
     public function teesOn(Site $site, string $host): array
     {
         $tees = array_map(fn (array $tee): TeePlace => new TeePlace(
-            $tee[0], $this->name($tee[0]), $site->values->notNegative($tee[1]->get('length'), 'the length to the branch'),
+            $tee[0], $this->name($tee[0]),
+            $site->values->notNegative($tee[1]->get('length'), 'the length to the branch'),
             $this->stockOf($site, $tee[0], $tee[1])->section,
         ), $this->tees()[$host] ?? []);
         usort($tees, static fn (TeePlace $one, TeePlace $other): int => $one->along <=> $other->along);

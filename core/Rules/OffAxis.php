@@ -17,7 +17,7 @@ use Bowline\Routing\ClampPassage;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Vertex;
 
-/** `off-axis`: a run leaves and enters ports and passes clamps on their axis. */
+/** `off-axis`: a run leaves and enters ports on their axis, other runs on its way out of them, and passes clamps. */
 final class OffAxis implements Rule
 {
     public function check(LaidRun $laid): array
@@ -92,17 +92,29 @@ final class OffAxis implements Rule
     private function atPort(LaidRun $laid, string $name, Vector $outward, string $verb, array $span): ?Finding
     {
         $end = $name === 'from' ? $laid->run->from : $laid->run->to;
-        if ($end->port === null || $end->axis === null) {
+        $what = self::whatIsAt($end);
+        if ($what === null || $end->axis === null) {
             return null;
         }
         $degrees = rad2deg($end->axis->angleTo($outward));
 
         return $degrees <= Tolerance::OFF_AXIS_DEGREES + Tolerance::RULE_SLACK ? null : $this->finding(
             Subject::end($laid, $name),
-            sprintf('The run %s %s off its axis', $verb, $end->port),
-            sprintf('It is %s° off; at most 0.5° can be screwed up.', Words::number($degrees)),
+            sprintf($end->port === null ? 'The run %s %s off its way out' : 'The run %s %s off its axis', $verb, $what),
+            sprintf(
+                $end->port === null
+                    ? 'It is %s° off; a foot is cut for at most 0.5°.'
+                    : 'It is %s° off; at most 0.5° can be screwed up.',
+                Words::number($degrees),
+            ),
             $end->at, $span, $degrees,
         );
+    }
+
+    /** Returns the port at an end, or the name of the run that it stands on; null where it is in the open. */
+    private static function whatIsAt(RunEnd $end): ?string
+    {
+        return $end->port ?? $end->branch?->name;
     }
 
     private function inClamp(LaidRun $laid, ClampPassage $passage): ?Finding
@@ -150,7 +162,8 @@ final class OffAxis implements Rule
      */
     private function straightenAt(Finding $finding, LaidRun $laid, RunEnd $end, string $name, int $vertex): iterable
     {
-        if ($end->axis === null || $end->port === null || ! $finding->subject->isEnd($name)) {
+        $what = self::whatIsAt($end);
+        if ($end->axis === null || $what === null || ! $finding->subject->isEnd($name)) {
             return;
         }
         $corner = $laid->vertices[$vertex] ?? null;
@@ -179,7 +192,7 @@ final class OffAxis implements Rule
                     'Lead %s straight %s %s',
                     $laid->run->units->say($lead),
                     $name === 'from' ? 'out of' : 'into',
-                    $end->port,
+                    $what,
                 ),
                 'runs',
                 RunDraft::of($laid)->apply(new SetLead($name, $lead))->run(),

@@ -172,3 +172,21 @@ it('grows with the pipe, and is no longer at its outlet than a straight one', fu
         $before = $straight->run;
     }
 });
+
+it('is found where the branch leaves off its way out, however it is let in', function (string $kind): void {
+    // From 622 to the end at 400, 300 above: off upright by the arc tangent of 222/300.
+    $file = atTee();
+    $file->runs[1]->from->on = (object) ['run' => 'main', 'length' => 622, 'kind' => $kind];
+    $core = Job::read($file);
+    $found = array_values(array_filter(
+        (new Solver($core))->run($core->runs['b1'])->findings,
+        static fn ($finding): bool => $finding->rule === 'off-axis',
+    ));
+    expect($found)->toHaveCount(1)
+        ->and($found[0]->title)->toBe('The run leaves Main off its way out')
+        ->and($found[0]->measured)->toEqualWithDelta(rad2deg(atan(222 / 300)), 1e-9);
+    // A lead takes it straight out; it bends behind that.
+    $file->runs[1]->from->lead = 120;
+    $core = Job::read($file);
+    expect(array_column((new Solver($core))->run($core->runs['b1'])->findings, 'rule'))->not->toContain('off-axis');
+})->with(['set-on', 'set-in', 'tee']);

@@ -71,14 +71,14 @@ final class Jobs
     }
 
     /**
-     * The first run of a job after an edit as it comes from outside.
+     * A run of a job, the first where none is said, after an edit as it comes from outside.
      *
      * @param  array<string, mixed>  $edit
      */
-    public static function edited(stdClass $file, array $edit): stdClass
+    public static function edited(stdClass $file, array $edit, int $index = 0): stdClass
     {
         $job = Job::read($file);
-        $run = $job->runs[$file->runs[0]->id];
+        $run = $job->runs[$file->runs[$index]->id];
 
         return RunEdits::apply(
             RunDraft::of($run->route->lay($run)),

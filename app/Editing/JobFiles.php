@@ -134,6 +134,7 @@ final class JobFiles
     {
         $runs = [];
         $tees = $job->tees();
+        $flanged = $job->flanged();
         foreach ($drafts as $draft) {
             $runs[is_string($draft->id ?? null) ? $draft->id : ''] = $draft;
         }
@@ -170,6 +171,12 @@ final class JobFiles
             ), is_string(...));
             if ($blocks !== []) {
                 array_push($followed, ...$this->channelsIn($job, $blocks));
+            }
+            // Flanges at one fitting have to stand beside each other.
+            foreach ($flanged === [] ? [] : $runs as $run) {
+                array_push($followed, ...array_merge(...array_values(array_intersect_key(
+                    $flanged, array_flip(References::flangedFittings(new Node($run))),
+                ))));
             }
             // A run is cut where others leave it by tees.
             $followed = array_merge($followed, ...array_values(array_intersect_key($tees, $runs)));
@@ -239,8 +246,8 @@ final class JobFiles
         $keys = [];
         $asked = [];
         // A draped run depends on all surroundings, a run of equal length on the other runs of its set, a channel on
-        // the others of its block, and a run with a tee in it on the branch.
-        $texts = ['"drape"', '"same_as"', '"channel"', '"groove"', '"tee"', ...array_map(self::asWritten(...), $names)];
+        // the others of its block, a run with a tee in it on the branch, and one with a flange on those beside that.
+        $texts = ['"drape"', '"same_as"', '"channel"', '"groove"', '"tee"', '"flange"', ...array_map(self::asWritten(...), $names)];
         while ($texts !== []) {
             if (count($texts) > self::MOST_NAMES) {
                 return null;

@@ -97,6 +97,20 @@ final class Job extends Model
         return $tees;
     }
 
+    /** @return array<string, list<string>> ids of the runs that have a flange at a port of each fitting, by its id */
+    public function flanged(): array
+    {
+        $flanged = [];
+        $maybe = $this->runs()->whereRaw('instr(definition, ?) > 0', ['"flange"']);
+        foreach ($maybe->orderBy('position')->get(['key', 'definition']) as $run) {
+            foreach (References::flangedFittings(new Node($run->definition)) as $fitting) {
+                $flanged[$fitting][] = $run->key;
+            }
+        }
+
+        return $flanged;
+    }
+
     /** @return list<list<string>> ids of the runs of each body of several runs, and of the channels of each block */
     public function madeTogether(): array
     {

@@ -20,7 +20,8 @@ final class References
 
     /**
      * Returns the runs that depend on an item, through any depth: on a port of it, on a face, on what is mounted on it,
-     * on another run that does, in one block with it, or the other of two that a bought tee joins.
+     * on another run that does, in one block with it, with a flange at a fitting where it has one, or the other of two
+     * that a bought tee joins.
      *
      * @param  list<stdClass>  $runs  all runs in the shape of the file
      * @param  list<array{ItemRef, string}>  $mounted  fittings and clamps that are mounted on something, and the id of
@@ -36,7 +37,7 @@ final class References
                 $moving[$own->key()] = $own;
             }
         }
-        $named = $sets = $blocks = $tees = $refs = [];
+        $named = $sets = $blocks = $tees = $flanged = $refs = [];
         foreach ($runs as $run) {
             $own = ItemRef::run(is_string($run->id ?? null) ? $run->id : '');
             $refs[$own->key()] = $own;
@@ -48,6 +49,9 @@ final class References
             $block = Channel::blockOf(new Node($run));
             if ($block !== null) {
                 $blocks[$block][$own->key()] = $own;
+            }
+            foreach (self::flangedFittings(new Node($run)) as $fitting) {
+                $flanged[$fitting][$own->key()] = $own;
             }
             foreach (self::teeHosts($run) as $host) {
                 // The run that a tee is welded into is cut there, wherever its branch stands.
@@ -61,8 +65,11 @@ final class References
                     $moving[$key] = $refs[$key];
                 }
             }
-            foreach ([...array_values($sets), ...array_values($blocks), ...$tees] as $members) {
-                // When one of a set gets longer, all of them do; channels of a block leave walls to one another.
+            foreach ([
+                ...array_values($sets), ...array_values($blocks), ...$tees, ...array_values($flanged),
+            ] as $members) {
+                // When one of a set gets longer, all of them do; channels of a block leave walls to one another, and
+                // flanges at one fitting have to stand beside each other.
                 if (array_intersect_key($members, $moving) !== []) {
                     $moving += $members;
                 }
@@ -72,6 +79,27 @@ final class References
         return array_values(
             array_map(static fn (ItemRef $run): string => $run->id, array_intersect_key($refs, $moving)),
         );
+    }
+
+    /** @return array<'from'|'to', string> ids of the fittings at which the ends of a run have flanges, by the end */
+    public static function flangedEnds(Node $run): array
+    {
+        $fittings = [];
+        foreach (['from', 'to'] as $which) {
+            $end = $run->find($which);
+            $port = $end?->find('port')?->value;
+            if (is_string($port) && $end->find('end')?->find('type')?->value === 'flange') {
+                $fittings[$which] = PortName::of($port)->fitting;
+            }
+        }
+
+        return $fittings;
+    }
+
+    /** @return list<string> ids of the fittings at which a run has flanges */
+    public static function flangedFittings(Node $run): array
+    {
+        return array_values(array_unique(self::flangedEnds($run)));
     }
 
     /** @return list<string> ids of the runs on which a run stands by a bought tee */

@@ -47,6 +47,15 @@ interface RunReferences
     public function teesOn(Site $site, string $host): array;
 
     /**
+     * Returns the flanges of other runs at the fittings at which a run has one itself.
+     *
+     * @return list<FlangeBeside>
+     *
+     * @throws JobError
+     */
+    public function flangesBeside(Site $site, string $id): array;
+
+    /**
      * Returns the stock of a run.
      *
      * @throws JobError

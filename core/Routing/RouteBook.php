@@ -9,6 +9,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Branch;
 use Bowline\Job\BranchKind;
 use Bowline\Job\Channel;
+use Bowline\Job\FlangeBeside;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\References;
@@ -196,9 +197,9 @@ final class RouteBook implements RunReferences
     public function channelsIn(Site $site, string $block, string $except): array
     {
         $channels = [];
-        foreach ($this->runs as $id => $run) {
-            if ($id !== $except && Channel::blockOf($run) === $block) {
-                $channels[] = $this->laid($site, $id, $run);
+        foreach (array_diff($this->ids(), [$except]) as $id) {
+            if (Channel::blockOf($this->runs[$id]) === $block) {
+                $channels[] = $this->laid($site, $id, $this->runs[$id]);
             }
         }
 
@@ -229,8 +230,8 @@ final class RouteBook implements RunReferences
     {
         if (! $this->known->offsetExists(self::TEES)) {
             $tees = [];
-            foreach ($this->runs as $id => $run) {
-                foreach (References::teePlaces($run) as $on) {
+            foreach ($this->ids() as $id) {
+                foreach (References::teePlaces($this->runs[$id]) as $on) {
                     $tees[$on->get('run')->text()][] = [$id, $on];
                 }
             }
@@ -239,6 +240,41 @@ final class RouteBook implements RunReferences
 
         /** @var array<string, list<array{string, Node}>> */
         return $this->known[self::TEES];
+    }
+
+    public function flangesBeside(Site $site, string $id): array
+    {
+        $fittings = array_flip(References::flangedFittings($this->runs[$id]));
+        $beside = [];
+        foreach ($fittings === [] ? [] : array_diff($this->ids(), [$id]) as $other) {
+            $run = $this->runs[$other];
+            foreach (References::flangedEnds($run) as $which => $fitting) {
+                if (isset($fittings[$fitting])) {
+                    $end = RunEnd::ofRun($run, $which, $site);
+                    $flange = $end->end->flange($this->stockAtEnd($site, $run, $which)->section);
+                    if ($flange !== null) {
+                        $beside[] = new FlangeBeside($this->name($other), $end, $flange);
+                    }
+                }
+            }
+        }
+
+        return $beside;
+    }
+
+    /**
+     * @param  'from'|'to'  $which
+     *
+     * @throws JobError
+     */
+    private function stockAtEnd(Site $site, Node $run, string $which): Stock
+    {
+        $stocks = [$run->get('stock'), ...array_map(
+            static fn (Node $joint): ?Node => $joint->find('stock'), $run->list('joints'),
+        )];
+        $told = array_values(array_filter($stocks));
+
+        return $site->stock($which === 'from' ? $told[0] : $told[count($told) - 1]);
     }
 
     public function stockOf(Site $site, string $id, Node $asking): Stock

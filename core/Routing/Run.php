@@ -6,6 +6,7 @@ namespace Bowline\Routing;
 
 use Bowline\Job\Fitting;
 use Bowline\Job\FixedLength;
+use Bowline\Job\FlangeBeside;
 use Bowline\Job\JobError;
 use Bowline\Job\Joint\Joint;
 use Bowline\Job\Joint\JointKind;
@@ -36,6 +37,7 @@ final readonly class Run
      * @param  Service|null  $service  what it carries
      * @param  ChannelInBlock|null  $channel  the block that it is taken out of
      * @param  list<TeePlace>  $tees  bought tees in it, in order
+     * @param  list<FlangeBeside>  $beside  flanges of other runs at the fittings at which it has one itself
      */
     public function __construct(
         public string $id,
@@ -56,6 +58,7 @@ final readonly class Run
         public ?Service $service = null,
         public ?ChannelInBlock $channel = null,
         public array $tees = [],
+        public array $beside = [],
     ) {
     }
 
@@ -96,6 +99,7 @@ final readonly class Run
             $node->find('service') === null ? null : $site->service($node->get('service')),
             $node->find('body') === null ? null : ChannelInBlock::read($node, $id, $site),
             $site->routes->teesOn($site, $id),
+            $site->routes->flangesBeside($site, $id),
         );
 
         return $run->isMoving() ? $run->amid($site) : $run->withRoute($route->inReach($run));
@@ -154,6 +158,7 @@ final readonly class Run
             $this->service,
             $this->channel,
             $this->tees,
+            $this->beside,
         );
     }
 
@@ -192,6 +197,7 @@ final readonly class Run
             $this->service,
             $this->channel,
             $this->tees,
+            $this->beside,
         );
     }
 
@@ -217,6 +223,7 @@ final readonly class Run
             $this->service,
             $this->channel,
             $this->tees,
+            $this->beside,
         );
     }
 

@@ -22,6 +22,7 @@ final class Rules
             'stock-radius' => new StockRadius,
             'clamp-size' => new ClampSize,
             'flange-fit' => new FlangeFit,
+            'flange-beside' => new FlangeBeside,
             'elbow-fit' => new ElbowFit,
             'end-fit' => new EndFit,
             'port-size' => new PortSize,

@@ -14,7 +14,10 @@ use Bowline\Job\Site;
 use Bowline\Routing\RouteBook;
 use stdClass;
 
-/** Lets an end of the run stand on another run, or moves it along that. */
+/**
+ * Lets an end of the run stand on another run, or moves it along that. Moved along a straight, it takes the far end of
+ * its first leg along, so that it still leaves on its way out.
+ */
 final readonly class StandOn implements RunEdit
 {
     /**
@@ -68,8 +71,40 @@ final readonly class StandOn implements RunEdit
         if ($this->axis !== null && ! isset($end->axis)) {
             $end->axis = FileValue::vector($this->axis);
         }
+        $this->takeLegAlong($draft, $end);
         $end->on = (object) [
             ...get_object_vars($before), 'run' => $this->host, 'length' => FileValue::roundForFile($this->along),
         ];
+    }
+
+    private function takeLegAlong(RunDraft $draft, stdClass $end): void
+    {
+        $run = $draft->laid->run;
+        $isFrom = $this->end === 'from';
+        $branch = $isFrom ? $run->from->branch : $run->to->branch;
+        $corners = $run->route->corners();
+        if ($branch?->host !== $this->host || $corners === null || isset($end->lead)) {
+            return;
+        }
+        $straight = $branch->straightAt($branch->told);
+        if ($straight === null || $this->along < $straight[0] || $this->along > $straight[1]) {
+            return;
+        }
+        $by = $branch->along->times($this->along - $branch->told);
+        $stops = $run->route->stopCount();
+        try {
+            if ($stops > 0) {
+                $stop = $isFrom ? 0 : $stops - 1;
+                $draft->stops->moveTogether($stop, $stop, $by);
+
+                return;
+            }
+            $far = $isFrom ? $run->to : $run->from;
+            if ($far->port === null && $far->branch === null && $far->lead === null && $far->isOwn) {
+                $draft->end($isFrom ? 'to' : 'from')->at = FileValue::vector($far->at->plus($by));
+            }
+        } catch (EditError) {
+            // A clamp or a tie holds it: it stays, and whether it leaves askew is told by `off-axis`.
+        }
     }
 }

@@ -85,3 +85,21 @@ it('stays on a branch that is told anew itself', function (): void {
 
     expect([$fitted->runs[1]->from->on->length, $fitted->runs[2]->from->on->length])->toEqual([100, 250]);
 });
+
+it('takes its first leg along where it is moved along its host', function (array $branch, array $to, ?array $stop): void {
+    $file = Tees::file([$branch]);
+    $moved = Jobs::edited($file, ['do' => 'stand-on', 'end' => 'from', 'run' => 'main', 'along' => 250], 1);
+
+    expect($moved->from->on->length)->toEqual(250)->and($moved->to->at)->toEqualWithDelta($to, 1e-9)
+        ->and($moved->route->stops[0]->at ?? null)->toEqualWithDelta($stop, 1e-9);
+})->with([
+    'straight' => [[], [250, 0, 150], null],
+    'to its first corner' => [
+        ['to' => ['at' => [200, 300, 150]], 'route' => ['kind' => 'corners', 'stops' => [['at' => [200, 0, 150]]]]],
+        [200, 300, 150], [250, 0, 150],
+    ],
+    'not where a lead keeps its way out' => [
+        ['from' => ['on' => ['run' => 'main', 'length' => 200], 'axis' => [0, 0, 1], 'lead' => 100]],
+        [200, 0, 150], null,
+    ],
+]);

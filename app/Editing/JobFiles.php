@@ -247,7 +247,10 @@ final class JobFiles
         $asked = [];
         // A draped run depends on all surroundings, a run of equal length on the other runs of its set, a channel on
         // the others of its block, a run with a tee in it on the branch, and one with a flange on those beside that.
-        $texts = ['"drape"', '"same_as"', '"channel"', '"groove"', '"tee"', '"flange"', ...array_map(self::asWritten(...), $names)];
+        $texts = [
+            '"drape"', '"same_as"', '"channel"', '"groove"', '"tee"', '"flange"',
+            ...array_map(self::asWritten(...), $names),
+        ];
         while ($texts !== []) {
             if (count($texts) > self::MOST_NAMES) {
                 return null;

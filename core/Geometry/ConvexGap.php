@@ -9,7 +9,7 @@ namespace Bowline\Geometry;
  * body reaches along it. Along a direction the gap between both is what is left between where one ends and the other
  * begins; the distance is the greatest gap of all directions (separating axis theorem). Millimetres.
  */
-final class ConvexGap
+final readonly class ConvexGap
 {
     /** First step from a direction, radians, and the one at which it counts as found. */
     private const STEP = 0.3;

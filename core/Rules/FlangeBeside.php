@@ -14,7 +14,10 @@ use Bowline\Job\RunEnd;
 use Bowline\Routing\LaidRun;
 use stdClass;
 
-/** `flange-beside`: a flange at a port does not lie in that of another run, or of its other end, at the same fitting. */
+/**
+ * `flange-beside`: a flange at a port does not lie in that of another run, or of the other end of its own, at the same
+ * fitting.
+ */
 final class FlangeBeside implements Rule
 {
     public function check(LaidRun $laid): array

@@ -106,8 +106,9 @@ test('looks at a run in section: slid, turned, dragged, and its wall read', asyn
 
   // Dragged by its handle it goes along the run.
   const handle = page.getByRole('button', { name: 'Drag the section' });
+  // It goes where the plane is a frame later; `hover` waits until it stands still.
+  await handle.hover();
   const box = await handle.boundingBox();
-  await page.mouse.move((box?.x ?? 0) + 13, (box?.y ?? 0) + 13);
   await page.mouse.down();
   await page.mouse.move((box?.x ?? 0) + 73, (box?.y ?? 0) + 33, { steps: 4 });
   await page.mouse.up();

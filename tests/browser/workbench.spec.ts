@@ -117,7 +117,10 @@ test('drags a corner, holds it at the limit, and lets it past with Alt', async (
   await page.mouse.move(x, y + 60, { steps: 6 });
   await expect(page.locator('.hover-tag .held')).toContainText('No room between bends 1 and 2');
   await expect(height).toHaveValue('180');
+  // What was kept before still says “saved” until the edit goes out.
+  const kept = page.waitForResponse((response) => response.url().endsWith('/edits'));
   await page.mouse.up();
+  await kept;
   await expect(page.locator('.hover-tag')).toHaveCount(0);
   await expect(page.locator('.saved')).toContainText('saved');
   await page.reload();

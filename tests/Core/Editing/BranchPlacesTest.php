@@ -86,7 +86,11 @@ it('stays on a branch that is told anew itself', function (): void {
     expect([$fitted->runs[1]->from->on->length, $fitted->runs[2]->from->on->length])->toEqual([100, 250]);
 });
 
-it('takes its first leg along where it is moved along its host', function (array $branch, array $to, ?array $stop): void {
+it('takes its first leg along where it is moved along its host', function (
+    array $branch,
+    array $to,
+    ?array $stop,
+): void {
     $file = Tees::file([$branch]);
     $moved = Jobs::edited($file, ['do' => 'stand-on', 'end' => 'from', 'run' => 'main', 'along' => 250], 1);
 

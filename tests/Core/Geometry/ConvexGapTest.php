@@ -8,10 +8,18 @@ use Bowline\Geometry\Vector;
 /*
  * Distances between balls, boxes and discs in closed form.
  */
-$ball = static fn (array $at, float $radius): Closure => static fn (Vector $way): float => $way->dot(new Vector(...$at)) + $radius;
-$box = static fn (array $at, array $half): Closure => static fn (Vector $way): float => $way->dot(new Vector(...$at)) + $half[0] * abs($way->x) + $half[1] * abs($way->y) + $half[2] * abs($way->z);
+$ball = static fn (array $at, float $radius): Closure => static function (Vector $way) use ($at, $radius): float {
+    return $way->dot(new Vector(...$at)) + $radius;
+};
+$box = static fn (array $at, array $half): Closure => static function (Vector $way) use ($at, $half): float {
+    [$x, $y, $z] = $half;
+
+    return $way->dot(new Vector(...$at)) + $x * abs($way->x) + $y * abs($way->y) + $z * abs($way->z);
+};
 /** A flat disc square to z. */
-$disc = static fn (array $at, float $radius): Closure => static fn (Vector $way): float => $way->dot(new Vector(...$at)) + $radius * hypot($way->x, $way->y);
+$disc = static fn (array $at, float $radius): Closure => static function (Vector $way) use ($at, $radius): float {
+    return $way->dot(new Vector(...$at)) + $radius * hypot($way->x, $way->y);
+};
 
 it('is the distance between two convex bodies, negative where they overlap', function (
     Closure $one,

@@ -55,6 +55,8 @@ function overlapsOf(stdClass $file): array
     ));
 }
 
+$square = ['plate' => 'rectangle', 'width' => 40, 'height' => 40];
+
 it('finds by how much one flange lies in that beside it', function (
     array $one,
     array $other,
@@ -78,19 +80,18 @@ it('finds by how much one flange lies in that beside it', function (
     // Of 10 each, 4 in common: less than beside each other.
     'one in part behind the other' => [['od' => 60], ['od' => 50], ['at' => [20, 0, -6]], 4.0],
     'square ones, corner to corner' => [
-        ['plate' => 'rectangle', 'width' => 40, 'height' => 40], ['plate' => 'rectangle', 'width' => 40, 'height' => 40, 'turn' => 45], ['at' => [45, 0, 0]],
+        $square, [...$square, 'turn' => 45], ['at' => [45, 0, 0]],
         20 + 20 * M_SQRT2 - 45,
     ],
     'square ones, turned alike' => [
-        ['plate' => 'rectangle', 'width' => 40, 'height' => 40], ['plate' => 'rectangle', 'width' => 40, 'height' => 40], ['at' => [45, 0, 0]], null,
+        $square, $square, ['at' => [45, 0, 0]], null,
     ],
     // The rim of the first is at x 30, from 0 to 10 up; the face of the second at x 29 goes away from it.
     'round the corner' => [['od' => 60], ['od' => 20], ['at' => [29, 0, 5], 'axis' => [1, 0, 0]], 1.0],
     'round the corner, clear' => [['od' => 60], ['od' => 20], ['at' => [30, 0, 5], 'axis' => [1, 0, 0]], null],
 ]);
 
-it('is cured by a turn where that is enough, and by nothing that is not', function (): void {
-    $square = ['plate' => 'rectangle', 'width' => 40, 'height' => 40];
+it('is cured by a turn where that is enough, and by nothing that is not', function () use ($square): void {
     [$turned] = overlapsOf(besideEachOther($square, [...$square, 'turn' => 45], ['at' => [45, 0, 0]]));
     // A plate to the measure of a tube of 12 has its holes on 60 and is 90 across.
     [$close] = overlapsOf(besideEachOther(['od' => 60], ['od' => 200], ['at' => [100, 0, 0]]));

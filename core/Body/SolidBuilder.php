@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Body;
 
 use Bowline\Body\Boundary\Edge;
+use Bowline\Body\Boundary\EdgeCurve;
 use Bowline\Body\Boundary\Face;
 use Bowline\Body\Boundary\OrientedEdge;
 use Bowline\Body\Boundary\Patch;
@@ -35,9 +36,10 @@ final class SolidBuilder
      * Adds the wall that a loop covers when it is moved; its faces look out of a loop that runs counter-clockwise about
      * the motion, and into one that runs clockwise.
      *
+     * @param  list<EdgeCurve>  $ends  the curve of each edge at the end, where it is told otherwise than it is carried
      * @return Profile the loop at the end of the motion
      */
-    public function sweep(Profile $profile, Motion $motion): Profile
+    public function sweep(Profile $profile, Motion $motion, array $ends = []): Profile
     {
         /** @var array<int, Edge> $rails by the vertex at which each begins */
         $rails = [];
@@ -48,13 +50,13 @@ final class SolidBuilder
             $rails[spl_object_id($vertex)] = new Edge($vertex, $to, $motion->pathOf($vertex->at));
         }
         $loop = [];
-        foreach ($profile->loop as $from) {
+        foreach ($profile->loop as $i => $from) {
             $left = $rails[spl_object_id($from->start())];
             $right = $rails[spl_object_id($from->end())];
             $curve = $from->edge->curve;
             [$first, $last] = $from->isForward ? [$left->end, $right->end] : [$right->end, $left->end];
             $to = new OrientedEdge(
-                new Edge($first, $last, $motion->carried($curve)),
+                new Edge($first, $last, $ends[$i] ?? $motion->carried($curve)),
                 $from->isForward,
             );
             $this->faces[] = Face::swept($motion->surfaceOf($curve), new Patch(

@@ -35,6 +35,25 @@ final readonly class Saddle
         return asin(min(1.0, $this->radius / $this->hostRadius));
     }
 
+    /** Returns the angle round the wider axis at a turn about the narrower one, radians. */
+    public function angleAt(float $turn): float
+    {
+        return $this->isEqual() ? $turn : asin($this->radius / $this->hostRadius * sin($turn));
+    }
+
+    /** Returns the turn about the narrower axis at an angle round the wider one within reach, radians. */
+    public function turnAt(float $angle): float
+    {
+        $sine = $this->hostRadius / $this->radius * sin($angle);
+
+        return match (true) {
+            $this->isEqual() => max(-M_PI_2, min(M_PI_2, $angle)),
+            // Where it is widest the sine is off by rounding, and its arc by the square root of that.
+            abs($sine) > 1.0 - Tolerance::SAFEGUARD => $sine < 0.0 ? -M_PI_2 : M_PI_2,
+            default => asin($sine),
+        };
+    }
+
     /** @return array{float, float, float} along, over and beside the wider axis */
     public function pointAt(float $turn, bool $isAhead): array
     {

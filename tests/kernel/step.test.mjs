@@ -77,6 +77,14 @@ describe('STEP of a body of several runs', () => {
       route: { kind: 'corners', stops: [] },
     };
   };
+  const onBranch = (id, stock, along, axis) => {
+    const size = Math.hypot(...axis);
+    return {
+      ...branch(id, stock, 0, axis),
+      from: { on: { run: 'a', length: along }, axis },
+      to: { at: [200 + (up * axis[0]) / size, (up * axis[1]) / size, along + (up * axis[2]) / size] },
+    };
+  };
   const stock = (id, od, wall) => ({
     id,
     kind: 'pipe',
@@ -93,13 +101,18 @@ describe('STEP of a body of several runs', () => {
       'in a row and round it',
       [branch('a', 'tube', 90, [0, 0, 1]), branch('b', 'tube', 200, [0, 0, 1]), branch('c', 'tube', 310, [0, 0, -1])],
     ],
+    ['beside each other', [branch('a', 'tube', 200, [0, 0, 1]), branch('b', 'tube', 213, [0, 0, -1])]],
+    ['a cross of equal pipes', [branch('a', 'pipe', 200, [0, 0, 1]), branch('b', 'pipe', 200, [0, 0, -1])]],
+    ['over another, turned', [branch('a', 'tube', 100, [0, 0, 1]), branch('b', 'tube', 300, [0, 1, 1])]],
+    ['on a branch', [branch('a', 'tube', 200, [0, 0, 1]), onBranch('b', 'thin', 100, [2, 1, 0])]],
+    ['on a branch, as wide', [branch('a', 'tube', 200, [0, 0, 1]), onBranch('b', 'tube', 90, [1, 0, 0])]],
   ])('is one valid solid, as large as `mass` says: %s', { timeout: 60_000 }, (_, branches) => {
     const job = {
       format: 'bowline-job',
       version: 3,
       name: 'Tee',
       up: 'z',
-      stock: [stock('pipe', 60, 3), stock('tube', 40, 2)],
+      stock: [stock('pipe', 60, 3), stock('tube', 40, 2), stock('thin', 20, 1)],
       runs: [
         {
           id: 'main',

@@ -7,10 +7,22 @@ namespace Bowline\Body\Boundary;
 use Bowline\Geometry\Bisection;
 use Bowline\Geometry\Chord;
 use Bowline\Geometry\Vector;
+use Closure;
 
 /** A vector function on [0, 1] in cubic pieces, given by its values and derivatives at knots (cubic Hermite). */
 final readonly class CubicChain
 {
+    /** Distance from a function that it is fitted to, at most, in the units of that. */
+    private const ACCURACY = 1e-6;
+
+    /** Pieces of a fitted chain at first, and at most. */
+    private const PIECES = 16;
+
+    private const MOST_PIECES = 1024;
+
+    /** Step of the differences that give the derivatives of a fitted chain. */
+    private const STEP = 1e-4;
+
     /**
      * @param  non-empty-list<float>  $knots  ascending from 0 to 1, two at least
      * @param  non-empty-list<Vector>  $points  value at each knot
@@ -21,6 +33,51 @@ final readonly class CubicChain
         public array $points,
         public array $slopes,
     ) {
+    }
+
+    /**
+     * Returns a chain along a smooth function, in as many pieces as it takes.
+     *
+     * @param  Closure(float): Vector  $point  on [0, 1]
+     */
+    public static function fitted(Closure $point): self
+    {
+        for ($pieces = self::PIECES; ; $pieces *= 2) {
+            $knots = array_map(static fn (int $i): float => $i / $pieces, range(0, $pieces));
+            $chain = new self($knots, array_map($point, $knots), array_map(
+                static fn (float $t): Vector => self::slope($point, $t), $knots,
+            ));
+            $off = max(array_map(
+                static fn (int $i): float => $chain->pointAt(($i + 0.5) / $pieces)->distanceTo(
+                    $point(($i + 0.5) / $pieces),
+                ),
+                range(0, $pieces - 1),
+            ));
+            if ($off < self::ACCURACY || $pieces >= self::MOST_PIECES) {
+                return $chain;
+            }
+        }
+    }
+
+    /**
+     * Returns the derivative of a function on [0, 1] by differences of the fourth order, from one side at the ends.
+     *
+     * @param  Closure(float): Vector  $point
+     */
+    private static function slope(Closure $point, float $t): Vector
+    {
+        $h = self::STEP;
+        $weights = match (true) {
+            $t < 2 * $h => [0 => -25, 1 => 48, 2 => -36, 3 => 16, 4 => -3],
+            $t > 1.0 - 2 * $h => [0 => 25, -1 => -48, -2 => 36, -3 => -16, -4 => 3],
+            default => [-2 => 1, -1 => -8, 1 => 8, 2 => -1],
+        };
+        $sum = Vector::zero();
+        foreach ($weights as $steps => $weight) {
+            $sum = $sum->plus($point($t + $steps * $h)->times($weight / (12 * $h)));
+        }
+
+        return $sum;
     }
 
     public function pointAt(float $t): Vector

@@ -8,8 +8,6 @@ use Bowline\Body\Boundary\Solid;
 use Bowline\Body\EndBodies;
 use Bowline\Body\EndBody;
 use Bowline\Body\Frame;
-use Bowline\Body\Motion\AxialProjection;
-use Bowline\Body\Motion\Translation;
 use Bowline\Body\Profile;
 use Bowline\Body\SolidBuilder;
 use Bowline\Body\Stretch;
@@ -18,19 +16,19 @@ use Bowline\Geometry\Tolerance;
 use Bowline\Job\JobError;
 use Bowline\Job\Section;
 use Bowline\Routing\LaidRun;
+use Bowline\Space\TubeDistance;
 
 /**
- * One body of a round run and the branches on its straights, without rounding: cylinders that end in the curves in
- * which they meet. Outsides meet outsides and bores meet bores, so that all of it is open to each other.
+ * One body of a round run, the branches on its straights, and those on theirs, without rounding: cylinders that end in
+ * the curves in which they meet. Outsides meet outsides and bores meet bores, so that all of it is open to each other.
  */
 final readonly class BranchedBody
 {
-    /** Share of the radius of a branch that lies between its foot and its first ring. */
-    private const MARGIN = 0.1;
-
     /**
      * @param  non-empty-list<Stretch>  $stretches  of the host
-     * @param  list<BranchTube>  $limbs
+     * @param  list<BranchTube>  $limbs  on the host
+     * @param  non-empty-list<Column>  $outerColumns  round the outside of the host
+     * @param  non-empty-list<Column>  $boreColumns  round its bore
      * @param  array{EndBody, EndBody}  $ends  of the host
      */
     private function __construct(
@@ -40,11 +38,13 @@ final readonly class BranchedBody
         private array $stretches,
         private array $limbs,
         private array $ends,
+        private array $outerColumns,
+        private array $boreColumns,
     ) {
     }
 
     /**
-     * @param  list<LaidRun>  $runs  one of them the host of all others
+     * @param  list<LaidRun>  $runs  of which all but one stand on another
      * @param  string  $pointer  of the body in the job
      *
      * @throws JobError where they cannot be one body
@@ -58,20 +58,32 @@ final readonly class BranchedBody
         if ($stretches === []) {
             throw JobError::at($pointer, sprintf('%s has no length', $host->run->name));
         }
-        $limbs = [];
-        foreach ($runs as $run) {
-            if ($run !== $host) {
-                $limbs[] = BranchTube::of($run, $section, $pointer);
-            }
-        }
+        $limbs = BranchTube::on($host, false, $runs, $pointer);
         $last = count($stretches) - 1;
-        $made = new self($name, $host, $section, $stretches, $limbs, [
+        $ends = [
             EndBodies::of($host->run->from->end, $section, EndBodies::room($stretches, 0)),
             EndBodies::of($host->run->to->end, $section, EndBodies::room($stretches, $last)),
-        ]);
-        $made->refuseOverlaps($pointer);
+        ];
+        $taken = static fn (EndBody $end): float => max($end->back(), $end->bore());
+        self::refuseOverlaps(
+            $host->run->name, $stretches, $limbs, array_map($taken, $ends), $pointer,
+        );
+        foreach (BranchTube::all($limbs) as $limb) {
+            self::refuseOverlaps(
+                $limb->laid->run->name, $limb->stretches, $limb->branches,
+                [$limb->outside->saddle->highest(), $taken($limb->end)], $pointer,
+            );
+        }
+        self::refuseCrossings($host, $limbs, $pointer);
+        $columns = array_map(
+            static fn (bool $isBore): array => RingDivision::columns($stretches, $limbs, $isBore)
+                ?? throw JobError::at($pointer, sprintf(
+                    'the branches of %s stand so nearly in a row that they cannot be made exactly', $host->run->name,
+                )),
+            [false, ! $section->isSolid()],
+        );
 
-        return $made;
+        return new self($name, $host, $section, $stretches, $limbs, $ends, ...$columns);
     }
 
     /**
@@ -96,12 +108,12 @@ final readonly class BranchedBody
                 ? 'none of its runs carries the others'
                 : sprintf('neither %s nor %s stands on a run of the body', $hosts[0]->run->name, $hosts[1]->run->name));
         }
+        $ids = array_map(static fn (LaidRun $laid): string => $laid->run->id, $runs);
         foreach ($runs as $laid) {
             $branch = $laid->run->from->branch ?? $laid->run->to->branch;
-            if ($branch !== null && $branch->host !== $hosts[0]->run->id) {
+            if ($branch !== null && ! in_array($branch->host, $ids, true)) {
                 throw JobError::at($pointer, sprintf(
-                    '%s stands on %s, and all branches of a body stand on %s',
-                    $laid->run->name, $branch->name, $hosts[0]->run->name,
+                    '%s stands on %s, which is none of the runs of the body', $laid->run->name, $branch->name,
                 ));
             }
         }
@@ -109,77 +121,90 @@ final readonly class BranchedBody
         return $hosts[0];
     }
 
-    /** @throws JobError where a branch has no room on its straight, or two stand over one another */
-    private function refuseOverlaps(string $pointer): void
-    {
-        foreach ($this->limbs as $number => $limb) {
-            if ($this->room($limb) <= Tolerance::COINCIDENT) {
+    /**
+     * @param  string  $name  of the run that they stand on
+     * @param  non-empty-list<Stretch>  $stretches  of that
+     * @param  list<BranchTube>  $branches
+     * @param  array{float, float}  $taken  of its first and its last straight, by its ends
+     *
+     * @throws JobError where a branch has no room on its straight, or two stand over one another
+     */
+    private static function refuseOverlaps(
+        string $name,
+        array $stretches,
+        array $branches,
+        array $taken,
+        string $pointer,
+    ): void {
+        $places = [];
+        foreach ($branches as $branch) {
+            $place = self::place($branch, $stretches, $taken);
+            if ($place === null) {
                 throw JobError::at($pointer, sprintf(
-                    '%s has no room on a straight of %s', $limb->laid->run->name, $this->host->run->name,
+                    '%s has no room on a straight of %s', $branch->laid->run->name, $name,
                 ));
             }
-            foreach (array_slice($this->limbs, $number + 1) as $other) {
-                $this->refuseOver($limb, $other, $pointer);
+            foreach ($places as [$other, $stretch, $from, $to]) {
+                if ($stretch === $place[0] && $from < $place[2] + Tolerance::COINCIDENT
+                    && $place[1] < $to + Tolerance::COINCIDENT
+                    && ! RingDivision::areApart($stretches[$stretch], $other, $branch)) {
+                    throw JobError::at($pointer, sprintf(
+                        '%s and %s stand over one another', $other->laid->run->name, $branch->laid->run->name,
+                    ));
+                }
+            }
+            $places[] = [$branch, ...$place];
+        }
+    }
+
+    /**
+     * @param  list<BranchTube>  $limbs
+     *
+     * @throws JobError where a branch runs into what it does not stand on, or back into its host
+     */
+    private static function refuseCrossings(LaidRun $host, array $limbs, string $pointer): void
+    {
+        $all = BranchTube::all($limbs);
+        $tubes = [[$host, TubeDistance::along(
+            $host->path, $host->run->stock->section->outsideDiameter / 2, false, false,
+        )]];
+        foreach ($all as $limb) {
+            $tubes[] = [$limb->laid, $limb->distance()];
+        }
+        foreach ($all as $limb) {
+            $run = $limb->laid->run;
+            foreach ($tubes as [$laid, $tube]) {
+                $isHost = ($run->from->branch ?? $run->to->branch)?->host === $laid->run->id;
+                $standsOnIt = ($laid->run->from->branch ?? $laid->run->to->branch)?->host === $run->id;
+                if ($laid !== $limb->laid && ! $standsOnIt && $limb->runsInto($tube, $isHost)) {
+                    throw JobError::at($pointer, sprintf('%s runs into %s', $run->name, $laid->run->name));
+                }
             }
         }
     }
 
-    /** Returns the length of straight left before or behind a branch, whichever is less, mm; -INF off a straight. */
-    private function room(BranchTube $limb): float
+    /**
+     * Returns what a branch takes of a straight.
+     *
+     * @param  non-empty-list<Stretch>  $stretches
+     * @param  array{float, float}  $taken
+     * @return array{int, float, float}|null number of the stretch, and from where to where, mm; null without the room
+     */
+    private static function place(BranchTube $branch, array $stretches, array $taken): ?array
     {
-        $last = count($this->stretches) - 1;
-        $taken = static fn (EndBody $end): float => max($end->back(), $end->bore());
-        [$before, $behind] = $limb->span();
-        foreach ($this->stretches as $i => $stretch) {
-            $at = HostWall::placeOn($stretch, $limb->outside);
+        $last = count($stretches) - 1;
+        [$before, $behind] = $branch->span();
+        foreach ($stretches as $i => $stretch) {
+            $at = HostWall::placeOn($stretch, $branch->outside);
             if ($at !== null) {
-                return min(
-                    $at + $before - ($i === 0 ? $taken($this->ends[0]) : 0.0),
-                    ($stretch->straight ?? 0.0) - ($i === $last ? $taken($this->ends[1]) : 0.0) - $at - $behind,
-                );
+                $from = $at + $before - ($i === 0 ? $taken[0] : 0.0);
+                $left = ($stretch->straight ?? 0.0) - ($i === $last ? $taken[1] : 0.0) - $at - $behind;
+
+                return min($from, $left) > Tolerance::COINCIDENT ? [$i, $at + $before, $at + $behind] : null;
             }
         }
 
-        return -INF;
-    }
-
-    /** @throws JobError */
-    private function refuseOver(BranchTube $one, BranchTube $other, string $pointer): void
-    {
-        $names = sprintf('%s and %s', $one->laid->run->name, $other->laid->run->name);
-        $along = fn (BranchTube $limb): array => array_map(
-            fn (float $reach): float => $reach + $this->host->path->closestTo($limb->outside->at), $limb->span(),
-        );
-        [[$from, $to], [$otherFrom, $otherTo]] = [$along($one), $along($other)];
-        if ($from < $otherTo + Tolerance::COINCIDENT && $otherFrom < $to + Tolerance::COINCIDENT) {
-            throw JobError::at($pointer, sprintf('%s stand beside each other at one place', $names));
-        }
-        $angle = $this->turnOf($one) - $this->turnOf($other);
-        $angle = abs($angle - 2 * M_PI * round($angle / (2 * M_PI)));
-        $others = $other->halfAngles();
-        // Outsides, and bores likewise: both have one, or neither.
-        foreach ($one->halfAngles() as $i => $half) {
-            $otherHalf = $others[$i];
-            $isInRow = $angle < Tolerance::COINCIDENT && abs($half - $otherHalf) < Tolerance::COINCIDENT;
-            if (! $isInRow && $angle < $half + $otherHalf - Tolerance::COINCIDENT) {
-                throw JobError::at($pointer, sprintf(
-                    '%s overlap round %s: branches of one size in a row, or apart round it, can be made exactly',
-                    $names, $this->host->run->name,
-                ));
-            }
-        }
-    }
-
-    /** Returns the angle of a branch round the section of the host, radians. */
-    private function turnOf(BranchTube $limb): float
-    {
-        foreach ($this->stretches as $stretch) {
-            if (HostWall::placeOn($stretch, $limb->outside) !== null) {
-                return $stretch->start->angleOf($stretch->start->at->plus($limb->outside->over));
-            }
-        }
-
-        return 0.0;
+        return null;
     }
 
     public function solid(): Solid
@@ -187,27 +212,19 @@ final readonly class BranchedBody
         $outer = new SolidBuilder;
         $isEnclosed = array_filter($this->allEnds(), static fn (EndBody $end): bool => ! $end->closesBore()) === [];
         $inner = $isEnclosed ? new SolidBuilder : $outer;
-        $outside = new HostWall(
-            $outer, $this->stretches, $this->section->outsideDiameter / 2,
-            array_map(static fn (BranchTube $limb): PlacedSaddle => $limb->outside, $this->limbs), false,
-            $this->ends[0]->back(), $this->ends[1]->back(),
-        );
-        $bore = $this->section->isSolid() ? null : $this->bore($inner, true);
+        [$start, $rims] = $this->walls($outer, false, true);
+        [$boreStart, $bores] = $this->section->isSolid() ? [null, []] : $this->walls($inner, true, true);
         $up = $this->host->run->section->up;
-        [$start, $end] = $this->facing();
+        [$facing, $end] = $this->facing();
         $this->ends[0]->addTo(
-            $outer, $inner, $start, $up, $outside->start()->reversed(),
-            $bore === null ? [] : [$bore->start()->reversed()],
+            $outer, $inner, $facing, $up, $start->reversed(), $boreStart === null ? [] : [$boreStart->reversed()],
         );
-        $this->ends[1]->addTo($outer, $inner, $end, $up, $outside->end(), $bore === null ? [] : [$bore->end()]);
-        foreach ($this->limbs as $number => $limb) {
-            [$rim, $far] = self::limbWall(
-                $outer, $limb, $outside->holes()[$number], $limb->section->outsideDiameter / 2, $limb->end->back(),
+        $this->ends[1]->addTo($outer, $inner, $end, $up, $rims[0], array_slice($bores, 0, 1));
+        foreach (BranchTube::all($this->limbs) as $i => $limb) {
+            $limb->end->addTo(
+                $outer, $inner, $limb->stretches[count($limb->stretches) - 1]->end(), $limb->laid->run->section->up,
+                $rims[$i + 1], array_slice($bores, $i + 1, 1),
             );
-            $bores = $bore === null ? [] : [self::limbWall(
-                $inner, $limb, $bore->holes()[$number], $limb->section->insideDiameter() / 2, $limb->end->bore(),
-            )[0]];
-            $limb->end->addTo($outer, $inner, $far, $limb->laid->run->section->up, $rim, $bores);
         }
 
         return new Solid(
@@ -222,16 +239,16 @@ final readonly class BranchedBody
             return null;
         }
         $builder = new SolidBuilder;
-        $wall = $this->bore($builder, false);
+        [$boreStart, $bores] = $this->walls($builder, true, false);
         [$start, $end] = $this->facing();
         $up = $this->host->run->section->up;
-        $this->ends[0]->addContents($builder, $start, $up, $wall->start()->reversed());
-        $this->ends[1]->addContents($builder, $end, $up, $wall->end());
-        foreach ($this->limbs as $number => $limb) {
-            [$rim, $far] = self::limbWall(
-                $builder, $limb, $wall->holes()[$number], $limb->section->insideDiameter() / 2, $limb->end->bore(),
+        $this->ends[0]->addContents($builder, $start, $up, $boreStart->reversed());
+        $this->ends[1]->addContents($builder, $end, $up, $bores[0]);
+        foreach (BranchTube::all($this->limbs) as $i => $limb) {
+            $limb->end->addContents(
+                $builder, $limb->stretches[count($limb->stretches) - 1]->end(), $limb->laid->run->section->up,
+                $bores[$i + 1],
             );
-            $limb->end->addContents($builder, $far, $limb->laid->run->section->up, $rim);
         }
 
         return new Solid($this->name, [$builder->faces()]);
@@ -240,58 +257,55 @@ final readonly class BranchedBody
     /** @return list<EndBody> of the host and of all branches */
     private function allEnds(): array
     {
-        return [...$this->ends, ...array_map(static fn (BranchTube $limb): EndBody => $limb->end, $this->limbs)];
+        return [...$this->ends, ...array_map(
+            static fn (BranchTube $limb): EndBody => $limb->end, BranchTube::all($this->limbs),
+        )];
     }
 
-    /** @param  bool  $isBore  whether the material is outside of it */
-    private function bore(SolidBuilder $builder, bool $isBore): HostWall
+    /**
+     * Adds the outsides of all runs, or their bores.
+     *
+     * @param  bool  $isAround  whether the material is outside of the bores
+     * @return array{Profile, non-empty-list<Profile>} the loop at the start of the host, those at its end and at the
+     *     far ends of the branches
+     */
+    private function walls(SolidBuilder $builder, bool $isBore, bool $isAround): array
     {
-        return new HostWall(
-            $builder, $this->stretches, $this->section->insideDiameter() / 2,
-            array_values(array_filter(
-                array_map(static fn (BranchTube $limb): ?PlacedSaddle => $limb->bore, $this->limbs),
-            )), $isBore,
-            $this->ends[0]->bore(), $this->ends[1]->bore(),
+        $radius = ($isBore ? $this->section->insideDiameter() : $this->section->outsideDiameter) / 2;
+        [$from, $to] = array_map(static fn (EndBody $end): float => $isBore ? $end->bore() : $end->back(), $this->ends);
+        $start = $this->stretches[0]->start;
+        $ring = Ring::round(
+            $start->movedTo($start->at->plus($start->along->times($from))), $radius,
+            $isBore ? $this->boreColumns : $this->outerColumns, $isBore && $isAround,
         );
+        $wall = new HostWall(
+            $builder, $this->stretches, $radius,
+            array_map(static fn (BranchTube $limb): PlacedSaddle => $limb->foot($isBore), $this->limbs), $ring, $from,
+            $to,
+        );
+
+        return [$ring->profile, [$wall->end(), ...self::branchWalls($builder, $this->limbs, $wall, $isBore)]];
+    }
+
+    /**
+     * @param  list<BranchTube>  $branches
+     * @param  HostWall  $host  in which their holes are
+     * @return list<Profile> loops at their far ends, each before those of what stands on it
+     */
+    private static function branchWalls(SolidBuilder $builder, array $branches, HostWall $host, bool $isBore): array
+    {
+        $rims = [];
+        foreach ($branches as $number => $branch) {
+            $wall = $branch->wall($builder, $host->holes()[$number], $isBore);
+            array_push($rims, $wall->end(), ...self::branchWalls($builder, $branch->branches, $wall, $isBore));
+        }
+
+        return $rims;
     }
 
     /** @return array{Frame, Frame} at both ends of the host, looking away from it */
     private function facing(): array
     {
         return [$this->stretches[0]->start->facingBack(), $this->stretches[count($this->stretches) - 1]->end()];
-    }
-
-    /**
-     * Adds the wall of a branch, from the hole of its host to its far end.
-     *
-     * @param  float  $radius  mm
-     * @param  float  $trim  how far from its end it ends, mm
-     * @return array{Profile, Frame} its loop there, and the frame at its end, looking away from it
-     */
-    private static function limbWall(
-        SolidBuilder $builder,
-        BranchTube $limb,
-        Hole $hole,
-        float $radius,
-        float $trim,
-    ): array {
-        $first = $limb->stretches[0];
-        $last = count($limb->stretches) - 1;
-        $clear = $limb->outside->saddle->highest();
-        $room = ($first->straight ?? 0.0) - ($last === 0 ? max($trim, $limb->end->back()) : 0.0) - $clear;
-        $ring = $clear + min(self::MARGIN * $radius, $room / 2);
-        $loop = $builder->sweep($hole->loop, new AxialProjection(
-            $first->start->movedTo($first->start->at->plus($first->start->along->times($ring))), $radius,
-        ));
-        foreach ($limb->stretches as $i => $stretch) {
-            $from = $i === 0 ? $ring : 0.0;
-            $loop = $builder->sweep($loop, $stretch->straight === null
-                ? $stretch->motion
-                : new Translation($stretch->start->along->times(
-                    $stretch->straight - $from - ($i === $last ? $trim : 0.0),
-                )));
-        }
-
-        return [$loop, $limb->stretches[$last]->end()];
     }
 }

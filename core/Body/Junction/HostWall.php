@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Bowline\Body\Junction;
 
-use Bowline\Body\Boundary\ArcCurve;
+use Bowline\Body\Boundary\CubicChain;
 use Bowline\Body\Boundary\CylinderSurface;
 use Bowline\Body\Boundary\Edge;
 use Bowline\Body\Boundary\EdgeCurve;
 use Bowline\Body\Boundary\Face;
 use Bowline\Body\Boundary\OrientedEdge;
-use Bowline\Body\Boundary\ParametrizedArc;
 use Bowline\Body\Boundary\Patch;
+use Bowline\Body\Boundary\SplineCurve;
 use Bowline\Body\Boundary\Vertex;
 use Bowline\Body\Frame;
 use Bowline\Body\Motion\AxialProjection;
@@ -25,9 +25,9 @@ use Bowline\Geometry\Vector;
 use LogicException;
 
 /**
- * The wall of a round run, outside or bore, with a hole for each branch that stands on a straight of it. Its ring is
- * divided where a hole is widest, all along the run, so that beside a hole plain cylinder goes on and before and behind
- * it lies what the lines of the cylinder cover from its edge to a ring.
+ * The wall of a round run, outside or bore, from a ring to its end, with a hole for each branch that stands on a
+ * straight of it. Its ring is divided into columns where a hole is widest, all along the run, so that beside a hole
+ * plain cylinder goes on, and before and behind it lies what the lines of the cylinder cover from its edge to a ring.
  */
 final class HostWall
 {
@@ -37,16 +37,12 @@ final class HostWall
     /** @var list<Hole> in the order of the feet */
     private array $holes = [];
 
-    private Profile $profile;
-
-    private readonly Profile $first;
-
     /**
      * @param  non-empty-list<Stretch>  $stretches
      * @param  float  $radius  mm
      * @param  list<PlacedSaddle>  $feet  of that radius, none over another
-     * @param  bool  $isBore  whether the material is outside of it
-     * @param  float  $fromTrim  how far from the start of the path it begins, mm
+     * @param  Ring  $ring  at its start
+     * @param  float  $from  how far from the start of the path that is, mm
      * @param  float  $toTrim  how far from its end it ends, mm
      */
     public function __construct(
@@ -54,46 +50,38 @@ final class HostWall
         array $stretches,
         private readonly float $radius,
         private readonly array $feet,
-        private readonly bool $isBore,
-        float $fromTrim,
+        private Ring $ring,
+        float $from,
         float $toTrim,
     ) {
-        $start = $stretches[0]->start;
-        $ring = $this->ring($start->movedTo($start->at->plus($start->along->times($fromTrim))), $stretches);
-        $this->first = $this->profile = $isBore ? $ring->reversed() : $ring;
         $last = count($stretches) - 1;
         $found = [];
         foreach ($stretches as $i => $stretch) {
             if ($stretch->straight === null) {
-                $this->profile = $builder->sweep($this->profile, $stretch->motion);
+                $this->sweep($stretch->motion);
 
                 continue;
             }
-            $from = $i === 0 ? $fromTrim : 0.0;
+            $at = $i === 0 ? $from : 0.0;
             $to = $stretch->straight - ($i === $last ? $toTrim : 0.0);
-            foreach ($this->along($stretch, $from, $to) as [$number, $before, $behind]) {
-                $this->straight($stretch, $before - $from);
-                $found[$number] = new Hole(
-                    $feet[$number], $this->opened($feet[$number], $stretch->start, $before, $behind),
-                );
-                $from = $behind;
+            foreach ($this->along($stretch, $at, $to) as [$numbers, $before, $behind]) {
+                $this->straight($stretch, $before - $at);
+                $beside = array_map(static fn (int $number): PlacedSaddle => $feet[$number], $numbers);
+                foreach ($this->opened($beside, $stretch->start, $before, $behind) as $i => $hole) {
+                    $found[$numbers[$i]] = $hole;
+                }
+                $at = $behind;
             }
-            $this->straight($stretch, $to - $from);
+            $this->straight($stretch, $to - $at);
         }
         ksort($found);
         $this->holes = array_values($found);
     }
 
-    /** Returns the loop at its start. */
-    public function start(): Profile
-    {
-        return $this->first;
-    }
-
     /** Returns the loop at its end. */
     public function end(): Profile
     {
-        return $this->profile;
+        return $this->ring->profile;
     }
 
     /** @return list<Hole> in the order of the feet */
@@ -103,9 +91,11 @@ final class HostWall
     }
 
     /**
-     * Returns the feet on a straight, each with the places of the rings on both sides of it.
+     * Returns the feet on a straight, those together that stand beside each other, with the places of the rings on both
+     * sides of them.
      *
-     * @return list<array{int, float, float}> number of the foot, and lengths from the start of the straight, mm
+     * @return list<array{non-empty-list<int>, float, float}> numbers of the feet, and lengths from the start of the
+     *     straight, mm
      */
     private function along(Stretch $stretch, float $from, float $to): array
     {
@@ -118,13 +108,25 @@ final class HostWall
             }
         }
         usort($places, static fn (array $one, array $other): int => $one[1] <=> $other[1]);
+        /** @var list<array{non-empty-list<int>, float, float}> $groups */
+        $groups = [];
+        foreach ($places as [$number, $before, $behind]) {
+            $last = array_pop($groups);
+            if ($last !== null && $before < $last[2] + Tolerance::COINCIDENT) {
+                $groups[] = [[...$last[0], $number], $last[1], max($last[2], $behind)];
+            } else {
+                array_push($groups, ...$last === null ? [] : [$last], ...[[[$number], $before, $behind]]);
+            }
+        }
         $rings = [];
-        foreach ($places as $i => [$number, $before, $behind]) {
-            $margin = self::MARGIN * $this->feet[$number]->saddle->radius;
+        foreach ($groups as $i => [$numbers, $before, $behind]) {
+            $margin = self::MARGIN * max(array_map(
+                fn (int $number): float => $this->feet[$number]->saddle->radius, $numbers,
+            ));
             // The gap to its neighbour is shared with that.
-            $room = $i === 0 ? $before - $from : ($before - $places[$i - 1][2]) / 2;
-            $left = isset($places[$i + 1]) ? ($places[$i + 1][1] - $behind) / 2 : $to - $behind;
-            $rings[] = [$number, $before - min($margin, $room / 2), $behind + min($margin, $left / 2)];
+            $room = $i === 0 ? $before - $from : ($before - $groups[$i - 1][2]) / 2;
+            $left = isset($groups[$i + 1]) ? ($groups[$i + 1][1] - $behind) / 2 : $to - $behind;
+            $rings[] = [$numbers, $before - min($margin, $room / 2), $behind + min($margin, $left / 2)];
         }
 
         return $rings;
@@ -145,78 +147,28 @@ final class HostWall
 
     private function straight(Stretch $stretch, float $length): void
     {
-        $this->profile = $this->builder->sweep(
-            $this->profile, new Translation($stretch->start->along->times($length)),
-        );
+        $this->sweep(new Translation($stretch->start->along->times($length)));
+    }
+
+    private function sweep(Motion $motion): void
+    {
+        $this->ring = new Ring($this->builder->sweep($this->ring->profile, $motion), $this->ring->columns);
     }
 
     /**
-     * Returns the ring at the start, counter-clockwise about the path: an arc opposite each hole, and one between each
-     * two. Branches in a row have one arc together.
+     * Adds the wall with holes in it, from a ring before them to a ring behind them.
      *
-     * @param  non-empty-list<Stretch>  $stretches
-     */
-    private function ring(Frame $frame, array $stretches): Profile
-    {
-        $arcs = [];
-        foreach ($this->feet as $foot) {
-            foreach ($stretches as $stretch) {
-                if (self::placeOn($stretch, $foot) !== null) {
-                    $half = $foot->saddle->halfAngle();
-                    $from = $stretch->start->angleOf($stretch->start->at->plus($foot->over)) - $half;
-                    $from = fmod($from + 4 * M_PI, 2 * M_PI);
-                    foreach ($arcs as [$other]) {
-                        if (abs($other - $from) < Tolerance::COINCIDENT) {
-                            continue 3;
-                        }
-                    }
-                    $arcs[] = [$from, 2 * $half, $foot];
-                }
-            }
-        }
-        usort($arcs, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
-        $curves = [];
-        foreach ($arcs as $i => [$from, $angle, $foot]) {
-            $next = $arcs[($i + 1) % count($arcs)][0] + ($i === count($arcs) - 1 ? 2 * M_PI : 0.0);
-            $curves[] = new ParametrizedArc($this->arc($frame, $from, $angle), $foot->shares());
-            if ($next - $from - $angle > Tolerance::PARALLEL) {
-                $curves[] = $this->arc($frame, $from + $angle, $next - $from - $angle);
-            }
-        }
-        $curves = $curves === [] ? [$this->arc($frame, 0.0, 2 * M_PI)] : $curves;
-        $vertices = array_map(static fn ($curve): Vertex => new Vertex($curve->pointAt(0.0)), $curves);
-
-        return new Profile(array_map(
-            static fn ($curve, int $i): OrientedEdge => new OrientedEdge(
-                new Edge($vertices[$i], $vertices[($i + 1) % count($vertices)], $curve), true,
-            ),
-            $curves, array_keys($curves),
-        ));
-    }
-
-    private function arc(Frame $frame, float $from, float $angle): ArcCurve
-    {
-        $out = $frame->polar(1.0, $from)->minus($frame->at);
-
-        return new ArcCurve(Frame::of($frame->at, $frame->along, $out), $this->radius, $angle);
-    }
-
-    /**
-     * Adds the wall with a hole in it, from a ring before it to a ring behind it.
-     *
+     * @param  non-empty-list<PlacedSaddle>  $feet  beside each other
      * @param  Frame  $straight  at the start of the straight
      * @param  float  $before  length from there to the ring before it, mm; $behind likewise
-     * @return Profile the loop of the hole
+     * @return list<Hole>
      */
-    private function opened(PlacedSaddle $foot, Frame $straight, float $before, float $behind): Profile
+    private function opened(array $feet, Frame $straight, float $before, float $behind): array
     {
+        $this->ring = $this->beginningAtBorder($feet, $straight);
         $axis = $straight->along;
-        $widest = $foot->at->minus($straight->at)->dot($axis) + $foot->saddle->widestAt();
-        [$toMiddle, $toEnd] = [$axis->times($widest - $before), $axis->times($behind - $before)];
-        $rails = [];
-        foreach ($this->profile->loop as $ring) {
-            $rails[spl_object_id($ring->start())] = Rail::from($ring->start(), $toMiddle, $toEnd);
-        }
+        $toEnd = $axis->times($behind - $before);
+        $rails = $this->rails($feet, $straight, $before, $behind);
         $surface = new CylinderSurface($straight, $this->radius);
         $add = fn (Motion $motion, OrientedEdge ...$sides) => $this->builder->add(
             Face::swept($surface, new Patch($motion, ...$sides)),
@@ -227,35 +179,122 @@ final class HostWall
             $straight->movedTo($straight->at->plus($axis->times($at))), $this->radius,
         );
         [$toBefore, $toBehind] = [$ringAt($before), $ringAt($behind)];
-        [$first, $second] = [new Translation($toMiddle), new Translation($toEnd->minus($toMiddle))];
         $next = [];
-        $hole = null;
-        foreach ($this->profile->loop as $ring) {
-            [$left, $right] = [$rails[spl_object_id($ring->start())], $rails[spl_object_id($ring->end())]];
-            $next[] = $end = self::across($ring, $left->end, $right->end, $ring->edge->curve->moved(
+        $sides = array_fill(0, count($feet), []);
+        foreach ($this->ring->profile->loop as $i => $edge) {
+            $column = $this->ring->columns[$i];
+            [$left, $right] = [$rails[$i], $rails[($i + 1) % count($rails)]];
+            $next[] = $end = self::across($edge, $left->end, $right->end, $edge->edge->curve->moved(
                 static fn (Vector $point): Vector => $point->plus($toEnd),
             ));
-            if (! $this->isOpposite($ring, $foot)) {
-                $middle = self::across($ring, $left->middle, $right->middle, $first->carried($ring->edge->curve));
-                $add($first, $ring, $middle, $along($left->before), $along($right->before));
-                $add($second, $middle, $end, $along($left->behind), $along($right->behind));
-
-                continue;
+            $number = self::footOver($column, $feet, $straight);
+            if ($number === null) {
+                $rim = $ahead = self::across(
+                    $edge, $left->near, $right->near, $this->slanted($edge, $column, $left, $right, $straight),
+                );
+            } else {
+                [$foot, $over] = [$feet[$number], $feet[$number]->overOn($straight)];
+                $turn = static fn (float $t): float => $column->turnAt($foot, $over, $t);
+                $rim = self::across($edge, $left->near, $right->near, $foot->edge(false, $turn));
+                $ahead = self::across($edge, $left->far, $right->far, $foot->edge(true, $turn));
+                $sides[$number][] = [$column, $rim, $ahead];
             }
-            [$edge, $ahead] = array_map(
-                static fn (bool $isAhead): OrientedEdge => self::across(
-                    $ring, $left->middle, $right->middle, $foot->half($isAhead),
-                ),
-                [false, true],
-            );
             // Back from the hole to the ring before it, so that the profile runs the other way about the motion.
-            $add($toBefore, $edge->reversed(), $ring->reversed(), $back($right->before), $back($left->before));
+            $add($toBefore, $rim->reversed(), $edge->reversed(), $back($right->before), $back($left->before));
             $add($toBehind, $ahead, $end, $along($left->behind), $along($right->behind));
-            $hole = new Profile([$edge, $ahead->reversed()]);
         }
-        $this->profile = new Profile($next);
+        $this->ring = new Ring(new Profile($next), $this->ring->columns);
 
-        return $hole ?? throw new LogicException('the ring has no arc opposite the hole');
+        return array_map(
+            static fn (array $sides, PlacedSaddle $foot): Hole => Hole::of($foot, $sides, $foot->overOn($straight)),
+            $sides, $feet,
+        );
+    }
+
+    /**
+     * Returns the edge across a column beside holes, from where the one on its left is widest to where that on its
+     * right is: round the run, or along it too.
+     */
+    private function slanted(OrientedEdge $edge, Column $column, Rail $left, Rail $right, Frame $straight): EdgeCurve
+    {
+        $height = static fn (Vertex $vertex): float => $vertex->at->minus($straight->at)->dot($straight->along);
+        [$from, $to] = $edge->isForward
+            ? [$height($left->near), $height($right->near)]
+            : [$height($right->near), $height($left->near)];
+        $at = static fn (float $along): Frame => $straight->movedTo(
+            $straight->at->plus($straight->along->times($along)),
+        );
+        if (abs($to - $from) < Tolerance::COINCIDENT) {
+            return $column->arc($at($from), $this->radius);
+        }
+
+        return new SplineCurve(CubicChain::fitted(
+            fn (float $t): Vector => $at($from + ($to - $from) * $t)->polar($this->radius, $column->angleAt($t)),
+        ));
+    }
+
+    /**
+     * @param  non-empty-list<PlacedSaddle>  $feet
+     * @return int|null number of the foot whose hole lies over a column
+     */
+    private static function footOver(Column $column, array $feet, Frame $straight): ?int
+    {
+        foreach ($feet as $number => $foot) {
+            if ($column->isOver($foot, $foot->overOn($straight))) {
+                return $number;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Returns the ring from where a hole begins or ends, so that the columns over one follow each other.
+     *
+     * @param  non-empty-list<PlacedSaddle>  $feet
+     */
+    private function beginningAtBorder(array $feet, Frame $straight): Ring
+    {
+        $over = array_map(
+            static fn (Column $column): ?int => self::footOver($column, $feet, $straight), $this->ring->columns,
+        );
+        foreach ($over as $i => $foot) {
+            if ($foot !== $over[($i === 0 ? count($over) : $i) - 1]) {
+                return $this->ring->from($i);
+            }
+        }
+        throw new LogicException('a hole takes at most half of the way round');
+    }
+
+    /**
+     * @param  non-empty-list<PlacedSaddle>  $feet
+     * @param  float  $before  length from the start of the straight to the ring before the holes, mm; $behind likewise
+     * @return non-empty-list<Rail> from the start of each edge of the ring
+     */
+    private function rails(array $feet, Frame $straight, float $before, float $behind): array
+    {
+        $axis = $straight->along;
+        $toEnd = $axis->times($behind - $before);
+        $rails = [];
+        foreach ($this->ring->profile->loop as $i => $edge) {
+            $column = $this->ring->columns[$i];
+            $last = $this->ring->columns[($i === 0 ? count($this->ring->columns) : $i) - 1];
+            $over = self::footOver($column, $feet, $straight);
+            $overLast = self::footOver($last, $feet, $straight);
+            $foot = $feet[$over ?? $overLast ?? 0];
+            $to = static fn (float $along): Vector => $axis->times(
+                $foot->at->minus($straight->at)->dot($axis) - $before + $along,
+            );
+            $turn = $column->turnAt($foot, $foot->overOn($straight), $edge->isForward ? 0.0 : 1.0);
+            $rails[] = $over !== null && $over === $overLast
+                ? Rail::over(
+                    $edge->start(), $to($foot->saddle->pointAt($turn, false)[0]),
+                    $to($foot->saddle->pointAt($turn, true)[0]), $toEnd,
+                )
+                : Rail::past($edge->start(), $to($foot->saddle->widestAt()), $toEnd);
+        }
+
+        return $rails;
     }
 
     /** Returns an edge that goes the same way round as one of the ring. */
@@ -264,13 +303,5 @@ final class HostWall
         return new OrientedEdge(
             $ring->isForward ? new Edge($left, $right, $curve) : new Edge($right, $left, $curve), $ring->isForward,
         );
-    }
-
-    /** Whether an edge of the ring lies opposite the hole of a foot. */
-    private function isOpposite(OrientedEdge $ring, PlacedSaddle $foot): bool
-    {
-        $middle = $ring->edge->curve->pointAt(0.5)->minus($foot->at)->squareTo($foot->hostAxis);
-
-        return $middle->angleTo($foot->over) < $foot->saddle->halfAngle() / 2;
     }
 }

@@ -6,23 +6,20 @@ namespace Bowline\Body\Junction;
 
 use Bowline\Body\Boundary\CubicChain;
 use Bowline\Body\Boundary\SplineCurve;
+use Bowline\Body\Frame;
 use Bowline\Geometry\Saddle;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Closure;
 
 /** Where one cylinder of a branch stands on that of its host, in space. */
 final readonly class PlacedSaddle
 {
-    /** Distance of the spline from the curve in which both cylinders meet, at most, mm. */
-    private const ACCURACY = 1e-6;
-
     /** Sine of the least angle between a branch and its host. */
     public const LEAST_SINE = 0.05;
 
-    /** Pieces of half a saddle at first, and at most. */
-    private const PIECES = 16;
-
-    private const MOST_PIECES = 1024;
+    /** Angle about the branch within which a place is not told from that where its hole is widest, radians. */
+    private const LEAST_TURN = 0.01;
 
     /**
      * @param  Vector  $over  unit, square to the host, on the side of the branch
@@ -56,50 +53,53 @@ final readonly class PlacedSaddle
     }
 
     /**
-     * Returns a half of the saddle, round the host by the right-hand rule about its axis.
+     * Returns a part of the saddle.
      *
-     * @param  bool  $isAhead  whether it is the half farther along the host
+     * @param  bool  $isAhead  whether it is of the half farther along the host
+     * @param  Closure(float): float  $turn  about the axis of the branch at each parameter from 0 to 1, radians
      */
-    public function half(bool $isAhead): SplineCurve
+    public function edge(bool $isAhead, Closure $turn): SplineCurve
     {
-        return new SplineCurve(self::chain(
-            fn (float $t): Vector => $this->at->plus($this->placed($this->saddle->pointAt(self::turn($t), $isAhead))),
-            fn (float $t): Vector => $this->placed(
-                $this->saddle->derivativeAt(self::turn($t), $isAhead),
-            )->times(M_PI),
+        return new SplineCurve(CubicChain::fitted(
+            fn (float $t): Vector => $this->at->plus($this->placed($this->saddle->pointAt($turn($t), $isAhead))),
         ));
     }
 
-    /**
-     * Returns which share of its angle round the host is gone at each parameter of its halves.
-     *
-     * @return CubicChain x, from 0 to 1
-     */
-    public function shares(): CubicChain
+    /** Returns the point of the axis of the host beside which it is widest. */
+    public function widest(): Vector
     {
-        $whole = 2 * $this->saddle->halfAngle();
-        $isEqual = $this->saddle->isEqual();
-
-        return self::chain(
-            function (float $t) use ($whole, $isEqual): Vector {
-                [, $over, $beside] = $this->saddle->pointAt(self::turn($t), true);
-
-                return new Vector($isEqual ? $t : 0.5 + atan2($beside, $over) / $whole, 0.0, 0.0);
-            },
-            function (float $t) use ($whole): Vector {
-                [, $over, $beside] = $this->saddle->pointAt(self::turn($t), true);
-                [, $overSlope, $besideSlope] = $this->saddle->derivativeAt(self::turn($t), true);
-                $turning = ($over * $besideSlope - $beside * $overSlope) / $this->saddle->hostRadius ** 2;
-
-                return new Vector($turning * M_PI / $whole, 0.0, 0.0);
-            },
-        );
+        return $this->at->plus($this->hostAxis->times($this->saddle->widestAt()));
     }
 
-    /** Returns the turn about the axis of the branch at a parameter of a half, radians. */
-    private static function turn(float $t): float
+    /** Returns the angle in a frame of the branch of the side that lies ahead along the host, radians. */
+    public function aheadOn(Frame $branch): float
     {
-        return M_PI * ($t - 0.5);
+        return $branch->angleOf($branch->at->plus($this->hostAxis->squareTo($this->axis)));
+    }
+
+    /** Returns the angle in a frame of the host at which the branch stands, radians. */
+    public function overOn(Frame $host): float
+    {
+        return $host->angleOf($host->at->plus($this->over));
+    }
+
+    /**
+     * Returns the angle round the host at which a place round the branch stands on it.
+     *
+     * @param  Frame  $host  at the start of its straight
+     * @param  Frame  $branch  at its start
+     * @param  float  $angle  in the frame of the branch, radians
+     * @return float radians; NAN so close to where the hole is widest that both can not be told apart
+     */
+    public function onHost(Frame $host, Frame $branch, float $angle): float
+    {
+        $sine = -sin($angle - $this->aheadOn($branch));
+        $isWidest = abs($sine) > 1.0 - Tolerance::SAFEGUARD;
+        $turn = $isWidest ? M_PI_2 * ($sine <=> 0.0) : asin($sine);
+
+        return ! $isWidest && abs($turn) > M_PI_2 - self::LEAST_TURN
+            ? NAN
+            : $this->overOn($host) + $this->saddle->angleAt($turn);
     }
 
     /** @param  array{float, float, float}  $place  along, over and beside the host */
@@ -107,26 +107,5 @@ final readonly class PlacedSaddle
     {
         return $this->hostAxis->times($place[0])->plus($this->over->times($place[1]))
             ->plus($this->beside->times($place[2]));
-    }
-
-    /**
-     * @param  Closure(float): Vector  $point
-     * @param  Closure(float): Vector  $slope
-     */
-    private static function chain(Closure $point, Closure $slope): CubicChain
-    {
-        for ($pieces = self::PIECES; ; $pieces *= 2) {
-            $knots = array_map(static fn (int $i): float => $i / $pieces, range(0, $pieces));
-            $chain = new CubicChain($knots, array_map($point, $knots), array_map($slope, $knots));
-            $off = max(array_map(
-                static fn (int $i): float => $chain->pointAt(($i + 0.5) / $pieces)->distanceTo(
-                    $point(($i + 0.5) / $pieces),
-                ),
-                range(0, $pieces - 1),
-            ));
-            if ($off < self::ACCURACY || $pieces >= self::MOST_PIECES) {
-                return $chain;
-            }
-        }
     }
 }

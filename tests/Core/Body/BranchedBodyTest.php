@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
+use Bowline\Body\Boundary\CylinderSurface;
 use Bowline\Body\Boundary\EdgeCurve;
 use Bowline\Body\Cut\CutLoop;
 use Bowline\Body\Cut\PlaneCut;
 use Bowline\Body\Junction\BranchedBody;
 use Bowline\Body\MassProperties;
+use Bowline\Body\Mesh;
 use Bowline\Body\Tessellation;
 use Bowline\Exchange\MassWriter;
 use Bowline\Geometry\Vector;
@@ -19,6 +21,19 @@ use Tests\Tees;
  * two cylinders of radius r square to each other, which have 16/3 r³ in common.
  */
 $body = static fn (stdClass $file): BranchedBody => BranchedBody::of('Tee', Tees::laid($file), '/bodies/0');
+
+/** @return array<string, list<bool>> sides of triangles that are not gone along once each way */
+function openSides(Mesh $mesh): array
+{
+    $sides = [];
+    foreach ($mesh->triangles as [$a, $b, $c]) {
+        foreach ([[$a, $b], [$b, $c], [$c, $a]] as [$from, $to]) {
+            $sides[min($from, $to).' '.max($from, $to)][] = $from < $to;
+        }
+    }
+
+    return array_filter($sides, static fn (array $used): bool => array_sum($used) !== 1 || count($used) !== 2);
+}
 
 dataset('tees', [
     // outside diameters and walls, axis, angle between both in degrees
@@ -69,15 +84,8 @@ it('is covered by triangles without a gap, within the chord of both cylinders', 
     $exact = MassProperties::of($solid);
     foreach ([0.5, 0.02] as $chord) {
         $mesh = Tessellation::of($solid, $chord);
-        $sides = [];
-        foreach ($mesh->triangles as [$a, $b, $c]) {
-            foreach ([[$a, $b], [$b, $c], [$c, $a]] as [$from, $to]) {
-                $sides[min($from, $to).' '.max($from, $to)][] = $from < $to;
-            }
-        }
         // Three open ends: a body with two holes through it.
-        expect(array_filter($sides, static fn (array $used): bool => array_sum($used) !== 1 || count($used) !== 2))
-            ->toBe([])
+        expect(openSides($mesh))->toBe([])
             ->and(count($mesh->vertices) - count($mesh->triangles) / 2)->toEqual(2 - 2 * 2)
             ->and(abs($mesh->volume() - $exact->volume))->toBeLessThan($chord * $exact->surface);
         $direction = (new Vector(...$axis))->unit();
@@ -167,6 +175,184 @@ it('carries branches in a row and round it, flanges and caps at what is left', f
         );
 });
 
+/**
+ * A branch 20 × 1 on the first one, which is 40 × 2 on a pipe of 60 × 3.
+ *
+ * @param  float  $along  length of the first branch at which it stands, mm
+ * @param  array<float>  $axis
+ * @return array<string, mixed>
+ */
+function onFirstBranch(float $along, array $axis, float $length = 100.0, string $id = 'b1'): array
+{
+    $size = sqrt(array_sum(array_map(static fn (float $one): float => $one ** 2, $axis)));
+    $foot = $id === 'b1' ? [200, 0, $along] : [200, $along, 100];
+
+    return [
+        'stock' => 'thin', 'from' => ['on' => ['run' => $id, 'length' => $along], 'axis' => $axis],
+        'to' => ['at' => array_map(
+            static fn (float $at, float $way): float => $at + $length * $way / $size, $foot, $axis,
+        )],
+    ];
+}
+
+/** @param  array<array<string, mixed>>  $branches */
+function ofThreeSizes(array $branches): stdClass
+{
+    $file = Tees::file($branches);
+    $thin = clone $file->stock[1];
+    [$thin->id, $thin->section] = ['thin', (object) ['shape' => 'round', 'od' => 20, 'wall' => 1]];
+    $file->stock[] = $thin;
+
+    return $file;
+}
+
+dataset('several branches', [
+    // Each with what its branches add: host radius, radius, angle, length, and what is inside of both walls.
+    'beside each other, in one plane' => fn () => [
+        Tees::file([Tees::branch(200, [0, 0, 1]), Tees::branch(200, [0, 0, -1])]),
+        [[30, 20, 90, 150, 3, 2], [30, 20, 90, 150, 3, 2]],
+    ],
+    'beside each other, one farther on' => fn () => [
+        Tees::file([Tees::branch(200, [0, 0, 1]), Tees::branch(213, [0, 0, -1])]),
+        [[30, 20, 90, 150, 3, 2], [30, 20, 90, 150, 3, 2]],
+    ],
+    'beside each other, leaning' => fn () => [
+        Tees::file([Tees::branch(200, [1, 0, 1]), Tees::branch(205, [-1, 0, -2])]),
+        [[30, 20, 45, 150, 3, 2], [30, 20, rad2deg(M_PI - atan2(2, 1)), 150, 3, 2]],
+    ],
+    'a cross of equal pipes' => fn () => [
+        Tees::file([Tees::branch(200, [0, 0, 1]), Tees::branch(200, [0, 0, -1])], [], [60, 3], [60, 3]),
+        [[30, 30, 90, 150, 3, 3], [30, 30, 90, 150, 3, 3]],
+    ],
+    'over another, turned' => fn () => [
+        Tees::file([Tees::branch(100, [0, 0, 1]), Tees::branch(300, [0, 1, 1])]),
+        [[30, 20, 90, 150, 3, 2], [30, 20, 90, 150, 3, 2]],
+    ],
+    // As far apart as 45° round the host: outsides of 10 on 30 take 2 × 19.5° together, bores of 9 on 12 2 × 48.6°.
+    'bores over each other, turned' => fn () => [
+        Tees::file([Tees::branch(100, [0, 0, 1]), Tees::branch(300, [0, 1, 1])], [], [60, 18], [20, 1]),
+        [[30, 10, 90, 150, 18, 1], [30, 10, 90, 150, 18, 1]],
+    ],
+    'on a branch, beside its host' => fn () => [
+        ofThreeSizes([[], onFirstBranch(100, [0, 1, 0])]), [[30, 20, 90, 150, 3, 2], [20, 10, 90, 100, 2, 1]],
+    ],
+    'on a branch, along its host' => fn () => [
+        ofThreeSizes([[], onFirstBranch(100, [1, 0, 0])]), [[30, 20, 90, 150, 3, 2], [20, 10, 90, 100, 2, 1]],
+    ],
+    'on a branch, turned and leaning' => fn () => [
+        ofThreeSizes([[], onFirstBranch(90, [2, 1, 1])]),
+        [[30, 20, 90, 150, 3, 2], [20, 10, rad2deg(acos(1 / sqrt(6))), 100, 2, 1]],
+    ],
+    'two on a branch, and one more on its host' => fn () => [
+        ofThreeSizes([
+            Tees::branch(200, [0, 0, 1]), onFirstBranch(70, [3, 1, 0]), onFirstBranch(110, [-1, 4, 0]),
+            Tees::branch(330, [0, 1, 1]),
+        ]),
+        [[30, 20, 90, 150, 3, 2], [20, 10, 90, 100, 2, 1], [20, 10, 90, 100, 2, 1], [30, 20, 90, 150, 3, 2]],
+    ],
+    'on a branch of a branch' => fn () => [
+        ofThreeSizes([
+            Tees::branch(200, [0, 0, 1]),
+            ['stock' => 'tube', ...array_diff_key(onFirstBranch(100, [0, 1, 0], 150), ['stock' => ''])],
+            onFirstBranch(110, [2, 0, 1], 80, 'b2'),
+        ]),
+        [[30, 20, 90, 150, 3, 2], [20, 20, 90, 150, 2, 2], [20, 10, 90, 80, 2, 1]],
+    ],
+    'on a branch that ends on its host' => fn () => [
+        ofThreeSizes([
+            [
+                'to' => ['on' => ['run' => 'main', 'length' => 200], 'axis' => [0, 0, 1]],
+                'from' => ['at' => [200, 0, 150]],
+            ],
+            [...onFirstBranch(50, [0, 1, 1]), 'to' => ['at' => [200, 100 * M_SQRT1_2, 100 + 100 * M_SQRT1_2]]],
+        ]),
+        [[30, 20, 90, 150, 3, 2], [20, 10, 45, 100, 2, 1]],
+    ],
+]);
+
+it('adds up whatever stands beside, over or on one another, and is closed', function (stdClass $file, array $added) use (
+    $body,
+): void {
+    $made = $body($file);
+    [$pipe] = [$added[0]];
+    $sum = static fn (bool $isBore): float => M_PI * ($pipe[0] - ($isBore ? $pipe[4] : 0)) ** 2 * 400 + array_sum(
+        array_map(static fn (array $one): float => Tees::added(
+            $one[0] - ($isBore ? $one[4] : 0), $one[1] - ($isBore ? $one[5] : 0), deg2rad($one[2]), $one[3],
+        ), $added),
+    );
+    $solid = $made->solid();
+    $facts = MassProperties::of($solid);
+
+    expect($solid->isClosed())->toBeTrue()->and($solid->shells)->toHaveCount(1)
+        ->and($facts->volume / ($sum(false) - $sum(true)))->toEqualWithDelta(1.0, 1e-8)
+        ->and(MassProperties::of($made->contents() ?? throw new LogicException)->volume / $sum(true))
+        ->toEqualWithDelta(1.0, 1e-8);
+    foreach ([0.5, 0.05] as $chord) {
+        $mesh = Tessellation::of($solid, $chord);
+        expect(openSides($mesh))->toBe([])
+            // As many open ends as there are branches and two: a body with that many holes through it, less one.
+            ->and(count($mesh->vertices) - count($mesh->triangles) / 2)->toEqual(2 - 2 * (count($added) + 1))
+            ->and(abs($mesh->volume() - $facts->volume))->toBeLessThan($chord * $facts->surface);
+    }
+})->with('several branches');
+
+/** The area in which a plane cuts triangles, by the trapezium under each segment of the cut (Green). */
+function cutArea(Mesh $mesh, Vector $at, Vector $normal): float
+{
+    $area = 0.0;
+    foreach ($mesh->triangles as $triangle) {
+        $corners = array_map(static fn (int $corner): Vector => $mesh->vertices[$corner]->minus($at), $triangle);
+        $up = $down = null;
+        foreach ([0, 1, 2] as $i) {
+            [$one, $two] = [$corners[$i], $corners[($i + 1) % 3]];
+            [$low, $high] = [$one->dot($normal), $two->dot($normal)];
+            if (($low >= 0.0) !== ($high >= 0.0)) {
+                $point = $one->plus($two->minus($one)->times($low / ($low - $high)));
+                [$up, $down] = $high >= 0.0 ? [$point, $down] : [$up, $point];
+            }
+        }
+        if ($up !== null && $down !== null) {
+            $area += $down->cross($up)->dot($normal) / 2;
+        }
+    }
+
+    return abs($area);
+}
+
+it('is cut as its triangles are', function (stdClass $file, array $added) use ($body): void {
+    $solid = $body($file)->solid();
+    $mesh = Tessellation::of($solid, 0.005);
+    $planes = [[[201, 0.3, 0], [0.1, 1, 0.2]], [[200, 0, 95], [0.3, 0.2, 1]], [[206, 0, 4], [1, 0.1, 0.4]]];
+    foreach ($planes as [$at, $normal]) {
+        [$at, $normal] = [new Vector(...$at), (new Vector(...$normal))->unit()];
+        $area = array_sum(array_map(
+            static fn (CutLoop $loop): float => $loop->area, PlaneCut::of($solid, $at, $normal),
+        ));
+        expect($area / cutArea($mesh, $at, $normal))->toEqualWithDelta(1.0, 1e-2);
+    }
+})->with('several branches');
+
+it('is exact where branches stand on branches', function (stdClass $file, array $added) use ($body): void {
+    $edges = 0;
+    $solid = $body($file)->solid();
+    foreach ($solid->faces() as $face) {
+        foreach (array_merge(...$face->loops) as $edge) {
+            foreach (range(0, 40) as $i) {
+                $at = $edge->edge->curve->pointAt($i / 40);
+                // Every edge lies on the surface of each of the faces that it bounds.
+                if ($face->surface instanceof CylinderSurface) {
+                    $frame = $face->surface->frame;
+                    $way = $at->minus($frame->at);
+                    $across = $way->minus($frame->along->times($way->dot($frame->along)))->length();
+                    expect($across)->toEqualWithDelta($face->surface->radius, 1e-5);
+                    $edges++;
+                }
+            }
+        }
+    }
+    expect($edges)->toBeGreaterThan(500 * count($added));
+})->with('several branches');
+
 it('goes on round a bend behind a branch, and in a branch', function () use ($body): void {
     $branch = Tees::branch(200, [0, 0, 1]);
     $branch['route'] = ['kind' => 'corners', 'stops' => [['at' => [200, 0, 150]]], 'corner' => ['radius' => 60]];
@@ -227,14 +413,35 @@ it('is refused where its runs are no one body', function (stdClass $file, string
     'too near an end' => fn () => [
         Tees::file([Tees::branch(15, [0, 0, 1])]), 'Branch 1 has no room on a straight of Main',
     ],
-    'beside another' => fn () => [
-        Tees::file([Tees::branch(200, [0, 0, 1]), Tees::branch(210, [0, 0, -1])]),
-        'Branch 1 and Branch 2 stand beside each other at one place',
+    'over another' => fn () => [
+        Tees::file([Tees::branch(200, [0, 0, 1]), Tees::branch(210, [0, 1, 1])]),
+        'Branch 1 and Branch 2 stand over one another',
     ],
-    'over another, turned' => fn () => [
-        Tees::file([Tees::branch(100, [0, 0, 1]), Tees::branch(300, [0, 1, 1])]),
-        'Branch 1 and Branch 2 overlap round Main: branches of one size in a row, or apart round it, can be made '.
-            'exactly',
+    // The second hole begins 0.03° beside where the first one is widest.
+    'nearly in a row' => fn () => [
+        Tees::file([Tees::branch(100, [0, 0, 1]), Tees::branch(300, [0, sin(5e-4), cos(5e-4)])]),
+        'the branches of Main stand so nearly in a row that they cannot be made exactly',
+    ],
+    'one that crosses another beyond its foot' => fn () => [
+        Tees::file([Tees::branch(120, [1, 0, 1]), Tees::branch(280, [-1, 0, 1])]), 'Branch 1 runs into Branch 2',
+    ],
+    // The branch on the branch comes down beside the first one, into the pipe.
+    'one on a branch that runs into the host of that' => fn () => [
+        ofThreeSizes([[], [
+            ...onFirstBranch(100, [1, 0, 0]), 'to' => ['at' => [300, 0, 20]],
+            'route' => ['kind' => 'corners', 'stops' => [['at' => [300, 0, 100]]], 'corner' => ['radius' => 40]],
+        ]]),
+        'Branch 2 runs into Main',
+    ],
+    'one that comes back into its host' => fn () => [
+        Tees::file([[
+            'to' => ['at' => [350, 0, 20]],
+            'route' => [
+                'kind' => 'corners', 'stops' => [['at' => [200, 0, 150]], ['at' => [350, 0, 150]]],
+                'corner' => ['radius' => 60],
+            ],
+        ]]),
+        'Branch 1 runs into Main',
     ],
     'a bend before it is clear' => fn () => [
         Tees::file([[
@@ -255,12 +462,6 @@ it('is refused where its runs are no one body', function (stdClass $file, string
     // At 45° a bore of 9 in one of 10 reaches back by 9√2 − 10 = 2.7; the outsides, 30 and 10, meet from 15.9 ahead on.
     'its bore too near an end' => fn () => [
         Tees::file([Tees::branch(2, [1, 0, 1])], [], [60, 20], [20, 1]), 'Branch 1 has no room on a straight of Main',
-    ],
-    // As far apart as 45° round the host: outsides of 10 on 30 take 2 × 19.5° together, bores of 9 on 12 2 × 48.6°.
-    'bores over each other, turned' => fn () => [
-        Tees::file([Tees::branch(100, [0, 0, 1]), Tees::branch(300, [0, 1, 1])], [], [60, 18], [20, 1]),
-        'Branch 1 and Branch 2 overlap round Main: branches of one size in a row, or apart round it, can be made '.
-            'exactly',
     ],
     'a bend as tight as the pipe is wide' => fn () => [
         Tees::file([[]], [

@@ -14,6 +14,20 @@ use stdClass;
  */
 final class Limits
 {
+    /** A tube with a flange of 60 at its start, and another with one of 50 at a port so far beside. */
+    private static function besideAnother(float $apart): stdClass
+    {
+        $flange = static fn (float $od): array => ['type' => 'flange', 'od' => $od, 'thickness' => 8, 'bore' => 13];
+        $file = Jobs::file([], ['at' => [0, 0, 300]], ['from' => ['port' => 'pump.out', 'end' => $flange(60)]]);
+        $file->fittings[0]->ports[] = Jobs::object(['id' => 'back', 'at' => [$apart, 0, 50], 'axis' => [0, 0, 1]]);
+        $file->runs[] = Jobs::object([
+            'id' => 'back', 'stock' => 't12', 'from' => ['port' => 'pump.back', 'end' => $flange(50)],
+            'to' => ['at' => [$apart, 0, 300]], 'route' => ['kind' => 'corners', 'stops' => []],
+        ]);
+
+        return $file;
+    }
+
     /**
      * Rule, job by an amount, the last good amount, and a step beyond it. A limit that is itself not allowed has the
      * last good one a step within.
@@ -139,6 +153,8 @@ final class Limits
                 42 * sin(M_PI / 12) - 1e-3,
                 2e-3,
             ],
+            // Half of 60 and half of 50.
+            'flanges that touch' => ['flange-beside', self::besideAnother(...), 55, -1e-3],
             // Behind the bend of R 30 the level leg has 370 straight.
             'a flange as thick as there is straight' => [
                 'flange-fit', fn (float $x) => $flange(['thickness' => $x]), 370, 1e-3,

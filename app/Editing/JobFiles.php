@@ -133,7 +133,7 @@ final class JobFiles
     private function withFollowed(Job $job, array $ids, array $drafts, array $also): array
     {
         $runs = [];
-        $tees = $job->tees();
+        $branches = $job->branches();
         $flanged = $job->flanged();
         foreach ($drafts as $draft) {
             $runs[is_string($draft->id ?? null) ? $draft->id : ''] = $draft;
@@ -178,8 +178,8 @@ final class JobFiles
                     $flanged, array_flip(References::flangedFittings(new Node($run))),
                 ))));
             }
-            // A run is cut where others leave it by tees.
-            $followed = array_merge($followed, ...array_values(array_intersect_key($tees, $runs)));
+            // A run is cut where others leave it by tees, and branches have to stand beside each other.
+            $followed = array_merge($followed, ...array_values(array_intersect_key($branches, $runs)));
             $missing = array_values(array_diff(array_unique($followed), array_keys($runs), $tried));
             $tried = [...$tried, ...$missing];
         }
@@ -246,9 +246,10 @@ final class JobFiles
         $keys = [];
         $asked = [];
         // A draped run depends on all surroundings, a run of equal length on the other runs of its set, a channel on
-        // the others of its block, a run with a tee in it on the branch, and one with a flange on those beside that.
+        // the others of its block, a run with a tee in it on the branch, and branches of one run, as flanges at one
+        // fitting, on each other.
         $texts = [
-            '"drape"', '"same_as"', '"channel"', '"groove"', '"tee"', '"flange"',
+            '"drape"', '"same_as"', '"channel"', '"groove"', '"on":', '"flange"',
             ...array_map(self::asWritten(...), $names),
         ];
         while ($texts !== []) {

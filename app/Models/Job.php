@@ -82,19 +82,19 @@ final class Job extends Model
         return $channels;
     }
 
-    /** @return array<string, list<string>> ids of the runs that leave another by a bought tee, by the id of that */
-    public function tees(): array
+    /** @return array<string, list<string>> ids of the runs that stand on another, by the id of that */
+    public function branches(): array
     {
-        $tees = [];
+        $branches = [];
         // Those in whose text the word stands; which of them do is told by what they say.
-        $maybe = $this->runs()->whereRaw('instr(definition, ?) > 0', ['"tee"']);
+        $maybe = $this->runs()->whereRaw('instr(definition, ?) > 0', ['"on":']);
         foreach ($maybe->orderBy('position')->get(['key', 'definition']) as $run) {
-            foreach (References::teeHosts($run->definition) as $host) {
-                $tees[$host][] = $run->key;
+            foreach (References::hosts($run->definition) as $host) {
+                $branches[$host][] = $run->key;
             }
         }
 
-        return $tees;
+        return $branches;
     }
 
     /** @return array<string, list<string>> ids of the runs that have a flange at a port of each fitting, by its id */

@@ -20,7 +20,8 @@ final readonly class Branch
      * @param  Vector  $along  unit, direction of the host there
      * @param  Section  $section  of the host there
      * @param  list<array{float, float}>  $straights  of the host
-     * @param  list<array{float, float, string}>  $taken  what of it is taken by joints and flanges, and by what
+     * @param  list<array{float, float, string}>  $taken  what of it is taken by joints, flanges and tees, and by what
+     * @param  list<BranchBeside>  $others  that are set on it, or set in
      */
     public function __construct(
         public string $host,
@@ -33,6 +34,7 @@ final readonly class Branch
         public Section $section,
         public array $straights,
         public array $taken,
+        public array $others = [],
     ) {
     }
 
@@ -83,15 +85,17 @@ final readonly class Branch
     /**
      * Returns the place nearest to the told one on each free part of a straight, the nearest first.
      *
-     * @param  float  $before  how far the foot reaches back from its place, at most 0; $behind ahead
+     * @param  Vector  $axis  of the branch, unit, away from the host
      * @return list<float>
      */
-    public function places(float $before, float $behind): array
+    public function places(Vector $axis, Section $branch): array
     {
+        [$before, $behind] = $this->span($axis, $branch);
+        $taken = $this->takenFrom($axis, $branch);
         $places = [];
         foreach ($this->straights as [$start, $end]) {
             $free = [[$start, $end]];
-            foreach ($this->taken as [$first, $last]) {
+            foreach ($taken as [$first, $last]) {
                 $left = [];
                 foreach ($free as [$from, $to]) {
                     array_push($left, ...$last <= $from || $first >= $to
@@ -111,6 +115,62 @@ final readonly class Branch
         usort($places, fn (float $one, float $other): int => abs($one - $this->told) <=> abs($other - $this->told));
 
         return $places;
+    }
+
+    /**
+     * Returns what of the host is taken where a branch would stand on it: by joints, flanges and tees, and by other
+     * branches on its side.
+     *
+     * @param  Vector  $axis  of the branch, unit, away from the host
+     * @return list<array{float, float, string}> developed lengths from where to where, mm, and by what
+     */
+    public function takenFrom(Vector $axis, Section $branch): array
+    {
+        $taken = $this->taken;
+        foreach ($this->others as $other) {
+            $turn = $axis->squareTo($this->along)->angleTo($other->axis->squareTo($other->along));
+            $isBeside = $this->kind !== BranchKind::Tee
+                && $turn > $this->halfAngle($branch) + $this->halfAngle($other->section);
+            if (! $isBeside) {
+                [$before, $behind] = $this->reachOf(
+                    $this->between($other->axis, $this->section->outsideDiameter / 2,
+                        $other->section->outsideDiameter / 2, $other->section), $other->section,
+                );
+                $taken[] = [$other->at + $before, $other->at + $behind, $other->name];
+            }
+        }
+
+        return $taken;
+    }
+
+    /**
+     * Returns how far the foot of a branch reaches along the host, with a weld as wide as its wall round it, or its tee
+     * does.
+     *
+     * @return array{float, float} from its place back, at most 0, and ahead, mm
+     */
+    public function span(Vector $axis, Section $branch): array
+    {
+        $tee = $this->tee($branch);
+
+        return $tee === null ? $this->reachOf($this->saddle($axis, $branch), $branch) : [-$tee->run, $tee->run];
+    }
+
+    /** @return array{float, float} along the host, mm; as wide as the branch where it cannot stand on it */
+    private function reachOf(?Saddle $saddle, Section $branch): array
+    {
+        $weld = $branch->isSolid() ? 0.0 : $branch->wall;
+        [$before, $behind] = $saddle?->span() ?? [-$branch->outsideDiameter / 2, $branch->outsideDiameter / 2];
+
+        return [$before - $weld, $behind + $weld];
+    }
+
+    /** Returns half of the angle that a branch takes round the host, with its weld, radians. */
+    private function halfAngle(Section $branch): float
+    {
+        $half = $branch->outsideDiameter / 2 + ($branch->isSolid() ? 0.0 : $branch->wall);
+
+        return asin(min(1.0, $half / ($this->section->outsideDiameter / 2)));
     }
 
     private function between(Vector $axis, float $hostRadius, float $radius, Section $branch): ?Saddle

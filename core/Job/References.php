@@ -20,8 +20,8 @@ final class References
 
     /**
      * Returns the runs that depend on an item, through any depth: on a port of it, on a face, on what is mounted on it,
-     * on another run that does, in one block with it, with a flange at a fitting where it has one, or the other of two
-     * that a bought tee joins.
+     * on another run that does, in one block with it, with a flange at a fitting where it has one, on a run on which it
+     * stands, or the other of two that a bought tee joins.
      *
      * @param  list<stdClass>  $runs  all runs in the shape of the file
      * @param  list<array{ItemRef, string}>  $mounted  fittings and clamps that are mounted on something, and the id of
@@ -37,25 +37,32 @@ final class References
                 $moving[$own->key()] = $own;
             }
         }
-        $named = $sets = $blocks = $tees = $flanged = $refs = [];
+        $named = $sets = $blocks = $tees = $branches = $flanged = $refs = [];
         foreach ($runs as $run) {
             $own = ItemRef::run(is_string($run->id ?? null) ? $run->id : '');
             $refs[$own->key()] = $own;
+            $node = new Node($run);
             $named[$own->key()] = ItemRef::unique(self::referencedItems($run));
-            $set = (new Node($run))->find('fixed_length')?->find('same_as')?->value;
+            $set = $node->find('fixed_length')?->find('same_as')?->value;
             if (is_string($set)) {
                 $sets[$set][$own->key()] = $own;
             }
-            $block = Channel::blockOf(new Node($run));
+            $block = Channel::blockOf($node);
             if ($block !== null) {
                 $blocks[$block][$own->key()] = $own;
             }
-            foreach (self::flangedFittings(new Node($run)) as $fitting) {
+            foreach (self::flangedFittings($node) as $fitting) {
                 $flanged[$fitting][$own->key()] = $own;
             }
-            foreach (self::teeHosts($run) as $host) {
-                // The run that a tee is welded into is cut there, wherever its branch stands.
-                $tees[] = [$own->key() => $own, ItemRef::run($host)->key() => ItemRef::run($host)];
+            foreach (self::branchEnds($node) as $end) {
+                $host = $end->get('on')->find('run')?->value;
+                if (is_string($host)) {
+                    $branches[$host][$own->key()] = $own;
+                }
+                if (is_string($host) && $end->get('on')->find('kind')?->value === BranchKind::Tee->value) {
+                    // The run that a tee is welded into is cut there, wherever its branch stands.
+                    $tees[] = [$own->key() => $own, ItemRef::run($host)->key() => ItemRef::run($host)];
+                }
             }
         }
         do {
@@ -66,10 +73,11 @@ final class References
                 }
             }
             foreach ([
-                ...array_values($sets), ...array_values($blocks), ...$tees, ...array_values($flanged),
+                ...array_values($sets), ...array_values($blocks), ...$tees, ...array_values($branches),
+                ...array_values($flanged),
             ] as $members) {
                 // When one of a set gets longer, all of them do; channels of a block leave walls to one another, and
-                // flanges at one fitting have to stand beside each other.
+                // branches of one run, or flanges at one fitting, have to stand beside each other.
                 if (array_intersect_key($members, $moving) !== []) {
                     $moving += $members;
                 }
@@ -102,20 +110,19 @@ final class References
         return array_values(array_unique(self::flangedEnds($run)));
     }
 
-    /** @return list<string> ids of the runs on which a run stands by a bought tee */
-    public static function teeHosts(stdClass $run): array
+    /** @return list<string> ids of the runs on which a run stands */
+    public static function hosts(stdClass $run): array
     {
         return self::texts(...array_map(
-            static fn (Node $on): ?Node => $on->find('run'), self::teePlaces(new Node($run)),
+            static fn (Node $end): ?Node => $end->get('on')->find('run'), self::branchEnds(new Node($run)),
         ));
     }
 
-    /** @return list<Node> the places on other runs at which a run stands by a bought tee */
-    public static function teePlaces(Node $run): array
+    /** @return list<Node> the ends of a run that stand on another */
+    public static function branchEnds(Node $run): array
     {
         return array_values(array_filter(
-            [$run->find('from')?->find('on'), $run->find('to')?->find('on')],
-            static fn (?Node $on): bool => $on?->find('kind')?->value === BranchKind::Tee->value,
+            [$run->find('from'), $run->find('to')], static fn (?Node $end): bool => $end?->find('on') !== null,
         ));
     }
 

@@ -7,6 +7,7 @@ namespace Bowline\Routing;
 use ArrayObject;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Branch;
+use Bowline\Job\BranchBeside;
 use Bowline\Job\BranchKind;
 use Bowline\Job\Channel;
 use Bowline\Job\FlangeBeside;
@@ -29,8 +30,8 @@ use LogicException;
  */
 final class RouteBook implements RunReferences
 {
-    /** Key of the bought tees among what has been worked out; no id has a blank. */
-    private const TEES = ' tees';
+    /** Key of the branches among what has been worked out; no id begins with a blank. */
+    private const BRANCHES = ' branches';
 
     /** @var array<string, string> what is being worked out, in order: its words by its key */
     private array $trail = [];
@@ -156,7 +157,33 @@ final class RouteBook implements RunReferences
             $host->stockAlong($told)->section,
             $host->path->straights(),
             self::taken($host, $this->reading),
+            $this->othersOn($site, $host),
         );
+    }
+
+    /**
+     * @return list<BranchBeside> that are set on a run or in it, but for ends of the run that is being read
+     *
+     * @throws JobError
+     */
+    private function othersOn(Site $site, LaidRun $host): array
+    {
+        $others = [];
+        foreach ($this->branches()[$host->run->id] ?? [] as [$id, $end, $on]) {
+            if ($id === $this->reading || $on->find('kind')?->value === BranchKind::Tee->value) {
+                continue;
+            }
+            $at = $site->values->notNegative($on->get('length'), 'the length to the branch');
+            $along = $host->path->directionAt($at);
+            $axis = $end->find('axis');
+            $others[] = new BranchBeside(
+                $this->name($id), $at, $along,
+                $axis === null ? $site->up->uprightOf($along) : $site->values->direction($axis),
+                $this->stockOf($site, $id, $on)->section,
+            );
+        }
+
+        return $others;
     }
 
     /** @return list<array{float, float, string}> developed lengths from where to where, and what is there */
@@ -217,29 +244,33 @@ final class RouteBook implements RunReferences
     {
         $tees = array_map(fn (array $tee): TeePlace => new TeePlace(
             $tee[0], $this->name($tee[0]),
-            $site->values->notNegative($tee[1]->get('length'), 'the length to the branch'),
-            $this->stockOf($site, $tee[0], $tee[1])->section,
-        ), $this->tees()[$host] ?? []);
+            $site->values->notNegative($tee[2]->get('length'), 'the length to the branch'),
+            $this->stockOf($site, $tee[0], $tee[2])->section,
+        ), array_values(array_filter(
+            $this->branches()[$host] ?? [],
+            static fn (array $one): bool => $one[2]->find('kind')?->value === BranchKind::Tee->value,
+        )));
         usort($tees, static fn (TeePlace $one, TeePlace $other): int => $one->along <=> $other->along);
 
         return $tees;
     }
 
-    /** @return array<string, list<array{string, Node}>> id of a branch at a bought tee and its place, by its host */
-    private function tees(): array
+    /** @return array<string, list<array{string, Node, Node}>> id of a branch, its end and its place, by its host */
+    private function branches(): array
     {
-        if (! $this->known->offsetExists(self::TEES)) {
-            $tees = [];
+        if (! $this->known->offsetExists(self::BRANCHES)) {
+            $branches = [];
             foreach ($this->ids() as $id) {
-                foreach (References::teePlaces($this->runs[$id]) as $on) {
-                    $tees[$on->get('run')->text()][] = [$id, $on];
+                foreach (References::branchEnds($this->runs[$id]) as $end) {
+                    $host = $end->get('on')->find('run')?->value;
+                    $branches[is_string($host) ? $host : ''][] = [$id, $end, $end->get('on')];
                 }
             }
-            $this->known[self::TEES] = $tees;
+            $this->known[self::BRANCHES] = $branches;
         }
 
-        /** @var array<string, list<array{string, Node}>> */
-        return $this->known[self::TEES];
+        /** @var array<string, list<array{string, Node, Node}>> */
+        return $this->known[self::BRANCHES];
     }
 
     public function flangesBeside(Site $site, string $id): array

@@ -17,8 +17,9 @@ use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
 /**
- * `branch-place`: a branch stands with its whole foot on a straight of its host, beside joints and flanges, is not
- * wider than that, and goes straight until it is clear of it; one by a bought tee leaves square, by a tee that is made.
+ * `branch-place`: a branch stands with its whole foot on a straight of its host, beside joints, flanges and the feet of
+ * other branches, is not wider than that, and goes straight until it is clear of it; one by a bought tee leaves square,
+ * by a tee that is made.
  */
 final class BranchPlace implements Rule
 {
@@ -70,7 +71,7 @@ final class BranchPlace implements Rule
         }
 
         return self::ofTee($branch, $axis, $section)
-            ?? self::ofPlace($branch, self::span($branch, $saddle, $section), $say)
+            ?? self::ofPlace($branch, $axis, $section, $say)
             ?? self::ofStraight($branch, self::height($branch, $saddle, $section), $laid, $name);
     }
 
@@ -100,30 +101,13 @@ final class BranchPlace implements Rule
     }
 
     /**
-     * @return array{float, float} how far its foot reaches along the host, with a weld as wide as its wall round it, or
-     *     its tee does
-     */
-    private static function span(Branch $branch, Saddle $saddle, Section $section): array
-    {
-        $tee = $branch->tee($section);
-        if ($tee !== null) {
-            return [-$tee->run, $tee->run];
-        }
-        $weld = $section->isSolid() ? 0.0 : $section->wall;
-        [$before, $behind] = $saddle->span();
-
-        return [$before - $weld, $behind + $weld];
-    }
-
-    /**
-     * @param  array{float, float}  $span
      * @param  callable(float): string  $say
      * @return array{string, string, float, float|null}|null
      */
-    private static function ofPlace(Branch $branch, array $span, callable $say): ?array
+    private static function ofPlace(Branch $branch, Vector $axis, Section $section, callable $say): ?array
     {
-        [$before, $behind] = $span;
-        $places = $branch->places($before, $behind);
+        [$before, $behind] = $branch->span($axis, $section);
+        $places = $branch->places($axis, $section);
         if ($places !== [] && abs($places[0] - $branch->told) < Tolerance::RULE_SLACK) {
             return null;
         }
@@ -136,7 +120,7 @@ final class BranchPlace implements Rule
             $where = sprintf('At %s %s bends.', $say($branch->told), $branch->name);
         }
         [$from, $to] = [$branch->told + $before, $branch->told + $behind];
-        foreach ($where === null ? $branch->taken : [] as [$first, $last, $what]) {
+        foreach ($where === null ? $branch->takenFrom($axis, $section) : [] as [$first, $last, $what]) {
             if ($to > $first && $from < $last) {
                 $where = sprintf(
                     'With its weld it takes %s to %s of %s, and lies over %s.', $say($from), $say($to), $branch->name,
@@ -187,9 +171,7 @@ final class BranchPlace implements Rule
             }
             $section = $laid->stockAtEnd($name)->section;
             $saddle = $end->branch->saddle($end->axis, $section);
-            foreach ($saddle === null ? [] : $end->branch->places(
-                ...self::span($end->branch, $saddle, $section),
-            ) as $place) {
+            foreach ($saddle === null ? [] : $end->branch->places($end->axis, $section) as $place) {
                 if (abs($place - $end->branch->told) < Tolerance::RULE_SLACK) {
                     continue;
                 }

@@ -118,7 +118,9 @@ test('drags a corner, holds it at the limit, and lets it past with Alt', async (
   await expect(page.locator('.hover-tag .held')).toContainText('No room between bends 1 and 2');
   await expect(height).toHaveValue('180');
   // What was kept before still says “saved” until the edit goes out.
-  const kept = page.waitForResponse((response) => response.request().method() === 'POST' && response.url().includes('/laying'));
+  const kept = page.waitForResponse(
+    (response) => response.request().method() === 'POST' && response.url().includes('/laying'),
+  );
   await page.mouse.up();
   await kept;
   await expect(page.locator('.hover-tag')).toHaveCount(0);

@@ -64,8 +64,8 @@ final class RingDivision
     }
 
     /**
-     * Whether the holes of two branches on a straight lie beside each other round it, on its outside and its bore; those
-     * of a cross of equal pipes meet where both are widest.
+     * Whether the holes of two branches on a straight lie beside each other round it, on its outside and its bore;
+     * those of a cross of equal pipes meet where both are widest.
      */
     public static function areApart(Stretch $straight, BranchTube $one, BranchTube $other): bool
     {

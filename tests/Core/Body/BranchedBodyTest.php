@@ -14,6 +14,7 @@ use Bowline\Exchange\MassWriter;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\JobError;
+use Tests\Jobs;
 use Tests\Tees;
 
 /*
@@ -199,9 +200,9 @@ function onFirstBranch(float $along, array $axis, float $length = 100.0, string 
 function ofThreeSizes(array $branches): stdClass
 {
     $file = Tees::file($branches);
-    $thin = clone $file->stock[1];
-    [$thin->id, $thin->section] = ['thin', (object) ['shape' => 'round', 'od' => 20, 'wall' => 1]];
-    $file->stock[] = $thin;
+    $file->stock[] = Jobs::object([
+        ...(array) $file->stock[1], 'id' => 'thin', 'section' => ['shape' => 'round', 'od' => 20, 'wall' => 1],
+    ]);
 
     return $file;
 }
@@ -270,9 +271,7 @@ dataset('several branches', [
     ],
 ]);
 
-it('adds up whatever stands beside, over or on one another, and is closed', function (stdClass $file, array $added) use (
-    $body,
-): void {
+it('adds up whatever stands beside, over or on one another', function (stdClass $file, array $added) use ($body): void {
     $made = $body($file);
     [$pipe] = [$added[0]];
     $sum = static fn (bool $isBore): float => M_PI * ($pipe[0] - ($isBore ? $pipe[4] : 0)) ** 2 * 400 + array_sum(

@@ -173,3 +173,46 @@ it('names the place of what is wrong with a body', function (array $bodies, stri
         [['id' => 'a', 'runs' => ['main', 'b1']], ['id' => 'a', 'runs' => []]], '/bodies/1/id', 'used twice',
     ],
 ]);
+
+it('is found over another branch on its side, and cured beside it', function (
+    array $one,
+    array $other,
+    ?string $words,
+    array $cures,
+): void {
+    // Feet of 20 to both sides with a weld of 2.
+    $solved = (new Solver(Job::read(Tees::file([$one, $other]))))->all()[2];
+    $found = array_values(array_filter($solved->findings, static fn ($one): bool => $one->rule === 'branch-place'));
+    expect(array_map(static fn ($one): string => $one->message, $found))->toBe($words === null ? [] : [$words])
+        ->and(array_map(static fn ($one): string => $one->label, $found[0]->remedies ?? []))->toBe($cures);
+})->with([
+    'in one place' => [
+        Tees::branch(200, [0, 0, 1]), Tees::branch(230, [0, 0, 1]),
+        'With its weld it takes 208 mm to 252 mm of Main, and lies over Branch 1.',
+        ['Put it at 244 mm of Main', 'Put it at 156 mm of Main'],
+    ],
+    'beside each other in a row' => [Tees::branch(200, [0, 0, 1]), Tees::branch(244, [0, 0, 1]), null, []],
+    // Each takes asin(22/30) = 47.2° to both sides.
+    'turned by 94°' => [
+        Tees::branch(200, [0, 0, 1]), Tees::branch(210, [0, sin(deg2rad(94)), cos(deg2rad(94))]),
+        'With its weld it takes 188 mm to 232 mm of Main, and lies over Branch 1.',
+        ['Put it at 244 mm of Main', 'Put it at 156 mm of Main'],
+    ],
+    'turned by 95°' => [
+        Tees::branch(200, [0, 0, 1]), Tees::branch(210, [0, sin(deg2rad(95)), cos(deg2rad(95))]), null, [],
+    ],
+    'opposite' => [Tees::branch(200, [0, 0, 1]), Tees::branch(200, [0, 0, -1]), null, []],
+    // The foot of the leaning one reaches from 200 + 30 − 20√2 to 200 + 30 + 20√2.
+    'over one that leans' => [
+        Tees::branch(200, [1, 0, 1]), Tees::branch(275, [0, 0, 1]),
+        'With its weld it takes 253 mm to 297 mm of Main, and lies over Branch 1.',
+        ['Put it at 282.28 mm of Main', 'Put it at 177.72 mm of Main'],
+    ],
+]);
+
+it('hangs on the other branches of its host', function (): void {
+    $runs = Tees::file([Tees::branch(100, [0, 0, 1]), Tees::branch(300, [0, 0, 1])])->runs;
+
+    expect(References::runsOn($runs, [], ItemRef::run('b1')))->toContain('b2')
+        ->and(References::runsOn($runs, [], ItemRef::run('b1')))->not->toContain('main');
+});

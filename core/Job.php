@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline;
 
+use Bowline\Job\Harness\Harness;
+use Bowline\Job\Harness\HarnessReader;
 use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
 use Bowline\Job\JoinedBody;
@@ -19,6 +21,7 @@ final readonly class Job
     /**
      * @param  array<string, Run>  $runs
      * @param  array<string, JoinedBody>  $bodies  of several runs; none where only some runs were read
+     * @param  array<string, Harness>  $harnesses  likewise
      */
     private function __construct(
         public string $name,
@@ -26,6 +29,7 @@ final readonly class Job
         public array $runs,
         public stdClass $source,
         public array $bodies = [],
+        public array $harnesses = [],
     ) {
     }
 
@@ -62,6 +66,7 @@ final readonly class Job
 
         return new self(
             $node->find('name')?->text() ?? '', $site, $runs, $source, JoinedBody::all($node, $site->values),
+            HarnessReader::all($node, $site),
         );
     }
 

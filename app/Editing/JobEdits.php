@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Editing;
 
 use App\Models\Job;
+use Bowline\Editing\BranchLegs;
 use Bowline\Editing\BranchPlaces;
 use Bowline\Editing\Loosening;
 use Bowline\Editing\OpenChannels;
@@ -188,7 +189,7 @@ final readonly class JobEdits
 
         $loosened = OpenChannels::fit($before, Loosening::of($before)->fit($after));
 
-        return OpenEnds::fit($before, BranchPlaces::fit($before, $loosened));
+        return OpenEnds::fit($before, BranchLegs::fit($before, BranchPlaces::fit($before, $loosened)));
     }
 
     /** @throws EditClash */

@@ -20,6 +20,8 @@ final class CommandLine
         Command\Vertices::class,
         Command\Walls::class,
         Command\Drillings::class,
+        Command\Wires::class,
+        Command\Bundles::class,
         Command\Dxf::class,
         Command\Sheet::class,
         Command\Benders::class,
@@ -65,6 +67,11 @@ final class CommandLine
         fwrite($out, $outcome->text);
         foreach ($outcome->solved as $run) {
             if ($run->status() === 'violation') {
+                return 1;
+            }
+        }
+        foreach ($outcome->harnesses as $harness) {
+            if ($harness->isViolated()) {
                 return 1;
             }
         }

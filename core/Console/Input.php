@@ -7,6 +7,8 @@ namespace Bowline\Console;
 use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Routing\Run;
+use Bowline\Solving\HarnessSolver;
+use Bowline\Solving\SolvedHarness;
 use Bowline\Solving\SolvedRun;
 use Bowline\Solving\Solver;
 
@@ -79,6 +81,24 @@ final readonly class Input
             }
         }
         throw JobError::at('/runs', sprintf('there is no spool “%s”', $mark));
+    }
+
+    /**
+     * Returns the harness named by --harness, or the only one, solved.
+     *
+     * @throws JobError when there are several, or none
+     */
+    public function harness(): SolvedHarness
+    {
+        $id = $this->option('harness');
+        $all = $this->job->harnesses;
+        $one = $id === null && count($all) === 1 ? array_values($all)[0] : $all[$id ?? ''] ?? null;
+
+        return (new HarnessSolver($this->job))->solved($one ?? throw JobError::at('/harnesses', match (true) {
+            $all === [] => 'the job has no harness',
+            $id === null => 'name one harness with --harness',
+            default => sprintf('there is no harness “%s”', $id),
+        }));
     }
 
     /** Returns the JSON pointer of a run, or of the run that a spool is of, in the job. */

@@ -28,6 +28,11 @@ final readonly class Option
         return new self('spool', 'MARK', 'only this spool of it');
     }
 
+    public static function harness(): self
+    {
+        return new self('harness', 'ID', 'the harness; needed where there are several');
+    }
+
     /** Returns the option as it stands in a line of usage. */
     public function usage(): string
     {

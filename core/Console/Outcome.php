@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Console;
 
+use Bowline\Solving\SolvedHarness;
 use Bowline\Solving\SolvedRun;
 
 /** The result of a command. */
@@ -13,23 +14,26 @@ final readonly class Outcome
      * @param  string  $text  for standard output
      * @param  list<SolvedRun>  $solved  whose violations are told by the exit code
      * @param  list<string>  $remarks  for standard error
+     * @param  list<SolvedHarness>  $harnesses  whose violations are told by the exit code
      */
     public function __construct(
         public string $text,
         public array $solved = [],
         public array $remarks = [],
+        public array $harnesses = [],
     ) {
     }
 
     /**
      * @param  array<mixed>  $data
      * @param  list<SolvedRun>  $solved
+     * @param  list<SolvedHarness>  $harnesses
      */
-    public static function json(array $data, array $solved): self
+    public static function json(array $data, array $solved, array $harnesses = []): self
     {
         return new self(
             json_encode($data, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n",
-            $solved,
+            $solved, harnesses: $harnesses,
         );
     }
 }

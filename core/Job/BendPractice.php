@@ -22,15 +22,20 @@ final readonly class BendPractice
     ) {
     }
 
-    /** @throws JobError */
-    public static function read(Node $node, Values $values): self
+    /**
+     * @param  bool  $isBundle  whether its limits may be left out: they are those of what is in it
+     *
+     * @throws JobError
+     */
+    public static function read(Node $node, Values $values, bool $isBundle = false): self
     {
         $stretch = $node->find('stretch_per_degree');
+        $limit = static fn (string $key): ?Node => $isBundle ? $node->find($key) : $node->get($key);
 
         return new self(
             $values->positive($node->get('radius'), 'the bend radius'),
-            $values->notNegative($node->get('min_radius'), 'the least radius'),
-            $values->notNegative($node->get('min_straight'), 'the least straight'),
+            $values->notNegative($limit('min_radius'), 'the least radius'),
+            $values->notNegative($limit('min_straight'), 'the least straight'),
             $stretch === null ? 0.0 : $values->number($stretch),
             Springback::read($node->find('springback'), $values),
         );

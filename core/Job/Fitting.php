@@ -6,9 +6,11 @@ namespace Bowline\Job;
 
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
+use Bowline\Job\Harness\Allowance;
 use Bowline\Job\Part\PartReader;
 use Bowline\Job\Part\Solid;
 use Bowline\Job\Shape\ShapeReader;
+use stdClass;
 
 /** A thing that runs connect to: a pump, a filter, a tank; simple bodies and its ports. */
 final readonly class Fitting
@@ -67,6 +69,8 @@ final readonly class Fitting
                 $size === null ? null : $values->positive($size, 'the size of a port'),
                 $movement,
                 $portNode->find('name')?->text(),
+                self::pins($portNode),
+                $portNode->find('allowance') === null ? null : Allowance::read($portNode->get('allowance'), $values),
             );
         }
 
@@ -75,6 +79,25 @@ final readonly class Fitting
             [...$kind?->solids($by) ?? [], ...self::body($node->find('body'), $values)], $ports, $movement,
             self::density($node->find('body')?->find('density'), $values),
         );
+    }
+
+    /**
+     * @return array<array-key, string|null> names of the pins of a connector, by their marks
+     *
+     * @throws JobError where there are two of one mark
+     */
+    private static function pins(Node $port): array
+    {
+        $pins = [];
+        foreach ($port->list('pins') as $pin) {
+            $mark = $pin->value instanceof stdClass ? $pin->get('id') : $pin;
+            if (array_key_exists($mark->text(), $pins)) {
+                throw $mark->error(sprintf('there are two pins “%s” on this port', $mark->text()));
+            }
+            $pins[$mark->text()] = $pin->value instanceof stdClass ? $pin->find('name')?->text() : null;
+        }
+
+        return $pins;
     }
 
     /**

@@ -14,11 +14,11 @@ final class JobFile
 
     /**
      * The newest version; 2 added relations, parts, panels, meshes, sets and benders, 3 added sections that are not
-     * round. Each reads all of those before.
+     * round, 4 added harnesses. Each reads all of those before.
      */
-    public const VERSION = 3;
+    public const VERSION = 4;
 
-    public const VERSIONS_READ = [1, 2, 3];
+    public const VERSIONS_READ = [1, 2, 3, 4];
 
     /** Deepest nesting; keeps hostile files from exhausting the parser. */
     private const DEPTH = 64;
@@ -60,12 +60,37 @@ final class JobFile
     public static function encode(stdClass $file): string
     {
         $written = clone $file;
-        $written->version = self::usesVersion3($file) ? 3 : (self::usesVersion2($file) ? 2 : 1);
+        $written->version = match (true) {
+            self::usesVersion4($file) => 4,
+            self::usesVersion3($file) => 3,
+            self::usesVersion2($file) => 2,
+            default => 1,
+        };
 
         return json_encode(
             $written,
             JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         )."\n";
+    }
+
+    /** Whether it has a harness, a bundle, or a connector with pins. */
+    private static function usesVersion4(stdClass $file): bool
+    {
+        $job = new Node($file);
+        foreach ($job->list('stock') as $stock) {
+            if ($stock->find('kind')?->value === StockKind::Bundle->value) {
+                return true;
+            }
+        }
+        foreach ($job->list('fittings') as $fitting) {
+            foreach ($fitting->list('ports') as $port) {
+                if ($port->find('pins') !== null || $port->find('allowance') !== null) {
+                    return true;
+                }
+            }
+        }
+
+        return $job->list('harnesses') !== [];
     }
 
     /** Keys of an end of a run in the versions before 3. */
@@ -158,7 +183,7 @@ final class JobFile
             throw JobError::at('/format', sprintf('this is not a job file: “format” must be “%s”', self::FORMAT));
         }
         if (! in_array($node->get('version')->value, self::VERSIONS_READ, true)) {
-            throw JobError::at('/version', 'this version of the job file is not known here; 1, 2 and 3 are');
+            throw JobError::at('/version', 'this version of the job file is not known here; 1, 2, 3 and 4 are');
         }
         Schema::check($data, 'job.json');
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Job;
 
 use Bowline\Geometry\Vector;
+use Bowline\Job\Harness\Allowance;
 
 /** Where a run connects to a fitting: a point in space and the unit axis along which the run leaves. */
 final readonly class Port
@@ -14,6 +15,8 @@ final readonly class Port
      * @param  float|null  $size  diameter it is made for, mm, when it is said
      * @param  Movement|null  $movement  of the fitting it is on
      * @param  string|null  $title  in the words of the screen; null where its id says all
+     * @param  array<array-key, string|null>  $pins  what each is for, by its mark; null where that is not told
+     * @param  Allowance|null  $allowance  what wires are cut longer by at it; null where a harness says so
      */
     public function __construct(
         public string $name,
@@ -22,6 +25,8 @@ final readonly class Port
         public ?float $size,
         public ?Movement $movement = null,
         public ?string $title = null,
+        public array $pins = [],
+        public ?Allowance $allowance = null,
     ) {
     }
 }

@@ -6,11 +6,14 @@ namespace Bowline\Job;
 
 use Bowline\Job\Section\SectionReader;
 
-/** The material of a run: tube, pipe, hose, wire or cable. */
+/** The material of a run: tube, pipe, hose, wire or cable; or a bundle, which is what is in it. */
 final readonly class Stock
 {
     /** Least radius in motion of a hose or cable whose maker gives none, as a multiple of its least radius. */
     private const MOVING = 1.5;
+
+    /** A bundle in which nothing is said to be yet: diameter, mm, and kg/m³ of copper in its insulation. */
+    private const EMPTY_BUNDLE = ['diameter' => 4.0, 'density' => 2500.0];
 
     /** Standard gravity, m/s². */
     private const FALL = 9.80665;
@@ -43,9 +46,17 @@ final readonly class Stock
     {
         $kind = $node->get('kind');
         $id = $node->get('id')->text();
-        $section = SectionReader::read($node->get('section'), $values);
-        $bend = BendPractice::read($node->get('bend'), $values);
-        $density = $values->positive($node->get('density'), 'the density');
+        $isBundle = $kind->value === StockKind::Bundle->value;
+        $section = $isBundle && $node->find('section') === null
+            ? SectionReader::read(new Node((object) [
+                'shape' => 'round', 'od' => self::EMPTY_BUNDLE['diameter'],
+                'wall' => self::EMPTY_BUNDLE['diameter'] / 2,
+            ]), $values)
+            : SectionReader::read($node->get('section'), $values);
+        $bend = BendPractice::read($node->get('bend'), $values, $isBundle);
+        $density = $isBundle && $node->find('density') === null
+            ? self::EMPTY_BUNDLE['density']
+            : $values->positive($node->get('density'), 'the density');
         $mass = $node->find('mass');
         $stiffness = $node->find('stiffness');
         $moving = $node->get('bend')->find('moving_radius');

@@ -12,4 +12,6 @@ enum StockKind: string
     case Cable = 'cable';
     case Wire = 'wire';
     case Rod = 'rod';
+    /** A trunk of a harness, as thick as what is in it. */
+    case Bundle = 'bundle';
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Rules;
 
 use Bowline\Geometry\Tolerance;
+use Bowline\Job\StockKind;
 use Bowline\Routing\ClampPassage;
 use Bowline\Routing\LaidRun;
 
@@ -14,7 +15,8 @@ final class ClampSize implements Rule
     public function check(LaidRun $laid): array
     {
         $findings = [];
-        foreach (ClampPassage::of($laid) as $passage) {
+        // What is in a bundle is known of its harness (`bundle-clamp`).
+        foreach ($laid->run->stock->kind === StockKind::Bundle ? [] : ClampPassage::of($laid) as $passage) {
             $clamp = $passage->clamp;
             $stock = $laid->stockAlong(array_sum($passage->span) / 2);
             $od = $stock->section->outsideDiameter;

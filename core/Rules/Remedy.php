@@ -11,7 +11,7 @@ final readonly class Remedy
 {
     /**
      * @param  string  $label  what the button says
-     * @param  'runs'|'clamps'  $list  the list of the job the item is in
+     * @param  'runs'|'clamps'|'harnesses'  $list  the list of the job the item is in
      * @param  stdClass  $item  the item with its id, in the shape of the job file
      * @param  string|null  $way  remedies of one way differ only in how far they go; the first that cures is enough
      */

@@ -35,6 +35,7 @@ const LAYERS = [
     'Space',
     'Job',
     'Routing',
+    'Harness',
     'Bending',
     'Body',
     'Editing',

@@ -245,3 +245,21 @@ it('cuts a run where a branch leaves it by a bought tee, wherever that goes', fu
     $edit(['list' => 'runs', 'id' => 'b1', 'item' => null]);
     expect(cutLengths(test()->getJson($job)->json(), 'main'))->toBeNull();
 });
+
+it('takes a branch without a lead along when only its place is changed', function (): void {
+    $job = teeJob();
+    $put = static function (float $at, array $to) use ($job): array {
+        $branch = test()->getJson($job)->json('job.runs.1');
+        $branch['from']['on']['length'] = $at;
+        $branch['to']['at'] = $to === [] ? $branch['to']['at'] : $to;
+
+        return test()->postJson($job.'/edits', [
+            'edits' => [['list' => 'runs', 'id' => 'b1', 'item' => $branch]],
+        ])->assertOk()->json('job.runs.1.to.at');
+    };
+
+    expect($put(300, []))->toEqual([300, 0, 150])
+        ->and($put(120, []))->toEqual([120, 0, 150])
+        // Where its end is put too, that is meant.
+        ->and($put(200, [200, 0, 90]))->toEqual([200, 0, 90]);
+});

@@ -8,7 +8,9 @@ use Bowline\Console\Command;
 use Bowline\Console\Input;
 use Bowline\Console\Option;
 use Bowline\Console\Outcome;
+use Bowline\Exchange\HarnessWriter;
 use Bowline\Exchange\SolutionWriter;
+use Bowline\Solving\HarnessSolver;
 use Bowline\Solving\SolvedRun;
 
 final class Solve implements Command
@@ -39,6 +41,11 @@ final class Solve implements Command
             ));
         }
 
-        return Outcome::json($written, $solved);
+        $harnesses = $input->option('run') === null ? (new HarnessSolver($input->job))->all() : [];
+        if ($harnesses !== []) {
+            $written['harnesses'] = array_map(HarnessWriter::write(...), $harnesses);
+        }
+
+        return Outcome::json($written, $solved, $harnesses);
     }
 }

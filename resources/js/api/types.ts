@@ -2090,9 +2090,9 @@ export interface JobState {
 export interface Job {
   format: "bowline-job";
   /**
-   * 2 brought relations, parts, panels, meshes, sets and benders.
+   * 2 brought relations, parts, panels, meshes, sets and benders; 4 brought harnesses.
    */
-  version: 1 | 2 | 3;
+  version: 1 | 2 | 3 | 4;
   /**
    * What people call it.
    *
@@ -2125,6 +2125,7 @@ export interface Job {
     [k: string]: string;
   };
   runs?: Run[];
+  harnesses?: Harness[];
   /**
    * With inches: shown in parts of this; decimals when it is left out.
    */
@@ -2161,7 +2162,7 @@ export interface Stock {
    * via the `definition` "id".
    */
   id: string;
-  kind: "tube" | "pipe" | "hose" | "cable" | "wire" | "rod";
+  kind: "tube" | "pipe" | "hose" | "cable" | "wire" | "rod" | "bundle";
   /**
    * What people call it.
    *
@@ -2173,7 +2174,7 @@ export interface Stock {
    * This interface was referenced by `Job`'s JSON-Schema
    * via the `definition` "section".
    */
-  section: RoundSection | RectangleSection | ArchedSection | OutlineSection;
+  section?: RoundSection | RectangleSection | ArchedSection | OutlineSection;
   bend: BendPractice;
   /**
    * Millimetres, degrees or a count; or an expression over the named values.
@@ -2181,7 +2182,7 @@ export interface Stock {
    * This interface was referenced by `Job`'s JSON-Schema
    * via the `definition` "number".
    */
-  density: number | string;
+  density?: number | string;
   part_number?: string;
   standard?: string;
   /**
@@ -2366,14 +2367,14 @@ export interface BendPractice {
    * This interface was referenced by `Job`'s JSON-Schema
    * via the `definition` "number".
    */
-  min_radius: number | string;
+  min_radius?: number | string;
   /**
    * Millimetres, degrees or a count; or an expression over the named values.
    *
    * This interface was referenced by `Job`'s JSON-Schema
    * via the `definition` "number".
    */
-  min_straight: number | string;
+  min_straight?: number | string;
   /**
    * Millimetres, degrees or a count; or an expression over the named values.
    *
@@ -2557,6 +2558,63 @@ export interface Port {
    * via the `definition` "number".
    */
   size?: number | string;
+  /**
+   * Of a connector, in order.
+   *
+   * Items: A contact of a connector: its mark, or with what it is for.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "pin".
+   */
+  pins?: (
+    | string
+    | {
+        /**
+         * The id of a fitting or a port: `fitting.port` names a port, so neither has a dot.
+         *
+         * This interface was referenced by `Job`'s JSON-Schema
+         * via the `definition` "dotless".
+         */
+        id: string;
+        /**
+         * What people call it.
+         *
+         * This interface was referenced by `Job`'s JSON-Schema
+         * via the `definition` "name".
+         */
+        name?: string;
+      }
+  )[];
+  allowance?: Allowance;
+}
+/**
+ * What a wire is cut longer by at an end: stripped, in its crimp, and for a service loop, mm.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "allowance".
+ */
+export interface Allowance {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  strip?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  crimp?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  loop?: number | string;
 }
 /**
  * A fitting made by a few numbers; those left out are as they come.
@@ -3469,6 +3527,292 @@ export interface Channel {
   depth?: number | string;
 }
 /**
+ * Wires that go along trunks.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "harness".
+ */
+export interface Harness {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  id: string;
+  /**
+   * What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  name?: string;
+  /**
+   * Items: Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  trunks: string[];
+  wires?: Wire[];
+  /**
+   * Where wires are joined inside of it.
+   */
+  splices?: {
+    /**
+     * The id of a fitting or a port: `fitting.port` names a port, so neither has a dot.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "dotless".
+     */
+    id: string;
+    on: TrunkPlace;
+    /**
+     * What people call it.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "name".
+     */
+    name?: string;
+  }[];
+  /**
+   * Wires in one jacket.
+   */
+  cables?: {
+    /**
+     * Names an item; others refer to it by this.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "id".
+     */
+    id: string;
+    /**
+     * Names an item; others refer to it by this.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "id".
+     */
+    stock: string;
+    /**
+     * What people call it.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "name".
+     */
+    name?: string;
+    spares?: number;
+  }[];
+  /**
+   * Wires twisted with each other, and the length of a turn.
+   */
+  pairs?: {
+    /**
+     * Names an item; others refer to it by this.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "id".
+     */
+    id: string;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    lay: number | string;
+  }[];
+  /**
+   * What goes round a length of a trunk.
+   */
+  covers?: {
+    /**
+     * Names an item; others refer to it by this.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "id".
+     */
+    run: string;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    from?: number | string;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    to?: number | string;
+    kind: "sleeve" | "conduit" | "tape";
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    thickness?: number | string;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    overlap?: number | string;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    bore?: number | string;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    fill?: number | string;
+    /**
+     * What people call it.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "name".
+     */
+    name?: string;
+  }[];
+  /**
+   * Classes of wires of which the first is not laid beside the second where there is another way.
+   */
+  apart?: [string, string][];
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  reach?: number | string;
+  allowance?: Allowance;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  step?: number | string;
+}
+/**
+ * A wire of a harness, from pin to pin.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "wire".
+ */
+export interface Wire {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  id: string;
+  /**
+   * A pin ("fitting.port.pin"), a port without pins ("fitting.port"), or a splice.
+   */
+  from: string;
+  to: string;
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  stock: string;
+  signal?: string;
+  colour?: string;
+  /**
+   * As which it is kept apart from others: data, power …
+   */
+  class?: string;
+  /**
+   * Trunks that it goes along, in this order.
+   *
+   * Items: Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  via?: string[];
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  cable?: string;
+  /**
+   * Its name in its cable.
+   */
+  core?: string;
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  pair?: string;
+  /**
+   * A length that it has to have, or not to exceed; or that of another wire, within a tolerance.
+   */
+  length?: {
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    is?: number | string;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    at_most?: number | string;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    tolerance?: number | string;
+    /**
+     * Names an item; others refer to it by this.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "id".
+     */
+    same_as?: string;
+  };
+}
+/**
+ * A place on a trunk, by the developed length to it.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "trunkPlace".
+ */
+export interface TrunkPlace {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  run: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  length: number | string;
+}
+/**
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "place".
  */
@@ -3800,7 +4144,7 @@ export interface Subject {
   tie?: number;
 }
 export interface Cure {
-  list: "runs" | "clamps";
+  list: "runs" | "clamps" | "harnesses";
   /**
    * The item as it would stand in the job file.
    */

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Exchange;
+
+use Bowline\Harness\BundleSpan;
+use Bowline\Harness\LaidWire;
+use Bowline\Harness\Way;
+use Bowline\Job\Harness\Allowance;
+use Bowline\Rules\Harness\HarnessFinding;
+use Bowline\Rules\Remedy;
+use Bowline\Solving\SolvedHarness;
+
+/** Writes solved harnesses in the shape of schema/solution.json (`solvedHarness`): millimetres and kilograms. */
+final class HarnessWriter
+{
+    /** @return array<string, mixed> */
+    public static function write(SolvedHarness $solved): array
+    {
+        $laid = $solved->laid;
+
+        return [
+            'id' => $laid->harness->id,
+            'wires' => array_map(self::wire(...), array_values($laid->wires)),
+            'trunks' => self::trunks($solved),
+            'findings' => array_map(self::finding(...), $solved->findings),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function wire(LaidWire $one): array
+    {
+        $wire = $one->wire;
+
+        return [
+            'id' => $wire->id,
+            'length' => $one->length(),
+            'cut_length' => $one->cutLength(),
+            'ways' => array_map(static fn (Way $way): array => [
+                'run' => $way->run, 'from' => $way->from, 'to' => $way->to,
+            ], $one->ways),
+            'lead_offs' => $one->leadOffs === null ? [] : [$one->leadOffs[0]->length, $one->leadOffs[1]->length],
+            'twist' => $one->twist(),
+            'allowances' => array_map(static fn (Allowance $end): array => [
+                'strip' => $end->strip, 'crimp' => $end->crimp, 'loop' => $end->loop,
+            ], [$wire->from->allowance, $wire->to->allowance]),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function trunks(SolvedHarness $solved): array
+    {
+        return array_map(static fn (string $run): array => [
+            'run' => $run,
+            'spans' => array_map(static fn (BundleSpan $span): array => [
+                'from' => $span->from, 'to' => $span->to, 'wires' => $span->wires, 'bare' => $span->bare,
+                'diameter' => $span->diameter, 'min_radius' => $span->leastRadius, 'mass' => $span->mass,
+                'fill' => $span->fill,
+            ], $solved->bundles[$run]),
+        ], $solved->laid->harness->trunks);
+    }
+
+    /** @return array<string, mixed> */
+    private static function finding(HarnessFinding $one): array
+    {
+        return [
+            'rule' => $one->rule,
+            'severity' => $one->severity->value,
+            'title' => $one->title,
+            'message' => $one->message,
+            'at' => $one->at->toArray(),
+            'wire' => $one->wire,
+            'run' => $one->run,
+            'span' => $one->span,
+            'measured' => $one->measured,
+            'required' => $one->required,
+            'remedies' => array_map(static fn (Remedy $remedy): string => $remedy->label, $one->remedies),
+            'cures' => array_map(
+                static fn (Remedy $remedy): array => ['list' => $remedy->list, 'item' => $remedy->item], $one->remedies,
+            ),
+        ];
+    }
+}

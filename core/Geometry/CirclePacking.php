@@ -1,0 +1,339 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Geometry;
+
+/**
+ * The smallest circle that given circles are found to fit into without lying over one another. Circles are placed
+ * largest first, each where it touches two that lie already, as near to the middle as can be; then all are pushed
+ * apart and inwards within a circle that gets smaller, from several beginnings, and the best is taken. Where few are
+ * packed that is within a percent of the best that is known (equal circles: R. L. Graham, B. D. Lubachevsky, K. J.
+ * Nurmela, P. R. J. Östergård, Dense packings of congruent circles in a circle, 1998).
+ */
+final readonly class CirclePacking
+{
+    /** Beginnings that are tried for a few circles, and sweeps that each is given. */
+    private const BEGINNINGS = 6;
+
+    private const SWEEPS = 160;
+
+    /** Up to so many circles several beginnings are tried, and all pairs are looked at. */
+    private const FEW = 24;
+
+    /** Up to so many circles the first beginning is pushed together. */
+    private const MANY = 90;
+
+    /** Shares of the best found that the circle has into which all are pushed, coarse and then fine. */
+    private const SMALLER = [0.985, 0.997, 0.9994];
+
+    /** How exactly the centre of all is found, as a share of their reach. */
+    private const CENTRE = 1e-7;
+
+    /** Share by which a circle has to be smaller for it to be worth to go on. */
+    private const WORTH = 1e-4;
+
+    /** @param  non-empty-list<float>  $radii  falling */
+    private function __construct(private array $radii)
+    {
+    }
+
+    /**
+     * @param  list<float>  $radii  mm
+     * @return float its radius, mm; 0 for none
+     */
+    public static function radius(array $radii): float
+    {
+        rsort($radii);
+        $count = count($radii);
+        if ($count === 0) {
+            return 0.0;
+        }
+        if ($count < 3) {
+            return array_sum($radii);
+        }
+        $packing = new self($radii);
+        $places = $packing->placed();
+        $best = $packing->enclosing($places);
+        if ($count <= self::MANY) {
+            [$best, $places] = $packing->pushed($places, $best);
+        }
+        $seed = 12_345;
+        for ($i = 1; $count <= self::FEW && $i < self::BEGINNINGS; $i++) {
+            [$begun, $seed] = $packing->scattered($seed, $best);
+            [$found] = $packing->pushed($begun, $best);
+            $best = min($best, $found);
+        }
+
+        return $best;
+    }
+
+    /**
+     * Returns a beginning: the largest in the middle, each other where it touches two, as near to that as can be.
+     *
+     * @return list<array{float, float}>
+     */
+    private function placed(): array
+    {
+        $radii = $this->radii;
+        $places = [[0.0, 0.0], [$radii[0] + ($radii[1] ?? 0.0), 0.0]];
+        // Circles that others can no longer touch are left out of the search.
+        $front = [0, 1];
+        for ($i = 2, $count = count($radii); $i < $count; $i++) {
+            [$x, $y] = self::middle($places, $radii);
+            $best = null;
+            foreach ($front as $a => $one) {
+                for ($b = $a + 1, $last = count($front); $b < $last; $b++) {
+                    foreach (self::touching($places, $radii, $one, $front[$b], $radii[$i]) as $place) {
+                        $distance = hypot($place[0] - $x, $place[1] - $y) + $radii[$i];
+                        if (($best === null || $distance < $best[0]) && $this->isFree($places, $place, $radii[$i])) {
+                            $best = [$distance, $place];
+                        }
+                    }
+                }
+            }
+            $places[] = $best[1] ?? [$places[0][0] + 2 * array_sum(array_slice($radii, 0, $i + 1)), 0.0];
+            $front[] = $i;
+            if (count($front) > self::FEW) {
+                $front = $this->outermost($places, $front);
+            }
+        }
+
+        return $places;
+    }
+
+    /**
+     * @param  non-empty-list<array{float, float}>  $places
+     * @param  list<int>  $front
+     * @return list<int> those that reach farthest from the middle
+     */
+    private function outermost(array $places, array $front): array
+    {
+        [$x, $y] = self::middle($places, $this->radii);
+        usort($front, fn (int $one, int $other): int => hypot($places[$other][0] - $x, $places[$other][1] - $y)
+            + $this->radii[$other] <=> hypot($places[$one][0] - $x, $places[$one][1] - $y) + $this->radii[$one]);
+
+        return array_slice($front, 0, self::FEW);
+    }
+
+    /**
+     * Returns the middle of the mass of the circles that are placed.
+     *
+     * @param  non-empty-list<array{float, float}>  $places
+     * @param  list<float>  $radii
+     * @return array{float, float}
+     */
+    private static function middle(array $places, array $radii): array
+    {
+        $x = $y = $sum = 0.0;
+        foreach ($places as $i => $place) {
+            $area = $radii[$i] ** 2;
+            $x += $place[0] * $area;
+            $y += $place[1] * $area;
+            $sum += $area;
+        }
+
+        return [$x / $sum, $y / $sum];
+    }
+
+    /**
+     * @param  list<array{float, float}>  $places
+     * @param  list<float>  $radii
+     * @return list<array{float, float}> where a circle touches two others
+     */
+    private static function touching(array $places, array $radii, int $one, int $other, float $radius): array
+    {
+        [$a, $b] = [$radii[$one] + $radius, $radii[$other] + $radius];
+        [$dx, $dy] = [$places[$other][0] - $places[$one][0], $places[$other][1] - $places[$one][1]];
+        $apart = hypot($dx, $dy);
+        if ($apart > $a + $b || $apart < abs($a - $b)) {
+            return [];
+        }
+        $along = ($a * $a - $b * $b + $apart * $apart) / (2 * $apart);
+        $aside = sqrt(max(0.0, $a * $a - $along * $along));
+        [$x, $y] = [$dx / $apart, $dy / $apart];
+
+        return [
+            [$places[$one][0] + $x * $along - $y * $aside, $places[$one][1] + $y * $along + $x * $aside],
+            [$places[$one][0] + $x * $along + $y * $aside, $places[$one][1] + $y * $along - $x * $aside],
+        ];
+    }
+
+    /**
+     * @param  list<array{float, float}>  $places
+     * @param  array{float, float}  $place
+     */
+    private function isFree(array $places, array $place, float $radius): bool
+    {
+        foreach ($places as $i => [$x, $y]) {
+            $least = $radius + $this->radii[$i] - Tolerance::COINCIDENT;
+            if (($x - $place[0]) ** 2 + ($y - $place[1]) ** 2 < $least * $least) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * Returns a beginning at random, by a congruential generator, so that it is always the same.
+     *
+     * @return array{list<array{float, float}>, int} and the next seed
+     */
+    private function scattered(int $seed, float $within): array
+    {
+        $places = [];
+        foreach ($this->radii as $radius) {
+            $seed = ($seed * 1_103_515_245 + 12_345) % 2_147_483_648;
+            $angle = 2 * M_PI * $seed / 2_147_483_648;
+            $seed = ($seed * 1_103_515_245 + 12_345) % 2_147_483_648;
+            $reach = ($within - $radius) * sqrt($seed / 2_147_483_648);
+            $places[] = [$reach * cos($angle), $reach * sin($angle)];
+        }
+
+        return [$places, $seed];
+    }
+
+    /**
+     * Pushes circles apart and into a circle that gets smaller as long as that leads to a smaller one.
+     *
+     * @param  list<array{float, float}>  $places
+     * @return array{float, list<array{float, float}>} the least radius that is found, and where they lie
+     */
+    private function pushed(array $places, float $best): array
+    {
+        [$x, $y] = $this->centre($places);
+        foreach ($places as $i => $place) {
+            $places[$i] = [$place[0] - $x, $place[1] - $y];
+        }
+        $bestPlaces = $places;
+        foreach (self::SMALLER as $share) {
+            do {
+                $places = $this->relaxed($bestPlaces, $best * $share);
+                $found = $this->enclosing($places);
+                $isBetter = $found < $best * (1.0 - self::WORTH);
+                if ($found < $best) {
+                    [$best, $bestPlaces] = [$found, $places];
+                }
+            } while ($isBetter);
+        }
+
+        return [$best, $bestPlaces];
+    }
+
+    /**
+     * @param  list<array{float, float}>  $places
+     * @return list<array{float, float}>
+     */
+    private function relaxed(array $places, float $within): array
+    {
+        $radii = $this->radii;
+        $count = count($radii);
+        $x = array_column($places, 0);
+        $y = array_column($places, 1);
+        for ($sweep = 0; $sweep < self::SWEEPS; $sweep++) {
+            $worst = 0.0;
+            for ($i = 0; $i < $count; $i++) {
+                for ($j = $i + 1; $j < $count; $j++) {
+                    $dx = $x[$j] - $x[$i];
+                    $dy = $y[$j] - $y[$i];
+                    $least = $radii[$i] + $radii[$j];
+                    $square = $dx * $dx + $dy * $dy;
+                    if ($square < $least * $least) {
+                        $apart = sqrt($square);
+                        $push = ($least - $apart) / 2;
+                        $worst = max($worst, $push);
+                        [$ux, $uy] = $apart > 1e-9 ? [$dx / $apart, $dy / $apart] : [1.0, 0.0];
+                        // The smaller one gives way.
+                        $share = 2 * $radii[$j] / $least;
+                        $x[$i] -= $ux * $push * $share;
+                        $y[$i] -= $uy * $push * $share;
+                        $x[$j] += $ux * $push * (2 - $share);
+                        $y[$j] += $uy * $push * (2 - $share);
+                    }
+                }
+                $reach = hypot($x[$i], $y[$i]);
+                if ($reach + $radii[$i] > $within && $reach > 1e-9) {
+                    $back = ($within - $radii[$i]) / $reach;
+                    $worst = max($worst, $reach + $radii[$i] - $within);
+                    $x[$i] *= $back;
+                    $y[$i] *= $back;
+                }
+            }
+            if ($worst < 1e-5 * $within) {
+                break;
+            }
+        }
+
+        return array_map(static fn (float $one, float $other): array => [$one, $other], $x, $y);
+    }
+
+    /**
+     * Returns the radius of a circle that holds all where they lie, drawn apart as far as none lies over another.
+     *
+     * @param  list<array{float, float}>  $places
+     */
+    private function enclosing(array $places): float
+    {
+        $apart = 1.0;
+        foreach ($places as $i => [$x, $y]) {
+            for ($j = 0; $j < $i; $j++) {
+                $distance = hypot($x - $places[$j][0], $y - $places[$j][1]);
+                if ($distance < $this->radii[$i] + $this->radii[$j]) {
+                    $apart = $distance > 0.0
+                        ? max($apart, ($this->radii[$i] + $this->radii[$j]) / $distance)
+                        : INF;
+                }
+            }
+        }
+        if (is_infinite($apart)) {
+            return INF;
+        }
+
+        return $this->reach($places, $apart, ...$this->centre($places, $apart));
+    }
+
+    /**
+     * Returns the centre of the smallest circle that holds all, by steps that get shorter where none leads on: how far
+     * the farthest is is a convex function of the centre.
+     *
+     * @param  list<array{float, float}>  $places
+     * @param  float  $apart  by which the places are drawn apart
+     * @return array{float, float}
+     */
+    private function centre(array $places, float $apart = 1.0): array
+    {
+        [$x, $y] = self::middle($places === [] ? [[0.0, 0.0]] : $places, $this->radii);
+        [$x, $y] = [$x * $apart, $y * $apart];
+        $reach = $this->reach($places, $apart, $x, $y);
+        $step = $reach / 4;
+        $turn = 0.0;
+        while ($step > self::CENTRE * $reach) {
+            $next = null;
+            foreach ([0, 1, 2, 3, 4] as $i) {
+                $way = $turn + $i * 2 * M_PI / 5;
+                [$tryX, $tryY] = [$x + $step * cos($way), $y + $step * sin($way)];
+                $tried = $this->reach($places, $apart, $tryX, $tryY);
+                if ($tried < $reach) {
+                    [$reach, $next] = [$tried, [$tryX, $tryY]];
+                }
+            }
+            $step = $next === null ? $step * 0.6 : $step;
+            $turn += 2.4;
+            [$x, $y] = $next ?? [$x, $y];
+        }
+
+        return [$x, $y];
+    }
+
+    /** @param  list<array{float, float}>  $places */
+    private function reach(array $places, float $apart, float $x, float $y): float
+    {
+        $reach = 0.0;
+        foreach ($places as $i => $place) {
+            $reach = max($reach, hypot($place[0] * $apart - $x, $place[1] * $apart - $y) + $this->radii[$i]);
+        }
+
+        return $reach;
+    }
+}

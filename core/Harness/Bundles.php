@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Harness;
+
+use Bowline\Geometry\CirclePacking;
+use Bowline\Geometry\Tolerance;
+use Bowline\Job\Harness\Cover;
+
+/** What lies in each trunk of a harness from place to place, and how thick it is. */
+final class Bundles
+{
+    /** @param  Packings  $packings  that are known already */
+    public function __construct(private readonly Packings $packings = new FoundPackings)
+    {
+    }
+
+    /**
+     * Returns the spans of each trunk, in order along it; a trunk without wires has one.
+     *
+     * @return array<string, list<BundleSpan>> by the id of the trunk
+     */
+    public function of(LaidHarness $laid): array
+    {
+        $spans = [];
+        foreach ($laid->harness->trunks as $run) {
+            $length = $laid->backbone->trunk($run)?->length();
+            $spans[$run] = $length === null ? [] : $this->spans($laid, $run, $length);
+        }
+
+        return $spans;
+    }
+
+    /** @return list<BundleSpan> */
+    private function spans(LaidHarness $laid, string $run, float $length): array
+    {
+        $passes = [];
+        $borders = [0.0, $length];
+        foreach ($laid->wires as $wire) {
+            foreach ($wire->ways as $way) {
+                if ($way->run === $run) {
+                    [$from, $to] = [min($way->from, $way->to), max($way->from, $way->to)];
+                    $passes[] = [$from, $to, $wire];
+                    array_push($borders, $from, $to);
+                }
+            }
+        }
+        $covers = array_values(array_filter(
+            $laid->harness->covers, static fn (Cover $cover): bool => $cover->run === $run && $cover->from < $length,
+        ));
+        foreach ($covers as $cover) {
+            array_push($borders, $cover->from, min($length, $cover->to ?? $length));
+        }
+        sort($borders);
+        $spans = [];
+        for ($i = 1, $count = count($borders); $i < $count; $i++) {
+            [$from, $to] = [$borders[$i - 1], $borders[$i]];
+            if ($to - $from < Tolerance::COINCIDENT) {
+                continue;
+            }
+            $middle = ($from + $to) / 2;
+            $wires = [];
+            foreach ($passes as [$start, $end, $wire]) {
+                if ($start < $middle && $middle < $end) {
+                    $wires[] = $wire;
+                }
+            }
+            $spans[] = $this->span($from, $to, $wires, array_values(array_filter(
+                $covers, static fn (Cover $one): bool => $one->from < $middle && $middle < ($one->to ?? $length),
+            )));
+        }
+
+        return $spans;
+    }
+
+    /**
+     * @param  list<LaidWire>  $wires
+     * @param  list<Cover>  $covers
+     */
+    private function span(float $from, float $to, array $wires, array $covers): BundleSpan
+    {
+        $parts = self::parts($wires);
+        $bare = 2 * $this->packings->radius(array_column($parts, 0));
+        $diameter = $bare;
+        $fill = $limit = null;
+        foreach ($covers as $cover) {
+            if ($cover->bore !== null) {
+                // The share of the bore that what is in it takes.
+                $taken = array_sum(array_map(
+                    static fn (array $part): float => (2 * $part[0] / $cover->bore) ** 2, $parts,
+                ));
+                if ($fill === null || $taken > $fill) {
+                    [$fill, $limit] = [$taken, $cover->fill];
+                }
+            }
+            $diameter = $cover->outside($diameter);
+        }
+        $radii = array_map(static fn (LaidWire $one): float => $one->wire->cable->stock->bend->leastRadius
+            ?? $one->wire->stock->bend->leastRadius, $wires);
+
+        return new BundleSpan(
+            $from, $to, array_map(static fn (LaidWire $one): string => $one->wire->id, $wires), $bare, $diameter,
+            max([0.0, ...$radii]), array_sum(array_column($parts, 1)) * ($to - $from) / 1000.0, $fill, $limit,
+        );
+    }
+
+    /**
+     * Returns what lies beside each other: a cable for all wires in it, a pair of twisted wires as one, else a wire.
+     *
+     * @param  list<LaidWire>  $wires
+     * @return list<array{float, float}> radius, mm, and mass of a metre of the trunk, kg
+     */
+    private static function parts(array $wires): array
+    {
+        $parts = $pairs = [];
+        foreach ($wires as $one) {
+            $wire = $one->wire;
+            $radius = $wire->stock->section->outsideDiameter / 2;
+            if ($wire->cable !== null) {
+                $stock = $wire->cable->stock;
+                $parts['cable '.$wire->cable->id] = [$stock->section->outsideDiameter / 2, $stock->massPerMetre];
+            } elseif ($wire->pair !== null) {
+                $pairs[$wire->pair->id][] = [$radius, $wire->stock->massPerMetre, $wire->pair];
+            } else {
+                $parts['wire '.$wire->id] = [$radius, $wire->stock->massPerMetre];
+            }
+        }
+        foreach ($pairs as $id => $members) {
+            $radii = array_column($members, 0);
+            rsort($radii);
+            $factor = count($radii) < 2 ? 1.0 : $members[0][2]->factor($radii[0] + $radii[1]);
+            $parts['pair '.$id] = [CirclePacking::radius($radii), $factor * array_sum(array_column($members, 1))];
+        }
+
+        return array_values($parts);
+    }
+}

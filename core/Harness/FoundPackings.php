@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Harness;
+
+use Bowline\Geometry\CirclePacking;
+
+/** Finds each packing once, as long as the object lives. */
+final class FoundPackings implements Packings
+{
+    /** @var array<string, float> mm, by what stands for the radii of the circles */
+    private array $known = [];
+
+    public function radius(array $radii): float
+    {
+        return $this->known[self::key($radii)] ??= CirclePacking::radius($radii);
+    }
+
+    /**
+     * Returns what stands for circles, in whatever order they are told.
+     *
+     * @param  list<float>  $radii
+     */
+    public static function key(array $radii): string
+    {
+        rsort($radii);
+        $counts = array_count_values(array_map(static fn (float $one): string => sprintf('%.4F', $one), $radii));
+
+        return http_build_query($counts);
+    }
+}

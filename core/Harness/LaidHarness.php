@@ -1,0 +1,280 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Harness;
+
+use Bowline\Geometry\Tolerance;
+use Bowline\Job\Harness\Harness;
+use Bowline\Job\Harness\Wire;
+use Bowline\Routing\LaidRun;
+
+/** A harness whose wires have found their ways along its trunks. */
+final readonly class LaidHarness
+{
+    /** Added to a length of trunk that a wire is kept off, so that any other way is shorter, mm. */
+    private const KEPT_OFF = 1e9;
+
+    /**
+     * @param  array<string, LaidWire>  $wires  by id
+     * @param  array<string, list<string>>  $beside  ids of the wires that one is laid beside though kept apart from
+     *     their class, by its id
+     */
+    private function __construct(
+        public Harness $harness,
+        public Backbone $backbone,
+        public array $wires,
+        public array $beside,
+    ) {
+    }
+
+    /** @return list<LaidRun> its trunks that have a length, in order */
+    public function trunks(): array
+    {
+        return array_values(array_filter(array_map($this->backbone->trunk(...), $this->harness->trunks)));
+    }
+
+    /** @param  array<string, LaidRun>  $trunks  as they are laid, by id */
+    public static function of(Harness $harness, array $trunks): self
+    {
+        $backbone = new Backbone($trunks);
+        $leadOffs = [];
+        foreach ($harness->wires as $id => $wire) {
+            $leadOffs[$id] = [$backbone->leadOff($wire->from), $backbone->leadOff($wire->to)];
+        }
+        $laid = $known = [];
+        // Those that keep off others find their ways after them.
+        $kept = array_column($harness->apart, 1, 0);
+        $order = static fn (Wire $wire): int => isset($kept[$wire->class ?? '']) ? 1 : 0;
+        foreach ([0, 1] as $turn) {
+            foreach ($harness->wires as $id => $wire) {
+                if ($order($wire) === $turn) {
+                    $laid[$id] = self::wire($harness, $backbone, $wire, $leadOffs[$id], $laid, $known);
+                }
+            }
+        }
+        $ordered = [];
+        foreach (array_keys($harness->wires) as $id) {
+            $ordered[$id] = $laid[$id];
+        }
+
+        return new self($harness, $backbone, $ordered, self::beside($harness, $ordered));
+    }
+
+    /**
+     * @param  array{LeadOff|null, LeadOff|null}  $ends
+     * @param  array<string, LaidWire>  $laid  before it
+     * @param  array<int, ShortestWays>  $known  by the node from which they go
+     */
+    private static function wire(
+        Harness $harness,
+        Backbone $backbone,
+        Wire $wire,
+        array $ends,
+        array $laid,
+        array &$known,
+    ): LaidWire {
+        [$from, $to] = $ends;
+        $factor = self::twist($harness, $wire);
+        $within = static fn (?LeadOff $one): bool => $one !== null && $one->length <= $harness->reach
+            + Tolerance::RULE_SLACK;
+        if ($from === null || $to === null || ! $within($from) || ! $within($to)) {
+            return new LaidWire($wire, [], null, $factor, $harness->step);
+        }
+        $penalties = self::penalties($harness, $backbone, $wire, $laid);
+        $find = static function (int $node) use ($backbone, $penalties, &$known): ShortestWays {
+            return $penalties !== []
+                ? new ShortestWays($backbone->edges(), $node, $penalties)
+                : $known[$node] ??= new ShortestWays($backbone->edges(), $node);
+        };
+        $edges = self::through($backbone, $wire->via, $from->node, $to->node, $find);
+
+        return new LaidWire(
+            $wire, $edges === null ? [] : self::ways($edges), $edges === null ? null : [$from, $to], $factor,
+            $harness->step,
+        );
+    }
+
+    /**
+     * Returns the shortest way from one node to another along whole trunks that it has to go along.
+     *
+     * @param  list<string>  $via
+     * @param  callable(int): ShortestWays  $find
+     * @return list<BackboneEdge>|null null where there is none
+     */
+    private static function through(Backbone $backbone, array $via, int $from, int $to, callable $find): ?array
+    {
+        if ($via === []) {
+            $ways = $find($from);
+
+            return $ways->distanceTo($to) === null ? null : $ways->to($to);
+        }
+        // Of each length of the trunk that has to be gone along both directions are tried.
+        $best = null;
+        $first = $find($from);
+        foreach (self::edgesOf($backbone, $via[0]) as [$node, $edge]) {
+            $before = $first->distanceTo($node);
+            $rest = $before === null
+                ? null
+                : self::through($backbone, array_slice($via, 1), $edge->to, $to, $find);
+            $way = [...$before === null ? [] : $first->to($node), $edge, ...$rest ?? []];
+            if ($rest === null || self::turnsBack($way)) {
+                continue;
+            }
+            $length = $before + $edge->length() + array_sum(array_map(
+                static fn (BackboneEdge $one): float => $one->length(), $rest,
+            ));
+            if ($best === null || $length < $best[0] - Tolerance::COINCIDENT) {
+                $best = [$length, $way];
+            }
+        }
+
+        return $best[1] ?? null;
+    }
+
+    /**
+     * Whether a way goes back along the length of trunk that it has just come along.
+     *
+     * @param  list<BackboneEdge>  $edges
+     */
+    private static function turnsBack(array $edges): bool
+    {
+        for ($i = 1, $count = count($edges); $i < $count; $i++) {
+            [$one, $next] = [$edges[$i - 1], $edges[$i]];
+            if ($one->run === $next->run && ($one->until - $one->from) * ($next->until - $next->from) < 0.0
+                && abs($one->until - $next->from) < Tolerance::COINCIDENT) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<array{int, BackboneEdge}> of a trunk in both directions, each with the node from which it goes */
+    private static function edgesOf(Backbone $backbone, string $run): array
+    {
+        $found = [];
+        foreach ($backbone->edges() as $node => $edges) {
+            foreach ($edges as $edge) {
+                if ($edge->run === $run) {
+                    $found[] = [$node, $edge];
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  array<string, LaidWire>  $laid
+     * @return array<string, float> of lengths of trunk along which wires go that it keeps off
+     */
+    private static function penalties(Harness $harness, Backbone $backbone, Wire $wire, array $laid): array
+    {
+        $off = [];
+        foreach ($harness->apart as [$one, $other]) {
+            if ($one === $wire->class) {
+                $off[$other] = true;
+            }
+        }
+        if ($off === []) {
+            return [];
+        }
+        $taken = [];
+        foreach ($laid as $other) {
+            if (isset($off[$other->wire->class ?? ''])) {
+                array_push($taken, ...$other->ways);
+            }
+        }
+        $penalties = [];
+        foreach ($taken === [] ? [] : $backbone->edges() as $edges) {
+            foreach ($edges as $edge) {
+                $middle = ($edge->from + $edge->until) / 2;
+                foreach ($taken as $way) {
+                    if ($way->run === $edge->run && ($middle - $way->from) * ($middle - $way->to) < 0.0) {
+                        $penalties[ShortestWays::key($edge)] = self::KEPT_OFF;
+                        break;
+                    }
+                }
+            }
+        }
+
+        return $penalties;
+    }
+
+    /**
+     * Returns edges as ways, those that go on along one trunk together.
+     *
+     * @param  list<BackboneEdge>  $edges
+     * @return list<Way>
+     */
+    private static function ways(array $edges): array
+    {
+        $ways = [];
+        foreach ($edges as $edge) {
+            $last = array_pop($ways);
+            $goesOn = $last !== null && $last->run === $edge->run
+                && abs($last->to - $edge->from) < Tolerance::COINCIDENT
+                && ($last->to - $last->from) * ($edge->until - $edge->from) > 0.0;
+            array_push($ways, ...($goesOn
+                ? [new Way($edge->run, $last->from, $edge->until)]
+                : [...$last === null ? [] : [$last], new Way($edge->run, $edge->from, $edge->until)]));
+        }
+
+        return $ways;
+    }
+
+    /** Returns how much longer a wire is than its pair, which is as wide apart as both are thick. */
+    private static function twist(Harness $harness, Wire $wire): float
+    {
+        if ($wire->pair === null) {
+            return 1.0;
+        }
+        $radii = [];
+        foreach ($harness->wires as $one) {
+            if ($one->pair === $wire->pair) {
+                $radii[] = $one->stock->section->outsideDiameter / 2;
+            }
+        }
+        rsort($radii);
+
+        // Of more than two the widest apart.
+        return count($radii) < 2 ? 1.0 : $wire->pair->factor($radii[0] + $radii[1]);
+    }
+
+    /**
+     * @param  array<string, LaidWire>  $wires
+     * @return array<string, list<string>>
+     */
+    private static function beside(Harness $harness, array $wires): array
+    {
+        $beside = [];
+        foreach ($harness->apart as [$one, $other]) {
+            foreach ($wires as $id => $wire) {
+                foreach ($wire->wire->class === $one ? $wires : [] as $second) {
+                    if ($second->wire->class === $other && $second !== $wire && self::share($wire, $second)) {
+                        $beside[$id][] = $second->wire->id;
+                    }
+                }
+            }
+        }
+
+        return $beside;
+    }
+
+    /** Whether two wires go along one length of a trunk. */
+    private static function share(LaidWire $one, LaidWire $other): bool
+    {
+        foreach ($one->ways as $way) {
+            foreach ($other->ways as $second) {
+                if ($way->run === $second->run
+                    && min(max($way->from, $way->to), max($second->from, $second->to))
+                    - max(min($way->from, $way->to), min($second->from, $second->to)) > Tolerance::COINCIDENT) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+}

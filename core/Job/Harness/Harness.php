@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job\Harness;
+
+/** Wires that go along trunks. */
+final readonly class Harness
+{
+    /**
+     * @param  list<string>  $trunks  ids of runs
+     * @param  array<string, Wire>  $wires  by id
+     * @param  array<string, Splice>  $splices  by id
+     * @param  array<string, Cable>  $cables  by id
+     * @param  array<string, TwistedPair>  $pairs  by id
+     * @param  list<Cover>  $covers
+     * @param  list<array{string, string}>  $apart  classes of wires, of which the first keeps off the second
+     * @param  float  $reach  longest way from a pin to the trunk that its wire leaves by, mm
+     * @param  float  $step  to whole multiples of which wires are cut, mm
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $pointer,
+        public array $trunks,
+        public array $wires,
+        public array $splices,
+        public array $cables,
+        public array $pairs,
+        public array $covers,
+        public array $apart,
+        public float $reach,
+        public float $step,
+    ) {
+    }
+}

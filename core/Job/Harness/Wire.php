@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Job\Harness;
+
+use Bowline\Job\Stock;
+
+/** A wire of a harness, from pin to pin. */
+final readonly class Wire
+{
+    /**
+     * @param  string|null  $class  as which it is kept apart from others
+     * @param  list<string>  $via  ids of trunks that it goes along, in this order
+     * @param  Cable|null  $cable  in whose jacket it is
+     * @param  TwistedPair|null  $pair  in which it is twisted with another
+     */
+    public function __construct(
+        public string $id,
+        public Terminal $from,
+        public Terminal $to,
+        public Stock $stock,
+        public ?string $signal,
+        public ?string $colour,
+        public ?string $class,
+        public array $via,
+        public ?Cable $cable,
+        public ?string $core,
+        public ?TwistedPair $pair,
+        public WireLength $length,
+    ) {
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Rules\Harness;
+
+/** The list of rules about harnesses. A new rule is a new class and a line here. */
+final class HarnessRules
+{
+    /** @return array<string, HarnessRule> by their word in findings */
+    public static function all(): array
+    {
+        return [
+            'no-way' => new NoWay,
+            'wire-length' => new WireLength,
+            'wire-apart' => new WireApart,
+            'bundle-radius' => new BundleRadius,
+            'bundle-clamp' => new BundleClamp,
+            'conduit-fill' => new ConduitFill,
+        ];
+    }
+}

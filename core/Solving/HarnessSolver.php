@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Solving;
+
+use Bowline\Harness\Bundles;
+use Bowline\Harness\BundleSpan;
+use Bowline\Harness\FoundPackings;
+use Bowline\Harness\LaidHarness;
+use Bowline\Harness\Packings;
+use Bowline\Job;
+use Bowline\Job\Harness\Harness;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Routing\LaidRun;
+use Bowline\Rules\Harness\HarnessFinding;
+use Bowline\Rules\Harness\HarnessRules;
+use Bowline\Rules\Remedy;
+use Bowline\Rules\Severity;
+use stdClass;
+
+/** Solves the harnesses of a job: ways and lengths of wires, bundles, and what is found, with tried remedies. */
+final readonly class HarnessSolver
+{
+    /** Most findings for which remedies are tried. */
+    private const MOST_CURED = 24;
+
+    public function __construct(
+        private Job $job,
+        private Packings $packings = new FoundPackings,
+    ) {
+    }
+
+    /** @return list<SolvedHarness> */
+    public function all(): array
+    {
+        return array_map($this->solved(...), array_values($this->job->harnesses));
+    }
+
+    public function solved(Harness $harness): SolvedHarness
+    {
+        $laid = LaidHarness::of($harness, self::trunks($this->job, $harness));
+        $bundles = (new Bundles($this->packings))->of($laid);
+        $findings = $this->findings($laid, $bundles);
+        $cured = [];
+        foreach ($findings as $i => $finding) {
+            $cured[] = $i < self::MOST_CURED
+                ? $finding->withRemedies($this->remedies($finding, $laid, $findings))
+                : $finding;
+        }
+
+        return new SolvedHarness($laid, $bundles, $cured);
+    }
+
+    /** @return array<string, LaidRun> by id */
+    private static function trunks(Job $job, Harness $harness): array
+    {
+        $trunks = [];
+        foreach ($harness->trunks as $id) {
+            $run = $job->runs[$id];
+            $trunks[$id] = $run->route->lay($run);
+        }
+
+        return $trunks;
+    }
+
+    /**
+     * @param  array<string, list<BundleSpan>>  $bundles
+     * @return list<HarnessFinding> violations first
+     */
+    private function findings(LaidHarness $laid, array $bundles): array
+    {
+        $findings = [];
+        foreach (HarnessRules::all() as $rule) {
+            array_push($findings, ...$rule->check($laid, $bundles, $this->job->site->units));
+        }
+        usort($findings, static fn (HarnessFinding $one, HarnessFinding $other): int => ($one->severity
+            !== Severity::Violation) <=> ($other->severity !== Severity::Violation));
+
+        return $findings;
+    }
+
+    /**
+     * @param  list<HarnessFinding>  $present
+     * @return list<Remedy> those by which the finding goes and no other comes
+     */
+    private function remedies(HarnessFinding $finding, LaidHarness $laid, array $present): array
+    {
+        $good = [];
+        $rule = HarnessRules::all()[$finding->rule];
+        foreach ($rule->remedies($finding, $laid, $this->job->site->units, $this->job) as $remedy) {
+            try {
+                $after = $this->findingsWith($remedy, $laid->harness->id);
+            } catch (JobError) {
+                continue;
+            }
+            $isCured = array_filter($after, $finding->isAbout(...)) === [];
+            if ($isCured && count($after) < count($present)) {
+                $good[] = $remedy;
+            }
+        }
+
+        return $good;
+    }
+
+    /**
+     * @return list<HarnessFinding> of the harness with an item of the job as a remedy has it
+     *
+     * @throws JobError
+     */
+    private function findingsWith(Remedy $remedy, string $harness): array
+    {
+        $file = clone $this->job->source;
+        $file->{$remedy->list} = array_map(
+            static fn (Node $node): stdClass => $node->get('id')->value === $remedy->item->id
+                ? $remedy->item
+                : $node->object(),
+            (new Node($file))->list($remedy->list),
+        );
+        $job = Job::read($file);
+        $other = new self($job, $this->packings);
+        $laid = LaidHarness::of($job->harnesses[$harness], self::trunks($job, $job->harnesses[$harness]));
+
+        return $other->findings($laid, (new Bundles($this->packings))->of($laid));
+    }
+}

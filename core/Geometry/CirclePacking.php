@@ -79,20 +79,30 @@ final readonly class CirclePacking
         $places = [[0.0, 0.0], [$radii[0] + ($radii[1] ?? 0.0), 0.0]];
         // Circles that others can no longer touch are left out of the search.
         $front = [0, 1];
+        /** @var list<array{float, float}> $free places for the next circle, which is as large as the one before */
+        $free = [];
         for ($i = 2, $count = count($radii); $i < $count; $i++) {
-            [$x, $y] = self::middle($places, $radii);
-            $best = null;
-            foreach ($front as $a => $one) {
-                for ($b = $a + 1, $last = count($front); $b < $last; $b++) {
-                    foreach (self::touching($places, $radii, $one, $front[$b], $radii[$i]) as $place) {
-                        $distance = hypot($place[0] - $x, $place[1] - $y) + $radii[$i];
-                        if (($best === null || $distance < $best[0]) && $this->isFree($places, $place, $radii[$i])) {
-                            $best = [$distance, $place];
-                        }
-                    }
+            $radius = $radii[$i];
+            if ($radius !== $radii[$i - 1] || $i === 2) {
+                $free = [];
+                foreach ($front as $a => $one) {
+                    array_push($free, ...$this->beside($places, $one, array_slice($front, 0, $a), $radius));
                 }
             }
-            $places[] = $best[1] ?? [$places[0][0] + 2 * array_sum(array_slice($radii, 0, $i + 1)), 0.0];
+            [$x, $y] = self::middle($places, $radii);
+            [$best, $nearest] = [null, INF];
+            foreach ($free as $place) {
+                $distance = ($place[0] - $x) ** 2 + ($place[1] - $y) ** 2;
+                if ($distance < $nearest) {
+                    [$best, $nearest] = [$place, $distance];
+                }
+            }
+            $places[] = $best ??= [$places[0][0] + 2 * array_sum(array_slice($radii, 0, $i + 1)), 0.0];
+            $least = (2 * $radius - Tolerance::COINCIDENT) ** 2;
+            $free = array_values(array_filter(
+                $free, static fn (array $one): bool => ($one[0] - $best[0]) ** 2 + ($one[1] - $best[1]) ** 2 >= $least,
+            ));
+            array_push($free, ...$this->beside($places, $i, $front, $radius));
             $front[] = $i;
             if (count($front) > self::FEW) {
                 $front = $this->outermost($places, $front);
@@ -100,6 +110,27 @@ final readonly class CirclePacking
         }
 
         return $places;
+    }
+
+    /**
+     * Returns the free places of a circle at which it touches one of the placed and another.
+     *
+     * @param  non-empty-list<array{float, float}>  $places
+     * @param  list<int>  $others
+     * @return list<array{float, float}>
+     */
+    private function beside(array $places, int $one, array $others, float $radius): array
+    {
+        $free = [];
+        foreach ($others as $other) {
+            foreach (self::touching($places, $this->radii, $one, $other, $radius) as $place) {
+                if ($this->isFree($places, $place, $radius)) {
+                    $free[] = $place;
+                }
+            }
+        }
+
+        return $free;
     }
 
     /**
@@ -165,9 +196,10 @@ final readonly class CirclePacking
      */
     private function isFree(array $places, array $place, float $radius): bool
     {
-        foreach ($places as $i => [$x, $y]) {
+        // The last ones placed are the likeliest to be in the way.
+        for ($i = count($places) - 1; $i >= 0; $i--) {
             $least = $radius + $this->radii[$i] - Tolerance::COINCIDENT;
-            if (($x - $place[0]) ** 2 + ($y - $place[1]) ** 2 < $least * $least) {
+            if (($places[$i][0] - $place[0]) ** 2 + ($places[$i][1] - $place[1]) ** 2 < $least * $least) {
                 return false;
             }
         }
@@ -231,7 +263,9 @@ final readonly class CirclePacking
         $count = count($radii);
         $x = array_column($places, 0);
         $y = array_column($places, 1);
-        for ($sweep = 0; $sweep < self::SWEEPS; $sweep++) {
+        // Of more circles each sweep takes longer and is worth less.
+        $sweeps = (int) (self::SWEEPS * min(1.0, self::FEW / $count));
+        for ($sweep = 0; $sweep < $sweeps; $sweep++) {
             $worst = 0.0;
             for ($i = 0; $i < $count; $i++) {
                 for ($j = $i + 1; $j < $count; $j++) {

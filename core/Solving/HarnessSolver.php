@@ -95,8 +95,8 @@ final readonly class HarnessSolver
             } catch (JobError) {
                 continue;
             }
-            $isCured = array_filter($after, $finding->isAbout(...)) === [];
-            if ($isCured && count($after) < count($present)) {
+            $left = count(array_filter($after, $finding->isAbout(...)));
+            if ($left < count(array_filter($present, $finding->isAbout(...))) && count($after) < count($present)) {
                 $good[] = $remedy;
             }
         }

@@ -89,5 +89,11 @@ final class BundleRadius implements HarnessRule
                 )->run());
             }
         }
+        if (count($trunk->bends) > 1) {
+            yield new Remedy(
+                sprintf('Use R %s at every corner', Words::number($radius)), 'runs',
+                RunDraft::of($trunk)->apply(SetCorner::radius(null, $radius))->run(),
+            );
+        }
     }
 }

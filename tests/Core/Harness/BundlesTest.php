@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Harness\BundleSpan;
+use Tests\Harnesses;
+
+/*
+ * What lies in a trunk from place to place. Wires of 2 and 4 mm; 7 equal circles pack into one of three times their
+ * size, and 3 into one of 1 + 2/√3.
+ */
+it('has the wires that go that way in each span, and is as thick as they pack', function (): void {
+    $branch = Harnesses::trunk('t2', ['on' => ['run' => 't1', 'length' => 400], 'axis' => [0, 0, 1]], [
+        'port' => 'lamp.L',
+    ]);
+    $file = Harnesses::file(
+        ['wires' => [
+            Harnesses::wire('A', 'panel.X.1', 'pump.M.1'), Harnesses::wire('B', 'panel.X.2', 'pump.M.2'),
+            Harnesses::wire('C', 'panel.X.3', 'lamp.L.1'),
+        ]], [$branch], [Harnesses::connector('lamp', 'L', [400, 0, 300], ['1'])],
+    );
+    $bundles = Harnesses::solved($file)->bundles;
+    $spans = array_map(
+        static fn (BundleSpan $one): array => [$one->from, $one->to, $one->wires], $bundles['t1'],
+    );
+
+    expect($spans)->toBe([[0.0, 400.0, ['A', 'B', 'C']], [400.0, 1000.0, ['A', 'B']]])
+        ->and($bundles['t1'][0]->diameter)->toEqualWithDelta(2 * (1 + 2 / sqrt(3)), 1e-3)
+        ->and($bundles['t1'][1]->diameter)->toEqualWithDelta(4, 1e-6)
+        ->and($bundles['t2'][0]->diameter)->toEqualWithDelta(2, 1e-9)
+        // 0.02 kg a metre each.
+        ->and($bundles['t1'][0]->mass)->toEqualWithDelta(3 * 0.4 * 0.02, 1e-9)
+        ->and($bundles['t1'][1]->mass)->toEqualWithDelta(2 * 0.6 * 0.02, 1e-9);
+});
+
+it('may be bent as the wire that may be bent least', function (array $stocks, float $radius): void {
+    $wires = array_map(
+        static fn (string $stock, int $i): array => Harnesses::wire(
+            "W$i", "panel.X.$i", "pump.M.$i", ['stock' => $stock],
+        ), $stocks, range(1, count($stocks)),
+    );
+    $spans = Harnesses::solved(Harnesses::file(['wires' => $wires]))->bundles['t1'];
+
+    expect($spans[0]->leastRadius)->toBe($radius);
+})->with([[['w2', 'w2'], 10.0], [['w2', 'w4'], 25.0]]);
+
+it('counts a cable once for all of its cores, and twisted wires as what goes round them', function (): void {
+    $wires = static fn (array $more): array => array_map(
+        static fn (int $i): array => Harnesses::wire("W$i", "panel.X.$i", "pump.M.$i", $more), [1, 2],
+    );
+    $span = static fn (array $harness): BundleSpan => Harnesses::solved(Harnesses::file($harness))->bundles['t1'][0];
+
+    expect($span([
+        'cables' => [['id' => 'K', 'stock' => 'w4']], 'wires' => $wires(['cable' => 'K']),
+    ])->diameter)->toEqualWithDelta(4, 1e-9)
+        ->and($span([
+            'pairs' => [['id' => 'p', 'lay' => 20]],
+            'wires' => [...$wires(['pair' => 'p']), Harnesses::wire('W3', 'panel.X.3', 'pump.M.3', ['stock' => 'w4'])],
+        ])->diameter)->toEqualWithDelta(8, 1e-6);
+});
+
+it('is thicker under what covers it', function (array $cover, array $diameters): void {
+    $file = Harnesses::file(['covers' => [['run' => 't1', ...$cover]]]);
+    $spans = Harnesses::solved($file)->bundles['t1'];
+
+    expect(array_map(static fn (BundleSpan $one): float => $one->diameter, $spans))
+        ->toEqualWithDelta($diameters, 1e-9);
+})->with([
+    'a sleeve over a length' => [['kind' => 'sleeve', 'from' => 200, 'to' => 700, 'thickness' => 0.5], [2, 3, 2]],
+    'a sleeve all along' => [['kind' => 'sleeve', 'thickness' => 0.5], [3]],
+    // Turns that lie half over each other are twice as thick.
+    'tape' => [['kind' => 'tape', 'from' => 500, 'thickness' => 0.15, 'overlap' => 50], [2, 2.6]],
+    'a conduit wider than what is in it' => [['kind' => 'conduit', 'bore' => 12, 'thickness' => 1], [14]],
+]);
+
+it('is found where it does not fit', function (
+    array $harness,
+    array $first,
+    array $words,
+    array $cures,
+): void {
+    $file = Harnesses::file($harness, [], [], $first);
+    $solved = Harnesses::solved($file);
+
+    expect(Harnesses::found($solved))->toBe($words)
+        ->and(array_map(static fn ($one): string => $one->label, $solved->findings[0]->remedies))->toBe($cures);
+})->with([
+    // (2/5)² is 16 % of the bore; √(16/10) as wide is 6.325.
+    'a conduit too full' => [
+        ['covers' => [['run' => 't1', 'kind' => 'conduit', 'bore' => 5, 'thickness' => 1, 'fill' => 10]]], [],
+        ['The conduit on T1 is too full. Its wires take 16 % of its bore; they may take 10 %.'],
+        ['Take one of bore 6.4 mm'],
+    ],
+    'a wire longer than it may be' => [
+        ['wires' => [Harnesses::wire('W1', 'panel.X.1', 'pump.M.1', ['length' => ['at_most' => 950]])]], [],
+        ['W1 is too long. It is 1000 mm; it may be 950 mm.'], ['Let it be 1000 mm'],
+    ],
+    'a wire that is made too short' => [
+        [
+            'wires' => [Harnesses::wire('W1', 'panel.X.1', 'pump.M.1', ['length' => ['is' => 1010]])],
+            'allowance' => ['strip' => 8],
+        ], [],
+        ['W1 is too long. With what its ends need it takes 1016 mm; it is made 1010 mm long.'],
+        ['Make it 1016 mm long'],
+    ],
+    'a trunk bent tighter than a wire may be' => [
+        ['wires' => [Harnesses::wire('W1', 'panel.X.1', 'pump.M.1', ['stock' => 'w4'])]],
+        ['route' => ['kind' => 'corners', 'corner' => ['radius' => 12], 'stops' => [
+            ['at' => [0, 0, 200]], ['at' => [1000, 0, 200]],
+        ]]],
+        [
+            'T1 is bent too tight. R 12; W1 needs at least R 25.',
+            'T1 is bent too tight. R 12; W1 needs at least R 25.',
+        ],
+        ['Use R 25', 'Use R 25 at every corner'],
+    ],
+]);
+
+it('matches the lengths of two wires within a tolerance', function (float $tolerance, bool $isFound): void {
+    $file = Harnesses::file(['wires' => [
+        Harnesses::wire('H', 'panel.X.1', 'pump.M.1'),
+        Harnesses::wire('L', 'lamp.L.1', 'pump.M.2', ['length' => ['same_as' => 'H', 'tolerance' => $tolerance]]),
+    ]], [], [Harnesses::connector('lamp', 'L', [100, 60, 0], ['1'])]);
+
+    // 60 to the trunk and 900 along it: 40 shorter.
+    expect(Harnesses::found(Harnesses::solved($file)))->toBe(! $isFound ? [] : [
+        'L is too short. It is 960 mm, and H is 1000 mm: 40 mm apart, where 39 mm are allowed.',
+    ]);
+})->with([[40.0, false], [39.0, true]]);

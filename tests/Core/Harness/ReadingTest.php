@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Exchange\HarnessTables;
+use Bowline\Harness\Nets;
+use Bowline\Job;
+use Bowline\Job\JobError;
+use Bowline\Job\JobFile;
+use Bowline\Job\Schema;
+use Tests\Cases;
+use Tests\Harnesses;
+
+/*
+ * What a job file says of harnesses, what is wrong with it and where, and the lists that come out.
+ */
+it('says where a harness is wrong', function (array $harness, string $pointer, string $words): void {
+    try {
+        Job::read(Harnesses::file($harness));
+        $said = ['', ''];
+    } catch (JobError $error) {
+        $said = [$error->pointer, $error->getMessage()];
+    }
+    expect($said)->toBe([$pointer, $words]);
+})->with(function (): array {
+    $wire = static fn (array $more): array => [
+        'wires' => [Harnesses::wire('W1', $more['from'] ?? 'panel.X.1', $more['to'] ?? 'pump.M.1', $more)],
+    ];
+    $at = '/harnesses/0';
+
+    return [
+        'no such trunk' => [['trunks' => ['t9']], $at.'/trunks/0', 'there is no run “t9”'],
+        'no such pin' => [
+            $wire(['to' => 'pump.M.9']), $at.'/wires/0/to', 'pump.M has no pin “9”; it has 1, 2, 3, 4',
+        ],
+        'a connector without its pin' => [
+            $wire(['to' => 'pump.M']), $at.'/wires/0/to', 'pump.M has pins: say which, as “pump.M.1”',
+        ],
+        'no such port' => [$wire(['from' => 'panel.Y.1']), $at.'/wires/0/from', 'there is no port “panel.Y”'],
+        'no such splice' => [$wire(['from' => 'S7']), $at.'/wires/0/from', 'there is no splice “S7”'],
+        'no such stock' => [$wire(['stock' => 'w9']), $at.'/wires/0/stock', 'there is no stock “w9”'],
+        'a bundle for a wire' => [
+            $wire(['stock' => 'bundle']), $at.'/wires/0/stock', '“bundle” is a bundle, and no wire',
+        ],
+        'by way of what is no trunk' => [
+            $wire(['via' => ['t9']]), $at.'/wires/0/via/0', '“t9” is no trunk of the harness',
+        ],
+        'in no such cable' => [$wire(['cable' => 'K']), $at.'/wires/0/cable', 'there is no cable “K” in the harness'],
+        'as long as itself' => [
+            $wire(['length' => ['same_as' => 'W1']]), $at.'/wires/0/length/same_as',
+            'there is no other wire “W1” in the harness',
+        ],
+        'a cover that ends before it begins' => [
+            ['covers' => [['run' => 't1', 'kind' => 'tape', 'from' => 300, 'to' => 200]]], $at.'/covers/0/to',
+            'the cover ends before it begins',
+        ],
+        'tape that lies wholly over itself' => [
+            ['covers' => [['run' => 't1', 'kind' => 'tape', 'overlap' => 100]]], $at.'/covers/0/overlap',
+            'the overlap is a share in percent, below 100',
+        ],
+        'a step of nothing' => [['step' => 0], $at.'/step', 'the step of lengths must be more than 0'],
+    ];
+});
+
+it('takes a trunk once, and only of a bundle', function (): void {
+    $file = Harnesses::file();
+    $file->harnesses[] = (object) ['id' => 'other', 'trunks' => ['t1']];
+    expect(fn () => Job::read($file))->toThrow(JobError::class, '“t1” is a trunk of a harness already');
+    $file->harnesses = [(object) ['id' => 'h', 'trunks' => ['t1']]];
+    $file->runs[0]->stock = 'w2';
+    expect(fn () => Job::read($file))->toThrow(JobError::class, '“t1” is no bundle; a trunk is a run of a bundle');
+});
+
+it('is written as version 4, and a job without any of it as before', function (): void {
+    $file = Harnesses::file();
+    expect(json_decode(JobFile::encode($file))->version)->toBe(4);
+    unset($file->harnesses);
+    expect(json_decode(JobFile::encode($file))->version)->toBe(4);
+    $file->stock = array_slice($file->stock, 1);
+    $file->runs = [];
+    foreach ($file->fittings as $fitting) {
+        unset($fitting->ports[0]->pins);
+    }
+    expect(json_decode(JobFile::encode($file))->version)->toBeLessThan(4);
+});
+
+it('joins pins by wires, splices and pins with several wires', function (): void {
+    $harness = Job::read(Harnesses::file([
+        'splices' => [['id' => 'S', 'on' => ['run' => 't1', 'length' => 100]]],
+        'wires' => [
+            Harnesses::wire('A', 'panel.X.1', 'S'), Harnesses::wire('B', 'panel.X.2', 'pump.M.2'),
+            Harnesses::wire('C', 'pump.M.1', 'pump.M.3'), Harnesses::wire('D', 'S', 'pump.M.3'),
+        ],
+    ]))->harnesses['h'];
+    $nets = array_map(static fn ($net): array => [$net->pins, $net->wires], Nets::of($harness));
+
+    expect($nets)->toEqualCanonicalizing([
+        [['panel.X.1', 'pump.M.3', 'pump.M.1'], ['A', 'D', 'C']], [['panel.X.2', 'pump.M.2'], ['B']],
+    ]);
+});
+
+it('lists wires, what is cut of each stock, and every pin', function (): void {
+    $solved = Harnesses::solved(Harnesses::file(['step' => 10, 'allowance' => ['strip' => 7], 'wires' => [
+        Harnesses::wire('W1', 'panel.X.1', 'pump.M.1', ['signal' => '24 V', 'colour' => 'red']),
+        Harnesses::wire('W2', 'panel.X.2', 'pump.M.1'),
+    ]]));
+    $tables = HarnessTables::all($solved, Job::read(Harnesses::file())->site->units);
+
+    expect($tables['wires']->rows[0])->toBe([
+        'W1', '24 V', 'panel.X', '1', 'pump.M', '1', 'w2', 'red', '', '', 1000.0, 0.0, 0.0, 0.0, 14.0, 1000.0, 1020.0,
+        'T1',
+    ])
+        ->and($tables['cuts']->rows)->toBe([['w2', 2, 2040.0, '1020 1020']])
+        ->and(array_map(static fn (array $row): array => [$row[0], $row[1], $row[3]], $tables['connectors']->rows))
+        ->toBe([
+            ['panel.X', '1', 'W1'], ['panel.X', '2', 'W2'], ['panel.X', '3', ''], ['panel.X', '4', ''],
+            ['pump.M', '1', 'W1'], ['pump.M', '1', 'W2'], ['pump.M', '2', ''], ['pump.M', '3', ''], ['pump.M', '4', ''],
+        ])
+        ->and($tables['continuity']->rows)->toBe([[1, 'panel.X.1 pump.M.1 panel.X.2', 'W1 W2']]);
+});
+
+it('comes out of the command line', function (): void {
+    $path = (string) tempnam(sys_get_temp_dir(), 'job');
+    file_put_contents($path, json_encode(Harnesses::file(['wires' => [
+        Harnesses::wire('W1', 'panel.X.1', 'pump.M.1', ['length' => ['at_most' => 900]]),
+    ]]), JSON_THROW_ON_ERROR));
+    [$exit, $out] = Cases::bowline('solve', $path);
+    [$listed, $wires] = Cases::bowline('wires', $path);
+    [, $bundles] = Cases::bowline('bundles', $path, '--harness', 'h');
+    [$unknown, , $error] = Cases::bowline('wires', $path, '--list', 'pegs');
+    unlink($path);
+    $solution = json_decode($out, false, 64, JSON_THROW_ON_ERROR);
+    Schema::check($solution, 'solution.json');
+    $wire = $solution->harnesses[0]->wires[0];
+
+    // It is too long, which is a violation.
+    expect([$exit, $listed, $unknown])->toBe([1, 1, 2])
+        ->and($wire->length)->toEqualWithDelta(1000, 1e-9)->and($wire->lead_offs)->toEqual([0, 0])
+        ->and($solution->harnesses[0]->findings[0]->rule)->toBe('wire-length')
+        ->and($wires)->toStartWith('wire,signal,from,from_pin,')
+        ->and($bundles)->toStartWith('trunk,from_mm,to_mm,count,diameter_mm')
+        ->and($error)->toContain('there is no list “pegs”');
+});

@@ -9,6 +9,7 @@ use App\Http\Controllers\EditController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\FlangeTablesController;
+use App\Http\Controllers\HarnessController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LayingController;
 use App\Http\Controllers\LinesController;
@@ -85,6 +86,8 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::post('jobs/{job}/comb', [RunsBetweenPortsController::class, 'comb']);
     Route::post('jobs/{job}/fittings/{fitting}/onto', [PartsController::class, 'onto']);
     Route::post('jobs/{job}/pasted', [LayingController::class, 'pasted']);
+    Route::post('jobs/{job}/harnesses/{harness}/pasted', [HarnessController::class, 'pasted']);
+    Route::get('jobs/{job}/harnesses/{harness}/{list}.csv', [HarnessController::class, 'csv']);
     Route::post('jobs/{job}/preview/run', [PreviewController::class, 'run']);
     Route::post('jobs/{job}/preview/place', [PreviewController::class, 'place']);
     Route::get('jobs/{job}/centrelines.dxf', [ExportController::class, 'centrelines']);

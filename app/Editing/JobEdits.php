@@ -14,6 +14,7 @@ use Bowline\Job as CoreJob;
 use Bowline\Job\ItemRef;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Job\PortName;
 use Bowline\Job\References;
 use Bowline\Job\Schema;
 use Bowline\Job\Shape\Triangles;
@@ -29,6 +30,7 @@ final readonly class JobEdits
         'clamps' => 'clamp',
         'surroundings' => 'surrounding',
         'runs' => 'run',
+        'harnesses' => 'harness',
     ];
 
     public function __construct(
@@ -75,7 +77,8 @@ final readonly class JobEdits
      */
     private function following(Job $job, Action $action): ?array
     {
-        if ($action->header !== null || count($action->edits) > 4) {
+        // Wires end at pins and go along runs: whether they still do is known of the whole job.
+        if ($action->header !== null || count($action->edits) > 4 || $job->harnesses()->exists()) {
             return null;
         }
         $runs = [];
@@ -247,6 +250,7 @@ final readonly class JobEdits
             ],
             default => [static fn (): array => [], ''],
         };
+        $this->refuseWhenWired($after, $list, $id);
         $users = array_filter(
             self::byId($after, 'runs'), static fn (stdClass $run): bool => in_array($id, $use($run), true),
         );
@@ -261,6 +265,35 @@ final readonly class JobEdits
                     count($users) === 1 ? 'it' : 'them',
                 ),
             );
+        }
+    }
+
+    /** @throws EditRefused when a stock goes that wires are of, a fitting at which they end, or a trunk that they need */
+    private function refuseWhenWired(stdClass $after, string $list, string $id): void
+    {
+        foreach ((new Node($after))->list('harnesses') as $harness) {
+            $used = [];
+            foreach ($harness->list('wires') as $wire) {
+                $names = match ($list) {
+                    'stock' => [$wire->find('stock')?->value],
+                    'fittings' => array_map(
+                        static fn (string $end): string => PortName::of($wire->get($end)->text())->fitting, ['from', 'to'],
+                    ),
+                    'runs' => array_map(static fn (Node $via): mixed => $via->value, $wire->list('via')),
+                    default => [],
+                };
+                if (in_array($id, $names, true)) {
+                    $used[] = $wire->get('id')->text();
+                }
+            }
+            if ($used !== []) {
+                throw new EditRefused($list, $id, '', sprintf(
+                    '%s of %s %s it. Change or take out %s first.',
+                    implode(', ', array_slice($used, 0, 4)).(count($used) > 4 ? sprintf(' and %d more', count($used) - 4) : ''),
+                    StepName::name($harness->object(), $harness->get('id')->text()),
+                    count($used) === 1 ? 'needs' : 'need', count($used) === 1 ? 'it' : 'them',
+                ));
+            }
         }
     }
 

@@ -65,7 +65,7 @@ final class JobFiles
             $job,
             static fn (string $list): ?array => match ($list) {
                 'surroundings', 'fittings', 'clamps' => $isAll($list) ? null : ItemRef::idsIn($list, $things),
-                'runs' => [],
+                'runs', 'harnesses' => [],
                 default => null,
             },
         );
@@ -107,7 +107,7 @@ final class JobFiles
         }
         $file->runs = array_values($kept);
         // They are of runs that are not all here.
-        unset($file->bodies);
+        unset($file->bodies, $file->harnesses);
 
         return $this->withMeshes($file);
     }

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Editing;
 
+use App\Harness\RememberedPackings;
 use App\Http\Resources\JobChangeResource;
 use App\Http\Resources\JobResource;
 use App\Models\Job;
 use Bowline\Exchange\PlaceWriter;
 use Bowline\Job as CoreJob;
 use Bowline\Job\ItemRef;
+use Bowline\Solving\HarnessSolver;
 use stdClass;
 
 /** What is sent to a window: the whole state of a job, or what one edit has changed. */
@@ -18,6 +20,7 @@ final readonly class JobState
     public function __construct(
         private JobFiles $files,
         private KeptSolutions $solutions,
+        private RememberedPackings $packings,
     ) {
     }
 
@@ -26,7 +29,9 @@ final readonly class JobState
         $file = $this->files->file($job);
         $core = CoreJob::read($file);
 
-        return new JobResource($job, $file, $core, $this->solutions->of($job, $core));
+        return new JobResource(
+            $job, $file, $core, $this->solutions->of($job, $core), (new HarnessSolver($core, $this->packings))->all(),
+        );
     }
 
     /**

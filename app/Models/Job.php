@@ -48,6 +48,7 @@ final class Job extends Model
         'clamps' => Clamp::class,
         'surroundings' => Surrounding::class,
         'runs' => Run::class,
+        'harnesses' => Harness::class,
     ];
 
     /** Their tables, for reading many items without models. */
@@ -57,6 +58,7 @@ final class Job extends Model
         'clamps' => 'clamps',
         'surroundings' => 'surroundings',
         'runs' => 'runs',
+        'harnesses' => 'harnesses',
     ];
 
     protected $guarded = [];
@@ -149,6 +151,12 @@ final class Job extends Model
     public function runs(): HasMany
     {
         return $this->hasMany(Run::class);
+    }
+
+    /** @return HasMany<Harness, $this> */
+    public function harnesses(): HasMany
+    {
+        return $this->hasMany(Harness::class);
     }
 
     /** @return HasMany<Step, $this> */

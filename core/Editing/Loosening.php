@@ -52,6 +52,9 @@ final readonly class Loosening
         if ($lostRuns !== [] && $node->find('bodies') !== null) {
             $fitted->bodies = self::bodies($node->list('bodies'), array_keys($lostRuns));
         }
+        if ($lostRuns !== [] && $node->find('harnesses') !== null) {
+            $fitted->harnesses = self::harnesses($node->list('harnesses'), array_keys($lostRuns));
+        }
         if ($lostSurroundings !== []) {
             $fitted->fittings = array_map(
                 fn (Node $item): stdClass => $this->unmounted('fittings', $item, $lostSurroundings),
@@ -90,6 +93,37 @@ final readonly class Loosening
         );
 
         return $fitted;
+    }
+
+    /**
+     * Returns harnesses without trunks that are gone, and without the splices and covers on those.
+     *
+     * @param  list<Node>  $harnesses
+     * @param  array<array-key>  $lost  ids of runs
+     * @return list<stdClass>
+     */
+    private static function harnesses(array $harnesses, array $lost): array
+    {
+        $isLost = static fn (?Node $run): bool => in_array($run?->value, array_map(strval(...), $lost), true);
+
+        return array_map(static function (Node $node) use ($isLost): stdClass {
+            $copy = clone $node->object();
+            $runOf = static fn (string $list, Node $one): ?Node => match ($list) {
+                'splices' => $one->find('on')?->find('run'),
+                'covers' => $one->find('run'),
+                default => $one,
+            };
+            foreach (['trunks', 'splices', 'covers'] as $list) {
+                if (isset($copy->{$list})) {
+                    $copy->{$list} = array_values(array_map(
+                        static fn (Node $one): mixed => $one->value,
+                        array_filter($node->list($list), static fn (Node $one): bool => ! $isLost($runOf($list, $one))),
+                    ));
+                }
+            }
+
+            return $copy;
+        }, $harnesses);
     }
 
     /**

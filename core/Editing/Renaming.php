@@ -76,9 +76,38 @@ final class Renaming
                 $copy->{$list} = self::renamed($copy->{$list}, $from, $to);
             }
         }
+        if (isset($copy->harnesses)) {
+            $copy->harnesses = array_map(
+                static fn (Node $one): stdClass => self::harness($one->object(), $from, $to),
+                (new Node($file))->list('harnesses'),
+            );
+        }
         $copy->values = new stdClass;
         foreach ($values as $name => $value) {
             $copy->values->{$name === $from ? $to : $name} = self::renamed($value->value, $from, $to);
+        }
+
+        return $copy;
+    }
+
+    /** Renames in a harness what is told as an expression; all else in it are names. */
+    private static function harness(stdClass $harness, string $from, string $to): stdClass
+    {
+        $copy = clone $harness;
+        foreach (['covers', 'splices', 'pairs', 'allowance', 'reach', 'step'] as $key) {
+            if (isset($copy->{$key})) {
+                $copy->{$key} = self::renamed($copy->{$key}, $from, $to);
+            }
+        }
+        if (isset($copy->wires)) {
+            $copy->wires = array_map(static function (Node $node) use ($from, $to): stdClass {
+                $wire = clone $node->object();
+                if (isset($wire->length)) {
+                    $wire->length = self::renamed($wire->length, $from, $to);
+                }
+
+                return $wire;
+            }, (new Node($harness))->list('wires'));
         }
 
         return $copy;
@@ -98,7 +127,7 @@ final class Renaming
         }
         $copy = new stdClass;
         foreach (get_object_vars($value) as $key => $one) {
-            $isWord = is_string($one) && in_array($key, self::WORDS, true);
+            $isWord = $key === 'pins' || (is_string($one) && in_array($key, self::WORDS, true));
             $copy->{$key} = $isWord ? $one : self::renamed($one, $from, $to);
         }
 

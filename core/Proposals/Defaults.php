@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Proposals;
 
 use Bowline\Job\FileValue;
+use Bowline\Job\Harness\HarnessReader;
 use Bowline\Job\Section;
 
 /** Numbers that an item begins with when only the way in which it is told has been chosen. */
@@ -38,6 +39,8 @@ final class Defaults
     {
         return [
             'stand_off' => self::STAND_OFF,
+            'wire_step' => HarnessReader::STEP,
+            'wire_reach' => HarnessReader::REACH,
             'box' => [self::BODY, self::BODY, self::BODY],
             'cylinder' => ['diameter' => self::BODY, 'height' => self::BODY],
             'plate' => [

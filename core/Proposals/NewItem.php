@@ -17,6 +17,7 @@ use Bowline\Job\Part\PartKind;
 use Bowline\Job\Port;
 use Bowline\Job\PortName;
 use Bowline\Job\Shape\RoundEnd;
+use Bowline\Job\StockKind;
 use Bowline\Job\Surrounding;
 use Bowline\Routing\LaidRun;
 use stdClass;
@@ -31,6 +32,9 @@ final readonly class NewItem
 
     /** A tube of EN 10305-1 that is bent by hand, mm: outside diameter, wall, usual and least radius, grip. */
     private const TUBE = ['od' => 12, 'wall' => 1.5, 'radius' => 30, 'min_radius' => 24, 'min_straight' => 20];
+
+    /** Radius of the corners of a trunk, mm. */
+    private const BUNDLE_RADIUS = 40;
 
     /** Density of steel, kg/m³. */
     private const STEEL = 7850;
@@ -175,6 +179,39 @@ final readonly class NewItem
             'axis' => $axis->axisName() ?? FileValue::vector($axis),
             'bore' => FileValue::roundForFile($od),
             'width' => FileValue::roundForFile(max(self::CLAMP_WIDTH, round($od))),
+        ]);
+    }
+
+    /** Returns a stock of bundles, of which trunks are laid. */
+    public function bundle(): stdClass
+    {
+        return $this->named('stock', 'Bundle', [
+            'kind' => 'bundle', 'bend' => (object) ['radius' => self::BUNDLE_RADIUS],
+        ]);
+    }
+
+    /** Returns a harness with all trunks that are in none yet. */
+    public function harness(): stdClass
+    {
+        $job = new Node($this->file);
+        $bundles = $used = [];
+        foreach ($job->list('stock') as $stock) {
+            if ($stock->find('kind')?->value === StockKind::Bundle->value) {
+                $bundles[] = $stock->get('id')->text();
+            }
+        }
+        foreach ($job->list('harnesses') as $harness) {
+            array_push($used, ...array_map(static fn (Node $trunk): string => $trunk->text(), $harness->list('trunks')));
+        }
+        $trunks = [];
+        foreach ($job->list('runs') as $run) {
+            if (in_array($run->get('stock')->value, $bundles, true) && ! in_array($run->get('id')->value, $used, true)) {
+                $trunks[] = $run->get('id')->text();
+            }
+        }
+
+        return $this->named('harnesses', 'Harness '.($this->count('harnesses') + 1), [
+            'trunks' => $trunks, 'wires' => [],
         ]);
     }
 

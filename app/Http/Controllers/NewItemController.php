@@ -53,6 +53,8 @@ final readonly class NewItemController
             ],
             'port' => ['fittings', $this->portOn($body, $job, $new)],
             'stock' => ['stock', $new->stock()],
+            'bundle' => ['stock', $new->bundle()],
+            'harness' => ['harnesses', $new->harness()],
             'catalogue' => ['stock', $this->fromCatalogue($body, $file)],
             'run' => ['runs', self::run($body, $job, $new)],
             'branch' => ['runs', $this->branch($body, $job, $new)],

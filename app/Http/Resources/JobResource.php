@@ -7,6 +7,7 @@ namespace App\Http\Resources;
 use App\Editing\KeptSolution;
 use App\Models\Job;
 use Bowline\Bending\Benders;
+use Bowline\Exchange\HarnessWriter;
 use Bowline\Exchange\JobBodies;
 use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SectionWriter;
@@ -16,6 +17,7 @@ use Bowline\Job as CoreJob;
 use Bowline\Job\Service;
 use Bowline\Job\Stock;
 use Bowline\Proposals\Defaults;
+use Bowline\Solving\SolvedHarness;
 use Illuminate\Http\Request;
 use stdClass;
 
@@ -26,12 +28,14 @@ final class JobResource extends StateResource
      * @param  stdClass  $file  the job file
      * @param  CoreJob  $core  the same, read
      * @param  array<string, KeptSolution>  $solutions  of all its runs, by id
+     * @param  list<SolvedHarness>  $harnesses
      */
     public function __construct(
         Job $job,
         private readonly stdClass $file,
         private readonly CoreJob $core,
         private readonly array $solutions,
+        private readonly array $harnesses,
     ) {
         parent::__construct($job, $solutions);
     }
@@ -55,6 +59,7 @@ final class JobResource extends StateResource
             'places' => PlaceWriter::write($this->core->site),
             'sets' => $this->sets(),
             'bodies' => JobBodies::faults($this->core),
+            'harnesses' => array_map(HarnessWriter::write(...), $this->harnesses),
             'benders' => ['own' => Benders::said($this->core), 'new' => Benders::SHIPPED[0]],
             'services' => Service::said($this->core->source),
             'stocks' => (object) array_map(self::stock(...), $this->core->site->stock),

@@ -31,6 +31,7 @@ import type {
   OwnStock,
   Parts,
   PastedRows,
+  PastedWires,
   PortOnPort,
   Preview,
   PreviewPlace,
@@ -163,6 +164,8 @@ export const api = {
   triangles: async (key: string) =>
     new Float32Array(await (await ask('GET', `meshes/${encodeURIComponent(key)}`)).arrayBuffer()),
   pasted: (job: number, text: string) => send<PastedRows>(`jobs/${job}/pasted`, { text }),
+  pastedWires: (job: number, harness: string, text: string) =>
+    send<PastedWires>(`jobs/${job}/harnesses/${encodeURIComponent(harness)}/pasted`, { text }),
   entry: (job: number, entry: Entry) => send<ReadNumber>(`jobs/${job}/entry`, entry),
   lines: (job: number, text: string) => send<Lines>(`jobs/${job}/lines`, { text }),
   /** The verdicts on a run, or on one spool of it. */

@@ -4,7 +4,7 @@
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "list".
  */
-export type List = "stock" | "fittings" | "clamps" | "surroundings" | "runs";
+export type List = "stock" | "fittings" | "clamps" | "surroundings" | "runs" | "harnesses";
 export type Laying =
   | MoveCorner
   | MoveLeg
@@ -193,6 +193,7 @@ export interface Api {
   ways?: Ways;
   pasted?: Pasted;
   pastedRows?: PastedRows;
+  pastedWires?: PastedWires;
   goTo?: GoTo;
   step?: Step;
   revision?: Revision;
@@ -2049,6 +2050,7 @@ export interface JobState {
      */
     meetings: [string, string][];
   }[];
+  harnesses: SolvedHarness[];
   /**
    * The stock and the bend radius that were chosen last.
    */
@@ -4395,6 +4397,86 @@ export interface SolvedSet {
   over: boolean;
 }
 /**
+ * The wires of a harness, and what lies in its trunks.
+ */
+export interface SolvedHarness {
+  id: string;
+  wires: SolvedWire[];
+  trunks: {
+    run: string;
+    spans: BundleSpan[];
+  }[];
+  findings: HarnessFinding[];
+}
+/**
+ * A wire as it goes along the trunks.
+ */
+export interface SolvedWire {
+  id: string;
+  /**
+   * From pin to pin: along trunks, with its twist, and both lead-offs, mm; null where there is no way.
+   */
+  length: number | null;
+  /**
+   * With what both ends need, rounded up to the step, mm.
+   */
+  cut_length: number | null;
+  /**
+   * Items: A length of a trunk, in the direction of the wire.
+   */
+  ways: {
+    run: string;
+    from: number;
+    to: number;
+  }[];
+  /**
+   * From its first pin and to its last one, mm; none without a way.
+   */
+  lead_offs: number[];
+  /**
+   * By which twisting makes it longer, mm.
+   */
+  twist: number;
+  allowances: {
+    strip: number;
+    crimp: number;
+    loop: number;
+  }[];
+}
+/**
+ * A length of a trunk with the same wires in it.
+ */
+export interface BundleSpan {
+  from: number;
+  to: number;
+  wires: string[];
+  /**
+   * Diameter without covers, mm.
+   */
+  bare: number;
+  diameter: number;
+  min_radius: number;
+  mass: number;
+  fill: number | null;
+}
+/**
+ * A finding about a harness.
+ */
+export interface HarnessFinding {
+  rule: string;
+  severity: "warning" | "violation";
+  title: string;
+  message: string;
+  at: Point;
+  wire: string | null;
+  run: string | null;
+  span: [number, number] | null;
+  measured: number | null;
+  required: number | null;
+  remedies: string[];
+  cures: Cure[];
+}
+/**
  * What a thing is told by when only the way of telling it has been chosen.
  */
 export interface Defaults {
@@ -4421,6 +4503,14 @@ export interface Defaults {
     outline: Outline;
     thickness: number;
   };
+  /**
+   * To whole multiples of which wires are cut, mm.
+   */
+  wire_step: number;
+  /**
+   * Longest way from a pin to a trunk, mm.
+   */
+  wire_reach: number;
 }
 /**
  * A thing that moves while it works: it swings, or goes to a second position. Things that move do so together.
@@ -4635,6 +4725,20 @@ export interface PastedRows {
    * via the `definition` "stop".
    */
   stops: (PointStop | StepStop | LegStop | LevelStop | ClampStop)[];
+  refused: {
+    line: number;
+    text: string;
+    why: string;
+  }[];
+}
+/**
+ * Wires read from rows, and the rows that were refused.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "pastedWires".
+ */
+export interface PastedWires {
+  wires: Wire[];
   refused: {
     line: number;
     text: string;
@@ -5162,7 +5266,9 @@ export interface NewItem {
     | "branch"
     | "channel"
     | "strand"
-    | "port";
+    | "port"
+    | "bundle"
+    | "harness";
   part?:
     | "pump"
     | "impeller-pump"

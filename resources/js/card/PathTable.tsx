@@ -7,13 +7,11 @@ import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
 import { IconButton } from '../ui/IconButton';
+import { stepBetweenCells } from '../ui/stepBetweenCells';
 import { CornerTies } from './CornerTies';
 import { PasteReport } from './PasteReport';
 import { PathRow } from './PathRow';
 import { RadiusChoices } from './RadiusChoices';
-
-/** What can have the focus in a cell. */
-const STOPS = 'button.row-pick, select, input';
 
 /** A row a leg: direction, length corner to corner, straight between tangent points, radius at its end. */
 export function PathTable({ run, solved }: { run: Run; solved: SolvedRun }) {
@@ -55,7 +53,7 @@ export function PathTable({ run, solved }: { run: Run; solved: SolvedRun }) {
       } else if (chosenLeg?.place === 'stop') {
         remove();
       }
-    } else if (step(body.current, event)) {
+    } else if (stepBetweenCells(body.current, event)) {
       event.preventDefault();
       event.stopPropagation();
     }
@@ -133,28 +131,4 @@ export function PathTable({ run, solved }: { run: Run; solved: SolvedRun }) {
       )}
     </>
   );
-}
-
-/** Moves the focus between cells by arrow keys; returns false when there is no cell in that direction. */
-function step(body: HTMLElement | null, event: KeyboardEvent): boolean {
-  const [down, right] =
-    { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] }[event.key] ?? [];
-  const cell = event.target instanceof Element ? event.target.closest('td') : null;
-  if (down === undefined || right === undefined || body === null || cell === null) {
-    return false;
-  }
-  const rows = [...body.querySelectorAll('tr')];
-  const row = rows.findIndex((one) => one.contains(cell));
-  const column = cell.cellIndex;
-  let [r, c] = [row + down, column + right];
-  while (r >= 0 && r < rows.length && c >= 0 && c < 5) {
-    const next = rows[r]?.cells[c]?.querySelector<HTMLElement>(STOPS);
-    if (next !== null && next !== undefined) {
-      next.focus();
-      return true;
-    }
-    r += down;
-    c += right;
-  }
-  return true;
 }

@@ -63,7 +63,9 @@ export function RunCard({ id }: { id: string }) {
           of={named(items('stock'))}
           onChange={(value) => tell(change({ stock: value }))}
         />
-        {stock !== undefined && stock.section.shape !== 'round' && <PlacementFields run={run} onChange={change} />}
+        {stock?.section !== undefined && stock.section.shape !== 'round' && (
+          <PlacementFields run={run} onChange={change} />
+        )}
         {isRigid && (
           <>
             <Row label="Radius, all corners">

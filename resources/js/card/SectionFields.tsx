@@ -27,6 +27,9 @@ export function SectionFields({ stock, onChange }: Props) {
   const { state } = useJob();
   const { section } = stock;
   const facts = state.stocks[stock.id];
+  if (section === undefined) {
+    return null;
+  }
   const toShape = (shape: string) => {
     const made = facts?.shapes[shape];
     return made === undefined ? Promise.resolve() : onChange(made);

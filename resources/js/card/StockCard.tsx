@@ -9,7 +9,7 @@ import { CardHead } from './CardHead';
 import { FlexibleStock } from './FlexibleStock';
 import { SectionFields } from './SectionFields';
 
-const KINDS: readonly Stock['kind'][] = ['tube', 'pipe', 'hose', 'cable', 'wire', 'rod'];
+const KINDS: readonly Stock['kind'][] = ['tube', 'pipe', 'hose', 'cable', 'wire', 'rod', 'bundle'];
 
 const FLEXIBLE: readonly Stock['kind'][] = ['hose', 'cable', 'wire'];
 
@@ -26,6 +26,7 @@ export function StockCard({ id }: { id: string }) {
   const changeBend = (changed: Partial<Stock['bend']>) => change({ bend: { ...bend, ...changed } });
   const flexible = FLEXIBLE.includes(stock.kind);
   const users = items('runs').filter((run) => run.stock === id);
+  const isBundle = stock.kind === 'bundle';
 
   return (
     <>
@@ -47,25 +48,33 @@ export function StockCard({ id }: { id: string }) {
             ))}
           </select>
         </Row>
-        <SectionFields stock={stock} onChange={(section) => change({ section })} />
-        <Row label="Density">
-          <NumberField
-            label="Density"
-            unit="kg/m³"
-            plain
-            value={stock.density}
-            onChange={(density) => change({ density })}
-          />
-        </Row>
+        {isBundle ? (
+          <p className="quiet mb-0">A bundle is as thick as the wires in it; trunks of harnesses are laid of it.</p>
+        ) : (
+          <>
+            <SectionFields stock={stock} onChange={(section) => change({ section })} />
+            <Row label="Density">
+              <NumberField
+                label="Density"
+                unit="kg/m³"
+                plain
+                value={stock.density}
+                onChange={(density) => change({ density })}
+              />
+            </Row>
+          </>
+        )}
       </Section>
       <Section title="Bending">
         <Row label="Bend radius">
           <NumberField label="Bend radius" value={bend.radius} onChange={(radius) => changeBend({ radius })} />
         </Row>
-        <Row label="Least radius">
-          <NumberField label="Least radius" value={bend.min_radius} onChange={(r) => changeBend({ min_radius: r })} />
-        </Row>
-        {!flexible && (
+        {!isBundle && (
+          <Row label="Least radius">
+            <NumberField label="Least radius" value={bend.min_radius} onChange={(r) => changeBend({ min_radius: r })} />
+          </Row>
+        )}
+        {!flexible && !isBundle && (
           <>
             <Row label="Straight between bends">
               <NumberField

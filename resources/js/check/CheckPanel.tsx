@@ -1,4 +1,5 @@
 import { FindingCard } from '../card/FindingList';
+import { HarnessFindings } from '../card/HarnessFindings';
 import { blocksOf } from '../job/blocks';
 import { useWorkbench } from '../job/store';
 import { useJob } from '../job/useJob';
@@ -19,14 +20,22 @@ export function CheckPanel() {
     const fault = state.bodies.find(({ id }) => id === block.id)?.fault ?? null;
     return fault === null ? [] : [{ block, fault }];
   });
+  const wired = items('harnesses').map((harness) => ({
+    harness,
+    found: state.harnesses.find(({ id }) => id === harness.id)?.findings ?? [],
+  }));
+  const ofWires = wired.flatMap(({ found }) => found);
+  const brokenWires = ofWires.filter(({ severity }) => severity === 'violation').length;
   const broken = findings.filter(({ finding }) => finding.severity === 'violation').length;
   return (
     <>
       <h2>Findings</h2>
       <p className="under">
-        {findings.length + bodies.length + blocks.length === 0
+        {findings.length + bodies.length + blocks.length + ofWires.length === 0
           ? `All ${state.solutions.length} runs can be bent and built.`
-          : `${broken + bodies.length + blocks.length} broken, ${findings.length - broken} to look at`}
+          : `${broken + bodies.length + blocks.length + brokenWires} broken, ${
+              findings.length - broken + ofWires.length - brokenWires
+            } to look at`}
       </p>
       {bodies.map(({ body, fault }) => (
         <section key={body.id} className="finding violation" aria-label={`${body.name ?? body.id} cannot be one body`}>
@@ -47,6 +56,9 @@ export function CheckPanel() {
           <p className="mb-1">{fault}</p>
           <Button onClick={() => pick(block.list, block.id)}>Show {block.name}</Button>
         </section>
+      ))}
+      {wired.map(({ harness, found }) => (
+        <HarnessFindings key={harness.id} findings={found} name={harness.name ?? harness.id} />
       ))}
       {findings.map(({ run, finding }) => (
         <FindingCard

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
-import type { List } from '../api/types';
+import type { HarnessFinding, List } from '../api/types';
 import { fieldText, length } from '../job/format';
 import { Mark, statusWord } from '../job/Mark';
 import { type Stage, useWorkbench } from '../job/store';
@@ -10,6 +10,7 @@ import { LockerRow } from './LockerRow';
 
 const TITLES: Record<List, string> = {
   runs: 'Runs',
+  harnesses: 'Harnesses',
   fittings: 'Fittings',
   clamps: 'Clamps',
   surroundings: 'Surroundings',
@@ -17,13 +18,17 @@ const TITLES: Record<List, string> = {
 };
 
 const ORDER: Record<Stage, readonly List[]> = {
-  place: ['fittings', 'surroundings', 'clamps', 'stock', 'runs'],
-  lay: ['runs', 'fittings', 'clamps', 'surroundings', 'stock'],
-  check: ['runs', 'fittings', 'clamps', 'surroundings', 'stock'],
-  make: ['runs', 'stock'],
+  place: ['fittings', 'surroundings', 'clamps', 'stock', 'runs', 'harnesses'],
+  lay: ['runs', 'harnesses', 'fittings', 'clamps', 'surroundings', 'stock'],
+  check: ['runs', 'harnesses', 'fittings', 'clamps', 'surroundings', 'stock'],
+  make: ['runs', 'harnesses', 'stock'],
 };
 
 const boreWords = (bore: number | string | undefined) => (typeof bore === 'number' ? length(bore) : fieldText(bore));
+
+/** The worst of what is found of a harness. */
+const worstOf = (findings: readonly HarnessFinding[]) =>
+  findings.some((one) => one.severity === 'violation') ? 'violation' : findings.length > 0 ? 'warning' : 'good';
 
 /** The items of a job: those that need work in this stage first. */
 export function Locker({ stage }: { stage: Stage }) {
@@ -42,6 +47,10 @@ export function Locker({ stage }: { stage: Stage }) {
     }
     if (list === 'clamps') {
       return `ø ${boreWords(state.job.clamps?.find((clamp) => clamp.id === id)?.bore)}`;
+    }
+    if (list === 'harnesses') {
+      const wires = state.job.harnesses?.find((harness) => harness.id === id)?.wires?.length ?? 0;
+      return `${wires} wire${wires === 1 ? '' : 's'}`;
     }
     const stock = state.job.stock?.find((item) => item.id === id);
     if (list === 'stock' && stock !== undefined) {
@@ -82,7 +91,9 @@ export function Locker({ stage }: { stage: Stage }) {
                   name={item.name ?? item.id}
                   aside={aside(list, item.id)}
                   mark={
-                    list === 'runs' && (
+                    list === 'harnesses' ? (
+                      <Mark status={worstOf(state.harnesses.find((one) => one.id === item.id)?.findings ?? [])} />
+                    ) : list === 'runs' ? (
                       <Mark
                         status={
                           hidden.has(`runs/${item.id}`)
@@ -90,7 +101,7 @@ export function Locker({ stage }: { stage: Stage }) {
                             : (state.solutions.find((run) => run.id === item.id)?.status ?? 'good')
                         }
                       />
-                    )
+                    ) : null
                   }
                 />
               ))}

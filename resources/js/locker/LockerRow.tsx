@@ -24,7 +24,7 @@ export function LockerRow({ list, id, name, aside, mark }: Props) {
         <span className="label">{name}</span>
         <span className="state">{aside}</span>
       </button>
-      {list !== 'stock' && (
+      {list !== 'stock' && list !== 'harnesses' && (
         <IconButton
           icon={isHidden ? EyeOff : Eye}
           name={`${isHidden ? 'Show' : 'Hide'} ${name}`}

@@ -35,7 +35,11 @@ export function useAdding(): Adding[] {
           await put(list, item as ItemOf<typeof list>, `Add ${item.name}`);
           pick(list, item.id);
           // In a scene with little in it a new item may be outside the view.
-          if (list !== 'stock' && items('fittings').length + items('surroundings').length < FEW) {
+          if (
+            list !== 'stock' &&
+            list !== 'harnesses' &&
+            items('fittings').length + items('surroundings').length < FEW
+          ) {
             useCamera.getState().zoomTo('all');
           }
         }),
@@ -97,6 +101,8 @@ export function useAdding(): Adding[] {
       { list: 'clamps', name: 'Add a clamp in space', run: () => add({ kind: 'clamp' }) },
       { list: 'stock', name: 'Add stock from the catalogue', run: () => useWorkbench.getState().open('catalogue') },
       { list: 'stock', name: 'Add stock of your own', run: () => add({ kind: 'stock' }) },
+      { list: 'stock', name: 'Add a bundle, to lay trunks of', run: () => add({ kind: 'bundle' }) },
+      { list: 'harnesses', name: 'Add a harness', run: () => add({ kind: 'harness' }) },
       { list: 'surroundings', name: 'Add a box', run: () => add({ kind: 'box' }) },
       { list: 'surroundings', name: 'Add a cylinder', run: () => add({ kind: 'cylinder' }) },
       { list: 'surroundings', name: 'Add a panel', run: () => add({ kind: 'panel' }) },

@@ -15,14 +15,30 @@ import { Pulled } from './Pulled';
 import { UpTo } from './UpTo';
 import { useStripDrag } from './useStripDrag';
 import { MARGIN, RIGHT, useZoom } from './useZoom';
+import { WireTable } from './WireTable';
 
 /** The selected run laid straight: its pieces to scale, its curvature, its length. */
 export function Strip() {
   const { item, solution } = useJob();
   const picked = useWorkbench((store) => store.picked);
   const { stripFolded: folded, foldStrip: fold } = usePreferences();
+  const harness = picked?.list === 'harnesses' ? item('harnesses', picked.id) : undefined;
   const run = picked?.list === 'runs' ? item('runs', picked.id) : undefined;
   const solved = run === undefined ? undefined : solution(run.id);
+  if (harness !== undefined) {
+    const count = harness.wires?.length ?? 0;
+    return (
+      <section className={`strip${folded ? '' : ' open wires'}`} aria-label="Wires">
+        <Head
+          title="Wires"
+          facts={`${harness.name ?? harness.id} · ${count} wire${count === 1 ? '' : 's'}`}
+          folded={folded}
+          onFold={fold}
+        />
+        {!folded && <WireTable key={harness.id} harness={harness} />}
+      </section>
+    );
+  }
   return (
     <section className={`strip${folded ? '' : ' open'}`} aria-label="Laid straight">
       {run === undefined || solved === undefined || solved.unsolved === true || folded ? (
@@ -49,6 +65,7 @@ const factsOf = (run: Run, solved: SolvedRun) =>
   ].join(' · ');
 
 interface HeadProps {
+  title?: string;
   facts: string;
   folded: boolean;
   onFold: () => void;
@@ -60,7 +77,7 @@ interface HeadProps {
   onUpTo?: () => void;
 }
 
-function Head({ facts, folded, onFold, zoom, movement = false, upTo, onUpTo }: HeadProps) {
+function Head({ title = 'Laid straight', facts, folded, onFold, zoom, movement = false, upTo, onUpTo }: HeadProps) {
   const { film, showFilm } = useWorkbench();
   return (
     <div className="strip-head">
@@ -80,7 +97,7 @@ function Head({ facts, folded, onFold, zoom, movement = false, upTo, onUpTo }: H
           ))}
         </span>
       ) : (
-        <span className="caption">Laid straight</span>
+        <span className="caption">{title}</span>
       )}
       {upTo ?? (
         <span className="facts" role="status">

@@ -20,6 +20,7 @@ import { Halo } from './Halo';
 import { Outlined } from './Outlined';
 import { Repeats } from './Repeats';
 import { pieceAt, tubeGeometry } from './tube';
+import { useBundle } from './useBundle';
 
 /** A run that does not say what it carries, where runs are shown by that. */
 const UNTOLD = '#c4c9c6';
@@ -31,6 +32,7 @@ const LOOKS: Partial<Record<Stock['kind'], readonly string[]>> = {
   hose: ['#59666c', '#6d6a63', '#4c5c66'],
   cable: ['#7a5a3c', '#4f6470', '#6b5566', '#5d6b4c'],
   wire: ['#b98552', '#a8593f', '#8a7a3e'],
+  bundle: ['#4b4f52', '#5a5148', '#47545c'],
 };
 
 /** A run at its true diameter, hollow where it is; each piece can be selected and hovered. */
@@ -54,23 +56,25 @@ export function RunMesh({ run, solved: whole, stage }: { run: Run; solved: Solve
 
   const upTo = useUpTo((store) => (store.run === run.id && store.length < whole.length ? store.length : null));
   const solved = useMemo(() => (upTo === null ? whole : cutShort(whole, upTo)), [whole, upTo]);
+  const bundle = useBundle(run.id);
   const stretches = useMemo(
     () =>
+      bundle ??
       whole.body.tube.map(({ from, to, stock: own }) => ({
         from,
         to,
         od: state.stocks[own]?.od ?? 10,
         bore: state.stocks[own]?.bore ?? 0,
       })),
-    [whole, state.stocks],
+    [whole, state.stocks, bundle],
   );
   const tube = useMemo(() => {
     const colours = { base: metal, broken: '#bc2f26', picked: '#d99a2b', bore: '#4c5b60' };
     const isLit = (piece: Piece) => isSamePart(piece.part, part) || isSamePart(piece.part, hovered);
-    return solved.body.mesh == null
+    return solved.body.mesh == null || bundle !== null
       ? tubeGeometry(solved, stretches, colours, isLit)
       : bodyGeometry(whole, solved.body.mesh, colours, isLit, upTo ?? undefined);
-  }, [solved, whole, upTo, stretches, metal, part, hovered]);
+  }, [solved, whole, upTo, stretches, bundle, metal, part, hovered]);
   useEffect(() => () => tube.geometry.dispose(), [tube]);
 
   const name = run.name ?? run.id;

@@ -12,6 +12,7 @@ import { CameraRig } from './CameraRig';
 import { boundsOf, withRoom } from './camera';
 import { Envelope } from './Envelope';
 import { FloorGrid } from './FloorGrid';
+import { FollowedWire } from './FollowedWire';
 import { HoverTag } from './HoverTag';
 import { JoinedMeshes, WallMesh } from './JoinedMeshes';
 import { Legend } from './Legend';
@@ -153,7 +154,7 @@ function Scene({ stage }: { stage: Stage }) {
       {stage === 'lay' && !laying && !joining && !isCut && picked?.list === 'runs' && isShown('runs', picked.id) && (
         <Handles run={picked.id} />
       )}
-      {stage === 'place' && !pointing && picked !== null && picked.list !== 'runs' && picked.list !== 'stock' && (
+      {stage === 'place' && !pointing && picked !== null && isPlaced(picked.list) && (
         <PlaceHandles list={picked.list} id={picked.id} />
       )}
       {stage === 'lay' && <LayingScene />}

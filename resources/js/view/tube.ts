@@ -129,6 +129,18 @@ function between(a: Station, b: Station, along: number): Station {
   return { at: a.at.clone().lerp(b.at, share), first: a.first, second: a.second, along };
 }
 
+/** Returns the place on the centre line of a run at a developed length. */
+export function placeAlong(run: SolvedRun, along: number): Vector3 {
+  const stations = stationsOf(run);
+  for (let i = 1; i < stations.length; i++) {
+    const [a, b] = [stations[i - 1], stations[i]];
+    if (a !== undefined && b !== undefined && along <= b.along && b.along > a.along) {
+      return between(a, b, Math.max(a.along, along)).at;
+    }
+  }
+  return stations[stations.length - 1]?.at.clone() ?? new Vector3();
+}
+
 /** Returns the piece of a picked triangle. */
 export function pieceAt(tube: TubeGeometry, triangle: number): Piece | null {
   let found: Piece | null = null;

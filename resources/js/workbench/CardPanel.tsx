@@ -1,5 +1,6 @@
 import { ClampCard } from '../card/ClampCard';
 import { FittingCard } from '../card/FittingCard';
+import { HarnessCard } from '../card/HarnessCard';
 import { RunCard } from '../card/RunCard';
 import { StockCard } from '../card/StockCard';
 import { SurroundingCard } from '../card/SurroundingCard';
@@ -16,6 +17,7 @@ const CARDS = {
   clamps: ClampCard,
   surroundings: SurroundingCard,
   stock: StockCard,
+  harnesses: HarnessCard,
 } as const;
 
 /** The right panel: the selected item edited in place; in Check all findings; in Make the downloads. */

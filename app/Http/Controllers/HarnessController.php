@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Editing\JobFiles;
+use App\Harness\RememberedPackings;
+use App\Http\RequestBody;
+use App\Models\Job;
+use Bowline\Exchange\HarnessTables;
+use Bowline\Exchange\WireRows;
+use Bowline\Job as CoreJob;
+use Bowline\Solving\HarnessSolver;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** Rows of wires for a harness, and its lists. */
+final readonly class HarnessController
+{
+    public function __construct(
+        private JobFiles $files,
+        private RememberedPackings $packings,
+    ) {
+    }
+
+    /** Reads wires pasted from a spreadsheet; refused rows are returned with their reasons, and nothing is stored. */
+    public function pasted(Request $request, Job $job, string $harness): JsonResponse
+    {
+        $core = CoreJob::read($this->files->file($job));
+        $rows = WireRows::read(
+            RequestBody::of($request, 'pasted')->get('text')->text(),
+            $core->harnesses[$harness] ?? throw new NotFoundHttpException, $core->site,
+        );
+
+        return response()->json(['wires' => $rows->wires, 'refused' => $rows->refused]);
+    }
+
+    public function csv(Job $job, string $harness, string $list): Response
+    {
+        $core = CoreJob::read($this->files->file($job));
+        $solved = (new HarnessSolver($core, $this->packings))->solved(
+            $core->harnesses[$harness] ?? throw new NotFoundHttpException,
+        );
+        $table = HarnessTables::all($solved, $core->site->units)[$list] ?? throw new NotFoundHttpException;
+
+        return new Response($table->csv(), 200, [
+            'Content-Type' => 'text/csv',
+            'Content-Disposition' => sprintf('attachment; filename="%s.%s.csv"', Str::slug($harness), $list),
+        ]);
+    }
+}

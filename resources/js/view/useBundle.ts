@@ -1,0 +1,17 @@
+import { useMemo } from 'react';
+import { useJob } from '../job/useJob';
+import type { TubeStretch } from './tube';
+
+/** Thickness of a trunk that nothing is in, mm. */
+const EMPTY = 1.5;
+
+/** Returns the bundle of a trunk from place to place, as thick as it is; null of a run that is no trunk. */
+export function useBundle(run: string): readonly TubeStretch[] | null {
+  const { state } = useJob();
+  return useMemo(() => {
+    const trunk = state.harnesses.flatMap((harness) => harness.trunks).find((one) => one.run === run);
+    return trunk === undefined
+      ? null
+      : trunk.spans.map(({ from, to, diameter }) => ({ from, to, od: Math.max(EMPTY, diameter), bore: 0 }));
+  }, [state.harnesses, run]);
+}

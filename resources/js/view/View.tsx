@@ -148,15 +148,19 @@ function Scene({ stage }: { stage: Stage }) {
       })}
       {!isCut && <JoinedMeshes />}
       {!isCut && <WallMesh />}
+      <FollowedWire />
       {film && moving?.movement != null && movingRun !== undefined && (
         <Envelope run={movingRun} movement={moving.movement} />
       )}
       {stage === 'lay' && !laying && !joining && !isCut && picked?.list === 'runs' && isShown('runs', picked.id) && (
         <Handles run={picked.id} />
       )}
-      {stage === 'place' && !pointing && picked !== null && isPlaced(picked.list) && (
-        <PlaceHandles list={picked.list} id={picked.id} />
-      )}
+      {stage === 'place' &&
+        !pointing &&
+        picked !== null &&
+        picked.list !== 'runs' &&
+        picked.list !== 'stock' &&
+        picked.list !== 'harnesses' && <PlaceHandles list={picked.list} id={picked.id} />}
       {stage === 'lay' && <LayingScene />}
       <PointingScene />
       <PiecesScene />

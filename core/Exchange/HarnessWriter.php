@@ -23,6 +23,9 @@ final class HarnessWriter
         return [
             'id' => $laid->harness->id,
             'wires' => array_map(self::wire(...), array_values($laid->wires)),
+            'total' => array_sum(array_map(
+                static fn (LaidWire $one): float => $one->cutLength() ?? 0.0, $laid->wires,
+            )),
             'trunks' => self::trunks($solved),
             'findings' => array_map(self::finding(...), $solved->findings),
         ];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Rules;
 
 use Bowline\Geometry\Tolerance;
+use Bowline\Job\StockKind;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
@@ -19,7 +20,8 @@ final class Twist implements Rule
 
     public function check(LaidRun $laid): array
     {
-        $worst = $laid->sweep()?->mostTwisted();
+        // Wires that lie loosely beside each other twist freely.
+        $worst = $laid->run->stock->kind === StockKind::Bundle ? null : $laid->sweep()?->mostTwisted();
         $degrees = rad2deg(abs($worst->twist ?? 0.0));
         if ($worst === null || $degrees <= self::LARGEST_TWIST + Tolerance::RULE_SLACK) {
             return [];

@@ -13,12 +13,12 @@ use RuntimeException;
 
 /**
  * Puts the demo jobs into an empty database: the engine space of the pilot boat "Ternwake", its exhaust elbow, a
- * manifold block, a skid, its hoses and cables, all invented.
+ * manifold block, a skid, its hoses and cables, its wiring, all invented.
  */
 final class DatabaseSeeder extends Seeder
 {
     /** The last one is the one that opens. */
-    private const JOBS = ['hoses.json', 'skid.json', 'exhaust.json', 'manifold.json', 'ternwake.json'];
+    private const JOBS = ['hoses.json', 'skid.json', 'exhaust.json', 'manifold.json', 'wiring.json', 'ternwake.json'];
 
     /** How long solving one of them may take, s. */
     private const LONGEST = 120.0;

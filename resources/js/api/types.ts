@@ -4407,6 +4407,10 @@ export interface SolvedHarness {
     spans: BundleSpan[];
   }[];
   findings: HarnessFinding[];
+  /**
+   * What all its wires are cut to together, mm.
+   */
+  total: number;
 }
 /**
  * A wire as it goes along the trunks.

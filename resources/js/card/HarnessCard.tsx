@@ -1,7 +1,7 @@
 import { Trash2 } from 'lucide-react';
 import type { Harness } from '../api/types';
 import { Field } from '../job/Field';
-import { lengthWithUnit } from '../job/format';
+import { lengthWithUnit, longLength } from '../job/format';
 import { NumberField } from '../job/NumberField';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
@@ -39,7 +39,6 @@ export function HarnessCard({ id }: { id: string }) {
   const free = items('runs').filter((run) => bundles.has(run.stock) && !taken.has(run.id));
   const { allowance = {} } = harness;
   const wires = harness.wires?.length ?? 0;
-  const total = solved?.wires.reduce((sum, wire) => sum + (wire.cut_length ?? 0), 0) ?? 0;
   const apart = (harness.apart ?? []).map(([one, other]) => `${one} off ${other}`).join(', ');
   const enterApart = async (typed: string) => {
     const pairs = typed
@@ -61,7 +60,7 @@ export function HarnessCard({ id }: { id: string }) {
       <CardHead
         list="harnesses"
         item={harness}
-        under={`harness, ${wires} wire${wires === 1 ? '' : 's'}, ${lengthWithUnit(total)} in all`}
+        under={`harness, ${wires} wire${wires === 1 ? '' : 's'}, ${longLength(solved?.total ?? 0)} in all`}
       />
       <HarnessFindings findings={solved?.findings ?? []} />
       <Section title="Trunks">

@@ -28,6 +28,10 @@ export function length(mm: number, decimals = 1): string {
 /** Formats a length with its unit. */
 export const lengthWithUnit = (mm: number, decimals = 1): string => `${length(mm, decimals)} ${units().word}`;
 
+/** Formats a length of many metres or feet, with its unit. */
+export const longLength = (mm: number): string =>
+  units().word === 'mm' ? `${show(mm / 1000, 1)} m` : `${show(mm / INCH / 12, 1)} ft`;
+
 /** Formats a length for columns. */
 export function lengthEven(mm: number, decimals = 1): string {
   const { word, fraction } = units();

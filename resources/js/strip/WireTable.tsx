@@ -74,17 +74,17 @@ export function WireTable({ harness }: { harness: Harness }) {
             <th scope="col">Wire</th>
             <th scope="col">From</th>
             <th scope="col">To</th>
+            <th scope="col" className="text-end">
+              Length
+            </th>
+            <th scope="col" className="text-end">
+              Cut, {units().word}
+            </th>
             <th scope="col">Stock</th>
             <th scope="col">Signal</th>
             <th scope="col">Colour</th>
             <th scope="col">Class</th>
             <th scope="col">By way of</th>
-            <th scope="col" className="text-end">
-              Length, {units().word}
-            </th>
-            <th scope="col" className="text-end">
-              Cut
-            </th>
             <th scope="col">Way</th>
             <th scope="col">
               <span className="visually-hidden">Take out</span>
@@ -123,6 +123,10 @@ export function WireTable({ harness }: { harness: Harness }) {
                     />
                   </td>
                 ))}
+                <td className="number">{laid?.length == null ? 'no way' : length(laid.length)}</td>
+                <td className="number" title={laid === undefined ? undefined : partsOf(laid)}>
+                  {laid?.cut_length == null ? '–' : length(laid.cut_length)}
+                </td>
                 <td>
                   <select
                     className="form-select form-select-sm"
@@ -156,10 +160,6 @@ export function WireTable({ harness }: { harness: Harness }) {
                     text={(wire.via ?? []).map(nameOf).join(', ')}
                     onEnter={(typed) => enterVia(wire, typed)}
                   />
-                </td>
-                <td className="figure text-end">{laid?.length == null ? 'no way' : length(laid.length)}</td>
-                <td className="figure text-end" title={laid === undefined ? undefined : partsOf(laid)}>
-                  {laid?.cut_length == null ? '–' : length(laid.cut_length)}
                 </td>
                 <td className="quiet way">{[...new Set(laid?.ways.map((way) => nameOf(way.run)))].join(', ')}</td>
                 <td>

@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Job\Schema;
+use Tests\Harnesses;
+use Tests\Jobs;
+
+/*
+ * A harness in a job: kept, solved, changed, refused, pasted, listed.
+ */
+
+/** @param  array<string, mixed>  $harness */
+function harnessJob(array $harness = []): string
+{
+    $lamp = Harnesses::connector('lamp', 'L', [400, 0, 300], ['1', '2']);
+    $branch = Harnesses::trunk('t2', ['on' => ['run' => 't1', 'length' => 400], 'axis' => [0, 0, 1]], [
+        'port' => 'lamp.L',
+    ]);
+
+    return opened(json_encode(Harnesses::file([
+        'wires' => [
+            Harnesses::wire('W1', 'panel.X.1', 'pump.M.1'), Harnesses::wire('W2', 'panel.X.2', 'lamp.L.1'),
+            Harnesses::wire('W3', 'lamp.L.2', 'pump.M.2'),
+        ],
+        ...$harness,
+    ], [$branch], [$lamp]), JSON_THROW_ON_ERROR));
+}
+
+/** @return array<string, float|null> lengths of the wires of a state, by id */
+function wireLengths(array $state): array
+{
+    return array_column($state['harnesses'][0]['wires'], 'length', 'id');
+}
+
+it('comes with the state of its job, in the shape of its schema, and is saved with it', function (): void {
+    $job = harnessJob();
+    $state = test()->getJson($job)->assertOk();
+    Schema::check(json_decode($state->content()), 'api.json#/$defs/jobState');
+    $file = json_decode((string) test()->get($job.'/file')->assertOk()->content());
+
+    expect(wireLengths($state->json()))->toEqualWithDelta(['W1' => 1000, 'W2' => 700, 'W3' => 900], 1e-6)
+        ->and($file->version)->toBe(4)->and($file->harnesses[0]->wires)->toHaveCount(3);
+});
+
+it('changes exactly the wires that go along what is moved', function (): void {
+    $job = harnessJob();
+    $before = wireLengths(test()->getJson($job)->json());
+    // The lamp goes up by 80, and its trunk with it.
+    $lamp = test()->getJson($job)->json('job.fittings.2');
+    $lamp['pose']['at'] = [400, 0, 380];
+    $after = wireLengths(test()->postJson($job.'/edits', [
+        'edits' => [['list' => 'fittings', 'id' => 'lamp', 'item' => $lamp]],
+    ])->assertOk()->json());
+
+    expect($after['W1'])->toEqualWithDelta($before['W1'], 1e-9)
+        ->and($after['W2'] - $before['W2'])->toEqualWithDelta(80, 1e-6)
+        ->and($after['W3'] - $before['W3'])->toEqualWithDelta(80, 1e-6);
+});
+
+it('takes the cure of a wire that is too long, and is undone', function (): void {
+    $job = harnessJob(['wires' => [Harnesses::wire('W1', 'panel.X.1', 'pump.M.1', ['length' => ['at_most' => 800]])]]);
+    $finding = test()->getJson($job)->json('harnesses.0.findings.0');
+    expect($finding['title'])->toBe('W1 is too long')->and($finding['remedies'])->toBe(['Let it be 1000 mm']);
+    $cured = test()->postJson($job.'/edits', ['edits' => [[
+        'list' => $finding['cures'][0]['list'], 'id' => 'h', 'item' => $finding['cures'][0]['item'],
+    ]]])->assertOk();
+    expect($cured->json('harnesses.0.findings'))->toBe([])
+        ->and($cured->json('job.harnesses.0.wires.0.length.at_most'))->toEqual(1000);
+    $undone = test()->postJson($job.'/step', ['step' => 0])->assertOk();
+    expect($undone->json('job.harnesses.0.wires.0.length.at_most'))->toEqual(800);
+});
+
+it('keeps what wires need', function (string $list, string $id, string $words): void {
+    $job = harnessJob();
+    $answer = test()->postJson($job.'/edits', ['edits' => [['list' => $list, 'id' => $id, 'item' => null]]]);
+    $answer->assertStatus(422);
+    expect($answer->json('message').$answer->json('reason'))->toContain($words);
+})->with([
+    'a fitting at which some end' => ['fittings', 'lamp', 'W2, W3 of h need it'],
+    'a stock that some are of' => ['stock', 'w2', 'W1, W2, W3 of h need it'],
+]);
+
+it('goes on without a trunk that is deleted, and says who has no way', function (): void {
+    $job = harnessJob(['covers' => [['run' => 't2', 'kind' => 'sleeve', 'thickness' => 1]]]);
+    $state = test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => 't2', 'item' => null]]])
+        ->assertOk();
+
+    expect($state->json('job.harnesses.0.trunks'))->toBe(['t1'])
+        ->and($state->json('job.harnesses.0.covers'))->toBe([])
+        ->and(wireLengths($state->json()))->toEqual(['W1' => 1000, 'W2' => null, 'W3' => null]);
+});
+
+it('refuses a wire with its pointer, and keeps nothing of it', function (): void {
+    $job = harnessJob();
+    $harness = test()->getJson($job)->json('job.harnesses.0');
+    $harness['wires'][1]['to'] = 'lamp.L.7';
+    $answer = test()->postJson($job.'/edits', ['edits' => [[
+        'list' => 'harnesses', 'id' => 'h', 'item' => $harness,
+    ]]])->assertStatus(422);
+
+    expect($answer->json('pointer'))->toBe('/harnesses/0/wires/1/to')
+        ->and(test()->getJson($job)->json('job.harnesses.0.wires.1.to'))->toBe('lamp.L.1');
+});
+
+it('reads wires from rows, and refuses each that is wrong by itself', function (): void {
+    $job = harnessJob();
+    $rows = test()->postJson($job.'/harnesses/h/pasted', ['text' => implode("\n", [
+        "Wire\tSignal\tFrom\tFrom pin\tTo\tTo pin\tStock",
+        "A1\t24 V\tpanel.X\t3\tpump.M\t3\tW4", "A2\t\tpanel.X\t4\tpump.M\t9\tw2", "W1\t\tpanel.X\t3\tpump.M\t3\tw2",
+        "A3\t\tpanel.X\t4\t\t\tw2", "A4\t\tpanel.X\t4\tpump.M\t4\tw9",
+    ])])->assertOk();
+    Schema::check(json_decode($rows->content()), 'api.json#/$defs/pastedWires');
+
+    expect($rows->json('wires'))->toBe([
+        ['id' => 'A1', 'from' => 'panel.X.3', 'to' => 'pump.M.3', 'stock' => 'w4', 'signal' => '24 V'],
+    ])
+        ->and(array_column($rows->json('refused'), 'why', 'line'))->toBe([
+            3 => 'pump.M has no pin “9”; it has 1, 2, 3, 4', 4 => 'there is a wire “W1” already',
+            5 => 'where it ends is missing', 6 => 'there is no stock “w9”',
+        ]);
+    // Without a heading, and the stock of the last wire where none is told.
+    expect(test()->postJson($job.'/harnesses/h/pasted', ['text' => 'B1;panel.X.3;pump.M.3'])->json('wires'))
+        ->toBe([['id' => 'B1', 'from' => 'panel.X.3', 'to' => 'pump.M.3', 'stock' => 'w2']]);
+});
+
+it('reads back the wire list that it writes', function (): void {
+    $job = harnessJob();
+    $csv = (string) test()->get($job.'/harnesses/h/wires.csv')->assertOk()->content();
+    $empty = harnessJob(['wires' => []]);
+    $rows = test()->postJson($empty.'/harnesses/h/pasted', ['text' => $csv])->assertOk();
+
+    expect($rows->json('refused'))->toBe([])
+        ->and(array_column($rows->json('wires'), 'to', 'id'))
+        ->toBe(['W1' => 'pump.M.1', 'W2' => 'lamp.L.1', 'W3' => 'pump.M.2']);
+    test()->get($job.'/harnesses/h/pegs.csv')->assertNotFound();
+    test()->get($job.'/harnesses/other/wires.csv')->assertNotFound();
+});
+
+it('begins a harness of the trunks that are in none', function (): void {
+    $file = Harnesses::file();
+    $file->harnesses = [];
+    $job = opened(json_encode($file, JSON_THROW_ON_ERROR));
+    $new = test()->postJson($job.'/new', ['kind' => 'harness'])->assertOk();
+
+    expect($new->json('list'))->toBe('harnesses')->and($new->json('item.trunks'))->toBe(['t1']);
+    test()->postJson($job.'/edits', ['edits' => [[
+        'list' => 'harnesses', 'id' => $new->json('item.id'), 'item' => $new->json('item'),
+    ]]])->assertOk();
+    expect(test()->postJson($job.'/new', ['kind' => 'bundle'])->json('item.kind'))->toBe('bundle');
+});
+
+it('renames a value in lengths of a harness and leaves its names alone', function (): void {
+    $file = Harnesses::file(['reach' => 'wall', 'wires' => [
+        Harnesses::wire('wall', 'panel.X.1', 'pump.M.1', ['signal' => 'wall', 'length' => ['at_most' => 'wall*9']]),
+    ]]);
+    $file->values = Jobs::object(['wall' => 150]);
+    $job = opened(json_encode($file, JSON_THROW_ON_ERROR));
+    $harness = test()->postJson($job.'/values/rename', ['from' => 'wall', 'to' => 'side'])->assertOk()
+        ->json('job.harnesses.0');
+
+    expect($harness['reach'])->toBe('side')->and($harness['wires'][0]['id'])->toBe('wall')
+        ->and($harness['wires'][0]['signal'])->toBe('wall')
+        ->and($harness['wires'][0]['length']['at_most'])->toBe('side*9');
+});

@@ -70,7 +70,7 @@ test('says that a wire is too long once its pin has moved, and takes the cure', 
   );
   await openJob(page, { ...WIRING, harnesses: [{ ...harness, wires }] }, 'place');
   await locker(page, 'Navigation lamps').click();
-  await enter(page, 'Z', '1600');
+  await enter(page, 'At z', '1600');
   await locker(page, 'Data and power').click();
   const card = page.getByRole('complementary', { name: 'Card' });
   // 60 higher: 2438.5 + 60.

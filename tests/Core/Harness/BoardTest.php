@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Harness\Board;
+use Bowline\Harness\BoardLayout;
+use Bowline\Harness\BoardSegment;
+use Tests\Harnesses;
+
+/*
+ * The board: every trunk as long as it is in space, nothing across anything else, whatever the harness.
+ */
+
+/** @param  array<string, float>  $angles */
+function boardOf(stdClass $file, float $longest = INF, array $angles = []): Board
+{
+    $solved = Harnesses::solved($file);
+
+    return BoardLayout::of($solved->laid, $solved->bundles, $longest, $angles);
+}
+
+/** A tree of trunks in space: each stands somewhere on an earlier one, square to it, and ends at a connector. */
+function treeOfTrunks(int $seed, int $count): stdClass
+{
+    mt_srand($seed);
+    $axes = [[1, 0, 0], [0, 1, 0], [0, 0, 1], [-1, 0, 0], [0, -1, 0], [0, 0, -1]];
+    $trunks = $fittings = [];
+    $laid = [['t1', [0, 0, 0], [1, 0, 0], 1000]];
+    for ($i = 2; $i <= $count; $i++) {
+        [$host, $at, $along, $length] = $laid[mt_rand(0, count($laid) - 1)];
+        do {
+            $axis = $axes[mt_rand(0, 5)];
+        } while (abs($axis[0] * $along[0] + $axis[1] * $along[1] + $axis[2] * $along[2]) > 0.5);
+        $place = mt_rand(10, $length - 10);
+        $own = mt_rand(40, 600);
+        $foot = array_map(static fn (int $one, int $way): int => $one + $way * $place, $at, $along);
+        $end = array_map(static fn (int $one, int $way): int => $one + $way * $own, $foot, $axis);
+        $trunks[] = Harnesses::trunk("t$i", ['on' => ['run' => $host, 'length' => $place], 'axis' => $axis], [
+            'port' => "c$i.X",
+        ]);
+        $fittings[] = Harnesses::connector("c$i", 'X', $end, ['1', '2']);
+        $laid[] = ["t$i", $foot, $axis, $own];
+    }
+
+    return Harnesses::file(['wires' => array_map(
+        static fn (int $i): array => Harnesses::wire("W$i", 'panel.X.1', "c$i.X.1"), range(2, $count),
+    )], $trunks, $fittings);
+}
+
+it('lays every length of trunk as long as it is, once, and nothing over anything', function (int $seed): void {
+    $file = treeOfTrunks($seed, mt_rand(4, 4 + $seed % 30));
+    $solved = Harnesses::solved($file);
+    $board = BoardLayout::of($solved->laid, $solved->bundles);
+    $sums = [];
+    foreach ($board->segments as $segment) {
+        expect($segment->length())->toEqualWithDelta(abs($segment->to - $segment->from), 1e-6);
+        $sums[$segment->run] = ($sums[$segment->run] ?? 0.0) + $segment->length();
+    }
+    foreach ($solved->laid->trunks() as $trunk) {
+        expect($sums[$trunk->run->id] ?? 0.0)->toEqualWithDelta($trunk->length(), 1e-6);
+    }
+    $crossings = 0;
+    foreach ($board->segments as $i => $one) {
+        foreach (array_slice($board->segments, $i + 1) as $other) {
+            $meet = false;
+            foreach ([$one->start, $one->end] as $end) {
+                foreach ([$other->start, $other->end] as $second) {
+                    $meet = $meet || hypot($end[0] - $second[0], $end[1] - $second[1]) < 1e-6;
+                }
+            }
+            $crossings += ! $meet && $one->distanceTo($other) < 1.0 ? 1 : 0;
+        }
+    }
+    expect($crossings)->toBe(0);
+    // Both ends of every break are marked.
+    $letters = array_count_values(array_map(
+        static fn ($mark): string => $mark->name,
+        array_filter($board->marks, static fn ($mark): bool => $mark->kind === 'break'),
+    ));
+    expect(array_filter($letters, static fn (int $times): bool => $times !== 2))->toBe([]);
+})->with(range(1, 200));
+
+it('has every connector, where its trunk ends or at the end of its way from one', function (): void {
+    $file = Harnesses::file(
+        ['wires' => [Harnesses::wire('W1', 'panel.X.1', 'pump.M.1'), Harnesses::wire('W2', 'lamp.L.1', 'pump.M.2')]], [],
+        [Harnesses::connector('lamp', 'L', [400, 90, 120], ['1'])],
+    );
+    $board = boardOf($file);
+    $places = array_column(array_map(static fn ($mark): array => [$mark->name, $mark->at], $board->marks), 1, 0);
+    $apart = static fn (string $one, string $other): float => hypot(
+        $places[$one][0] - $places[$other][0], $places[$one][1] - $places[$other][1],
+    );
+
+    expect(array_keys($places))->toEqualCanonicalizing(['panel.X', 'pump.M', 'lamp.L'])
+        ->and($apart('panel.X', 'pump.M'))->toEqualWithDelta(1000, 1e-6)
+        // 150 off the trunk, 400 along it.
+        ->and($apart('panel.X', 'lamp.L'))->toEqualWithDelta(hypot(400, 150), 1e-6);
+});
+
+it('breaks what is longer than the board, and goes on with all of it', function (): void {
+    $board = boardOf(Harnesses::file(), 300.0);
+    $lengths = array_map(static fn (BoardSegment $one): float => $one->length(), $board->segments);
+    $breaks = array_filter($board->marks, static fn ($mark): bool => $mark->kind === 'break');
+
+    expect($lengths)->toEqualWithDelta([300, 300, 300, 100], 1e-6)->and($breaks)->toHaveCount(6)
+        ->and($board->width)->toEqualWithDelta(300, 1e-6);
+});
+
+it('turns a branch as it is told', function (float $degrees): void {
+    $branch = Harnesses::trunk('t2', ['on' => ['run' => 't1', 'length' => 400], 'axis' => [0, 0, 1]], [
+        'port' => 'lamp.L',
+    ]);
+    $file = Harnesses::file(
+        ['wires' => [Harnesses::wire('W1', 'panel.X.1', 'lamp.L.1')]], [$branch],
+        [Harnesses::connector('lamp', 'L', [400, 0, 300], ['1'])],
+    );
+    $turned = array_values(array_filter(
+        boardOf($file, INF, ['t2' => $degrees])->segments, static fn (BoardSegment $one): bool => $one->run === 't2',
+    ))[0];
+
+    expect(rad2deg(atan2($turned->end[1] - $turned->start[1], $turned->end[0] - $turned->start[0])))
+        ->toEqualWithDelta($degrees, 1e-9);
+})->with([30.0, -60.0, 112.5]);
+
+it('lays a ring open, with one letter at both ends', function (): void {
+    $ring = [
+        Harnesses::trunk('a', ['port' => 'panel.X'], ['at' => [0, 500, 0]]),
+        Harnesses::trunk('b', ['at' => [0, 500, 0]], ['port' => 'pump.M']),
+    ];
+    $board = boardOf(Harnesses::file([], $ring));
+    $breaks = array_values(array_filter($board->marks, static fn ($mark): bool => $mark->kind === 'break'));
+
+    expect($breaks)->toHaveCount(2)->and($breaks[0]->name)->toBe($breaks[1]->name);
+});

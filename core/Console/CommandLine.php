@@ -22,6 +22,7 @@ final class CommandLine
         Command\Drillings::class,
         Command\Wires::class,
         Command\Bundles::class,
+        Command\BoardSheet::class,
         Command\Dxf::class,
         Command\Sheet::class,
         Command\Benders::class,

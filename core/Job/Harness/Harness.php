@@ -17,6 +17,9 @@ final readonly class Harness
      * @param  list<array{string, string}>  $apart  classes of wires, of which the first keeps off the second
      * @param  float  $reach  longest way from a pin to the trunk that its wire leaves by, mm
      * @param  float  $step  to whole multiples of which wires are cut, mm
+     * @param  float|null  $longest  straight that its board has room for, mm; null for any
+     * @param  array<string, float>  $angles  by which trunks are turned on its board against those that they leave,
+     *     degrees, by their ids
      */
     public function __construct(
         public string $id,
@@ -31,6 +34,8 @@ final readonly class Harness
         public array $apart,
         public float $reach,
         public float $step,
+        public ?float $longest = null,
+        public array $angles = [],
     ) {
     }
 }

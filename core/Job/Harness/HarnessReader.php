@@ -91,7 +91,27 @@ final class HarnessReader
             $this->node->find('step') === null
                 ? self::STEP
                 : $values->positive($this->node->get('step'), 'the step of lengths'),
+            $this->node->find('board')?->find('longest') === null
+                ? null
+                : $values->positive($this->node->get('board')->get('longest'), 'the longest straight of the board'),
+            $this->angles($trunks),
         );
+    }
+
+    /**
+     * @param  list<string>  $trunks
+     * @return array<string, float> degrees, by the id of a trunk
+     *
+     * @throws JobError
+     */
+    private function angles(array $trunks): array
+    {
+        $angles = [];
+        foreach ($this->node->find('board')?->list('angles') ?? [] as $told) {
+            $angles[$this->trunk($told->get('run'), $trunks)] = $this->site->values->number($told->get('angle'));
+        }
+
+        return $angles;
     }
 
     /**

@@ -3698,6 +3698,34 @@ export interface Harness {
    * Millimetres, degrees or a count; or an expression over the named values.
    */
   step?: number | string;
+  /**
+   * How it is laid flat.
+   */
+  board?: {
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     */
+    longest?: number | string;
+    /**
+     * By which a trunk is turned against the one that it leaves, degrees.
+     */
+    angles?: {
+      /**
+       * Names an item; others refer to it by this.
+       *
+       * This interface was referenced by `Job`'s JSON-Schema
+       * via the `definition` "id".
+       */
+      run: string;
+      /**
+       * Millimetres, degrees or a count; or an expression over the named values.
+       *
+       * This interface was referenced by `Job`'s JSON-Schema
+       * via the `definition` "number".
+       */
+      angle: number | string;
+    }[];
+  };
 }
 /**
  * A wire of a harness, from pin to pin.

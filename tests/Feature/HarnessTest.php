@@ -163,3 +163,15 @@ it('renames a value in lengths of a harness and leaves its names alone', functio
         ->and($harness['wires'][0]['signal'])->toBe('wall')
         ->and($harness['wires'][0]['length']['at_most'])->toBe('side*9');
 });
+
+it('downloads the board, and says what is wrong with the paper', function (): void {
+    $job = harnessJob();
+    $svg = test()->get($job.'/harnesses/h/board.svg?look=1')->assertOk();
+    expect($svg->headers->get('content-type'))->toStartWith('image/svg+xml')
+        ->and($svg->headers->get('content-disposition'))->toStartWith('inline')
+        ->and((string) test()->get($job.'/harnesses/h/board.dxf')->assertOk()->content())->toContain('TRUNKS')
+        ->and((string) test()->get($job.'/harnesses/h/board.pdf?paper=letter')->assertOk()->content())
+        ->toStartWith('%PDF-');
+    test()->getJson($job.'/harnesses/h/board.pdf?paper=a9')->assertStatus(422);
+    test()->get($job.'/harnesses/h/board.png')->assertNotFound();
+});

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { enter, locker, openJob } from './jobs';
+import { enter, goTo, locker, openJob } from './jobs';
 
 const WIRING = JSON.parse(readFileSync(new URL('../../database/demo/wiring.json', import.meta.url), 'utf8'));
 
@@ -78,6 +78,19 @@ test('says that a wire is too long once its pin has moved, and takes the cure', 
   await expect(page.getByRole('row', { name: 'W1', exact: true })).toContainText('2498.5');
   await card.getByRole('button', { name: 'Let it be 2498.5 mm' }).click();
   await expect(card).not.toContainText('W1 is too long');
+
+  // A branch is turned on the board, which is saved as PDF.
+  await goTo(page, 'Make');
+  const picture = page.getByAltText(/The board of Data and power/);
+  await expect(picture).toBeVisible();
+  const before = await picture.getAttribute('src');
+  await enter(page, 'To the lamps: turned by', '60');
+  await expect(picture).not.toHaveAttribute('src', before ?? '');
+  await page.getByLabel('Paper').selectOption('one sheet');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the board as PDF' }).click();
+  expect((await saved).suggestedFilename()).toBe('wiring.board.pdf');
+  await goTo(page, 'Lay');
 
   // The door is opened, and the loop suffices all the way.
   await locker(page, 'Door loop').click();

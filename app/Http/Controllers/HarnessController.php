@@ -9,9 +9,14 @@ use App\Harness\RememberedPackings;
 use App\Http\RequestBody;
 use App\Models\Job;
 use Bowline\Exchange\HarnessTables;
+use Bowline\Exchange\Plan\Boards;
+use Bowline\Exchange\Plan\PlanDxf;
+use Bowline\Exchange\Plan\PlanPdf;
+use Bowline\Exchange\Plan\PlanSvg;
 use Bowline\Exchange\WireRows;
 use Bowline\Job as CoreJob;
 use Bowline\Solving\HarnessSolver;
+use Bowline\Solving\SolvedHarness;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -39,12 +44,43 @@ final readonly class HarnessController
         return response()->json(['wires' => $rows->wires, 'refused' => $rows->refused]);
     }
 
-    public function csv(Job $job, string $harness, string $list): Response
+    /** Downloads the board; as SVG to be looked at, and as PDF on the paper that the query names. */
+    public function board(Request $request, Job $job, string $harness, string $format): Response
+    {
+        [$core, $solved] = $this->solved($job, $harness);
+        $plan = Boards::plan($solved, $core->site->units);
+        [$type, $text] = match ($format) {
+            'svg' => ['image/svg+xml', PlanSvg::write($plan)],
+            'dxf' => ['image/vnd.dxf', PlanDxf::write($plan)],
+            default => ['application/pdf', PlanPdf::write($plan, $request->string('paper', 'a4')->toString())],
+        };
+
+        return new Response($text, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' => sprintf(
+                '%s; filename="%s.board.%s"', $request->boolean('look') ? 'inline' : 'attachment', Str::slug($harness),
+                $format,
+            ),
+        ]);
+    }
+
+    /**
+     * @return array{CoreJob, SolvedHarness}
+     *
+     * @throws NotFoundHttpException
+     */
+    private function solved(Job $job, string $harness): array
     {
         $core = CoreJob::read($this->files->file($job));
-        $solved = (new HarnessSolver($core, $this->packings))->solved(
+
+        return [$core, (new HarnessSolver($core, $this->packings))->solved(
             $core->harnesses[$harness] ?? throw new NotFoundHttpException,
-        );
+        )];
+    }
+
+    public function csv(Job $job, string $harness, string $list): Response
+    {
+        [$core, $solved] = $this->solved($job, $harness);
         $table = HarnessTables::all($solved, $core->site->units)[$list] ?? throw new NotFoundHttpException;
 
         return new Response($table->csv(), 200, [

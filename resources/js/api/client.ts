@@ -115,6 +115,8 @@ const worked = async <Answer>(path: string): Promise<Worked<Answer>> => {
 
 const run = (job: number, id: string) => `jobs/${job}/runs/${encodeURIComponent(id)}`;
 
+const harnessOf = (job: number, id: string) => `jobs/${job}/harnesses/${encodeURIComponent(id)}`;
+
 /** Bowline's HTTP interface, typed from schema/. */
 export const api = {
   jobs: () => get<JobList>('jobs'),
@@ -165,7 +167,7 @@ export const api = {
     new Float32Array(await (await ask('GET', `meshes/${encodeURIComponent(key)}`)).arrayBuffer()),
   pasted: (job: number, text: string) => send<PastedRows>(`jobs/${job}/pasted`, { text }),
   pastedWires: (job: number, harness: string, text: string) =>
-    send<PastedWires>(`jobs/${job}/harnesses/${encodeURIComponent(harness)}/pasted`, { text }),
+    send<PastedWires>(`${harnessOf(job, harness)}/pasted`, { text }),
   entry: (job: number, entry: Entry) => send<ReadNumber>(`jobs/${job}/entry`, entry),
   lines: (job: number, text: string) => send<Lines>(`jobs/${job}/lines`, { text }),
   /** The verdicts on a run, or on one spool of it. */
@@ -189,6 +191,11 @@ export const api = {
   /** Stops the work on a body, or takes it up again. */
   changeBodyWork: (job: number, id: number, again: boolean) =>
     send<BodyWork>(`jobs/${job}/body-works/${id}`, { again }),
+  wireList: (job: number, harness: string, list: string) => `/api/${harnessOf(job, harness)}/${list}.csv`,
+  board: (job: number, harness: string, format: 'svg' | 'dxf' | 'pdf', paper?: string) =>
+    `/api/${harnessOf(job, harness)}/board.${format}${paper === undefined ? '' : `?paper=${paper}`}`,
+  boardPicture: (job: number, harness: string, revision: number) =>
+    `/api/${harnessOf(job, harness)}/board.svg?look=1&revision=${revision}`,
   drillings: (job: number, block: string) =>
     get<Drillings>(`jobs/${job}/joined/${encodeURIComponent(block)}/drillings`),
   /** The runs that a channel is as drillings. */
@@ -228,6 +235,11 @@ export const files = {
   centrelines: (job: number) => `/api/jobs/${job}/centrelines.dxf`,
   centreline: (job: number, id: string) => `/api/${run(job, id)}/centreline.dxf`,
   bends: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/bends.csv${only('?', spool)}`,
+  wireList: (job: number, harness: string, list: string) => `/api/${harnessOf(job, harness)}/${list}.csv`,
+  board: (job: number, harness: string, format: 'svg' | 'dxf' | 'pdf', paper?: string) =>
+    `/api/${harnessOf(job, harness)}/board.${format}${paper === undefined ? '' : `?paper=${paper}`}`,
+  boardPicture: (job: number, harness: string, revision: number) =>
+    `/api/${harnessOf(job, harness)}/board.svg?look=1&revision=${revision}`,
   drillings: (job: number, block: string) => `/api/jobs/${job}/joined/${encodeURIComponent(block)}/drillings.csv`,
   cuts: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/cuts.csv${only('?', spool)}`,
   vertices: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/vertices.csv${only('?', spool)}`,

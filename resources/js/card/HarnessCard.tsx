@@ -12,19 +12,7 @@ import { Row, Section } from '../ui/Section';
 import { CardHead } from './CardHead';
 import { HarnessFindings } from './HarnessFindings';
 
-const LISTS = ['wires', 'bundles', 'cuts', 'connectors', 'covers', 'labels', 'continuity'] as const;
-
-const LIST_WORDS: Record<(typeof LISTS)[number], string> = {
-  wires: 'Wire list',
-  bundles: 'Bundles',
-  cuts: 'Cut list',
-  connectors: 'Connectors',
-  covers: 'Covers',
-  labels: 'Labels',
-  continuity: 'Continuity',
-};
-
-/** The card of a harness: its trunks, what its wires need at their ends, what is found, and its lists. */
+/** The card of a harness: its trunks, what its wires need at their ends, and what is found. */
 export function HarnessCard({ id }: { id: string }) {
   const { state, item, items, put } = useJob();
   const pick = useWorkbench((store) => store.pick);
@@ -150,20 +138,6 @@ export function HarnessCard({ id }: { id: string }) {
             onEnter={enterApart}
           />
         </Row>
-      </Section>
-      <Section title="Lists, as CSV">
-        <div className="d-flex flex-wrap gap-1">
-          {LISTS.map((list) => (
-            <a
-              key={list}
-              className="btn btn-sm btn-outline-secondary"
-              href={`/api/jobs/${state.id}/harnesses/${encodeURIComponent(id)}/${list}.csv`}
-              download
-            >
-              {LIST_WORDS[list]}
-            </a>
-          ))}
-        </div>
       </Section>
     </>
   );

@@ -18,6 +18,7 @@ import { BodyFiles } from './BodyFiles';
 import { BodyWeight, JobWeight, JoinedWeight } from './BodyWeight';
 import { CutTable } from './CutTable';
 import { Fineness } from './Fineness';
+import { HarnessMake } from './HarnessMake';
 import { Takeaway } from './Takeaway';
 import { VertexTable } from './VertexTable';
 
@@ -44,9 +45,12 @@ export function MakePanel() {
       one.id === run?.body?.in ||
       (one.list === picked?.list && one.id === picked.id && channelsIn(one.id, items('runs')).length > 0),
   );
+  const harness = picked?.list === 'harnesses' ? item('harnesses', picked.id) : undefined;
   return (
     <>
-      {run === undefined || solved === undefined ? (
+      {harness !== undefined ? (
+        <HarnessMake harness={harness} />
+      ) : run === undefined || solved === undefined ? (
         <>
           <h2>Make</h2>
           <p className="under">Pick a run to see its bend table.</p>

@@ -38,7 +38,7 @@ function treeOfTrunks(int $seed, int $count): stdClass
         $trunks[] = Harnesses::trunk("t$i", ['on' => ['run' => $host, 'length' => $place], 'axis' => $axis], [
             'port' => "c$i.X",
         ]);
-        $fittings[] = Harnesses::connector("c$i", 'X', $end, ['1', '2']);
+        $fittings[] = Harnesses::connector("c$i", 'X', array_map(floatval(...), $end), ['1', '2']);
         $laid[] = ["t$i", $foot, $axis, $own];
     }
 

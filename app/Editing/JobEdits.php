@@ -268,7 +268,7 @@ final readonly class JobEdits
         }
     }
 
-    /** @throws EditRefused when a stock goes that wires are of, a fitting at which they end, or a trunk that they need */
+    /** @throws EditRefused when a stock goes that wires are of, a fitting at which they end, or a trunk they need */
     private function refuseWhenWired(stdClass $after, string $list, string $id): void
     {
         foreach ((new Node($after))->list('harnesses') as $harness) {
@@ -277,7 +277,8 @@ final readonly class JobEdits
                 $names = match ($list) {
                     'stock' => [$wire->find('stock')?->value],
                     'fittings' => array_map(
-                        static fn (string $end): string => PortName::of($wire->get($end)->text())->fitting, ['from', 'to'],
+                        static fn (string $end): string => PortName::of($wire->get($end)->text())->fitting,
+                        ['from', 'to'],
                     ),
                     'runs' => array_map(static fn (Node $via): mixed => $via->value, $wire->list('via')),
                     default => [],
@@ -289,7 +290,8 @@ final readonly class JobEdits
             if ($used !== []) {
                 throw new EditRefused($list, $id, '', sprintf(
                     '%s of %s %s it. Change or take out %s first.',
-                    implode(', ', array_slice($used, 0, 4)).(count($used) > 4 ? sprintf(' and %d more', count($used) - 4) : ''),
+                    implode(', ', array_slice($used, 0, 4))
+                    .(count($used) > 4 ? sprintf(' and %d more', count($used) - 4) : ''),
                     StepName::name($harness->object(), $harness->get('id')->text()),
                     count($used) === 1 ? 'needs' : 'need', count($used) === 1 ? 'it' : 'them',
                 ));

@@ -137,7 +137,7 @@ final class BoardDrawing
         }
     }
 
-    /** Writes the name and the length of each trunk beside the longest piece of it, and the length beside the others. */
+    /** Writes the name and the length of a trunk beside its longest piece, and their lengths beside the others. */
     private function lengths(): void
     {
         $longest = [];

@@ -14,8 +14,8 @@ use Bowline\Job\StockKind;
 use stdClass;
 
 /**
- * Reads wires from rows, pasted from a spreadsheet or from CSV: by the words of a heading, or without one as wire, from,
- * to, stock, signal, colour and class. A row that cannot be read is refused by itself, with the reason.
+ * Reads wires from rows, pasted from a spreadsheet or from CSV: by the words of a heading, or without one as wire,
+ * from, to, stock, signal, colour and class. A row that cannot be read is refused by itself, with the reason.
  */
 final readonly class WireRows
 {
@@ -27,7 +27,8 @@ final readonly class WireRows
     /** What a heading may call them, in small letters. */
     private const WORDS = [
         'wire' => 'id', 'id' => 'id', 'no' => 'id', 'no.' => 'id', 'number' => 'id', 'name' => 'id',
-        'from' => 'from', 'start' => 'from', 'from_pin' => 'from_pin', 'pin from' => 'from_pin', 'from pin' => 'from_pin',
+        'from' => 'from', 'start' => 'from', 'from_pin' => 'from_pin', 'pin from' => 'from_pin',
+        'from pin' => 'from_pin',
         'to' => 'to', 'end' => 'to', 'to_pin' => 'to_pin', 'pin to' => 'to_pin', 'to pin' => 'to_pin',
         'stock' => 'stock', 'type' => 'stock', 'size' => 'stock', 'signal' => 'signal', 'net' => 'signal',
         'colour' => 'colour', 'color' => 'colour', 'class' => 'class', 'via' => 'via',
@@ -103,7 +104,8 @@ final readonly class WireRows
                 $said[$column] = CsvCell::asItWas($cell);
             }
         }
-        foreach (['id' => 'the name of the wire', 'from' => 'where it begins', 'to' => 'where it ends'] as $key => $what) {
+        $needed = ['id' => 'the name of the wire', 'from' => 'where it begins', 'to' => 'where it ends'];
+        foreach ($needed as $key => $what) {
             if (! isset($said[$key])) {
                 throw JobError::at('', $what.' is missing');
             }

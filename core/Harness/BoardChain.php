@@ -9,8 +9,8 @@ final readonly class BoardChain
 {
     /**
      * @param  string|null  $run  null of a way to a pin
-     * @param  non-empty-list<array{float, float, int|null}>  $pieces  developed lengths from where to where, mm, and the
-     *     node at the end; null at that of a way to a pin, or where it is broken off
+     * @param  non-empty-list<array{float, float, int|null}>  $pieces  developed lengths from where to where, mm, and
+     *     the node at the end; null at that of a way to a pin, or where it is broken off
      * @param  string|null  $port  at the end of a way to a pin
      */
     public function __construct(

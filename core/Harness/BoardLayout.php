@@ -32,7 +32,7 @@ final class BoardLayout
     /** Length of a break that is drawn beside its place, mm. */
     private const STUB = 12.0;
 
-    /** @var array<int, array{int, array{float, float}, float}> nodes on the board: part, place and direction of travel */
+    /** @var array<int, array{int, array{float, float}, float}> nodes on it: part, place and direction of travel */
     private array $placed = [];
 
     /** @var array<string, true> lengths of trunk that do, by their keys */
@@ -149,7 +149,7 @@ final class BoardLayout
         }
     }
 
-    /** @return iterable<array{int, BoardChain}> where a part that hangs on nothing laid begins: the longest trunk first */
+    /** @return iterable<array{int, BoardChain}> where parts that hang on nothing begin: the longest trunk first */
     private function beginnings(): iterable
     {
         $trunks = $this->harness->trunks();
@@ -157,7 +157,8 @@ final class BoardLayout
         foreach ($trunks as $trunk) {
             foreach ($this->harness->backbone->edges() as $node => $edges) {
                 foreach ($edges as $edge) {
-                    if ($edge->run === $trunk->run->id && $edge->from === 0.0 && ! isset($this->laid[self::keyOf($edge)])) {
+                    $isStart = $edge->run === $trunk->run->id && $edge->from === 0.0;
+                    if ($isStart && ! isset($this->laid[self::keyOf($edge)])) {
                         yield [$node, $this->chain($node, $edge)];
                     }
                 }
@@ -173,7 +174,8 @@ final class BoardLayout
         for ($at = $edge; $at !== null;) {
             $next = null;
             foreach ($this->harness->backbone->edges()[$at->to] ?? [] as $one) {
-                if ($one->run === $edge->run && $one->from === $at->until && ($one->until > $one->from) === $isForward) {
+                if ($one->run === $edge->run && $one->from === $at->until
+                    && ($one->until > $one->from) === $isForward) {
                     $next = $one;
                 }
             }
@@ -307,10 +309,12 @@ final class BoardLayout
     private static function directionFrom(BoardSegment $segment, array $place): ?float
     {
         [$x, $y] = [$segment->end[0] - $segment->start[0], $segment->end[1] - $segment->start[1]];
+        $isAt = static fn (float $atX, float $atY): bool => hypot($atX - $place[0], $atY - $place[1])
+            < Tolerance::COINCIDENT;
 
         return match (true) {
-            hypot($segment->start[0] - $place[0], $segment->start[1] - $place[1]) < Tolerance::COINCIDENT => atan2($y, $x),
-            hypot($segment->end[0] - $place[0], $segment->end[1] - $place[1]) < Tolerance::COINCIDENT => atan2(-$y, -$x),
+            $isAt(...$segment->start) => atan2($y, $x),
+            $isAt(...$segment->end) => atan2(-$y, -$x),
             default => null,
         };
     }
@@ -415,6 +419,9 @@ final class BoardLayout
             array_push($ys, $segment->start[1], $segment->end[1]);
         }
 
-        return [[min([0.0, ...$xs]), min([0.0, ...$ys]) - self::STUB], [max([0.0, ...$xs]), max([0.0, ...$ys]) + self::STUB]];
+        return [
+            [min([0.0, ...$xs]), min([0.0, ...$ys]) - self::STUB],
+            [max([0.0, ...$xs]), max([0.0, ...$ys]) + self::STUB],
+        ];
     }
 }

@@ -201,11 +201,14 @@ final readonly class NewItem
             }
         }
         foreach ($job->list('harnesses') as $harness) {
-            array_push($used, ...array_map(static fn (Node $trunk): string => $trunk->text(), $harness->list('trunks')));
+            array_push($used, ...array_map(
+                static fn (Node $trunk): string => $trunk->text(), $harness->list('trunks'),
+            ));
         }
         $trunks = [];
         foreach ($job->list('runs') as $run) {
-            if (in_array($run->get('stock')->value, $bundles, true) && ! in_array($run->get('id')->value, $used, true)) {
+            $isTrunk = in_array($run->get('stock')->value, $bundles, true);
+            if ($isTrunk && ! in_array($run->get('id')->value, $used, true)) {
                 $trunks[] = $run->get('id')->text();
             }
         }

@@ -33,7 +33,7 @@ final class BoardSheet implements Command
         return [
             Option::harness(),
             new Option('as', 'FORMAT', 'svg, dxf or pdf; svg when it is left out'),
-            new Option('paper', 'PAPER', 'of PDF: a4, a3 or letter for tiles, or one for one sheet; a4 when it is left out'),
+            new Option('paper', 'PAPER', 'of PDF: tiles of a4 (when it is left out), a3 or letter; or one sheet: one'),
             new Option('longest', 'MM', 'straight that the board has room for; what is longer is broken off'),
         ];
     }

@@ -36,7 +36,10 @@ function linesInPdf(string $pdf, float $least): array
     preg_match_all('/stream\r?\n(.*?)\r?\nendstream/s', $pdf, $streams);
     foreach ($streams[1] as $stream) {
         $text = str_starts_with($stream, "\x78") ? gzuncompress($stream) : '';
-        preg_match_all('/(-?[\d.]+) (-?[\d.]+) m\s+(-?[\d.]+) (-?[\d.]+) l\s+S/', is_string($text) ? $text : '', $found);
+        $number = '(-?[\d.]+)';
+        preg_match_all(
+            "/$number $number m\s+$number $number l\s+S/", is_string($text) ? $text : '', $found,
+        );
         foreach (array_keys($found[0]) as $i) {
             $length = hypot(
                 (float) $found[3][$i] - (float) $found[1][$i], (float) $found[4][$i] - (float) $found[2][$i],

@@ -82,7 +82,9 @@ it('lays every length of trunk as long as it is, once, and nothing over anything
 
 it('has every connector, where its trunk ends or at the end of its way from one', function (): void {
     $file = Harnesses::file(
-        ['wires' => [Harnesses::wire('W1', 'panel.X.1', 'pump.M.1'), Harnesses::wire('W2', 'lamp.L.1', 'pump.M.2')]], [],
+        ['wires' => [
+            Harnesses::wire('W1', 'panel.X.1', 'pump.M.1'), Harnesses::wire('W2', 'lamp.L.1', 'pump.M.2'),
+        ]], [],
         [Harnesses::connector('lamp', 'L', [400, 90, 120], ['1'])],
     );
     $board = boardOf($file);

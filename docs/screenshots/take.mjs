@@ -17,8 +17,8 @@ async function take(name, path, doing = async () => {}, size = { width: 1280, he
   await page.close();
 }
 
-// A sixth job, with nothing in it yet: before it are the hoses, the skid, the exhaust elbow, the manifold and the engine
-// space.
+// A seventh job, with nothing in it yet: before it are the hoses, the skid, the exhaust elbow, the manifold, the wiring
+// and the engine space.
 await fetch(`${address}/api/jobs`, {
   method: 'POST',
   headers: { 'Content-Type': 'application/json' },
@@ -27,12 +27,12 @@ await fetch(`${address}/api/jobs`, {
 
 const pick = (name) => (page) => page.locator('.locker .pick', { hasText: name }).click();
 
-await take('place', '/jobs/5/place', pick(/Sea-water pump/));
-await take('lay', '/jobs/5/lay');
-await take('check', '/jobs/5/check');
-await take('make', '/jobs/5/make', pick(/Fuel feed/));
-await take('lay-wide', '/jobs/5/lay', pick(/Coolant/), { width: 1920, height: 1080 });
-await take('section', '/jobs/5/lay', async (page) => {
+await take('place', '/jobs/6/place', pick(/Sea-water pump/));
+await take('lay', '/jobs/6/lay');
+await take('check', '/jobs/6/check');
+await take('make', '/jobs/6/make', pick(/Fuel feed/));
+await take('lay-wide', '/jobs/6/lay', pick(/Coolant/), { width: 1920, height: 1080 });
+await take('section', '/jobs/6/lay', async (page) => {
   await pick(/Sea water to cooler/)(page);
   await page.keyboard.press('o');
   await page.keyboard.press('w');
@@ -48,11 +48,19 @@ await take('body', '/jobs/3/lay', async (page) => {
   await page.getByRole('status', { name: 'Wall of the body' }).waitFor();
 });
 await take('block', '/jobs/4/lay', pick(/Passage T/));
-await take('spools', '/jobs/5/make', async (page) => {
+await take('harness', '/jobs/5/lay', async (page) => {
+  await pick(/Data and power/)(page);
+  await page.getByRole('row', { name: 'W13', exact: true }).hover();
+});
+await take('board', '/jobs/5/make', async (page) => {
+  await pick(/Data and power/)(page);
+  await page.getByAltText(/The board of/).waitFor();
+});
+await take('spools', '/jobs/6/make', async (page) => {
   await pick(/Sea water to cooler/)(page);
   await page.getByLabel('Spool').selectOption('to-cooler-2');
 });
-await take('laying', '/jobs/5/lay', async (page) => {
+await take('laying', '/jobs/6/lay', async (page) => {
   await page.getByRole('button', { name: 'Lay a run' }).click();
   await page.getByLabel('Stock to lay').selectOption({ label: 'Pipe DN 20, 26.9 × 2.3, EN 10220' });
   await page.getByRole('button', { name: /Begin at Heat exchanger/ }).click();
@@ -66,7 +74,7 @@ await take('laying', '/jobs/5/lay', async (page) => {
   await page.locator('.laying-tag', { hasText: 'length' }).waitFor();
   await page.waitForFunction(() => document.querySelectorAll('.path-table tbody tr').length === 2);
 });
-await take('find', '/jobs/5/lay', async (page) => {
+await take('find', '/jobs/6/lay', async (page) => {
   await page.keyboard.press('Control+k');
   await page.keyboard.type('sea');
 });
@@ -113,7 +121,7 @@ await take('inches', '/jobs/2/lay', async (page) => {
   await page.getByText('Inches, to 1/16').click();
   await page.getByRole('button', { name: 'Units: in' }).waitFor();
 });
-await take('first-steps', '/jobs/6/place');
+await take('first-steps', '/jobs/7/place');
 await take('jobs', '/jobs', (page) =>
   page.waitForFunction(() => [...document.images].length >= 3 && [...document.images].every((one) => one.complete)),
 );

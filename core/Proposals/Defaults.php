@@ -11,6 +11,9 @@ use Bowline\Job\Section;
 /** Numbers that an item begins with when only the way in which it is told has been chosen. */
 final class Defaults
 {
+    /** Length of a turn of twisted wires, mm. */
+    private const LAY = 40.0;
+
     /** Distance from a panel to the axis of a clamp with a stand-off, mm. */
     private const STAND_OFF = 25;
 
@@ -41,6 +44,7 @@ final class Defaults
             'stand_off' => self::STAND_OFF,
             'wire_step' => HarnessReader::STEP,
             'wire_reach' => HarnessReader::REACH,
+            'wire_lay' => self::LAY,
             'box' => [self::BODY, self::BODY, self::BODY],
             'cylinder' => ['diameter' => self::BODY, 'height' => self::BODY],
             'plate' => [

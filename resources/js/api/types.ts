@@ -4543,6 +4543,10 @@ export interface Defaults {
    * Longest way from a pin to a trunk, mm.
    */
   wire_reach: number;
+  /**
+   * Length of a turn of twisted wires, mm.
+   */
+  wire_lay: number;
 }
 /**
  * A thing that moves while it works: it swings, or goes to a second position. Things that move do so together.

@@ -11,6 +11,7 @@ import { IconButton } from '../ui/IconButton';
 import { Row, Section } from '../ui/Section';
 import { CardHead } from './CardHead';
 import { HarnessFindings } from './HarnessFindings';
+import { HarnessParts } from './HarnessParts';
 
 /** The card of a harness: its trunks, what its wires need at their ends, and what is found. */
 export function HarnessCard({ id }: { id: string }) {
@@ -139,6 +140,7 @@ export function HarnessCard({ id }: { id: string }) {
           />
         </Row>
       </Section>
+      <HarnessParts harness={harness} onChange={change} />
     </>
   );
 }

@@ -4,6 +4,7 @@ import { api } from '../api/client';
 import type { Harness, PastedWires, SolvedWire, Wire } from '../api/types';
 import { Field } from '../job/Field';
 import { length } from '../job/format';
+import { NumberField } from '../job/NumberField';
 import { tell } from '../job/tell';
 import { units } from '../job/units';
 import { useJob } from '../job/useJob';
@@ -80,7 +81,9 @@ export function WireTable({ harness }: { harness: Harness }) {
             <th scope="col" className="text-end">
               Cut, {units().word}
             </th>
+            <th scope="col">Longest</th>
             <th scope="col">Stock</th>
+            <th scope="col">In</th>
             <th scope="col">Signal</th>
             <th scope="col">Colour</th>
             <th scope="col">Class</th>
@@ -127,6 +130,16 @@ export function WireTable({ harness }: { harness: Harness }) {
                 <td className="number" title={laid === undefined ? undefined : partsOf(laid)}>
                   {laid?.cut_length == null ? '–' : length(laid.cut_length)}
                 </td>
+                <td className="short">
+                  <NumberField
+                    inTable
+                    label={`${wire.id}: longest`}
+                    unit=""
+                    value={wire.length?.at_most}
+                    placeholder="any"
+                    onChange={(most) => change(wire, { length: { ...wire.length, at_most: most } })}
+                  />
+                </td>
                 <td>
                   <select
                     className="form-select form-select-sm"
@@ -138,6 +151,26 @@ export function WireTable({ harness }: { harness: Harness }) {
                       <option key={stock.id} value={stock.id}>
                         {stock.name ?? stock.id}
                       </option>
+                    ))}
+                  </select>
+                </td>
+                <td>
+                  <select
+                    className="form-select form-select-sm short"
+                    aria-label={`${wire.id}: in a cable or a pair`}
+                    value={wire.cable ?? wire.pair ?? ''}
+                    onChange={({ target: { value } }) =>
+                      tell(
+                        change(wire, {
+                          cable: harness.cables?.some(({ id }) => id === value) ? value : undefined,
+                          pair: harness.pairs?.some(({ id }) => id === value) ? value : undefined,
+                        }),
+                      )
+                    }
+                  >
+                    <option value=""> </option>
+                    {[...(harness.cables ?? []), ...(harness.pairs ?? [])].map(({ id }) => (
+                      <option key={id}>{id}</option>
                     ))}
                   </select>
                 </td>
@@ -247,7 +280,7 @@ function NewWire({ harness, onAdd }: { harness: Harness; onAdd: (wire: Wire) => 
           />
         </td>
       ))}
-      <td colSpan={9} className="quiet">
+      <td colSpan={11} className="quiet">
         Type a wire, or paste rows from a spreadsheet here: wire, from, to, stock, signal, colour, class.
       </td>
     </tr>

@@ -87,6 +87,7 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::post('jobs/{job}/fittings/{fitting}/onto', [PartsController::class, 'onto']);
     Route::post('jobs/{job}/pasted', [LayingController::class, 'pasted']);
     Route::post('jobs/{job}/harnesses/{harness}/pasted', [HarnessController::class, 'pasted']);
+    Route::post('jobs/{job}/harnesses/{harness}/tested', [HarnessController::class, 'tested']);
     Route::get('jobs/{job}/harnesses/{harness}/{list}.csv', [HarnessController::class, 'csv']);
     Route::get('jobs/{job}/harnesses/{harness}/board.{format}', [HarnessController::class, 'board'])
         ->whereIn('format', ['svg', 'dxf', 'pdf']);

@@ -42,6 +42,9 @@ final class BoardDrawing
 
     private const PEG_RADIUS = 3.0;
 
+    /** Radii of the rings round a connector with a fault, to be seen from afar, mm. */
+    private const RINGS = [40.0, 44.0, 48.0, 52.0];
+
     /** @var list<PlanShape> */
     private array $shapes = [];
 
@@ -52,7 +55,8 @@ final class BoardDrawing
     ) {
     }
 
-    public static function of(SolvedHarness $solved, Board $board, Units $units): Plan
+    /** @param  list<string>  $marked  connectors that are ringed, as something is wrong with them */
+    public static function of(SolvedHarness $solved, Board $board, Units $units, array $marked = []): Plan
     {
         $drawing = new self($solved, $board, $units);
         $room = $drawing->roomForTables();
@@ -62,6 +66,11 @@ final class BoardDrawing
         $drawing->lengths();
         foreach ($board->marks as $mark) {
             $drawing->mark($mark);
+            if ($mark->kind === 'connector' && in_array($mark->name, $marked, true)) {
+                foreach (self::RINGS as $radius) {
+                    $drawing->shapes[] = new PlanCircle('FAULTS', $mark->at, $radius, false, self::PEG);
+                }
+            }
         }
         $shifted = array_map(
             static fn (PlanShape $shape): PlanShape => $shape->accept(new PlanShift($room, $room)), $drawing->shapes,

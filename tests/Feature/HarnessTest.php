@@ -175,3 +175,18 @@ it('downloads the board, and says what is wrong with the paper', function (): vo
     test()->getJson($job.'/harnesses/h/board.pdf?paper=a9')->assertStatus(422);
     test()->get($job.'/harnesses/h/board.png')->assertNotFound();
 });
+
+it('puts the harness to the tester, and rings on the board what is wrong', function (): void {
+    $job = harnessJob();
+    $answer = test()->postJson($job.'/harnesses/h/tested', ['faults' => [['kind' => 'open', 'wire' => 'W2']]])->assertOk();
+    Schema::check(json_decode($answer->content()), 'api.json#/$defs/tested');
+    $rings = static fn (string $query): int => substr_count(
+        (string) test()->get($job.'/harnesses/h/board.svg'.$query)->content(), 'r="40"',
+    );
+
+    expect($answer->json('tested'))->toBe(6)
+        ->and($answer->json('found.0.words'))->toBe('lamp.L.1 is not joined to panel.X.2.')
+        ->and([$rings(''), $rings('?marked=lamp.L,panel.X')])->toBe([0, 2]);
+    test()->postJson($job.'/harnesses/h/tested', ['faults' => [['kind' => 'open', 'wire' => 'W9']]])
+        ->assertStatus(422);
+});

@@ -14,7 +14,13 @@ use Bowline\Exchange\Plan\PlanDxf;
 use Bowline\Exchange\Plan\PlanPdf;
 use Bowline\Exchange\Plan\PlanSvg;
 use Bowline\Exchange\WireRows;
+use Bowline\Harness\ContinuityReport;
+use Bowline\Harness\Net;
+use Bowline\Harness\Nets;
+use Bowline\Harness\SimulatedTester;
+use Bowline\Harness\WiringFault;
 use Bowline\Job as CoreJob;
+use Bowline\Job\Node;
 use Bowline\Solving\HarnessSolver;
 use Bowline\Solving\SolvedHarness;
 use Illuminate\Http\JsonResponse;
@@ -48,7 +54,9 @@ final readonly class HarnessController
     public function board(Request $request, Job $job, string $harness, string $format): Response
     {
         [$core, $solved] = $this->solved($job, $harness);
-        $plan = Boards::plan($solved, $core->site->units);
+        $plan = Boards::plan(
+            $solved, $core->site->units, null, explode(',', $request->string('marked')->toString()),
+        );
         [$type, $text] = match ($format) {
             'svg' => ['image/svg+xml', PlanSvg::write($plan)],
             'dxf' => ['image/vnd.dxf', PlanDxf::write($plan)],
@@ -61,6 +69,22 @@ final readonly class HarnessController
                 '%s; filename="%s.board.%s"', $request->boolean('look') ? 'inline' : 'attachment', Str::slug($harness),
                 $format,
             ),
+        ]);
+    }
+
+    /** Puts the harness to the simulated tester, with faults in it, and says what that has found. */
+    public function tested(Request $request, Job $job, string $harness): JsonResponse
+    {
+        $core = CoreJob::read($this->files->file($job));
+        $one = $core->harnesses[$harness] ?? throw new NotFoundHttpException;
+        $pins = array_merge(...array_map(static fn (Net $net): array => $net->pins, Nets::of($one)), ...[[]]);
+        $faults = array_map(
+            static fn (Node $fault): WiringFault => WiringFault::read($fault, $one->wires, $pins),
+            RequestBody::of($request, 'wiringFaults')->list('faults'),
+        );
+
+        return response()->json([
+            'tested' => count($pins), 'found' => ContinuityReport::of($one, SimulatedTester::measure($one, $faults)),
         ]);
     }
 

@@ -45,11 +45,13 @@ import type {
   SectionView,
   Settling,
   Several,
+  Tested,
   TriangleCount,
   Twin,
   Twinned,
   WallMap,
   Ways,
+  WiringFaults,
 } from './types';
 
 /** A refusal of the server with its message and the JSON pointer into an item or the body. */
@@ -166,6 +168,8 @@ export const api = {
   triangles: async (key: string) =>
     new Float32Array(await (await ask('GET', `meshes/${encodeURIComponent(key)}`)).arrayBuffer()),
   pasted: (job: number, text: string) => send<PastedRows>(`jobs/${job}/pasted`, { text }),
+  testHarness: (job: number, harness: string, faults: WiringFaults) =>
+    send<Tested>(`${harnessOf(job, harness)}/tested`, faults),
   pastedWires: (job: number, harness: string, text: string) =>
     send<PastedWires>(`${harnessOf(job, harness)}/pasted`, { text }),
   entry: (job: number, entry: Entry) => send<ReadNumber>(`jobs/${job}/entry`, entry),
@@ -194,8 +198,10 @@ export const api = {
   wireList: (job: number, harness: string, list: string) => `/api/${harnessOf(job, harness)}/${list}.csv`,
   board: (job: number, harness: string, format: 'svg' | 'dxf' | 'pdf', paper?: string) =>
     `/api/${harnessOf(job, harness)}/board.${format}${paper === undefined ? '' : `?paper=${paper}`}`,
-  boardPicture: (job: number, harness: string, revision: number) =>
-    `/api/${harnessOf(job, harness)}/board.svg?look=1&revision=${revision}`,
+  boardPicture: (job: number, harness: string, revision: number, marked: readonly string[] = []) =>
+    `/api/${harnessOf(job, harness)}/board.svg?look=1&revision=${revision}${
+      marked.length === 0 ? '' : `&marked=${encodeURIComponent(marked.join(','))}`
+    }`,
   drillings: (job: number, block: string) =>
     get<Drillings>(`jobs/${job}/joined/${encodeURIComponent(block)}/drillings`),
   /** The runs that a channel is as drillings. */
@@ -238,8 +244,10 @@ export const files = {
   wireList: (job: number, harness: string, list: string) => `/api/${harnessOf(job, harness)}/${list}.csv`,
   board: (job: number, harness: string, format: 'svg' | 'dxf' | 'pdf', paper?: string) =>
     `/api/${harnessOf(job, harness)}/board.${format}${paper === undefined ? '' : `?paper=${paper}`}`,
-  boardPicture: (job: number, harness: string, revision: number) =>
-    `/api/${harnessOf(job, harness)}/board.svg?look=1&revision=${revision}`,
+  boardPicture: (job: number, harness: string, revision: number, marked: readonly string[] = []) =>
+    `/api/${harnessOf(job, harness)}/board.svg?look=1&revision=${revision}${
+      marked.length === 0 ? '' : `&marked=${encodeURIComponent(marked.join(','))}`
+    }`,
   drillings: (job: number, block: string) => `/api/jobs/${job}/joined/${encodeURIComponent(block)}/drillings.csv`,
   cuts: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/cuts.csv${only('?', spool)}`,
   vertices: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/vertices.csv${only('?', spool)}`,

@@ -194,6 +194,8 @@ export interface Api {
   pasted?: Pasted;
   pastedRows?: PastedRows;
   pastedWires?: PastedWires;
+  wiringFaults?: WiringFaults;
+  tested?: Tested;
   goTo?: GoTo;
   step?: Step;
   revision?: Revision;
@@ -4779,6 +4781,40 @@ export interface PastedWires {
     line: number;
     text: string;
     why: string;
+  }[];
+}
+/**
+ * What is wrong with the harness that is put to the simulated tester.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "wiringFaults".
+ */
+export interface WiringFaults {
+  faults: {
+    kind: "open" | "swapped" | "short";
+    wire?: string;
+    /**
+     * @minItems 2
+     * @maxItems 2
+     */
+    pins?: [string, string];
+  }[];
+}
+/**
+ * What a tester has found of a harness.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "tested".
+ */
+export interface Tested {
+  /**
+   * How many pins.
+   */
+  tested: number;
+  found: {
+    kind: "open" | "swapped" | "short";
+    pins: string[];
+    words: string;
   }[];
 }
 /**

@@ -6,6 +6,7 @@ import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Row, Section } from '../ui/Section';
+import { HarnessTester } from './HarnessTester';
 import { SaveButton } from './SaveButton';
 import { Takeaway } from './Takeaway';
 
@@ -30,6 +31,7 @@ const PAPERS = [
 export function HarnessMake({ harness }: { harness: Harness }) {
   const { state, item, put } = useJob();
   const [paper, setPaper] = useState('a4');
+  const [wrong, setWrong] = useState<readonly string[]>([]);
   const board = harness.board ?? {};
   const change = (changed: Partial<NonNullable<Harness['board']>>) =>
     put('harnesses', { ...harness, board: { ...board, ...changed } }, 'Change the board');
@@ -50,10 +52,10 @@ export function HarnessMake({ harness }: { harness: Harness }) {
         ))}
       </Section>
       <Section title="Board">
-        <a href={files.boardPicture(state.id, harness.id, state.revision)} target="_blank" rel="noreferrer">
+        <a href={files.boardPicture(state.id, harness.id, state.revision, wrong)} target="_blank" rel="noreferrer">
           <img
             className="board"
-            src={files.boardPicture(state.id, harness.id, state.revision)}
+            src={files.boardPicture(state.id, harness.id, state.revision, wrong)}
             alt={`The board of ${harness.name ?? harness.id}, laid flat: open it at full size`}
           />
         </a>
@@ -78,6 +80,7 @@ export function HarnessMake({ harness }: { harness: Harness }) {
           </Button>
         </div>
       </Section>
+      <HarnessTester key={harness.id} harness={harness} onFound={setWrong} />
       <Section title="Turned on the board, degrees">
         {harness.trunks.map((run) => {
           const name = item('runs', run)?.name ?? run;

@@ -8,8 +8,8 @@ use Bowline\Job\Harness\Harness;
 use Bowline\Job\Harness\Terminal;
 
 /**
- * Stands in for a tester to which a harness is plugged. It is told what is wrong with the harness that is before it, and
- * answers as such a device does: with the pins that it finds joined, and no more.
+ * Stands in for a tester to which a harness is plugged. It is told what is wrong with the harness that is before it,
+ * and answers as such a device does: with the pins that it finds joined, and no more.
  */
 final class SimulatedTester
 {

@@ -178,7 +178,8 @@ it('downloads the board, and says what is wrong with the paper', function (): vo
 
 it('puts the harness to the tester, and rings on the board what is wrong', function (): void {
     $job = harnessJob();
-    $answer = test()->postJson($job.'/harnesses/h/tested', ['faults' => [['kind' => 'open', 'wire' => 'W2']]])->assertOk();
+    $answer = test()->postJson($job.'/harnesses/h/tested', ['faults' => [['kind' => 'open', 'wire' => 'W2']]])
+        ->assertOk();
     Schema::check(json_decode($answer->content()), 'api.json#/$defs/tested');
     $rings = static fn (string $query): int => substr_count(
         (string) test()->get($job.'/harnesses/h/board.svg'.$query)->content(), 'r="40"',

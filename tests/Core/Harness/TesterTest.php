@@ -26,7 +26,10 @@ $harness = static fn (): Harness => Job::read(Harnesses::file([
 ]))->harnesses['h'];
 $pins = ['panel.X.1', 'panel.X.2', 'panel.X.3', 'pump.M.1', 'pump.M.2', 'pump.M.3', 'pump.M.4'];
 
-it('finds what is wrong, and nothing where nothing is', function (array $faults, array $words) use ($harness, $pins): void {
+it('finds what is wrong, and nothing where nothing is', function (
+    array $faults,
+    array $words,
+) use ($harness, $pins): void {
     $one = $harness();
     $read = array_map(
         static fn (array $fault): WiringFault => WiringFault::read(new Node(Jobs::object($fault)), $one->wires, $pins),

@@ -37,7 +37,7 @@ it('backs up, restores and checks', function (): void {
     $meshes = count(glob(storage_path('app/meshes/*')) ?: []);
     try {
         [$exit, $said] = admin($database, 'backup', $folder.'/b.tar');
-        expect($exit)->toBe(0)->and($said)->toEndWith("/b.tar holds 5 jobs and $meshes meshes.\n");
+        expect($exit)->toBe(0)->and($said)->toEndWith("/b.tar holds 6 jobs and $meshes meshes.\n");
         [$exit, $said] = admin($database, 'backup', $folder.'/b.tar');
         expect($exit)->toBe(1)->and($said)->toContain('is there already');
 
@@ -110,7 +110,7 @@ it('says what is wrong with a database before it serves, and begins anew beside 
         expect(
             $running->waitUntil(static fn (string $type, string $said): bool => str_contains($said, 'Bowline is at')),
         )->toBeTrue();
-        expect(json_decode((string) file_get_contents("http://127.0.0.1:$port/api/jobs"), true))->toHaveCount(5)
+        expect(json_decode((string) file_get_contents("http://127.0.0.1:$port/api/jobs"), true))->toHaveCount(6)
             ->and(file_get_contents(glob($database.'.aside-*')[0]))->toBe($bytes);
         $running->stop(10);
 

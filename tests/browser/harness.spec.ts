@@ -94,9 +94,9 @@ test('says that a wire is too long once its pin has moved, and takes the cure', 
   // Two wires swapped at the lamps, found by the tester and shown on the board.
   await page.getByLabel('Fault').selectOption('swapped pins');
   await page.getByLabel('Of', { exact: true }).selectOption('lamps.N.1');
-  await page.getByLabel('And').selectOption('lamps.N.2');
+  await page.getByLabel('And', { exact: true }).selectOption('lamps.N.2');
   await page.getByRole('button', { name: 'Put in' }).click();
-  await page.getByRole('button', { name: 'Test' }).click();
+  await page.getByRole('button', { name: 'Test', exact: true }).click();
   await expect(page.getByRole('status', { name: 'What the tester found' })).toContainText('are swapped');
   await expect(picture).toHaveAttribute('src', /marked=/);
   await goTo(page, 'Lay');

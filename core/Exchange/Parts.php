@@ -44,13 +44,17 @@ final class Parts
      * Returns the spools of a run, or itself where it is made in one piece.
      *
      * @param  string  $pointer  of the run in the job
-     * @return list<ExactPart> none of a run without length
+     * @return list<ExactPart> none of a run without length, nor of a trunk
      *
      * @throws JobError when the body folds over, with the finding that says where, or does not close
      */
     public static function of(SolvedRun $solved, string $pointer): array
     {
         $run = $solved->laid->run;
+        if ($run->stock->kind === StockKind::Bundle) {
+            // It is the wires in it, and no body of its own.
+            return [];
+        }
         if ($run->channel !== null) {
             throw JobError::at($pointer, sprintf(
                 '%s is taken out of %s, and is written with that', $run->name, $run->channel->channel->block->name,

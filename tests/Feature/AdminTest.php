@@ -48,7 +48,7 @@ it('backs up, restores and checks', function (): void {
         expect($exit)
             ->toBe(0)
             ->and($said)
-            ->toContain('Restored 5 jobs.')
+            ->toContain('Restored 6 jobs.')
             ->and(glob($database.'.before-*'))
             ->toHaveCount(1);
         [$exit, $said] = admin($database, 'check');
@@ -58,7 +58,7 @@ it('backs up, restores and checks', function (): void {
         file_put_contents($database, random_bytes(5000));
         array_map(unlink(...), glob($database.'-*') ?: []);
         [$exit, $said] = admin($database, 'restore', $folder.'/b.tar');
-        expect($exit)->toBe(0)->and($said)->toContain('Restored 5 jobs.');
+        expect($exit)->toBe(0)->and($said)->toContain('Restored 6 jobs.');
 
         file_put_contents($folder.'/broken.tar', 'no archive');
         [$exit, $said] = admin($database, 'restore', $folder.'/broken.tar');

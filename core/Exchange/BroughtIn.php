@@ -21,14 +21,15 @@ use stdClass;
 final class BroughtIn
 {
     /**
+     * @param  bool  $areTrunks  whether lines are trunks of a harness, which meet where more than two lines do
      * @return array{list<array<string, mixed>>, list<string>}
      *
      * @throws JobError when it is none of these
      */
-    public static function of(string $text, Values $values, Units $units): array
+    public static function of(string $text, Values $values, Units $units, bool $areTrunks = false): array
     {
         return match (true) {
-            preg_match('/^\s*(999\s.*\R\s*)*0\s*\R\s*SECTION/', $text) === 1 => self::drawing($text, $units),
+            preg_match('/^\s*(999\s.*\R\s*)*0\s*\R\s*SECTION/', $text) === 1 => self::drawing($text, $units, $areTrunks),
             preg_match('/^[^\n]*straight[^\n]*rotation[^\n]*angle[^\n]*radius/i', ltrim($text)) === 1 => self::bends(
                 $text,
                 $units,
@@ -38,10 +39,10 @@ final class BroughtIn
     }
 
     /** @return array{list<array<string, mixed>>, list<string>} */
-    private static function drawing(string $text, Units $units): array
+    private static function drawing(string $text, Units $units, bool $areTrunks): array
     {
         [$segments, $passedOver] = DxfReader::read($text);
-        [$routes, $remarks] = LineChains::of($segments, $units);
+        [$routes, $remarks] = LineChains::of($segments, $units, $areTrunks);
         foreach ($passedOver as $kind => $count) {
             $remarks[] = sprintf(
                 '%d × %s passed over: only lines, arcs and polylines are read.',

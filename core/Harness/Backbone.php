@@ -55,11 +55,33 @@ final class Backbone
             $this->add($laid->run->id, 0.0, $this->nodeAt($laid->path->pointAt(0.0)));
             $this->add($laid->run->id, $laid->length(), $this->nodeAt($laid->path->pointAt($laid->length())));
         }
+        $this->meetAlong();
         foreach ($this->trunks as $laid) {
             $ends = [[$laid->run->from->branch, 0.0], [$laid->run->to->branch, $laid->length()]];
             foreach ($ends as [$branch, $at]) {
                 if ($branch !== null && isset($this->trunks[$branch->host])) {
                     $this->add($branch->host, $branch->told, $this->nodeAt($laid->path->pointAt($at)));
+                }
+            }
+        }
+    }
+
+    /** Lets trunks meet where the end of one lies on another between the ends of that. */
+    private function meetAlong(): void
+    {
+        foreach ($this->trunks as $laid) {
+            foreach ([0.0, $laid->length()] as $at) {
+                $end = $laid->path->pointAt($at);
+                foreach ($this->trunks as $other) {
+                    $id = $other->run->id;
+                    if ($other === $laid || self::distanceToBox($end, $this->boxes[$id]) > self::TOGETHER) {
+                        continue;
+                    }
+                    $along = $other->path->closestTo($end);
+                    $isInside = $along > self::TOGETHER && $along < $other->length() - self::TOGETHER;
+                    if ($isInside && $other->path->pointAt($along)->distanceTo($end) < self::TOGETHER) {
+                        $this->add($id, $along, $this->nodeAt($end));
+                    }
                 }
             }
         }

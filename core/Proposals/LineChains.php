@@ -41,8 +41,11 @@ final class LineChains
     private array $loose;
 
     /** @param  list<Segment>  $segments */
-    private function __construct(array $segments, private readonly Units $units)
-    {
+    private function __construct(
+        array $segments,
+        private readonly Units $units,
+        private readonly bool $areTrunks,
+    ) {
         $this->loose = $segments;
         $this->ends = new PointGrid(self::MEET);
         foreach ($segments as $segment) {
@@ -54,13 +57,16 @@ final class LineChains
     /**
      * @param  list<Segment>  $segments
      * @param  Units|null  $units  units of the remarks
+     * @param  bool  $areTrunks  whether they are trunks of a harness, which meet where more than two lines do
      * @return array{list<stdClass>, list<string>} `from`, `to` and `route` of each run in the shape of the file;
      *     remarks
      */
-    public static function of(array $segments, ?Units $units = null): array
+    public static function of(array $segments, ?Units $units = null, bool $areTrunks = false): array
     {
-        $chains = new self($segments, $units ?? Units::millimetres());
-        $chains->branches($segments);
+        $chains = new self($segments, $units ?? Units::millimetres(), $areTrunks);
+        if (! $areTrunks) {
+            $chains->branches($segments);
+        }
         $ends = [];
         while ($chains->loose !== []) {
             $chain = $chains->chain();
@@ -132,6 +138,9 @@ final class LineChains
      */
     private function takeAt(Vector $end): ?Segment
     {
+        if ($this->areTrunks && count($this->ends->near($end)) > 2) {
+            return null;
+        }
         foreach ($this->ends->near($end) as $number) {
             // Each segment has two numbers, for its start and its end.
             $key = intdiv($number, 2);

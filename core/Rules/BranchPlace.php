@@ -13,6 +13,7 @@ use Bowline\Job\Branch;
 use Bowline\Job\BranchKind;
 use Bowline\Job\RunEnd;
 use Bowline\Job\Section;
+use Bowline\Job\StockKind;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
@@ -27,7 +28,8 @@ final class BranchPlace implements Rule
     {
         $findings = [];
         foreach (['from' => $laid->run->from, 'to' => $laid->run->to] as $name => $end) {
-            if ($end->branch === null) {
+            // A trunk of a harness leaves another anywhere.
+            if ($end->branch === null || $laid->run->stock->kind === StockKind::Bundle) {
                 continue;
             }
             $fault = self::fault($end->branch, $end, $laid, $name);

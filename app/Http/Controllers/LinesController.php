@@ -18,10 +18,12 @@ final class LinesController
 {
     public function __invoke(Request $request, Job $job): JsonResponse
     {
+        $body = RequestBody::of($request, 'drawing');
         [$routes, $remarks] = BroughtIn::of(
-            RequestBody::of($request, 'drawing')->get('text')->text(),
+            $body->get('text')->text(),
             Values::read(new Node($job->named_values)),
             Units::read(new Node($job->header())),
+            $body->find('trunks')?->value === true,
         );
 
         return response()->json(['routes' => $routes, 'remarks' => $remarks]);

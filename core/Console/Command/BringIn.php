@@ -14,6 +14,7 @@ use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
 use Bowline\Job\Node;
+use Bowline\Job\StockKind;
 use stdClass;
 
 final class BringIn implements Command
@@ -50,6 +51,7 @@ final class BringIn implements Command
             FileText::of($input->required('lines')),
             $job->site->values,
             $job->site->units,
+            $job->site->stock[$stock]->kind === StockKind::Bundle,
         );
         $after = clone $job->source;
         $taken = array_flip(array_map(strval(...), array_keys($job->runs)));

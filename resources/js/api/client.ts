@@ -173,7 +173,7 @@ export const api = {
   pastedWires: (job: number, harness: string, text: string) =>
     send<PastedWires>(`${harnessOf(job, harness)}/pasted`, { text }),
   entry: (job: number, entry: Entry) => send<ReadNumber>(`jobs/${job}/entry`, entry),
-  lines: (job: number, text: string) => send<Lines>(`jobs/${job}/lines`, { text }),
+  lines: (job: number, text: string, trunks: boolean) => send<Lines>(`jobs/${job}/lines`, { text, trunks }),
   /** The verdicts on a run, or on one spool of it. */
   benders: (job: number, id: string, spool?: string) => get<Benders>(`${run(job, id)}/benders${only('?', spool)}`),
   /** How many triangles the body of a run or spool has at a chord tolerance, mm. */

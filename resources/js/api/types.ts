@@ -4861,6 +4861,10 @@ export interface Drawing {
    * A DXF file as text.
    */
   text: string;
+  /**
+   * Whether its lines are trunks of a harness, which meet where more than two do.
+   */
+  trunks?: boolean;
 }
 /**
  * The runs that the lines of a drawing come to.

@@ -11,6 +11,7 @@ import { FileButton } from '../ui/FileButton';
 
 interface Read extends Lines {
   file: string;
+  text: string;
 }
 
 /** Imports existing lines as runs: reads a file, shows what was found, and stores it on request. */
@@ -25,7 +26,12 @@ export function BringInLines() {
     open(null);
   };
 
-  const take = async (file: File) => setRead({ ...(await api.lines(state.id, await file.text())), file: file.name });
+  /** Lines of a bundle are trunks, which are read otherwise where more than two meet. */
+  const readAs = async (file: string, text: string, of: string) => {
+    const trunks = items('stock').some(({ id, kind }) => id === of && kind === 'bundle');
+    setRead({ ...(await api.lines(state.id, text, trunks)), file, text });
+  };
+  const take = async (file: File) => readAs(file.name, await file.text(), stock);
   const make = async () => {
     const base = (read?.file ?? 'Line').replace(/\.(dxf|csv|txt)$/i, '').slice(0, 150);
     const taken = items('runs').map(({ id }) => ({ id }));
@@ -70,7 +76,10 @@ export function BringInLines() {
               <select
                 className="form-select form-select-sm d-inline-block w-auto"
                 value={stock}
-                onChange={(event) => choose(event.target.value)}
+                onChange={(event) => {
+                  choose(event.target.value);
+                  tell(readAs(read.file, read.text, event.target.value));
+                }}
               >
                 {items('stock').map((one) => (
                   <option key={one.id} value={one.id}>

@@ -2,9 +2,13 @@
 
 declare(strict_types=1);
 
+use Bowline\Exchange\BroughtIn;
 use Bowline\Harness\LaidWire;
 use Bowline\Harness\Way;
+use Bowline\Job\Units;
+use Bowline\Job\Values;
 use Tests\Harnesses;
+use Tests\Jobs;
 
 /*
  * Ways and lengths of wires along trunks: worked out by hand, and on random backbones by another method.
@@ -222,3 +226,41 @@ it('is as short as Floyd and Warshall say, on random backbones', function (int $
     }
     expect(count($wires))->toBeGreaterThan(20);
 })->with(range(1, 6));
+
+it('goes over where the end of a trunk lies on another', function (float $off, ?float $length): void {
+    $branch = Harnesses::trunk('t2', ['at' => [350, $off, 0]], ['at' => [350, $off, 200]]);
+    $file = Harnesses::file(
+        ['wires' => [Harnesses::wire('W1', 'panel.X.1', 'lamp.L.1')]], [$branch],
+        [Harnesses::connector('lamp', 'L', [350, $off, 200], ['1'])],
+    );
+
+    expect(Harnesses::solved($file)->laid->wires['W1']->length())->toEqualWithDelta($length, 1e-3);
+})->with([[0.0, 550.0], [0.009, 550.0], [0.1, null]]);
+
+it('makes trunks of lines that meet, and each wire finds its way through them', function (): void {
+    $line = static fn (array $from, array $to): string => sprintf(
+        "  0\nLINE\n  8\n0\n 10\n%d\n 20\n%d\n 30\n%d\n 11\n%d\n 21\n%d\n 31\n%d\n", ...[...$from, ...$to],
+    );
+    // A spine of two lines with a branch where they meet, and another from its middle.
+    $drawing = "  0\nSECTION\n  2\nENTITIES\n".$line([0, 0, 0], [500, 0, 0]).$line([500, 0, 0], [1000, 0, 0])
+        .$line([500, 0, 0], [500, 300, 0]).$line([800, 0, 0], [800, 0, 200])."  0\nENDSEC\n  0\nEOF\n";
+    $file = Harnesses::file();
+    [$routes, $remarks] = BroughtIn::of($drawing, Values::read(null), Units::millimetres(), true);
+    $file->runs = array_map(static fn (array $route, int $i): stdClass => Jobs::object([
+        'id' => "l$i", 'stock' => 'bundle', ...$route,
+    ]), $routes, array_keys($routes));
+    array_push($file->fittings, ...array_map(Jobs::object(...), [
+        Harnesses::connector('lamp', 'L', [500, 300, 0], ['1']), Harnesses::connector('horn', 'H', [800, 0, 200], ['1']),
+    ]));
+    $file->harnesses = [Jobs::object(['id' => 'h', 'trunks' => array_map(
+        static fn (int $i): string => "l$i", array_keys($routes),
+    ), 'wires' => [
+        Harnesses::wire('A', 'panel.X.1', 'lamp.L.1'), Harnesses::wire('B', 'lamp.L.1', 'horn.H.1'),
+        Harnesses::wire('C', 'panel.X.2', 'pump.M.1'),
+    ]])];
+    $wires = Harnesses::solved($file)->laid->wires;
+
+    expect($routes)->toHaveCount(4)->and($remarks)->toBe([])
+        ->and(array_map(static fn (LaidWire $one): ?float => $one->length(), $wires))
+        ->toEqualWithDelta(['A' => 800, 'B' => 800, 'C' => 1000], 1e-6);
+});

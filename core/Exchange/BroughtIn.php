@@ -29,7 +29,9 @@ final class BroughtIn
     public static function of(string $text, Values $values, Units $units, bool $areTrunks = false): array
     {
         return match (true) {
-            preg_match('/^\s*(999\s.*\R\s*)*0\s*\R\s*SECTION/', $text) === 1 => self::drawing($text, $units, $areTrunks),
+            preg_match('/^\s*(999\s.*\R\s*)*0\s*\R\s*SECTION/', $text) === 1 => self::drawing(
+                $text, $units, $areTrunks,
+            ),
             preg_match('/^[^\n]*straight[^\n]*rotation[^\n]*angle[^\n]*radius/i', ltrim($text)) === 1 => self::bends(
                 $text,
                 $units,

@@ -33,7 +33,7 @@ it('finds what is wrong, and nothing where nothing is', function (
     $one = $harness();
     $read = array_map(
         static fn (array $fault): WiringFault => WiringFault::read(new Node(Jobs::object($fault)), $one->wires, $pins),
-        $faults,
+        array_values($faults),
     );
     $found = ContinuityReport::of($one, SimulatedTester::measure($one, $read));
 

@@ -250,7 +250,8 @@ it('makes trunks of lines that meet, and each wire finds its way through them', 
         'id' => "l$i", 'stock' => 'bundle', ...$route,
     ]), $routes, array_keys($routes));
     array_push($file->fittings, ...array_map(Jobs::object(...), [
-        Harnesses::connector('lamp', 'L', [500, 300, 0], ['1']), Harnesses::connector('horn', 'H', [800, 0, 200], ['1']),
+        Harnesses::connector('lamp', 'L', [500, 300, 0], ['1']),
+        Harnesses::connector('horn', 'H', [800, 0, 200], ['1']),
     ]));
     $file->harnesses = [Jobs::object(['id' => 'h', 'trunks' => array_map(
         static fn (int $i): string => "l$i", array_keys($routes),

@@ -31,7 +31,6 @@ await take('place', '/jobs/6/place', pick(/Sea-water pump/));
 await take('lay', '/jobs/6/lay');
 await take('check', '/jobs/6/check');
 await take('make', '/jobs/6/make', pick(/Fuel feed/));
-await take('lay-wide', '/jobs/6/lay', pick(/Coolant/), { width: 1920, height: 1080 });
 await take('section', '/jobs/6/lay', async (page) => {
   await pick(/Sea water to cooler/)(page);
   await page.keyboard.press('o');
@@ -73,10 +72,6 @@ await take('laying', '/jobs/6/lay', async (page) => {
   }
   await page.locator('.laying-tag', { hasText: 'length' }).waitFor();
   await page.waitForFunction(() => document.querySelectorAll('.path-table tbody tr').length === 2);
-});
-await take('find', '/jobs/6/lay', async (page) => {
-  await page.keyboard.press('Control+k');
-  await page.keyboard.type('sea');
 });
 await take('hoses', '/jobs/1/lay', pick(/Steering hose, starboard/));
 await take('movement', '/jobs/1/lay', async (page) => {

@@ -56,13 +56,15 @@ export function HarnessTester({ harness, onFound }: Props) {
   return (
     <Section title="Tester, simulated">
       <p className="quiet">Put in what went wrong, and see what a continuity tester would say of it.</p>
-      <div className="d-flex gap-1 mb-1">
+      <div className="d-flex align-items-center gap-1 mb-1">
         <Choice label="Fault" value={kind} of={KINDS} onChange={(next) => setKind(next as Fault['kind'])} />
         <Choice label="Of" value={first} of={of} onChange={setOne} />
         {kind !== 'open' && <Choice label="And" value={second} of={of} onChange={setOther} />}
-        <Button disabled={of.length === 0} onClick={put}>
-          Put in
-        </Button>
+        <span className="text-nowrap">
+          <Button disabled={of.length === 0} onClick={put}>
+            Put in
+          </Button>
+        </span>
       </div>
       {faults.map((fault, index) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: the same may be put in twice

@@ -7,6 +7,7 @@ declare(strict_types=1);
  * trunks, and the bundles. Usage: php bench/harness.php [WIRES] [TRUNKS]
  */
 
+use Bowline\Harness\BoardLayout;
 use Bowline\Harness\Bundles;
 use Bowline\Harness\LaidHarness;
 use Bowline\Job;
@@ -73,6 +74,7 @@ printf("%-34s %8.1f m\n", 'length of all wires', array_sum(array_map(
     static fn ($one): float => $one->length() ?? 0.0, $made->wires,
 )) / 1000);
 $few = $timed('bundles', static fn (): array => (new Bundles)->of($made));
+$timed('the board', static fn () => BoardLayout::of($made, $few));
 printf("%-34s %8d\n", 'wires in the thickest', max(array_map(
     static fn (array $spans): int => max(array_map(static fn ($span): int => count($span->wires), $spans)), $few,
 )));

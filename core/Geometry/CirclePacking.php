@@ -21,6 +21,9 @@ final readonly class CirclePacking
     /** Up to so many circles several beginnings are tried, and all pairs are looked at. */
     private const FEW = 24;
 
+    /** Circles that others may still touch, as a multiple of the square root of how many lie. */
+    private const RIM = 5.0;
+
     /** Up to so many circles the first beginning is pushed together. */
     private const MANY = 90;
 
@@ -104,8 +107,10 @@ final readonly class CirclePacking
             ));
             array_push($free, ...$this->beside($places, $i, $front, $radius));
             $front[] = $i;
-            if (count($front) > self::FEW) {
-                $front = $this->outermost($places, $front);
+            // About as many as lie at the rim, and those behind them.
+            $most = max(self::FEW, (int) ceil(self::RIM * sqrt($i)));
+            if (count($front) > $most) {
+                $front = $this->outermost($places, $front, $most);
             }
         }
 
@@ -138,13 +143,13 @@ final readonly class CirclePacking
      * @param  list<int>  $front
      * @return list<int> those that reach farthest from the middle
      */
-    private function outermost(array $places, array $front): array
+    private function outermost(array $places, array $front, int $most): array
     {
         [$x, $y] = self::middle($places, $this->radii);
         usort($front, fn (int $one, int $other): int => hypot($places[$other][0] - $x, $places[$other][1] - $y)
             + $this->radii[$other] <=> hypot($places[$one][0] - $x, $places[$one][1] - $y) + $this->radii[$one]);
 
-        return array_slice($front, 0, self::FEW);
+        return array_slice($front, 0, $most);
     }
 
     /**

@@ -2,7 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Harness\RememberedPackings;
+use Bowline\Geometry\CirclePacking;
+use Bowline\Harness\FoundPackings;
 use Bowline\Job\Schema;
+use Illuminate\Cache\ArrayStore;
+use Illuminate\Cache\Repository;
 use Tests\Harnesses;
 use Tests\Jobs;
 
@@ -190,4 +195,15 @@ it('puts the harness to the tester, and rings on the board what is wrong', funct
         ->and([$rings(''), $rings('?marked=lamp.L,panel.X')])->toBe([0, 2]);
     test()->postJson($job.'/harnesses/h/tested', ['faults' => [['kind' => 'open', 'wire' => 'W9']]])
         ->assertStatus(422);
+});
+
+it('finds a packing once for all requests', function (): void {
+    $cache = new Repository(new ArrayStore);
+    $radii = [2.0, 1.5, 1.0, 1.0, 1.2];
+    $found = (new RememberedPackings($cache))->radius($radii);
+    $key = 'packing '.md5(FoundPackings::key($radii));
+    expect($found)->toEqualWithDelta(CirclePacking::radius($radii), 1e-9)->and($cache->get($key))->toBe($found);
+    $cache->put($key, 7.5);
+
+    expect((new RememberedPackings($cache))->radius(array_reverse($radii)))->toBe(7.5);
 });

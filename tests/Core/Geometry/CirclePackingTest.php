@@ -55,3 +55,11 @@ it('does not depend on the order in which they are told', function (): void {
     expect(CirclePacking::radius($radii))->toBe(CirclePacking::radius(array_reverse($radii)))
         ->and(CirclePacking::radius([]))->toBe(0.0);
 });
+
+it('packs hundreds as close as a few', function (int $count): void {
+    $radii = array_map(static fn (int $i): float => $i % 3 === 0 ? 2.0 : 1.0, range(0, $count - 1));
+    $area = array_sum(array_map(static fn (float $one): float => $one ** 2, $radii));
+
+    // Two sizes lie closer than hexagons of one do, less what is lost at the rim.
+    expect($area / CirclePacking::radius($radii) ** 2)->toBeGreaterThan(0.75);
+})->with([60, 150, 400]);

@@ -9,9 +9,9 @@ use Bowline\Harness\Packings;
 use Illuminate\Contracts\Cache\Repository;
 
 /**
- * Packings of circles that are found once for all jobs: the same bundle comes again at each edit. A request finds new ones
- * for a few seconds at most; what is left then is as large as its circles at the density of those that are found, and is
- * found by the requests that follow.
+ * Packings of circles that are found once for all jobs: the same bundle comes again at each edit. A request finds new
+ * ones for a few seconds at most; what is left then is as large as its circles at the density of those that are found,
+ * and is found by the requests that follow.
  */
 final class RememberedPackings implements Packings
 {

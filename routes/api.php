@@ -91,6 +91,7 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::get('jobs/{job}/harnesses/{harness}/{list}.csv', [HarnessController::class, 'csv']);
     Route::get('jobs/{job}/harnesses/{harness}/board.{format}', [HarnessController::class, 'board'])
         ->whereIn('format', ['svg', 'dxf', 'pdf']);
+    Route::get('jobs/{job}/harnesses/{harness}/{list}.pdf', [HarnessController::class, 'pdf']);
     Route::post('jobs/{job}/preview/run', [PreviewController::class, 'run']);
     Route::post('jobs/{job}/preview/place', [PreviewController::class, 'place']);
     Route::get('jobs/{job}/centrelines.dxf', [ExportController::class, 'centrelines']);

@@ -207,3 +207,10 @@ it('finds a packing once for all requests', function (): void {
 
     expect((new RememberedPackings($cache))->radius(array_reverse($radii)))->toBe(7.5);
 });
+
+it('prints its lists, and its labels on a sheet', function (string $list): void {
+    $pdf = test()->get(harnessJob().'/harnesses/h/'.$list.'.pdf')->assertOk();
+
+    expect((string) $pdf->content())->toStartWith('%PDF-')
+        ->and($pdf->headers->get('content-disposition'))->toContain("h.$list.pdf");
+})->with(['wires', 'bundles', 'cuts', 'connectors', 'covers', 'labels', 'continuity']);

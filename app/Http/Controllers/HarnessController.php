@@ -8,6 +8,7 @@ use App\Editing\JobFiles;
 use App\Harness\RememberedPackings;
 use App\Http\RequestBody;
 use App\Models\Job;
+use Bowline\Exchange\HarnessTablePdf;
 use Bowline\Exchange\HarnessTables;
 use Bowline\Exchange\Plan\Boards;
 use Bowline\Exchange\Plan\PlanDxf;
@@ -48,6 +49,21 @@ final readonly class HarnessController
         );
 
         return response()->json(['wires' => $rows->wires, 'refused' => $rows->refused]);
+    }
+
+    /** Downloads a list as PDF; the labels as a sheet of them. */
+    public function pdf(Job $job, string $harness, string $list): Response
+    {
+        [$core, $solved] = $this->solved($job, $harness);
+        $table = HarnessTables::all($solved, $core->site->units)[$list] ?? throw new NotFoundHttpException;
+        $title = sprintf('%s: %s', $solved->laid->harness->name, $list);
+
+        return new Response(
+            $list === 'labels' ? HarnessTablePdf::labels($title, $table) : HarnessTablePdf::table($title, $table), 200, [
+                'Content-Type' => 'application/pdf',
+                'Content-Disposition' => sprintf('attachment; filename="%s.%s.pdf"', Str::slug($harness), $list),
+            ],
+        );
     }
 
     /** Downloads the board; as SVG to be looked at, and as PDF on the paper that the query names. */

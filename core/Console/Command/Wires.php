@@ -8,6 +8,7 @@ use Bowline\Console\Command;
 use Bowline\Console\Input;
 use Bowline\Console\Option;
 use Bowline\Console\Outcome;
+use Bowline\Exchange\HarnessTablePdf;
 use Bowline\Exchange\HarnessTables;
 use Bowline\Job\JobError;
 
@@ -28,6 +29,7 @@ final class Wires implements Command
         return [
             Option::harness(),
             new Option('list', 'NAME', 'bundles, cuts, connectors, covers, labels or continuity instead'),
+            new Option('as', 'FORMAT', 'csv or pdf; csv when it is left out'),
         ];
     }
 
@@ -40,6 +42,14 @@ final class Wires implements Command
             'there is no list “%s”; there are %s', $list, implode(', ', array_keys($tables)),
         ));
 
-        return new Outcome($table->csv(), harnesses: [$solved]);
+        $title = sprintf('%s: %s', $solved->laid->harness->name, $list);
+
+        return new Outcome(match ($input->option('as') ?? 'csv') {
+            'csv' => $table->csv(),
+            'pdf' => $list === 'labels'
+                ? HarnessTablePdf::labels($title, $table)
+                : HarnessTablePdf::table($title, $table),
+            default => throw JobError::at('', 'a list is written as csv or pdf'),
+        }, harnesses: [$solved]);
     }
 }

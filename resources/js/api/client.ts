@@ -195,13 +195,6 @@ export const api = {
   /** Stops the work on a body, or takes it up again. */
   changeBodyWork: (job: number, id: number, again: boolean) =>
     send<BodyWork>(`jobs/${job}/body-works/${id}`, { again }),
-  wireList: (job: number, harness: string, list: string) => `/api/${harnessOf(job, harness)}/${list}.csv`,
-  board: (job: number, harness: string, format: 'svg' | 'dxf' | 'pdf', paper?: string) =>
-    `/api/${harnessOf(job, harness)}/board.${format}${paper === undefined ? '' : `?paper=${paper}`}`,
-  boardPicture: (job: number, harness: string, revision: number, marked: readonly string[] = []) =>
-    `/api/${harnessOf(job, harness)}/board.svg?look=1&revision=${revision}${
-      marked.length === 0 ? '' : `&marked=${encodeURIComponent(marked.join(','))}`
-    }`,
   drillings: (job: number, block: string) =>
     get<Drillings>(`jobs/${job}/joined/${encodeURIComponent(block)}/drillings`),
   /** The runs that a channel is as drillings. */
@@ -241,7 +234,8 @@ export const files = {
   centrelines: (job: number) => `/api/jobs/${job}/centrelines.dxf`,
   centreline: (job: number, id: string) => `/api/${run(job, id)}/centreline.dxf`,
   bends: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/bends.csv${only('?', spool)}`,
-  wireList: (job: number, harness: string, list: string) => `/api/${harnessOf(job, harness)}/${list}.csv`,
+  wireList: (job: number, harness: string, list: string, format: 'csv' | 'pdf' = 'csv') =>
+    `/api/${harnessOf(job, harness)}/${list}.${format}`,
   board: (job: number, harness: string, format: 'svg' | 'dxf' | 'pdf', paper?: string) =>
     `/api/${harnessOf(job, harness)}/board.${format}${paper === undefined ? '' : `?paper=${paper}`}`,
   boardPicture: (job: number, harness: string, revision: number, marked: readonly string[] = []) =>

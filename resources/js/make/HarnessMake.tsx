@@ -47,7 +47,16 @@ export function HarnessMake({ harness }: { harness: Harness }) {
       <Section title="Lists">
         {LISTS.map(([list, words]) => (
           <Row key={list} label={words}>
-            <Takeaway path={files.wireList(state.id, harness.id, list)} label={words.toLowerCase()} />
+            <span className="d-flex gap-1">
+              <Takeaway path={files.wireList(state.id, harness.id, list)} label={words.toLowerCase()} />
+              <Button
+                title={`Save the ${words.toLowerCase()} as PDF`}
+                href={files.wireList(state.id, harness.id, list, 'pdf')}
+                download
+              >
+                PDF
+              </Button>
+            </span>
           </Row>
         ))}
       </Section>

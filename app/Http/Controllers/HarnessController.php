@@ -59,7 +59,9 @@ final readonly class HarnessController
         $title = sprintf('%s: %s', $solved->laid->harness->name, $list);
 
         return new Response(
-            $list === 'labels' ? HarnessTablePdf::labels($title, $table) : HarnessTablePdf::table($title, $table), 200, [
+            $list === 'labels' ? HarnessTablePdf::labels($title, $table) : HarnessTablePdf::table($title, $table),
+            200,
+            [
                 'Content-Type' => 'application/pdf',
                 'Content-Disposition' => sprintf('attachment; filename="%s.%s.pdf"', Str::slug($harness), $list),
             ],

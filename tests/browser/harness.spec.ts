@@ -56,6 +56,14 @@ test('wires a boat: rows pasted, one too long once its trunk is moved, and cured
   await expect(wires.getByRole('row', { name: 'W41', exact: true })).toContainText('430');
   await expect(wires).toContainText('41 wires');
 
+  // A pin is put on the horn's plug by hand, and a wire goes to it.
+  await locker(page, 'Horn').click();
+  await expect(page.getByLabel('Pins of port H')).toHaveValue('1, 2');
+  await enter(page, 'Pins of port H', '1-3');
+  await locker(page, 'Data and power').click();
+  await enter(page, 'W20: to', 'horn.H.3');
+  await expect(wires.getByRole('row', { name: 'W20', exact: true })).not.toContainText('no way');
+
   // A pin that is not there is refused beside its field, and the wire stays as it was.
   await enter(page, 'W1: to', 'lamps.N.77');
   await expect(wires).toContainText('lamps.N has no pin “77”');

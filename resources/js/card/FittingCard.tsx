@@ -18,6 +18,7 @@ import { MountField } from './MountFields';
 import { MovementFields } from './MovementFields';
 import { poseIn } from './mounting';
 import { PartFields } from './PartFields';
+import { PinsField } from './PinsField';
 import { PoseFields } from './PoseFields';
 import { ShapeFields } from './ShapeFields';
 
@@ -135,6 +136,13 @@ export function FittingCard({ id }: { id: string }) {
                 value={port.size}
                 placeholder="any"
                 onChange={(size) => changePort(index, { size })}
+              />
+            </Row>
+            <Row label="Pins" wide>
+              <PinsField
+                label={`Pins of port ${port.id}`}
+                pins={port.pins}
+                onChange={(pins) => changePort(index, { pins })}
               />
             </Row>
           </fieldset>

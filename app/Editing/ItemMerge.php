@@ -48,6 +48,10 @@ final class ItemMerge
         if ($was instanceof stdClass && $mine instanceof stdClass && $theirs instanceof stdClass) {
             return $this->mergedObject($was, $mine, $theirs, $pointer);
         }
+        $byIds = array_map(self::byId(...), [$was, $mine, $theirs]);
+        if ($byIds[0] !== null && $byIds[1] !== null && $byIds[2] !== null) {
+            return $this->mergedItems($byIds[0], $byIds[1], $byIds[2], $pointer);
+        }
         if (
             is_array($was) &&
             is_array($mine) &&
@@ -64,6 +68,46 @@ final class ItemMerge
         $this->clashes[] = ['pointer' => $pointer, 'yours' => $shown($mine), 'theirs' => $shown($theirs)];
 
         return $this->mineWins ? $mine : $theirs;
+    }
+
+    /**
+     * Merges lists of items by their ids, so that others may be added or taken out at the same time.
+     *
+     * @param  array<string, stdClass>  $was
+     * @param  array<string, stdClass>  $mine
+     * @param  array<string, stdClass>  $theirs
+     * @return list<mixed> theirs in their order, then those that are only mine
+     */
+    private function mergedItems(array $was, array $mine, array $theirs, string $pointer): array
+    {
+        $merged = [];
+        foreach (array_keys($theirs + $mine) as $number => $id) {
+            $value = $this->merged(
+                $was[$id] ?? self::MISSING, $mine[$id] ?? self::MISSING, $theirs[$id] ?? self::MISSING,
+                $pointer.'/'.$number,
+            );
+            if ($value !== self::MISSING) {
+                $merged[] = $value;
+            }
+        }
+
+        return $merged;
+    }
+
+    /** @return array<string, stdClass>|null null where it is no list of items with ids of their own */
+    private static function byId(mixed $list): ?array
+    {
+        $items = [];
+        foreach (is_array($list) ? $list : [null] as $item) {
+            $id = $item instanceof stdClass ? $item->id ?? null : null;
+            if (! $item instanceof stdClass || ! is_string($id) || isset($items[' '.$id])) {
+                return null;
+            }
+            // No id begins with a blank: as keys of an array numbers would not stay texts.
+            $items[' '.$id] = $item;
+        }
+
+        return $items;
     }
 
     private function mergedObject(stdClass $was, stdClass $mine, stdClass $theirs, string $pointer): stdClass

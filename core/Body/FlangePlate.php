@@ -30,7 +30,10 @@ final readonly class FlangePlate
         return new self(Frame::upright($at, $out->times(-1.0), $up), $flange->outline(), $flange->thickness);
     }
 
-    /** Returns the distance to another, mm; negative where they overlap. */
+    /**
+     * Returns by how much another has to be moved until they do not overlap, as a negative gap, mm; where they do not,
+     * a distance that they have at least.
+     */
     public function gapTo(self $other): float
     {
         $directions = [$this->facing->along, $other->facing->along];
@@ -43,7 +46,7 @@ final readonly class FlangePlate
         }
         array_push($directions, ...array_map(static fn (Vector $one): Vector => $one->times(-1.0), $directions));
 
-        return ConvexGap::between($this->extent(...), $other->extent(...), $directions);
+        return ConvexGap::between($this->extent(...), $other->extent(...), $directions, 0.0);
     }
 
     /** Returns how far it reaches along a unit direction, mm. */

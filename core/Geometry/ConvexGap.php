@@ -32,13 +32,19 @@ final readonly class ConvexGap
      * @param  callable(Vector): float  $one
      * @param  callable(Vector): float  $other
      * @param  non-empty-list<Vector>  $directions  unit, from the first body towards the second, to begin with
+     * @param  float  $enough  where they are known to be at least so far apart, how far need not be found: the least
+     *     that is known is returned
      */
-    public static function between(callable $one, callable $other, array $directions): float
+    public static function between(callable $one, callable $other, array $directions, float $enough = INF): float
     {
         $gap = static fn (Vector $way): float => -$one($way) - $other($way->times(-1.0));
-        $best = -INF;
-        foreach ($directions as $way) {
-            $found = $gap($way);
+        $gaps = array_map($gap, $directions);
+        $best = max($gaps);
+        foreach ($directions as $number => $way) {
+            if ($best >= $enough) {
+                break;
+            }
+            $found = $gaps[$number];
             $turn = 0.0;
             for ($step = self::STEP; $step > self::LAST_STEP;) {
                 $side = $way->anySquare();
@@ -46,8 +52,9 @@ final readonly class ConvexGap
                 foreach (range(1, self::ROUND) as $i) {
                     $about = $side->turnedAbout($way, $turn + $i * 2 * M_PI / self::ROUND);
                     $tried = $way->turnedAbout($about, $step);
-                    if ($gap($tried) > $found) {
-                        [$found, $next] = [$gap($tried), $tried];
+                    $there = $gap($tried);
+                    if ($there > $found) {
+                        [$found, $next] = [$there, $tried];
                     }
                 }
                 $turn += self::GOLDEN_ANGLE;

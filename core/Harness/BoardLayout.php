@@ -98,6 +98,9 @@ final class BoardLayout
             while ($this->open !== []) {
                 [$from, $first, $break] = array_shift($this->open);
                 if ($first->run !== null && isset($this->laid[self::key($first)])) {
+                    // Meanwhile it was laid from its other end, as can be where trunks close a ring.
+                    $this->withdraw($break);
+
                     continue;
                 }
                 [$this->segments, $this->marks, $this->front] = [[], [], []];
@@ -166,7 +169,7 @@ final class BoardLayout
         }
     }
 
-    /** Returns what goes on along the trunk of an edge, as far as that goes. */
+    /** Returns what goes on along the trunk of an edge, as far as that goes and is not laid yet. */
     private function chain(int $node, BackboneEdge $edge): BoardChain
     {
         $pieces = [[$edge->from, $edge->until, $edge->to]];
@@ -175,7 +178,7 @@ final class BoardLayout
             $next = null;
             foreach ($this->harness->backbone->edges()[$at->to] ?? [] as $one) {
                 if ($one->run === $edge->run && $one->from === $at->until
-                    && ($one->until > $one->from) === $isForward) {
+                    && ($one->until > $one->from) === $isForward && ! isset($this->laid[self::keyOf($one)])) {
                     $next = $one;
                 }
             }
@@ -366,6 +369,16 @@ final class BoardLayout
             $this->parts[$part][1][] = $mark;
         } else {
             $this->marks[] = $mark;
+        }
+    }
+
+    /** Takes the mark of a break away, behind which there is nothing to lay. */
+    private function withdraw(?string $letter): void
+    {
+        foreach ($this->parts as $number => [, $marks]) {
+            $this->parts[$number][1] = array_values(array_filter(
+                $marks, static fn (BoardMark $mark): bool => $mark->kind !== 'break' || $mark->name !== $letter,
+            ));
         }
     }
 

@@ -19,10 +19,14 @@ function boardOf(stdClass $file, float $longest = INF, array $angles = []): Boar
     return BoardLayout::of($solved->laid, $solved->bundles, $longest, $angles);
 }
 
-/** A tree of trunks in space: each stands somewhere on an earlier one, square to it, and ends at a connector. */
-function treeOfTrunks(int $seed, int $count): stdClass
+/**
+ * Trunks in space: each stands somewhere on an earlier one, square to it, and ends at a connector. Some close rings,
+ * as one meets another by chance.
+ */
+function treeOfTrunks(int $seed): stdClass
 {
     mt_srand($seed);
+    $count = mt_rand(4, 4 + $seed % 30);
     $axes = [[1, 0, 0], [0, 1, 0], [0, 0, 1], [-1, 0, 0], [0, -1, 0], [0, 0, -1]];
     $trunks = $fittings = [];
     $laid = [['t1', [0, 0, 0], [1, 0, 0], 1000]];
@@ -48,7 +52,7 @@ function treeOfTrunks(int $seed, int $count): stdClass
 }
 
 it('lays every length of trunk as long as it is, once, and nothing over anything', function (int $seed): void {
-    $file = treeOfTrunks($seed, mt_rand(4, 4 + $seed % 30));
+    $file = treeOfTrunks($seed);
     $solved = Harnesses::solved($file);
     $board = BoardLayout::of($solved->laid, $solved->bundles);
     $sums = [];

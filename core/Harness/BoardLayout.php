@@ -44,7 +44,10 @@ final class BoardLayout
     /** @var list<BoardMark> */
     private array $marks = [];
 
-    /** @var list<array{int|null, BoardChain, string|null}> parts to begin: the node, what goes on, and its break */
+    /**
+     * @var list<array{int|null, BoardChain, string|null}> parts to begin: the node, null for what is cut off of a trunk
+     *     or leads to a pin, what goes on, and its break
+     */
     private array $open = [];
 
     /** @var list<array{int, array{float, float}, float}> nodes to go on from: where, and the direction of travel */
@@ -97,7 +100,7 @@ final class BoardLayout
             $this->open[] = [$node, $chain, null];
             while ($this->open !== []) {
                 [$from, $first, $break] = array_shift($this->open);
-                if ($first->run !== null && isset($this->laid[self::key($first)])) {
+                if ($from !== null && isset($this->laid[self::key($first)])) {
                     // Meanwhile it was laid from its other end, as can be where trunks close a ring.
                     $this->withdraw($break);
 
@@ -330,6 +333,10 @@ final class BoardLayout
     /** @param  array{float, float}  $place */
     private function lay(BoardChain $whole, array $place, float $angle): void
     {
+        // What is cut off is laid later, and by nothing else.
+        foreach ($whole->run === null ? [] : $whole->pieces as [$from, $to]) {
+            $this->laid[$whole->run.' '.min($from, $to)] = true;
+        }
         [$chain, $rest] = $whole->cutAt($this->longest);
         foreach ($chain->pieces as [$from, $to, $node]) {
             $length = abs($to - $from);
@@ -337,9 +344,6 @@ final class BoardLayout
             $this->segments[] = new BoardSegment(
                 $chain->run, $from, $to, $place, $end, $this->diameterAt($chain->run, ($from + $to) / 2),
             );
-            if ($chain->run !== null) {
-                $this->laid[$chain->run.' '.min($from, $to)] = true;
-            }
             if ($chain->port !== null && $rest === null) {
                 $this->marks[] = new BoardMark('connector', $chain->port, $end, $angle);
             }

@@ -53,8 +53,10 @@ function treeOfTrunks(int $seed): stdClass
 
 it('lays every length of trunk as long as it is, once, and nothing over anything', function (int $seed): void {
     $file = treeOfTrunks($seed);
+    // On every third board there is room for short straights only.
+    $longest = $seed % 3 === 0 ? 100.0 + $seed : INF;
     $solved = Harnesses::solved($file);
-    $board = BoardLayout::of($solved->laid, $solved->bundles);
+    $board = BoardLayout::of($solved->laid, $solved->bundles, $longest);
     $sums = [];
     foreach ($board->segments as $segment) {
         expect($segment->length())->toEqualWithDelta(abs($segment->to - $segment->from), 1e-6);

@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 /*
  * How long the ways and lengths of 1,000 wires over 200 trunks take, beside reading their job and beside laying the
- * trunks, and the bundles. Usage: php bench/harness.php [WIRES] [TRUNKS]
+ * trunks, the bundles, and all of it again with what is found and its remedies: 30 wires are too long.
+ * Usage: php bench/harness.php [WIRES] [TRUNKS]
  */
 
 use Bowline\Harness\BoardLayout;
 use Bowline\Harness\Bundles;
+use Bowline\Harness\FoundPackings;
 use Bowline\Harness\LaidHarness;
 use Bowline\Job;
 use Bowline\Job\JobFile;
+use Bowline\Solving\HarnessSolver;
+use Bowline\Solving\SolvedHarness;
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -44,7 +48,8 @@ for ($i = 0; $i < $wires; $i++) {
 
         return $ports[$port].'.'.min($used[$port], 4);
     }, [$one, $other]);
-    $list[] = ['id' => "W$i", 'from' => $ends[0], 'to' => $ends[1], 'stock' => $i % 3 === 0 ? 'w4' : 'w2'];
+    $list[] = ['id' => "W$i", 'from' => $ends[0], 'to' => $ends[1], 'stock' => $i % 3 === 0 ? 'w4' : 'w2']
+        + ($i < 30 ? ['length' => ['at_most' => 100]] : []);
 }
 $wire = static fn (string $id, float $od): array => [
     'id' => $id, 'kind' => 'wire', 'section' => ['shape' => 'round', 'od' => $od, 'wall' => $od / 2],
@@ -73,7 +78,12 @@ $made = $timed("ways and lengths of $wires wires", static fn (): LaidHarness => 
 printf("%-34s %8.1f m\n", 'length of all wires', array_sum(array_map(
     static fn ($one): float => $one->length() ?? 0.0, $made->wires,
 )) / 1000);
-$few = $timed('bundles', static fn (): array => (new Bundles)->of($made));
+$packings = new FoundPackings;
+$few = $timed('bundles', static fn (): array => (new Bundles($packings))->of($made));
+// Packings are found once and remembered, also between requests.
+$solver = new HarnessSolver($job, $packings);
+$solved = $timed('all of it, with what is found', static fn (): SolvedHarness => $solver->solved($harness));
+$timed('remedies tried of 24 findings', static fn (): SolvedHarness => $solver->cured($solved));
 $timed('the board', static fn () => BoardLayout::of($made, $few));
 printf("%-34s %8d\n", 'wires in the thickest', max(array_map(
     static fn (array $spans): int => max(array_map(static fn ($span): int => count($span->wires), $spans)), $few,

@@ -92,4 +92,19 @@ final readonly class Job
             $source,
         );
     }
+
+    /**
+     * Returns the same job with other harnesses, without reading the rest again.
+     *
+     * @param  stdClass  $source  its file, which differs in the list of harnesses only
+     *
+     * @throws JobError
+     */
+    public function withHarnesses(stdClass $source): self
+    {
+        return new self(
+            $this->name, $this->site, $this->runs, $source, $this->bodies,
+            HarnessReader::all(new Node($source), $this->site),
+        );
+    }
 }

@@ -86,6 +86,7 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::post('jobs/{job}/comb', [RunsBetweenPortsController::class, 'comb']);
     Route::post('jobs/{job}/fittings/{fitting}/onto', [PartsController::class, 'onto']);
     Route::post('jobs/{job}/pasted', [LayingController::class, 'pasted']);
+    Route::get('jobs/{job}/harnesses/{harness}', [HarnessController::class, 'cured']);
     Route::post('jobs/{job}/harnesses/{harness}/pasted', [HarnessController::class, 'pasted']);
     Route::post('jobs/{job}/harnesses/{harness}/tested', [HarnessController::class, 'tested']);
     Route::get('jobs/{job}/harnesses/{harness}/{list}.csv', [HarnessController::class, 'csv']);

@@ -90,7 +90,9 @@ final class Harnesses
 
     public static function solved(stdClass $file): SolvedHarness
     {
-        return (new HarnessSolver(Job::read($file)))->all()[0];
+        $solver = new HarnessSolver(Job::read($file));
+
+        return $solver->cured($solver->all()[0]);
     }
 
     /** @return list<string> what is found, in words */

@@ -42,6 +42,9 @@ final class Backbone
     /** @var array<int, list<BackboneEdge>>|null from each node */
     private ?array $edges = null;
 
+    /** @var array<int, ShortestWays> found from each node along these edges */
+    private array $ways = [];
+
     /** @param  array<string, LaidRun>  $trunks  by id */
     public function __construct(array $trunks)
     {
@@ -69,21 +72,33 @@ final class Backbone
     /** Lets trunks meet where the end of one lies on another between the ends of that. */
     private function meetAlong(): void
     {
+        // Those that begin farther along x than an end is are not looked at for it.
+        $boxes = $this->boxes;
+        uasort($boxes, static fn (array $one, array $other): int => $one[0]->x <=> $other[0]->x);
         foreach ($this->trunks as $laid) {
             foreach ([0.0, $laid->length()] as $at) {
                 $end = $laid->path->pointAt($at);
-                foreach ($this->trunks as $other) {
-                    $id = $other->run->id;
-                    if ($other === $laid || self::distanceToBox($end, $this->boxes[$id]) > self::TOGETHER) {
-                        continue;
+                foreach ($boxes as $id => [$low, $high]) {
+                    if ($low->x > $end->x + self::TOGETHER) {
+                        break;
                     }
-                    $along = $other->path->closestTo($end);
-                    $isInside = $along > self::TOGETHER && $along < $other->length() - self::TOGETHER;
-                    if ($isInside && $other->path->pointAt($along)->distanceTo($end) < self::TOGETHER) {
-                        $this->add($id, $along, $this->nodeAt($end));
+                    $other = $this->trunks[$id];
+                    if ($high->x >= $end->x - self::TOGETHER && $other !== $laid
+                        && self::distanceToBox($end, [$low, $high]) <= self::TOGETHER) {
+                        $this->meetAt($other, $end);
                     }
                 }
             }
+        }
+    }
+
+    /** Lets a trunk meet another with an end that lies on it between its own. */
+    private function meetAt(LaidRun $trunk, Vector $end): void
+    {
+        $along = $trunk->path->closestTo($end);
+        $isInside = $along > self::TOGETHER && $along < $trunk->length() - self::TOGETHER;
+        if ($isInside && $trunk->path->pointAt($along)->distanceTo($end) < self::TOGETHER) {
+            $this->add($trunk->run->id, $along, $this->nodeAt($end));
         }
     }
 
@@ -104,7 +119,6 @@ final class Backbone
                 return null;
             }
             $this->leadOffs[$place] = $found;
-            $this->edges = null;
         }
 
         return $this->leadOffs[$place];
@@ -178,6 +192,12 @@ final class Backbone
         return $this->edges;
     }
 
+    /** Returns the shortest ways from a node, which are found once. */
+    public function waysFrom(int $node): ShortestWays
+    {
+        return $this->ways[$node] ??= new ShortestWays($this->edges(), $node);
+    }
+
     /** Returns a trunk as it is laid. */
     public function trunk(string $id): ?LaidRun
     {
@@ -232,6 +252,7 @@ final class Backbone
     {
         $this->places[$id][$node.' '.$along] = [$along, $node];
         $this->edges = null;
+        $this->ways = [];
     }
 
     /** Returns the node at a point, of those near it, or a new one. */

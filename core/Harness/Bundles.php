@@ -11,44 +11,65 @@ use Bowline\Job\Harness\Cover;
 /** What lies in each trunk of a harness from place to place, and how thick it is. */
 final class Bundles
 {
+    /** @var array<string, array{list<mixed>, list<BundleSpan>}> by trunk: what its spans were found of, and they */
+    private array $found = [];
+
     /** @param  Packings  $packings  that are known already */
     public function __construct(private readonly Packings $packings = new FoundPackings)
     {
     }
 
     /**
-     * Returns the spans of each trunk, in order along it; a trunk without wires has one.
+     * Returns the spans of each trunk, in order along it; a trunk without wires has one. Asked again for the harness
+     * with a change, it finds the spans of those trunks only in which the change is.
      *
      * @return array<string, list<BundleSpan>> by the id of the trunk
      */
     public function of(LaidHarness $laid): array
     {
+        $passes = [];
+        foreach ($laid->wires as $wire) {
+            foreach ($wire->ways as $way) {
+                $passes[$way->run][] = [min($way->from, $way->to), max($way->from, $way->to), $wire];
+            }
+        }
         $spans = [];
         foreach ($laid->harness->trunks as $run) {
             $length = $laid->backbone->trunk($run)?->length();
-            $spans[$run] = $length === null ? [] : $this->spans($laid, $run, $length);
+            $spans[$run] = $length === null ? [] : $this->spans($laid, $run, $length, $passes[$run] ?? []);
         }
 
         return $spans;
     }
 
-    /** @return list<BundleSpan> */
-    private function spans(LaidHarness $laid, string $run, float $length): array
+    /**
+     * @param  list<array{float, float, LaidWire}>  $passes  from where to where each wire goes along it
+     * @return list<BundleSpan>
+     */
+    private function spans(LaidHarness $laid, string $run, float $length, array $passes): array
     {
-        $passes = [];
-        $borders = [0.0, $length];
-        foreach ($laid->wires as $wire) {
-            foreach ($wire->ways as $way) {
-                if ($way->run === $run) {
-                    [$from, $to] = [min($way->from, $way->to), max($way->from, $way->to)];
-                    $passes[] = [$from, $to, $wire];
-                    array_push($borders, $from, $to);
-                }
-            }
-        }
         $covers = array_values(array_filter(
             $laid->harness->covers, static fn (Cover $cover): bool => $cover->run === $run && $cover->from < $length,
         ));
+        $of = [$length, $passes, array_map(get_object_vars(...), $covers)];
+        if (($this->found[$run][0] ?? null) !== $of) {
+            $this->found[$run] = [$of, $this->spansOf($length, $passes, $covers)];
+        }
+
+        return $this->found[$run][1];
+    }
+
+    /**
+     * @param  list<array{float, float, LaidWire}>  $passes
+     * @param  list<Cover>  $covers
+     * @return list<BundleSpan>
+     */
+    private function spansOf(float $length, array $passes, array $covers): array
+    {
+        $borders = [0.0, $length];
+        foreach ($passes as [$from, $to]) {
+            array_push($borders, $from, $to);
+        }
         foreach ($covers as $cover) {
             array_push($borders, $cover->from, min($length, $cover->to ?? $length));
         }

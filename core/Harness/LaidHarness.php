@@ -37,19 +37,41 @@ final readonly class LaidHarness
     /** @param  array<string, LaidRun>  $trunks  as they are laid, by id */
     public static function of(Harness $harness, array $trunks): self
     {
-        $backbone = new Backbone($trunks);
+        return self::along($harness, new Backbone($trunks));
+    }
+
+    /** Returns the same trunks with the harness as it is after a change; wires that did not change are kept. */
+    public function with(Harness $harness): self
+    {
+        $kept = [];
+        // Wires that are kept apart go by one another.
+        if ($harness->apart === [] && $this->harness->apart === [] && $harness->step === $this->harness->step
+            && $harness->reach === $this->harness->reach) {
+            foreach ($this->wires as $id => $wire) {
+                $after = $harness->wires[$id] ?? null;
+                if ($wire->wire->pair === null && $after !== null && $wire->wire->isSame($after)) {
+                    $kept[$id] = $wire;
+                }
+            }
+        }
+
+        return self::along($harness, $this->backbone, $kept);
+    }
+
+    /** @param  array<string, LaidWire>  $laid  wires that are laid already */
+    private static function along(Harness $harness, Backbone $backbone, array $laid = []): self
+    {
         $leadOffs = [];
-        foreach ($harness->wires as $id => $wire) {
+        foreach (array_diff_key($harness->wires, $laid) as $id => $wire) {
             $leadOffs[$id] = [$backbone->leadOff($wire->from), $backbone->leadOff($wire->to)];
         }
-        $laid = $known = [];
         // Those that keep off others find their ways after them.
-        $kept = array_column($harness->apart, 1, 0);
-        $order = static fn (Wire $wire): int => isset($kept[$wire->class ?? '']) ? 1 : 0;
-        foreach ([0, 1] as $turn) {
-            foreach ($harness->wires as $id => $wire) {
-                if ($order($wire) === $turn) {
-                    $laid[$id] = self::wire($harness, $backbone, $wire, $leadOffs[$id], $laid, $known);
+        $keepOff = array_column($harness->apart, 1, 0);
+        foreach ([false, true] as $turn) {
+            foreach (array_diff_key($harness->wires, $laid) as $id => $wire) {
+                if (isset($keepOff[$wire->class ?? '']) === $turn) {
+                    $penalties = $turn ? self::penalties($harness, $backbone, $wire, $laid) : [];
+                    $laid[$id] = self::wire($harness, $backbone, $wire, $leadOffs[$id], $penalties);
                 }
             }
         }
@@ -63,16 +85,14 @@ final readonly class LaidHarness
 
     /**
      * @param  array{LeadOff|null, LeadOff|null}  $ends
-     * @param  array<string, LaidWire>  $laid  before it
-     * @param  array<int, ShortestWays>  $known  by the node from which they go
+     * @param  array<string, float>  $penalties  of lengths of trunk that it keeps off
      */
     private static function wire(
         Harness $harness,
         Backbone $backbone,
         Wire $wire,
         array $ends,
-        array $laid,
-        array &$known,
+        array $penalties,
     ): LaidWire {
         [$from, $to] = $ends;
         $factor = self::twist($harness, $wire);
@@ -81,12 +101,9 @@ final readonly class LaidHarness
         if ($from === null || $to === null || ! $within($from) || ! $within($to)) {
             return new LaidWire($wire, [], null, $factor, $harness->step);
         }
-        $penalties = self::penalties($harness, $backbone, $wire, $laid);
-        $find = static function (int $node) use ($backbone, $penalties, &$known): ShortestWays {
-            return $penalties !== []
-                ? new ShortestWays($backbone->edges(), $node, $penalties)
-                : $known[$node] ??= new ShortestWays($backbone->edges(), $node);
-        };
+        $find = $penalties === []
+            ? $backbone->waysFrom(...)
+            : static fn (int $node): ShortestWays => new ShortestWays($backbone->edges(), $node, $penalties);
         $edges = self::through($backbone, $wire->via, $from->node, $to->node, $find);
 
         return new LaidWire(
@@ -183,15 +200,17 @@ final readonly class LaidHarness
         $taken = [];
         foreach ($laid as $other) {
             if (isset($off[$other->wire->class ?? ''])) {
-                array_push($taken, ...$other->ways);
+                foreach ($other->ways as $way) {
+                    $taken[$way->run][] = $way;
+                }
             }
         }
         $penalties = [];
         foreach ($taken === [] ? [] : $backbone->edges() as $edges) {
             foreach ($edges as $edge) {
                 $middle = ($edge->from + $edge->until) / 2;
-                foreach ($taken as $way) {
-                    if ($way->run === $edge->run && ($middle - $way->from) * ($middle - $way->to) < 0.0) {
+                foreach ($taken[$edge->run] ?? [] as $way) {
+                    if (($middle - $way->from) * ($middle - $way->to) < 0.0) {
                         $penalties[ShortestWays::key($edge)] = self::KEPT_OFF;
                         break;
                     }
@@ -250,11 +269,23 @@ final readonly class LaidHarness
     {
         $beside = [];
         foreach ($harness->apart as [$one, $other]) {
+            $ways = [];
             foreach ($wires as $id => $wire) {
-                foreach ($wire->wire->class === $one ? $wires : [] as $second) {
-                    if ($second->wire->class === $other && $second !== $wire && self::share($wire, $second)) {
-                        $beside[$id][] = $second->wire->id;
+                foreach ($wire->wire->class === $other ? $wire->ways : [] as $way) {
+                    $ways[$way->run][] = [$id, $way];
+                }
+            }
+            foreach ($wires as $id => $wire) {
+                $found = [];
+                foreach ($wire->wire->class === $one ? $wire->ways : [] as $way) {
+                    foreach ($ways[$way->run] ?? [] as [$second, $along]) {
+                        if ($second !== $id && self::share($way, $along)) {
+                            $found[$second] = true;
+                        }
                     }
+                }
+                foreach (array_intersect_key($wires, $found) as $second) {
+                    $beside[$id][] = $second->wire->id;
                 }
             }
         }
@@ -262,19 +293,10 @@ final readonly class LaidHarness
         return $beside;
     }
 
-    /** Whether two wires go along one length of a trunk. */
-    private static function share(LaidWire $one, LaidWire $other): bool
+    /** Whether two ways along one trunk have a length of it in common. */
+    private static function share(Way $one, Way $other): bool
     {
-        foreach ($one->ways as $way) {
-            foreach ($other->ways as $second) {
-                if ($way->run === $second->run
-                    && min(max($way->from, $way->to), max($second->from, $second->to))
-                    - max(min($way->from, $way->to), min($second->from, $second->to)) > Tolerance::COINCIDENT) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
+        return min(max($one->from, $one->to), max($other->from, $other->to))
+            - max(min($one->from, $one->to), min($other->from, $other->to)) > Tolerance::COINCIDENT;
     }
 }

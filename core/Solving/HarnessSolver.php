@@ -26,31 +26,41 @@ final readonly class HarnessSolver
     /** Most findings for which remedies are tried. */
     private const MOST_CURED = 24;
 
+    private Bundles $bundles;
+
     public function __construct(
         private Job $job,
         private Packings $packings = new FoundPackings,
     ) {
+        $this->bundles = new Bundles($packings);
     }
 
-    /** @return list<SolvedHarness> */
+    /** @return list<SolvedHarness> without remedies */
     public function all(): array
     {
         return array_map($this->solved(...), array_values($this->job->harnesses));
     }
 
+    /** Returns the harness without remedies of what is found, each of which takes as long to try as to solve anew. */
     public function solved(Harness $harness): SolvedHarness
     {
         $laid = LaidHarness::of($harness, self::trunks($this->job, $harness));
-        $bundles = (new Bundles($this->packings))->of($laid);
-        $findings = $this->findings($laid, $bundles);
+        $bundles = $this->bundles->of($laid);
+
+        return new SolvedHarness($laid, $bundles, $this->findings($laid, $bundles));
+    }
+
+    /** Returns a solved harness with the remedies of its first findings. */
+    public function cured(SolvedHarness $solved): SolvedHarness
+    {
         $cured = [];
-        foreach ($findings as $i => $finding) {
+        foreach ($solved->findings as $i => $finding) {
             $cured[] = $i < self::MOST_CURED
-                ? $finding->withRemedies($this->remedies($finding, $laid, $findings))
+                ? $finding->withRemedies($this->remedies($finding, $solved->laid, $solved->findings))
                 : $finding;
         }
 
-        return new SolvedHarness($laid, $bundles, $cured);
+        return new SolvedHarness($solved->laid, $solved->bundles, $cured);
     }
 
     /** @return array<string, LaidRun> by id */
@@ -91,7 +101,7 @@ final readonly class HarnessSolver
         $rule = HarnessRules::all()[$finding->rule];
         foreach ($rule->remedies($finding, $laid, $this->job->site->units, $this->job) as $remedy) {
             try {
-                $after = $this->findingsWith($remedy, $laid->harness->id);
+                $after = $this->findingsWith($remedy, $laid);
             } catch (JobError) {
                 continue;
             }
@@ -109,7 +119,7 @@ final readonly class HarnessSolver
      *
      * @throws JobError
      */
-    private function findingsWith(Remedy $remedy, string $harness): array
+    private function findingsWith(Remedy $remedy, LaidHarness $laid): array
     {
         $file = clone $this->job->source;
         $file->{$remedy->list} = array_map(
@@ -118,10 +128,16 @@ final readonly class HarnessSolver
                 : $node->object(),
             (new Node($file))->list($remedy->list),
         );
-        $job = Job::read($file);
-        $other = new self($job, $this->packings);
-        $laid = LaidHarness::of($job->harnesses[$harness], self::trunks($job, $job->harnesses[$harness]));
+        $id = $laid->harness->id;
+        if ($remedy->list === 'harnesses') {
+            // Its trunks are where they were.
+            $job = $this->job->withHarnesses($file);
+            $after = $laid->with($job->harnesses[$id]);
+        } else {
+            $job = Job::read($file);
+            $after = LaidHarness::of($job->harnesses[$id], self::trunks($job, $job->harnesses[$id]));
+        }
 
-        return $other->findings($laid, (new Bundles($this->packings))->of($laid));
+        return (new self($job, $this->packings))->findings($after, $this->bundles->of($after));
     }
 }

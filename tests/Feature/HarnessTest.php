@@ -65,7 +65,8 @@ it('changes exactly the wires that go along what is moved', function (): void {
 
 it('takes the cure of a wire that is too long, and is undone', function (): void {
     $job = harnessJob(['wires' => [Harnesses::wire('W1', 'panel.X.1', 'pump.M.1', ['length' => ['at_most' => 800]])]]);
-    $finding = test()->getJson($job)->json('harnesses.0.findings.0');
+    expect(test()->getJson($job)->json('harnesses.0.findings.0.remedies'))->toBe([]);
+    $finding = test()->getJson($job.'/harnesses/h')->assertOk()->json('findings.0');
     expect($finding['title'])->toBe('W1 is too long')->and($finding['remedies'])->toBe(['Let it be 1000 mm']);
     $cured = test()->postJson($job.'/edits', ['edits' => [[
         'list' => $finding['cures'][0]['list'], 'id' => 'h', 'item' => $finding['cures'][0]['item'],
@@ -74,6 +75,10 @@ it('takes the cure of a wire that is too long, and is undone', function (): void
         ->and($cured->json('job.harnesses.0.wires.0.length.at_most'))->toEqual(1000);
     $undone = test()->postJson($job.'/step', ['step' => 0])->assertOk();
     expect($undone->json('job.harnesses.0.wires.0.length.at_most'))->toEqual(800);
+});
+
+it('has no cures of a harness that is not there', function (): void {
+    test()->getJson(harnessJob().'/harnesses/other')->assertNotFound();
 });
 
 it('keeps what wires need', function (string $list, string $id, string $words): void {

@@ -8,8 +8,10 @@ use App\Editing\JobFiles;
 use App\Harness\RememberedPackings;
 use App\Http\RequestBody;
 use App\Models\Job;
+use Bowline\Exchange\HarnessTable;
 use Bowline\Exchange\HarnessTablePdf;
 use Bowline\Exchange\HarnessTables;
+use Bowline\Exchange\HarnessWriter;
 use Bowline\Exchange\Plan\Boards;
 use Bowline\Exchange\Plan\PlanDxf;
 use Bowline\Exchange\Plan\PlanPdf;
@@ -51,11 +53,28 @@ final readonly class HarnessController
         return response()->json(['wires' => $rows->wires, 'refused' => $rows->refused]);
     }
 
+    /** Returns the harness with remedies of what is found. */
+    public function cured(Job $job, string $harness): JsonResponse
+    {
+        [, $solved, $solver] = $this->solved($job, $harness);
+
+        return response()->json(HarnessWriter::write($solver->cured($solved)));
+    }
+
+    public function csv(Job $job, string $harness, string $list): Response
+    {
+        [, $table] = $this->table($job, $harness, $list);
+
+        return new Response($table->csv(), 200, [
+            'Content-Type' => 'text/csv',
+            'Content-Disposition' => sprintf('attachment; filename="%s.%s.csv"', Str::slug($harness), $list),
+        ]);
+    }
+
     /** Downloads a list as PDF; the labels as a sheet of them. */
     public function pdf(Job $job, string $harness, string $list): Response
     {
-        [$core, $solved] = $this->solved($job, $harness);
-        $table = HarnessTables::all($solved, $core->site->units)[$list] ?? throw new NotFoundHttpException;
+        [$solved, $table] = $this->table($job, $harness, $list);
         $title = sprintf('%s: %s', $solved->laid->harness->name, $list);
 
         return new Response(
@@ -107,27 +126,30 @@ final readonly class HarnessController
     }
 
     /**
-     * @return array{CoreJob, SolvedHarness}
+     * @return array{SolvedHarness, HarnessTable}
+     *
+     * @throws NotFoundHttpException
+     */
+    private function table(Job $job, string $harness, string $list): array
+    {
+        [$core, $solved] = $this->solved($job, $harness);
+
+        return [
+            $solved,
+            HarnessTables::all($solved, $core->site->units)[$list] ?? throw new NotFoundHttpException,
+        ];
+    }
+
+    /**
+     * @return array{CoreJob, SolvedHarness, HarnessSolver}
      *
      * @throws NotFoundHttpException
      */
     private function solved(Job $job, string $harness): array
     {
         $core = CoreJob::read($this->files->file($job));
+        $solver = new HarnessSolver($core, $this->packings);
 
-        return [$core, (new HarnessSolver($core, $this->packings))->solved(
-            $core->harnesses[$harness] ?? throw new NotFoundHttpException,
-        )];
-    }
-
-    public function csv(Job $job, string $harness, string $list): Response
-    {
-        [$core, $solved] = $this->solved($job, $harness);
-        $table = HarnessTables::all($solved, $core->site->units)[$list] ?? throw new NotFoundHttpException;
-
-        return new Response($table->csv(), 200, [
-            'Content-Type' => 'text/csv',
-            'Content-Disposition' => sprintf('attachment; filename="%s.%s.csv"', Str::slug($harness), $list),
-        ]);
+        return [$core, $solver->solved($core->harnesses[$harness] ?? throw new NotFoundHttpException), $solver];
     }
 }

@@ -41,7 +41,8 @@ final class Solve implements Command
             ));
         }
 
-        $harnesses = $input->option('run') === null ? (new HarnessSolver($input->job))->all() : [];
+        $solver = new HarnessSolver($input->job);
+        $harnesses = $input->option('run') === null ? array_map($solver->cured(...), $solver->all()) : [];
         if ($harnesses !== []) {
             $written['harnesses'] = array_map(HarnessWriter::write(...), $harnesses);
         }

@@ -30,4 +30,19 @@ final readonly class Wire
         public WireLength $length,
     ) {
     }
+
+    /** Whether another, of the same site, is told the same. */
+    public function isSame(self $other): bool
+    {
+        $vars = static fn (?object $one): ?array => $one === null ? null : get_object_vars($one);
+        $end = static fn (Terminal $one): array => [
+            ...get_object_vars($one), 'splice' => $vars($one->splice), 'allowance' => $vars($one->allowance),
+        ];
+        $told = static fn (self $one): array => [
+            ...get_object_vars($one), 'from' => $end($one->from), 'to' => $end($one->to),
+            'cable' => $vars($one->cable), 'pair' => $vars($one->pair), 'length' => $vars($one->length),
+        ];
+
+        return $told($this) === $told($other);
+    }
 }

@@ -45,6 +45,7 @@ import type {
   SectionView,
   Settling,
   Several,
+  SolvedHarness,
   Tested,
   TriangleCount,
   Twin,
@@ -168,6 +169,8 @@ export const api = {
   triangles: async (key: string) =>
     new Float32Array(await (await ask('GET', `meshes/${encodeURIComponent(key)}`)).arrayBuffer()),
   pasted: (job: number, text: string) => send<PastedRows>(`jobs/${job}/pasted`, { text }),
+  /** A harness with the cures of what is found. */
+  curedHarness: (job: number, harness: string) => get<SolvedHarness>(harnessOf(job, harness)),
   testHarness: (job: number, harness: string, faults: WiringFaults) =>
     send<Tested>(`${harnessOf(job, harness)}/tested`, faults),
   pastedWires: (job: number, harness: string, text: string) =>

@@ -51,7 +51,7 @@ export function HarnessCard({ id }: { id: string }) {
         item={harness}
         under={`harness, ${wires} wire${wires === 1 ? '' : 's'}, ${longLength(solved?.total ?? 0)} in all`}
       />
-      <HarnessFindings findings={solved?.findings ?? []} />
+      {solved !== undefined && <HarnessFindings harness={solved} />}
       <Section title="Trunks">
         {harness.trunks.length === 0 && free.length === 0 && (
           <p className="quiet mb-1">

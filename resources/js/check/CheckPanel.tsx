@@ -20,11 +20,7 @@ export function CheckPanel() {
     const fault = state.bodies.find(({ id }) => id === block.id)?.fault ?? null;
     return fault === null ? [] : [{ block, fault }];
   });
-  const wired = items('harnesses').map((harness) => ({
-    harness,
-    found: state.harnesses.find(({ id }) => id === harness.id)?.findings ?? [],
-  }));
-  const ofWires = wired.flatMap(({ found }) => found);
+  const ofWires = state.harnesses.flatMap((harness) => harness.findings);
   const brokenWires = ofWires.filter(({ severity }) => severity === 'violation').length;
   const broken = findings.filter(({ finding }) => finding.severity === 'violation').length;
   return (
@@ -57,8 +53,8 @@ export function CheckPanel() {
           <Button onClick={() => pick(block.list, block.id)}>Show {block.name}</Button>
         </section>
       ))}
-      {wired.map(({ harness, found }) => (
-        <HarnessFindings key={harness.id} findings={found} name={harness.name ?? harness.id} />
+      {state.harnesses.map((harness) => (
+        <HarnessFindings key={harness.id} harness={harness} name={item('harnesses', harness.id)?.name ?? harness.id} />
       ))}
       {findings.map(({ run, finding }) => (
         <FindingCard

@@ -3,8 +3,11 @@
 declare(strict_types=1);
 
 use Bowline\Exchange\BroughtIn;
+use Bowline\Harness\Bundles;
+use Bowline\Harness\LaidHarness;
 use Bowline\Harness\LaidWire;
 use Bowline\Harness\Way;
+use Bowline\Job;
 use Bowline\Job\Units;
 use Bowline\Job\Values;
 use Tests\Harnesses;
@@ -226,6 +229,47 @@ it('is as short as Floyd and Warshall say, on random backbones', function (int $
     }
     expect(count($wires))->toBeGreaterThan(20);
 })->with(range(1, 6));
+
+it('is after a change as if it were solved anew, what did not change being kept', function (int $seed): void {
+    mt_srand($seed);
+    // A spine of six pieces with a branch square to each, at whose ends are connectors.
+    $trunks = $fittings = $wires = [];
+    for ($i = 0; $i < 6; $i++) {
+        $trunks[] = Harnesses::trunk("s$i", ['at' => [100 * $i, 300, 0]], ['at' => [100 * ($i + 1), 300, 0]]);
+        $trunks[] = Harnesses::trunk("b$i", ['at' => [100 * $i, 300, 0]], ['port' => "c$i.X"]);
+        $fittings[] = Harnesses::connector("c$i", 'X', [100 * $i, mt_rand(320, 500), 0], ['1', '2']);
+    }
+    for ($i = 0; $i < 12; $i++) {
+        [$one, $other] = [mt_rand(0, 5), mt_rand(0, 5)];
+        $wires[] = Harnesses::wire("W$i", "c$one.X.1", "c$other.X.2", [
+            ...mt_rand(0, 3) === 0 ? ['class' => mt_rand(0, 1) === 0 ? 'data' : 'power'] : [],
+            ...mt_rand(0, 3) === 0 ? ['stock' => 'w4'] : [],
+        ]);
+    }
+    $covers = [['run' => 's1', 'kind' => 'sleeve', 'thickness' => 1]];
+    $file = static fn (array $harness): stdClass => Harnesses::file(
+        ['wires' => $wires, 'covers' => $covers, ...$harness], $trunks, $fittings,
+    );
+    $changed = $wires;
+    $changed[3] = [...$changed[3], 'to' => 'c0.X.1', 'stock' => 'w4', 'class' => 'data'];
+    array_splice($changed, 7, 1);
+    $job = Job::read($file([]));
+    $bundles = new Bundles;
+    $laid = LaidHarness::of($job->harnesses['h'], array_map(static fn ($run) => $run->route->lay($run), $job->runs));
+    $bundles->of($laid);
+    $harnesses = [
+        ['wires' => $changed], ['covers' => [['run' => 's2', 'kind' => 'sleeve', 'thickness' => 3]]],
+        ['apart' => [['data', 'power']]], ['reach' => 1], ['step' => 100],
+    ];
+    foreach ($harnesses as $harness) {
+        $after = $laid->with($job->withHarnesses($file($harness))->harnesses['h']);
+        $anew = Harnesses::solved($file($harness));
+        expect(array_map(waysOf(...), $after->wires))->toBe(array_map(waysOf(...), $anew->laid->wires))
+            ->and(array_map(static fn ($one) => $one->cutLength(), $after->wires))
+            ->toEqual(array_map(static fn ($one) => $one->cutLength(), $anew->laid->wires))
+            ->and($bundles->of($after))->toEqual($anew->bundles);
+    }
+})->with([1, 2, 3]);
 
 it('goes over where the end of a trunk lies on another', function (float $off, ?float $length): void {
     $branch = Harnesses::trunk('t2', ['at' => [350, $off, 0]], ['at' => [350, $off, 200]]);

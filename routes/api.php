@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BoardController;
 use App\Http\Controllers\BodyWorkController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\DrillingsController;
@@ -90,7 +91,9 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::post('jobs/{job}/harnesses/{harness}/pasted', [HarnessController::class, 'pasted']);
     Route::post('jobs/{job}/harnesses/{harness}/tested', [HarnessController::class, 'tested']);
     Route::get('jobs/{job}/harnesses/{harness}/{list}.csv', [HarnessController::class, 'csv']);
-    Route::get('jobs/{job}/harnesses/{harness}/board.{format}', [HarnessController::class, 'board'])
+    Route::get('jobs/{job}/harnesses/{harness}/board', [BoardController::class, 'show']);
+    Route::post('jobs/{job}/harnesses/{harness}/board', [BoardController::class, 'turned']);
+    Route::get('jobs/{job}/harnesses/{harness}/board.{format}', [BoardController::class, 'file'])
         ->whereIn('format', ['svg', 'dxf', 'pdf']);
     Route::get('jobs/{job}/harnesses/{harness}/{list}.pdf', [HarnessController::class, 'pdf']);
     Route::post('jobs/{job}/preview/run', [PreviewController::class, 'run']);

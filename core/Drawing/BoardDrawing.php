@@ -11,6 +11,8 @@ use Bowline\Drawing\Plan\PlanShape;
 use Bowline\Drawing\Plan\PlanShift;
 use Bowline\Drawing\Plan\PlanText;
 use Bowline\Harness\Board;
+use Bowline\Harness\BoardChange;
+use Bowline\Harness\BoardChanges;
 use Bowline\Harness\BoardMark;
 use Bowline\Harness\BoardSegment;
 use Bowline\Job\Harness\Cover;
@@ -45,6 +47,17 @@ final class BoardDrawing
     /** Radii of the rings round a connector with a fault, to be seen from afar, mm. */
     private const RINGS = [40.0, 44.0, 48.0, 52.0];
 
+    /** Width of a letter over the height of capitals, on average at most. */
+    private const WIDTH = 0.85;
+
+    /** A table that is farther from its connector is led to, mm. */
+    private const LED = 14.0;
+
+    /** What differs from the board that was built. */
+    private const CHANGED = '#b86e00';
+
+    private readonly BoardTables $tables;
+
     /** @var list<PlanShape> */
     private array $shapes = [];
 
@@ -53,6 +66,7 @@ final class BoardDrawing
         private readonly Board $board,
         private readonly Units $units,
     ) {
+        $this->tables = new BoardTables($board);
     }
 
     /** @param  list<string>  $marked  connectors that are ringed, as something is wrong with them */
@@ -72,12 +86,14 @@ final class BoardDrawing
                 }
             }
         }
+        $drawing->changes();
         $shifted = array_map(
             static fn (PlanShape $shape): PlanShape => $shape->accept(new PlanShift($room, $room)), $drawing->shapes,
         );
 
         return new Plan(
             $solved->laid->harness->name, $board->width + 2 * $room, $board->height + 2 * $room, $shifted,
+            [$room, $room],
         );
     }
 
@@ -184,35 +200,82 @@ final class BoardDrawing
             return;
         }
         $this->shapes[] = new PlanCircle('CONNECTORS', $mark->at, self::PEG_RADIUS + 1.5, true, self::INK);
-        $rows = $mark->kind === 'connector' ? $this->pins($mark->name) : [];
-        [$x, $y] = [$mark->at[0] + 9.0 * cos($mark->angle), $mark->at[1] + 9.0 * sin($mark->angle)];
-        $anchor = cos($mark->angle) < -0.5 ? 'end' : 'start';
-        // Downwards from its heading; upwards where it stands over its trunk.
-        $top = sin($mark->angle) > 0.5 ? $y + (count($rows) + 0.5) * self::ROW : $y;
-        foreach ([$mark->name, ...$rows] as $i => $text) {
+        $rows = [$mark->name, ...$mark->kind === 'connector' ? $this->pins($mark->name) : []];
+        $width = max(array_map(mb_strlen(...), $rows)) * self::LETTERS * self::WIDTH;
+        $height = count($rows) * self::ROW;
+        [$left, $low] = $this->tables->place($mark, $width, $height);
+        foreach ($rows as $i => $text) {
             $this->shapes[] = new PlanText(
-                'CONNECTORS', [$x, $top - $i * self::ROW], $text, $i === 0 ? self::LETTERS * 1.2 : self::LETTERS, 0.0,
-                $anchor,
+                'CONNECTORS', [$left, $low + $height - ($i + 0.8) * self::ROW], $text,
+                $i === 0 ? self::LETTERS * 1.2 : self::LETTERS,
             );
+        }
+        // A line leads to a table that stands farther off.
+        $near = [
+            max($left, min($left + $width, $mark->at[0])), max($low, min($low + $height, $mark->at[1])),
+        ];
+        if (hypot($near[0] - $mark->at[0], $near[1] - $mark->at[1]) > self::LED) {
+            $this->shapes[] = new PlanLine('CONNECTORS', $mark->at, $near, 0.3, self::LEAD);
         }
     }
 
     /** @return list<string> what goes to each pin of a connector: pin, wire, signal */
     private function pins(string $port): array
     {
-        $rows = [];
-        foreach ($this->solved->laid->wires as $one) {
-            foreach ([$one->wire->from, $one->wire->to] as $end) {
-                if ($end->port?->name === $port) {
-                    $rows[] = [$end->pin ?? '', trim(sprintf(
-                        '%s  %s  %s', $end->pin ?? '', $one->wire->id, $one->wire->signal ?? '',
-                    ))];
+        return array_map(static fn (array $one): string => trim(sprintf(
+            '%s  %s  %s', $one[0], $one[1]->id, $one[1]->signal ?? '',
+        )), $this->solved->laid->harness->pinsOf($port));
+    }
+
+    /** Marks what differs from the board that was built: beside its length, or round its connector. */
+    private function changes(): void
+    {
+        $gone = 0;
+        foreach (BoardChanges::of($this->solved->laid) as $change) {
+            foreach ($change->span === null ? [] : $this->board->segments as $segment) {
+                $this->changed($change, $segment);
+            }
+            foreach ($change->kind === 'pins' ? $this->board->marks : [] as $mark) {
+                if ($mark->kind === 'connector' && $mark->name === $change->name) {
+                    foreach ([4.0, 5.0] as $off) {
+                        $this->shapes[] = new PlanCircle(
+                            'CHANGES', $mark->at, self::PEG_RADIUS + $off, false, self::CHANGED,
+                        );
+                    }
                 }
             }
+            if ($change->kind === 'gone') {
+                $this->shapes[] = new PlanText(
+                    'CHANGES', [0.0, -20.0 - $gone++ * self::ROW], $change->say($this->units), self::LETTERS, 0.0,
+                    'start', self::CHANGED,
+                );
+            }
         }
-        usort($rows, static fn (array $one, array $other): int => strnatcmp($one[0], $other[0]));
+    }
 
-        return array_column($rows, 1);
+    /** Draws a line beside the part of a segment that a change is about, with what it was. */
+    private function changed(BoardChange $change, BoardSegment $segment): void
+    {
+        [$low, $high] = [min($segment->from, $segment->to), max($segment->from, $segment->to)];
+        [$from, $to] = [max($low, $change->span[0] ?? 0.0), min($high, $change->span[1] ?? 0.0)];
+        if ($segment->run === null || $segment->run !== $change->run || $to - $from < 1.0) {
+            return;
+        }
+        $angle = self::angle($segment);
+        $angle = cos($angle) < -1e-9 ? $angle + M_PI : $angle;
+        $beside = static fn (float $along, float $off): array => [
+            self::along($segment, abs($along - $segment->from))[0] + $off * sin($angle),
+            self::along($segment, abs($along - $segment->from))[1] - $off * cos($angle),
+        ];
+        $off = $segment->diameter / 2 + 3.0;
+        $this->shapes[] = new PlanLine('CHANGES', $beside($from, $off), $beside($to, $off), 1.2, self::CHANGED);
+        $this->shapes[] = new PlanText(
+            'CHANGES', $beside(($from + $to) / 2, $off + 2.0 + self::LETTERS), match ($change->kind) {
+                'new' => 'new',
+                'places' => 'branches moved',
+                default => 'was '.$this->units->say((float) $change->was),
+            }, self::LETTERS, $angle, 'middle', self::CHANGED,
+        );
     }
 
     private static function angle(BoardSegment $segment): float

@@ -198,6 +198,19 @@ final class Backbone
         return $this->ways[$node] ??= new ShortestWays($this->edges(), $node);
     }
 
+    /** @return list<float> lengths of a trunk between its nodes, from its start, mm */
+    public function lengthsOf(string $id): array
+    {
+        $places = array_values(array_unique(array_column($this->places[$id] ?? [], 0)));
+        sort($places);
+        $lengths = [];
+        for ($i = 1, $count = count($places); $i < $count; $i++) {
+            $lengths[] = $places[$i] - $places[$i - 1];
+        }
+
+        return $lengths;
+    }
+
     /** Returns a trunk as it is laid. */
     public function trunk(string $id): ?LaidRun
     {

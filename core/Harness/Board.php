@@ -10,11 +10,13 @@ final readonly class Board
     /**
      * @param  list<BoardSegment>  $segments
      * @param  list<BoardMark>  $marks
+     * @param  list<BoardTurn>  $turns
      * @param  float  $width  of all of it, from 0; $height likewise
      */
     public function __construct(
         public array $segments,
         public array $marks,
+        public array $turns,
         public float $width,
         public float $height,
     ) {

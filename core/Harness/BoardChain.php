@@ -20,6 +20,18 @@ final readonly class BoardChain
     ) {
     }
 
+    /** Whether it goes towards the end of its trunk. */
+    public function isForward(): bool
+    {
+        return $this->pieces[0][1] > $this->pieces[0][0];
+    }
+
+    /** Returns its trunk with its direction: "t1>" towards the end of that, or "t1<". */
+    public function name(): string
+    {
+        return $this->run.($this->isForward() ? '>' : '<');
+    }
+
     public function length(): float
     {
         return array_sum(array_map(static fn (array $piece): float => abs($piece[1] - $piece[0]), $this->pieces));

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Bowline\Harness;
 
-use Bowline\Geometry\Tolerance;
 use Bowline\Routing\LaidRun;
 
 /**
@@ -20,11 +19,8 @@ final class BoardLayout
 
     private const ON = [0, 45, -45, 90, -90, 30, -30, 60, -60, 120, -120, 15, -15];
 
-    /** Between what lies side by side there has to be room for pegs and hands, mm. */
-    private const APART = 18.0;
-
-    /** Least angle between what meets, radians. */
-    private const LEAST_ANGLE = 0.25;
+    /** Longest way to a pin that is not drawn, mm. */
+    private const NO_LEAD = BoardSpace::APART / 4;
 
     /** Between parts that are laid by themselves, mm. */
     private const GAP = 60.0;
@@ -38,11 +34,14 @@ final class BoardLayout
     /** @var array<string, true> lengths of trunk that do, by their keys */
     private array $laid = [];
 
-    /** @var list<BoardSegment> of the part that is being laid */
-    private array $segments = [];
+    /** What lies in the part that is being laid. */
+    private BoardSpace $space;
 
-    /** @var list<BoardMark> */
+    /** @var list<BoardMark> of that part */
     private array $marks = [];
+
+    /** @var list<BoardTurn> of that part */
+    private array $turns = [];
 
     /**
      * @var list<array{int|null, BoardChain, string|null}> parts to begin: the node, null for what is cut off of a trunk
@@ -50,12 +49,15 @@ final class BoardLayout
      */
     private array $open = [];
 
-    /** @var list<array{int, array{float, float}, float}> nodes to go on from: where, and the direction of travel */
+    /**
+     * @var list<array{int, array{float, float}, float, float}> nodes to go on from: where, the direction of travel, and
+     *     that of the trunk on which it came there, from its start to its end
+     */
     private array $front = [];
 
     private int $breaks = 0;
 
-    /** @var list<array{list<BoardSegment>, list<BoardMark>, float, float}> parts laid, and where each goes */
+    /** @var list<array{BoardSpace, list<BoardMark>, list<BoardTurn>, float, float}> parts laid, and where each goes */
     private array $parts = [];
 
     /** Side to which the next branch is turned: 1 or −1. */
@@ -72,7 +74,7 @@ final class BoardLayout
 
     /**
      * @param  array<string, list<BundleSpan>>  $bundles
-     * @param  array<string, float>  $angles  against the trunk that it leaves, degrees, by the id of a run
+     * @param  array<string, float>  $angles  against the trunk that it leaves, degrees, by what is turned
      */
     private function __construct(
         private readonly LaidHarness $harness,
@@ -80,12 +82,13 @@ final class BoardLayout
         private readonly float $longest,
         private readonly array $angles,
     ) {
+        $this->space = new BoardSpace;
     }
 
     /**
      * @param  array<string, list<BundleSpan>>  $bundles  of each trunk
      * @param  float  $longest  straight that the board has room for, mm
-     * @param  array<string, float>  $angles  that are told, degrees, by the id of the trunk
+     * @param  array<string, float>  $angles  that are told, degrees, by what is turned (`Harness::$angles`)
      */
     public static function of(LaidHarness $harness, array $bundles, float $longest = INF, array $angles = []): Board
     {
@@ -106,27 +109,32 @@ final class BoardLayout
 
                     continue;
                 }
-                [$this->segments, $this->marks, $this->front] = [[], [], []];
+                [$this->space, $this->marks, $this->turns, $this->front] = [new BoardSpace, [], [], []];
                 $this->part($from, $first, $break);
-                [$low, $high] = $this->extent();
+                [$low, $high] = $this->space->extent();
+                $low[1] -= self::STUB;
+                $high[1] += self::STUB;
                 [$x, $y] = [-$low[0], $top + ($this->parts === [] ? 0.0 : self::GAP) - $low[1]];
-                $this->parts[] = [$this->segments, $this->marks, $x, $y];
+                $this->parts[] = [$this->space, $this->marks, $this->turns, $x, $y];
                 $width = max($width, $high[0] - $low[0]);
                 $top = $y + $high[1];
             }
         }
 
-        $segments = $marks = [];
-        foreach ($this->parts as [$ofPart, $marked, $x, $y]) {
-            foreach ($ofPart as $segment) {
+        $segments = $marks = $turns = [];
+        foreach ($this->parts as [$space, $marked, $turned, $x, $y]) {
+            foreach ($space->segments as $segment) {
                 $segments[] = $segment->moved($x, $y);
             }
             foreach ($marked as $mark) {
                 $marks[] = $mark->moved($x, $y);
             }
+            foreach ($turned as $turn) {
+                $turns[] = $turn->moved($x, $y);
+            }
         }
 
-        return new Board($segments, $marks, $width, $top);
+        return new Board($segments, $marks, $turns, $width, $top);
     }
 
     private function findEnds(): void
@@ -139,7 +147,7 @@ final class BoardLayout
                 }
                 if ($terminal->splice !== null) {
                     $this->splices[$leadOff->node][] = $terminal->splice->name;
-                } elseif ($terminal->port !== null && $leadOff->length > self::APART / 4) {
+                } elseif ($terminal->port !== null && $leadOff->length > self::NO_LEAD) {
                     $this->leads[$leadOff->node][] = [$terminal->port->name, $leadOff->length];
                 } elseif ($terminal->port !== null) {
                     $this->ends[$leadOff->node][] = $terminal->port->name;
@@ -202,22 +210,25 @@ final class BoardLayout
             $this->marks[] = new BoardMark('break', $break, $start, M_PI);
         }
         if ($node !== null && ! isset($this->placed[$node])) {
-            $this->place($node, $start, M_PI, 0.0);
+            $this->place($node, $start, M_PI, 0.0, $first->isForward() ? 0.0 : M_PI);
         }
         $this->lay($first, $start, 0.0);
         while ($this->front !== []) {
-            [$at, $place, $travel] = array_shift($this->front);
+            [$at, $place, $travel, $along] = array_shift($this->front);
             foreach ($this->chainsFrom($at) as $chain) {
-                $this->branch($chain, $at, $place, $travel);
+                $this->branch($chain, $at, $place, $travel, $along);
             }
         }
     }
 
-    /** @param  array{float, float}  $at */
-    private function place(int $node, array $at, float $outward, float $travel): void
+    /**
+     * @param  array{float, float}  $at
+     * @param  float  $along  direction of the trunk on which it was come to, from its start to its end
+     */
+    private function place(int $node, array $at, float $outward, float $travel, float $along): void
     {
         $this->placed[$node] = [count($this->parts), $at, $travel];
-        $this->front[] = [$node, $at, $travel];
+        $this->front[] = [$node, $at, $travel, $along];
         foreach ($this->ends[$node] ?? [] as $port) {
             $this->marks[] = new BoardMark('connector', $port, $at, $outward);
         }
@@ -242,24 +253,38 @@ final class BoardLayout
         return $chains;
     }
 
-    /** @param  array{float, float}  $place */
-    private function branch(BoardChain $chain, int $node, array $place, float $travel): void
+    /**
+     * @param  array{float, float}  $place
+     * @param  float  $along  direction of the trunk that it leaves, from its start to its end
+     */
+    private function branch(BoardChain $chain, int $node, array $place, float $travel, float $along): void
     {
         if ($chain->run !== null && isset($this->laid[self::key($chain)])) {
             return;
         }
-        $goesOn = $this->goesOn($place, $travel);
-        $told = $chain->run === null ? null : $this->angles[$chain->run] ?? null;
+        $goesOn = $this->space->goesOn($place, $travel);
+        $told = $chain->run === null ? null : $this->angles[$chain->name()] ?? $this->angles[$chain->run] ?? null;
         $side = $this->side;
         $angles = [
-            ...$told === null ? [] : [$told],
-            ...array_map(static fn (int $one): int => $one * $side, $goesOn ? self::BRANCH : self::ON),
+            ...$told === null ? [] : [$along + deg2rad($told)],
+            ...array_map(
+                static fn (int $one): float => $travel + deg2rad($one * $side), $goesOn ? self::BRANCH : self::ON,
+            ),
         ];
         [$cut] = $chain->cutAt($this->longest);
-        foreach ($angles as $degrees) {
-            $angle = $travel + deg2rad($degrees);
-            if ($this->isFree($place, $angle, $cut->length(), $this->diameter($chain))) {
+        $inWay = null;
+        foreach ($angles as $i => $angle) {
+            $found = $this->space->inWay($place, $angle, $cut->length(), $this->diameter($chain));
+            if ($told !== null && $i === 0) {
+                $inWay = $found;
+            }
+            if ($found === null) {
                 $this->side = $goesOn ? -$this->side : $this->side;
+                if ($chain->run !== null) {
+                    $this->turns[] = new BoardTurn(
+                        $chain->run, $chain->isForward(), $place, $along, BoardSpace::turn($angle - $along), $inWay,
+                    );
+                }
                 $this->lay($chain, $place, $angle);
 
                 return;
@@ -269,65 +294,6 @@ final class BoardLayout
         $letter = $this->letter();
         $this->marks[] = new BoardMark('break', $letter, $place, $travel + M_PI_2);
         $this->open[] = [$chain->run === null ? null : $node, $chain, $letter];
-    }
-
-    /**
-     * Whether something lies ahead of a place already.
-     *
-     * @param  array{float, float}  $place
-     */
-    private function goesOn(array $place, float $travel): bool
-    {
-        foreach ($this->segments as $segment) {
-            $away = self::directionFrom($segment, $place);
-            if ($away !== null && abs(self::turn($away - $travel)) < self::LEAST_ANGLE) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /** @param  array{float, float}  $place */
-    private function isFree(array $place, float $angle, float $length, float $diameter): bool
-    {
-        $end = [$place[0] + $length * cos($angle), $place[1] + $length * sin($angle)];
-        $wished = new BoardSegment(null, 0.0, $length, $place, $end, $diameter);
-        foreach ($this->segments as $segment) {
-            $away = self::directionFrom($segment, $place);
-            if ($away !== null) {
-                if (abs(self::turn($away - $angle)) < self::LEAST_ANGLE) {
-                    return false;
-                }
-            } elseif ($wished->distanceTo($segment) < self::APART + ($diameter + $segment->diameter) / 2) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    /**
-     * @param  array{float, float}  $place
-     * @return float|null the direction in which a segment goes away from a place that is an end of it; null where it is
-     *     none
-     */
-    private static function directionFrom(BoardSegment $segment, array $place): ?float
-    {
-        [$x, $y] = [$segment->end[0] - $segment->start[0], $segment->end[1] - $segment->start[1]];
-        $isAt = static fn (float $atX, float $atY): bool => hypot($atX - $place[0], $atY - $place[1])
-            < Tolerance::COINCIDENT;
-
-        return match (true) {
-            $isAt(...$segment->start) => atan2($y, $x),
-            $isAt(...$segment->end) => atan2(-$y, -$x),
-            default => null,
-        };
-    }
-
-    private static function turn(float $angle): float
-    {
-        return $angle - 2 * M_PI * round($angle / (2 * M_PI));
     }
 
     /** @param  array{float, float}  $place */
@@ -341,7 +307,7 @@ final class BoardLayout
         foreach ($chain->pieces as [$from, $to, $node]) {
             $length = abs($to - $from);
             $end = [$place[0] + $length * cos($angle), $place[1] + $length * sin($angle)];
-            $this->segments[] = new BoardSegment(
+            $this->space->segments[] = new BoardSegment(
                 $chain->run, $from, $to, $place, $end, $this->diameterAt($chain->run, ($from + $to) / 2),
             );
             if ($chain->port !== null && $rest === null) {
@@ -353,7 +319,7 @@ final class BoardLayout
                 $this->marks[] = new BoardMark('break', $letter, $end, $angle);
                 $this->rejoin($node, $letter);
             } elseif ($node !== null) {
-                $this->place($node, $end, $angle, $angle);
+                $this->place($node, $end, $angle, $angle, $chain->isForward() ? $angle : $angle + M_PI);
             }
             $place = $end;
         }
@@ -425,20 +391,5 @@ final class BoardLayout
     private static function keyOf(BackboneEdge $edge): string
     {
         return ShortestWays::key($edge);
-    }
-
-    /** @return array{array{float, float}, array{float, float}} least and greatest coordinates of the part */
-    private function extent(): array
-    {
-        $xs = $ys = [];
-        foreach ($this->segments as $segment) {
-            array_push($xs, $segment->start[0], $segment->end[0]);
-            array_push($ys, $segment->start[1], $segment->end[1]);
-        }
-
-        return [
-            [min([0.0, ...$xs]), min([0.0, ...$ys]) - self::STUB],
-            [max([0.0, ...$xs]), max([0.0, ...$ys]) + self::STUB],
-        ];
     }
 }

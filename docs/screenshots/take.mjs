@@ -53,7 +53,7 @@ await take('harness', '/jobs/5/lay', async (page) => {
 });
 await take('board', '/jobs/5/make', async (page) => {
   await pick(/Data and power/)(page);
-  await page.getByAltText(/The board of/).waitFor();
+  await page.getByAltText(/laid flat/).waitFor();
 });
 await take('spools', '/jobs/6/make', async (page) => {
   await pick(/Sea water to cooler/)(page);

@@ -176,9 +176,9 @@ it('renames a value in lengths of a harness and leaves its names alone', functio
 
 it('downloads the board, and says what is wrong with the paper', function (): void {
     $job = harnessJob();
-    $svg = test()->get($job.'/harnesses/h/board.svg?look=1')->assertOk();
+    $svg = test()->get($job.'/harnesses/h/board.svg')->assertOk();
     expect($svg->headers->get('content-type'))->toStartWith('image/svg+xml')
-        ->and($svg->headers->get('content-disposition'))->toStartWith('inline')
+        ->and($svg->headers->get('content-disposition'))->toStartWith('attachment')
         ->and((string) test()->get($job.'/harnesses/h/board.dxf')->assertOk()->content())->toContain('TRUNKS')
         ->and((string) test()->get($job.'/harnesses/h/board.pdf?paper=letter')->assertOk()->content())
         ->toStartWith('%PDF-');
@@ -219,3 +219,41 @@ it('prints its lists, and its labels on a sheet', function (string $list): void 
     expect((string) $pdf->content())->toStartWith('%PDF-')
         ->and($pdf->headers->get('content-disposition'))->toContain("h.$list.pdf");
 })->with(['wires', 'bundles', 'cuts', 'connectors', 'covers', 'labels', 'continuity']);
+
+it('shows the board, and turns a branch of it without storing that', function (): void {
+    $job = harnessJob();
+    $answer = test()->getJson($job.'/harnesses/h/board')->assertOk();
+    Schema::check(json_decode($answer->content()), 'api.json#/$defs/board');
+    $board = $answer->json();
+    expect($board['is_built'])->toBeFalse()->and($board['changes'])->toBe([]);
+    [$turn] = $board['turns'];
+    expect($turn['told'])->toBeFalse();
+    $turned = test()->postJson($job.'/harnesses/h/board', ['run' => $turn['run'], 'angle' => 35])->assertOk();
+    expect($turned->json('turns.0.angle'))->toEqualWithDelta(35, 1e-6)
+        ->and($turned->json('turns.0.in_way'))->toBeNull()
+        ->and(test()->getJson($job.'/harnesses/h/board')->json('turns.0.angle'))->toEqual($turn['angle']);
+});
+
+it('refuses a turn without an angle, with its pointer', function (): void {
+    $job = harnessJob();
+    test()->postJson($job.'/harnesses/h/board', ['run' => 't2'])->assertStatus(422);
+    test()->postJson($job.'/harnesses/h/board', ['run' => 't2', 'angle' => 'no such value'])->assertStatus(422)
+        ->assertJsonPath('pointer', '/angle');
+});
+
+it('notes a board as built, and marks on it what changes afterwards', function (): void {
+    $job = harnessJob();
+    $board = test()->getJson($job.'/harnesses/h/board')->json();
+    $harness = test()->getJson($job)->json('job.harnesses.0');
+    test()->postJson($job.'/edits', ['edits' => [[
+        'list' => 'harnesses', 'id' => 'h', 'item' => [...$harness, 'board' => ['built' => $board['now']]],
+    ]]])->assertOk();
+    expect(test()->getJson($job.'/harnesses/h/board')->json('is_built'))->toBeTrue();
+    $lamp = test()->getJson($job)->json('job.fittings.2');
+    $lamp['pose']['at'][2] += 80;
+    test()->postJson($job.'/edits', ['edits' => [['list' => 'fittings', 'id' => 'lamp', 'item' => $lamp]]])
+        ->assertOk();
+    $after = test()->getJson($job.'/harnesses/h/board')->json();
+    expect($after['changes'])->toHaveCount(1)->and($after['changes'][0])->toContain(' mm, was ')
+        ->and($after['picture'])->toContain('>was ');
+});

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, type Locator, test } from '@playwright/test';
 import { enter, goTo, locker, openJob } from './jobs';
 
 const WIRING = JSON.parse(readFileSync(new URL('../../database/demo/wiring.json', import.meta.url), 'utf8'));
@@ -15,6 +15,11 @@ const rows = () =>
       ),
     ['W41', 'cabinet.H.5', 'door.D.99', 'w1'].join('\t'),
   ].join('\n');
+
+const boxOf = async (thing: Locator) => {
+  const { x, y, width, height } = (await thing.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  return { x: x + width / 2, y: y + height / 2 };
+};
 
 test('wires a boat: rows pasted, one too long once its trunk is moved, and cured', async ({ page }) => {
   const [harness] = WIRING.harnesses;
@@ -87,13 +92,49 @@ test('says that a wire is too long once its pin has moved, and takes the cure', 
   await card.getByRole('button', { name: 'Let it be 2498.5 mm' }).click();
   await expect(card).not.toContainText('W1 is too long');
 
-  // A branch is turned on the board, which is saved as PDF.
+  // A branch is turned on the board by hand, and by its number; the board is saved as PDF.
   await goTo(page, 'Make');
-  const picture = page.getByAltText(/The board of Data and power/);
+  const board = page.getByRole('region', { name: 'Board' });
+  const picture = board.getByAltText('Data and power, laid flat');
   await expect(picture).toBeVisible();
-  const before = await picture.getAttribute('src');
+  const lamps = board.getByRole('slider', { name: 'Turn To the lamps' });
+  await expect(lamps).toHaveAttribute('aria-valuetext', '90°, by itself');
+  const grip = await boxOf(lamps);
+  await page.mouse.move(grip.x, grip.y);
+  await page.mouse.down();
+  // As far to the side as up: 45° from where it branches off.
+  const up = (await boxOf(lamps)).y;
+  await page.mouse.move(grip.x + 60, grip.y);
+  await expect(board.getByText(/To the lamps \d+°/)).toBeVisible();
+  // Where it branches off: the lower left end of the line to where the hand would have it.
+  const footOf = () =>
+    board.locator('.board-wanted line').evaluate((line) => {
+      const { left, bottom } = line.getBoundingClientRect();
+      return { x: left, y: bottom };
+    });
+  let foot = await footOf();
+  await page.mouse.move(foot.x + (foot.y - up), up, { steps: 3 });
+  await expect(board.getByText('To the lamps 45°')).toBeVisible();
+  await page.mouse.up();
+  await expect(lamps).toHaveAttribute('aria-valuetext', '45°');
+  await expect(page.getByLabel('To the lamps: turned by')).toHaveValue('45');
+  // Along the trunk there is no room for it: it is held where there was.
+  const again = await boxOf(lamps);
+  await page.mouse.move(again.x, again.y);
+  await page.mouse.down();
+  await page.mouse.move(again.x + 10, again.y);
+  foot = await footOf();
+  await page.mouse.move(foot.x + 150, foot.y, { steps: 3 });
+  await expect(board.getByText(/^0°: no room, .* lies there$/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await expect(lamps).toHaveAttribute('aria-valuetext', '45°');
   await enter(page, 'To the lamps: turned by', '60');
-  await expect(picture).not.toHaveAttribute('src', before ?? '');
+  await expect(lamps).toHaveAttribute('aria-valuetext', '60°');
+  await lamps.press('ArrowLeft');
+  await expect(lamps).toHaveAttribute('aria-valuetext', '65°');
+  await lamps.press('Delete');
+  await expect(lamps).toHaveAttribute('aria-valuetext', '90°, by itself');
   await page.getByLabel('Paper').selectOption('one sheet');
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save the board as PDF' }).click();
@@ -106,7 +147,20 @@ test('says that a wire is too long once its pin has moved, and takes the cure', 
   await page.getByRole('button', { name: 'Put in' }).click();
   await page.getByRole('button', { name: 'Test', exact: true }).click();
   await expect(page.getByRole('status', { name: 'What the tester found' })).toContainText('are swapped');
-  await expect(picture).toHaveAttribute('src', /marked=/);
+  const ringed = async () => decodeURIComponent((await picture.getAttribute('src')) ?? '').split('r="52"').length - 1;
+  await expect.poll(ringed).toBe(1);
+
+  // It is built like this; what changes afterwards is told and marked.
+  await page.getByRole('button', { name: 'The board is built like this' }).click();
+  await expect(page.getByText('Nothing has changed since the board was built.')).toBeVisible();
+  await goTo(page, 'Place');
+  await locker(page, 'Navigation lamps').click();
+  await enter(page, 'At z', '1570');
+  await locker(page, 'Data and power').click();
+  await goTo(page, 'Make');
+  await expect(page.getByRole('list', { name: 'Changed since the board was built' })).toHaveText(
+    'To the lamps: 1230 mm, was 1260 mm',
+  );
   await goTo(page, 'Lay');
 
   // The door is opened, and the loop suffices all the way.

@@ -5,17 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\JobFiles;
-use App\Harness\RememberedPackings;
+use App\Harness\SolvedHarnesses;
 use App\Http\RequestBody;
 use App\Models\Job;
 use Bowline\Exchange\HarnessTable;
 use Bowline\Exchange\HarnessTablePdf;
 use Bowline\Exchange\HarnessTables;
 use Bowline\Exchange\HarnessWriter;
-use Bowline\Exchange\Plan\Boards;
-use Bowline\Exchange\Plan\PlanDxf;
-use Bowline\Exchange\Plan\PlanPdf;
-use Bowline\Exchange\Plan\PlanSvg;
 use Bowline\Exchange\WireRows;
 use Bowline\Harness\ContinuityReport;
 use Bowline\Harness\Net;
@@ -24,7 +20,6 @@ use Bowline\Harness\SimulatedTester;
 use Bowline\Harness\WiringFault;
 use Bowline\Job as CoreJob;
 use Bowline\Job\Node;
-use Bowline\Solving\HarnessSolver;
 use Bowline\Solving\SolvedHarness;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -37,7 +32,7 @@ final readonly class HarnessController
 {
     public function __construct(
         private JobFiles $files,
-        private RememberedPackings $packings,
+        private SolvedHarnesses $harnesses,
     ) {
     }
 
@@ -56,7 +51,7 @@ final readonly class HarnessController
     /** Returns the harness with remedies of what is found. */
     public function cured(Job $job, string $harness): JsonResponse
     {
-        [, $solved, $solver] = $this->solved($job, $harness);
+        [, $solved, $solver] = $this->harnesses->one($job, $harness);
 
         return response()->json(HarnessWriter::write($solver->cured($solved)));
     }
@@ -87,28 +82,6 @@ final readonly class HarnessController
         );
     }
 
-    /** Downloads the board; as SVG to be looked at, and as PDF on the paper that the query names. */
-    public function board(Request $request, Job $job, string $harness, string $format): Response
-    {
-        [$core, $solved] = $this->solved($job, $harness);
-        $plan = Boards::plan(
-            $solved, $core->site->units, null, explode(',', $request->string('marked')->toString()),
-        );
-        [$type, $text] = match ($format) {
-            'svg' => ['image/svg+xml', PlanSvg::write($plan)],
-            'dxf' => ['image/vnd.dxf', PlanDxf::write($plan)],
-            default => ['application/pdf', PlanPdf::write($plan, $request->string('paper', 'a4')->toString())],
-        };
-
-        return new Response($text, 200, [
-            'Content-Type' => $type,
-            'Content-Disposition' => sprintf(
-                '%s; filename="%s.board.%s"', $request->boolean('look') ? 'inline' : 'attachment', Str::slug($harness),
-                $format,
-            ),
-        ]);
-    }
-
     /** Puts the harness to the simulated tester, with faults in it, and says what that has found. */
     public function tested(Request $request, Job $job, string $harness): JsonResponse
     {
@@ -132,24 +105,11 @@ final readonly class HarnessController
      */
     private function table(Job $job, string $harness, string $list): array
     {
-        [$core, $solved] = $this->solved($job, $harness);
+        [$core, $solved] = $this->harnesses->one($job, $harness);
 
         return [
             $solved,
             HarnessTables::all($solved, $core->site->units)[$list] ?? throw new NotFoundHttpException,
         ];
-    }
-
-    /**
-     * @return array{CoreJob, SolvedHarness, HarnessSolver}
-     *
-     * @throws NotFoundHttpException
-     */
-    private function solved(Job $job, string $harness): array
-    {
-        $core = CoreJob::read($this->files->file($job));
-        $solver = new HarnessSolver($core, $this->packings);
-
-        return [$core, $solver->solved($core->harnesses[$harness] ?? throw new NotFoundHttpException), $solver];
     }
 }

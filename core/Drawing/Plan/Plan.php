@@ -10,12 +10,14 @@ final readonly class Plan
     /**
      * @param  list<PlanShape>  $shapes  what lies below first
      * @param  float  $width  from 0; $height likewise
+     * @param  array{float, float}  $origin  where the origin of what is drawn lies
      */
     public function __construct(
         public string $title,
         public float $width,
         public float $height,
         public array $shapes,
+        public array $origin = [0.0, 0.0],
     ) {
     }
 }

@@ -32,7 +32,7 @@ final readonly class PlanShift implements PlanVisitor
     public function text(PlanText $text): PlanText
     {
         return new PlanText(
-            $text->layer, $this->at($text->at), $text->text, $text->height, $text->angle, $text->anchor,
+            $text->layer, $this->at($text->at), $text->text, $text->height, $text->angle, $text->anchor, $text->colour,
         );
     }
 

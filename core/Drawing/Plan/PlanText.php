@@ -12,6 +12,7 @@ final readonly class PlanText implements PlanShape
      * @param  float  $height  of its capitals, about
      * @param  float  $angle  radians, against x
      * @param  'start'|'middle'|'end'  $anchor  which of it stands there
+     * @param  string  $colour  "#rrggbb"
      */
     public function __construct(
         public string $layer,
@@ -20,6 +21,7 @@ final readonly class PlanText implements PlanShape
         public float $height,
         public float $angle = 0.0,
         public string $anchor = 'start',
+        public string $colour = '#15242c',
     ) {
     }
 

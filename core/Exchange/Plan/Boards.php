@@ -6,6 +6,7 @@ namespace Bowline\Exchange\Plan;
 
 use Bowline\Drawing\BoardDrawing;
 use Bowline\Drawing\Plan\Plan;
+use Bowline\Harness\Board;
 use Bowline\Harness\BoardLayout;
 use Bowline\Job\Units;
 use Bowline\Solving\SolvedHarness;
@@ -26,11 +27,19 @@ final class Boards
         ?float $longest = null,
         array $marked = [],
     ): Plan {
-        $harness = $solved->laid->harness;
-        $board = BoardLayout::of(
-            $solved->laid, $solved->bundles, $longest ?? $harness->longest ?? INF, $harness->angles,
-        );
+        return BoardDrawing::of($solved, self::laid($solved, $longest), $units, $marked);
+    }
 
-        return BoardDrawing::of($solved, $board, $units, $marked);
+    /**
+     * @param  float|null  $longest  straight that the board has room for, mm; null as the harness tells, or any
+     * @param  array<string, float>  $angles  over those that it tells (`Harness::$angles`)
+     */
+    public static function laid(SolvedHarness $solved, ?float $longest = null, array $angles = []): Board
+    {
+        $harness = $solved->laid->harness;
+
+        return BoardLayout::of(
+            $solved->laid, $solved->bundles, $longest ?? $harness->longest ?? INF, [...$harness->angles, ...$angles],
+        );
     }
 }

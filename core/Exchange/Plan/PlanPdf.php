@@ -173,7 +173,7 @@ final class PlanPdf implements PlanVisitor
     public function text(PlanText $text): null
     {
         $this->pdf->setFont(self::FONT, '', $text->height * self::CAPITALS * self::POINTS);
-        $this->pdf->setTextColor(21, 36, 44);
+        $this->pdf->setTextColor(...self::rgb($text->colour));
         $widths = $this->pdf->GetStringWidth($text->text);
         $width = is_array($widths) ? array_sum($widths) : $widths;
         $back = ['start' => 0.0, 'middle' => $width / 2, 'end' => $width][$text->anchor];

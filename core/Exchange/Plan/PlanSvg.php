@@ -60,8 +60,8 @@ final readonly class PlanSvg implements PlanVisitor
         [$x, $y] = [self::number($text->at[0]), self::number($this->height - $text->at[1])];
 
         return sprintf(
-            '<text x="%s" y="%s" font-size="%s" text-anchor="%s"%s>%s</text>', $x, $y,
-            self::number($text->height * PlanPdf::CAPITALS), $text->anchor, abs($text->angle) < 1e-9
+            '<text x="%s" y="%s" font-size="%s" text-anchor="%s" fill="%s"%s>%s</text>', $x, $y,
+            self::number($text->height * PlanPdf::CAPITALS), $text->anchor, $text->colour, abs($text->angle) < 1e-9
                 ? ''
                 : sprintf(' transform="rotate(%s %s %s)"', self::number(-rad2deg($text->angle)), $x, $y),
             self::escaped($text->text),

@@ -19,7 +19,8 @@ final readonly class Harness
      * @param  float  $step  to whole multiples of which wires are cut, mm
      * @param  float|null  $longest  straight that its board has room for, mm; null for any
      * @param  array<string, float>  $angles  by which trunks are turned on its board against those that they leave,
-     *     degrees, by their ids
+     *     degrees, by their ids; of one direction along a trunk "t1>" (towards its end) and "t1<"
+     * @param  BuiltBoard|null  $built  its board as it was built last
      */
     public function __construct(
         public string $id,
@@ -36,6 +37,23 @@ final readonly class Harness
         public float $step,
         public ?float $longest = null,
         public array $angles = [],
+        public ?BuiltBoard $built = null,
     ) {
+    }
+
+    /** @return list<array{string, Wire}> what goes to each pin of a connector, in the order of the pins */
+    public function pinsOf(string $port): array
+    {
+        $pins = [];
+        foreach ($this->wires as $wire) {
+            foreach ([$wire->from, $wire->to] as $end) {
+                if ($end->port?->name === $port) {
+                    $pins[] = [$end->pin ?? '', $wire];
+                }
+            }
+        }
+        usort($pins, static fn (array $one, array $other): int => strnatcmp($one[0], $other[0]));
+
+        return $pins;
     }
 }

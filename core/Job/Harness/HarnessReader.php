@@ -95,12 +95,15 @@ final class HarnessReader
                 ? null
                 : $values->positive($this->node->get('board')->get('longest'), 'the longest straight of the board'),
             $this->angles($trunks),
+            $this->node->find('board')?->find('built') === null
+                ? null
+                : BuiltBoard::read($this->node->get('board')->get('built'), $values),
         );
     }
 
     /**
      * @param  list<string>  $trunks
-     * @return array<string, float> degrees, by the id of a trunk
+     * @return array<string, float> degrees (`Harness::$angles`)
      *
      * @throws JobError
      */
@@ -108,7 +111,13 @@ final class HarnessReader
     {
         $angles = [];
         foreach ($this->node->find('board')?->list('angles') ?? [] as $told) {
-            $angles[$this->trunk($told->get('run'), $trunks)] = $this->site->values->number($told->get('angle'));
+            $towards = match ($told->find('towards')?->text()) {
+                'start' => '<',
+                'end' => '>',
+                default => '',
+            };
+            $run = $this->trunk($told->get('run'), $trunks);
+            $angles[$run.$towards] = $this->site->values->number($told->get('angle'));
         }
 
         return $angles;

@@ -1,6 +1,8 @@
 import type {
   BegunItem,
   Benders,
+  Board,
+  BoardTurn,
   BodyFacts,
   BodyMesh,
   BodyWalls,
@@ -171,6 +173,12 @@ export const api = {
   pasted: (job: number, text: string) => send<PastedRows>(`jobs/${job}/pasted`, { text }),
   /** A harness with the cures of what is found. */
   curedHarness: (job: number, harness: string) => get<SolvedHarness>(harnessOf(job, harness)),
+  board: (job: number, harness: string, marked: readonly string[]) =>
+    get<Board>(
+      `${harnessOf(job, harness)}/board${marked.length === 0 ? '' : `?marked=${encodeURIComponent(marked.join(','))}`}`,
+    ),
+  /** The board with something of it turned, which is not stored. */
+  turnBoard: (job: number, harness: string, turn: BoardTurn) => send<Board>(`${harnessOf(job, harness)}/board`, turn),
   testHarness: (job: number, harness: string, faults: WiringFaults) =>
     send<Tested>(`${harnessOf(job, harness)}/tested`, faults),
   pastedWires: (job: number, harness: string, text: string) =>
@@ -241,10 +249,6 @@ export const files = {
     `/api/${harnessOf(job, harness)}/${list}.${format}`,
   board: (job: number, harness: string, format: 'svg' | 'dxf' | 'pdf', paper?: string) =>
     `/api/${harnessOf(job, harness)}/board.${format}${paper === undefined ? '' : `?paper=${paper}`}`,
-  boardPicture: (job: number, harness: string, revision: number, marked: readonly string[] = []) =>
-    `/api/${harnessOf(job, harness)}/board.svg?look=1&revision=${revision}${
-      marked.length === 0 ? '' : `&marked=${encodeURIComponent(marked.join(','))}`
-    }`,
   drillings: (job: number, block: string) => `/api/jobs/${job}/joined/${encodeURIComponent(block)}/drillings.csv`,
   cuts: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/cuts.csv${only('?', spool)}`,
   vertices: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/vertices.csv${only('?', spool)}`,

@@ -194,6 +194,8 @@ export interface Api {
   pasted?: Pasted;
   pastedRows?: PastedRows;
   pastedWires?: PastedWires;
+  boardTurn?: BoardTurn;
+  board?: Board;
   wiringFaults?: WiringFaults;
   tested?: Tested;
   goTo?: GoTo;
@@ -3709,7 +3711,7 @@ export interface Harness {
      */
     longest?: number | string;
     /**
-     * By which a trunk is turned against the one that it leaves, degrees.
+     * By which a trunk is turned against the direction, from start to end, of the one that it leaves, degrees.
      */
     angles?: {
       /**
@@ -3726,7 +3728,12 @@ export interface Harness {
        * via the `definition` "number".
        */
       angle: number | string;
+      /**
+       * Which part of a trunk that goes on both ways; both when left out.
+       */
+      towards?: "start" | "end";
     }[];
+    built?: BuiltBoard;
   };
 }
 /**
@@ -3843,6 +3850,37 @@ export interface TrunkPlace {
    * via the `definition` "number".
    */
   length: number | string;
+}
+/**
+ * The board as it was built last: what differs from it is marked.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "builtBoard".
+ */
+export interface BuiltBoard {
+  trunks: {
+    /**
+     * Names an item; others refer to it by this.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "id".
+     */
+    run: string;
+    /**
+     * Between where branches and wires leave, from its start, mm.
+     */
+    lengths: number[];
+  }[];
+  connectors: {
+    port: string;
+    /**
+     * Each with a wire.
+     */
+    pins: {
+      pin: string;
+      wire: string;
+    }[];
+  }[];
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -4782,6 +4820,68 @@ export interface PastedWires {
     text: string;
     why: string;
   }[];
+}
+/**
+ * By which angle a part of the board is turned by hand.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "boardTurn".
+ */
+export interface BoardTurn {
+  run: string;
+  angle: number | string;
+  towards?: "start" | "end";
+}
+/**
+ * The board of a harness: millimetres of its picture, y downwards; angles in degrees.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "board".
+ */
+export interface Board {
+  /**
+   * SVG.
+   */
+  picture: string;
+  width: number;
+  height: number;
+  turns: {
+    run: string;
+    /**
+     * Null where the trunk goes on one way only.
+     */
+    towards: "start" | "end" | null;
+    /**
+     * @minItems 2
+     * @maxItems 2
+     */
+    at: [number, number];
+    /**
+     * @minItems 2
+     * @maxItems 2
+     */
+    end: [number, number];
+    length: number;
+    /**
+     * Direction of the trunk that it leaves, from its start to its end, counterclockwise.
+     */
+    along: number;
+    /**
+     * Against that.
+     */
+    angle: number;
+    told: boolean;
+    /**
+     * What lies where it would at the angle that is told.
+     */
+    in_way: string | null;
+  }[];
+  /**
+   * What differs from the board that was built.
+   */
+  changes: string[];
+  is_built: boolean;
+  now: BuiltBoard;
 }
 /**
  * What is wrong with the harness that is put to the simulated tester.

@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import { files } from '../api/client';
-import type { Harness } from '../api/types';
+import type { Board, Harness } from '../api/types';
 import { NumberField } from '../job/NumberField';
+import { tell } from '../job/tell';
+import { turnedOn, useBoard } from '../job/useBoard';
 import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -31,12 +33,7 @@ const PAPERS = [
 export function HarnessMake({ harness }: { harness: Harness }) {
   const { state, item, put } = useJob();
   const [paper, setPaper] = useState('a4');
-  const [wrong, setWrong] = useState<readonly string[]>([]);
-  const board = harness.board ?? {};
-  const change = (changed: Partial<NonNullable<Harness['board']>>) =>
-    put('harnesses', { ...harness, board: { ...board, ...changed } }, 'Change the board');
-  const turn = (run: string, angle: number | string) =>
-    change({ angles: [...(board.angles ?? []).filter((one) => one.run !== run), { run, angle }] });
+  const board = useBoard(harness);
   const solved = state.harnesses.find((one) => one.id === harness.id);
   const broken = solved?.findings.some((one) => one.severity === 'violation') === true;
   return (
@@ -61,19 +58,15 @@ export function HarnessMake({ harness }: { harness: Harness }) {
         ))}
       </Section>
       <Section title="Board">
-        <a href={files.boardPicture(state.id, harness.id, state.revision, wrong)} target="_blank" rel="noreferrer">
-          <img
-            className="board"
-            src={files.boardPicture(state.id, harness.id, state.revision, wrong)}
-            alt={`The board of ${harness.name ?? harness.id}, laid flat: open it at full size`}
-          />
-        </a>
+        {board.data !== undefined && <BuiltSo harness={harness} board={board.data} />}
         <Row label="Room for a straight of">
           <NumberField
             label="Room for a straight of"
-            value={board.longest}
+            value={harness.board?.longest}
             placeholder="any length"
-            onChange={(longest) => change({ longest })}
+            onChange={(longest) =>
+              put('harnesses', { ...harness, board: { ...harness.board, longest } }, 'Change the board')
+            }
           />
         </Row>
         <Row label="Paper">
@@ -89,24 +82,68 @@ export function HarnessMake({ harness }: { harness: Harness }) {
           </Button>
         </div>
       </Section>
-      <HarnessTester key={harness.id} harness={harness} onFound={setWrong} />
-      <Section title="Turned on the board, degrees">
-        {harness.trunks.map((run) => {
-          const name = item('runs', run)?.name ?? run;
+      <HarnessTester key={harness.id} harness={harness} />
+      <Section title="Turned on the board">
+        {board.data?.turns.length === 0 && <p className="quiet mb-0">Nothing branches off.</p>}
+        {board.data?.turns.map((turn) => {
+          const trunk = item('runs', turn.run)?.name ?? turn.run;
+          const name = turn.towards === null ? trunk : `${trunk}, to its ${turn.towards}`;
+          const told = harness.board?.angles?.find(
+            (one) => one.run === turn.run && (one.towards ?? turn.towards) === turn.towards,
+          );
           return (
-            <Row key={run} label={name}>
+            <Row key={`${turn.run} ${turn.towards}`} label={name}>
               <NumberField
                 label={`${name}: turned by`}
                 unit="°"
                 plain
-                value={board.angles?.find((one) => one.run === run)?.angle}
-                placeholder="by itself"
-                onChange={(angle) => turn(run, angle)}
+                value={told?.angle}
+                placeholder={`${Math.round(turn.angle)} by itself`}
+                onChange={(angle) => put('harnesses', turnedOn(harness, turn, angle), `Turn ${name} on the board`)}
               />
+              {turn.in_way !== null && (
+                <span className="text-warning-emphasis">
+                  No room there: {turn.in_way} is in the way. It lies at {Math.round(turn.angle)}°.
+                </span>
+              )}
             </Row>
           );
         })}
       </Section>
+    </>
+  );
+}
+
+/** What differs from the board that was built, and the note that it is built as it is now. */
+function BuiltSo({ harness, board: { changes, is_built: isBuilt, now } }: { harness: Harness; board: Board }) {
+  const { put } = useJob();
+  return (
+    <>
+      {isBuilt && changes.length === 0 && <p className="quiet mb-1">Nothing has changed since the board was built.</p>}
+      {changes.length > 0 && (
+        <>
+          <p className="mb-1">Changed since the board was built, and marked on it:</p>
+          <ul className="mb-2" aria-label="Changed since the board was built">
+            {changes.map((words) => (
+              <li key={words} className="text-warning-emphasis">
+                {words}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {(!isBuilt || changes.length > 0) && (
+        <div className="made-list">
+          <Button
+            title="What changes afterwards is marked on the board"
+            onClick={() =>
+              tell(put('harnesses', { ...harness, board: { ...harness.board, built: now } }, 'Note the board as built'))
+            }
+          >
+            The board is built like this
+          </Button>
+        </div>
+      )}
     </>
   );
 }

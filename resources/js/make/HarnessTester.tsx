@@ -1,7 +1,8 @@
 import { Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { api } from '../api/client';
 import type { Harness, Tested, WiringFaults } from '../api/types';
+import { useFaults } from '../job/faults';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
@@ -22,15 +23,12 @@ const wordsOf = (fault: Fault) =>
     ? `${fault.wire} is open`
     : `${fault.pins?.join(' and ')} are ${fault.kind === 'short' ? 'joined' : 'swapped'}`;
 
-interface Props {
-  harness: Harness;
-  /** Shows on the board which connectors are wrong. */
-  onFound: (ports: readonly string[]) => void;
-}
-
 /** The tester that stands in for a real one: faults are put into the harness, and it says what it finds. */
-export function HarnessTester({ harness, onFound }: Props) {
+export function HarnessTester({ harness }: { harness: Harness }) {
   const { state } = useJob();
+  // Shown on the board.
+  const find = useFaults((store) => store.find);
+  useEffect(() => () => find([]), [find]);
   const wires = harness.wires ?? [];
   const pins = [...new Set(wires.flatMap(({ from, to }) => [from, to]))].filter((pin) => pin.includes('.'));
   const [faults, setFaults] = useState<readonly Fault[]>([]);
@@ -44,14 +42,12 @@ export function HarnessTester({ harness, onFound }: Props) {
   const put = () => {
     setFaults([...faults, kind === 'open' ? { kind, wire: first } : { kind, pins: [first, second] }]);
     setTested(null);
-    onFound([]);
+    find([]);
   };
   const test = async () => {
     const answer = await api.testHarness(state.id, harness.id, { faults: [...faults] });
     setTested(answer);
-    onFound([
-      ...new Set(answer.found.flatMap((found) => found.pins.map((pin) => pin.split('.').slice(0, 2).join('.')))),
-    ]);
+    find([...new Set(answer.found.flatMap((found) => found.pins.map((pin) => pin.split('.').slice(0, 2).join('.'))))]);
   };
   return (
     <Section title="Tester, simulated">
@@ -76,7 +72,7 @@ export function HarnessTester({ harness, onFound }: Props) {
             onClick={() => {
               setFaults(faults.filter((_, i) => i !== index));
               setTested(null);
-              onFound([]);
+              find([]);
             }}
           />
         </div>

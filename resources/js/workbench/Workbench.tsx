@@ -2,11 +2,12 @@ import { lazy, Suspense, useEffect } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { api, Refused } from '../api/client';
 import type { JobState } from '../api/types';
+import { BoardStage } from '../board/BoardStage';
 import { useLaying } from '../job/laying';
 import { usePieces } from '../job/pieces';
 import { usePointing } from '../job/pointing';
 import { type Stage, stages, useWorkbench } from '../job/store';
-import { JobContext, useJobAccess, useJobQuery } from '../job/useJob';
+import { JobContext, useJob, useJobAccess, useJobQuery } from '../job/useJob';
 import { Locker } from '../locker/Locker';
 import { Strip } from '../strip/Strip';
 import { Button } from '../ui/Button';
@@ -99,6 +100,7 @@ function Opened({ state, stage }: { state: JobState; stage: Stage }) {
         <Suspense fallback={<section className="view" aria-label="View" aria-busy="true" />}>
           <View stage={stage} />
         </Suspense>
+        {stage === 'make' && <PickedBoard />}
         <Strip />
         <CardPanel stage={stage} />
         <FirstSteps />
@@ -112,4 +114,12 @@ function Opened({ state, stage }: { state: JobState; stage: Stage }) {
       </div>
     </JobContext>
   );
+}
+
+/** The board of the harness that is picked, over the view. */
+function PickedBoard() {
+  const { item } = useJob();
+  const picked = useWorkbench((store) => store.picked);
+  const harness = picked?.list === 'harnesses' ? item('harnesses', picked.id) : undefined;
+  return harness === undefined ? null : <BoardStage key={harness.id} harness={harness} />;
 }

@@ -2,9 +2,13 @@
 
 declare(strict_types=1);
 
+use Bowline\Drawing\BoardTables;
+use Bowline\Exchange\BoardWriter;
 use Bowline\Harness\Board;
+use Bowline\Harness\BoardChanges;
 use Bowline\Harness\BoardLayout;
 use Bowline\Harness\BoardSegment;
+use Bowline\Job\Units;
 use Tests\Harnesses;
 
 /*
@@ -140,3 +144,143 @@ it('lays a ring open, with one letter at both ends', function (): void {
 
     expect($breaks)->toHaveCount(2)->and($breaks[0]->name)->toBe($breaks[1]->name);
 });
+
+/*
+ * A trunk of 1000 along which t2 leaves at 400 and t3 at 600, each 300 long.
+ */
+$withTwo = static fn (array $first = [], array $harness = []): stdClass => Harnesses::file(
+    ['wires' => [
+        Harnesses::wire('W1', 'panel.X.1', 'lamp.L.1'), Harnesses::wire('W2', 'panel.X.2', 'horn.H.1'),
+        Harnesses::wire('W3', 'panel.X.3', 'pump.M.1'),
+    ], ...$harness],
+    [
+        Harnesses::trunk('t2', ['on' => ['run' => 't1', 'length' => 400], 'axis' => [0, 0, 1]], ['port' => 'lamp.L']),
+        Harnesses::trunk('t3', ['on' => ['run' => 't1', 'length' => 600], 'axis' => [0, 0, 1]], ['port' => 'horn.H']),
+    ],
+    [
+        Harnesses::connector('lamp', 'L', [400, 0, 300], ['1']),
+        Harnesses::connector('horn', 'H', [600, 0, 300], ['1']),
+    ], $first,
+);
+
+/** @return array<string, float> direction of each trunk on the board, from its start to its end, degrees */
+$directions = static function (Board $board): array {
+    $found = [];
+    foreach ($board->segments as $one) {
+        if ($one->run !== null) {
+            [$x, $y] = [$one->end[0] - $one->start[0], $one->end[1] - $one->start[1]];
+            $found[$one->run] = rad2deg($one->to > $one->from ? atan2($y, $x) : atan2(-$y, -$x));
+        }
+    }
+
+    return $found;
+};
+
+it('turns against the direction of the trunk, whichever end of that is laid first', function (array $first) use (
+    $withTwo,
+    $directions,
+): void {
+    $found = $directions(boardOf($withTwo($first), INF, ['t2' => 40.0, 't3' => -70.0]));
+    $turned = static fn (string $run): float => fmod($found[$run] - $found['t1'] + 540.0, 360.0) - 180.0;
+
+    expect($turned('t2'))->toEqualWithDelta(40, 1e-9)->and($turned('t3'))->toEqualWithDelta(-70, 1e-9);
+})->with([
+    'from the panel' => [[]],
+    'from the pump' => [['from' => ['port' => 'pump.M'], 'to' => ['port' => 'panel.X']]],
+]);
+
+it('says what is in the way of an angle, and lies at another', function () use ($withTwo): void {
+    // 200 apart, 300 long: at 20° and 160° they cross.
+    $board = boardOf($withTwo(), INF, ['t2' => 20.0, 't3' => 160.0]);
+    $turns = array_column(array_map(
+        static fn ($turn): array => [$turn->run, $turn->inWay?->run, rad2deg($turn->angle)], $board->turns,
+    ), null, 0);
+
+    expect($turns['t2'][1])->toBeNull()->and($turns['t2'][2])->toEqualWithDelta(20, 1e-9)
+        ->and($turns['t3'][1])->toBe('t2')->and($turns['t3'][2])->not->toEqualWithDelta(160, 1.0);
+});
+
+it('turns both parts of a trunk that goes on both ways', function (array $angles, array $expected): void {
+    // t2 meets t1, which is longer, with its middle.
+    $file = Harnesses::file(
+        ['wires' => [Harnesses::wire('W1', 'panel.X.1', 'lamp.L.1'), Harnesses::wire('W2', 'panel.X.2', 'horn.H.1')]],
+        [Harnesses::trunk('t2', ['port' => 'lamp.L'], ['port' => 'horn.H'])],
+        [
+            Harnesses::connector('lamp', 'L', [1000, -300, 0], ['1']),
+            Harnesses::connector('horn', 'H', [1000, 300, 0], ['1']),
+        ],
+    );
+    $angle = [];
+    foreach (boardOf($file, INF, $angles)->turns as $turn) {
+        $angle[$turn->isForward ? 'end' : 'start'] = rad2deg($turn->angle);
+    }
+
+    expect($angle)->toEqualWithDelta($expected, 1e-9);
+})->with([
+    [['t2>' => 30.0, 't2<' => -45.0], ['end' => 30.0, 'start' => -45.0]],
+    [['t2>' => 120.0, 't2<' => 80.0], ['end' => 120.0, 'start' => 80.0]],
+]);
+
+it('says what differs from the board that was built', function (
+    array $fittings,
+    array $harness,
+    array $words,
+) use ($withTwo): void {
+    $units = Units::millimetres();
+    $before = Harnesses::solved($withTwo())->laid;
+    $built = BoardWriter::write(Harnesses::solved($withTwo()), boardOf($withTwo()), $units, [])['now'];
+    $file = $withTwo([], [...$harness, 'board' => ['built' => $built]]);
+    foreach ($fittings as $id => $at) {
+        foreach ($file->fittings as $fitting) {
+            $fitting->pose->at = $fitting->id === $id ? $at : $fitting->pose->at;
+        }
+    }
+    $said = array_map(
+        static fn ($change): string => $change->say($units), BoardChanges::of(Harnesses::solved($file)->laid),
+    );
+
+    expect($said)->toBe($words)->and(BoardChanges::of($before))->toBe([]);
+})->with([
+    'nothing' => [[], [], []],
+    'a lamp that is 25 higher' => [['lamp' => [400, 0, 325]], [], ['T2: 325 mm, was 300 mm']],
+    'a pump that is 100 farther' => [['pump' => [1100, 0, 0]], [], ['T1: 500 mm, was 400 mm']],
+    'less than a hand sees' => [['lamp' => [400, 0, 300.4]], [], []],
+    'a wire to another pin' => [[], ['wires' => [
+        Harnesses::wire('W1', 'panel.X.4', 'lamp.L.1'), Harnesses::wire('W2', 'panel.X.2', 'horn.H.1'),
+        Harnesses::wire('W3', 'panel.X.3', 'pump.M.1'),
+    ]], ['panel.X: other wires on pins 1, 4']],
+    'a trunk that is gone' => [[], ['trunks' => ['t1', 't2']], [
+        'T1: branches at other places', 't3 is gone',
+    ]],
+]);
+
+it('puts tables beside what lies there, and beside each other', function (int $seed): void {
+    $board = boardOf(treeOfTrunks($seed));
+    $tables = new BoardTables($board);
+    $placed = [];
+    foreach ($board->marks as $mark) {
+        if ($mark->kind === 'connector') {
+            [$left, $low] = $tables->place($mark, 30.0, 10.0);
+            $placed[] = [$left, $low, $left + 30.0, $low + 10.0];
+        }
+    }
+    $covered = 0;
+    foreach ($placed as $i => [$left, $low, $right, $top]) {
+        foreach (array_slice($placed, $i + 1) as $other) {
+            $covered += (int) ($left < $other[2] && $other[0] < $right && $low < $other[3] && $other[1] < $top);
+        }
+        foreach ($board->segments as $segment) {
+            // Walked along in steps of a millimetre.
+            for ($at = 0.0; $at <= 1.0; $at += 1.0 / max(1.0, $segment->length())) {
+                $x = $segment->start[0] + $at * ($segment->end[0] - $segment->start[0]);
+                $y = $segment->start[1] + $at * ($segment->end[1] - $segment->start[1]);
+                if ($left < $x && $x < $right && $low < $y && $y < $top) {
+                    $covered++;
+                    break;
+                }
+            }
+        }
+    }
+
+    expect(count($placed))->toBeGreaterThan(3)->and($covered)->toBe(0);
+})->with(range(1, 12));

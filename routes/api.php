@@ -87,6 +87,7 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::post('jobs/{job}/comb', [RunsBetweenPortsController::class, 'comb']);
     Route::post('jobs/{job}/fittings/{fitting}/onto', [PartsController::class, 'onto']);
     Route::post('jobs/{job}/pasted', [LayingController::class, 'pasted']);
+    Route::post('jobs/{job}/harnesses', [HarnessController::class, 'tried']);
     Route::get('jobs/{job}/harnesses/{harness}', [HarnessController::class, 'cured']);
     Route::post('jobs/{job}/harnesses/{harness}/pasted', [HarnessController::class, 'pasted']);
     Route::post('jobs/{job}/harnesses/{harness}/tested', [HarnessController::class, 'tested']);

@@ -257,3 +257,20 @@ it('notes a board as built, and marks on it what changes afterwards', function (
     expect($after['changes'])->toHaveCount(1)->and($after['changes'][0])->toContain(' mm, was ')
         ->and($after['picture'])->toContain('>was ');
 });
+
+it('tells lengths while something is dragged, and stores nothing', function (): void {
+    $job = harnessJob();
+    $lamp = test()->getJson($job)->json('job.fittings.2');
+    $lamp['pose']['at'][2] += 80;
+    $tried = test()->postJson($job.'/harnesses', ['list' => 'fittings', 'item' => $lamp])->assertOk();
+    Schema::check(json_decode($tried->content())[0], 'solution.json#/$defs/solvedHarness');
+    // Up to the lamp 300, now 380.
+    expect(array_column($tried->json('0.wires'), 'length', 'id'))
+        ->toEqualWithDelta(['W1' => 1000, 'W2' => 780, 'W3' => 980], 1e-6)
+        ->and(wireLengths(test()->getJson($job)->json()))
+        ->toEqualWithDelta(['W1' => 1000, 'W2' => 700, 'W3' => 900], 1e-6);
+    test()->postJson($job.'/harnesses', ['list' => 'stock', 'item' => ['id' => 'w2']])->assertStatus(422)
+        ->assertJsonPath('pointer', '/list');
+    test()->postJson($job.'/harnesses', ['list' => 'fittings', 'item' => [...$lamp, 'pose' => 3]])->assertStatus(422)
+        ->assertJsonPath('pointer', '/item/pose');
+});

@@ -83,6 +83,17 @@ test('says that a wire is too long once its pin has moved, and takes the cure', 
   );
   await openJob(page, { ...WIRING, harnesses: [{ ...harness, wires }] }, 'place');
   await locker(page, 'Navigation lamps').click();
+  // While they are dragged up the tag tells what that does to the wires; Escape puts them back.
+  const up = await boxOf(page.locator('.move-handle').filter({ hasText: 'z' }));
+  await page.mouse.move(up.x, up.y);
+  await page.mouse.down();
+  await page.mouse.move(up.x, up.y - 40, { steps: 4 });
+  const tag = page.locator('.hover-tag');
+  await expect(tag).toContainText('W1 is too long');
+  await expect(tag).toContainText(/W2\s*\d+(\.\d)? mm \(\+/);
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await expect(tag).toBeHidden();
   await enter(page, 'At z', '1600');
   await locker(page, 'Data and power').click();
   const card = page.getByRole('complementary', { name: 'Card' });
@@ -103,7 +114,7 @@ test('says that a wire is too long once its pin has moved, and takes the cure', 
   await page.mouse.move(grip.x, grip.y);
   await page.mouse.down();
   // As far to the side as up: 45° from where it branches off.
-  const up = (await boxOf(lamps)).y;
+  const height = (await boxOf(lamps)).y;
   await page.mouse.move(grip.x + 60, grip.y);
   await expect(board.getByText(/To the lamps \d+°/)).toBeVisible();
   // Where it branches off: the lower left end of the line to where the hand would have it.
@@ -113,7 +124,7 @@ test('says that a wire is too long once its pin has moved, and takes the cure', 
       return { x: left, y: bottom };
     });
   let foot = await footOf();
-  await page.mouse.move(foot.x + (foot.y - up), up, { steps: 3 });
+  await page.mouse.move(foot.x + (foot.y - height), height, { steps: 3 });
   await expect(board.getByText('To the lamps 45°')).toBeVisible();
   await page.mouse.up();
   await expect(lamps).toHaveAttribute('aria-valuetext', '45°');

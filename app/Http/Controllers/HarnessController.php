@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\JobFiles;
+use App\Harness\RememberedPackings;
 use App\Harness\SolvedHarnesses;
 use App\Http\RequestBody;
 use App\Models\Job;
@@ -19,12 +20,16 @@ use Bowline\Harness\Nets;
 use Bowline\Harness\SimulatedTester;
 use Bowline\Harness\WiringFault;
 use Bowline\Job as CoreJob;
+use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Job\Schema;
+use Bowline\Solving\HarnessSolver;
 use Bowline\Solving\SolvedHarness;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
+use stdClass;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Rows of wires for a harness, and its lists. */
@@ -33,6 +38,8 @@ final readonly class HarnessController
     public function __construct(
         private JobFiles $files,
         private SolvedHarnesses $harnesses,
+        private RememberedPackings $packings,
+        private Schema $schema,
     ) {
     }
 
@@ -46,6 +53,29 @@ final readonly class HarnessController
         );
 
         return response()->json(['wires' => $rows->wires, 'refused' => $rows->refused]);
+    }
+
+    /** Returns all harnesses as they would be with an item of the job changed, while that is dragged; not stored. */
+    public function tried(Request $request, Job $job): JsonResponse
+    {
+        $body = RequestBody::of($request, 'triedItem');
+        [$list, $item] = [$body->get('list')->text(), $body->get('item')];
+        try {
+            $this->schema->require($item->value, 'job.json#/$defs/'.Str::singular($list));
+        } catch (JobError $error) {
+            throw JobError::at($item->pointer.$error->pointer, $error->getMessage());
+        }
+        $file = $this->files->file($job);
+        $file->{$list} = array_map(
+            static fn (Node $one): stdClass => $one->get('id')->value === $item->get('id')->value
+                ? $item->object()
+                : $one->object(),
+            (new Node($file))->list($list),
+        );
+
+        return response()->json(array_map(
+            HarnessWriter::write(...), (new HarnessSolver(CoreJob::read($file), $this->packings))->all(),
+        ));
     }
 
     /** Returns the harness with remedies of what is found. */

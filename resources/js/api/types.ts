@@ -194,6 +194,7 @@ export interface Api {
   pasted?: Pasted;
   pastedRows?: PastedRows;
   pastedWires?: PastedWires;
+  triedItem?: TriedItem;
   boardTurn?: BoardTurn;
   board?: Board;
   wiringFaults?: WiringFaults;
@@ -4820,6 +4821,16 @@ export interface PastedWires {
     text: string;
     why: string;
   }[];
+}
+/**
+ * An item of the job as it would stand in the file while it is dragged.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "triedItem".
+ */
+export interface TriedItem {
+  list: "fittings" | "clamps" | "surroundings" | "runs";
+  item: {};
 }
 /**
  * By which angle a part of the board is turned by hand.

@@ -15,13 +15,13 @@ import { HarnessParts } from './HarnessParts';
 
 /** The card of a harness: its trunks, what its wires need at their ends, and what is found. */
 export function HarnessCard({ id }: { id: string }) {
-  const { state, item, items, put } = useJob();
+  const { state, harnesses, item, items, put } = useJob();
   const pick = useWorkbench((store) => store.pick);
   const harness = item('harnesses', id);
   if (harness === undefined) {
     return null;
   }
-  const solved = state.harnesses.find((one) => one.id === id);
+  const solved = harnesses.find((one) => one.id === id);
   const change = (changed: Partial<Harness>) => put('harnesses', { ...harness, ...changed });
   const bundles = new Set(items('stock').flatMap((stock) => (stock.kind === 'bundle' ? [stock.id] : [])));
   const taken = new Set(items('harnesses').flatMap((one) => one.trunks));

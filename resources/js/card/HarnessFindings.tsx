@@ -8,16 +8,17 @@ import { FindingSection } from './FindingSection';
 
 /** What is found of a harness; its cures, which are tried by the server one by one, come after it. */
 export function HarnessFindings({ harness, name }: { harness: SolvedHarness; name?: string }) {
-  const { state } = useJob();
+  const { state, harnesses } = useJob();
+  const isTried = harnesses !== state.harnesses;
   const pick = useWorkbench((store) => store.pick);
   const follow = useWires((store) => store.follow);
   const { data } = useQuery({
     queryKey: ['cured', state.id, harness.id, state.revision],
     queryFn: () => api.curedHarness(state.id, harness.id),
-    enabled: harness.findings.length > 0,
+    enabled: harness.findings.length > 0 && !isTried,
     retry: false,
   });
-  return (data ?? harness).findings.map((finding, number) => (
+  return ((isTried ? undefined : data) ?? harness).findings.map((finding, number) => (
     <FindingSection
       // biome-ignore lint/suspicious/noArrayIndexKey: several of one rule may say the same
       key={`${finding.rule} ${finding.wire} ${finding.run} ${number}`}

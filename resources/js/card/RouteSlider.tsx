@@ -5,6 +5,7 @@ import { newest } from '../job/newest';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
+import { triedOf } from '../job/useTried';
 
 interface Props {
   run: string;
@@ -29,7 +30,7 @@ export function RouteSlider({ run, label, value, least, most, step, route }: Pro
       newest(
         (amount: number) =>
           api.previewRun(state.id, { run, change: { do: 'set-route', route: route(amount) }, hold: null }),
-        (answer: Preview) => setTrying({ solutions: answer.solutions, places: [] }),
+        (answer: Preview) => setTrying({ solutions: answer.solutions, places: [], item: triedOf(answer) }),
         () => undefined,
       ),
     [state.id, run, route, setTrying],

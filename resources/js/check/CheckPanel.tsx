@@ -7,7 +7,7 @@ import { Button } from '../ui/Button';
 
 /** All findings of the job, the worst first. */
 export function CheckPanel() {
-  const { state, item, items } = useJob();
+  const { state, harnesses, item, items } = useJob();
   const pick = useWorkbench((store) => store.pick);
   const findings = state.solutions
     .flatMap((run) => run.findings.map((finding) => ({ run, finding })))
@@ -20,7 +20,7 @@ export function CheckPanel() {
     const fault = state.bodies.find(({ id }) => id === block.id)?.fault ?? null;
     return fault === null ? [] : [{ block, fault }];
   });
-  const ofWires = state.harnesses.flatMap((harness) => harness.findings);
+  const ofWires = harnesses.flatMap((harness) => harness.findings);
   const brokenWires = ofWires.filter(({ severity }) => severity === 'violation').length;
   const broken = findings.filter(({ finding }) => finding.severity === 'violation').length;
   return (
@@ -53,7 +53,7 @@ export function CheckPanel() {
           <Button onClick={() => pick(block.list, block.id)}>Show {block.name}</Button>
         </section>
       ))}
-      {state.harnesses.map((harness) => (
+      {harnesses.map((harness) => (
         <HarnessFindings key={harness.id} harness={harness} name={item('harnesses', harness.id)?.name ?? harness.id} />
       ))}
       {findings.map(({ run, finding }) => (

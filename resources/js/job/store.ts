@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Clash, List, Place, SolvedRun } from '../api/types';
+import type { Clash, List, Place, SolvedRun, TriedItem } from '../api/types';
 
 export type Stage = 'place' | 'lay' | 'check' | 'make';
 
@@ -18,6 +18,8 @@ interface Picked {
 interface Trying {
   solutions: readonly SolvedRun[];
   places: readonly Place[];
+  /** The item as it would stand in the job file; undefined while it is not in that yet. */
+  item?: TriedItem;
 }
 
 /** Two windows changed the same thing, and the user has to choose. */

@@ -2,9 +2,22 @@ import { type UseQueryResult, useMutation, useQuery, useQueryClient } from '@tan
 import { createContext, useCallback, useContext, useEffect, useMemo } from 'react';
 import { create } from 'zustand';
 import { api, Refused, Unreachable } from '../api/client';
-import type { Edit, Finding, Header, Job, JobChange, JobState, Laying, List, Place, SolvedRun } from '../api/types';
+import type {
+  Edit,
+  Finding,
+  Header,
+  Job,
+  JobChange,
+  JobState,
+  Laying,
+  List,
+  Place,
+  SolvedHarness,
+  SolvedRun,
+} from '../api/types';
 import { useWorkbench } from './store';
 import { showIn, unitsOf } from './units';
+import { useTriedHarnesses } from './useTried';
 
 export type ItemOf<L extends List> = NonNullable<Job[L]>[number];
 
@@ -32,6 +45,8 @@ export interface JobAccess {
   items: <L extends List>(list: L) => readonly ItemOf<L>[];
   /** Returns the solution of a run: of the preview, or as stored. */
   solution: (run: string) => SolvedRun | undefined;
+  /** The harnesses: with what is dragged, or as stored. */
+  harnesses: readonly SolvedHarness[];
   /** Places of all items: of the preview, or as stored. */
   places: readonly Place[];
   /** Stores an item in the shape of the job file; rejects with the refusal of the server. */
@@ -182,6 +197,7 @@ export function useJobAccess(state: JobState): JobAccess {
   const taking = useTaking();
   const trying = useWorkbench((store) => store.trying);
   const jobId = state.id;
+  const tried = useTriedHarnesses(jobId, state.harnesses.length > 0);
   const now = useCallback(() => client.getQueryData<JobState>(key(jobId)) ?? state, [client, jobId, state]);
   const { mutateAsync, isPending } = useMutation({
     mutationFn: async (change: () => Promise<JobState | JobChange>) => {
@@ -269,6 +285,7 @@ export function useJobAccess(state: JobState): JobAccess {
         const tried = trying?.solutions.find((solution) => solution.id === run);
         return tried === undefined || kept === undefined ? (tried ?? kept) : withRemedies(tried, kept);
       },
+      harnesses: tried ?? state.harnesses,
       places:
         trying === null || trying.places.length === 0
           ? state.places
@@ -282,7 +299,7 @@ export function useJobAccess(state: JobState): JobAccess {
       goTo,
       goBy,
     };
-  }, [state, isPending, trying, edit, lay, renameValue, goTo, goBy]);
+  }, [state, isPending, trying, tried, edit, lay, renameValue, goTo, goBy]);
 }
 
 /** Previews have no remedies; those of the stored findings are kept, so that nothing jumps during a drag. */

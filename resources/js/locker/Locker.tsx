@@ -33,7 +33,7 @@ const worstOf = (findings: readonly HarnessFinding[]) =>
 /** The items of a job: those that need work in this stage first. */
 export function Locker({ stage }: { stage: Stage }) {
   const [filter, setFilter] = useState('');
-  const { items, state } = useJob();
+  const { items, harnesses, state } = useJob();
   const hidden = useWorkbench((store) => store.hidden);
   const wanted = filter.trim().toLowerCase();
 
@@ -92,7 +92,7 @@ export function Locker({ stage }: { stage: Stage }) {
                   aside={aside(list, item.id)}
                   mark={
                     list === 'harnesses' ? (
-                      <Mark status={worstOf(state.harnesses.find((one) => one.id === item.id)?.findings ?? [])} />
+                      <Mark status={worstOf(harnesses.find((one) => one.id === item.id)?.findings ?? [])} />
                     ) : list === 'runs' ? (
                       <Mark
                         status={

@@ -27,12 +27,12 @@ const WORDS = [
 
 /** The wires of the picked harness: a row a wire, typed, pasted, or begun in the last row. */
 export function WireTable({ harness }: { harness: Harness }) {
-  const { state, item, items, put } = useJob();
+  const { state, harnesses, item, items, put } = useJob();
   const { followed, follow } = useWires();
   const body = useRef<HTMLTableSectionElement>(null);
   const [pasted, setPasted] = useState<PastedWires | null>(null);
   const wires = harness.wires ?? [];
-  const solved = state.harnesses.find((one) => one.id === harness.id);
+  const solved = harnesses.find((one) => one.id === harness.id);
   const stocks = items('stock').filter((stock) => stock.kind !== 'bundle');
   const broken = new Set(solved?.findings.flatMap(({ wire }) => (wire === null ? [] : [wire])));
   useEffect(() => () => follow(null), [follow]);

@@ -14,10 +14,10 @@ const BRASS = '#a8741a';
 
 /** The wire that is hovered in its table, along its trunks and led off to its pins. */
 export function FollowedWire() {
-  const { state } = useJob();
+  const { harnesses } = useJob();
   const picked = useWorkbench((store) => store.picked);
   const followed = useWires((store) => store.followed);
-  const harness = picked?.list === 'harnesses' ? state.harnesses.find((one) => one.id === picked.id) : undefined;
+  const harness = picked?.list === 'harnesses' ? harnesses.find((one) => one.id === picked.id) : undefined;
   return harness === undefined || followed === null ? null : <Followed harness={harness} id={followed} />;
 }
 

@@ -7,11 +7,11 @@ const EMPTY = 1.5;
 
 /** Returns the bundle of a trunk from place to place, as thick as it is; null of a run that is no trunk. */
 export function useBundle(run: string): readonly TubeStretch[] | null {
-  const { state } = useJob();
+  const { harnesses } = useJob();
   return useMemo(() => {
-    const trunk = state.harnesses.flatMap((harness) => harness.trunks).find((one) => one.run === run);
+    const trunk = harnesses.flatMap((harness) => harness.trunks).find((one) => one.run === run);
     return trunk === undefined
       ? null
       : trunk.spans.map(({ from, to, diameter }) => ({ from, to, od: Math.max(EMPTY, diameter), bore: 0 }));
-  }, [state.harnesses, run]);
+  }, [harnesses, run]);
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editing;
 
+use App\Harness\KeptMovements;
 use App\Harness\RememberedPackings;
 use App\Http\Resources\JobChangeResource;
 use App\Http\Resources\JobResource;
@@ -29,9 +30,11 @@ final readonly class JobState
         $file = $this->files->file($job);
         $core = CoreJob::read($file);
 
-        return new JobResource(
-            $job, $file, $core, $this->solutions->of($job, $core), (new HarnessSolver($core, $this->packings))->all(),
-        );
+        // They are solved before the harnesses, which go by their movements.
+        $solutions = $this->solutions->of($job, $core);
+        $solver = new HarnessSolver($core, $this->packings, new KeptMovements($job));
+
+        return new JobResource($job, $file, $core, $solutions, $solver->all());
     }
 
     /**

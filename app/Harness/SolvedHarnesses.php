@@ -28,7 +28,7 @@ final readonly class SolvedHarnesses
     public function one(Job $job, string $harness): array
     {
         $core = CoreJob::read($this->files->file($job));
-        $solver = new HarnessSolver($core, $this->packings);
+        $solver = new HarnessSolver($core, $this->packings, new KeptMovements($job));
 
         return [$core, $solver->solved($core->harnesses[$harness] ?? throw new NotFoundHttpException), $solver];
     }

@@ -58,7 +58,8 @@ final class HarnessWriter
             'run' => $run,
             'spans' => array_map(static fn (BundleSpan $span): array => [
                 'from' => $span->from, 'to' => $span->to, 'wires' => $span->wires, 'bare' => $span->bare,
-                'diameter' => $span->diameter, 'min_radius' => $span->leastRadius, 'mass' => $span->mass,
+                'diameter' => $span->diameter, 'min_radius' => $span->leastRadius, 'moving_radius' => $span->movingRadius,
+                'mass' => $span->mass,
                 'fill' => $span->fill,
             ], $solved->bundles[$run]),
         ], $solved->laid->harness->trunks);

@@ -48,8 +48,15 @@ final class MovementWriter
             'most_twisted' => $sweep->mostTwisted()->twist === null ? null : $index($sweep->mostTwisted()),
             'snaps' => array_map($index, $sweep->jumps()),
             'lengths' => [min($lengths), max($lengths)],
+            'slack' => self::slack($sweep->tautest(), $laid),
             'needed' => $laid->run->stock->movingRadius,
         ];
+    }
+
+    /** Returns how much longer a run is than it has to reach, mm; null where its length follows its shape. */
+    private static function slack(MovedPosition $tautest, LaidRun $laid): ?float
+    {
+        return $tautest->taut === null ? null : $laid->length() * (1.0 - $tautest->taut);
     }
 
     /** @return non-empty-list<MovedPosition> those that something is told of, both ends, and others to see it move */

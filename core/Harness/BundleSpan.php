@@ -13,6 +13,7 @@ final readonly class BundleSpan
      * @param  float  $bare  diameter of the wires together
      * @param  float  $diameter  with what covers them
      * @param  float  $leastRadius  to which all of them may be bent
+     * @param  float  $movingRadius  to which all of them may be bent where they move
      * @param  float  $mass  of the wires in it, kg
      * @param  float|null  $fill  share of the bore of its conduit that they take; null without one
      * @param  float|null  $mostFill  that they may take
@@ -24,6 +25,7 @@ final readonly class BundleSpan
         public float $bare,
         public float $diameter,
         public float $leastRadius,
+        public float $movingRadius,
         public float $mass,
         public ?float $fill,
         public ?float $mostFill,

@@ -7,6 +7,7 @@ namespace Bowline\Harness;
 use Bowline\Geometry\CirclePacking;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Harness\Cover;
+use Bowline\Job\Stock;
 
 /** What lies in each trunk of a harness from place to place, and how thick it is. */
 final class Bundles
@@ -117,12 +118,13 @@ final class Bundles
             }
             $diameter = $cover->outside($diameter);
         }
-        $radii = array_map(static fn (LaidWire $one): float => $one->wire->cable->stock->bend->leastRadius
-            ?? $one->wire->stock->bend->leastRadius, $wires);
+        $stocks = array_map(static fn (LaidWire $one): Stock => $one->wire->cable->stock ?? $one->wire->stock, $wires);
 
         return new BundleSpan(
             $from, $to, array_map(static fn (LaidWire $one): string => $one->wire->id, $wires), $bare, $diameter,
-            max([0.0, ...$radii]), array_sum(array_column($parts, 1)) * ($to - $from) / 1000.0, $fill, $limit,
+            max([0.0, ...array_map(static fn (Stock $one): float => $one->bend->leastRadius, $stocks)]),
+            max([0.0, ...array_map(static fn (Stock $one): float => $one->movingRadius, $stocks)]),
+            array_sum(array_column($parts, 1)) * ($to - $from) / 1000.0, $fill, $limit,
         );
     }
 

@@ -6,6 +6,7 @@ namespace Bowline\Rules;
 
 use Bowline\Editing\Edit\Lengthen;
 use Bowline\Editing\RunDraft;
+use Bowline\Job\StockKind;
 use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
@@ -28,7 +29,10 @@ trait LengthensHoses
                 );
         foreach (array_filter($lengths, static fn (float $length): bool => $length > $laid->length()) as $length) {
             yield new Remedy(
-                sprintf('Use a hose of %s', $laid->run->units->say($length)),
+                sprintf(
+                    $laid->run->stock->kind === StockKind::Bundle ? 'Make it %s long' : 'Use a hose of %s',
+                    $laid->run->units->say($length),
+                ),
                 'runs',
                 RunDraft::of($laid)->apply(new Lengthen($length - $laid->length()))->run(),
                 'longer',

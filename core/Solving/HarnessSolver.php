@@ -6,8 +6,10 @@ namespace Bowline\Solving;
 
 use Bowline\Harness\Bundles;
 use Bowline\Harness\BundleSpan;
+use Bowline\Harness\FoundMovements;
 use Bowline\Harness\FoundPackings;
 use Bowline\Harness\LaidHarness;
+use Bowline\Harness\Movements;
 use Bowline\Harness\Packings;
 use Bowline\Job;
 use Bowline\Job\Harness\Harness;
@@ -31,6 +33,7 @@ final readonly class HarnessSolver
     public function __construct(
         private Job $job,
         private Packings $packings = new FoundPackings,
+        private Movements $movements = new FoundMovements,
     ) {
         $this->bundles = new Bundles($packings);
     }
@@ -82,7 +85,7 @@ final readonly class HarnessSolver
     private function findings(LaidHarness $laid, array $bundles): array
     {
         $findings = [];
-        foreach (HarnessRules::all() as $rule) {
+        foreach (HarnessRules::all($this->movements) as $rule) {
             array_push($findings, ...$rule->check($laid, $bundles, $this->job->site->units));
         }
         usort($findings, static fn (HarnessFinding $one, HarnessFinding $other): int => ($one->severity
@@ -98,8 +101,11 @@ final readonly class HarnessSolver
     private function remedies(HarnessFinding $finding, LaidHarness $laid, array $present): array
     {
         $good = [];
-        $rule = HarnessRules::all()[$finding->rule];
+        $rule = HarnessRules::all($this->movements)[$finding->rule];
         foreach ($rule->remedies($finding, $laid, $this->job->site->units, $this->job) as $remedy) {
+            if ($remedy->way !== null && in_array($remedy->way, array_column($good, 'way'), true)) {
+                continue;
+            }
             try {
                 $after = $this->findingsWith($remedy, $laid);
             } catch (JobError) {
@@ -130,14 +136,16 @@ final readonly class HarnessSolver
         );
         $id = $laid->harness->id;
         if ($remedy->list === 'harnesses') {
-            // Its trunks are where they were.
+            // Its trunks are where they were, and move as they did.
             $job = $this->job->withHarnesses($file);
             $after = $laid->with($job->harnesses[$id]);
+            $other = new self($job, $this->packings, $this->movements);
         } else {
             $job = Job::read($file);
             $after = LaidHarness::of($job->harnesses[$id], self::trunks($job, $job->harnesses[$id]));
+            $other = new self($job, $this->packings);
         }
 
-        return (new self($job, $this->packings))->findings($after, $this->bundles->of($after));
+        return $other->findings($after, $this->bundles->of($after));
     }
 }

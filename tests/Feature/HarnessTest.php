@@ -274,3 +274,20 @@ it('tells lengths while something is dragged, and stores nothing', function (): 
     test()->postJson($job.'/harnesses', ['list' => 'fittings', 'item' => [...$lamp, 'pose' => 3]])->assertStatus(422)
         ->assertJsonPath('pointer', '/item/pose');
 });
+
+it('finds a loop too tight for its wires by the movement that is kept', function (float $radius, bool $isFound): void {
+    $file = json_decode((string) file_get_contents(base_path('database/demo/wiring.json')));
+    foreach ($file->stock as $stock) {
+        if ($stock->kind !== 'bundle') {
+            $stock->bend->moving_radius = $radius;
+        }
+    }
+    $job = opened(json_encode($file, JSON_THROW_ON_ERROR));
+    $state = test()->getJson($job);
+    $door = collect($state->json('solutions'))->firstWhere('id', 'door-loop');
+    $rules = array_column($state->json('harnesses.0.findings'), 'rule');
+
+    // 430 long, and 73.6 % of that between its ends when the door is open.
+    expect(in_array('bundle-moving', $rules, true))->toBe($isFound)
+        ->and($door['movement']['slack'])->toEqualWithDelta(430 * (1 - 0.7365), 0.1);
+})->with([[49.0, false], [52.0, true]]);

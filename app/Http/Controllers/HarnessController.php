@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\JobFiles;
+use App\Harness\KeptMovements;
 use App\Harness\RememberedPackings;
 use App\Harness\SolvedHarnesses;
 use App\Http\RequestBody;
@@ -73,9 +74,9 @@ final readonly class HarnessController
             (new Node($file))->list($list),
         );
 
-        return response()->json(array_map(
-            HarnessWriter::write(...), (new HarnessSolver(CoreJob::read($file), $this->packings))->all(),
-        ));
+        $solver = new HarnessSolver(CoreJob::read($file), $this->packings, new KeptMovements($job));
+
+        return response()->json(array_map(HarnessWriter::write(...), $solver->all()));
     }
 
     /** Returns the harness with remedies of what is found. */

@@ -4240,7 +4240,7 @@ export interface HeldTie {
   off: number;
 }
 /**
- * Over the movement of what it hangs on: which position is the tightest, the tautest, the nearest to something and the most twisted; at which it has snapped over to another shape; its length; the radius it needs where it moves.
+ * Over the movement of what it hangs on: which position is the tightest, the tautest, the nearest to something and the most twisted; at which it has snapped over to another shape; its length; how much longer it is than it has to reach, mm, null where its length follows its shape; the radius it needs where it moves.
  */
 export interface SweptRun {
   positions: MovedPosition[];
@@ -4250,6 +4250,7 @@ export interface SweptRun {
   most_twisted: number | null;
   snaps: number[];
   lengths: number[];
+  slack: number | null;
   needed: number;
 }
 /**
@@ -4527,6 +4528,7 @@ export interface BundleSpan {
    * Diameter without covers, mm.
    */
   bare: number;
+  moving_radius: number;
   diameter: number;
   min_radius: number;
   mass: number;

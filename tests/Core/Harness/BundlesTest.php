@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 use Bowline\Harness\BundleSpan;
+use Bowline\Job;
+use Bowline\Job\JobFile;
+use Bowline\Solving\HarnessSolver;
 use Tests\Harnesses;
 
 /*
@@ -127,3 +130,49 @@ it('matches the lengths of two wires within a tolerance', function (float $toler
         'L is too short. It is 960 mm, and H is 1000 mm: 40 mm apart, where 39 mm are allowed.',
     ]);
 })->with([[40.0, false], [39.0, true]]);
+
+/*
+ * The door of the demo's panel, with a loop of 430 whose least radius over the swing is R 50.1 (found by its sweep).
+ */
+$door = static function (float $movingRadius): stdClass {
+    $file = JobFile::decode((string) file_get_contents(__DIR__.'/../../../database/demo/wiring.json'));
+    foreach ($file->stock as $stock) {
+        if ($stock->kind !== 'bundle') {
+            $stock->bend->moving_radius = $movingRadius;
+        }
+    }
+
+    return $file;
+};
+
+it('keeps the radius in motion of the wires over a hinge', function (float $movingRadius, bool $isFound) use (
+    $door,
+): void {
+    $job = Job::read($door($movingRadius));
+    $solver = new HarnessSolver($job);
+    $found = array_values(array_filter(
+        $solver->all()[0]->findings, static fn ($one): bool => $one->rule === 'bundle-moving',
+    ));
+    $run = $job->runs['door-loop'];
+    $tightest = $run->route->lay($run)->sweep()?->tightest()->leastRadius();
+
+    expect($found !== [])->toBe($isFound)->and($tightest)->toBeGreaterThan(49.0)->toBeLessThan(51.0);
+    if ($isFound) {
+        expect($found[0]->run)->toBe('door-loop')->and($found[0]->measured)->toEqualWithDelta($tightest, 1e-6)
+            ->and($found[0]->required)->toEqualWithDelta($movingRadius, 1e-9);
+    }
+})->with([[49.0, false], [52.0, true]]);
+
+it('cures a loop that is too tight by a longer one', function () use ($door): void {
+    $solver = new HarnessSolver(Job::read($door(52.0)));
+    $cured = $solver->cured($solver->all()[0])->findings[0];
+    $file = $door(52.0);
+    foreach ($file->runs as $i => $run) {
+        if ($run->id === 'door-loop') {
+            $file->runs[$i] = $cured->remedies[0]->item;
+        }
+    }
+
+    expect($cured->remedies[0]->label)->toMatch('/^Make it \d+ mm long$/')->and($cured->remedies)->toHaveCount(1)
+        ->and((new HarnessSolver(Job::read($file)))->all()[0]->findings)->toBe([]);
+});

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Harness;
+
+use App\Models\Job;
+use Bowline\Harness\Movements;
+use Bowline\Job\Words;
+use Bowline\Routing\LaidRun;
+
+/** Movements of trunks as they were solved with their runs; not known before a run is solved. */
+final readonly class KeptMovements implements Movements
+{
+    public function __construct(private Job $job)
+    {
+    }
+
+    public function tightest(LaidRun $trunk): ?array
+    {
+        if (! $trunk->run->isMoving()) {
+            return null;
+        }
+        $solution = $this->job->runs()->where('key', $trunk->run->id)->value('solution');
+        $solved = is_string($solution) ? json_decode($solution, true, 64, JSON_THROW_ON_ERROR) : null;
+        $movement = data_get($solved, 'movement');
+        $position = data_get($movement, ['positions', data_get($movement, 'tightest')]);
+        $radius = data_get($position, 'min_radius');
+        if (! is_float($radius) && ! is_int($radius)) {
+            return null;
+        }
+        $angle = data_get($position, 'angle');
+        $part = data_get($position, 'part');
+
+        return [(float) $radius, is_numeric($angle)
+            ? Words::number((float) $angle).'°'
+            : sprintf('%d %%', (int) round(100 * (is_numeric($part) ? (float) $part : 0.0)))];
+    }
+}

@@ -26,6 +26,7 @@ use App\Http\Controllers\RunsBetweenPortsController;
 use App\Http\Controllers\SectionController;
 use App\Http\Controllers\SettlingController;
 use App\Http\Controllers\StepController;
+use App\Http\Controllers\TrunkController;
 use App\Http\Health;
 use App\Http\Middleware\LimitedWork;
 use Illuminate\Support\Facades\Route;
@@ -81,6 +82,8 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::post('jobs/{job}/entry', EntryController::class);
     Route::post('jobs/{job}/runs/{run}/ways-in', [LayingController::class, 'waysIn']);
     Route::post('jobs/{job}/runs/{run}/twin', [LayingController::class, 'twin']);
+    Route::post('jobs/{job}/runs/{run}/broken', [TrunkController::class, 'break']);
+    Route::post('jobs/{job}/runs/{run}/joined', [TrunkController::class, 'join']);
     Route::post('jobs/{job}/pieces', PiecesController::class);
     Route::post('jobs/{job}/new', NewItemController::class);
     Route::post('jobs/{job}/several', [RunsBetweenPortsController::class, 'lay']);

@@ -291,3 +291,22 @@ it('finds a loop too tight for its wires by the movement that is kept', function
     expect(in_array('bundle-moving', $rules, true))->toBe($isFound)
         ->and($door['movement']['slack'])->toEqualWithDelta(430 * (1 - 0.7365), 0.1);
 })->with([[49.0, false], [52.0, true]]);
+
+it('breaks a trunk in two and joins it again, as edits that a window makes', function (): void {
+    $job = harnessJob();
+    $before = wireLengths(test()->getJson($job)->json());
+    $edits = test()->postJson($job.'/runs/t1/broken', ['length' => 650])->assertOk()->json();
+    expect(array_column(test()->getJson($job)->json('job.runs'), 'id'))->toBe(['t1', 't2']);
+    $state = test()->postJson($job.'/edits', ['edits' => $edits, 'name' => 'Break T1 in two'])->assertOk()->json();
+    expect(array_column($state['job']['runs'], 'id'))->toEqualCanonicalizing(['t1', 't2', 't1-2'])
+        ->and(wireLengths($state))->toEqualWithDelta($before, 1e-6);
+    $edits = test()->postJson($job.'/runs/t1/joined', ['with' => 't1-2'])->assertOk()->json();
+    $state = test()->postJson($job.'/edits', ['edits' => $edits])->assertOk()->json();
+    expect(array_column($state['job']['runs'], 'id'))->toEqualCanonicalizing(['t1', 't2'])
+        ->and(wireLengths($state))->toEqualWithDelta($before, 1e-6);
+    $undone = test()->postJson($job.'/step', ['step' => 0])->assertOk()->json();
+    expect(array_column($undone['job']['runs'], 'id'))->toEqualCanonicalizing(['t1', 't2'])
+        ->and(wireLengths($undone))->toEqualWithDelta($before, 1e-6);
+    test()->postJson($job.'/runs/t1/broken', ['length' => 5000])->assertStatus(422);
+    test()->postJson($job.'/runs/t1/joined', ['with' => 'x'])->assertStatus(422)->assertJsonPath('pointer', '/with');
+});

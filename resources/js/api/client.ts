@@ -12,6 +12,7 @@ import type {
   CatalogueRow,
   Comb,
   Drillings,
+  Edit,
   Edits,
   Entry,
   Fitting,
@@ -51,6 +52,8 @@ import type {
   Tested,
   TriangleCount,
   TriedItem,
+  TrunkBreak,
+  TrunkJoin,
   Twin,
   Twinned,
   WallMap,
@@ -106,6 +109,9 @@ const send = async <Answer>(path: string, body: unknown, signal?: AbortSignal): 
 
 const get = async <Answer>(path: string): Promise<Answer> => (await ask('GET', path)).json() as Promise<Answer>;
 
+/** What changes when a trunk is broken or joined; no item where one goes. */
+export type TrunkEdit = Pick<Edit, 'list' | 'id' | 'item'>;
+
 /** An answer about a body of several runs, or how far it has come while it is worked on. */
 export type Worked<Answer> = { answer: Answer; work: null } | { answer: null; work: BodyWork };
 
@@ -151,6 +157,9 @@ export const api = {
   pieces: (job: number, asked: JoinPieces) => send<Joined>(`jobs/${job}/pieces`, asked),
   several: (job: number, asked: Several) => send<Run[]>(`jobs/${job}/several`, asked),
   comb: (job: number, asked: Comb) => send<Run[]>(`jobs/${job}/comb`, asked),
+  /** The edits by which a trunk is broken in two, and by which two are joined. */
+  breakTrunk: (job: number, id: string, where: TrunkBreak) => send<TrunkEdit[]>(`${run(job, id)}/broken`, where),
+  joinTrunks: (job: number, id: string, join: TrunkJoin) => send<TrunkEdit[]>(`${run(job, id)}/joined`, join),
   rename: (job: number, rename: Rename) => send<JobState>(`jobs/${job}/values/rename`, rename),
   parts: () => get<Parts>('parts'),
   flangeTables: () => get<FlangeTables>('flange-tables'),

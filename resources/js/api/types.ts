@@ -194,6 +194,8 @@ export interface Api {
   pasted?: Pasted;
   pastedRows?: PastedRows;
   pastedWires?: PastedWires;
+  trunkBreak?: TrunkBreak;
+  trunkJoin?: TrunkJoin;
   triedItem?: TriedItem;
   boardTurn?: BoardTurn;
   board?: Board;
@@ -4823,6 +4825,38 @@ export interface PastedWires {
     text: string;
     why: string;
   }[];
+}
+/**
+ * Where a trunk is broken in two: at a length, in the middle of a leg, or of its longest straight.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "trunkBreak".
+ */
+export interface TrunkBreak {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  length?: number | string;
+  /**
+   * At the far end of the leg.
+   */
+  vertex?: number;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "trunkJoin".
+ */
+export interface TrunkJoin {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  with: string;
 }
 /**
  * An item of the job as it would stand in the file while it is dragged.

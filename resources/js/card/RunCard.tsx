@@ -24,6 +24,7 @@ import { PlacementFields } from './PlacementFields';
 import { RadiusChoices } from './RadiusChoices';
 import { RepeatFields } from './RepeatFields';
 import { SettlingFields } from './SettlingFields';
+import { TrunkFields } from './TrunkFields';
 import { TwinDialog } from './TwinDialog';
 
 /** The card of a run: findings first, then stock, path, length and ends. */
@@ -139,11 +140,15 @@ export function RunCard({ id }: { id: string }) {
         <LengthFields run={run} solved={solved} onChange={(fixed_length) => change({ fixed_length })} />
       )}
       {isRigid && run.body === undefined && <BranchList run={run} />}
-      {run.body === undefined && (
-        <>
-          <JointFields run={run} solved={solved} onChange={change} />
-          <RepeatFields run={run} solved={solved} onChange={change} />
-        </>
+      {stock?.kind === 'bundle' ? (
+        <TrunkFields run={run} solved={solved} />
+      ) : (
+        run.body === undefined && (
+          <>
+            <JointFields run={run} solved={solved} onChange={change} />
+            <RepeatFields run={run} solved={solved} onChange={change} />
+          </>
+        )
       )}
       <EndFields
         run={run}
@@ -151,7 +156,7 @@ export function RunCard({ id }: { id: string }) {
         ports={ports}
         onChange={(which, end) => change(which === 'from' ? { from: end } : { to: end })}
       />
-      {run.body === undefined && (
+      {run.body === undefined && stock?.kind !== 'bundle' && (
         <Section title="Body">
           <Row label="Cut length">
             <span className="figure">{lengthWithUnit(solved.cut_length)}</span>

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Editing\EditError;
+use Bowline\Harness\BoardChanges;
+use Bowline\Job;
+use Bowline\Proposals\TrunkBreak;
+use Bowline\Proposals\TrunkJoin;
+use Tests\Harnesses;
+
+/*
+ * Trunks broken in two and joined: every wire keeps its way in space and its length, and so does all that is on them.
+ */
+
+/**
+ * A trunk of three straights with a branch on it and a cover over its first bend, beside one that is longer.
+ *
+ * @param  array<string, mixed>  $first  over the trunk
+ */
+function trunkWithAll(array $first = []): stdClass
+{
+    return Harnesses::file(
+        [
+            'wires' => [
+                Harnesses::wire('W1', 'panel.X.1', 'pump.M.1', ['via' => ['t1']]),
+                Harnesses::wire('W2', 'pump.M.2', 'lamp.L.1'), Harnesses::wire('W3', 'S', 'pump.M.3'),
+                Harnesses::wire('W4', 'lamp.L.2', 'panel.X.2', ['via' => ['t2', 't1']]),
+            ],
+            'splices' => [['id' => 'S', 'on' => ['run' => 't1', 'length' => 950]]],
+            'covers' => [
+                ['run' => 't1', 'kind' => 'sleeve', 'from' => 100, 'to' => 900, 'thickness' => 1],
+                ['run' => 't1', 'kind' => 'sleeve', 'from' => 1000, 'thickness' => 2],
+            ],
+        ],
+        [Harnesses::trunk('t2', ['on' => ['run' => 't1', 'length' => 700], 'axis' => [0, 0, 1]], ['port' => 'lamp.L'])],
+        [Harnesses::connector('lamp', 'L', [700, 300, 200], ['1', '2'])],
+        ['route' => ['kind' => 'corners', 'stops' => [
+            ['along' => '+y', 'length' => 300], ['along' => '+x', 'length' => 1000],
+        ]], ...$first],
+    );
+}
+
+/** @param  list<array{list: string, id: string, item: stdClass|null}>  $edits */
+function edited(stdClass $file, array $edits): stdClass
+{
+    foreach ($edits as ['list' => $list, 'id' => $id, 'item' => $item]) {
+        $kept = array_column($file->{$list}, null, 'id');
+        unset($kept[$id]);
+        $file->{$list} = array_values($item === null ? $kept : [...$kept, $id => $item]);
+    }
+
+    // As it is saved and read.
+    return json_decode(json_encode($file, JSON_THROW_ON_ERROR), false, 512, JSON_THROW_ON_ERROR);
+}
+
+/** @return array<string, float|null> */
+function lengthsIn(stdClass $file): array
+{
+    return array_map(static fn ($wire): ?float => $wire->length(), Harnesses::solved($file)->laid->wires);
+}
+
+/** @return float thickness of covers over the lengths that they cover, mm² */
+function covered(stdClass $file): float
+{
+    $sum = 0.0;
+    foreach (Harnesses::solved($file)->bundles as $spans) {
+        foreach ($spans as $span) {
+            $sum += ($span->to - $span->from) * ($span->diameter - $span->bare);
+        }
+    }
+
+    return $sum;
+}
+
+it('breaks a trunk in two, and nothing else changes', function (?float $at, float $expected): void {
+    $before = trunkWithAll();
+    $job = Job::read($before);
+    $after = edited(trunkWithAll(), TrunkBreak::of($job, $job->runs['t1'], $at));
+    $read = Job::read($after);
+    $first = $read->runs['t1'];
+    $lengths = lengthsIn($before);
+
+    expect($first->route->lay($first)->length())->toEqualWithDelta($expected, 1e-6)
+        ->and($read->harnesses['h']->trunks)->toBe(['t1', 't1-2', 't2'])
+        ->and(min($lengths))->toBeGreaterThan(300)->and(lengthsIn($after))->toEqualWithDelta($lengths, 1e-6)
+        ->and(covered($after))->toEqualWithDelta(covered($before), 1e-6)
+        ->and(Harnesses::found(Harnesses::solved($after)))->toBe([]);
+})->with([
+    'before the branch' => [500.0, 500.0],
+    'behind it' => [800.0, 800.0],
+    'on its first straight' => [150.0, 150.0],
+    // R 30: 600 of the 1,000 between the bends, and the bends take off 30 on either side.
+    'in the middle of its longest' => [null, 270 + 30 * M_PI / 2 + 470],
+]);
+
+it('joins what was broken again as it was', function (float $at, string $keeps): void {
+    $before = trunkWithAll();
+    $job = Job::read($before);
+    $broken = edited(trunkWithAll(), TrunkBreak::of($job, $job->runs['t1'], $at));
+    $job = Job::read($broken);
+    [$one, $other] = $keeps === 't1' ? ['t1', 't1-2'] : ['t1-2', 't1'];
+    $joined = edited($broken, TrunkJoin::of($job, $job->runs[$one], $job->runs[$other]));
+    $read = Job::read($joined);
+    $length = $read->runs[$keeps]->route->lay($read->runs[$keeps])->length();
+    $was = Job::read($before)->runs['t1'];
+
+    expect(array_keys($read->runs))->not->toContain($other)
+        ->and($length)->toEqualWithDelta($was->route->lay($was)->length(), 1e-6)
+        ->and(lengthsIn($joined))->toEqualWithDelta(lengthsIn($before), 1e-6)
+        ->and(covered($joined))->toEqualWithDelta(covered($before), 1e-6);
+})->with([[500.0, 't1'], [800.0, 't1'], [500.0, 't1-2'], [150.0, 't1-2']]);
+
+it('joins trunks whichever way they go', function (bool $isFirstTurned, bool $isSecondTurned): void {
+    $turned = static fn (bool $is, array $from, array $to): array => $is ? [$to, $from] : [$from, $to];
+    [$from, $to] = $turned($isFirstTurned, ['port' => 'panel.X'], ['at' => [400, 0, 0]]);
+    [$second, $end] = $turned($isSecondTurned, ['at' => [400, 0, 0]], ['port' => 'pump.M']);
+    $file = Harnesses::file(
+        ['wires' => [Harnesses::wire('W1', 'panel.X.1', 'pump.M.1', ['via' => ['t1', 't2']])]],
+        [Harnesses::trunk('t2', $second, $end)], [], ['from' => $from, 'to' => $to],
+    );
+    $job = Job::read($file);
+    $after = edited(clone $file, TrunkJoin::of($job, $job->runs['t1'], $job->runs['t2']));
+
+    expect(lengthsIn($after))->toEqualWithDelta(['W1' => 1000.0], 1e-9)
+        ->and($after->harnesses[0]->trunks)->toBe(['t1'])->and($after->harnesses[0]->wires[0]->via)->toBe(['t1']);
+})->with([[false, false], [true, false], [false, true], [true, true]]);
+
+it('puts a bend where two trunks meet at an angle', function (): void {
+    $file = Harnesses::file(
+        ['wires' => [Harnesses::wire('W1', 'panel.X.1', 'lamp.L.1')]],
+        [Harnesses::trunk('t2', ['at' => [400, 0, 0]], ['port' => 'lamp.L'])],
+        [Harnesses::connector('lamp', 'L', [400, 300, 0], ['1'])], ['to' => ['at' => [400, 0, 0]]],
+    );
+    $job = Job::read($file);
+    $after = edited(clone $file, TrunkJoin::of($job, $job->runs['t1'], $job->runs['t2']));
+
+    // A bend of R 30 in place of a corner.
+    expect(lengthsIn($after)['W1'])->toEqualWithDelta(700 - 60 + 30 * M_PI / 2, 1e-6);
+});
+
+it('keeps what is noted as built when a trunk is broken', function (): void {
+    $file = trunkWithAll();
+    $built = [];
+    foreach (BoardChanges::now(Harnesses::solved($file)->laid)->lengths as $run => $lengths) {
+        $built[] = (object) ['run' => $run, 'lengths' => $lengths];
+    }
+    $file->harnesses[0]->board = (object) ['built' => (object) ['trunks' => $built, 'connectors' => []]];
+    $job = Job::read($file);
+    $after = edited(clone $file, TrunkBreak::of($job, $job->runs['t1'], 500.0));
+    $kinds = array_column(BoardChanges::of(Harnesses::solved($after)->laid), 'kind');
+
+    expect(array_values(array_unique($kinds)))->toBe(['pins']);
+});
+
+it('says why a trunk cannot be broken or joined', function (array $first, ?float $at, string $words): void {
+    $job = Job::read(trunkWithAll($first));
+    expect(static fn (): array => TrunkBreak::of($job, $job->runs['t1'], $at))->toThrow(EditError::class, $words);
+})->with([
+    'in a bend' => [[], 290.0, 'At 290 mm there is a bend, or an end; break it on a straight.'],
+    'beyond it' => [[], 5000.0, 'there is a bend, or an end'],
+    'whose length is held' => [
+        ['fixed_length' => ['length' => 1600, 'tolerance' => 1]], 500.0, 'The length of T1 is held',
+    ],
+]);
+
+it('says why trunks cannot be joined', function (): void {
+    $job = Job::read(trunkWithAll());
+    expect(static fn (): array => TrunkJoin::of($job, $job->runs['t1'], $job->runs['t2']))
+        ->toThrow(EditError::class, 'T1 and T2 have no ends that lie together in the open.');
+});

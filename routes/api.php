@@ -92,6 +92,7 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::post('jobs/{job}/pasted', [LayingController::class, 'pasted']);
     Route::post('jobs/{job}/harnesses', [HarnessController::class, 'tried']);
     Route::get('jobs/{job}/harnesses/{harness}', [HarnessController::class, 'cured']);
+    Route::get('jobs/{job}/harnesses/{harness}/inside', [HarnessController::class, 'inside']);
     Route::post('jobs/{job}/harnesses/{harness}/pasted', [HarnessController::class, 'pasted']);
     Route::post('jobs/{job}/harnesses/{harness}/tested', [HarnessController::class, 'tested']);
     Route::get('jobs/{job}/harnesses/{harness}/{list}.csv', [HarnessController::class, 'csv']);

@@ -54,4 +54,12 @@ final class RememberedPackings implements Packings
 
         return $radius;
     }
+
+    public function places(array $radii): array
+    {
+        /** @var list<array{float, float}> */
+        return $this->cache->remember(
+            'places '.md5(FoundPackings::key($radii)), self::SECONDS, fn (): array => $this->found->places($radii),
+        );
+    }
 }

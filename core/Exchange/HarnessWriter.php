@@ -58,9 +58,8 @@ final class HarnessWriter
             'run' => $run,
             'spans' => array_map(static fn (BundleSpan $span): array => [
                 'from' => $span->from, 'to' => $span->to, 'wires' => $span->wires, 'bare' => $span->bare,
-                'diameter' => $span->diameter, 'min_radius' => $span->leastRadius, 'moving_radius' => $span->movingRadius,
-                'mass' => $span->mass,
-                'fill' => $span->fill,
+                'diameter' => $span->diameter, 'min_radius' => $span->leastRadius,
+                'moving_radius' => $span->movingRadius, 'mass' => $span->mass, 'fill' => $span->fill,
             ], $solved->bundles[$run]),
         ], $solved->laid->harness->trunks);
     }
@@ -84,5 +83,26 @@ final class HarnessWriter
                 static fn (Remedy $remedy): array => ['list' => $remedy->list, 'item' => $remedy->item], $one->remedies,
             ),
         ];
+    }
+
+    /**
+     * Writes where wires lie in trunks (schema/api.json, `insideTrunks`).
+     *
+     * @param  array<string, list<array{BundleSpan, list<array{list<string>, float, array{float, float}}>}>>  $sections
+     * @return list<array<string, mixed>>
+     */
+    public static function inside(array $sections): array
+    {
+        return array_map(static fn (string $run): array => [
+            'run' => $run,
+            'spans' => array_map(static fn (array $one): array => [
+                'from' => $one[0]->from, 'to' => $one[0]->to,
+                'circles' => array_map(static fn (array $circle): array => [
+                    'wires' => $circle[0], 'radius' => round($circle[1], 4), 'at' => [
+                        round($circle[2][0], 4), round($circle[2][1], 4),
+                    ],
+                ], $one[1]),
+            ], $sections[$run]),
+        ], array_map(strval(...), array_keys($sections)));
     }
 }

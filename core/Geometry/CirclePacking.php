@@ -48,27 +48,58 @@ final readonly class CirclePacking
     public static function radius(array $radii): float
     {
         rsort($radii);
-        $count = count($radii);
-        if ($count === 0) {
-            return 0.0;
-        }
-        if ($count < 3) {
-            return array_sum($radii);
+
+        return match (count($radii)) {
+            0 => 0.0,
+            1, 2 => array_sum($radii),
+            default => (new self($radii))->packed()[0],
+        };
+    }
+
+    /**
+     * Returns where circles lie in the circle that they are packed into, which is about the origin.
+     *
+     * @param  list<float>  $radii  mm, falling
+     * @return list<array{float, float}> mm
+     */
+    public static function places(array $radii): array
+    {
+        if (count($radii) < 3) {
+            return match (count($radii)) {
+                0 => [],
+                1 => [[0.0, 0.0]],
+                default => [[-$radii[1], 0.0], [$radii[0], 0.0]],
+            };
         }
         $packing = new self($radii);
-        $places = $packing->placed();
-        $best = $packing->enclosing($places);
+        [, $places] = $packing->packed();
+        $apart = $packing->apart($places);
+        [$x, $y] = $packing->centre($places, $apart);
+
+        return array_map(
+            static fn (array $place): array => [$place[0] * $apart - $x, $place[1] * $apart - $y], $places,
+        );
+    }
+
+    /** @return array{float, list<array{float, float}>} the least radius that is found, and where they lie */
+    private function packed(): array
+    {
+        $count = count($this->radii);
+        $places = $this->placed();
+        $best = $this->enclosing($places);
         if ($count <= self::MANY) {
-            [$best, $places] = $packing->pushed($places, $best);
+            [$best, $places] = $this->pushed($places, $best);
         }
         $seed = 12_345;
         for ($i = 1; $count <= self::FEW && $i < self::BEGINNINGS; $i++) {
-            [$begun, $seed] = $packing->scattered($seed, $best);
-            [$found] = $packing->pushed($begun, $best);
-            $best = min($best, $found);
+            [$begun, $seed] = $this->scattered($seed, $best);
+            [$found, $foundPlaces] = $this->pushed($begun, $best);
+            if ($found < $best) {
+                [$best, $places] = [$found, $foundPlaces];
+            }
         }
 
-        return $best;
+        return [$best, $places];
     }
 
     /**
@@ -314,6 +345,19 @@ final readonly class CirclePacking
      */
     private function enclosing(array $places): float
     {
+        $apart = $this->apart($places);
+
+        return is_infinite($apart) ? INF : $this->reach($places, $apart, ...$this->centre($places, $apart));
+    }
+
+    /**
+     * Returns by how much places have to be drawn apart for no circle to lie over another, 1 or more; INF where two
+     * have the same.
+     *
+     * @param  list<array{float, float}>  $places
+     */
+    private function apart(array $places): float
+    {
         $apart = 1.0;
         foreach ($places as $i => [$x, $y]) {
             for ($j = 0; $j < $i; $j++) {
@@ -325,11 +369,8 @@ final readonly class CirclePacking
                 }
             }
         }
-        if (is_infinite($apart)) {
-            return INF;
-        }
 
-        return $this->reach($places, $apart, ...$this->centre($places, $apart));
+        return $apart;
     }
 
     /**

@@ -132,9 +132,9 @@ final class Bundles
      * Returns what lies beside each other: a cable for all wires in it, a pair of twisted wires as one, else a wire.
      *
      * @param  list<LaidWire>  $wires
-     * @return list<array{float, float}> radius, mm, and mass of a metre of the trunk, kg
+     * @return list<array{float, float, list<string>}> radius, mm, mass of a metre of the trunk, kg, and ids of wires
      */
-    private static function parts(array $wires): array
+    public static function parts(array $wires): array
     {
         $parts = $pairs = [];
         foreach ($wires as $one) {
@@ -142,18 +142,24 @@ final class Bundles
             $radius = $wire->stock->section->outsideDiameter / 2;
             if ($wire->cable !== null) {
                 $stock = $wire->cable->stock;
-                $parts['cable '.$wire->cable->id] = [$stock->section->outsideDiameter / 2, $stock->massPerMetre];
+                $parts['cable '.$wire->cable->id] = [
+                    $stock->section->outsideDiameter / 2, $stock->massPerMetre,
+                    [...$parts['cable '.$wire->cable->id][2] ?? [], $wire->id],
+                ];
             } elseif ($wire->pair !== null) {
-                $pairs[$wire->pair->id][] = [$radius, $wire->stock->massPerMetre, $wire->pair];
+                $pairs[$wire->pair->id][] = [$radius, $wire->stock->massPerMetre, $wire];
             } else {
-                $parts['wire '.$wire->id] = [$radius, $wire->stock->massPerMetre];
+                $parts['wire '.$wire->id] = [$radius, $wire->stock->massPerMetre, [$wire->id]];
             }
         }
         foreach ($pairs as $id => $members) {
             $radii = array_column($members, 0);
             rsort($radii);
-            $factor = count($radii) < 2 ? 1.0 : $members[0][2]->factor($radii[0] + $radii[1]);
-            $parts['pair '.$id] = [CirclePacking::radius($radii), $factor * array_sum(array_column($members, 1))];
+            $factor = count($radii) < 2 ? 1.0 : (float) $members[0][2]->pair?->factor($radii[0] + $radii[1]);
+            $parts['pair '.$id] = [
+                CirclePacking::radius($radii), $factor * array_sum(array_column($members, 1)),
+                array_map(static fn (array $member): string => $member[2]->id, $members),
+            ];
         }
 
         return array_values($parts);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Harness;
 
-/** Finds the smallest circles that circles pack into. */
+/** Finds the smallest circles that circles pack into, and where they lie in those. */
 interface Packings
 {
     /**
@@ -12,4 +12,10 @@ interface Packings
      * @return float mm; 0 for none
      */
     public function radius(array $radii): float;
+
+    /**
+     * @param  list<float>  $radii  mm, falling
+     * @return list<array{float, float}> where each lies in the circle, about its centre, mm
+     */
+    public function places(array $radii): array;
 }

@@ -310,3 +310,17 @@ it('breaks a trunk in two and joins it again, as edits that a window makes', fun
     test()->postJson($job.'/runs/t1/broken', ['length' => 5000])->assertStatus(422);
     test()->postJson($job.'/runs/t1/joined', ['with' => 'x'])->assertStatus(422)->assertJsonPath('pointer', '/with');
 });
+
+it('tells where the wires lie in each trunk', function (): void {
+    $job = harnessJob();
+    $inside = test()->getJson($job.'/harnesses/h/inside')->assertOk();
+    Schema::check(json_decode($inside->content()), 'api.json#/$defs/insideTrunks');
+    $trunk = collect($inside->json())->firstWhere('run', 't1');
+
+    // Up to the lamp W1 and W2 of 2 mm, behind it W1 and W3: two circles side by side.
+    expect(array_column($trunk['spans'], 'to'))->toEqualWithDelta([400, 1000], 1e-6)
+        ->and(array_merge(...array_column($trunk['spans'][0]['circles'], 'wires')))->toEqualCanonicalizing(['W1', 'W2'])
+        ->and(array_column($trunk['spans'][0]['circles'], 'radius'))->toEqual([1, 1])
+        ->and(array_sum(array_map(static fn (array $one): float => abs($one['at'][0]), $trunk['spans'][0]['circles'])))
+        ->toEqualWithDelta(2, 1e-3);
+});

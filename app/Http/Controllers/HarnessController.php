@@ -15,6 +15,7 @@ use Bowline\Exchange\HarnessTablePdf;
 use Bowline\Exchange\HarnessTables;
 use Bowline\Exchange\HarnessWriter;
 use Bowline\Exchange\WireRows;
+use Bowline\Harness\BundleSections;
 use Bowline\Harness\ContinuityReport;
 use Bowline\Harness\Net;
 use Bowline\Harness\Nets;
@@ -85,6 +86,16 @@ final readonly class HarnessController
         [, $solved, $solver] = $this->harnesses->one($job, $harness);
 
         return response()->json(HarnessWriter::write($solver->cured($solved)));
+    }
+
+    /** Returns where the wires lie in each trunk. */
+    public function inside(Job $job, string $harness): JsonResponse
+    {
+        [, $solved] = $this->harnesses->one($job, $harness);
+
+        return response()->json(HarnessWriter::inside(
+            (new BundleSections($this->packings))->of($solved->laid, $solved->bundles),
+        ));
     }
 
     public function csv(Job $job, string $harness, string $list): Response

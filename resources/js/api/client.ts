@@ -17,6 +17,7 @@ import type {
   Entry,
   Fitting,
   FlangeTables,
+  InsideTrunks,
   JobChange,
   JobFacts,
   JobList,
@@ -191,6 +192,7 @@ export const api = {
     ),
   /** The board with something of it turned, which is not stored. */
   turnBoard: (job: number, harness: string, turn: BoardTurn) => send<Board>(`${harnessOf(job, harness)}/board`, turn),
+  insideTrunks: (job: number, harness: string) => get<InsideTrunks>(`${harnessOf(job, harness)}/inside`),
   testHarness: (job: number, harness: string, faults: WiringFaults) =>
     send<Tested>(`${harnessOf(job, harness)}/tested`, faults),
   pastedWires: (job: number, harness: string, text: string) =>

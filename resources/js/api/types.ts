@@ -140,6 +140,33 @@ export type Placing = Move | Turn;
  */
 export type Ways = WayIn[];
 /**
+ * Where the wires of a harness lie in its trunks, mm.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "insideTrunks".
+ */
+export type InsideTrunks = {
+  run: string;
+  spans: {
+    from: number;
+    to: number;
+    circles: {
+      /**
+       * Several of a cable or a twisted pair.
+       */
+      wires: string[];
+      radius: number;
+      /**
+       * In the section, off the centre line.
+       *
+       * @minItems 2
+       * @maxItems 2
+       */
+      at: [number, number];
+    }[];
+  }[];
+}[];
+/**
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "benders".
  */
@@ -194,6 +221,7 @@ export interface Api {
   pasted?: Pasted;
   pastedRows?: PastedRows;
   pastedWires?: PastedWires;
+  insideTrunks?: InsideTrunks;
   trunkBreak?: TrunkBreak;
   trunkJoin?: TrunkJoin;
   triedItem?: TriedItem;

@@ -12,6 +12,7 @@ import { tell } from '../job/tell';
 import { useUpTo } from '../job/upTo';
 import { useJob } from '../job/useJob';
 import { useShownService } from '../job/useService';
+import { useWires } from '../job/wires';
 import { Bands } from './Bands';
 import { bodyGeometry } from './bodyMesh';
 import { cutShort } from './cutShort';
@@ -118,6 +119,11 @@ export function RunMesh({ run, solved: whole, stage }: { run: Run; solved: Solve
     }
   };
 
+  const inside = useWires((store) => store.inside);
+  if (inside && bundle !== null) {
+    // Its wires are drawn in its place.
+    return isPicked ? <Halo solved={solved} stretches={stretches} /> : null;
+  }
   return (
     <group>
       <mesh

@@ -12,7 +12,6 @@ import { CameraRig } from './CameraRig';
 import { boundsOf, withRoom } from './camera';
 import { Envelope } from './Envelope';
 import { FloorGrid } from './FloorGrid';
-import { FollowedWire } from './FollowedWire';
 import { HoverTag } from './HoverTag';
 import { JoinedMeshes, WallMesh } from './JoinedMeshes';
 import { Legend } from './Legend';
@@ -39,6 +38,9 @@ import { useShown } from './shown';
 import { useViewKeys } from './useViewKeys';
 import { ViewTools } from './ViewTools';
 import { WallScale } from './WallScale';
+import { FollowedWire } from './wires/FollowedWire';
+import { InsideTrunks } from './wires/InsideTrunks';
+import { WireLegend } from './wires/WireLegend';
 
 /** The 3D scene. It renders only when something changes. */
 export function View({ stage }: { stage: Stage }) {
@@ -77,6 +79,7 @@ export function View({ stage }: { stage: Stage }) {
       <SectionBar />
       <MeasureBar />
       <Legend />
+      <WireLegend />
       <WallScale />
       <BodyNotices />
       <Rose />
@@ -149,6 +152,7 @@ function Scene({ stage }: { stage: Stage }) {
       {!isCut && <JoinedMeshes />}
       {!isCut && <WallMesh />}
       <FollowedWire />
+      <InsideTrunks />
       {film && moving?.movement != null && movingRun !== undefined && (
         <Envelope run={movingRun} movement={moving.movement} />
       )}

@@ -1,11 +1,13 @@
-import { Box, Focus, Maximize, Palette, PencilRuler, Ruler, Slice, Spline, SquareDashed } from 'lucide-react';
+import { Box, Cable, Focus, Maximize, Palette, PencilRuler, Ruler, Slice, Spline, SquareDashed } from 'lucide-react';
 import { useLaying } from '../job/laying';
 import { useMeasuring } from '../job/measuring';
 import { usePieces } from '../job/pieces';
 import { usePreferences } from '../job/preferences';
 import { useSectionPlane } from '../job/sectionPlane';
 import { type Stage, useWorkbench } from '../job/store';
+import { useJob } from '../job/useJob';
 import { usePreferredStock } from '../job/usePreferredStock';
+import { useWires } from '../job/wires';
 import { IconButton } from '../ui/IconButton';
 import { useCamera } from './camera';
 import { useSectionToggle } from './section/useSectionToggle';
@@ -23,6 +25,8 @@ export function ViewTools({ stage }: { stage: Stage }) {
   const measuring = useMeasuring();
   const { byService, toggleByService } = usePreferences();
   const toggleSection = useSectionToggle();
+  const { items } = useJob();
+  const { inside, toggleInside } = useWires();
   return (
     <div className="view-tools">
       <IconButton icon={Maximize} name="Show everything (Home)" onClick={() => zoomTo('all')} />
@@ -53,6 +57,14 @@ export function ViewTools({ stage }: { stage: Stage }) {
         on={byService}
         onClick={toggleByService}
       />
+      {items('harnesses').length > 0 && (
+        <IconButton
+          icon={Cable}
+          name={inside ? 'Show trunks as bundles' : 'See the wires in the trunks'}
+          on={inside}
+          onClick={toggleInside}
+        />
+      )}
       <IconButton
         icon={Ruler}
         name={measuring.on ? 'Leave measuring (M)' : 'Measure between two things (M)'}

@@ -141,6 +141,18 @@ export function placeAlong(run: SolvedRun, along: number): Vector3 {
   return stations[stations.length - 1]?.at.clone() ?? new Vector3();
 }
 
+/** Returns the frame at a developed length, between those that there are. */
+export function frameAlong(stations: readonly Station[], along: number): Station {
+  for (let i = 1; i < stations.length; i++) {
+    const [a, b] = [stations[i - 1], stations[i]];
+    if (a !== undefined && b !== undefined && along <= b.along && b.along > a.along) {
+      return along >= b.along ? b : between(a, b, Math.max(a.along, along));
+    }
+  }
+  const last = stations[stations.length - 1];
+  return last ?? { at: new Vector3(), first: new Vector3(1, 0, 0), second: new Vector3(0, 1, 0), along };
+}
+
 /** Returns the piece of a picked triangle. */
 export function pieceAt(tube: TubeGeometry, triangle: number): Piece | null {
   let found: Piece | null = null;

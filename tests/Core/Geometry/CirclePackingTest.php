@@ -63,3 +63,21 @@ it('packs hundreds as close as a few', function (int $count): void {
     // Two sizes lie closer than hexagons of one do, less what is lost at the rim.
     expect($area / CirclePacking::radius($radii) ** 2)->toBeGreaterThan(0.75);
 })->with([60, 150, 400]);
+
+it('lays circles beside each other within the one that it finds', function (array $radii): void {
+    rsort($radii);
+    $places = CirclePacking::places($radii);
+    $whole = CirclePacking::radius($radii);
+    $worst = $out = 0.0;
+    foreach ($places as $i => [$x, $y]) {
+        $out = max($out, hypot($x, $y) + $radii[$i] - $whole);
+        foreach (array_slice($places, $i + 1, null, true) as $j => $other) {
+            $worst = max($worst, $radii[$i] + $radii[$j] - hypot($x - $other[0], $y - $other[1]));
+        }
+    }
+
+    expect($places)->toHaveCount(count($radii))->and($worst)->toBeLessThan(1e-9)->and($out)->toBeLessThan(1e-5);
+})->with([
+    [[]], [[2.0]], [[1.0, 2.0]], [[1.0, 1.0, 1.0]], [array_fill(0, 7, 1.5)], [array_fill(0, 19, 1.0)],
+    [[4.35, 1.5, 1.5, 1.05, 1.05, 1.05, 0.8, 0.8]], [[...array_fill(0, 20, 1.05), ...array_fill(0, 20, 1.5)]],
+]);

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
+use Bowline\Harness\BundleSections;
 use Bowline\Harness\BundleSpan;
+use Bowline\Harness\FoundPackings;
 use Bowline\Job;
 use Bowline\Job\JobFile;
 use Bowline\Solving\HarnessSolver;
@@ -175,4 +177,34 @@ it('cures a loop that is too tight by a longer one', function () use ($door): vo
 
     expect($cured->remedies[0]->label)->toMatch('/^Make it \d+ mm long$/')->and($cured->remedies)->toHaveCount(1)
         ->and((new HarnessSolver(Job::read($file)))->all()[0]->findings)->toBe([]);
+});
+
+it('lays the wires of each span beside each other, and keeps their places from span to span', function (): void {
+    $job = Job::read(JobFile::decode(
+        (string) file_get_contents(__DIR__.'/../../../database/demo/wiring.json'),
+    ));
+    $solved = (new HarnessSolver($job))->all()[0];
+    $sections = (new BundleSections(new FoundPackings))->of($solved->laid, $solved->bundles);
+    $moved = $spans = 0;
+    foreach ($sections as $run => $ofRun) {
+        $before = null;
+        foreach ($ofRun as [$span, $circles]) {
+            $spans++;
+            $wires = array_merge(...array_column($circles, 0));
+            expect($wires)->toEqualCanonicalizing($span->wires);
+            foreach ($circles as $i => [, $radius, [$x, $y]]) {
+                expect(hypot($x, $y) + $radius)->toBeLessThan($span->bare / 2 + 1e-4);
+                foreach (array_slice($circles, $i + 1) as [, $other, $at]) {
+                    expect(hypot($x - $at[0], $y - $at[1]))->toBeGreaterThan($radius + $other - 1e-6);
+                }
+            }
+            // The same wires lie as they lay, where a cover begins.
+            if ($before !== null && $before[0]->wires === $span->wires) {
+                $moved += (int) ($before[1] !== $circles);
+            }
+            $before = [$span, $circles];
+        }
+    }
+
+    expect($spans)->toBeGreaterThan(8)->and($moved)->toBe(0);
 });

@@ -1,11 +1,11 @@
 import { useEffect, useMemo } from 'react';
 import { LineCurve3, TubeGeometry, Vector3 } from 'three';
-import type { Point, SolvedHarness } from '../api/types';
-import { useWorkbench } from '../job/store';
-import { useJob } from '../job/useJob';
-import { useWires } from '../job/wires';
-import { Halo } from './Halo';
-import { placeAlong } from './tube';
+import type { Point, SolvedHarness } from '../../api/types';
+import { useWorkbench } from '../../job/store';
+import { useJob } from '../../job/useJob';
+import { useWires } from '../../job/wires';
+import { Halo } from '../Halo';
+import { placeAlong } from '../tube';
 
 /** Radius of the way from a trunk to a pin, mm. */
 const LEAD = 1.2;
@@ -23,6 +23,7 @@ export function FollowedWire() {
 
 function Followed({ harness, id }: { harness: SolvedHarness; id: string }) {
   const { state, solution, item } = useJob();
+  const inside = useWires((store) => store.inside);
   const wire = harness.wires.find((one) => one.id === id);
   const told = item('harnesses', harness.id)?.wires?.find((one) => one.id === id);
   const [first, last] = [wire?.ways[0], wire?.ways[wire.ways.length - 1]];
@@ -40,7 +41,8 @@ function Followed({ harness, id }: { harness: SolvedHarness; id: string }) {
   ];
   return (
     <>
-      {wire.ways.map(({ run, from, to }) => {
+      {/* Where wires are seen in the trunks it lights up itself. */}
+      {(inside ? [] : wire.ways).map(({ run, from, to }) => {
         const solved = solution(run);
         const spans = harness.trunks.find((one) => one.run === run)?.spans ?? [];
         const [low, high] = [Math.min(from, to), Math.max(from, to)];

@@ -95,6 +95,7 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::get('jobs/{job}/harnesses/{harness}/inside', [HarnessController::class, 'inside']);
     Route::post('jobs/{job}/harnesses/{harness}/pasted', [HarnessController::class, 'pasted']);
     Route::post('jobs/{job}/harnesses/{harness}/tested', [HarnessController::class, 'tested']);
+    Route::get('jobs/{job}/harnesses/{harness}/lists/{list}', [HarnessController::class, 'list']);
     Route::get('jobs/{job}/harnesses/{harness}/{list}.csv', [HarnessController::class, 'csv']);
     Route::get('jobs/{job}/harnesses/{harness}/board', [BoardController::class, 'show']);
     Route::post('jobs/{job}/harnesses/{harness}/board', [BoardController::class, 'turned']);

@@ -32,7 +32,8 @@ final readonly class HarnessTables
         return [
             'wires' => $tables->wires(),
             'bundles' => $tables->bundles(),
-            'cuts' => $tables->cuts(),
+            'cuts' => HarnessStock::cuts($solved, $units),
+            'parts' => HarnessStock::parts($solved, $units),
             'connectors' => $tables->connectors(),
             'covers' => $tables->covers(),
             'labels' => $tables->labels(),
@@ -89,38 +90,6 @@ final readonly class HarnessTables
         ], $rows);
     }
 
-    /** What is cut of each stock: wires by themselves, and cables once for all wires in them. */
-    private function cuts(): HarnessTable
-    {
-        $sums = $cables = [];
-        foreach ($this->solved->laid->wires as $one) {
-            $length = $one->cutLength();
-            if ($length !== null && $one->wire->cable !== null) {
-                $id = $one->wire->cable->id;
-                $cables[$id] = [$one->wire->cable->stock->name, max($cables[$id][1] ?? 0.0, $length)];
-            } elseif ($length !== null) {
-                $sums[$one->wire->stock->name][] = $length;
-            }
-        }
-        foreach ($cables as [$stock, $length]) {
-            $sums[$stock][] = $length;
-        }
-        $rows = [];
-        foreach ($sums as $stock => $lengths) {
-            rsort($lengths);
-            $rows[] = [
-                strval($stock), count($lengths), $this->units->amount(array_sum($lengths)),
-                implode(' ', array_map(
-                    fn (float $one): string => CsvTables::number($this->units->amount($one)), $lengths,
-                )),
-            ];
-        }
-
-        $unit = $this->units->word();
-
-        return new HarnessTable(['stock', 'count', 'total_'.$unit, 'lengths_'.$unit], $rows);
-    }
-
     /** Every pin of the connectors that wires go to, also those without any. */
     private function connectors(): HarnessTable
     {
@@ -133,11 +102,26 @@ final readonly class HarnessTables
                 }
             }
         }
+        $shields = [];
+        foreach ($this->solved->laid->harness->cables as $cable) {
+            foreach ($cable->shield as $end) {
+                if ($end->port !== null) {
+                    $ports[$end->port->name] = $end->port;
+                    $shields[$end->port->name][$end->pin ?? ''][] = $cable;
+                }
+            }
+        }
         ksort($ports);
         $rows = [];
         foreach ($ports as $name => $port) {
             foreach ($port->pins === [] ? ['' => null] : $port->pins as $pin => $for) {
-                foreach ($wires[$name][$pin] ?? [[null, null]] as [$wire, $far]) {
+                foreach ($shields[$name][$pin] ?? [] as $cable) {
+                    $rows[] = [
+                        $port->name, strval($pin), $for ?? '', $cable->name.' shield', '', $cable->stock->name, '', '',
+                    ];
+                }
+                $none = isset($shields[$name][$pin]) ? [] : [[null, null]];
+                foreach ($wires[$name][$pin] ?? $none as [$wire, $far]) {
                     $rows[] = [
                         $port->name, strval($pin), $for ?? '', $wire->id ?? '', $wire->signal ?? '',
                         $wire->stock->name ?? '', $wire->colour ?? '', $far->name ?? '',

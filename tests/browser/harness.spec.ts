@@ -69,6 +69,48 @@ test('wires a boat: rows pasted, one too long once its trunk is moved, and cured
   await enter(page, 'W20: to', 'horn.H.3');
   await expect(wires.getByRole('row', { name: 'W20', exact: true })).not.toContainText('no way');
 
+  // One between two connectors that are pointed at: from the first free pin of each.
+  await wires.getByRole('button', { name: 'Point at both ends' }).click();
+  const pointing = page.getByRole('region', { name: 'Pointing' });
+  for (const plug of ['Console, C2', 'Horn, H']) {
+    const under = pointing.getByRole('status');
+    for (let tries = 0; tries < 20 && (await under.textContent()) !== plug; tries++) {
+      await page.keyboard.press('Tab');
+    }
+    await expect(under).toHaveText(plug);
+    await page.keyboard.press('Enter');
+  }
+  const pointed = wires.getByRole('row', { name: 'W42', exact: true });
+  await expect(pointed.getByLabel('W42: from')).toHaveValue(/^console\.C2\.\d+$/);
+  await expect(pointed.getByLabel('W42: to')).toHaveValue('horn.H.2');
+
+  // Rows of a file are read as pasted ones are.
+  await page.getByLabel('Wires from a file').setInputFiles({
+    name: 'more.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('W50,cabinet.H.6,door.D.6,w1\nW51,x.Y.1'),
+  });
+  await expect(report).toContainText('1 wire read');
+  await expect(report).toContainText('1 row was refused');
+  await report.getByRole('button', { name: 'Put in nothing' }).click();
+
+  // The wires are seen in the trunks, and one by itself.
+  await page.getByRole('button', { name: 'See the wires in the trunks' }).click();
+  const legend = page.getByRole('region', { name: 'Wires in the trunks' });
+  const port = legend.getByRole('button', { name: 'W1 Port light' });
+  await port.click();
+  await expect(port).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Show trunks as bundles' }).click();
+  await expect(legend).toBeHidden();
+
+  // A trunk is broken in two and joined again, and the first wire stays as long as it was.
+  await locker(page, 'Starboard trunk').click();
+  await page.getByRole('button', { name: 'Break in two' }).click();
+  await page.getByRole('button', { name: 'Join with Starboard trunk, 2' }).click();
+  await expect(locker(page, 'Starboard trunk, 2')).toBeHidden();
+  await locker(page, 'Data and power').click();
+  await expect(first).toContainText('2438.5');
+
   // A pin that is not there is refused beside its field, and the wire stays as it was.
   await enter(page, 'W1: to', 'lamps.N.77');
   await expect(wires).toContainText('lamps.N has no pin “77”');

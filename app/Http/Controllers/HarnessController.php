@@ -98,6 +98,14 @@ final readonly class HarnessController
         ));
     }
 
+    /** Returns a list to be looked at. */
+    public function list(Job $job, string $harness, string $list): JsonResponse
+    {
+        [, $table] = $this->table($job, $harness, $list);
+
+        return response()->json(['headings' => $table->headings, 'rows' => $table->rows]);
+    }
+
     public function csv(Job $job, string $harness, string $list): Response
     {
         [, $table] = $this->table($job, $harness, $list);

@@ -61,19 +61,18 @@ final class HarnessReader
         $id = $this->node->get('id')->text();
         $trunks = array_map(static fn (Node $trunk): string => $trunk->text(), $this->node->list('trunks'));
         $splices = Site::byId($this->node->list('splices'), fn (Node $node): Splice => $this->splice($node, $trunks));
-        $cables = Site::byId($this->node->list('cables'), fn (Node $node): Cable => new Cable(
-            $node->get('id')->text(), $node->find('name')?->text() ?? $node->get('id')->text(),
-            $this->site->stock($node->get('stock')),
-            $node->find('spares') === null ? 0 : $values->count($node->get('spares'), 'the number of spare cores'),
-        ));
+        $usual = Allowance::read($this->node->find('allowance'), $values);
+        $cables = Site::byId(
+            $this->node->list('cables'), fn (Node $node): Cable => $this->cable($node, $splices, $usual),
+        );
         $pairs = Site::byId($this->node->list('pairs'), static fn (Node $node): TwistedPair => new TwistedPair(
             $node->get('id')->text(), $values->positive($node->get('lay'), 'the length of a turn'),
         ));
-        $usual = Allowance::read($this->node->find('allowance'), $values);
         $wires = Site::byId(
             $this->node->list('wires'),
             fn (Node $node): Wire => $this->wire($node, $trunks, $splices, $cables, $pairs, $usual),
         );
+        $this->refuseSharedCores();
         foreach ($this->node->list('wires') as $node) {
             $other = $node->find('length')?->find('same_as');
             if ($other !== null && (! isset($wires[$other->text()]) || $other->value === $node->get('id')->value)) {
@@ -99,6 +98,47 @@ final class HarnessReader
                 ? null
                 : BuiltBoard::read($this->node->get('board')->get('built'), $values),
         );
+    }
+
+    /**
+     * @param  array<string, Splice>  $splices
+     *
+     * @throws JobError
+     */
+    private function cable(Node $node, array $splices, Allowance $usual): Cable
+    {
+        $cores = array_map(static fn (Node $core): string => $core->text(), $node->list('cores'));
+        $used = array_filter($this->node->list('wires'), static fn (Node $wire): bool => $wire->find('cable')?->value
+            === $node->get('id')->value);
+
+        return new Cable(
+            $node->get('id')->text(), $node->find('name')?->text() ?? $node->get('id')->text(),
+            $this->site->stock($node->get('stock')),
+            $node->find('spares') === null
+                ? max(0, count($cores) - count($used))
+                : $this->site->values->count($node->get('spares'), 'the number of spare cores'),
+            $cores,
+            array_map(
+                fn (Node $pin): Terminal => Terminal::read($pin, $this->site, $splices, $usual), $node->list('shield'),
+            ),
+        );
+    }
+
+    /** @throws JobError where two wires are told to be one core of a cable */
+    private function refuseSharedCores(): void
+    {
+        $taken = [];
+        foreach ($this->node->list('wires') as $wire) {
+            [$cable, $core] = [$wire->find('cable')?->value, $wire->find('core')];
+            if (! is_string($cable) || $core === null) {
+                continue;
+            }
+            $other = $taken[$cable][$core->text()] ?? null;
+            if ($other !== null) {
+                throw $core->error(sprintf('core “%s” of %s is %s already', $core->text(), $cable, $other));
+            }
+            $taken[$cable][$core->text()] = $wire->get('id')->text();
+        }
     }
 
     /**
@@ -176,6 +216,14 @@ final class HarnessReader
         $stock = $this->site->stock($node->get('stock'));
         if ($stock->kind === StockKind::Bundle) {
             throw $node->get('stock')->error(sprintf('“%s” is a bundle, and no wire', $stock->id));
+        }
+
+        $core = $node->find('core');
+        if ($cable instanceof Cable && $core !== null && $cable->cores !== []
+            && ! in_array($core->text(), $cable->cores, true)) {
+            throw $core->error(sprintf(
+                '%s has no core “%s”; it has %s', $cable->name, $core->text(), implode(', ', $cable->cores),
+            ));
         }
 
         return new Wire(

@@ -40,7 +40,9 @@ final readonly class Wire
         ];
         $told = static fn (self $one): array => [
             ...get_object_vars($one), 'from' => $end($one->from), 'to' => $end($one->to),
-            'cable' => $vars($one->cable), 'pair' => $vars($one->pair), 'length' => $vars($one->length),
+            'cable' => $one->cable === null ? null : [...get_object_vars($one->cable), 'shield' => array_map(
+                $end, $one->cable->shield,
+            )], 'pair' => $vars($one->pair), 'length' => $vars($one->length),
         ];
 
         return $told($this) === $told($other);

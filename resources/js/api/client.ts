@@ -17,6 +17,7 @@ import type {
   Entry,
   Fitting,
   FlangeTables,
+  HarnessList,
   InsideTrunks,
   JobChange,
   JobFacts,
@@ -192,6 +193,8 @@ export const api = {
     ),
   /** The board with something of it turned, which is not stored. */
   turnBoard: (job: number, harness: string, turn: BoardTurn) => send<Board>(`${harnessOf(job, harness)}/board`, turn),
+  harnessList: (job: number, harness: string, list: string) =>
+    get<HarnessList>(`${harnessOf(job, harness)}/lists/${list}`),
   insideTrunks: (job: number, harness: string) => get<InsideTrunks>(`${harnessOf(job, harness)}/inside`),
   testHarness: (job: number, harness: string, faults: WiringFaults) =>
     send<Tested>(`${harnessOf(job, harness)}/tested`, faults),

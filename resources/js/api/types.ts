@@ -222,6 +222,7 @@ export interface Api {
   pastedRows?: PastedRows;
   pastedWires?: PastedWires;
   insideTrunks?: InsideTrunks;
+  harnessList?: HarnessList;
   trunkBreak?: TrunkBreak;
   trunkJoin?: TrunkJoin;
   triedItem?: TriedItem;
@@ -3638,6 +3639,14 @@ export interface Harness {
      */
     name?: string;
     spares?: number;
+    /**
+     * Their names.
+     */
+    cores?: string[];
+    /**
+     * Pins at which its shield is landed.
+     */
+    shield?: string[];
   }[];
   /**
    * Wires twisted with each other, and the length of a turn.
@@ -4853,6 +4862,16 @@ export interface PastedWires {
     text: string;
     why: string;
   }[];
+}
+/**
+ * A list about a harness.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "harnessList".
+ */
+export interface HarnessList {
+  headings: string[];
+  rows: (string | number | null)[][];
 }
 /**
  * Where a trunk is broken in two: at a length, in the middle of a leg, or of its longest straight.

@@ -1,5 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
 import type { Harness } from '../api/types';
+import { Field } from '../job/Field';
 import { NameField } from '../job/NameField';
 import { NumberField } from '../job/NumberField';
 import { tell } from '../job/tell';
@@ -29,6 +30,15 @@ const fresh = (letter: string, items: readonly { id: string }[]) => {
   }
   return `${letter}${number}`;
 };
+
+/** Returns names that are typed with commas between; undefined for none. */
+function namesIn(typed: string): string[] | undefined {
+  const names = typed
+    .split(',')
+    .map((name) => name.trim())
+    .filter((name) => name !== '');
+  return names.length === 0 ? undefined : names;
+}
 
 /** What goes round the wires of a harness and joins them: covers, cables, twisted pairs, splices. */
 export function HarnessParts({ harness, onChange }: Props) {
@@ -160,26 +170,48 @@ function Cables({ harness, onChange }: Props) {
       }
     >
       {cables.map((cable) => (
-        <div key={cable.id} className="d-flex gap-1 align-items-center">
-          <span className="mono">{cable.id}</span>
-          <Choice
-            label={`${cable.id}: stock`}
-            value={cable.stock}
-            of={stocks}
-            onChange={(stock) => tell(change(cable.id, { stock }))}
-          />
-          <IconButton
-            icon={Trash2}
-            name={`Take out ${cable.id}`}
-            onClick={() =>
-              tell(
-                onChange({
-                  cables: cables.filter(({ id }) => id !== cable.id),
-                  wires: harness.wires?.map((wire) => (wire.cable === cable.id ? { ...wire, cable: undefined } : wire)),
-                }),
-              )
-            }
-          />
+        <div key={cable.id} className="part-of-harness">
+          <div className="d-flex gap-1 align-items-center">
+            <span className="mono">{cable.id}</span>
+            <Choice
+              label={`${cable.id}: stock`}
+              value={cable.stock}
+              of={stocks}
+              onChange={(stock) => tell(change(cable.id, { stock }))}
+            />
+            <IconButton
+              icon={Trash2}
+              name={`Take out ${cable.id}`}
+              onClick={() =>
+                tell(
+                  onChange({
+                    cables: cables.filter(({ id }) => id !== cable.id),
+                    wires: harness.wires?.map((wire) =>
+                      wire.cable === cable.id ? { ...wire, cable: undefined, core: undefined } : wire,
+                    ),
+                  }),
+                )
+              }
+            />
+          </div>
+          <Row label="Cores">
+            <Field
+              kind="text"
+              label={`${cable.id}: cores`}
+              placeholder="red, black, …"
+              text={(cable.cores ?? []).join(', ')}
+              onEnter={(typed) => change(cable.id, { cores: namesIn(typed) })}
+            />
+          </Row>
+          <Row label="Shield on">
+            <Field
+              kind="text"
+              label={`${cable.id}: shield on`}
+              placeholder="panel.X1.PE"
+              text={(cable.shield ?? []).join(', ')}
+              onEnter={(typed) => change(cable.id, { shield: namesIn(typed) })}
+            />
+          </Row>
         </div>
       ))}
       {cables.length === 0 && <p className="quiet mb-0">None: each wire lies by itself.</p>}

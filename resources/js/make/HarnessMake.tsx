@@ -8,6 +8,7 @@ import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Row, Section } from '../ui/Section';
+import { HarnessList } from './HarnessList';
 import { HarnessTester } from './HarnessTester';
 import { SaveButton } from './SaveButton';
 import { Takeaway } from './Takeaway';
@@ -16,6 +17,7 @@ const LISTS = [
   ['wires', 'Wire list'],
   ['bundles', 'Bundle list'],
   ['cuts', 'Cut list'],
+  ['parts', 'Bill of materials'],
   ['connectors', 'Connector tables'],
   ['covers', 'Cover list'],
   ['labels', 'Labels'],
@@ -33,6 +35,7 @@ const PAPERS = [
 export function HarnessMake({ harness }: { harness: Harness }) {
   const { state, item, put } = useJob();
   const [paper, setPaper] = useState('a4');
+  const [shown, setShown] = useState<readonly [string, string] | null>(null);
   const board = useBoard(harness);
   const solved = state.harnesses.find((one) => one.id === harness.id);
   const broken = solved?.findings.some((one) => one.severity === 'violation') === true;
@@ -43,20 +46,24 @@ export function HarnessMake({ harness }: { harness: Harness }) {
       {broken && <p className="text-danger">Something of it cannot be made yet. See Check.</p>}
       <Section title="Lists">
         {LISTS.map(([list, words]) => (
-          <Row key={list} label={words}>
-            <span className="d-flex gap-1">
-              <Takeaway path={files.wireList(state.id, harness.id, list)} label={words.toLowerCase()} />
-              <Button
-                title={`Save the ${words.toLowerCase()} as PDF`}
-                href={files.wireList(state.id, harness.id, list, 'pdf')}
-                download
-              >
-                PDF
-              </Button>
-            </span>
-          </Row>
+          <div key={list} className="list-row">
+            <Button look="link" title={`Show the ${words.toLowerCase()}`} onClick={() => setShown([list, words])}>
+              {words}
+            </Button>
+            <Takeaway path={files.wireList(state.id, harness.id, list)} label={words.toLowerCase()} />
+            <Button
+              title={`Save the ${words.toLowerCase()} as PDF`}
+              href={files.wireList(state.id, harness.id, list, 'pdf')}
+              download
+            >
+              PDF
+            </Button>
+          </div>
         ))}
       </Section>
+      {shown !== null && (
+        <HarnessList harness={harness.id} list={shown[0]} title={shown[1]} onClose={() => setShown(null)} />
+      )}
       <Section title="Board">
         {board.data !== undefined && <BuiltSo harness={harness} board={board.data} />}
         <Row label="Room for a straight of">

@@ -9,8 +9,11 @@ import { tell } from '../job/tell';
 import { units } from '../job/units';
 import { useJob } from '../job/useJob';
 import { useWires } from '../job/wires';
+import { Button } from '../ui/Button';
+import { FileButton } from '../ui/FileButton';
 import { IconButton } from '../ui/IconButton';
 import { stepBetweenCells } from '../ui/stepBetweenCells';
+import { usePointedWire } from './usePointedWire';
 import { WireReport } from './WireReport';
 
 /** The cells of a wire that are typed. */
@@ -82,8 +85,11 @@ export function WireTable({ harness }: { harness: Harness }) {
               Cut, {units().word}
             </th>
             <th scope="col">Longest</th>
+            <th scope="col">Made to</th>
+            <th scope="col">As long as</th>
             <th scope="col">Stock</th>
             <th scope="col">In</th>
+            <th scope="col">Core</th>
             <th scope="col">Signal</th>
             <th scope="col">Colour</th>
             <th scope="col">Class</th>
@@ -140,6 +146,30 @@ export function WireTable({ harness }: { harness: Harness }) {
                     onChange={(most) => change(wire, { length: { ...wire.length, at_most: most } })}
                   />
                 </td>
+                <td className="short">
+                  <NumberField
+                    inTable
+                    label={`${wire.id}: made to`}
+                    unit=""
+                    value={wire.length?.is}
+                    placeholder="–"
+                    onChange={(is) => change(wire, { length: { ...wire.length, is } })}
+                  />
+                </td>
+                <td className="short">
+                  <Field
+                    inTable
+                    kind="text"
+                    label={`${wire.id}: as long as`}
+                    placeholder="–"
+                    text={wire.length?.same_as ?? ''}
+                    onEnter={(typed) =>
+                      change(wire, {
+                        length: { ...wire.length, same_as: typed.trim() === '' ? undefined : typed.trim() },
+                      })
+                    }
+                  />
+                </td>
                 <td>
                   <select
                     className="form-select form-select-sm"
@@ -163,6 +193,7 @@ export function WireTable({ harness }: { harness: Harness }) {
                       tell(
                         change(wire, {
                           cable: harness.cables?.some(({ id }) => id === value) ? value : undefined,
+                          core: undefined,
                           pair: harness.pairs?.some(({ id }) => id === value) ? value : undefined,
                         }),
                       )
@@ -173,6 +204,17 @@ export function WireTable({ harness }: { harness: Harness }) {
                       <option key={id}>{id}</option>
                     ))}
                   </select>
+                </td>
+                <td className="short">
+                  {wire.cable !== undefined && (
+                    <Field
+                      inTable
+                      kind="text"
+                      label={`${wire.id}: core`}
+                      text={wire.core ?? ''}
+                      onEnter={(typed) => change(wire, { core: typed.trim() === '' ? undefined : typed.trim() })}
+                    />
+                  )}
                 </td>
                 {WORDS.map(([key, words]) => (
                   <td key={key}>
@@ -212,7 +254,11 @@ export function WireTable({ harness }: { harness: Harness }) {
               </tr>
             );
           })}
-          <NewWire harness={harness} onAdd={(wire) => keep([...wires, wire], `Add ${wire.id}`)} />
+          <NewWire
+            harness={harness}
+            onAdd={(wire) => keep([...wires, wire], `Add ${wire.id}`)}
+            onRead={(text) => tell(api.pastedWires(state.id, harness.id, text).then(setPasted))}
+          />
         </tbody>
       </table>
       {pasted !== null && (
@@ -243,9 +289,17 @@ const partsOf = ({ ways, lead_offs: leads, twist, allowances }: SolvedWire) => {
     .join(', ');
 };
 
+interface NewProps {
+  harness: Harness;
+  onAdd: (wire: Wire) => Promise<void>;
+  /** Rows of a file. */
+  onRead: (text: string) => void;
+}
+
 /** The last row, in which a wire is begun: it is added once its name and both ends are there. */
-function NewWire({ harness, onAdd }: { harness: Harness; onAdd: (wire: Wire) => Promise<void> }) {
+function NewWire({ harness, onAdd, onRead }: NewProps) {
   const { state } = useJob();
+  const point = usePointedWire(harness, onAdd);
   const [cells, setCells] = useState({ id: '', from: '', to: '' });
   const row = useRef<HTMLTableRowElement>(null);
   const enter = (key: keyof typeof cells) => async (typed: string) => {
@@ -280,8 +334,18 @@ function NewWire({ harness, onAdd }: { harness: Harness; onAdd: (wire: Wire) => 
           />
         </td>
       ))}
-      <td colSpan={11} className="quiet">
-        Type a wire, or paste rows from a spreadsheet here: wire, from, to, stock, signal, colour, class.
+      <td colSpan={14} className="quiet">
+        <Button title="Point at both connectors in the view" onClick={point}>
+          Point at both ends
+        </Button>{' '}
+        <FileButton
+          label="Wires from a file"
+          accept=".csv,.tsv,.txt,text/csv"
+          onFile={(file) => tell(file.text().then(onRead))}
+        >
+          Read a file
+        </FileButton>{' '}
+        Or type a wire, or paste rows here: wire, from, to, stock, signal, colour, class.
       </td>
     </tr>
   );

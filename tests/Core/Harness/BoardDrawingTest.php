@@ -125,3 +125,24 @@ it('comes out of the command line', function (): void {
         ->and(substr_count($dxf, "\r\nTRUNKS\r\n"))->toBe(3)->and($pdf)->toStartWith('%PDF-')
         ->and($said)->toContain('there is no format “dwg”');
 });
+
+it('is at full size where it is printed', function () use ($plan): void {
+    $path = (string) tempnam(sys_get_temp_dir(), 'board');
+    file_put_contents($path, PlanPdf::write($plan(), 'one'));
+    // Two pixels a millimetre, read back as other programs read it.
+    exec(sprintf('pdftoppm -r 50.8 -gray %s %s', escapeshellarg($path), escapeshellarg($path)), $out, $code);
+    exec(sprintf('pdftotext -bbox %s -', escapeshellarg($path)), $words);
+    $image = glob($path.'-*.pgm') ?: [];
+    preg_match('/^P5\s+(\d+)\s+(\d+)\s+255\s(.*)$/s', (string) file_get_contents($image[0] ?? ''), $found);
+    $longest = 0;
+    foreach (str_split($found[3] ?? '', max(1, (int) ($found[1] ?? 1))) as $row) {
+        // The trunk of 1000 is the longest that is dark, with the marks of connectors of 4.5 about both ends.
+        preg_match_all('/[\x00-\x78]+/', $row, $dark);
+        $longest = max($longest, ...array_map(strlen(...), $dark[0] === [] ? [''] : $dark[0]));
+    }
+    array_map(unlink(...), [$path, ...$image]);
+    $text = strip_tags(implode(' ', $words));
+
+    expect($code)->toBe(0)->and($longest / 2)->toEqualWithDelta(1009, 1.0)
+        ->and($text)->toContain('T1')->toContain('600')->toContain('400')->toContain('panel.X');
+});

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Bowline\Exchange\HarnessTables;
 use Bowline\Harness\Nets;
+use Bowline\Harness\Reels;
 use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
@@ -44,6 +45,13 @@ it('says where a harness is wrong', function (array $harness, string $pointer, s
         ],
         'by way of what is no trunk' => [
             $wire(['via' => ['t9']]), $at.'/wires/0/via/0', '“t9” is no trunk of the harness',
+        ],
+        'a core that the cable has not' => [
+            [
+                ...$wire(['cable' => 'K', 'core' => 'blue']),
+                'cables' => [['id' => 'K', 'stock' => 'w4', 'cores' => ['red']]],
+            ],
+            $at.'/wires/0/core', 'K has no core “blue”; it has red',
         ],
         'in no such cable' => [$wire(['cable' => 'K']), $at.'/wires/0/cable', 'there is no cable “K” in the harness'],
         'as long as itself' => [
@@ -110,7 +118,7 @@ it('lists wires, what is cut of each stock, and every pin', function (): void {
         'W1', '24 V', 'panel.X', '1', 'pump.M', '1', 'w2', 'red', '', '', 1000.0, 0.0, 0.0, 0.0, 14.0, 1000.0, 1020.0,
         'T1',
     ])
-        ->and($tables['cuts']->rows)->toBe([['w2', 2, 2040.0, '1020 1020']])
+        ->and($tables['cuts']->rows)->toBe([['w2', 2, 2040.0, '1020 1020', null, null, '']])
         ->and(array_map(static fn (array $row): array => [$row[0], $row[1], $row[3]], $tables['connectors']->rows))
         ->toBe([
             ['panel.X', '1', 'W1'], ['panel.X', '2', 'W2'], ['panel.X', '3', ''], ['panel.X', '4', ''],
@@ -141,3 +149,64 @@ it('comes out of the command line', function (): void {
         ->and($bundles)->toStartWith('trunk,from_mm,to_mm,count,diameter_mm')
         ->and($error)->toContain('there is no list “pegs”');
 });
+
+it('cuts wires off reels, and lists all that is bought', function (): void {
+    $wires = [];
+    // 1000 each off reels of 2500, two on each; one from the lamp is 700.
+    foreach (range(1, 3) as $i) {
+        $wires[] = Harnesses::wire("W$i", "panel.X.$i", "pump.M.$i");
+    }
+    $file = Harnesses::file([
+        'wires' => [...$wires, Harnesses::wire('W4', 'panel.X.4', 'lamp.L.1')],
+        'covers' => [
+            ['run' => 't1', 'kind' => 'sleeve', 'from' => 100, 'to' => 400, 'thickness' => 1],
+            ['run' => 't2', 'kind' => 'sleeve', 'thickness' => 1],
+        ],
+        'splices' => [['id' => 'S', 'on' => ['run' => 't1', 'length' => 50]]],
+    ], [Harnesses::trunk('t2', ['on' => ['run' => 't1', 'length' => 400], 'axis' => [0, 0, 1]], [
+        'port' => 'lamp.L',
+    ])], [Harnesses::connector('lamp', 'L', [400, 0, 300], ['1', '2'])]);
+    foreach ($file->stock as $stock) {
+        if ($stock->id === 'w2') {
+            $stock->lengths = [1000, 2500];
+        }
+    }
+    $tables = HarnessTables::all(Harnesses::solved($file), Job::read($file)->site->units);
+
+    expect($tables['cuts']->rows)->toBe([['w2', 4, 3700.0, '1000 1000 1000 700', 2500.0, 2, '500 800']])
+        ->and($tables['parts']->rows)->toBe([
+            ['wire', 'w2', 4, 3700.0], ['sleeve', 'Sleeve', 2, 600.0], ['connector', 'lamp.L, 2 pins', 1, null],
+            ['connector', 'panel.X, 4 pins', 1, null], ['connector', 'pump.M, 4 pins', 1, null],
+            ['splice', '', 1, null], ['label', '', 8, null],
+        ]);
+});
+
+it('lands a shield on pins, and names the cores of a cable', function (): void {
+    $file = Harnesses::file([
+        'wires' => [
+            Harnesses::wire('W1', 'panel.X.1', 'pump.M.1', ['cable' => 'K', 'core' => 'red']),
+            Harnesses::wire('W2', 'panel.X.2', 'pump.M.2', ['cable' => 'K', 'core' => 'black']),
+        ],
+        'cables' => [[
+            'id' => 'K', 'stock' => 'w4', 'cores' => ['red', 'black', 'blue'], 'shield' => ['panel.X.4', 'pump.M.4'],
+        ]],
+    ]);
+    $harness = Job::read($file)->harnesses['h'];
+    $tables = HarnessTables::all(Harnesses::solved($file), Job::read($file)->site->units);
+    $ofShield = array_values(array_filter(
+        $tables['connectors']->rows, static fn (array $row): bool => $row[3] === 'K shield',
+    ));
+
+    expect($harness->cables['K']->spares)->toBe(1)
+        ->and(array_map(static fn (array $row): array => [$row[0], $row[1]], $ofShield))
+        ->toBe([['panel.X', '4'], ['pump.M', '4']])
+        ->and(array_map(static fn ($net): array => $net->pins, Nets::of($harness)))
+        ->toContain(['panel.X.4', 'pump.M.4']);
+});
+
+it('cuts the longest first, and leaves out what no reel has', function (array $lengths, array $reels): void {
+    expect(Reels::of(array_values($lengths), 10.0))->toBe($reels);
+})->with([
+    [[], []], [[4.0, 7.0, 3.0], [[7.0, 3.0], [4.0]]], [[11.0, 10.0], [[10.0]]],
+    [[6.0, 5.0, 5.0, 4.0], [[6.0, 4.0], [5.0, 5.0]]],
+]);

@@ -18,49 +18,11 @@ use Bowline\Solving\HarnessSolver;
 use Bowline\Solving\SolvedHarness;
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/jobs.php';
 
 $wires = (int) ($argv[1] ?? 1000);
 $trunks = (int) ($argv[2] ?? 200);
-mt_srand(5);
-$runs = $fittings = $ports = [];
-// A spine of pieces of 150 with a branch square to each, which ends at a connector.
-for ($i = 0; $i < intdiv($trunks, 2); $i++) {
-    $runs[] = [
-        'id' => "s$i", 'stock' => 'b', 'from' => ['at' => [150 * $i, 0, 0]], 'to' => ['at' => [150 * ($i + 1), 0, 0]],
-        'route' => ['kind' => 'corners', 'stops' => []],
-    ];
-    $runs[] = [
-        'id' => "b$i", 'stock' => 'b', 'from' => ['on' => ['run' => "s$i", 'length' => 75], 'axis' => [0, 1, 0]],
-        'to' => ['port' => "c$i.X"],
-        'route' => ['kind' => 'corners', 'stops' => [['at' => [150 * $i + 75, 200, 0]]]],
-    ];
-    $fittings[] = ['id' => "c$i", 'pose' => ['at' => [150 * $i + 75, 200, 120]], 'ports' => [[
-        'id' => 'X', 'at' => [0, 0, 0], 'axis' => [0, 0, -1],
-        'pins' => array_map(strval(...), range(1, max(2, intdiv(4 * $wires, $trunks) + 4))),
-    ]]];
-    $ports[] = "c$i.X";
-}
-$used = $list = [];
-for ($i = 0; $i < $wires; $i++) {
-    [$one, $other] = array_rand($ports, 2);
-    $ends = array_map(static function (int $port) use ($ports, &$used): string {
-        $used[$port] = ($used[$port] ?? 0) + 1;
-
-        return $ports[$port].'.'.min($used[$port], 4);
-    }, [$one, $other]);
-    $list[] = ['id' => "W$i", 'from' => $ends[0], 'to' => $ends[1], 'stock' => $i % 3 === 0 ? 'w4' : 'w2']
-        + ($i < 30 ? ['length' => ['at_most' => 100]] : []);
-}
-$wire = static fn (string $id, float $od): array => [
-    'id' => $id, 'kind' => 'wire', 'section' => ['shape' => 'round', 'od' => $od, 'wall' => $od / 2],
-    'bend' => ['radius' => 10, 'min_radius' => 8, 'min_straight' => 0], 'density' => 4000,
-];
-$text = json_encode([
-    'format' => 'bowline-job', 'version' => 4, 'up' => 'z',
-    'stock' => [['id' => 'b', 'kind' => 'bundle', 'bend' => ['radius' => 30]], $wire('w2', 2.0), $wire('w4', 4.0)],
-    'fittings' => $fittings, 'runs' => $runs,
-    'harnesses' => [['id' => 'h', 'trunks' => array_column($runs, 'id'), 'wires' => $list]],
-], JSON_THROW_ON_ERROR);
+$text = json_encode(benchHarness($wires, $trunks), JSON_THROW_ON_ERROR);
 
 $timed = static function (string $what, callable $do): mixed {
     $start = hrtime(true);

@@ -10,7 +10,15 @@ import { recordRatio } from './record.mjs';
  * @typedef {{id: number, post: Function, get: Function, state: object, address: string}} Served
  * @param {(served: Served) => Promise<void>} ask
  */
-export async function served(runs, corners, ask) {
+export const served = (runs, corners, ask) =>
+  servedJob(`benchJob(${runs}, ${corners})`, `${runs} runs of ${corners} corners`, ask);
+
+/**
+ * @param {string} made  the call of bench/jobs.php that makes the job
+ * @param {string} words  what it is
+ * @param {(served: Served) => Promise<void>} ask
+ */
+export async function servedJob(made, words, ask) {
   const folder = mkdtempSync(join(tmpdir(), 'bowline-bench-'));
   const database = join(folder, 'bench.sqlite');
   writeFileSync(database, '');
@@ -18,7 +26,7 @@ export async function served(runs, corners, ask) {
   execFileSync('php', ['artisan', 'migrate', '--force', '--quiet'], { env });
   const job = execFileSync(
     'php',
-    ['-r', `require "bench/jobs.php"; echo json_encode(benchJob(${runs}, ${corners}));`],
+    ['-r', `require "bench/jobs.php"; echo json_encode(${made});`],
     {
       maxBuffer: 1 << 28,
     },
@@ -43,7 +51,7 @@ export async function served(runs, corners, ask) {
     const opening = performance.now();
     const state = await (await fetch(`${address}jobs/open`, { method: 'POST', headers, body: job })).json();
     console.log(
-      `${runs} runs of ${corners} corners opened, checked and solved for the first time ` +
+      `${words} opened, checked and solved for the first time ` +
         `in ${(performance.now() - opening).toFixed(0)} ms`,
     );
     const get = (path) => fetch(`${address}${path}`);

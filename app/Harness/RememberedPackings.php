@@ -21,6 +21,12 @@ final class RememberedPackings implements Packings
     /** Share of its area that wires of two sizes cover, found of bundles of 200 to 500. */
     private const DENSITY = 0.81;
 
+    /** Most packings that are kept on one of 16 shelves, each of which is read at once. */
+    private const MOST = 4000;
+
+    /** @var array<string, array<string, float>> mm, by shelf and what stands for the radii */
+    private array $known = [];
+
     private int $spent = 0;
 
     /** How long one is kept after it was last found, seconds: a month. */
@@ -39,20 +45,37 @@ final class RememberedPackings implements Packings
             return $this->found->radius($radii);
         }
 
-        $key = 'packing '.md5(FoundPackings::key($radii));
-        $known = $this->cache->get($key);
-        if (is_float($known)) {
-            return $known;
+        $key = FoundPackings::key($radii);
+        $shelf = substr(md5($key), 0, 1);
+        $this->known[$shelf] ??= $this->shelf($shelf);
+        if (! isset($this->known[$shelf][$key])) {
+            if ($this->spent > self::LONGEST) {
+                return sqrt(array_sum(array_map(static fn (float $one): float => $one ** 2, $radii)) / self::DENSITY);
+            }
+            $start = hrtime(true);
+            $this->known[$shelf][$key] = $this->found->radius($radii);
+            $this->spent += hrtime(true) - $start;
+            $this->cache->put(
+                'packings '.$shelf, array_slice($this->known[$shelf], -self::MOST, null, true), self::SECONDS,
+            );
         }
-        if ($this->spent > self::LONGEST) {
-            return sqrt(array_sum(array_map(static fn (float $one): float => $one ** 2, $radii)) / self::DENSITY);
-        }
-        $start = hrtime(true);
-        $radius = $this->found->radius($radii);
-        $this->spent += hrtime(true) - $start;
-        $this->cache->put($key, $radius, self::SECONDS);
 
-        return $radius;
+        return $this->known[$shelf][$key];
+    }
+
+    /** @return array<string, float> */
+    private function shelf(string $shelf): array
+    {
+        $known = $this->cache->get('packings '.$shelf);
+
+        $radii = [];
+        foreach (is_array($known) ? $known : [] as $key => $radius) {
+            if (is_float($radius)) {
+                $radii[(string) $key] = $radius;
+            }
+        }
+
+        return $radii;
     }
 
     public function places(array $radii): array

@@ -31,6 +31,18 @@ final class HarnessWriter
         ];
     }
 
+    /** @return array<string, mixed> lengths of the wires of a harness and what is found of them (`triedHarness`) */
+    public static function wires(SolvedHarness $solved): array
+    {
+        return [
+            'id' => $solved->laid->harness->id,
+            'lengths' => array_map(static fn (LaidWire $one): array => [
+                $one->wire->id, $one->length(), $one->cutLength(),
+            ], array_values($solved->laid->wires)),
+            'findings' => array_map(self::finding(...), $solved->findings),
+        ];
+    }
+
     /** @return array<string, mixed> */
     private static function wire(LaidWire $one): array
     {

@@ -7,7 +7,6 @@ namespace Bowline\Harness;
 use Bowline\Geometry\CirclePacking;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job\Harness\Cover;
-use Bowline\Job\Stock;
 
 /** What lies in each trunk of a harness from place to place, and how thick it is. */
 final class Bundles
@@ -118,12 +117,17 @@ final class Bundles
             }
             $diameter = $cover->outside($diameter);
         }
-        $stocks = array_map(static fn (LaidWire $one): Stock => $one->wire->cable->stock ?? $one->wire->stock, $wires);
+        $ids = [];
+        $least = $moving = 0.0;
+        foreach ($wires as $one) {
+            $ids[] = $one->wire->id;
+            $stock = $one->wire->cable->stock ?? $one->wire->stock;
+            $least = max($least, $stock->bend->leastRadius);
+            $moving = max($moving, $stock->movingRadius);
+        }
 
         return new BundleSpan(
-            $from, $to, array_map(static fn (LaidWire $one): string => $one->wire->id, $wires), $bare, $diameter,
-            max([0.0, ...array_map(static fn (Stock $one): float => $one->bend->leastRadius, $stocks)]),
-            max([0.0, ...array_map(static fn (Stock $one): float => $one->movingRadius, $stocks)]),
+            $from, $to, $ids, $bare, $diameter, $least, $moving,
             array_sum(array_column($parts, 1)) * ($to - $from) / 1000.0, $fill, $limit,
         );
     }
@@ -149,7 +153,7 @@ final class Bundles
             } elseif ($wire->pair !== null) {
                 $pairs[$wire->pair->id][] = [$radius, $wire->stock->massPerMetre, $wire];
             } else {
-                $parts['wire '.$wire->id] = [$radius, $wire->stock->massPerMetre, [$wire->id]];
+                $parts[] = [$radius, $wire->stock->massPerMetre, [$wire->id]];
             }
         }
         foreach ($pairs as $id => $members) {

@@ -29,8 +29,12 @@ final class FoundPackings implements Packings
      */
     public static function key(array $radii): string
     {
-        rsort($radii);
-        $counts = array_count_values(array_map(static fn (float $one): string => sprintf('%.4F', $one), $radii));
+        $counts = [];
+        foreach ($radii as $radius) {
+            $size = (int) round($radius * 1e4);
+            $counts[$size] = ($counts[$size] ?? 0) + 1;
+        }
+        ksort($counts);
 
         return http_build_query($counts);
     }

@@ -230,14 +230,20 @@ final readonly class LaidHarness
     private static function ways(array $edges): array
     {
         $ways = [];
+        [$run, $from, $to] = [null, 0.0, 0.0];
         foreach ($edges as $edge) {
-            $last = array_pop($ways);
-            $goesOn = $last !== null && $last->run === $edge->run
-                && abs($last->to - $edge->from) < Tolerance::COINCIDENT
-                && ($last->to - $last->from) * ($edge->until - $edge->from) > 0.0;
-            array_push($ways, ...($goesOn
-                ? [new Way($edge->run, $last->from, $edge->until)]
-                : [...$last === null ? [] : [$last], new Way($edge->run, $edge->from, $edge->until)]));
+            $goesOn = $run === $edge->run && abs($to - $edge->from) < Tolerance::COINCIDENT
+                && ($to - $from) * ($edge->until - $edge->from) > 0.0;
+            if (! $goesOn) {
+                if ($run !== null) {
+                    $ways[] = new Way($run, $from, $to);
+                }
+                [$run, $from] = [$edge->run, $edge->from];
+            }
+            $to = $edge->until;
+        }
+        if ($run !== null) {
+            $ways[] = new Way($run, $from, $to);
         }
 
         return $ways;

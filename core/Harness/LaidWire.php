@@ -10,6 +10,8 @@ use Bowline\Job\Harness\Wire;
 /** A wire as it goes along the backbone. Millimetres. */
 final readonly class LaidWire
 {
+    private float $along;
+
     /**
      * @param  list<Way>  $ways  along trunks, in order
      * @param  array{LeadOff, LeadOff}|null  $leadOffs  at its start and at its end; null without a way
@@ -23,12 +25,17 @@ final readonly class LaidWire
         private float $factor,
         private float $step,
     ) {
+        $along = 0.0;
+        foreach ($ways as $way) {
+            $along += $way->length();
+        }
+        $this->along = $along;
     }
 
     /** Returns the length along trunks, without the twist. */
     public function along(): float
     {
-        return array_sum(array_map(static fn (Way $way): float => $way->length(), $this->ways));
+        return $this->along;
     }
 
     /** Returns by how much twisting makes it longer. */

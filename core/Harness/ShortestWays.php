@@ -38,13 +38,18 @@ final class ShortestWays
                 continue;
             }
             $done[$node] = true;
+            $so = $this->distances[$node];
             foreach ($edges[$node] ?? [] as $edge) {
-                $length = $this->distances[$node] + $edge->length()
+                $to = $edge->to;
+                $length = $so + abs($edge->until - $edge->from)
                     + ($penalties === [] ? 0.0 : $penalties[self::key($edge)] ?? 0.0);
-                if ($length < ($this->distances[$edge->to] ?? INF)) {
-                    $this->distances[$edge->to] = $length;
-                    $this->before[$edge->to] = [$node, $edge];
-                    $open->insert($edge->to, -$length);
+                if (! isset($this->distances[$to]) || $length < $this->distances[$to]) {
+                    $this->distances[$to] = $length;
+                    $this->before[$to] = [$node, $edge];
+                    // Nothing goes on from where only this edge goes to.
+                    if (count($edges[$to] ?? []) > 1) {
+                        $open->insert($to, -$length);
+                    }
                 }
             }
         }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\JobFiles;
-use App\Harness\KeptMovements;
 use App\Harness\RememberedPackings;
 use App\Harness\SolvedHarnesses;
 use App\Http\RequestBody;
@@ -57,7 +56,7 @@ final readonly class HarnessController
         return response()->json(['wires' => $rows->wires, 'refused' => $rows->refused]);
     }
 
-    /** Returns all harnesses as they would be with an item of the job changed, while that is dragged; not stored. */
+    /** Returns lengths in all harnesses as they would be with an item changed, while that is dragged; not stored. */
     public function tried(Request $request, Job $job): JsonResponse
     {
         $body = RequestBody::of($request, 'triedItem');
@@ -75,9 +74,12 @@ final readonly class HarnessController
             (new Node($file))->list($list),
         );
 
-        $solver = new HarnessSolver(CoreJob::read($file), $this->packings, new KeptMovements($job));
+        $core = CoreJob::read($file);
+        $solver = new HarnessSolver($core);
 
-        return response()->json(array_map(HarnessWriter::write(...), $solver->all()));
+        return response()->json(array_map(
+            HarnessWriter::wires(...), array_map($solver->wires(...), array_values($core->harnesses)),
+        ));
     }
 
     /** Returns the harness with remedies of what is found. */

@@ -53,6 +53,7 @@ import type {
   SolvedHarness,
   Tested,
   TriangleCount,
+  TriedHarness,
   TriedItem,
   TrunkBreak,
   TrunkJoin,
@@ -183,8 +184,8 @@ export const api = {
   triangles: async (key: string) =>
     new Float32Array(await (await ask('GET', `meshes/${encodeURIComponent(key)}`)).arrayBuffer()),
   pasted: (job: number, text: string) => send<PastedRows>(`jobs/${job}/pasted`, { text }),
-  /** All harnesses while something is dragged, which is not stored. */
-  tryHarnesses: (job: number, tried: TriedItem) => send<SolvedHarness[]>(`jobs/${job}/harnesses`, tried),
+  /** Lengths in all harnesses while something is dragged, which is not stored. */
+  tryHarnesses: (job: number, tried: TriedItem) => send<TriedHarness[]>(`jobs/${job}/harnesses`, tried),
   /** A harness with the cures of what is found. */
   curedHarness: (job: number, harness: string) => get<SolvedHarness>(harnessOf(job, harness)),
   board: (job: number, harness: string, marked: readonly string[]) =>

@@ -226,6 +226,7 @@ export interface Api {
   trunkBreak?: TrunkBreak;
   trunkJoin?: TrunkJoin;
   triedItem?: TriedItem;
+  triedHarness?: TriedHarness;
   boardTurn?: BoardTurn;
   board?: Board;
   wiringFaults?: WiringFaults;
@@ -4914,6 +4915,20 @@ export interface TrunkJoin {
 export interface TriedItem {
   list: "fittings" | "clamps" | "surroundings" | "runs";
   item: {};
+}
+/**
+ * Lengths of wires while something is dragged, and what is found of those.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "triedHarness".
+ */
+export interface TriedHarness {
+  id: string;
+  /**
+   * Of each wire its id, its length, and what it is cut to, mm; null without a way.
+   */
+  lengths: [string | number | null, string | number | null, string | number | null][];
+  findings: HarnessFinding[];
 }
 /**
  * By which angle a part of the board is turned by hand.

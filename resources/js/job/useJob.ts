@@ -197,7 +197,7 @@ export function useJobAccess(state: JobState): JobAccess {
   const taking = useTaking();
   const trying = useWorkbench((store) => store.trying);
   const jobId = state.id;
-  const tried = useTriedHarnesses(jobId, state.harnesses.length > 0);
+  const tried = useTriedHarnesses(state);
   const now = useCallback(() => client.getQueryData<JobState>(key(jobId)) ?? state, [client, jobId, state]);
   const { mutateAsync, isPending } = useMutation({
     mutationFn: async (change: () => Promise<JobState | JobChange>) => {

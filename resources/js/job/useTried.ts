@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { api } from '../api/client';
-import type { Preview, SolvedHarness, TriedItem } from '../api/types';
+import type { JobState, Preview, SolvedHarness, SolvedWire, TriedHarness, TriedItem } from '../api/types';
 import { newest } from './newest';
 import { useWorkbench } from './store';
 
@@ -11,10 +11,10 @@ export const triedOf = ({ list, item }: Preview): TriedItem => ({ list, item }) 
  * Returns the harnesses as they would be with what is dragged; null while nothing is. They are asked for beside the
  * preview of what is in the hand, which does not wait for them.
  */
-export function useTriedHarnesses(job: number, hasHarnesses: boolean): readonly SolvedHarness[] | null {
+export function useTriedHarnesses({ id: job, harnesses }: JobState): readonly SolvedHarness[] | null {
   const item = useWorkbench((store) => store.trying?.item);
-  const [tried, setTried] = useState<readonly SolvedHarness[] | null>(null);
-  const isTrying = item !== undefined && hasHarnesses;
+  const [tried, setTried] = useState<readonly TriedHarness[] | null>(null);
+  const isTrying = item !== undefined && harnesses.length > 0;
   const asking = useMemo(
     () => (isTrying ? newest((one: TriedItem) => api.tryHarnesses(job, one), setTried) : null),
     [job, isTrying],
@@ -31,5 +31,26 @@ export function useTriedHarnesses(job: number, hasHarnesses: boolean): readonly 
     },
     [asking],
   );
-  return isTrying ? tried : null;
+  return useMemo(
+    () =>
+      tried === null || !isTrying
+        ? null
+        : harnesses.map((stored) => {
+            const now = tried.find(({ id }) => id === stored.id);
+            return now === undefined ? stored : withLengths(stored, now);
+          }),
+    [tried, isTrying, harnesses],
+  );
+}
+
+/** What is found of wires; what is found of bundles stays as stored until the end of a drag. */
+const OF_WIRES = ['no-way', 'wire-length', 'wire-apart'];
+
+function withLengths(stored: SolvedHarness, { lengths, findings }: TriedHarness): SolvedHarness {
+  const now = new Map(lengths.map(([id, length, cut]) => [id, { length, cut_length: cut }]));
+  return {
+    ...stored,
+    wires: stored.wires.map((wire) => ({ ...wire, ...(now.get(wire.id) as Partial<SolvedWire> | undefined) })),
+    findings: [...findings, ...stored.findings.filter(({ rule }) => !OF_WIRES.includes(rule))],
+  };
 }

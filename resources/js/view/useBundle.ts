@@ -12,6 +12,12 @@ export function useBundle(run: string): readonly TubeStretch[] | null {
     const trunk = harnesses.flatMap((harness) => harness.trunks).find((one) => one.run === run);
     return trunk === undefined
       ? null
-      : trunk.spans.map(({ from, to, diameter }) => ({ from, to, od: Math.max(EMPTY, diameter), bore: 0 }));
+      : trunk.spans.map(({ from, to, diameter }, i) => ({
+          from,
+          // While it is dragged it may be longer than it was.
+          to: i === trunk.spans.length - 1 ? Number.POSITIVE_INFINITY : to,
+          od: Math.max(EMPTY, diameter),
+          bore: 0,
+        }));
   }, [harnesses, run]);
 }

@@ -19,15 +19,23 @@ use Bowline\Solving\SolvedHarness;
 
 require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/jobs.php';
+require __DIR__.'/record.php';
 
 $wires = (int) ($argv[1] ?? 1000);
 $trunks = (int) ($argv[2] ?? 200);
 $text = json_encode(benchHarness($wires, $trunks), JSON_THROW_ON_ERROR);
 
-$timed = static function (string $what, callable $do): mixed {
+$reading = null;
+// The first is what the others are measured against.
+$timed = static function (string $what, callable $do) use (&$reading): mixed {
     $start = hrtime(true);
     $done = $do();
-    printf("%-34s %8.1f ms\n", $what, (hrtime(true) - $start) / 1e6);
+    $took = (hrtime(true) - $start) / 1e6;
+    printf("%-34s %8.1f ms\n", $what, $took);
+    if ($reading !== null) {
+        recordRatio($what, $took / $reading, sprintf('%.1f ms', $took), sprintf('reading the job, %.1f ms', $reading));
+    }
+    $reading ??= $took;
 
     return $done;
 };

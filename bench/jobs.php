@@ -63,7 +63,8 @@ function benchHarness(int $wires, int $trunks): array
     // A spine of pieces of 150 with a branch square to each, which ends at a connector.
     for ($i = 0; $i < intdiv($trunks, 2); $i++) {
         $runs[] = [
-            'id' => "s$i", 'stock' => 'b', 'from' => ['at' => [150 * $i, 0, 0]], 'to' => ['at' => [150 * ($i + 1), 0, 0]],
+            'id' => "s$i", 'stock' => 'b',
+            'from' => ['at' => [150 * $i, 0, 0]], 'to' => ['at' => [150 * ($i + 1), 0, 0]],
             'route' => ['kind' => 'corners', 'stops' => []],
         ];
         $runs[] = [

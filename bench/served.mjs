@@ -24,13 +24,9 @@ export async function servedJob(made, words, ask) {
   writeFileSync(database, '');
   const env = { ...process.env, DB_DATABASE: database };
   execFileSync('php', ['artisan', 'migrate', '--force', '--quiet'], { env });
-  const job = execFileSync(
-    'php',
-    ['-r', `require "bench/jobs.php"; echo json_encode(${made});`],
-    {
-      maxBuffer: 1 << 28,
-    },
-  );
+  const job = execFileSync('php', ['-r', `require "bench/jobs.php"; echo json_encode(${made});`], {
+    maxBuffer: 1 << 28,
+  });
   const port = await new Promise((resolve) => {
     const probe = createServer().listen(0, '127.0.0.1', () => {
       const { port: free } = probe.address();
@@ -51,8 +47,7 @@ export async function servedJob(made, words, ask) {
     const opening = performance.now();
     const state = await (await fetch(`${address}jobs/open`, { method: 'POST', headers, body: job })).json();
     console.log(
-      `${words} opened, checked and solved for the first time ` +
-        `in ${(performance.now() - opening).toFixed(0)} ms`,
+      `${words} opened, checked and solved for the first time ` + `in ${(performance.now() - opening).toFixed(0)} ms`,
     );
     const get = (path) => fetch(`${address}${path}`);
     const post = (path, body) =>

@@ -15,6 +15,7 @@ use Bowline\Harness\BoardChange;
 use Bowline\Harness\BoardChanges;
 use Bowline\Harness\BoardMark;
 use Bowline\Harness\BoardSegment;
+use Bowline\Harness\HarnessLabels;
 use Bowline\Job\Harness\Cover;
 use Bowline\Job\Units;
 use Bowline\Solving\SolvedHarness;
@@ -53,6 +54,8 @@ final class BoardDrawing
     /** A table that is farther from its connector is led to, mm. */
     private const LED = 14.0;
 
+    private const LABEL = '#0e4254';
+
     /** What differs from the board that was built. */
     private const CHANGED = '#b86e00';
 
@@ -86,6 +89,7 @@ final class BoardDrawing
                 }
             }
         }
+        $drawing->labels();
         $drawing->changes();
         $shifted = array_map(
             static fn (PlanShape $shape): PlanShape => $shape->accept(new PlanShift($room, $room)), $drawing->shapes,
@@ -225,6 +229,28 @@ final class BoardDrawing
         return array_map(static fn (array $one): string => trim(sprintf(
             '%s  %s  %s', $one[0], $one[1]->id, $one[1]->signal ?? '',
         )), $this->solved->laid->harness->pinsOf($port));
+    }
+
+    /** Marks where the labels of the wires of each connector are put, so far from its pins along the trunk. */
+    private function labels(): void
+    {
+        foreach ($this->board->marks as $mark) {
+            $count = $mark->kind === 'connector' ? count($this->solved->laid->harness->pinsOf($mark->name)) : 0;
+            if ($count === 0) {
+                continue;
+            }
+            $from = HarnessLabels::FROM_END;
+            $at = [$mark->at[0] - $from * cos($mark->angle), $mark->at[1] - $from * sin($mark->angle)];
+            [$x, $y] = [-sin($mark->angle), cos($mark->angle)];
+            $this->shapes[] = new PlanLine(
+                'LABELS', [$at[0] - 7.0 * $x, $at[1] - 7.0 * $y], [$at[0] + 7.0 * $x, $at[1] + 7.0 * $y], 1.2,
+                self::LABEL,
+            );
+            $this->shapes[] = new PlanText(
+                'LABELS', [$at[0] + 9.0 * $x, $at[1] + 9.0 * $y],
+                sprintf('%d label%s', $count, $count === 1 ? '' : 's'), self::LETTERS * 0.8, 0.0, 'start', self::LABEL,
+            );
+        }
     }
 
     /** Marks what differs from the board that was built: beside its length, or round its connector. */

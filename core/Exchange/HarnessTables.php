@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 use Bowline\Harness\BundleSpan;
+use Bowline\Harness\HarnessLabels;
 use Bowline\Harness\LaidWire;
 use Bowline\Harness\Nets;
 use Bowline\Harness\Way;
@@ -15,9 +16,6 @@ use Bowline\Solving\SolvedHarness;
 /** The lists by which a harness is made, each under its word. */
 final readonly class HarnessTables
 {
-    /** Place of a label from the end of its wire, mm. */
-    private const LABEL_FROM_END = 50.0;
-
     private function __construct(
         private SolvedHarness $solved,
         private Units $units,
@@ -165,7 +163,7 @@ final readonly class HarnessTables
             foreach ([[$one->wire->from, $one->wire->to], [$one->wire->to, $one->wire->from]] as [$end, $far]) {
                 $rows[] = [
                     $one->wire->id, $end->name, sprintf('%s %s', $one->wire->id, $far->name),
-                    $this->units->amount(self::LABEL_FROM_END),
+                    $this->units->amount(HarnessLabels::FROM_END),
                 ];
             }
         }

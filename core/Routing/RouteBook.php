@@ -33,6 +33,9 @@ final class RouteBook implements RunReferences
     /** Key of the branches among what has been worked out; no id begins with a blank. */
     private const BRANCHES = ' branches';
 
+    /** Likewise of the ends with flanges. */
+    private const FLANGED = ' flanged';
+
     /** @var array<string, string> what is being worked out, in order: its words by its key */
     private array $trail = [];
 
@@ -277,20 +280,37 @@ final class RouteBook implements RunReferences
     {
         $fittings = array_flip(References::flangedFittings($this->runs[$id]));
         $beside = [];
-        foreach ($fittings === [] ? [] : array_diff($this->ids(), [$id]) as $other) {
-            $run = $this->runs[$other];
-            foreach (References::flangedEnds($run) as $which => $fitting) {
-                if (isset($fittings[$fitting])) {
-                    $end = RunEnd::ofRun($run, $which, $site);
-                    $flange = $end->end->flange($this->stockAtEnd($site, $run, $which)->section);
-                    if ($flange !== null) {
-                        $beside[] = new FlangeBeside($this->name($other), $end, $flange);
-                    }
+        foreach (array_intersect_key($fittings === [] ? [] : $this->flanged(), $fittings) as $ends) {
+            foreach ($ends as [$other, $which]) {
+                if ($other === $id) {
+                    continue;
+                }
+                $end = RunEnd::ofRun($this->runs[$other], $which, $site);
+                $flange = $end->end->flange($this->stockAtEnd($site, $this->runs[$other], $which)->section);
+                if ($flange !== null) {
+                    $beside[] = new FlangeBeside($this->name($other), $end, $flange);
                 }
             }
         }
 
         return $beside;
+    }
+
+    /** @return array<string, list<array{string, 'from'|'to'}>> ends with flanges, run and which, by their fittings */
+    private function flanged(): array
+    {
+        if (! $this->known->offsetExists(self::FLANGED)) {
+            $flanged = [];
+            foreach ($this->ids() as $id) {
+                foreach (References::flangedEnds($this->runs[$id]) as $which => $fitting) {
+                    $flanged[$fitting][] = [$id, $which];
+                }
+            }
+            $this->known[self::FLANGED] = $flanged;
+        }
+
+        /** @var array<string, list<array{string, 'from'|'to'}>> */
+        return $this->known[self::FLANGED];
     }
 
     /**

@@ -162,12 +162,8 @@ export function WireTable({ harness }: { harness: Harness }) {
                     kind="text"
                     label={`${wire.id}: as long as`}
                     placeholder="–"
-                    text={wire.length?.same_as ?? ''}
-                    onEnter={(typed) =>
-                      change(wire, {
-                        length: { ...wire.length, same_as: typed.trim() === '' ? undefined : typed.trim() },
-                      })
-                    }
+                    text={pairInWords(wire)}
+                    onEnter={(typed) => change(wire, { length: { ...wire.length, ...pairOf(typed) } })}
                   />
                 </td>
                 <td>
@@ -274,6 +270,18 @@ export function WireTable({ harness }: { harness: Harness }) {
     </div>
   );
 }
+
+/** The wire that another is as long as, with the tolerance: "W3 ± 5". */
+const pairInWords = ({ length: told }: Wire) => {
+  const wire = told?.same_as ?? '';
+  return wire === '' || told?.tolerance === undefined ? wire : `${wire} ± ${told.tolerance}`;
+};
+
+/** Reads "W3", "W3 ± 5" or "W3 +- 5"; nothing lets go. */
+const pairOf = (typed: string) => {
+  const [wire = '', tolerance = ''] = typed.split(/±|\+-/).map((part) => part.trim());
+  return { same_as: wire === '' ? undefined : wire, tolerance: tolerance === '' ? undefined : tolerance };
+};
 
 /** What the cut length of a wire is made of. */
 const partsOf = ({ ways, lead_offs: leads, twist, allowances }: SolvedWire) => {

@@ -22,7 +22,13 @@ export function Halo({ solved, stretches }: { solved: SolvedRun; stretches: read
     }
   });
   const tube = useMemo(() => {
-    const wider = stretches.map((stretch) => ({ ...stretch, od: stretch.od + (2 * WIDTH) / zoom, bore: 0 }));
+    const more = (2 * WIDTH) / zoom;
+    const wider = stretches.map((stretch) => ({
+      ...stretch,
+      od: stretch.od + more,
+      endOd: stretch.endOd === undefined ? undefined : stretch.endOd + more,
+      bore: 0,
+    }));
     return tubeGeometry(solved, wider, BRASS, () => false);
   }, [solved, stretches, zoom]);
   useEffect(() => () => tube.geometry.dispose(), [tube]);

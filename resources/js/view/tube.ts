@@ -16,7 +16,13 @@ export interface TubeStretch {
   to: number;
   od: number;
   bore: number;
+  /** Outside diameter at its end, where that is another than at its start. */
+  endOd?: number;
 }
+
+/** Returns the outside diameter of a stretch at a developed length, mm. */
+const odAt = ({ from, to, od, endOd }: TubeStretch, along: number): number =>
+  endOd === undefined ? od : od + ((endOd - od) * (along - from)) / (to - from);
 
 export interface TubeGeometry {
   geometry: BufferGeometry;
@@ -81,14 +87,15 @@ export function tubeGeometry(
     }
   };
 
-  for (const [a, b, { od, bore }] of divided(stations, stretches)) {
+  for (const [a, b, stretch] of divided(stations, stretches)) {
+    const { bore } = stretch;
     const middle = (a.along + b.along) / 2;
     const piece = all.find((candidate) => candidate.from <= middle && middle <= candidate.to) ?? null;
     starts.push({ triangle: indices.length / 3, piece });
     const tint = new Color(
       piece !== null && isPicked(piece) ? colours.picked : piece?.broken ? colours.broken : colours.base,
     );
-    wall(ring(a, od / 2, tint, false), ring(b, od / 2, tint, false));
+    wall(ring(a, odAt(stretch, a.along) / 2, tint, false), ring(b, odAt(stretch, b.along) / 2, tint, false));
     if (bore > 0) {
       const dark = new Color(colours.bore);
       wall(ring(b, bore / 2, dark, true), ring(a, bore / 2, dark, true));

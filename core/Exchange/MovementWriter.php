@@ -56,7 +56,7 @@ final class MovementWriter
     /** Returns how much longer a run is than it has to reach, mm; null where its length follows its shape. */
     private static function slack(MovedPosition $tautest, LaidRun $laid): ?float
     {
-        return $tautest->taut === null ? null : $laid->length() * (1.0 - $tautest->taut);
+        return $tautest->taut === null ? null : max(0.0, $laid->length() * (1.0 - $tautest->taut));
     }
 
     /** @return non-empty-list<MovedPosition> those that something is told of, both ends, and others to see it move */

@@ -28,7 +28,7 @@ export function MovementFacts({ movement }: { movement: SweptRun }) {
   if (tautest !== undefined) {
     rows.push(['Stretched to', `${show((tautest.taut ?? 0) * 100, 1)} %`, movement.tautest]);
     if (movement.slack !== null) {
-      rows.push(['Slack left', lengthWithUnit(Math.max(0, movement.slack)), movement.tautest]);
+      rows.push(['Slack left', lengthWithUnit(movement.slack), movement.tautest]);
     }
   } else {
     rows.push(['Length', `${lengthWithUnit(shortest, 0)} to ${lengthWithUnit(longest, 0)}`, null]);

@@ -284,3 +284,86 @@ it('puts tables beside what lies there, and beside each other', function (int $s
 
     expect(count($placed))->toBeGreaterThan(3)->and($covered)->toBe(0);
 })->with(range(1, 12));
+
+/*
+ * Boards of random trees, as they are written for the hand.
+ */
+it('is the same board when every angle is told as it is', function (int $seed): void {
+    $file = treeOfTrunks($seed);
+    $board = boardOf($file);
+    $told = [];
+    foreach ($board->turns as $turn) {
+        $told[$turn->run.($turn->isForward ? '>' : '<')] = rad2deg($turn->angle);
+    }
+    $again = boardOf($file, INF, $told);
+    $ends = static fn (Board $of): array => array_map(
+        static fn (BoardSegment $one): array => [$one->run, ...$one->start, ...$one->end], $of->segments,
+    );
+
+    expect(array_column($ends($again), 0))->toBe(array_column($ends($board), 0));
+    foreach ($ends($again) as $i => $segment) {
+        expect(array_slice($segment, 1))->toEqualWithDelta(array_slice($ends($board)[$i], 1), 1e-6);
+    }
+    foreach ($again->turns as $turn) {
+        expect($turn->inWay)->toBeNull();
+    }
+})->with(range(1, 12));
+
+it('lays nothing over anything, whatever angles are told', function (int $seed): void {
+    $file = treeOfTrunks($seed);
+    mt_srand(1000 + $seed);
+    $told = [];
+    foreach ($file->harnesses[0]->trunks as $run) {
+        $told[$run] = (float) mt_rand(-170, 170);
+    }
+    $board = boardOf($file, INF, $told);
+    $sum = 0.0;
+    foreach ($board->segments as $i => $one) {
+        $sum += $one->run === null ? 0.0 : $one->length();
+        foreach (array_slice($board->segments, $i + 1) as $other) {
+            $meet = array_filter([$one->start, $one->end], static fn (array $at): bool => min(
+                hypot($at[0] - $other->start[0], $at[1] - $other->start[1]),
+                hypot($at[0] - $other->end[0], $at[1] - $other->end[1]),
+            ) < 1e-6);
+            expect($meet !== [] || $one->distanceTo($other) > 1.0 - 1e-9)->toBeTrue();
+        }
+    }
+    $lengths = array_sum(array_map(
+        static fn ($trunk): float => $trunk->length(), Harnesses::solved($file)->laid->trunks(),
+    ));
+    $isAsTold = 0;
+    foreach ($board->turns as $turn) {
+        $isAsTold += (int) ($turn->inWay === null && abs(
+            fmod(rad2deg($turn->angle) - $told[$turn->run] + 540.0, 360.0) - 180.0,
+        ) < 1e-6);
+    }
+
+    expect($sum)->toEqualWithDelta($lengths, 1e-6)->and($isAsTold)->toBeGreaterThan(0);
+})->with(range(1, 12));
+
+it('is written in the coordinates of its picture', function (int $seed): void {
+    $solved = Harnesses::solved(treeOfTrunks($seed));
+    $board = BoardLayout::of($solved->laid, $solved->bundles);
+    $written = BoardWriter::write($solved, $board, Units::millimetres(), []);
+    $svg = simplexml_load_string($written['picture']) ?: throw new LogicException;
+    $drawn = [];
+    foreach ($svg->line as $line) {
+        $drawn[] = array_map(floatval(...), [$line['x1'], $line['y1'], $line['x2'], $line['y2']]);
+    }
+    expect($written['turns'])->not->toBe([]);
+    foreach ($written['turns'] as $turn) {
+        [$x, $y] = [$turn['end'][0] - $turn['at'][0], $turn['end'][1] - $turn['at'][1]];
+        $angle = deg2rad($turn['along'] + $turn['angle']);
+        // As long as it is told, in the direction that is told, with y downwards.
+        expect(hypot($x, $y))->toEqualWithDelta($turn['length'], 1e-6)
+            ->and($x)->toEqualWithDelta($turn['length'] * cos($angle), 1e-3)
+            ->and($y)->toEqualWithDelta(-$turn['length'] * sin($angle), 1e-3)
+            ->and($turn['at'][0])->toBeGreaterThan(0)->toBeLessThan($written['width'])
+            ->and($turn['at'][1])->toBeGreaterThan(0)->toBeLessThan($written['height']);
+        $begins = array_filter($drawn, static fn (array $line): bool => min(
+            hypot($line[0] - $turn['at'][0], $line[1] - $turn['at'][1]),
+            hypot($line[2] - $turn['at'][0], $line[3] - $turn['at'][1]),
+        ) < 1e-3);
+        expect($begins)->not->toBe([]);
+    }
+})->with([1, 5, 9]);

@@ -210,3 +210,41 @@ it('cuts the longest first, and leaves out what no reel has', function (array $l
     [[], []], [[4.0, 7.0, 3.0], [[7.0, 3.0], [4.0]]], [[11.0, 10.0], [[10.0]]],
     [[6.0, 5.0, 5.0, 4.0], [[6.0, 4.0], [5.0, 5.0]]],
 ]);
+
+it('wastes no reel: all is cut, none is too full, and no two could be one', function (int $seed): void {
+    mt_srand($seed);
+    $lengths = array_map(static fn (): float => mt_rand(100, 900) / 1.0, range(1, mt_rand(5, 60)));
+    $reels = Reels::of($lengths, 1000.0);
+    $all = array_merge(...$reels);
+    $filled = array_map(array_sum(...), $reels);
+    sort($lengths);
+    sort($all);
+    sort($filled);
+
+    expect($all)->toBe($lengths)->and(max($filled))->toBeLessThanOrEqual(1000.0)
+        // What lies on the two that are least full would else have gone on one.
+        ->and(count($filled) < 2 || $filled[0] + $filled[1] > 1000.0)->toBeTrue()
+        ->and(count($reels))->toBeGreaterThanOrEqual((int) ceil(array_sum($lengths) / 1000.0));
+})->with(range(1, 8));
+
+it('lists of each stock as much as is cut of it', function (): void {
+    $file = JobFile::decode((string) file_get_contents(__DIR__.'/../../../database/demo/wiring.json'));
+    $job = Job::read($file);
+    $solved = Harnesses::solved($file);
+    $tables = HarnessTables::all($solved, $job->site->units);
+    $cut = 0.0;
+    foreach ($solved->laid->wires as $wire) {
+        $cut += $wire->cutLength() ?? 0.0;
+    }
+    $ofWires = array_filter($tables['parts']->rows, static fn (array $row): bool => $row[0] === 'wire');
+
+    // 44 wires, each with a label at both ends.
+    expect(array_sum(array_column($ofWires, 3)))->toEqualWithDelta($cut, 1e-6)
+        ->and(array_sum(array_column($tables['cuts']->rows, 2)))->toEqualWithDelta($cut, 1e-6)
+        ->and(array_sum(array_column($ofWires, 2)))->toBe(44)
+        ->and(array_column($tables['parts']->rows, 2, 0)['label'])->toBe(88);
+    foreach ($tables['cuts']->rows as [, , $total, , $reel, $reels, $offcuts]) {
+        $left = array_sum(array_map(floatval(...), explode(' ', (string) $offcuts)));
+        expect($reel === null ? 0.0 : (int) $reels * (float) $reel - (float) $total)->toEqualWithDelta($left, 1e-6);
+    }
+});

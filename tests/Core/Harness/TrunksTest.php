@@ -169,3 +169,103 @@ it('says why trunks cannot be joined', function (): void {
     expect(static fn (): array => TrunkJoin::of($job, $job->runs['t1'], $job->runs['t2']))
         ->toThrow(EditError::class, 'T1 and T2 have no ends that lie together in the open.');
 });
+
+/**
+ * A spine of corners with branches square to it at random places, each to a connector, and wires between all of those.
+ *
+ * @return array{stdClass, float} the job, and the length of the spine
+ */
+function randomSpine(int $seed): array
+{
+    mt_srand($seed);
+    $stops = [];
+    $axes = ['+x', '+y', '+x', '-y'];
+    foreach (range(0, 3) as $i) {
+        $stops[] = ['along' => $axes[$i], 'length' => mt_rand(200, 500)];
+    }
+    $spine = Harnesses::trunk('t1', ['port' => 'panel.X'], ['at' => [3000, 0, 0]], $stops);
+    $file = Harnesses::file([], [], [], ['to' => $spine['to'], 'route' => $spine['route']]);
+    $run = Job::read($file)->runs['t1'];
+    $path = $run->route->lay($run)->path;
+    $trunks = $fittings = $wires = [];
+    foreach (range(1, 5) as $i) {
+        // On a straight, away from its bends.
+        $straights = $path->straights();
+        [$from, $to] = $straights[mt_rand(0, count($straights) - 1)];
+        $at = round($from + ($to - $from) * mt_rand(20, 80) / 100, 1);
+        $end = $path->pointAt($at)->toArray();
+        $end[2] = mt_rand(100, 300);
+        $trunks[] = Harnesses::trunk("b$i", ['on' => ['run' => 't1', 'length' => $at], 'axis' => [0, 0, 1]], [
+            'port' => "c$i.X",
+        ]);
+        $fittings[] = Harnesses::connector("c$i", 'X', $end, ['1', '2', '3']);
+        $wires[] = Harnesses::wire("P$i", 'panel.X.'.(1 + $i % 4), "c$i.X.1", $i % 2 === 0 ? ['via' => ['t1']] : []);
+        if ($i > 1) {
+            $wires[] = Harnesses::wire("W$i", "c$i.X.2", 'c'.mt_rand(1, $i - 1).'.X.3');
+        }
+    }
+    $covers = [[
+        'run' => 't1', 'kind' => 'sleeve', 'from' => mt_rand(0, 300), 'to' => mt_rand(500, 900), 'thickness' => 1,
+    ]];
+
+    return [
+        Harnesses::file(['wires' => $wires, 'covers' => $covers], $trunks, $fittings, [
+            'to' => $spine['to'], 'route' => $spine['route'],
+        ]),
+        $run->route->lay($run)->length(),
+    ];
+}
+
+it('keeps every wire through any breaks, and through joining all of it again', function (int $seed): void {
+    [$file] = randomSpine($seed);
+    $lengths = lengthsIn($file);
+    $covered = covered($file);
+    $broken = $file;
+    foreach (range(1, 3) as $time) {
+        $job = Job::read($broken);
+        $spines = array_values(array_filter(
+            $job->harnesses['h']->trunks, static fn (string $id): bool => str_starts_with($id, 't1'),
+        ));
+        $one = $job->runs[$spines[mt_rand(0, count($spines) - 1)]];
+        $broken = edited(clone $broken, TrunkBreak::of($job, $one, null));
+        // What is nearer than 0.01 is put together.
+        expect(lengthsIn($broken))->toEqualWithDelta($lengths, 0.01)
+            ->and(covered($broken))->toEqualWithDelta($covered, 1e-6);
+    }
+    expect(Job::read($broken)->harnesses['h']->trunks)->toHaveCount(count($file->harnesses[0]->trunks) + 3);
+    while (count(Job::read($broken)->harnesses['h']->trunks) > count($file->harnesses[0]->trunks)) {
+        $job = Job::read($broken);
+        $spines = array_values(array_filter(
+            $job->harnesses['h']->trunks, static fn (string $id): bool => str_starts_with($id, 't1'),
+        ));
+        $edits = null;
+        foreach (array_slice($spines, 1) as $other) {
+            try {
+                $edits ??= TrunkJoin::of($job, $job->runs[$spines[0]], $job->runs[$other]);
+            } catch (EditError) {
+                // Another lies between them.
+            }
+        }
+        $broken = edited(clone $broken, $edits ?? []);
+        expect($edits)->not->toBeNull()->and(lengthsIn($broken))->toEqualWithDelta($lengths, 0.01)
+            ->and(covered($broken))->toEqualWithDelta($covered, 1e-6);
+    }
+    $was = Job::read($file)->runs['t1'];
+    $is = Job::read($broken)->runs['t1'];
+    expect($is->route->lay($is)->length())->toEqualWithDelta($was->route->lay($was)->length(), 1e-6);
+})->with([1, 2, 3, 4, 5, 6]);
+
+it('leaves the other half to what stands on it', function (): void {
+    [$file, $length] = randomSpine(2);
+    $job = Job::read($file);
+    $at = Job::read($file)->runs['t1']->route->lay($job->runs['t1'])->path->straights()[1][0] + 40.0;
+    $after = Job::read(edited(clone $file, TrunkBreak::of($job, $job->runs['t1'], $at)));
+    foreach (range(1, 5) as $i) {
+        $was = $job->runs["b$i"]->from->branch;
+        $is = $after->runs["b$i"]->from->branch;
+        expect($is->host)->toBe($was->told > $at ? 't1-2' : 't1')
+            ->and($is->told)->toEqualWithDelta($was->told > $at ? $was->told - $at : $was->told, 1e-6);
+    }
+    $second = $after->runs['t1-2'];
+    expect($second->route->lay($second)->length())->toEqualWithDelta($length - $at, 1e-6);
+});

@@ -248,3 +248,53 @@ it('lists of each stock as much as is cut of it', function (): void {
         expect($reel === null ? 0.0 : (int) $reels * (float) $reel - (float) $total)->toEqualWithDelta($left, 1e-6);
     }
 });
+
+it('has pins in the order in which people count', function (): void {
+    $file = Harnesses::file(
+        ['wires' => array_map(
+            static fn (string $pin): array => Harnesses::wire("W$pin", "box.B.$pin", 'panel.X.1'),
+            ['10', '2', '1', 'PE'],
+        )], [], [Harnesses::connector('box', 'B', [0, 0, 0], ['1', '2', '10', 'PE'])],
+    );
+    $pins = Job::read($file)->harnesses['h']->pinsOf('box.B');
+
+    expect(array_column($pins, 0))->toBe(['1', '2', '10', 'PE'])
+        ->and(array_map(static fn (array $one): string => $one[1]->id, $pins))->toBe(['W1', 'W2', 'W10', 'WPE']);
+});
+
+it('is the same wire only while all that is told of it is the same', function (array $changed, bool $isSame): void {
+    $harness = [
+        'cables' => [['id' => 'K', 'stock' => 'w4', 'cores' => ['red', 'blue']]],
+        'pairs' => [['id' => 'P', 'lay' => 40]],
+    ];
+    $told = ['signal' => '24 V', 'class' => 'power', 'length' => ['at_most' => 2000]];
+    $job = Job::read(Harnesses::file([
+        ...$harness, 'wires' => [Harnesses::wire('W1', 'panel.X.1', 'pump.M.1', $told)],
+    ]));
+    $after = $job->withHarnesses(Harnesses::file([
+        ...$harness, 'wires' => [[...Harnesses::wire('W1', 'panel.X.1', 'pump.M.1', $told), ...$changed]],
+    ]));
+
+    expect($job->harnesses['h']->wires['W1']->isSame($after->harnesses['h']->wires['W1']))->toBe($isSame);
+})->with([
+    'nothing' => [[], true], 'its end' => [['to' => 'pump.M.2'], false], 'its stock' => [['stock' => 'w4'], false],
+    'its signal' => [['signal' => '0 V'], false], 'its class' => [['class' => 'data'], false],
+    'its way' => [['via' => ['t1']], false], 'its cable' => [['cable' => 'K'], false],
+    'its pair' => [['pair' => 'P'], false], 'how long it may be' => [['length' => ['at_most' => 2001]], false],
+]);
+
+it('says where a cable is wrong', function (array $wires, array $cable, string $pointer, string $words): void {
+    try {
+        Job::read(Harnesses::file(['wires' => $wires, 'cables' => [['id' => 'K', 'stock' => 'w4', ...$cable]]]));
+        $error = null;
+    } catch (JobError $error) {
+    }
+    expect($error?->pointer)->toBe('/harnesses/0'.$pointer)->and($error?->getMessage())->toContain($words);
+})->with([
+    'one core twice' => [[
+        Harnesses::wire('W1', 'panel.X.1', 'pump.M.1', ['cable' => 'K', 'core' => 'red']),
+        Harnesses::wire('W2', 'panel.X.2', 'pump.M.2', ['cable' => 'K', 'core' => 'red']),
+    ], ['cores' => ['red', 'blue']], '/wires/1/core', 'core “red” of K is W1 already'],
+    'a shield on no pin' => [[], ['shield' => ['panel.X.9']], '/cables/0/shield/0', 'panel.X has no pin “9”'],
+    'a shield on a whole connector' => [[], ['shield' => ['panel.X']], '/cables/0/shield/0', 'panel.X has pins'],
+]);

@@ -24,7 +24,7 @@ use stdClass;
 final readonly class JobEdits
 {
     /** Lists of the job file, and the definition of their items in schema/job.json. */
-    private const KINDS = [
+    public const KINDS = [
         'stock' => 'stock',
         'fittings' => 'fitting',
         'clamps' => 'clamp',

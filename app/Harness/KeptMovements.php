@@ -6,8 +6,8 @@ namespace App\Harness;
 
 use App\Models\Job;
 use Bowline\Harness\Movements;
-use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
+use Bowline\Routing\MovedPosition;
 
 /** Movements of trunks as they were solved with their runs; not known before a run is solved. */
 final readonly class KeptMovements implements Movements
@@ -32,8 +32,8 @@ final readonly class KeptMovements implements Movements
         $angle = data_get($position, 'angle');
         $part = data_get($position, 'part');
 
-        return [(float) $radius, is_numeric($angle)
-            ? Words::number((float) $angle).'°'
-            : sprintf('%d %%', (int) round(100 * (is_numeric($part) ? (float) $part : 0.0)))];
+        return [(float) $radius, MovedPosition::inWords(
+            is_numeric($angle) ? (float) $angle : null, is_numeric($part) ? (float) $part : 0.0,
+        )];
     }
 }

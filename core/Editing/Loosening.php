@@ -96,7 +96,8 @@ final readonly class Loosening
     }
 
     /**
-     * Returns harnesses without trunks that are gone, and without the splices and covers on those.
+     * Returns harnesses without trunks that are gone, and without splices and covers on those and their angles on the
+     * board. A trunk that a wire has to go along is not let go.
      *
      * @param  list<Node>  $harnesses
      * @param  array<array-key>  $lost  ids of runs
@@ -120,6 +121,16 @@ final readonly class Loosening
                         array_filter($node->list($list), static fn (Node $one): bool => ! $isLost($runOf($list, $one))),
                     ));
                 }
+            }
+
+            $board = $node->find('board');
+            if ($board?->find('angles') !== null) {
+                $copy->board = (object) [...get_object_vars($board->object()), 'angles' => array_map(
+                    static fn (Node $angle): mixed => $angle->value,
+                    array_values(array_filter(
+                        $board->list('angles'), static fn (Node $angle): bool => ! $isLost($angle->find('run')),
+                    )),
+                )];
             }
 
             return $copy;

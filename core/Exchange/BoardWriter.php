@@ -12,6 +12,7 @@ use Bowline\Harness\BoardChange;
 use Bowline\Harness\BoardChanges;
 use Bowline\Harness\BoardTurn;
 use Bowline\Job\Harness\BuiltBoard;
+use Bowline\Job\Harness\Harness;
 use Bowline\Job\Units;
 use Bowline\Solving\SolvedHarness;
 
@@ -94,7 +95,9 @@ final readonly class BoardWriter
     {
         $angles = $this->solved->laid->harness->angles;
 
-        return isset($angles[$turn->run]) || isset($angles[$turn->run.($turn->isForward ? '>' : '<')]);
+        return isset($angles[$turn->run]) || isset(
+            $angles[Harness::angleKey($turn->run, $turn->isForward ? 'end' : 'start')],
+        );
     }
 
     private function nameOf(?string $run): string

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Harness;
 
+use Bowline\Job\Harness\Harness;
+
 /** What goes on along one trunk from a place, before it is laid on the board: lengths between nodes of the backbone. */
 final readonly class BoardChain
 {
@@ -26,10 +28,10 @@ final readonly class BoardChain
         return $this->pieces[0][1] > $this->pieces[0][0];
     }
 
-    /** Returns its trunk with its direction: "t1>" towards the end of that, or "t1<". */
-    public function name(): string
+    /** Returns the key of its angle among those that a harness tells (`Harness::$angles`). */
+    public function angleKey(): string
     {
-        return $this->run.($this->isForward() ? '>' : '<');
+        return Harness::angleKey((string) $this->run, $this->isForward() ? 'end' : 'start');
     }
 
     public function length(): float

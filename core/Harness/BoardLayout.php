@@ -263,7 +263,7 @@ final class BoardLayout
             return;
         }
         $goesOn = $this->space->goesOn($place, $travel);
-        $told = $chain->run === null ? null : $this->angles[$chain->name()] ?? $this->angles[$chain->run] ?? null;
+        $told = $chain->run === null ? null : $this->angles[$chain->angleKey()] ?? $this->angles[$chain->run] ?? null;
         $side = $this->side;
         $angles = [
             ...$told === null ? [] : [$along + deg2rad($told)],

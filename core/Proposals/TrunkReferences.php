@@ -97,15 +97,37 @@ final readonly class TrunkReferences
                 fn (Node $wire): stdClass => $this->wire($wire, $laid), $node->list('wires'),
             );
         }
-        // The same lengths, on the trunks as they are called now.
-        $built = $node->find('board')?->find('built');
-        if ($built !== null) {
-            $harness->board = (object) [...get_object_vars($node->get('board')->object()), 'built' => (object) [
-                ...get_object_vars($built->object()), 'trunks' => $this->built($built, $after),
-            ]];
+        $board = $node->find('board');
+        if ($board !== null) {
+            $harness->board = $this->board($board, $after);
         }
 
         return $harness;
+    }
+
+    /**
+     * @param  array<string, float>  $after
+     * @return stdClass the board without angles of trunks that went, and what was built as the trunks are called now
+     */
+    private function board(Node $node, array $after): stdClass
+    {
+        $board = clone $node->object();
+        if ($node->find('angles') !== null) {
+            $gone = array_diff($this->trunks, array_keys($after));
+            $board->angles = array_map(static fn (Node $angle): mixed => $angle->value, array_values(array_filter(
+                $node->list('angles'), static fn (Node $angle): bool => ! in_array(
+                    $angle->get('run')->value, $gone, true,
+                ),
+            )));
+        }
+        $built = $node->find('built');
+        if ($built !== null) {
+            $board->built = (object) [
+                ...get_object_vars($built->object()), 'trunks' => $this->built($built, $after),
+            ];
+        }
+
+        return $board;
     }
 
     private function laid(string $harness): LaidHarness

@@ -41,9 +41,16 @@ final readonly class MovedPosition
     /** Returns the position in words: its angle, or the share of the way. */
     public function words(): string
     {
-        return $this->angle !== null
-            ? Words::number(rad2deg($this->angle)).'°'
-            : sprintf('%d %%', (int) round(100 * $this->part));
+        return self::inWords($this->angle === null ? null : rad2deg($this->angle), $this->part);
+    }
+
+    /**
+     * @param  float|null  $angle  of the swing, degrees; null when nothing swings
+     * @param  float  $part  position in the movement, 0 to 1
+     */
+    public static function inWords(?float $angle, float $part): string
+    {
+        return $angle !== null ? Words::number($angle).'°' : sprintf('%d %%', (int) round(100 * $part));
     }
 
     /** Returns the smallest radius, mm; INF when it is straight. */

@@ -155,7 +155,7 @@ final readonly class HarnessSolver
         );
         $id = $laid->harness->id;
         if ($remedy->list === 'harnesses') {
-            // Its trunks are where they were, and move as they did.
+            // No remedy of a harness changes which runs are its trunks: they are where they were, and move as they did.
             $job = $this->job->withHarnesses($file);
             $after = $laid->with($job->harnesses[$id]);
             $other = new self($job, $this->packings, $this->movements);

@@ -326,3 +326,23 @@ it('tells where the wires lie in each trunk', function (): void {
         ->and(array_sum(array_map(static fn (array $one): float => abs($one['at'][0]), $trunk['spans'][0]['circles'])))
         ->toEqualWithDelta(2, 1e-3);
 });
+
+it('lets go of what is told on the board of a trunk that is deleted', function (): void {
+    $job = harnessJob(['board' => ['angles' => [['run' => 't2', 'angle' => 60], ['run' => 't1', 'angle' => 5]]]]);
+    $delete = ['edits' => [['list' => 'runs', 'id' => 't2', 'item' => null]]];
+    $state = test()->postJson($job.'/edits', $delete)->assertOk()->json();
+    expect($state['job']['harnesses'][0]['board']['angles'])->toBe([['run' => 't1', 'angle' => 5]]);
+    $undone = test()->postJson($job.'/step', ['step' => 0])->assertOk()->json();
+    expect($undone['job']['harnesses'][0]['board']['angles'])->toHaveCount(2);
+});
+
+it('turns a branch whatever is told of one of its ways', function (): void {
+    $job = harnessJob(['board' => ['angles' => [['run' => 't2', 'angle' => 60, 'towards' => 'end']]]]);
+    $angle = static fn (array $turn): float => test()->postJson($job.'/harnesses/h/board', $turn)->assertOk()
+        ->json('turns.0.angle');
+
+    expect($angle(['run' => 't2', 'angle' => 35]))->toEqualWithDelta(35, 1e-6)
+        ->and($angle(['run' => 't2', 'angle' => -40, 'towards' => 'end']))->toEqualWithDelta(-40, 1e-6)
+        // It goes to its end only: what is told of the other way is of nothing.
+        ->and($angle(['run' => 't2', 'angle' => -40, 'towards' => 'start']))->toEqualWithDelta(60, 1e-6);
+});

@@ -12,6 +12,7 @@ use Bowline\Exchange\Plan\Boards;
 use Bowline\Exchange\Plan\PlanDxf;
 use Bowline\Exchange\Plan\PlanPdf;
 use Bowline\Exchange\Plan\PlanSvg;
+use Bowline\Job\Harness\Harness;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -38,16 +39,17 @@ final readonly class BoardController
     {
         $turn = RequestBody::of($request, 'boardTurn');
         [$core, $solved] = $this->harnesses->one($job, $harness);
-        $towards = match ($turn->find('towards')?->text()) {
-            'start' => '<',
-            'end' => '>',
-            default => '',
-        };
         $angle = $core->site->values->number($turn->get('angle'));
+        $run = $turn->get('run')->text();
+        $towards = $turn->find('towards')?->text();
+        // Without a direction it is turned whatever is told of one.
+        $keys = array_map(
+            static fn (?string $one): string => Harness::angleKey($run, $one),
+            $towards === null ? [null, 'start', 'end'] : [$towards],
+        );
 
         return response()->json(BoardWriter::write(
-            $solved, Boards::laid($solved, null, [$turn->get('run')->text().$towards => $angle]), $core->site->units,
-            [],
+            $solved, Boards::laid($solved, null, array_fill_keys($keys, $angle)), $core->site->units, [],
         ));
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Editing\JobEdits;
 use App\Editing\JobFiles;
 use App\Harness\RememberedPackings;
 use App\Harness\SolvedHarnesses;
@@ -62,7 +63,7 @@ final readonly class HarnessController
         $body = RequestBody::of($request, 'triedItem');
         [$list, $item] = [$body->get('list')->text(), $body->get('item')];
         try {
-            $this->schema->require($item->value, 'job.json#/$defs/'.Str::singular($list));
+            $this->schema->require($item->value, 'job.json#/$defs/'.JobEdits::KINDS[$list]);
         } catch (JobError $error) {
             throw JobError::at($item->pointer.$error->pointer, $error->getMessage());
         }

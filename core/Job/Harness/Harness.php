@@ -41,6 +41,16 @@ final readonly class Harness
     ) {
     }
 
+    /** Returns the key of an angle (`$angles`): of a trunk, or of what goes towards its "start" or its "end". */
+    public static function angleKey(string $run, ?string $towards): string
+    {
+        return $run.match ($towards) {
+            'start' => '<',
+            'end' => '>',
+            default => '',
+        };
+    }
+
     /** @return list<array{string, Wire}> what goes to each pin of a connector, in the order of the pins */
     public function pinsOf(string $port): array
     {

@@ -151,13 +151,8 @@ final class HarnessReader
     {
         $angles = [];
         foreach ($this->node->find('board')?->list('angles') ?? [] as $told) {
-            $towards = match ($told->find('towards')?->text()) {
-                'start' => '<',
-                'end' => '>',
-                default => '',
-            };
             $run = $this->trunk($told->get('run'), $trunks);
-            $angles[$run.$towards] = $this->site->values->number($told->get('angle'));
+            $angles[Harness::angleKey($run, $told->find('towards')?->text())] = $this->site->values->number($told->get('angle'));
         }
 
         return $angles;

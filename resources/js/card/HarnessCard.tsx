@@ -13,6 +13,14 @@ import { CardHead } from './CardHead';
 import { HarnessFindings } from './HarnessFindings';
 import { HarnessParts } from './HarnessParts';
 
+/** Returns what changes of a harness when a trunk is taken out: also what is told of it on the board. */
+const withoutTrunk = ({ trunks, board }: Harness, trunk: string): Partial<Harness> => ({
+  trunks: trunks.filter((one) => one !== trunk),
+  ...(board?.angles === undefined
+    ? {}
+    : { board: { ...board, angles: board.angles.filter(({ run }) => run !== trunk) } }),
+});
+
 /** The card of a harness: its trunks, what its wires need at their ends, and what is found. */
 export function HarnessCard({ id }: { id: string }) {
   const { state, harnesses, item, items, put } = useJob();
@@ -73,7 +81,7 @@ export function HarnessCard({ id }: { id: string }) {
               <IconButton
                 icon={Trash2}
                 name={`Take ${name} out of the harness`}
-                onClick={() => tell(change({ trunks: harness.trunks.filter((one) => one !== trunk) }))}
+                onClick={() => tell(change(withoutTrunk(harness, trunk)))}
               />
             </div>
           );

@@ -269,3 +269,18 @@ it('leaves the other half to what stands on it', function (): void {
     $second = $after->runs['t1-2'];
     expect($second->route->lay($second)->length())->toEqualWithDelta($length - $at, 1e-6);
 });
+
+it('keeps angles on the board of trunks that stay, and drops those of one that goes', function (): void {
+    $file = trunkWithAll();
+    $angle = static fn (string $run): stdClass => (object) ['run' => $run, 'angle' => 40];
+    $file->harnesses[0]->board = (object) ['angles' => [$angle('t1'), $angle('t2')]];
+    $job = Job::read($file);
+    $broken = edited(clone $file, TrunkBreak::of($job, $job->runs['t1'], 500.0));
+    $broken->harnesses[0]->board->angles[] = $angle('t1-2');
+    $job = Job::read($broken);
+    $joined = edited(clone $broken, TrunkJoin::of($job, $job->runs['t1'], $job->runs['t1-2']));
+
+    expect(array_column($broken->harnesses[0]->board->angles, 'run'))->toBe(['t1', 't2', 't1-2'])
+        ->and(array_column($joined->harnesses[0]->board->angles, 'run'))->toBe(['t1', 't2'])
+        ->and(array_keys(Job::read($joined)->harnesses['h']->angles))->toBe(['t1', 't2']);
+});

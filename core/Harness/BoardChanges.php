@@ -23,11 +23,12 @@ final class BoardChanges
         $changes = [];
         foreach ($now->lengths as $run => $lengths) {
             array_push($changes, ...self::ofTrunk(
-                $run, $laid->backbone->trunk($run)->run->name ?? $run, $built->lengths[$run] ?? null, $lengths,
+                strval($run), $laid->backbone->trunk(strval($run))->run->name ?? strval($run),
+                $built->lengths[$run] ?? null, $lengths,
             ));
         }
         foreach (array_keys(array_diff_key($built->lengths, $now->lengths)) as $run) {
-            $changes[] = new BoardChange('gone', $run, $run);
+            $changes[] = new BoardChange('gone', strval($run), strval($run));
         }
         foreach ($now->pins + $built->pins as $port => $pins) {
             $differ = self::pins($built->pins[$port] ?? [], $now->pins[$port] ?? []);

@@ -57,7 +57,7 @@ final readonly class TrunkBreak
             : [$second->id, $along - $at]);
 
         return $references->edits([$first, $second], $references->harnesses([
-            $run->id => $at, $second->id => $laid->length() - $at,
+            [$run->id, $at], [$second->id, $laid->length() - $at],
         ]));
     }
 

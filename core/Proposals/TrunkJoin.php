@@ -45,7 +45,7 @@ final readonly class TrunkJoin
             )],
         );
 
-        return $references->edits([$joined], $references->harnesses([$run->id => $laid->length()]), [$other->id]);
+        return $references->edits([$joined], $references->harnesses([[$run->id, $laid->length()]]), [$other->id]);
     }
 
     /** @throws EditError where a run is no trunk that can be broken or joined */

@@ -55,7 +55,8 @@ final readonly class TrunkReferences
     }
 
     /**
-     * @param  array<string, float>  $after  the trunks that stand in place of them, in order, and how long they are, mm
+     * @param  list<array{string, float}>  $after  the trunks that stand in place of them, in order, and how long they
+     *     are, mm
      * @return list<stdClass> harnesses that have one of the trunks, after the change
      */
     public function harnesses(array $after): array
@@ -73,14 +74,14 @@ final readonly class TrunkReferences
 
     /**
      * @param  list<string>  $told  its trunks
-     * @param  array<string, float>  $after
+     * @param  list<array{string, float}>  $after
      */
     private function harness(Node $node, array $told, array $after): stdClass
     {
         $harness = clone $node->object();
         $trunks = [];
         foreach ($told as $run) {
-            array_push($trunks, ...in_array($run, $this->trunks, true) ? array_keys($after) : [$run]);
+            array_push($trunks, ...in_array($run, $this->trunks, true) ? array_column($after, 0) : [$run]);
         }
         $harness->trunks = array_values(array_unique($trunks));
         if ($node->find('splices') !== null) {
@@ -106,14 +107,14 @@ final readonly class TrunkReferences
     }
 
     /**
-     * @param  array<string, float>  $after
+     * @param  list<array{string, float}>  $after
      * @return stdClass the board without angles of trunks that went, and what was built as the trunks are called now
      */
     private function board(Node $node, array $after): stdClass
     {
         $board = clone $node->object();
         if ($node->find('angles') !== null) {
-            $gone = array_diff($this->trunks, array_keys($after));
+            $gone = array_diff($this->trunks, array_column($after, 0));
             $board->angles = array_map(static fn (Node $angle): mixed => $angle->value, array_values(array_filter(
                 $node->list('angles'), static fn (Node $angle): bool => ! in_array(
                     $angle->get('run')->value, $gone, true,
@@ -206,7 +207,7 @@ final readonly class TrunkReferences
     }
 
     /**
-     * @param  array<string, float>  $after
+     * @param  list<array{string, float}>  $after
      * @return list<stdClass> lengths of the board that was built, on the trunks as they are now
      */
     private function built(Node $built, array $after): array
@@ -226,7 +227,7 @@ final readonly class TrunkReferences
                 $ends[$now][] = $place;
             }
         }
-        foreach ($after as $run => $whole) {
+        foreach ($after as [$run, $whole]) {
             $places = [0.0, $whole, ...$ends[$run] ?? []];
             sort($places);
             $lengths = [];

@@ -12,7 +12,7 @@ use Bowline\Job\Values;
 final readonly class BuiltBoard
 {
     /**
-     * @param  array<string, list<float>>  $lengths  of each trunk between where branches and wires leave, mm
+     * @param  array<array-key, list<float>>  $lengths  of each trunk between where branches and wires leave, mm
      * @param  array<string, list<array{string, string}>>  $pins  of each connector: pin and wire
      */
     public function __construct(

@@ -99,21 +99,23 @@ export function HarnessMake({ harness }: { harness: Harness }) {
             (one) => one.run === turn.run && (one.towards ?? turn.towards) === turn.towards,
           );
           return (
-            <Row key={`${turn.run} ${turn.towards}`} label={name}>
-              <NumberField
-                label={`${name}: turned by`}
-                unit="°"
-                plain
-                value={told?.angle}
-                placeholder={`${Math.round(turn.angle)} by itself`}
-                onChange={(angle) => put('harnesses', turnedOn(harness, turn, angle), `Turn ${name} on the board`)}
-              />
+            <div key={`${turn.run} ${turn.towards}`}>
+              <Row label={name}>
+                <NumberField
+                  label={`${name}: turned by`}
+                  unit="°"
+                  plain
+                  value={told?.angle}
+                  placeholder={`${Math.round(turn.angle)} by itself`}
+                  onChange={(angle) => put('harnesses', turnedOn(harness, turn, angle), `Turn ${name} on the board`)}
+                />
+              </Row>
               {turn.in_way !== null && (
-                <span className="text-warning-emphasis">
+                <p className="text-warning-emphasis mb-1">
                   No room there: {turn.in_way} is in the way. It lies at {Math.round(turn.angle)}°.
-                </span>
+                </p>
               )}
-            </Row>
+            </div>
           );
         })}
       </Section>

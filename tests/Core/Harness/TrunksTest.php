@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use Bowline\Editing\EditError;
+use Bowline\Exchange\BoardWriter;
+use Bowline\Exchange\Plan\Boards;
 use Bowline\Harness\BoardChanges;
 use Bowline\Job;
 use Bowline\Proposals\TrunkBreak;
@@ -283,4 +285,27 @@ it('keeps angles on the board of trunks that stay, and drops those of one that g
     expect(array_column($broken->harnesses[0]->board->angles, 'run'))->toBe(['t1', 't2', 't1-2'])
         ->and(array_column($joined->harnesses[0]->board->angles, 'run'))->toBe(['t1', 't2'])
         ->and(array_keys(Job::read($joined)->harnesses['h']->angles))->toBe(['t1', 't2']);
+});
+
+it('takes trunks whose ids are numbers', function (): void {
+    $text = str_replace(['"t1"', '"t2"'], ['"1"', '"2"'], json_encode(trunkWithAll(), JSON_THROW_ON_ERROR));
+    $file = static fn (): stdClass => json_decode($text, false, 512, JSON_THROW_ON_ERROR);
+    $job = Job::read($file());
+    $solved = Harnesses::solved($file());
+    $built = BoardWriter::write($solved, Boards::laid($solved), $job->site->units, [])['now'];
+    $with = $file();
+    $with->harnesses[0]->board = (object) [
+        'angles' => [(object) ['run' => '2', 'angle' => 60]], 'built' => json_decode(json_encode($built)),
+    ];
+    $broken = edited(clone $with, TrunkBreak::of(Job::read($with), array_values($job->runs)[0], 500.0));
+    $joined = Job::read($broken);
+    $joined = edited(clone $broken, TrunkJoin::of($joined, array_values($joined->runs)[0], $joined->runs['1-2']));
+    $moved = clone $with;
+    $moved->harnesses[0]->trunks = ['1'];
+    $moved->harnesses[0]->board->angles = [];
+    $moved->harnesses[0]->wires = [$moved->harnesses[0]->wires[0]];
+
+    expect($broken->harnesses[0]->trunks)->toBe(['1', '1-2', '2'])->and($joined->harnesses[0]->trunks)->toBe(['1', '2'])
+        ->and(lengthsIn($joined))->toEqualWithDelta(lengthsIn($file()), 1e-6)
+        ->and(array_column(BoardChanges::of(Harnesses::solved($moved)->laid), 'kind'))->toContain('gone');
 });

@@ -9,6 +9,7 @@ use Bowline\Harness\LaidWire;
 use Bowline\Harness\Way;
 use Bowline\Job\Harness\Allowance;
 use Bowline\Rules\Harness\HarnessFinding;
+use Bowline\Rules\Harness\HarnessRules;
 use Bowline\Rules\Remedy;
 use Bowline\Solving\SolvedHarness;
 
@@ -39,6 +40,7 @@ final class HarnessWriter
             'lengths' => array_map(static fn (LaidWire $one): array => [
                 $one->wire->id, $one->length(), $one->cutLength(),
             ], array_values($solved->laid->wires)),
+            'rules' => array_keys(HarnessRules::ofWires()),
             'findings' => array_map(self::finding(...), $solved->findings),
         ];
     }

@@ -129,6 +129,7 @@ describe('while something is dragged', () => {
           ['W1', 1080, 1085],
           ['W2', 500, 505],
         ],
+        rules: ['no-way', 'wire-length', 'wire-apart'],
         findings: [tooLong('W1')],
       } as never,
     ]);

@@ -152,7 +152,8 @@ final class HarnessReader
         $angles = [];
         foreach ($this->node->find('board')?->list('angles') ?? [] as $told) {
             $run = $this->trunk($told->get('run'), $trunks);
-            $angles[Harness::angleKey($run, $told->find('towards')?->text())] = $this->site->values->number($told->get('angle'));
+            $key = Harness::angleKey($run, $told->find('towards')?->text());
+            $angles[$key] = $this->site->values->number($told->get('angle'));
         }
 
         return $angles;

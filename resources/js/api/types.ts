@@ -4928,6 +4928,10 @@ export interface TriedHarness {
    * Of each wire its id, its length, and what it is cut to, mm; null without a way.
    */
   lengths: [string | number | null, string | number | null, string | number | null][];
+  /**
+   * Those that were looked at.
+   */
+  rules: string[];
   findings: HarnessFinding[];
 }
 /**

@@ -43,14 +43,12 @@ export function useTriedHarnesses({ id: job, harnesses }: JobState): readonly So
   );
 }
 
-/** What is found of wires; what is found of bundles stays as stored until the end of a drag. */
-const OF_WIRES = ['no-way', 'wire-length', 'wire-apart'];
-
-function withLengths(stored: SolvedHarness, { lengths, findings }: TriedHarness): SolvedHarness {
+/** Returns a harness with lengths as tried; what other rules have found of it stays until the end of a drag. */
+function withLengths(stored: SolvedHarness, { lengths, rules, findings }: TriedHarness): SolvedHarness {
   const now = new Map(lengths.map(([id, length, cut]) => [id, { length, cut_length: cut }]));
   return {
     ...stored,
     wires: stored.wires.map((wire) => ({ ...wire, ...(now.get(wire.id) as Partial<SolvedWire> | undefined) })),
-    findings: [...findings, ...stored.findings.filter(({ rule }) => !OF_WIRES.includes(rule))],
+    findings: [...findings, ...stored.findings.filter(({ rule }) => !rules.includes(rule))],
   };
 }

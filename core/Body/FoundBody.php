@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Body;
 
+use Bowline\Body\Boundary\Solid;
 use Bowline\Job\JobError;
 use Bowline\Space\Progress;
 
@@ -16,4 +17,14 @@ interface FoundBody
      * @throws JobError where that asks for more triangles than are allowed, or it does not close
      */
     public function mesh(float $chord, Progress $progress = new Progress): Mesh;
+
+    /**
+     * Returns it as a solid on splines and exact surfaces, all within a distance of it; null where it is not smooth, or
+     * takes more faces than a file should have.
+     *
+     * @param  float  $within  mm
+     *
+     * @throws JobError
+     */
+    public function onSplines(float $within, Progress $progress = new Progress): ?Solid;
 }

@@ -17,4 +17,9 @@ final readonly class FoundMesh implements FoundBody
     {
         return $this->mesh;
     }
+
+    public function onSplines(float $within, Progress $progress = new Progress): null
+    {
+        return null;
+    }
 }

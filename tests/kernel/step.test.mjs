@@ -137,6 +137,47 @@ describe('STEP of a body of several runs', () => {
   });
 });
 
+describe('STEP of a rounded body', () => {
+  it('is one valid solid on splines, as large as `mass` says', { timeout: 120_000 }, () => {
+    const rod = (id, od) => ({
+      id,
+      kind: 'pipe',
+      density: 8000,
+      section: { shape: 'round', od, wall: od / 2 },
+      bend: { radius: 100, min_radius: 40, min_straight: 10 },
+    });
+    const route = { kind: 'corners', stops: [] };
+    const job = {
+      format: 'bowline-job',
+      version: 3,
+      name: 'Tee',
+      up: 'z',
+      stock: [rod('pipe', 40), rod('tube', 20)],
+      runs: [
+        { id: 'main', stock: 'pipe', from: { at: [0, 0, 0] }, to: { at: [400, 0, 0] }, route },
+        {
+          id: 'b',
+          stock: 'tube',
+          from: { on: { run: 'main', length: 200 }, axis: [0, 0, 1] },
+          to: { at: [200, 0, 150] },
+          route,
+        },
+      ],
+      bodies: [{ id: 'tee', runs: ['main', 'b'], round: 8, order: 'hollow-first' }],
+    };
+    const path = join(folder, 'rounded.json');
+    writeFileSync(path, JSON.stringify(job));
+    writeFileSync(join(folder, 'rounded.step'), bowline('step', path));
+    const [body] = JSON.parse(bowline('mass', path).toString()).bodies;
+    const solids = solidsOf(oc, join(folder, 'rounded.step'), 1e-4);
+    expect(solids).toHaveLength(1);
+    expect(solids[0]).toMatchObject({ isValid: true, isClosed: true });
+    // `mass` weighs what is found within about 0.05 %.
+    expect(Math.abs(solids[0].volume / body.volume - 1)).toBeLessThan(6e-4);
+    expect(Math.abs(solids[0].surface / body.surface - 1)).toBeLessThan(6e-4);
+  });
+});
+
 describe('STEP of a block with channels', () => {
   const channel = (id, from, corners, to, more = {}) => ({
     id,

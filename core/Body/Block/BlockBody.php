@@ -321,6 +321,12 @@ final readonly class BlockBody implements FoundBody
         throw JobError::at('', sprintf('%s does not close: ask for a finer chord', $this->block->name));
     }
 
+    /** Its channels meet in edges. */
+    public function onSplines(float $within, Progress $progress = new Progress): null
+    {
+        return null;
+    }
+
     /**
      * Returns the material round its channels: from places all along and round each to the nearest face or other
      * channel. Where a channel comes out of a face, that one does not count.
@@ -352,7 +358,7 @@ final readonly class BlockBody implements FoundBody
         return function (Vector $at) use ($walls): ?float {
             foreach ($this->cuts as $number => $cut) {
                 $along = $cut->path->closestTo($at);
-                if (abs($cut->path->pointAt($along)->distanceTo($at) - $cut->reach) <= self::ON_WALL * $cut->reach) {
+                if (abs($cut->surface->at($at->x, $at->y, $at->z)[0]) <= self::ON_WALL * $cut->reach) {
                     return $walls[$number]($at, $along);
                 }
             }

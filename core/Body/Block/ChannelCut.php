@@ -13,6 +13,7 @@ use Bowline\Body\Profile;
 use Bowline\Body\SolidBuilder;
 use Bowline\Body\Stretch;
 use Bowline\Body\Stretches;
+use Bowline\Body\SweptSection;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Outline;
 use Bowline\Geometry\OutlinePiece;
@@ -20,6 +21,8 @@ use Bowline\Geometry\Path;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\LaidRun;
+use Bowline\Space\SurfaceDistance;
+use Bowline\Space\TubeDistance;
 use LogicException;
 
 /** A channel in its block: what of its run is cut, and how it comes out at both ends. */
@@ -27,6 +30,12 @@ final readonly class ChannelCut
 {
     /** @var non-empty-list<array{float, Vector, Vector}> lengths along the path, with its points and directions */
     public array $places;
+
+    /** Of its wall. */
+    public SurfaceDistance $surface;
+
+    /** Its section all along, where that is not round. */
+    public ?SweptSection $swept;
 
     /** Distance of the places along it that are looked at, as a part of its reach; fewest and most of them. */
     private const STEP = 0.2;
@@ -60,6 +69,11 @@ final readonly class ChannelCut
 
             return [$along, $path->pointAt($along), $path->directionAt($along)];
         }, range(0, $count));
+        $run = $laid->run;
+        $this->swept = $run->stock->section->isRound
+            ? null
+            : SweptSection::along($path, $run->section, $run->stock->section->outside());
+        $this->surface = $this->swept ?? TubeDistance::along($path, $reach, false, false);
     }
 
     /** @return self|null null where the run has no length */
@@ -210,8 +224,8 @@ final readonly class ChannelCut
             : $made(ChannelEndKind::OverEdge, $ahead, null, -$inside);
     }
 
-    /** @return non-empty-list<array{float, float}> */
-    private static function pointsOf(Outline $outline): array
+    /** @return non-empty-list<array{float, float}> points round an outline, vertices among them */
+    public static function pointsOf(Outline $outline): array
     {
         $each = (int) ceil(self::POINTS / count($outline->pieces));
 
@@ -228,11 +242,22 @@ final readonly class ChannelCut
         );
     }
 
+    /**
+     * Returns how far its section reaches from the path in a unit direction, mm.
+     *
+     * @param  float  $along  developed length, mm
+     * @param  Vector  $travel  direction of the path there
+     */
+    public function extent(Vector $direction, float $along, Vector $travel): float
+    {
+        return $this->swept?->extent($along, $direction)
+            ?? $this->reach * sqrt(max(0.0, 1.0 - $direction->dot($travel) ** 2));
+    }
+
     /** Whether a point lies within the channel. */
     public function holds(Vector $point): bool
     {
-        return $this->path->pointAt($this->path->closestTo($point))->distanceTo($point)
-            < $this->reach - Tolerance::COINCIDENT;
+        return $this->surface->at($point->x, $point->y, $point->z)[0] < -Tolerance::COINCIDENT;
     }
 
     private static function between(

@@ -5,14 +5,17 @@ declare(strict_types=1);
 namespace Bowline\Body\Block;
 
 use Bowline\Body\Frame;
-use Bowline\Geometry\Path;
+use Bowline\Body\SweptSection;
+use Bowline\Geometry\GoldenSection;
+use Bowline\Geometry\OutlinePiece;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\LaidRun;
-use Bowline\Space\TubeDistance;
+use Bowline\Space\SurfaceDistance;
 
 /**
- * Measures the material that is left round a channel, all along it: from a disc square to its path to every face, and
- * from its path to those of the others. A section that is not round counts as the circle round it.
+ * Measures the material that is left round a channel, all along it: from its section to every face, and to the walls of
+ * the others. Of a round one that is the distance from its path less its radius; of another section that of the points
+ * round it.
  */
 final class ChannelWalls
 {
@@ -22,7 +25,8 @@ final class ChannelWalls
     /** Steps in which the least is looked for between two places (golden section). */
     private const SEARCH = 40;
 
-    private const GOLDEN = 0.6180339887498949;
+    /** Turns in which the least place on the wall of a section is looked for, along it and round it. */
+    private const TURNS = 6;
 
     /** A face counts where a channel that came out of it has turned by more than this from square to it, radians. */
     private const ALONG_FACE = M_PI / 4;
@@ -46,34 +50,54 @@ final class ChannelWalls
             [$from, $to] = self::beside($cut, $number, $face->normal);
             $walls[] = self::wall(
                 $cut, $from, $to, $face->words,
-                static fn (Vector $at, Vector $along): float => $face->distanceTo($at)
-                    - $cut->reach * sqrt(max(0.0, 1.0 - $face->normal->dot($along) ** 2)),
+                static fn (Vector $at, Vector $travel, float $along): float => $face->distanceTo($at)
+                    - $cut->extent($face->normal, $along, $travel),
                 static fn (Vector $at): Vector => $face->normal->times(-1.0),
             );
         }
         [$from, $to] = self::behindOpenings($cut);
         foreach ($cut->block->sides as $side) {
-            $walls[] = self::wall(
-                $cut, $from, $to, $side->words(),
-                static fn (Vector $at, Vector $along): float => $side->distanceTo($at, $along, $cut->reach),
-                static fn (Vector $at): Vector => $side->outwardAt($at)->times(-1.0),
-            );
+            $away = static fn (Vector $at): Vector => $side->outwardAt($at)->times(-1.0);
+            $walls[] = $cut->swept === null
+                ? self::wall(
+                    $cut, $from, $to, $side->words(),
+                    static fn (Vector $at, Vector $travel): float => $side->distanceTo($at, $travel, $cut->reach),
+                    $away,
+                )
+                : self::wallRound(
+                    $cut, $cut->swept, $from, $to, $side->words(),
+                    static fn (Vector $at, Vector $travel): float => $side->distanceTo($at, $travel, 0.0), $away,
+                );
         }
         foreach ($others as $other) {
-            $tube = TubeDistance::along($other->path, $other->reach, false, false);
-            $walls[] = self::wall(
-                $cut, 0.0, $cut->path->length, $other->laid->run->name,
-                static fn (Vector $at): float => $tube->at($at->x, $at->y, $at->z)[0] - $cut->reach,
-                static function (Vector $at) use ($tube): Vector {
-                    [, $x, $y, $z] = $tube->at($at->x, $at->y, $at->z);
-
-                    return new Vector($x, $y, $z);
-                },
-                $other,
-            );
+            [$distance, $away] = self::fromWall($other);
+            $length = $cut->path->length;
+            $walls[] = $cut->swept === null
+                ? self::wall(
+                    $cut, 0.0, $length, $other->laid->run->name,
+                    static fn (Vector $at): float => $distance($at) - $cut->reach, $away, $other,
+                )
+                : self::wallRound(
+                    $cut, $cut->swept, 0.0, $length, $other->laid->run->name, $distance, $away, $other,
+                );
         }
 
         return array_values(array_filter($walls));
+    }
+
+    /** @return array{callable(Vector): float, callable(Vector): Vector} distance from a channel's wall, and away */
+    private static function fromWall(ChannelCut $channel): array
+    {
+        $surface = $channel->surface;
+
+        return [
+            static fn (Vector $at): float => $surface->at($at->x, $at->y, $at->z)[0],
+            static function (Vector $at) use ($surface): Vector {
+                [, $x, $y, $z] = $surface->at($at->x, $at->y, $at->z);
+
+                return new Vector($x, $y, $z);
+            },
+        ];
     }
 
     /**
@@ -94,13 +118,8 @@ final class ChannelWalls
             }
         }
         foreach ($channels as $channel) {
-            $tube = TubeDistance::along($channel->path, $channel->reach, false, false);
-            $walls[] = self::least($places, static fn (Vector $at): float => $tube->at($at->x, $at->y, $at->z)[0],
-                static function (Vector $at) use ($tube): Vector {
-                    [, $x, $y, $z] = $tube->at($at->x, $at->y, $at->z);
-
-                    return new Vector($x, $y, $z);
-                }, $channel->laid->run->name, $channel->laid);
+            $walls[] = self::least($places, ...self::fromWall($channel), words: $channel->laid->run->name,
+                channel: $channel->laid);
         }
 
         return array_values(array_filter($walls));
@@ -139,19 +158,38 @@ final class ChannelWalls
     {
         $path = $cut->path;
         $count = count($cut->places) - 1;
-        $area = $path->length / $count * 2 * M_PI * $cut->reach / self::ROUND;
         $wallAt = self::finder($cut, $others);
         $places = [];
         for ($i = 0; $i < $count; $i++) {
             $along = $path->length * ($i + 0.5) / $count;
-            $direction = $path->directionAt($along);
-            $disc = Frame::of($path->pointAt($along), $direction, $direction->anySquare());
-            for ($j = 0; $j < self::ROUND; $j++) {
-                $at = $disc->polar($cut->reach, 2 * M_PI * $j / self::ROUND);
+            foreach (self::around($cut, $along) as [$at, $width]) {
                 $wall = $wallAt($at, $along);
                 if ($wall !== null) {
-                    $places[] = [$at, $wall, $area];
+                    $places[] = [$at, $wall, $path->length / $count * $width];
                 }
+            }
+        }
+
+        return $places;
+    }
+
+    /** @return list<array{Vector, float}> places round a channel, and the width that each stands for, mm */
+    private static function around(ChannelCut $cut, float $along): array
+    {
+        if ($cut->swept === null) {
+            $direction = $cut->path->directionAt($along);
+            $disc = Frame::of($cut->path->pointAt($along), $direction, $direction->anySquare());
+
+            return array_map(static fn (int $j): array => [
+                $disc->polar($cut->reach, 2 * M_PI * $j / self::ROUND), 2 * M_PI * $cut->reach / self::ROUND,
+            ], range(0, self::ROUND - 1));
+        }
+        $frame = $cut->swept->frameAt($along);
+        $places = [];
+        foreach ($cut->swept->outline->pieces as $piece) {
+            $each = (int) ceil(self::ROUND / count($cut->swept->outline->pieces));
+            for ($j = 0; $j < $each; $j++) {
+                $places[] = [$frame->pointAt(...$piece->pointAt(($j + 0.5) / $each)), $piece->length() / $each];
             }
         }
 
@@ -166,11 +204,7 @@ final class ChannelWalls
      */
     public static function finder(ChannelCut $cut, array $others): callable
     {
-        $tubes = array_map(
-            static fn (ChannelCut $other): TubeDistance => TubeDistance::along(
-                $other->path, $other->reach, false, false,
-            ), $others,
-        );
+        $surfaces = array_map(static fn (ChannelCut $other): SurfaceDistance => $other->surface, $others);
         $spans = array_map(
             static fn (BlockFace $face, int $number): array => self::beside($cut, $number, $face->normal),
             $cut->block->faces, array_keys($cut->block->faces),
@@ -178,9 +212,9 @@ final class ChannelWalls
         $faces = array_values($cut->block->faces);
         [$from, $to] = self::behindOpenings($cut);
 
-        return static function (Vector $at, float $along) use ($cut, $tubes, $spans, $faces, $from, $to): ?float {
+        return static function (Vector $at, float $along) use ($cut, $surfaces, $spans, $faces, $from, $to): ?float {
             $walls = array_map(
-                static fn (TubeDistance $tube): float => $tube->at($at->x, $at->y, $at->z)[0], $tubes,
+                static fn (SurfaceDistance $other): float => $other->at($at->x, $at->y, $at->z)[0], $surfaces,
             );
             foreach ($faces as $number => $face) {
                 if ($along >= $spans[$number][0] && $along <= $spans[$number][1]) {
@@ -256,7 +290,8 @@ final class ChannelWalls
     }
 
     /**
-     * @param  callable(Vector, Vector): float  $distance  at a point of the path with its direction, mm
+     * @param  callable(Vector, Vector, float): float  $distance  at a point of the path with its direction and its
+     *     developed length, mm
      * @param  callable(Vector): Vector  $away
      */
     private static function wall(
@@ -272,34 +307,107 @@ final class ChannelWalls
             return null;
         }
         $path = $cut->path;
-        $at = static fn (float $along): float => $distance($path->pointAt($along), $path->directionAt($along));
+        $at = static fn (float $along): float => $distance(
+            $path->pointAt($along), $path->directionAt($along), $along,
+        );
         [$nearest, $least] = [$from, $at($from)];
         foreach ($cut->places as [$along, $point, $direction]) {
-            $found = $along > $from && $along < $to ? $distance($point, $direction) : INF;
+            $found = $along > $from && $along < $to ? $distance($point, $direction, $along) : INF;
             [$nearest, $least] = $found < $least ? [$along, $found] : [$nearest, $least];
         }
         $last = $at($to);
         [$nearest, $least] = $last < $least ? [$to, $last] : [$nearest, $least];
         $step = $path->length / (count($cut->places) - 1);
-        [$low, $high] = [max($from, $nearest - $step), min($to, $nearest + $step)];
-        [$one, $two] = [$high - self::GOLDEN * ($high - $low), $low + self::GOLDEN * ($high - $low)];
-        [$atOne, $atTwo] = [$at($one), $at($two)];
-        for ($i = 0; $i < self::SEARCH; $i++) {
-            if ($atOne < $atTwo) {
-                [$high, $two, $atTwo] = [$two, $one, $atOne];
-                $one = $high - self::GOLDEN * ($high - $low);
-                $atOne = $at($one);
-            } else {
-                [$low, $one, $atOne] = [$one, $two, $atTwo];
-                $two = $low + self::GOLDEN * ($high - $low);
-                $atTwo = $at($two);
-            }
-        }
-        $refined = $at(($low + $high) / 2);
-        [$nearest, $least] = $refined < $least ? [($low + $high) / 2, $refined] : [$nearest, $least];
+        [$nearest, $least] = self::refined($at, $nearest, $least, $step, $from, $to);
         // As exactly as a least place can be found.
         $point = $path->pointAt(round($nearest, 6));
 
         return new ChannelWall($least, $point, $away($point), $words, $other?->laid);
+    }
+
+    /**
+     * The same of a section that is not round, from the points round it.
+     *
+     * @param  callable(Vector, Vector): float  $distance  at a point of the wall, with the direction of the path, mm
+     * @param  callable(Vector): Vector  $away
+     */
+    private static function wallRound(
+        ChannelCut $cut,
+        SweptSection $swept,
+        float $from,
+        float $to,
+        string $words,
+        callable $distance,
+        callable $away,
+        ?ChannelCut $other = null,
+    ): ?ChannelWall {
+        if ($from > $to) {
+            return null;
+        }
+        // A place on the wall is told by its length along the path and by its part of a piece of the outline.
+        $point = static fn (float $along, OutlinePiece $piece, float $part): Vector => $swept->frameAt($along)
+            ->pointAt(...$piece->pointAt($part));
+        $at = static fn (float $along, OutlinePiece $piece, float $part): float => $distance(
+            $point($along, $piece, $part), $cut->path->directionAt($along),
+        );
+        $pieces = $swept->outline->pieces;
+        $each = max(4, (int) ceil(self::ROUND / count($pieces)));
+        [$nearest, $on, $part, $least] = [$from, 0, 0.0, INF];
+        foreach ([$from, ...array_column($cut->places, 0), $to] as $along) {
+            if ($along < $from || $along > $to) {
+                continue;
+            }
+            [$frame, $direction] = [$swept->frameAt($along), $cut->path->directionAt($along)];
+            foreach ($pieces as $number => $piece) {
+                for ($j = 0; $j < $each; $j++) {
+                    $found = $distance($frame->pointAt(...$piece->pointAt($j / $each)), $direction);
+                    if ($found < $least) {
+                        [$nearest, $on, $part, $least] = [$along, $number, $j / $each, $found];
+                    }
+                }
+            }
+        }
+        $step = $cut->path->length / (count($cut->places) - 1);
+        // Along the path and round the section in turns; the least place may lie on the piece before, too.
+        $before = ($on + count($pieces) - 1) % count($pieces);
+        foreach ($part < 1 / $each ? [[$on, $part], [$before, 1.0]] : [[$on, $part]] as [$number, $first]) {
+            $piece = $pieces[$number];
+            [$atLength, $atPart, $found] = [$nearest, $first, $least];
+            for ($turn = 0; $turn < self::TURNS; $turn++) {
+                [$atPart, $found] = self::refined(
+                    static fn (float $one): float => $at($atLength, $piece, $one), $atPart, $found, 1 / $each, 0.0, 1.0,
+                );
+                [$atLength, $found] = self::refined(
+                    static fn (float $one): float => $at($one, $piece, $atPart), $atLength, $found, $step, $from, $to,
+                );
+            }
+            if ($found <= $least) {
+                [$best, $least] = [$point($atLength, $piece, $atPart), $found];
+            }
+        }
+        $best ??= $point($nearest, $pieces[$on], $part);
+
+        return new ChannelWall($least, $best, $away($best), $words, $other?->laid);
+    }
+
+    /**
+     * Returns the least of a function near a place, no worse than that (golden section).
+     *
+     * @param  callable(float): float  $value
+     * @return array{float, float} place and value
+     */
+    private static function refined(
+        callable $value,
+        float $place,
+        float $least,
+        float $step,
+        float $from,
+        float $to,
+    ): array {
+        [$middle, $found] = GoldenSection::least(
+            $value, max($from, $place - $step), min($to, $place + $step), self::SEARCH,
+        );
+
+        return $found < $least ? [$middle, $found] : [$place, $least];
     }
 }

@@ -57,7 +57,7 @@ final readonly class RoundSide implements CurvedSide
     {
         $disc = Frame::of($centre, $axis, $axis->anySquare());
         $least = INF;
-        for ($i = 0; $i < self::DIRECTIONS; $i++) {
+        for ($i = 0; $i < ($radius > 0.0 ? self::DIRECTIONS : 1); $i++) {
             $own = $this->frame->coordinatesOf($disc->polar($radius, 2 * M_PI * $i / self::DIRECTIONS));
             $out = hypot($own->x - ($this->arc->centre[0] ?? 0.0), $own->y - ($this->arc->centre[1] ?? 0.0));
             $least = min($least, ($this->arc->radius() - $out) * ($this->arc->sweep > 0.0 ? 1.0 : -1.0));

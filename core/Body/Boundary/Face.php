@@ -32,6 +32,16 @@ final readonly class Face
         return new self($plane, $loops, true, null);
     }
 
+    /**
+     * A face of which nothing is known but its surface and its edges: it is written, and never measured or divided.
+     *
+     * @param  non-empty-list<non-empty-list<OrientedEdge>>  $loops
+     */
+    public static function within(Surface $surface, array $loops, bool $isAlongNormal): self
+    {
+        return new self($surface, $loops, $isAlongNormal, null);
+    }
+
     /** A face with four sides that a profile covers when it is moved. */
     public static function swept(Surface $surface, Patch $patch): self
     {

@@ -8,12 +8,13 @@ use Bowline\Geometry\Vector;
 
 /**
  * A profile carried by a spline sweep, as a B-spline: along the profile (u) linear, or rational quadratic where the
- * profile is an arc; along the path (v) cubic with double inner knots. Its normal is that of the face, u × v.
+ * profile is an arc; along the path (v) cubic with double inner knots. Or a bicubic patch of a surface that was found.
+ * Its normal is that of the face, u × v.
  */
 final readonly class SplineSurface implements Surface
 {
     /**
-     * @param  1|2  $profileDegree
+     * @param  1|2|3  $profileDegree
      * @param  non-empty-list<float>  $profileKnots  distinct, each $profileDegree times inside and once more at
      *     the ends
      * @param  non-empty-list<float>  $weights  of the control points along the profile

@@ -19,6 +19,9 @@ final readonly class JunctionSurface implements ImplicitSurface
     /** Half a diagonal of a cube of half a size of 1. */
     private const DIAGONAL = 1.7321;
 
+    /** How much farther the middle of a ball moves than where it stands on a tube, at most about. */
+    private const SEAM = 1.6;
+
     /** Least size of cubes, mm. */
     private float $smallest;
 
@@ -28,7 +31,10 @@ final readonly class JunctionSurface implements ImplicitSurface
         private array $limits,
         private CubeSizes $sizes,
     ) {
-        $this->smallest = min([...$sizes->ofLegs, ...array_map($sizes->ofFillet(...), $union->balls())]);
+        $this->smallest = min([
+            ...$sizes->ofLegs, ...array_map($sizes->ofFillet(...), $union->balls()),
+            ...array_filter(array_map($sizes->ofSeam(...), $union->balls()), is_float(...)),
+        ]);
     }
 
     /** Returns how often the largest cubes are halved at most. */
@@ -57,6 +63,10 @@ final readonly class JunctionSurface implements ImplicitSurface
         $reach = self::DIAGONAL * $half;
         $ball = $this->union->ballNear($x, $y, $z, $reach);
         $size = $ball === null ? INF : $this->sizes->ofFillet($ball);
+        $ofSeam = $ball === null ? null : $this->sizes->ofSeam($ball);
+        if ($ball !== null && $ofSeam !== null && $this->isNearSeam($x, $y, $z, $reach, $ball)) {
+            return $ofSeam;
+        }
         foreach ($this->union->tubes() as $number => $tube) {
             if (abs($tube->at($x, $y, $z)[0]) < $reach) {
                 $size = min($size, $this->sizes->ofLegs[$number]);
@@ -64,6 +74,27 @@ final readonly class JunctionSurface implements ImplicitSurface
         }
 
         return $size;
+    }
+
+    /** Whether a ball may begin to touch two tubes within a distance: where it stands on one, it just meets another. */
+    private function isNearSeam(float $x, float $y, float $z, float $reach, float $ball): bool
+    {
+        foreach ($this->union->tubes() as $number => $tube) {
+            [$distance, $nx, $ny, $nz] = $tube->at($x, $y, $z);
+            if (abs($distance) > $reach) {
+                continue;
+            }
+            $up = $ball - $distance;
+            foreach ($this->union->tubes() as $other => $second) {
+                if ($other !== $number && abs(
+                    $second->at($x + $up * $nx, $y + $up * $ny, $z + $up * $nz)[0] - $ball,
+                ) < self::SEAM * $reach) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     public function onSurface(float $x, float $y, float $z): array

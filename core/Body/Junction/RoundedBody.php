@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Body\Junction;
 
+use Bowline\Body\Boundary\CylinderSurface;
+use Bowline\Body\Boundary\Face;
 use Bowline\Body\Boundary\Solid;
 use Bowline\Body\EndBody;
 use Bowline\Body\FoundBody;
@@ -40,6 +42,12 @@ final readonly class RoundedBody implements FoundBody
     private const SEEN = 1e-2;
 
     private const ON_SURFACE = 5e-2;
+
+    /** How often smaller patches are tried. */
+    private const PATCH_TRIES = 3;
+
+    /** Most patches of a solid. */
+    private const MOST_FACES = 30_000;
 
     /** Share of the radius by which surfaces that are not near are apart. */
     private const NEAR = 0.15;
@@ -258,6 +266,69 @@ final readonly class RoundedBody implements FoundBody
         throw JobError::at('', sprintf('the body of %s does not close: ask for a finer chord', $this->name));
     }
 
+    /** Exact beyond its rings, of bicubic patches between them. */
+    public function onSplines(float $within, Progress $progress = new Progress): ?Solid
+    {
+        $bores = $this->isHollow() ? [false, true] : [false];
+        foreach ($bores as $isBore) {
+            if (min($this->union($isBore)->balls()) <= 0.0) {
+                return null;
+            }
+        }
+        for ($try = 0; $try < self::PATCH_TRIES; $try++) {
+            $sizesOf = fn (bool $isBore): CubeSizes => CubeSizes::ofPatches(
+                $this->legs, $this->union($isBore)->balls(), $within, $try,
+            );
+            $nets = array_map(fn (bool $isBore): ClippedNet => $this->net($sizesOf($isBore), $isBore), $bores);
+            $patches = 3 * array_sum(array_map(
+                static fn (ClippedNet $net): int => count($net->mesh->triangles), $nets,
+            ));
+            if ($patches > self::MOST_FACES) {
+                return null;
+            }
+            $faces = $this->patched($nets, $sizesOf(false), $within, $progress);
+            if ($faces !== null) {
+                return new Solid($this->name, [$faces]);
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<ClippedNet>  $nets  of the outside, and of the bores
+     * @return list<Face>|null null where a patch is farther off
+     */
+    private function patched(array $nets, CubeSizes $sizes, float $within, Progress $progress): ?array
+    {
+        $builder = new SolidBuilder;
+        $loops = [];
+        foreach ($nets as $number => $net) {
+            $isBore = $number === 1;
+            $patched = PatchedBody::faces($net, $this->union($isBore), $this->mouths, array_map(
+                static fn (ExactEnd $mouth): float => $isBore ? $mouth->leg->bore : $mouth->leg->radius, $this->mouths,
+            ), $isBore, $within, $progress->share($number, count($nets)));
+            if ($patched === null) {
+                return null;
+            }
+            array_map($builder->add(...), $patched[0]);
+            $loops[] = $patched[1];
+        }
+        foreach ($this->mouths as $number => $mouth) {
+            $ends = $this->end($builder, $mouth, $sizes);
+            foreach ($loops as $isBore => $rings) {
+                $frame = Frame::of($mouth->centre, $mouth->out, Vector::zero());
+                $radius = $isBore === 1 ? $mouth->leg->bore : $mouth->leg->radius;
+                $builder->add(Face::within(
+                    new CylinderSurface($frame, $radius), [$ends[$isBore]->reversed()->loop, $rings[$number]->loop],
+                    $isBore === 0,
+                ));
+            }
+        }
+
+        return $builder->faces();
+    }
+
     /** @throws JobError */
     private function meshOf(CubeSizes $sizes, float $chord, Progress $progress): Mesh
     {
@@ -293,8 +364,9 @@ final readonly class RoundedBody implements FoundBody
         foreach ($this->mouths as $mouth) {
             $stretches = $mouth->stretches($mouth->band($sizes->ofLegs[$mouth->number]));
             $starts[] = $stretches[0]->start;
+            $hole = Outline::circle($mouth->leg->radius)->reversed();
             $wall = self::wall(
-                $builder, $stretches, Outline::circle($mouth->leg->radius)->reversed(), $mouth->body->back(),
+                $builder, $stretches, Profile::of($hole, $stretches[0]->start), $mouth->body->back(),
             );
             $mouth->body->addTo(
                 $builder, $builder, $stretches[count($stretches) - 1]->end(), $mouth->leg->laid->run->section->up,
@@ -338,7 +410,8 @@ final readonly class RoundedBody implements FoundBody
             $builder = new SolidBuilder;
             $stretches = $mouth->stretches($mouth->band($sizes->ofLegs[$mouth->number]));
             $bore = self::wall(
-                $builder, $stretches, Outline::circle($mouth->leg->bore), $mouth->body->bore(),
+                $builder, $stretches, Profile::of(Outline::circle($mouth->leg->bore), $stretches[0]->start),
+                $mouth->body->bore(),
             );
             $end = $stretches[count($stretches) - 1]->end();
             $mouth->body->addContents($builder, $end, $mouth->leg->laid->run->section->up, $bore);
@@ -461,31 +534,46 @@ final readonly class RoundedBody implements FoundBody
         CubeSizes $sizes,
         float $chord,
     ): void {
-        $stretches = $mouth->stretches($mouth->band($sizes->ofLegs[$mouth->number]));
         $builder = new SolidBuilder;
-        $outside = self::wall($builder, $stretches, Outline::circle($mouth->leg->radius), $mouth->body->back());
-        $bores = $this->isHollow()
-            ? [self::wall(
-                $builder, $stretches, Outline::circle($mouth->leg->bore)->reversed(), $mouth->body->bore(),
-            )]
+        $this->end($builder, $mouth, $sizes);
+        $start = $mouth->stretches($mouth->band($sizes->ofLegs[$mouth->number]))[0]->start;
+        $this->bridge($merged, $mouth, $start, $builder, $chord, $rings);
+    }
+
+    /**
+     * Adds the exact tube from beyond a ring to its end, and what is there.
+     *
+     * @return non-empty-list<Profile> where it begins: of the outside, and of the bore
+     */
+    private function end(SolidBuilder $builder, ExactEnd $mouth, CubeSizes $sizes): array
+    {
+        $stretches = $mouth->stretches($mouth->band($sizes->ofLegs[$mouth->number]));
+        $begins = [Profile::of(Outline::circle($mouth->leg->radius), $stretches[0]->start)];
+        if ($this->isHollow()) {
+            $begins[] = Profile::of(Outline::circle($mouth->leg->bore)->reversed(), $stretches[0]->start);
+        }
+        $outside = self::wall($builder, $stretches, $begins[0], $mouth->body->back());
+        $bores = isset($begins[1])
+            ? [self::wall($builder, $stretches, $begins[1], $mouth->body->bore())]
             : [];
         $mouth->body->addTo(
             $builder, $builder, $stretches[count($stretches) - 1]->end(), $mouth->leg->laid->run->section->up, $outside,
             $bores,
         );
-        $this->bridge($merged, $mouth, $stretches[0]->start, $builder, $chord, $rings);
+
+        return $begins;
     }
 
     /**
-     * Adds the wall of one outline from a ring to the end.
+     * Adds the wall of one loop from beyond a ring to the end.
      *
      * @param  non-empty-list<Stretch>  $stretches
+     * @param  Profile  $profile  where they begin
      * @param  float  $trim  how far from the end it ends, mm
      * @return Profile its loop there
      */
-    private static function wall(SolidBuilder $builder, array $stretches, Outline $outline, float $trim): Profile
+    private static function wall(SolidBuilder $builder, array $stretches, Profile $profile, float $trim): Profile
     {
-        $profile = Profile::of($outline, $stretches[0]->start);
         foreach ($stretches as $i => $stretch) {
             $profile = $builder->sweep($profile, $i < count($stretches) - 1 || $stretch->straight === null
                 ? $stretch->motion

@@ -12,6 +12,9 @@ final class StepFile
     /** @var list<string> */
     private array $entities = [];
 
+    /** @var array<string, string> references of points by their coordinates */
+    private array $points = [];
+
     /** Adds an entity and returns a reference to it. */
     public function add(string $entity): string
     {
@@ -20,9 +23,12 @@ final class StepFile
         return '#'.count($this->entities);
     }
 
+    /** Adds a point, once wherever it is used. */
     public function point(Vector $at): string
     {
-        return $this->add("CARTESIAN_POINT('',".self::triple($at).')');
+        $triple = self::triple($at);
+
+        return $this->points[$triple] ??= $this->add("CARTESIAN_POINT('',$triple)");
     }
 
     public function direction(Vector $way): string

@@ -78,6 +78,72 @@ it('is what is left of a cylinder at its side', function (): void {
     expect($walls['the round side']->thickness)->toEqualWithDelta(25.0 - 15.0 - 4.0, 4 * (1 - cos(M_PI / 72)) * 2);
 });
 
+it('is that of the section itself where that is not round', function (
+    array $section,
+    array $channels,
+    string $words,
+    float $wall,
+    array $body = [],
+): void {
+    $walls = Blocks::walls(Blocks::file($channels, $body, [], $section));
+
+    expect($walls[$words]->thickness)->toEqualWithDelta($wall, 1e-6);
+})->with(function (): array {
+    $square = ['shape' => 'rectangle', 'width' => 8, 'height' => 8, 'wall' => 1];
+    $flat = ['shape' => 'rectangle', 'width' => 12, 'height' => 4, 'wall' => 1];
+    $upright = static fn (float $x, float $y, array $more = []): array => [
+        ...Blocks::through([$x, $y, -30], [], [$x, $y, 30]), ...$more,
+    ];
+    $level = static fn (float $y, float $z): array => Blocks::through([-100, $y, $z], [], [100, $y, $z]);
+
+    return [
+        'a square to a face' => [$square, [$upright(70, 20)], 'the +x face', 26.0],
+        'turned on its corner' => [
+            $square, [$upright(70, 20, ['section_turn' => 45])], 'the +x face', 30 - 4 * M_SQRT2,
+        ],
+        // Level, 12 wide and 4 high: 8 from one to the other beside it, 16 above it.
+        'beside each other' => [$flat, [$level(0, 0), $level(20, 0)], 'Channel 2', 8.0],
+        'above each other' => [$flat, [$level(0, 0), $level(0, 20)], 'Channel 2', 16.0],
+        // From corner to corner.
+        'askew' => [$flat, [$level(0, 0), $level(15, 8)], 'Channel 2', 5.0],
+        // 6 to the side of the one and 2 above the path of the other, that goes 25 above it.
+        'across each other' => [
+            $flat, [$level(0, 0), Blocks::through([7, -50, 25], [], [7, 50, 25])], 'Channel 2', 21.0,
+        ],
+        // The far corner is hypot(13, 16) from the axis.
+        'to the side of a cylinder' => [
+            $square, [$upright(9, 12)], 'the round side', 25 - hypot(13, 16),
+            ['shape' => 'cylinder', 'diameter' => 50, 'height' => 60],
+        ],
+        // Round corners of 2: 2 more from the corner of a square of 4 about the axis to the round one.
+        'with round corners' => [
+            [...$square, 'corner_radius' => 2], [$upright(9, 12)], 'the round side', 25 - hypot(11, 14) - 2,
+            ['shape' => 'cylinder', 'diameter' => 50, 'height' => 60],
+        ],
+        // Round a bend of R 20 about (−20, 20) in x and z, 2 outside of it, to the corner (−1, −3) of one across.
+        'round a bend' => [
+            $flat, [
+                Blocks::through([-100, 0, 0], [[0, 0, 0]], [0, 0, 30]), Blocks::through([5, -50, -5], [], [5, 50, -5]),
+            ], 'Channel 2', hypot(19, 23) - 22.0,
+        ],
+        // The bend among the others: a square across it, whose near corner is (1, −1).
+        'to a bend' => [
+            $square, [
+                Blocks::through([5, -50, -5], [], [5, 50, -5]), Blocks::through([-100, 0, 0], [[0, 0, 0]], [0, 0, 30]),
+            ], 'Channel 2', hypot(21, 21) - 24.0,
+        ],
+    ];
+});
+
+it('weighs places round a section that is not round by their share of its girth', function (): void {
+    $file = Blocks::file([[]], [], [], ['shape' => 'rectangle', 'width' => 12, 'height' => 4, 'wall' => 1]);
+    $walls = JobBodies::walls(Job::read($file), 'block', 0.1);
+
+    // 60 long; the nearest faces are those of y, 50 from the middle.
+    expect(array_sum(array_column($walls->histogram(), 'area')))->toEqualWithDelta(2 * (12 + 4) * 60, 1e-6)
+        ->and($walls->least()[1])->toBeGreaterThan(43.9)->toBeLessThan(48.1);
+});
+
 it('is told of a block with its least and greatest place', function (): void {
     $job = Job::read(Blocks::file([[], Blocks::through([30, 0, -30], [], [30, 0, 30])]));
     $walls = JobBodies::walls($job, 'block', 0.1);

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Bowline\Body\Boundary\SplineSurface;
 use Bowline\Body\Cut\CutLoop;
 use Bowline\Body\Cut\MeshCut;
 use Bowline\Body\Junction\RoundedBody;
@@ -10,6 +11,7 @@ use Bowline\Body\RunBody;
 use Bowline\Body\Tessellation;
 use Bowline\Exchange\JoinedBodies;
 use Bowline\Exchange\MassWriter;
+use Bowline\Exchange\Step\StepWriter;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\JobError;
@@ -333,4 +335,55 @@ it('tells where a rounding of two runs is told wrong', function (array $rounds, 
         '/bodies/0/rounds/1/between',
     ],
     'inwards' => [[['between' => ['b1', 'main'], 'round' => -4]], '/bodies/0/rounds/0/round'],
+]);
+
+it('is on splines where it is smooth: one shell, each place of it on the surface', function (): void {
+    // Rods: a pipe of 40 along x and one of 20 up from its middle.
+    $file = Tees::file([Tees::branch(200, [0, 0, 1])], [], [40, 20], [20, 10]);
+    $body = roundedBody($file, ['round' => 6, 'order' => 'hollow-first']);
+    $solid = $body->onSplines(0.02);
+    assert($solid !== null);
+    $farthest = 0.0;
+    $patches = 0;
+    foreach ($solid->faces() as $face) {
+        if (! $face->surface instanceof SplineSurface) {
+            continue;
+        }
+        $patches++;
+        // Its middle, by its control points: the Bernstein polynomials there are 1, 3, 3 and 1 eighths.
+        $at = Vector::zero();
+        foreach ($face->surface->controlPoints as $i => $row) {
+            foreach ($row as $j => $point) {
+                $at = $at->plus($point->times([1, 3, 3, 1][$i] * [1, 3, 3, 1][$j] / 64));
+            }
+        }
+        [$main, $branch] = [hypot($at->y, $at->z) - 20, hypot($at->x - 200, $at->y) - 10];
+        if (min($main, $branch) < 0.02 && max($main, $branch) > 6.1) {
+            $farthest = max($farthest, abs(min($main, $branch)));
+        }
+    }
+
+    expect($solid->isClosed())->toBeTrue()->and($solid->shells)->toHaveCount(1)
+        ->and($patches)->toBeGreaterThan(1000)->and($farthest)->toBeLessThan(0.02);
+});
+
+it('is in triangles where it has edges', function (array $more): void {
+    $file = Tees::file([Tees::branch(200, [0, 0, 1])]);
+
+    expect(roundedBody($file, $more)->onSplines(0.02))->toBeNull();
+})->with([
+    'not rounded' => [['round' => 0, 'wall' => 2]],
+    'bores that meet sharp' => [['round' => 6, 'order' => 'hollow-first']],
+]);
+
+it('says in STEP which it is', function (array $pipe, array $tube, array $more, string $has, string $hasNot): void {
+    $file = Tees::file([Tees::branch(200, [0, 0, 1])], [], $pipe, $tube);
+    $file->bodies[0] = Jobs::object([...(array) $file->bodies[0], ...$more]);
+    $parts = iterator_to_array(JoinedBodies::parts(Job::read($file), 1.0, 'tee'), false);
+    $step = StepWriter::write('Tee', $parts, 1.0);
+
+    expect($step)->toContain($has)->not->toContain($hasNot);
+})->with([
+    [[40, 20], [20, 10], ['round' => 6, 'order' => 'hollow-first'], 'B_SPLINE_SURFACE', 'TRIANGULATED'],
+    [[60, 3], [40, 2], ['round' => 6, 'order' => 'hollow-first'], 'TRIANGULATED', 'B_SPLINE_SURFACE'],
 ]);

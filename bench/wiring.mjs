@@ -23,5 +23,6 @@ await servedJob(`benchHarness(${wires}, 200)`, `${wires} wires over 200 trunks`,
         since: since++,
       });
     },
+    'bundles and findings after that': () => get(`jobs/${id}/harnesses`),
   });
 });

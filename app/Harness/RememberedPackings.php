@@ -29,12 +29,16 @@ final class RememberedPackings implements Packings
 
     private int $spent = 0;
 
+    private bool $areFound = true;
+
     /** How long one is kept after it was last found, seconds: a month. */
     private const SECONDS = 2_592_000;
 
+    /** @param  int  $longest  how long this request may look for packings, nanoseconds */
     public function __construct(
         private readonly Repository $cache,
         private readonly FoundPackings $found = new FoundPackings,
+        private readonly int $longest = self::LONGEST,
     ) {
     }
 
@@ -49,7 +53,9 @@ final class RememberedPackings implements Packings
         $shelf = substr(md5($key), 0, 1);
         $this->known[$shelf] ??= $this->shelf($shelf);
         if (! isset($this->known[$shelf][$key])) {
-            if ($this->spent > self::LONGEST) {
+            if ($this->spent > $this->longest) {
+                $this->areFound = false;
+
                 return sqrt(array_sum(array_map(static fn (float $one): float => $one ** 2, $radii)) / self::DENSITY);
             }
             $start = hrtime(true);
@@ -61,6 +67,11 @@ final class RememberedPackings implements Packings
         }
 
         return $this->known[$shelf][$key];
+    }
+
+    public function areFound(): bool
+    {
+        return $this->areFound;
     }
 
     /** @return array<string, float> */

@@ -20,6 +20,14 @@ final readonly class SolvedHarnesses
     ) {
     }
 
+    /** @return list<SolvedHarness> without remedies */
+    public function all(Job $job): array
+    {
+        return (new HarnessSolver(
+            CoreJob::read($this->files->file($job)), $this->packings, new KeptMovements($job),
+        ))->all();
+    }
+
     /**
      * @return array{CoreJob, SolvedHarness, HarnessSolver} without remedies
      *

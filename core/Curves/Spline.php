@@ -70,16 +70,20 @@ final class Spline
      * @param  Vector|null  $along  out of the first: a unit direction times its pull
      * @param  Vector|null  $into  into the last
      * @param  array<int, Vector>  $held  the same at points between
+     * @param  array{float, float}  $knots  length by which the first span counts, and the last, as multiples of their
+     *     chords: not 1 where it is a part of a span of another spline
      */
     private function __construct(
         private readonly array $told,
         ?Vector $along,
         ?Vector $into,
         array $held,
+        array $knots,
     ) {
         $this->points = $told;
         for ($i = 1, $count = count($told); $i < $count; $i++) {
-            $this->spans[] = $told[$i]->distanceTo($told[$i - 1]);
+            $this->spans[] = $told[$i]->distanceTo($told[$i - 1]) * ($i === 1 ? $knots[0] : 1.0)
+                * ($i === $count - 1 ? $knots[1] : 1.0);
         }
         if ($held === []) {
             $this->slopes = $this->solve($along, $into);
@@ -94,12 +98,70 @@ final class Spline
      *
      * @param  non-empty-list<Vector>  $points
      * @param  array<int, Vector>  $held  directions at inner points, by their index
+     * @param  array{float, float}  $knots  lengths of its first and last span, as multiples of their chords
      */
-    public static function through(array $points, ?Vector $along, ?Vector $into, array $held = []): Curve
-    {
-        $spline = self::of($points, $along, $into, $held);
+    public static function through(
+        array $points,
+        ?Vector $along,
+        ?Vector $into,
+        array $held = [],
+        array $knots = [1.0, 1.0],
+    ): Curve {
+        $spline = self::of($points, $along, $into, $held, $knots);
 
         return $spline === null ? Curve::straight($points[0], $points[count($points) - 1]) : $spline->curve();
+    }
+
+    /**
+     * Returns how it is divided at a developed length: both parts are splines of their own through the points before
+     * and behind, held to its derivative there.
+     *
+     * @param  non-empty-list<Vector>  $points
+     * @param  array<int, Vector>  $held
+     * @param  array{float, float}  $knots
+     * @param  float  $length  mm
+     * @return array{Vector, float, float}|null the derivative, and what the spans before and behind the place count as
+     *     multiples of their chords; null where it has no such length
+     */
+    public static function divided(
+        array $points,
+        ?Vector $along,
+        ?Vector $into,
+        array $held,
+        array $knots,
+        float $length,
+    ): ?array {
+        $spline = self::of($points, $along, $into, $held, $knots);
+        if ($spline === null) {
+            return null;
+        }
+        foreach (array_keys($spline->spans) as $span) {
+            $whole = $spline->exactLength($span, 0.0, 1.0, $spline->length($span, 0.0, 1.0), 0);
+            if ($length > $whole) {
+                $length -= $whole;
+
+                continue;
+            }
+            [$low, $high] = [0.0, 1.0];
+            while ($high - $low > self::PLACE_ACCURACY) {
+                $s = ($low + $high) / 2;
+                $before = $spline->exactLength($span, 0.0, $s, $spline->length($span, 0.0, $s), 0);
+                [$low, $high] = $before < $length ? [$s, $high] : [$low, $s];
+            }
+            $s = ($low + $high) / 2;
+            [$x, $y, $z, $u, $v, $w] = $spline->at($span, $s);
+            $at = new Vector($x, $y, $z);
+            $count = static fn (float $part, Vector $end): float => $end->distanceTo($at) > Tolerance::COINCIDENT
+                ? $part * $spline->spans[$span] / $end->distanceTo($at)
+                : 1.0;
+
+            return [
+                new Vector($u, $v, $w), $count($s, $spline->points[$span]),
+                $count(1.0 - $s, $spline->points[$span + 1]),
+            ];
+        }
+
+        return null;
     }
 
     /**
@@ -107,10 +169,16 @@ final class Spline
      *
      * @param  non-empty-list<Vector>  $points
      * @param  array<int, Vector>  $held
+     * @param  array{float, float}  $knots
      */
-    public static function measured(array $points, ?Vector $along, ?Vector $into, array $held = []): float
-    {
-        $spline = self::of($points, $along, $into, $held);
+    public static function measured(
+        array $points,
+        ?Vector $along,
+        ?Vector $into,
+        array $held = [],
+        array $knots = [1.0, 1.0],
+    ): float {
+        $spline = self::of($points, $along, $into, $held, $knots);
         if ($spline === null) {
             return $points[0]->distanceTo($points[count($points) - 1]);
         }
@@ -164,9 +232,15 @@ final class Spline
     /**
      * @param  non-empty-list<Vector>  $points
      * @param  array<int, Vector>  $held
+     * @param  array{float, float}  $knots
      */
-    private static function of(array $points, ?Vector $along, ?Vector $into, array $held): ?self
-    {
+    private static function of(
+        array $points,
+        ?Vector $along,
+        ?Vector $into,
+        array $held,
+        array $knots = [1.0, 1.0],
+    ): ?self {
         $kept = $heldThere = [];
         foreach ($points as $index => $point) {
             if ($kept === [] || $point->distanceTo($kept[count($kept) - 1]) > Tolerance::COINCIDENT) {
@@ -178,7 +252,7 @@ final class Spline
         }
         unset($heldThere[0], $heldThere[count($kept) - 1]);
 
-        return count($kept) < 2 ? null : new self($kept, $along, $into, $heldThere);
+        return count($kept) < 2 ? null : new self($kept, $along, $into, $heldThere, $knots);
     }
 
     /**

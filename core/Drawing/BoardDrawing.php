@@ -261,16 +261,15 @@ final class BoardDrawing
             foreach ($change->span === null ? [] : $this->board->segments as $segment) {
                 $this->changed($change, $segment);
             }
-            foreach ($change->kind === 'pins' ? $this->board->marks : [] as $mark) {
-                if ($mark->kind === 'connector' && $mark->name === $change->name) {
-                    foreach ([4.0, 5.0] as $off) {
-                        $this->shapes[] = new PlanCircle(
-                            'CHANGES', $mark->at, self::PEG_RADIUS + $off, false, self::CHANGED,
-                        );
-                    }
+            foreach ($this->board->marks as $mark) {
+                foreach ($change->rings($mark) ? [4.0, 5.0] : [] as $off) {
+                    $this->shapes[] = new PlanCircle(
+                        'CHANGES', $mark->at, self::PEG_RADIUS + $off, false, self::CHANGED,
+                    );
                 }
             }
-            if ($change->kind === 'gone') {
+            // What is no longer on the board is told below it.
+            if ($change->span === null && array_filter($this->board->marks, $change->rings(...)) === []) {
                 $this->shapes[] = new PlanText(
                     'CHANGES', [0.0, -20.0 - $gone++ * self::ROW], $change->say($this->units), self::LETTERS, 0.0,
                     'start', self::CHANGED,
@@ -296,11 +295,8 @@ final class BoardDrawing
         $off = $segment->diameter / 2 + 3.0;
         $this->shapes[] = new PlanLine('CHANGES', $beside($from, $off), $beside($to, $off), 1.2, self::CHANGED);
         $this->shapes[] = new PlanText(
-            'CHANGES', $beside(($from + $to) / 2, $off + 2.0 + self::LETTERS), match ($change->kind) {
-                'new' => 'new',
-                'places' => 'branches moved',
-                default => 'was '.$this->units->say((float) $change->was),
-            }, self::LETTERS, $angle, 'middle', self::CHANGED,
+            'CHANGES', $beside(($from + $to) / 2, $off + 2.0 + self::LETTERS), $change->label($this->units),
+            self::LETTERS, $angle, 'middle', self::CHANGED,
         );
     }
 

@@ -12,7 +12,9 @@ use Bowline\Harness\BoardChange;
 use Bowline\Harness\BoardChanges;
 use Bowline\Harness\BoardTurn;
 use Bowline\Job\Harness\BuiltBoard;
+use Bowline\Job\Harness\BuiltCover;
 use Bowline\Job\Harness\Harness;
+use Bowline\Job\Harness\Splice;
 use Bowline\Job\Units;
 use Bowline\Solving\SolvedHarness;
 
@@ -132,6 +134,14 @@ final readonly class BoardWriter
                 )],
                 array_map(strval(...), array_keys($built->pins)),
             ),
+            'splices' => array_values(array_map(static fn (Splice $splice): array => [
+                'id' => $splice->id, 'name' => $splice->name,
+                'on' => ['run' => $splice->run, 'length' => round($splice->along, 3)],
+            ], $built->splices ?? [])),
+            'covers' => array_map(static fn (BuiltCover $cover): array => [
+                'run' => $cover->run, 'kind' => $cover->kind->value, 'from' => round($cover->from, 3),
+                'to' => round($cover->to, 3), 'thickness' => $cover->thickness,
+            ], $built->covers ?? []),
         ];
     }
 }

@@ -52,7 +52,7 @@ final readonly class HarnessTables
             $one->wire->stock->name, $one->wire->colour ?? '', $one->wire->cable->name ?? '', $one->wire->core ?? '',
             ...$this->lengths($one),
             implode(' ', array_values(array_unique(array_map(
-                fn (Way $way): string => $this->trunk($way->run), $one->ways,
+                fn (Way $way): string => $this->trunk($way->run), $one->ways(),
             )))),
         ], array_values($this->solved->laid->wires)));
     }

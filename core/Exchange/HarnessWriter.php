@@ -28,6 +28,7 @@ final class HarnessWriter
                 static fn (LaidWire $one): float => $one->cutLength() ?? 0.0, $laid->wires,
             )),
             'trunks' => self::trunks($solved),
+            'packed' => $solved->arePacked,
             'findings' => array_map(self::finding(...), $solved->findings),
         ];
     }
@@ -56,7 +57,7 @@ final class HarnessWriter
             'cut_length' => $one->cutLength(),
             'ways' => array_map(static fn (Way $way): array => [
                 'run' => $way->run, 'from' => $way->from, 'to' => $way->to,
-            ], $one->ways),
+            ], $one->ways()),
             'lead_offs' => $one->leadOffs === null ? [] : [$one->leadOffs[0]->length, $one->leadOffs[1]->length],
             'twist' => $one->twist(),
             'allowances' => array_map(static fn (Allowance $end): array => [

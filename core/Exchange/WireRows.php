@@ -47,16 +47,9 @@ final readonly class WireRows
     public static function read(string $text, Harness $harness, Site $site): self
     {
         $wires = $refused = [];
-        $columns = null;
         $known = array_fill_keys(array_keys($harness->wires), true);
-        foreach (TableReader::loose($text) as $row) {
-            if ($columns === null) {
-                $columns = self::heading($row->cells);
-                if ($columns !== null) {
-                    continue;
-                }
-                $columns = self::USUAL;
-            }
+        $rows = TableReader::byColumns($text, self::WORDS, self::USUAL, ['from', 'to']);
+        foreach ($rows as [$row, $columns]) {
             try {
                 if (count($wires) >= self::MOST_ROWS) {
                     throw JobError::at('', sprintf('more than %d rows', self::MOST_ROWS));
@@ -74,19 +67,6 @@ final readonly class WireRows
         }
 
         return new self($wires, $refused);
-    }
-
-    /**
-     * @param  list<string>  $cells
-     * @return list<string|null>|null what each column is; null where the row is no heading
-     */
-    private static function heading(array $cells): ?array
-    {
-        $columns = array_map(
-            static fn (string $cell): ?string => self::WORDS[mb_strtolower(trim($cell))] ?? null, $cells,
-        );
-
-        return in_array('from', $columns, true) && in_array('to', $columns, true) ? $columns : null;
     }
 
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Harness;
 
-use Bowline\Geometry\Path;
+use Bowline\Geometry\Bounds;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Harness\Splice;
@@ -33,7 +33,7 @@ final class Backbone
     /** @var array<string, list<int>> nodes by the cell of a grid that they are in */
     private array $cells = [];
 
-    /** @var array<string, array{Vector, Vector}> least and greatest coordinates of each trunk */
+    /** @var array<string, Bounds> that hold each trunk */
     private array $boxes = [];
 
     /** @var array<string, LeadOff> by the name of the place of a terminal */
@@ -42,8 +42,11 @@ final class Backbone
     /** @var array<int, list<BackboneEdge>>|null from each node */
     private ?array $edges = null;
 
-    /** @var array<int, ShortestWays> found from each node along these edges */
+    /** @var array<int, Ways> found from each node along these edges */
     private array $ways = [];
+
+    /** Of these edges; null where there are loops, false where it is not known yet. */
+    private BackboneTree|false|null $tree = false;
 
     /** @param  array<string, LaidRun>  $trunks  by id */
     public function __construct(array $trunks)
@@ -51,7 +54,7 @@ final class Backbone
         foreach ($trunks as $laid) {
             if ($laid->length() > Tolerance::NOTHING) {
                 $this->trunks[$laid->run->id] = $laid;
-                $this->boxes[$laid->run->id] = self::box($laid->path);
+                $this->boxes[$laid->run->id] = Bounds::of($laid->path->segments);
             }
         }
         foreach ($this->trunks as $laid) {
@@ -72,21 +75,27 @@ final class Backbone
     /** Lets trunks meet where the end of one lies on another between the ends of that. */
     private function meetAlong(): void
     {
-        // Those that begin farther along x than an end is are not looked at for it.
-        $boxes = $this->boxes;
-        uasort($boxes, static fn (array $one, array $other): int => $one[0]->x <=> $other[0]->x);
+        $ends = [];
         foreach ($this->trunks as $laid) {
-            foreach ([0.0, $laid->length()] as $at) {
-                $end = $laid->path->pointAt($at);
-                foreach ($boxes as $id => [$low, $high]) {
-                    if ($low->x > $end->x + self::TOGETHER) {
-                        break;
-                    }
-                    $other = $this->trunks[$id];
-                    if ($high->x >= $end->x - self::TOGETHER && $other !== $laid
-                        && self::distanceToBox($end, [$low, $high]) <= self::TOGETHER) {
-                        $this->meetAt($other, $end);
-                    }
+            $ends[] = [$laid, $laid->path->pointAt(0.0)];
+            $ends[] = [$laid, $laid->path->pointAt($laid->length())];
+        }
+        // Swept along x: those trunks are looked at that have begun and not ended where an end is.
+        usort($ends, static fn (array $one, array $other): int => $one[1]->x <=> $other[1]->x);
+        $waiting = $this->boxes;
+        uasort($waiting, static fn (Bounds $one, Bounds $other): int => $other->low->x <=> $one->low->x);
+        $begun = [];
+        foreach ($ends as [$laid, $end]) {
+            while ($waiting !== [] && end($waiting)->low->x <= $end->x + self::TOGETHER) {
+                $id = array_key_last($waiting);
+                $begun[$id] = $waiting[$id];
+                unset($waiting[$id]);
+            }
+            foreach ($begun as $id => $box) {
+                if ($box->high->x < $end->x - self::TOGETHER) {
+                    unset($begun[$id]);
+                } elseif ($this->trunks[$id] !== $laid && $box->distanceTo($end) <= self::TOGETHER) {
+                    $this->meetAt($this->trunks[$id], $end);
                 }
             }
         }
@@ -149,7 +158,7 @@ final class Backbone
         $best = null;
         foreach ($this->trunks as $laid) {
             $id = $laid->run->id;
-            if ($best !== null && self::distanceToBox($port->at, $this->boxes[$id]) >= $best[0]) {
+            if ($best !== null && $this->boxes[$id]->distanceTo($port->at) >= $best[0]) {
                 continue;
             }
             $along = $laid->path->closestTo($port->at);
@@ -193,9 +202,15 @@ final class Backbone
     }
 
     /** Returns the shortest ways from a node, which are found once. */
-    public function waysFrom(int $node): ShortestWays
+    public function waysFrom(int $node): Ways
     {
-        return $this->ways[$node] ??= new ShortestWays($this->edges(), $node);
+        if ($this->tree === false) {
+            $this->tree = BackboneTree::of($this->edges());
+        }
+
+        return $this->ways[$node] ??= $this->tree === null
+            ? new ShortestWays($this->edges(), $node)
+            : new TreeWays($this->tree, $node);
     }
 
     /** @return list<float> lengths of a trunk between its nodes, from its start, mm */
@@ -209,6 +224,26 @@ final class Backbone
         }
 
         return $lengths;
+    }
+
+    /**
+     * Says whether at the place of a trunk others meet it, or wires leave it.
+     *
+     * @param  list<string>  $except  trunks of which that does not count
+     */
+    public function isMetAt(string $id, float $along, array $except): bool
+    {
+        if (! isset($this->places[$id])) {
+            return false;
+        }
+        $node = $this->placed($id, $along);
+        foreach (array_diff_key($this->places, array_flip($except)) as $places) {
+            if (in_array($node, array_column($places, 1), true)) {
+                return true;
+            }
+        }
+
+        return in_array($node, array_column($this->leadOffs, 'node'), true);
     }
 
     /** Returns a trunk as it is laid. */
@@ -266,18 +301,20 @@ final class Backbone
         $this->places[$id][$node.' '.$along] = [$along, $node];
         $this->edges = null;
         $this->ways = [];
+        $this->tree = false;
     }
 
     /** Returns the node at a point, of those near it, or a new one. */
     private function nodeAt(Vector $point): int
     {
-        [$x, $y, $z] = array_map(
-            static fn (float $one): int => (int) floor($one / (2 * self::TOGETHER)), $point->toArray(),
-        );
-        foreach ([$x - 1, $x, $x + 1] as $i) {
-            foreach ([$y - 1, $y, $y + 1] as $j) {
-                foreach ([$z - 1, $z, $z + 1] as $k) {
-                    foreach ($this->cells["$i $j $k"] ?? [] as $node) {
+        // A cell is twice as wide as points are apart that are put together: they are in it or in those next to it.
+        $cell = static fn (float $one): int => (int) floor($one / (2 * self::TOGETHER));
+        $cells = static fn (float $one): array => range($cell($one - self::TOGETHER), $cell($one + self::TOGETHER));
+        [$ys, $zs] = [$cells($point->y), $cells($point->z)];
+        foreach ($cells($point->x) as $x) {
+            foreach ($ys as $y) {
+                foreach ($zs as $z) {
+                    foreach ($this->cells["$x $y $z"] ?? [] as $node) {
                         if ($this->nodes[$node]->distanceTo($point) < self::TOGETHER) {
                             return $node;
                         }
@@ -286,39 +323,8 @@ final class Backbone
             }
         }
         $this->nodes[] = $point;
-        $this->cells["$x $y $z"][] = count($this->nodes) - 1;
+        $this->cells[implode(' ', array_map($cell, $point->toArray()))][] = count($this->nodes) - 1;
 
         return count($this->nodes) - 1;
-    }
-
-    /** @return array{Vector, Vector} */
-    private static function box(Path $path): array
-    {
-        $low = [INF, INF, INF];
-        $high = [-INF, -INF, -INF];
-        foreach ($path->segments as $segment) {
-            // No point of a segment is farther from its middle than half of its length.
-            $middle = $segment->pointAt($segment->length() / 2)->toArray();
-            $ends = [$segment->pointAt(0.0)->toArray(), $segment->pointAt($segment->length())->toArray()];
-            $isStraight = is_infinite($segment->leastRadius());
-            foreach ([0, 1, 2] as $axis) {
-                $half = $isStraight ? abs($ends[1][$axis] - $ends[0][$axis]) / 2 : $segment->length() / 2;
-                $low[$axis] = min($low[$axis], $middle[$axis] - $half);
-                $high[$axis] = max($high[$axis], $middle[$axis] + $half);
-            }
-        }
-
-        return [new Vector(...$low), new Vector(...$high)];
-    }
-
-    /** @param  array{Vector, Vector}  $box */
-    private static function distanceToBox(Vector $point, array $box): float
-    {
-        $outside = static fn (float $at, float $low, float $high): float => max($low - $at, 0.0, $at - $high);
-
-        return sqrt(
-            $outside($point->x, $box[0]->x, $box[1]->x) ** 2 + $outside($point->y, $box[0]->y, $box[1]->y) ** 2
-            + $outside($point->z, $box[0]->z, $box[1]->z) ** 2,
-        );
     }
 }

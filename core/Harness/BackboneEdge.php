@@ -23,4 +23,16 @@ final readonly class BackboneEdge
     {
         return abs($this->until - $this->from);
     }
+
+    /** @param  int  $node  at its start */
+    public function reversed(int $node): self
+    {
+        return new self($node, $this->run, $this->until, $this->from);
+    }
+
+    /** Whether another goes along the same length of trunk in the other direction. */
+    public function isReverseOf(self $other): bool
+    {
+        return $this->run === $other->run && $this->from === $other->until && $this->until === $other->from;
+    }
 }

@@ -7,41 +7,29 @@ namespace Bowline\Harness;
 use Bowline\Job\Units;
 
 /** What differs of a harness from the board that was built of it. */
-final readonly class BoardChange
+abstract readonly class BoardChange
 {
     /**
-     * @param  'length'|'places'|'new'|'gone'|'pins'  $kind  `places`: other branches along a trunk
-     * @param  string  $name  of a trunk; of a port where its pins differ
-     * @param  string|null  $run  id of the trunk; null of a port
-     * @param  array{float, float}|null  $span  of the trunk, mm
-     * @param  float|null  $was  length on the board that was built, mm
-     * @param  float|null  $is  length now, mm
-     * @param  list<string>  $pins  that have other wires
+     * @param  string  $kind  in one word: `new` and `gone` (a trunk), `length`, `places`, `pins`, `splice`, `cover`
+     * @param  string|null  $run  id of the trunk that is marked on the board; null where none is
+     * @param  array{float, float}|null  $span  of that trunk, mm
      */
     public function __construct(
         public string $kind,
-        public string $name,
         public ?string $run = null,
         public ?array $span = null,
-        public ?float $was = null,
-        public ?float $is = null,
-        public array $pins = [],
     ) {
     }
 
-    public function say(Units $units): string
+    /** Returns the whole of it in words. */
+    abstract public function say(Units $units): string;
+
+    /** Returns what stands beside the span on the board. */
+    abstract public function label(Units $units): string;
+
+    /** Says whether a connector or a splice on the board is ringed for it. */
+    public function rings(BoardMark $mark): bool
     {
-        return match ($this->kind) {
-            'length' => sprintf('%s: %s, was %s', $this->name, $units->say((float) $this->is), $units->say(
-                (float) $this->was,
-            )),
-            'places' => sprintf('%s: branches at other places', $this->name),
-            'new' => sprintf('%s is new', $this->name),
-            'gone' => sprintf('%s is gone', $this->name),
-            'pins' => sprintf(
-                '%s: other wires on pin%s %s', $this->name, count($this->pins) === 1 ? '' : 's',
-                implode(', ', $this->pins),
-            ),
-        };
+        return false;
     }
 }

@@ -29,7 +29,7 @@ final class Bundles
     {
         $passes = [];
         foreach ($laid->wires as $wire) {
-            foreach ($wire->ways as $way) {
+            foreach ($wire->ways() as $way) {
                 $passes[$way->run][] = [min($way->from, $way->to), max($way->from, $way->to), $wire];
             }
         }

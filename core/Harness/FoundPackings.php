@@ -17,6 +17,11 @@ final class FoundPackings implements Packings
         return $this->known[self::key($radii)] ??= CirclePacking::radius($radii);
     }
 
+    public function areFound(): bool
+    {
+        return true;
+    }
+
     public function places(array $radii): array
     {
         return CirclePacking::places($radii);

@@ -99,54 +99,51 @@ final readonly class LaidHarness
         $within = static fn (?LeadOff $one): bool => $one !== null && $one->length <= $harness->reach
             + Tolerance::RULE_SLACK;
         if ($from === null || $to === null || ! $within($from) || ! $within($to)) {
-            return new LaidWire($wire, [], null, $factor, $harness->step);
+            return new LaidWire($wire, null, null, $factor, $harness->step);
         }
         $find = $penalties === []
             ? $backbone->waysFrom(...)
-            : static fn (int $node): ShortestWays => new ShortestWays($backbone->edges(), $node, $penalties);
-        $edges = self::through($backbone, $wire->via, $from->node, $to->node, $find);
+            : static fn (int $node): Ways => new ShortestWays($backbone->edges(), $node, $penalties);
+        $way = self::through($backbone, $wire->via, $from->node, $to->node, $find);
 
-        return new LaidWire(
-            $wire, $edges === null ? [] : self::ways($edges), $edges === null ? null : [$from, $to], $factor,
-            $harness->step,
-        );
+        if ($way !== null && $penalties !== []) {
+            $way = FoundWay::along($way->edges());
+        }
+
+        return new LaidWire($wire, $way, $way === null ? null : [$from, $to], $factor, $harness->step);
     }
 
     /**
      * Returns the shortest way from one node to another along whole trunks that it has to go along.
      *
      * @param  list<string>  $via
-     * @param  callable(int): ShortestWays  $find
-     * @return list<BackboneEdge>|null null where there is none
+     * @param  callable(int): Ways  $find
+     * @return FoundWay|null null where there is none
      */
-    private static function through(Backbone $backbone, array $via, int $from, int $to, callable $find): ?array
+    private static function through(Backbone $backbone, array $via, int $from, int $to, callable $find): ?FoundWay
     {
         if ($via === []) {
-            $ways = $find($from);
-
-            return $ways->distanceTo($to) === null ? null : $ways->to($to);
+            return FoundWay::to($find($from), $to);
         }
         // Of each length of the trunk that has to be gone along both directions are tried.
         $best = null;
         $first = $find($from);
         foreach (self::edgesOf($backbone, $via[0]) as [$node, $edge]) {
-            $before = $first->distanceTo($node);
+            $before = FoundWay::to($first, $node);
             $rest = $before === null
                 ? null
                 : self::through($backbone, array_slice($via, 1), $edge->to, $to, $find);
-            $way = [...$before === null ? [] : $first->to($node), $edge, ...$rest ?? []];
-            if ($rest === null || self::turnsBack($way)) {
+            if ($before === null || $rest === null) {
                 continue;
             }
-            $length = $before + $edge->length() + array_sum(array_map(
-                static fn (BackboneEdge $one): float => $one->length(), $rest,
-            ));
-            if ($best === null || $length < $best[0] - Tolerance::COINCIDENT) {
+            $length = $before->length + $edge->length() + $rest->length;
+            $way = [...$before->edges(), $edge, ...$rest->edges()];
+            if (! self::turnsBack($way) && ($best === null || $length < $best[0] - Tolerance::COINCIDENT)) {
                 $best = [$length, $way];
             }
         }
 
-        return $best[1] ?? null;
+        return $best === null ? null : FoundWay::along($best[1], $best[0]);
     }
 
     /**
@@ -200,7 +197,7 @@ final readonly class LaidHarness
         $taken = [];
         foreach ($laid as $other) {
             if (isset($off[$other->wire->class ?? ''])) {
-                foreach ($other->ways as $way) {
+                foreach ($other->ways() as $way) {
                     $taken[$way->run][] = $way;
                 }
             }
@@ -219,34 +216,6 @@ final readonly class LaidHarness
         }
 
         return $penalties;
-    }
-
-    /**
-     * Returns edges as ways, those that go on along one trunk together.
-     *
-     * @param  list<BackboneEdge>  $edges
-     * @return list<Way>
-     */
-    private static function ways(array $edges): array
-    {
-        $ways = [];
-        [$run, $from, $to] = [null, 0.0, 0.0];
-        foreach ($edges as $edge) {
-            $goesOn = $run === $edge->run && abs($to - $edge->from) < Tolerance::COINCIDENT
-                && ($to - $from) * ($edge->until - $edge->from) > 0.0;
-            if (! $goesOn) {
-                if ($run !== null) {
-                    $ways[] = new Way($run, $from, $to);
-                }
-                [$run, $from] = [$edge->run, $edge->from];
-            }
-            $to = $edge->until;
-        }
-        if ($run !== null) {
-            $ways[] = new Way($run, $from, $to);
-        }
-
-        return $ways;
     }
 
     /** Returns how much longer a wire is than its pair, which is as wide apart as both are thick. */
@@ -277,13 +246,13 @@ final readonly class LaidHarness
         foreach ($harness->apart as [$one, $other]) {
             $ways = [];
             foreach ($wires as $id => $wire) {
-                foreach ($wire->wire->class === $other ? $wire->ways : [] as $way) {
+                foreach ($wire->wire->class === $other ? $wire->ways() : [] as $way) {
                     $ways[$way->run][] = [$id, $way];
                 }
             }
             foreach ($wires as $id => $wire) {
                 $found = [];
-                foreach ($wire->wire->class === $one ? $wire->ways : [] as $way) {
+                foreach ($wire->wire->class === $one ? $wire->ways() : [] as $way) {
                     foreach ($ways[$way->run] ?? [] as [$second, $along]) {
                         if ($second !== $id && self::share($way, $along)) {
                             $found[$second] = true;

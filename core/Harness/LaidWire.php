@@ -10,32 +10,31 @@ use Bowline\Job\Harness\Wire;
 /** A wire as it goes along the backbone. Millimetres. */
 final readonly class LaidWire
 {
-    private float $along;
-
     /**
-     * @param  list<Way>  $ways  along trunks, in order
+     * @param  FoundWay|null  $way  along trunks; null without one
      * @param  array{LeadOff, LeadOff}|null  $leadOffs  at its start and at its end; null without a way
      * @param  float  $factor  by which it is longer than its ways, where it is twisted
      * @param  float  $step  to whole multiples of which it is cut
      */
     public function __construct(
         public Wire $wire,
-        public array $ways,
+        private ?FoundWay $way,
         public ?array $leadOffs,
         private float $factor,
         private float $step,
     ) {
-        $along = 0.0;
-        foreach ($ways as $way) {
-            $along += $way->length();
-        }
-        $this->along = $along;
+    }
+
+    /** @return list<Way> along trunks, in order */
+    public function ways(): array
+    {
+        return $this->way?->ways() ?? [];
     }
 
     /** Returns the length along trunks, without the twist. */
     public function along(): float
     {
-        return $this->along;
+        return $this->way->length ?? 0.0;
     }
 
     /** Returns by how much twisting makes it longer. */

@@ -13,6 +13,9 @@ interface Packings
      */
     public function radius(array $radii): float;
 
+    /** Whether all radii were found so far, and none was estimated because finding it takes too long. */
+    public function areFound(): bool;
+
     /**
      * @param  list<float>  $radii  mm, falling
      * @return list<array{float, float}> where each lies in the circle, about its centre, mm

@@ -10,7 +10,7 @@ use SplPriorityQueue;
  * Shortest ways through a backbone from one of its nodes (Dijkstra, with a heap). Of equally short ones that which is
  * found first is taken, so that the same harness always has the same ways.
  */
-final class ShortestWays
+final class ShortestWays implements Ways
 {
     /** @var array<int, float> */
     private array $distances;
@@ -22,7 +22,7 @@ final class ShortestWays
      * @param  array<int, list<BackboneEdge>>  $edges  from each node
      * @param  array<string, float>  $penalties  added to the length of an edge by its key, mm
      */
-    public function __construct(array $edges, public readonly int $from, array $penalties = [])
+    public function __construct(array $edges, int $from, array $penalties = [])
     {
         $this->distances = [$from => 0.0];
         /** @var SplPriorityQueue<float, int> $open */
@@ -61,13 +61,12 @@ final class ShortestWays
         return $edge->run.' '.min($edge->from, $edge->until);
     }
 
-    /** Returns the length to a node, with penalties, mm; null where there is no way. */
+    /** Returns the length to a node, with penalties. */
     public function distanceTo(int $node): ?float
     {
         return $this->distances[$node] ?? null;
     }
 
-    /** @return list<BackboneEdge> in the order in which they are gone along; none where there is no way */
     public function to(int $node): array
     {
         $edges = [];

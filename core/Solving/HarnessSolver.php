@@ -51,7 +51,9 @@ final readonly class HarnessSolver
         $laid = LaidHarness::of($harness, self::trunks($this->job, $harness));
         $bundles = $this->bundles->of($laid);
 
-        return new SolvedHarness($laid, $bundles, $this->findings($laid, $bundles));
+        return new SolvedHarness(
+            $laid, $bundles, $this->findings($laid, $bundles), $this->packings->areFound(),
+        );
     }
 
     /** Returns the ways of the wires of a harness and what is found of those, in a quarter of the time. */
@@ -72,7 +74,7 @@ final readonly class HarnessSolver
                 : $finding;
         }
 
-        return new SolvedHarness($solved->laid, $solved->bundles, $cured);
+        return new SolvedHarness($solved->laid, $solved->bundles, $cured, $solved->arePacked);
     }
 
     /** @return array<string, LaidRun> by id */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Editing\JobEdits;
 use App\Editing\JobFiles;
+use App\Editing\TriedJob;
 use App\Harness\RememberedPackings;
 use App\Harness\SolvedHarnesses;
 use App\Http\RequestBody;
@@ -22,16 +22,13 @@ use Bowline\Harness\Nets;
 use Bowline\Harness\SimulatedTester;
 use Bowline\Harness\WiringFault;
 use Bowline\Job as CoreJob;
-use Bowline\Job\JobError;
 use Bowline\Job\Node;
-use Bowline\Job\Schema;
 use Bowline\Solving\HarnessSolver;
 use Bowline\Solving\SolvedHarness;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
-use stdClass;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Rows of wires for a harness, and its lists. */
@@ -41,7 +38,6 @@ final readonly class HarnessController
         private JobFiles $files,
         private SolvedHarnesses $harnesses,
         private RememberedPackings $packings,
-        private Schema $schema,
     ) {
     }
 
@@ -57,25 +53,19 @@ final readonly class HarnessController
         return response()->json(['wires' => $rows->wires, 'refused' => $rows->refused]);
     }
 
-    /** Returns lengths in all harnesses as they would be with an item changed, while that is dragged; not stored. */
-    public function tried(Request $request, Job $job): JsonResponse
+    /** Returns all harnesses after a change that did not tell them. */
+    public function index(Job $job): JsonResponse
     {
-        $body = RequestBody::of($request, 'triedItem');
-        [$list, $item] = [$body->get('list')->text(), $body->get('item')];
-        try {
-            $this->schema->require($item->value, 'job.json#/$defs/'.JobEdits::KINDS[$list]);
-        } catch (JobError $error) {
-            throw JobError::at($item->pointer.$error->pointer, $error->getMessage());
-        }
-        $file = $this->files->file($job);
-        $file->{$list} = array_map(
-            static fn (Node $one): stdClass => $one->get('id')->value === $item->get('id')->value
-                ? $item->object()
-                : $one->object(),
-            (new Node($file))->list($list),
-        );
+        return response()->json([
+            'revision' => $job->revision,
+            'harnesses' => array_map(HarnessWriter::write(...), $this->harnesses->all($job)),
+        ]);
+    }
 
-        $core = CoreJob::read($file);
+    /** Returns lengths in all harnesses as they would be with an item changed, while that is dragged; not stored. */
+    public function tried(Request $request, Job $job, TriedJob $tried): JsonResponse
+    {
+        [$core] = $tried->read($request, $job);
         $solver = new HarnessSolver($core);
 
         return response()->json(array_map(

@@ -8,13 +8,13 @@ use App\Editing\JobFiles;
 use App\Http\RequestBody;
 use App\Models\Job;
 use Bowline\Job as CoreJob;
-use Bowline\Proposals\TrunkBreak;
-use Bowline\Proposals\TrunkJoin;
+use Bowline\Proposals\Division\TrunkBreak;
+use Bowline\Proposals\Division\TrunkJoin;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** Trunks of harnesses broken in two and joined: the edits of the job, not stored. */
+/** Trunks of harnesses broken in two and joined: with what they can be, and the edits of the job, not stored. */
 final readonly class TrunkController
 {
     public function __construct(private JobFiles $files)
@@ -33,6 +33,14 @@ final readonly class TrunkController
             $length === null ? null : $values->notNegative($length, 'the length'),
             $vertex === null ? null : $values->count($vertex, 'the leg', 1),
         ));
+    }
+
+    /** Returns the trunks with which one can be joined. */
+    public function partners(Job $job, string $run): JsonResponse
+    {
+        $core = CoreJob::read($this->files->file($job));
+
+        return response()->json(TrunkJoin::partners($core, $core->runs[$run] ?? throw new NotFoundHttpException));
     }
 
     public function join(Request $request, Job $job, string $run): JsonResponse

@@ -49,7 +49,7 @@ final readonly class BundleMoving implements HarnessRule
     {
         foreach ($laid->wires as $one) {
             $stock = $one->wire->cable->stock ?? $one->wire->stock;
-            if ($stock->movingRadius >= $needed && in_array($run, array_column($one->ways, 'run'), true)) {
+            if ($stock->movingRadius >= $needed && in_array($run, array_column($one->ways(), 'run'), true)) {
                 return $one->wire->cable->name ?? $one->wire->id;
             }
         }

@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
+use Bowline\Drawing\BoardDrawing;
 use Bowline\Drawing\BoardTables;
+use Bowline\Drawing\Plan\PlanCircle;
 use Bowline\Exchange\BoardWriter;
+use Bowline\Exchange\Plan\PlanSvg;
 use Bowline\Harness\Board;
 use Bowline\Harness\BoardChanges;
 use Bowline\Harness\BoardLayout;
@@ -253,6 +256,106 @@ it('says what differs from the board that was built', function (
         'T1: branches at other places', 't3 is gone',
     ]],
 ]);
+
+it('says which splices and covers are not as they were built', function (
+    array $harness,
+    array $words,
+    array $labels,
+) use ($withTwo): void {
+    $units = Units::millimetres();
+    $all = [
+        'splices' => [['id' => 'S', 'on' => ['run' => 't1', 'length' => 200]]],
+        'covers' => [
+            ['run' => 't1', 'kind' => 'sleeve', 'from' => 100, 'to' => 300, 'thickness' => 1],
+            ['run' => 't1', 'kind' => 'sleeve', 'from' => 700, 'thickness' => 1],
+            ['run' => 't2', 'kind' => 'tape', 'thickness' => 0.2],
+        ],
+    ];
+    $solved = Harnesses::solved($withTwo([], $all));
+    $built = BoardWriter::write($solved, boardOf($withTwo([], $all)), $units, [])['now'];
+    $changed = $withTwo([], [
+        ...$all, ...array_diff_key($harness, ['pump' => 0]), 'board' => ['built' => $built],
+    ]);
+    foreach ($changed->fittings as $fitting) {
+        $fitting->pose->at[0] = $fitting->id === 'pump' ? $harness['pump'] ?? 1000 : $fitting->pose->at[0];
+    }
+    $changes = BoardChanges::of(Harnesses::solved($changed)->laid);
+    $picture = PlanSvg::write(BoardDrawing::of(Harnesses::solved($changed), boardOf($changed), $units, []));
+
+    expect(array_map(static fn ($change): string => $change->say($units), $changes))->toBe($words);
+    foreach ($labels as $label) {
+        expect($picture)->toContain($label);
+    }
+})->with([
+    'nothing' => [[], [], []],
+    // That covers go as far as it does follows from the trunk.
+    'a trunk that is 100 longer, with covers to its end' => [[
+        'splices' => [['id' => 'S', 'on' => ['run' => 't1', 'length' => 200]]], 'pump' => 1100,
+    ], ['T1: 500 mm, was 400 mm'], []],
+    'a splice 35 farther along' => [
+        ['splices' => [['id' => 'S', 'on' => ['run' => 't1', 'length' => 235]]]],
+        ['Splice S: 235 mm along, was 200 mm'], [],
+    ],
+    'less than a hand sees' => [['splices' => [['id' => 'S', 'on' => ['run' => 't1', 'length' => 200.4]]]], [], []],
+    'a splice on another trunk' => [
+        ['splices' => [['id' => 'S', 'on' => ['run' => 't2', 'length' => 50]]]],
+        ['Splice S: 50 mm along T2, was 200 mm along T1'], [],
+    ],
+    'another splice in its place' => [
+        ['splices' => [['id' => 'R', 'on' => ['run' => 't1', 'length' => 200]]]],
+        ['Splice R is new', 'Splice S is gone'], ['Splice S is gone'],
+    ],
+    'a sleeve that is 20 longer, one that is gone, and tape that is thicker' => [
+        ['covers' => [
+            ['run' => 't1', 'kind' => 'sleeve', 'from' => 100, 'to' => 320, 'thickness' => 1],
+            ['run' => 't2', 'kind' => 'tape', 'thickness' => 0.4],
+        ]],
+        [
+            'Sleeve on T1, 100 mm to 320 mm: was 100 mm to 300 mm', 'Tape on T2, 0 mm to 300 mm: was 0.2 mm thick',
+            'Sleeve on T1, 700 mm to 1000 mm: gone',
+        ],
+        ['was 100 mm to 300 mm', 'was 0.2 mm thick', 'sleeve gone'],
+    ],
+    'conduit in place of the first sleeve' => [
+        ['covers' => [
+            ['run' => 't1', 'kind' => 'conduit', 'from' => 100, 'to' => 300, 'thickness' => 1, 'bore' => 20],
+            ['run' => 't1', 'kind' => 'sleeve', 'from' => 700, 'thickness' => 1],
+            ['run' => 't2', 'kind' => 'tape', 'thickness' => 0.2],
+        ]],
+        ['Conduit on T1, 100 mm to 300 mm: new', 'Sleeve on T1, 100 mm to 300 mm: gone'],
+        ['new conduit', 'sleeve gone'],
+    ],
+]);
+
+it('rings a splice that has moved', function () use ($withTwo): void {
+    $splices = static fn (float $length): array => [
+        'splices' => [['id' => 'S', 'on' => ['run' => 't1', 'length' => $length]]],
+        'wires' => [Harnesses::wire('W1', 'panel.X.1', 'S'), Harnesses::wire('W2', 'S', 'pump.M.1')],
+    ];
+    $circles = static fn (stdClass $file): int => count(array_filter(
+        BoardDrawing::of(Harnesses::solved($file), boardOf($file), Units::millimetres(), [])->shapes,
+        static fn ($shape): bool => $shape instanceof PlanCircle && $shape->layer === 'CHANGES',
+    ));
+    $before = $withTwo([], $splices(200.0));
+    $built = BoardWriter::write(
+        Harnesses::solved($before), boardOf($before), Units::millimetres(), [],
+    )['now'];
+
+    expect($circles($withTwo([], [...$splices(200.0), 'board' => ['built' => $built]])))->toBe(0)
+        ->and($circles($withTwo([], [...$splices(235.0), 'board' => ['built' => $built]])))->toBe(2);
+});
+
+it('compares no splices and covers with a board of which they were not noted', function () use ($withTwo): void {
+    $built = BoardWriter::write(
+        Harnesses::solved($withTwo()), boardOf($withTwo()), Units::millimetres(), [],
+    )['now'];
+    unset($built['splices'], $built['covers']);
+    $file = $withTwo([], [
+        'covers' => [['run' => 't1', 'kind' => 'sleeve', 'thickness' => 1]], 'board' => ['built' => $built],
+    ]);
+
+    expect(BoardChanges::of(Harnesses::solved($file)->laid))->toBe([]);
+});
 
 it('puts tables beside what lies there, and beside each other', function (int $seed): void {
     $board = boardOf(treeOfTrunks($seed));

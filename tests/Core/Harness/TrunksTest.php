@@ -7,8 +7,8 @@ use Bowline\Exchange\BoardWriter;
 use Bowline\Exchange\Plan\Boards;
 use Bowline\Harness\BoardChanges;
 use Bowline\Job;
-use Bowline\Proposals\TrunkBreak;
-use Bowline\Proposals\TrunkJoin;
+use Bowline\Proposals\Division\TrunkBreak;
+use Bowline\Proposals\Division\TrunkJoin;
 use Tests\Harnesses;
 
 /*
@@ -141,19 +141,22 @@ it('puts a bend where two trunks meet at an angle', function (): void {
     expect(lengthsIn($after)['W1'])->toEqualWithDelta(700 - 60 + 30 * M_PI / 2, 1e-6);
 });
 
-it('keeps what is noted as built when a trunk is broken', function (): void {
+it('keeps what is noted as built when a trunk is broken, and when it is joined again', function (float $at): void {
     $file = trunkWithAll();
-    $built = [];
-    foreach (BoardChanges::now(Harnesses::solved($file)->laid)->lengths as $run => $lengths) {
-        $built[] = (object) ['run' => $run, 'lengths' => $lengths];
-    }
-    $file->harnesses[0]->board = (object) ['built' => (object) ['trunks' => $built, 'connectors' => []]];
+    $solved = Harnesses::solved($file);
+    $built = BoardWriter::write($solved, Boards::laid($solved), Job::read($file)->site->units, [])['now'];
+    $file->harnesses[0]->board = json_decode(json_encode(['built' => $built], JSON_THROW_ON_ERROR));
     $job = Job::read($file);
-    $after = edited(clone $file, TrunkBreak::of($job, $job->runs['t1'], 500.0));
-    $kinds = array_column(BoardChanges::of(Harnesses::solved($after)->laid), 'kind');
+    $broken = edited(clone $file, TrunkBreak::of($job, $job->runs['t1'], $at));
+    $job = Job::read($broken);
+    $joined = edited(clone $broken, TrunkJoin::of($job, $job->runs['t1'], $job->runs['t1-2']));
 
-    expect(array_values(array_unique($kinds)))->toBe(['pins']);
-});
+    expect(BoardChanges::of(Harnesses::solved($broken)->laid))->toBe([])
+        ->and(BoardChanges::of(Harnesses::solved($joined)->laid))->toBe([]);
+})->with([
+    'before the splice and the branch, in a sleeve' => [500.0], 'between both' => [800.0],
+    'behind the splice' => [1200.0],
+]);
 
 it('says why a trunk cannot be broken or joined', function (array $first, ?float $at, string $words): void {
     $job = Job::read(trunkWithAll($first));

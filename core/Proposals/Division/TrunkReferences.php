@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bowline\Proposals;
+namespace Bowline\Proposals\Division;
 
 use Bowline\Harness\LaidHarness;
 use Bowline\Job;
@@ -16,6 +16,9 @@ use stdClass;
  */
 final readonly class TrunkReferences
 {
+    /** Lengths of a board as built are noted to a thousandth, so places nearer together are one, mm. */
+    private const NOTED = 0.01;
+
     /**
      * @param  Job  $job  as it was
      * @param  list<string>  $trunks  those that change, as they were; those after the change are in $place
@@ -84,13 +87,8 @@ final readonly class TrunkReferences
             array_push($trunks, ...in_array($run, $this->trunks, true) ? array_column($after, 0) : [$run]);
         }
         $harness->trunks = array_values(array_unique($trunks));
-        if ($node->find('splices') !== null) {
-            $harness->splices = array_map(fn (Node $splice): stdClass => (object) [
-                ...get_object_vars($splice->object()), 'on' => $this->placed($splice->get('on')),
-            ], $node->list('splices'));
-        }
-        if ($node->find('covers') !== null) {
-            $harness->covers = array_merge(...array_map($this->covers(...), $node->list('covers')));
+        foreach ([...$this->splices($node), ...$this->allCovers($node)] as $list => $items) {
+            $harness->{$list} = $items;
         }
         if ($node->find('wires') !== null) {
             $laid = $this->laid($node->get('id')->text());
@@ -100,7 +98,7 @@ final readonly class TrunkReferences
         }
         $board = $node->find('board');
         if ($board !== null) {
-            $harness->board = $this->board($board, $after);
+            $harness->board = $this->board($board, $after, $this->laid($node->get('id')->text()));
         }
 
         return $harness;
@@ -110,7 +108,7 @@ final readonly class TrunkReferences
      * @param  list<array{string, float}>  $after
      * @return stdClass the board without angles of trunks that went, and what was built as the trunks are called now
      */
-    private function board(Node $node, array $after): stdClass
+    private function board(Node $node, array $after, LaidHarness $laid): stdClass
     {
         $board = clone $node->object();
         if ($node->find('angles') !== null) {
@@ -124,11 +122,30 @@ final readonly class TrunkReferences
         $built = $node->find('built');
         if ($built !== null) {
             $board->built = (object) [
-                ...get_object_vars($built->object()), 'trunks' => $this->built($built, $after),
+                ...get_object_vars($built->object()), 'trunks' => $this->built($built, $after, $laid),
+                ...$this->splices($built), ...$this->allCovers($built),
             ];
         }
 
         return $board;
+    }
+
+    /** @return array{splices?: list<stdClass>} of a harness, or of its board as built; empty where it tells of none */
+    private function splices(Node $node): array
+    {
+        return $node->find('splices') === null ? [] : [
+            'splices' => array_map(fn (Node $splice): stdClass => (object) [
+                ...get_object_vars($splice->object()), 'on' => $this->placed($splice->get('on')),
+            ], $node->list('splices')),
+        ];
+    }
+
+    /** @return array{covers?: list<stdClass>} of a harness, or of its board as built; empty where it tells of none */
+    private function allCovers(Node $node): array
+    {
+        return $node->find('covers') === null
+            ? []
+            : ['covers' => array_merge(...array_map($this->covers(...), $node->list('covers')))];
     }
 
     private function laid(string $harness): LaidHarness
@@ -149,7 +166,7 @@ final readonly class TrunkReferences
             return $wire->object();
         }
         $ways = [];
-        foreach ($laid->wires[$wire->get('id')->text()]->ways ?? [] as $way) {
+        foreach (($laid->wires[$wire->get('id')->text()] ?? null)?->ways() ?? [] as $way) {
             // The two places a little inside of what it goes along say which trunks that is on afterwards.
             $in = min(1.0, $way->length() / 4) * ($way->to <=> $way->from);
             $ways[$way->run] = ! in_array($way->run, $this->trunks, true) ? [$way->run] : array_unique([
@@ -210,7 +227,7 @@ final readonly class TrunkReferences
      * @param  list<array{string, float}>  $after
      * @return list<stdClass> lengths of the board that was built, on the trunks as they are now
      */
-    private function built(Node $built, array $after): array
+    private function built(Node $built, array $after, LaidHarness $laid): array
     {
         $trunks = $ends = [];
         foreach ($built->list('trunks') as $node) {
@@ -221,8 +238,16 @@ final readonly class TrunkReferences
                 continue;
             }
             $at = 0.0;
-            foreach ([0.0, ...array_map($this->job->site->values->number(...), $node->list('lengths'))] as $length) {
+            $lengths = array_map($this->job->site->values->number(...), $node->list('lengths'));
+            foreach ($lengths as $i => $length) {
+                // An end is a place of the board only where something else meets it, once it is an end no more.
+                if ($i > 0 || $laid->backbone->isMetAt($run, 0.0, $this->trunks)) {
+                    [$now, $place] = ($this->place)($run, $at);
+                    $ends[$now][] = $place;
+                }
                 $at += $length;
+            }
+            if ($laid->backbone->isMetAt($run, $laid->backbone->trunk($run)?->length() ?? 0.0, $this->trunks)) {
                 [$now, $place] = ($this->place)($run, $at);
                 $ends[$now][] = $place;
             }
@@ -232,7 +257,7 @@ final readonly class TrunkReferences
             sort($places);
             $lengths = [];
             for ($i = 1, $count = count($places); $i < $count; $i++) {
-                if ($places[$i] - $places[$i - 1] > 1e-6) {
+                if ($places[$i] - $places[$i - 1] > self::NOTED) {
                     $lengths[] = FileValue::roundForFile($places[$i] - $places[$i - 1]);
                 }
             }

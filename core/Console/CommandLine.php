@@ -34,13 +34,15 @@ final class CommandLine
         Command\Mass::class,
         Command\Cut::class,
         Command\Change::class, Command\BringIn::class,
+        Command\Lay::class,
+        Command\LayAll::class,
     ];
 
     /**
      * @param  list<string>  $arguments
      * @param  resource  $out
      * @param  resource  $err
-     * @return int the exit code: 0 no violation, 1 violations, 2 the file or the command is wrong
+     * @return int the exit code: 0 no violation, 1 violations, or not all was laid, 2 the file or the command is wrong
      */
     public static function run(array $arguments, $out, $err): int
     {
@@ -66,6 +68,9 @@ final class CommandLine
             fwrite($err, $remark."\n");
         }
         fwrite($out, $outcome->text);
+        if ($outcome->isShort) {
+            return 1;
+        }
         foreach ($outcome->solved as $run) {
             if ($run->status() === 'violation') {
                 return 1;
@@ -117,7 +122,7 @@ final class CommandLine
             "\n\n".
             'FILE is a job file, or one with its bodies beside it (.bowline). '.
             "bowline COMMAND --help says more of a command.\n".
-            "Exit: 0 no violation, 1 violations, 2 the file or the command is wrong.\n";
+            "Exit: 0 no violation, 1 violations, or what was to be laid was not, 2 the file or the command is wrong.\n";
     }
 
     /** @param  class-string<Command>  $command */

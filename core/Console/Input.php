@@ -6,6 +6,9 @@ namespace Bowline\Console;
 
 use Bowline\Job;
 use Bowline\Job\JobError;
+use Bowline\Job\Words;
+use Bowline\Pathfinding\Scene;
+use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
 use Bowline\Solving\HarnessSolver;
 use Bowline\Solving\SolvedHarness;
@@ -25,6 +28,52 @@ final readonly class Input
     public function option(string $name): ?string
     {
         return $this->options[$name] ?? null;
+    }
+
+    /**
+     * Returns an option as a number, null when it is left out.
+     *
+     * @throws JobError
+     */
+    public function number(string $name, float $least): ?float
+    {
+        $said = $this->option($name);
+        if ($said === null) {
+            return null;
+        }
+
+        return is_numeric($said) && (float) $said >= $least
+            ? (float) $said
+            : throw JobError::at('', sprintf(
+                '--%s is a number from %s up, not “%s”', $name, Words::number($least), $said,
+            ));
+    }
+
+    /**
+     * Returns the job with all of its runs as they are laid.
+     *
+     * @throws JobError
+     */
+    public function scene(): Scene
+    {
+        $runs = array_values($this->job->runs);
+
+        return Scene::of(
+            $this->job, array_map(static fn (Run $run): LaidRun => $run->route->lay($run), $runs),
+            SolvedHarness::bundlesOf((new HarnessSolver($this->job))->all()),
+        );
+    }
+
+    /**
+     * Returns whether so many seconds are over since now.
+     *
+     * @return callable(): bool
+     */
+    public static function clock(float $seconds): callable
+    {
+        $end = hrtime(true) + $seconds * 1e9;
+
+        return static fn (): bool => hrtime(true) > $end;
     }
 
     /** @throws JobError when it is left out */

@@ -15,12 +15,14 @@ final readonly class Outcome
      * @param  list<SolvedRun>  $solved  whose violations are told by the exit code
      * @param  list<string>  $remarks  for standard error
      * @param  list<SolvedHarness>  $harnesses  whose violations are told by the exit code
+     * @param  bool  $isShort  whether something that was asked for could not be done, which is exit code 1
      */
     public function __construct(
         public string $text,
         public array $solved = [],
         public array $remarks = [],
         public array $harnesses = [],
+        public bool $isShort = false,
     ) {
     }
 

@@ -33,6 +33,28 @@ final class TableReader
         return self::rows($text, false);
     }
 
+    /**
+     * Reads rows by the words of their heading, in any order; without a heading the columns are the usual ones.
+     *
+     * @param  array<string, string>  $words  the keys of columns by what a heading may call them, in small letters
+     * @param  list<string>  $usual  the keys of columns of rows without a heading
+     * @param  list<string>  $needed  keys without which a first row is no heading
+     * @return list<array{TableRow, list<string|null>}> each row with the keys of its columns, null for an unknown one
+     */
+    public static function byColumns(string $text, array $words, array $usual, array $needed): array
+    {
+        $rows = self::loose($text);
+        $columns = array_map(
+            static fn (string $cell): ?string => $words[mb_strtolower($cell)] ?? null, $rows[0]->cells ?? [],
+        );
+        $hasHeading = array_diff($needed, $columns) === [];
+
+        return array_map(
+            static fn (TableRow $row): array => [$row, $hasHeading ? $columns : $usual],
+            array_slice($rows, $hasHeading ? 1 : 0),
+        );
+    }
+
     /** @return list<TableRow> */
     private static function rows(string $text, bool $hasHeading): array
     {

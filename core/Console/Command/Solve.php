@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace Bowline\Console\Command;
 
+use Bowline\Clearance\Clearances;
 use Bowline\Console\Command;
 use Bowline\Console\Input;
 use Bowline\Console\Option;
 use Bowline\Console\Outcome;
+use Bowline\Exchange\ClearanceWriter;
 use Bowline\Exchange\HarnessWriter;
 use Bowline\Exchange\SolutionWriter;
+use Bowline\Routing\LaidRun;
 use Bowline\Solving\HarnessSolver;
+use Bowline\Solving\SolvedHarness;
 use Bowline\Solving\SolvedRun;
 
 final class Solve implements Command
@@ -45,6 +49,16 @@ final class Solve implements Command
         $harnesses = $input->option('run') === null ? array_map($solver->cured(...), $solver->all()) : [];
         if ($harnesses !== []) {
             $written['harnesses'] = array_map(HarnessWriter::write(...), $harnesses);
+        }
+
+        if ($input->option('run') === null) {
+            $clearances = (new Clearances(
+                $input->job, array_map(static fn (SolvedRun $run): LaidRun => $run->laid, $solved),
+                SolvedHarness::bundlesOf($harnesses),
+            ))->all();
+            $written += $clearances === [] ? [] : ['clearances' => ClearanceWriter::write(
+                $clearances, $input->job->site->units,
+            )];
         }
 
         return Outcome::json($written, $solved, $harnesses);

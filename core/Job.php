@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline;
 
+use Bowline\Job\ClearanceTable;
+use Bowline\Job\Guides;
 use Bowline\Job\Harness\Harness;
 use Bowline\Job\Harness\HarnessReader;
 use Bowline\Job\JobError;
@@ -20,6 +22,7 @@ final readonly class Job
 {
     /**
      * @param  array<string, Run>  $runs
+     * @param  stdClass  $source  the file that it was read from; never changed
      * @param  array<string, JoinedBody>  $bodies  of several runs; none where only some runs were read
      * @param  array<string, Harness>  $harnesses  likewise
      */
@@ -28,6 +31,8 @@ final readonly class Job
         public Site $site,
         public array $runs,
         public stdClass $source,
+        public ClearanceTable $clearances,
+        public Guides $guides,
         public array $bodies = [],
         public array $harnesses = [],
     ) {
@@ -65,7 +70,8 @@ final readonly class Job
         }
 
         return new self(
-            $node->find('name')?->text() ?? '', $site, $runs, $source, JoinedBody::all($node, $site->values),
+            $node->find('name')?->text() ?? '', $site, $runs, $source, ClearanceTable::read($node, $site->values),
+            Guides::read($node, $site->values), JoinedBody::all($node, $site->values),
             HarnessReader::all($node, $site),
         );
     }
@@ -90,6 +96,8 @@ final readonly class Job
             $site,
             Site::byId($wanted, static fn (Node $run): Run => Run::read($run, $site)),
             $source,
+            ClearanceTable::read($node, $site->values),
+            Guides::read($node, $site->values),
         );
     }
 
@@ -103,7 +111,8 @@ final readonly class Job
     public function withHarnesses(stdClass $source): self
     {
         return new self(
-            $this->name, $this->site, $this->runs, $source, $this->bodies,
+            $this->name, $this->site, $this->runs, $source, $this->clearances, $this->guides,
+            $this->bodies,
             HarnessReader::all(new Node($source), $this->site),
         );
     }

@@ -208,6 +208,8 @@ final readonly class FlexibleEdit
         $turned = [
             'start_pull' => $value('end_pull'),
             'end_pull' => $value('start_pull'),
+            'start_knot' => $value('end_knot'),
+            'end_knot' => $value('start_knot'),
             'start_held' => $value('end_held'),
             'end_held' => $value('start_held'),
         ];

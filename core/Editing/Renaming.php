@@ -43,6 +43,10 @@ final class Renaming
         'about',
         'revision',
         'service',
+        'list',
+        'classes',
+        'why',
+        'reason',
         'colour',
         'format',
         'up',
@@ -50,6 +54,12 @@ final class Renaming
         'runs',
         'as',
         'in',
+    ];
+
+    /** What of a job file may have values in it, but for harnesses. */
+    private const LISTS = [
+        'stock', 'fittings', 'clamps', 'surroundings', 'runs', 'sets', 'bodies', 'benders', 'clearances', 'waivers',
+        'keep_outs', 'follow',
     ];
 
     /**
@@ -71,7 +81,7 @@ final class Renaming
             throw new EditError(sprintf('There is a value “%s” already.', $to));
         }
         $copy = clone $file;
-        foreach (['stock', 'fittings', 'clamps', 'surroundings', 'runs', 'sets', 'bodies', 'benders'] as $list) {
+        foreach (self::LISTS as $list) {
             if (isset($copy->{$list})) {
                 $copy->{$list} = self::renamed($copy->{$list}, $from, $to);
             }

@@ -96,6 +96,24 @@ final class StopList
         }
     }
 
+    /**
+     * Leads the run through a clamp in place of a corner that was just inserted on a straight.
+     *
+     * @param  Vector  $centre  of the clamp, in the corner; the run goes along its axis
+     * @param  float  $half  of its width, mm
+     */
+    public function leadThrough(int $index, string $clamp, Vector $centre, Vector $axis, float $half): void
+    {
+        $stops = $this->all();
+        $told = FileValue::roundForFile($half);
+        $stops[$index] = (object) ['clamp' => $clamp, 'before' => $told, 'after' => $told];
+        $next = $stops[$index + 1] ?? null;
+        if ($next !== null && (isset($next->by) || isset($next->length))) {
+            $this->retell($next, $this->places[$index][0]->minus($centre->plus($axis->times($half))));
+        }
+        $this->route->stops = array_values($stops);
+    }
+
     /** @param  bool  $pushed  whether what the first is told from has moved by as much already */
     public function moveTogether(int $first, int $last, Vector $by, bool $pushed = false): void
     {

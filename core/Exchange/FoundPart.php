@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Body\Boundary\Solid;
 use Bowline\Body\Cut\MeshCut;
 use Bowline\Body\FoundBody;
 use Bowline\Body\FoundMesh;
@@ -12,9 +13,12 @@ use Bowline\Exchange\Step\StepShapes;
 use Bowline\Geometry\Vector;
 use Bowline\Space\Progress;
 
-/** A body whose surface is found, as fine as is asked for: in STEP a set of triangles. */
+/** A body whose surface is found, as fine as is asked for: in STEP on splines where it is smooth, else in triangles. */
 final readonly class FoundPart extends Part
 {
+    /** How far splines may be off the surface, mm. */
+    private const WITHIN = 0.02;
+
     /**
      * @param  float  $chord  of its triangles in STEP and of its cuts, mm
      * @param  array{float, float, float}  $colour
@@ -34,6 +38,12 @@ final readonly class FoundPart extends Part
         return $this->body->mesh($chord, $progress);
     }
 
+    /** Returns its solid on splines; null where it is written in triangles. */
+    public function onSplines(Progress $progress = new Progress): ?Solid
+    {
+        return $this->body->onSplines(self::WITHIN, $progress);
+    }
+
     /** Returns the same part with triangles that have been found before, whatever it is asked for. */
     public function found(Mesh $mesh): self
     {
@@ -47,7 +57,11 @@ final readonly class FoundPart extends Part
 
     public function step(StepShapes $shapes): array
     {
-        return ['TESSELLATED_SHAPE_REPRESENTATION', $shapes->triangles($this->name, $this->mesh($this->chord))];
+        $solid = $this->onSplines();
+
+        return $solid !== null
+            ? ['ADVANCED_BREP_SHAPE_REPRESENTATION', $shapes->solid($solid)]
+            : ['TESSELLATED_SHAPE_REPRESENTATION', $shapes->triangles($this->name, $this->mesh($this->chord))];
     }
 
     public function cut(Vector $at, Vector $normal, ?float $division = null, ?float $off = null): array

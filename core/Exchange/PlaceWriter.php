@@ -8,7 +8,9 @@ use Bowline\Geometry\Pose;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Clamp;
+use Bowline\Job\Guides;
 use Bowline\Job\ItemRef;
+use Bowline\Job\KeepOut;
 use Bowline\Job\Part\Solid;
 use Bowline\Job\Port;
 use Bowline\Job\Shape\Cylinder;
@@ -20,8 +22,6 @@ use Bowline\Job\Surrounding;
 /** Writes the resolved places of items, for drawing (schema/api.json, `place`). */
 final class PlaceWriter
 {
-    private const FACES = ['front', 'back', '+x', '-x', '+y', '-y', '+z', '-z'];
-
     /**
      * @param  list<ItemRef>  $only  those that are wanted
      * @return list<array<string, mixed>>
@@ -155,11 +155,8 @@ final class PlaceWriter
     private static function faces(Surrounding $surrounding): array
     {
         $faces = [];
-        foreach (self::FACES as $name) {
-            $face = $surrounding->face($name);
-            if ($face !== null) {
-                $faces[] = ['name' => $name, 'at' => $face[0]->toArray(), 'normal' => $face[1]->toArray()];
-            }
+        foreach ($surrounding->faces() as $name => [$at, $normal]) {
+            $faces[] = ['name' => $name, 'at' => $at->toArray(), 'normal' => $normal->toArray()];
         }
 
         return $faces;
@@ -177,5 +174,14 @@ final class PlaceWriter
                 'axis' => $surrounding->pose->direction($hinge->axis)->toArray(),
                 'angle' => rad2deg($hinge->angle),
             ];
+    }
+
+    /** @return list<array<string, mixed>> boxes that are kept out of, as `keep_outs` of a job's state */
+    public static function keepOuts(Guides $guides): array
+    {
+        return array_values(array_map(static fn (KeepOut $one): array => [
+            'id' => $one->id, 'name' => $one->name, 'pose' => self::pose($one->pose),
+            'size' => $one->box->size->toArray(),
+        ], $guides->keepOuts));
     }
 }

@@ -8,6 +8,7 @@ use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Harness\Allowance;
 use Bowline\Job\Part\PartReader;
+use Bowline\Job\Part\Room;
 use Bowline\Job\Part\Solid;
 use Bowline\Job\Shape\ShapeReader;
 use stdClass;
@@ -20,6 +21,7 @@ final readonly class Fitting
      * @param  list<Solid>  $solids  in its own frame
      * @param  array<string, Port>  $ports  in space, by their own id
      * @param  float|null  $density  of what its body is made of, kg/m³; null where none is told
+     * @param  list<Room>  $rooms  that stay free beside it, in its own frame
      */
     public function __construct(
         public string $id,
@@ -29,6 +31,7 @@ final readonly class Fitting
         public array $ports,
         public ?Movement $movement,
         public ?float $density = null,
+        public array $rooms = [],
     ) {
     }
 
@@ -77,7 +80,7 @@ final readonly class Fitting
         return new self(
             $id, $node->find('name')?->text() ?? $id, $pose,
             [...$kind?->solids($by) ?? [], ...self::body($node->find('body'), $values)], $ports, $movement,
-            self::density($node->find('body')?->find('density'), $values),
+            self::density($node->find('body')?->find('density'), $values), $kind?->rooms($by) ?? [],
         );
     }
 

@@ -9,7 +9,7 @@ use InvalidArgumentException;
 /** An item of a job by its list and id, for example the clamp "c1"; or all items of a list. */
 final readonly class ItemRef
 {
-    private const LISTS = ['stock', 'fittings', 'clamps', 'surroundings', 'runs', 'harnesses'];
+    private const LISTS = ['stock', 'fittings', 'clamps', 'surroundings', 'runs', 'harnesses', 'keep_outs'];
 
     private const ALL = '*';
 

@@ -14,11 +14,12 @@ final class JobFile
 
     /**
      * The newest version; 2 added relations, parts, panels, meshes, sets and benders, 3 added sections that are not
-     * round, 4 added harnesses. Each reads all of those before.
+     * round, 4 added harnesses, 5 added clearances, waivers, insulation, and guides for runs that lay themselves. Each
+     * reads all of those before.
      */
-    public const VERSION = 4;
+    public const VERSION = 5;
 
-    public const VERSIONS_READ = [1, 2, 3, 4];
+    public const VERSIONS_READ = [1, 2, 3, 4, 5];
 
     /** Deepest nesting; keeps hostile files from exhausting the parser. */
     private const DEPTH = 64;
@@ -61,6 +62,7 @@ final class JobFile
     {
         $written = clone $file;
         $written->version = match (true) {
+            self::usesVersion5($file) => 5,
             self::usesVersion4($file) => 4,
             self::usesVersion3($file) => 3,
             self::usesVersion2($file) => 2,
@@ -71,6 +73,31 @@ final class JobFile
             $written,
             JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         )."\n";
+    }
+
+    /** Whether it says what is kept apart, where runs are led, how one is insulated, or has a part of a spline. */
+    private static function usesVersion5(stdClass $file): bool
+    {
+        $job = new Node($file);
+        $tells = static fn (string $list, string $key): bool => array_filter(
+            $job->list($list), static fn (Node $one): bool => $one->find($key) !== null,
+        ) !== [];
+
+        foreach (['clearances', 'waivers', 'keep_outs', 'follow'] as $key) {
+            if ($job->find($key) !== null) {
+                return true;
+            }
+        }
+
+        foreach ($job->list('runs') as $run) {
+            $route = $run->find('route');
+            if ($route?->find('start_knot') !== null || $route?->find('end_knot') !== null) {
+                return true;
+            }
+        }
+
+        return $tells('stock', 'support_spacing') || $tells('runs', 'insulation') || $tells('runs', 'fall')
+            || $tells('services', 'class');
     }
 
     /** Whether it has a harness, a bundle, or a connector with pins. */
@@ -183,7 +210,7 @@ final class JobFile
             throw JobError::at('/format', sprintf('this is not a job file: “format” must be “%s”', self::FORMAT));
         }
         if (! in_array($node->get('version')->value, self::VERSIONS_READ, true)) {
-            throw JobError::at('/version', 'this version of the job file is not known here; 1, 2, 3 and 4 are');
+            throw JobError::at('/version', 'this version of the job file is not known here; 1 to 5 are');
         }
         Schema::check($data, 'job.json');
 

@@ -6,7 +6,10 @@ namespace Bowline\Job;
 
 use stdClass;
 
-/** What a run carries, as the legend of a job has it: a name, a colour, and bands to tell it by without colour. */
+/**
+ * What a run carries, as the legend of a job has it: a name, a colour, bands to tell it by without colour, and the
+ * class by which it is kept off others (`ClearanceTable`).
+ */
 final readonly class Service
 {
     /** Most bands of a service. */
@@ -16,12 +19,12 @@ final readonly class Service
     public const SHIPPED = [
         ['id' => 'sea-water', 'name' => 'Sea water', 'colour' => '#2f7f8f', 'bands' => 1],
         ['id' => 'cooling', 'name' => 'Cooling water', 'colour' => '#4c8f6b', 'bands' => 2],
-        ['id' => 'fuel', 'name' => 'Fuel', 'colour' => '#b5762a', 'bands' => 3],
+        ['id' => 'fuel', 'name' => 'Fuel', 'colour' => '#b5762a', 'bands' => 3, 'class' => 'fuel'],
         ['id' => 'hydraulic', 'name' => 'Hydraulic oil', 'colour' => '#7c5a86', 'bands' => 4],
         ['id' => 'air', 'name' => 'Air', 'colour' => '#9fb0b8', 'bands' => 0],
-        ['id' => 'drain', 'name' => 'Drain and vent', 'colour' => '#6b7a5a', 'bands' => 1],
-        ['id' => 'power', 'name' => 'Power', 'colour' => '#a8493a', 'bands' => 2],
-        ['id' => 'data', 'name' => 'Data and signal', 'colour' => '#3f5f8f', 'bands' => 3],
+        ['id' => 'drain', 'name' => 'Drain and vent', 'colour' => '#6b7a5a', 'bands' => 1, 'class' => 'drain'],
+        ['id' => 'power', 'name' => 'Power', 'colour' => '#a8493a', 'bands' => 2, 'class' => 'live'],
+        ['id' => 'data', 'name' => 'Data and signal', 'colour' => '#3f5f8f', 'bands' => 3, 'class' => 'data'],
     ];
 
     private function __construct(
@@ -29,6 +32,7 @@ final readonly class Service
         public string $name,
         public string $colour,
         public int $bands,
+        public ?string $class = null,
     ) {
     }
 
@@ -47,6 +51,7 @@ final readonly class Service
             $count <= self::MOST_BANDS
                 ? $count
                 : throw $node->get('bands')->error(sprintf('there are at most %d bands', self::MOST_BANDS)),
+            $node->find('class')?->text(),
         );
     }
 

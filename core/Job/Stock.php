@@ -25,6 +25,7 @@ final readonly class Stock
      * @param  array{float, float}|null  $pressure  relative changes of length under pressure: shortest (negative) and
      *     longest
      * @param  list<float>  $lengths  in which it is sold, mm, ascending
+     * @param  float|null  $supportSpacing  most between two supports, mm; null where a table says it
      */
     private function __construct(
         public string $id,
@@ -38,6 +39,7 @@ final readonly class Stock
         public float $movingRadius,
         public ?array $pressure,
         public array $lengths,
+        public ?float $supportSpacing,
     ) {
     }
 
@@ -59,6 +61,7 @@ final readonly class Stock
             : $values->positive($node->get('density'), 'the density');
         $mass = $node->find('mass');
         $stiffness = $node->find('stiffness');
+        $spacing = $node->find('support_spacing');
         $moving = $node->get('bend')->find('moving_radius');
         $lengths = array_map(
             static fn (Node $length): float => $values->positive($length, 'a length it is sold in'),
@@ -80,6 +83,7 @@ final readonly class Stock
                 : $values->notNegative($moving, 'the least radius where it moves'),
             self::underPressure($node->find('pressure'), $values),
             $lengths,
+            $spacing === null ? null : $values->positive($spacing, 'the distance of its supports'),
         );
     }
 

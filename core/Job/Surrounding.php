@@ -61,6 +61,14 @@ final readonly class Surrounding
         return $face === null ? null : [$this->pose->point($face[0]), $this->pose->direction($face[1])];
     }
 
+    /** @return array<string, array{Vector, Vector}> its flat faces by name: a point in space and the unit normal */
+    public function faces(): array
+    {
+        $names = ['front', 'back', ...array_keys(Vector::axes())];
+
+        return array_filter(array_map($this->face(...), array_combine($names, $names)));
+    }
+
     /** Returns the words for a face behind the name of the thing; empty for the front of a panel. */
     public function faceWords(string $name): string
     {

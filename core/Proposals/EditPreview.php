@@ -11,11 +11,15 @@ use Bowline\Editing\OpenEnds;
 use Bowline\Editing\PlaceEdit;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdits;
+use Bowline\Geometry\Bounds;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
+use Bowline\Job\FileItems;
+use Bowline\Job\ItemRef;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Job\Site;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\ProvisionalRoute;
 use Bowline\Routing\Run;
@@ -40,11 +44,12 @@ final readonly class EditPreview
      * Previews an edit of a run (schema/api.json, `laying`).
      *
      * @param  float|null  $step  accuracy of a limit, mm or degrees; null to hold nothing
+     * @param  (callable(Bounds, list<LaidRun>): NearLimit)|null  $near  holds at clearance too (DragReach)
      *
      * @throws EditError when it cannot be made, or takes too much work (WorkBudget)
      * @throws JobError when it is wrong
      */
-    public static function ofRun(Job $job, Run $run, Node $change, ?float $step): self
+    public static function ofRun(Job $job, Run $run, Node $change, ?float $step, ?callable $near = null): self
     {
         $solver = new Solver($job, new WorkBudget);
         $shown = ProvisionalRoute::of($run);
@@ -67,7 +72,10 @@ final readonly class EditPreview
         $at = static fn (float $amount): array => $solve($edited($scale->at($amount)));
         $hold = $scale->hasLeast
             ? Hold::atLeast($at, [$solver->preview($shown)], $scale->rest, $scale->wish, $step)
-            : Hold::towards($at, [$solver->preview($shown)], $scale->rest, $scale->wish, $step);
+            : Hold::towards(
+                $at, [$solver->preview($shown)], $scale->rest, $scale->wish, $step,
+                $near === null ? null : (new DragReach($near, [$laid], static fn (): Site => $job->site))->passed(...),
+            );
 
         return new self(['runs' => $edited($scale->at($hold->amount))], $hold);
     }
@@ -77,6 +85,7 @@ final readonly class EditPreview
      *
      * @param  stdClass  $file  the job file
      * @param  list<string>  $hanging  ids of the runs that depend on it
+     * @param  (callable(Bounds, list<LaidRun>): NearLimit)|null  $near  holds at clearance too (DragReach)
      *
      * @throws EditError when it takes too much work (WorkBudget)
      * @throws JobError when it is wrong
@@ -88,6 +97,7 @@ final readonly class EditPreview
         array $hanging,
         Node $change,
         ?float $step,
+        ?callable $near = null,
     ): self {
         $isHanging = static fn (stdClass $run): bool => in_array($run->id ?? null, $hanging, true);
         $job = Job::readOnly($file, $isHanging);
@@ -99,12 +109,16 @@ final readonly class EditPreview
         $placed = static fn (float $amount): stdClass => $turns
             ? $edit->turned($about, deg2rad($amount))
             : $edit->moved($wish > 0.0 ? $by->times($amount / $wish) : $by);
-        $read = static function (float $amount) use ($job, $list, $placed, $isHanging): Job {
-            $moved = self::with($job->source, $list, $placed($amount));
+        $last = null;
+        $read = static function (float $amount) use ($job, $list, $placed, $isHanging, &$last): Job {
+            if ($last === null || $last[0] !== $amount) {
+                $moved = FileItems::replaced($job->source, $list, $placed($amount));
+                $last = [$amount, Job::readOnly(
+                    OpenEnds::fit($job->source, BranchPlaces::fit($job->source, $moved)), $isHanging,
+                )];
+            }
 
-            return Job::readOnly(
-                OpenEnds::fit($job->source, BranchPlaces::fit($job->source, $moved)), $isHanging,
-            );
+            return $last[1];
         };
         // Runs that read the same before and after the move do not depend on it.
         $there = $read($wish);
@@ -119,7 +133,13 @@ final readonly class EditPreview
         );
         $solve = static fn (float $amount): array => $preview($amount === $wish ? $there : $read($amount));
         $before = $step === null ? [] : $preview($job);
-        $hold = $step === null ? Hold::free($wish, $solve($wish)) : Hold::towards($solve, $before, 0.0, $wish, $step);
+        $hold = $step === null ? Hold::free($wish, $solve($wish)) : Hold::towards(
+            $solve, $before, 0.0, $wish, $step,
+            $near === null ? null : (new DragReach(
+                $near, DragReach::laid($before), static fn (float $amount): Site => $read($amount)->site,
+                ItemRef::of($list, (new Node($item))->get('id')->text()),
+            ))->passed(...),
+        );
 
         return new self([$list => $placed($hold->amount)], $hold);
     }
@@ -128,17 +148,5 @@ final readonly class EditPreview
     public function solved(): array
     {
         return $this->hold->solved;
-    }
-
-    private static function with(stdClass $file, string $list, stdClass $item): stdClass
-    {
-        $with = clone $file;
-        $items = $file->{$list} ?? [];
-        $with->{$list} = array_map(
-            static fn (mixed $other): mixed => $other instanceof stdClass && $other->id === $item->id ? $item : $other,
-            is_array($items) ? array_values($items) : [],
-        );
-
-        return $with;
     }
 }

@@ -45,12 +45,20 @@ final readonly class Hold
      * @param  list<SolvedRun>  $before  the same runs as they are kept now
      * @param  float  $rest  the amount at which nothing has changed
      * @param  float  $step  how finely the limit is found, in the unit of the amount
+     * @param  (callable(list<SolvedRun>, float): (string|null))|null  $nearer  what comes nearer than it may, for runs
+     *     as they follow from an amount
      */
-    public static function towards(callable $solve, array $before, float $rest, float $wish, float $step): self
-    {
+    public static function towards(
+        callable $solve,
+        array $before,
+        float $rest,
+        float $wish,
+        float $step,
+        ?callable $nearer = null,
+    ): self {
         $tally = self::tally($before);
         $solved = $solve($wish);
-        $worse = self::worse($solved, $tally);
+        $worse = self::judged($solved, $wish, $tally, $nearer);
         if ($worse === null) {
             return new self($wish, $solved, null);
         }
@@ -61,7 +69,7 @@ final readonly class Hold
             for ($look = 1; $look < self::SAMPLES; $look++) {
                 $at = $rest + ($wish - $rest) * $look / self::SAMPLES;
                 $tried = $solve($at);
-                $found = self::worse($tried, $tally);
+                $found = self::judged($tried, $at, $tally, $nearer);
                 if ($found !== null) {
                     [$bad, $worse] = [$at, $found];
                     break;
@@ -71,7 +79,7 @@ final readonly class Hold
             for ($halving = 0; $halving < self::MOST_HALVINGS && abs($bad - $good) > $step / 2; $halving++) {
                 $at = ($good + $bad) / 2;
                 $tried = $solve($at);
-                $found = self::worse($tried, $tally);
+                $found = self::judged($tried, $at, $tally, $nearer);
                 if ($found === null) {
                     [$good, $best] = [$at, $tried];
                 } else {
@@ -79,7 +87,7 @@ final readonly class Hold
                 }
             }
 
-            return self::onStep($solve, $tally, $good, $best, $rest, $step, $worse->title);
+            return self::onStep($solve, $tally, $nearer, $good, $best, $rest, $step, $worse);
         } catch (WorkBudgetSpent) {
             return new self($good, $best, self::STOPPED);
         }
@@ -113,11 +121,13 @@ final readonly class Hold
      *
      * @param  callable(float): list<SolvedRun>  $solve
      * @param  array<string, int>  $tally
+     * @param  (callable(list<SolvedRun>, float): (string|null))|null  $nearer
      * @param  list<SolvedRun>  $best
      */
     private static function onStep(
         callable $solve,
         array $tally,
+        ?callable $nearer,
         float $good,
         array $best,
         float $rest,
@@ -133,12 +143,26 @@ final readonly class Hold
         ) {
             $whole = $rest + $steps * $step;
             $tried = $solve($whole);
-            if (self::worse($tried, $tally) === null) {
+            if (self::judged($tried, $whole, $tally, $nearer) === null) {
                 return new self($whole, $tried, $heldBy);
             }
         }
 
         return new self($good, $best, $heldBy);
+    }
+
+    /**
+     * Returns what is worse than before, in words; null where nothing is.
+     *
+     * @param  list<SolvedRun>  $solved
+     * @param  array<string, int>  $tally
+     * @param  (callable(list<SolvedRun>, float): (string|null))|null  $nearer
+     */
+    private static function judged(array $solved, float $at, array $tally, ?callable $nearer): ?string
+    {
+        $finding = self::worse($solved, $tally);
+
+        return $finding !== null ? $finding->title : ($nearer === null ? null : $nearer($solved, $at));
     }
 
     /**

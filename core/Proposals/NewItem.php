@@ -17,6 +17,7 @@ use Bowline\Job\Part\PartKind;
 use Bowline\Job\Port;
 use Bowline\Job\PortName;
 use Bowline\Job\Shape\RoundEnd;
+use Bowline\Job\Stock;
 use Bowline\Job\StockKind;
 use Bowline\Job\Surrounding;
 use Bowline\Routing\LaidRun;
@@ -172,14 +173,31 @@ final readonly class NewItem
         }
         $axis = $end->at->minus($start->at)->unit();
         $along = round($at->minus($start->at)->dot($axis) / self::POINTING_GRID) * self::POINTING_GRID;
-        $od = $run->run->stock->section->outsideDiameter;
+
+        return $this->clampAt($start->at->plus($axis->times($along)), $axis, $run->run->stock);
+    }
+
+    /**
+     * Returns a clamp that takes a stock.
+     *
+     * @param  Vector  $axis  unit
+     */
+    public function clampAt(Vector $at, Vector $axis, Stock $stock): stdClass
+    {
+        $od = $stock->section->outsideDiameter;
 
         return $this->named('clamps', 'Clamp '.($this->count('clamps') + 1), [
-            'at' => FileValue::vector($start->at->plus($axis->times($along))),
+            'at' => FileValue::vector($at),
             'axis' => $axis->axisName() ?? FileValue::vector($axis),
             'bore' => FileValue::roundForFile($od),
-            'width' => FileValue::roundForFile(max(self::CLAMP_WIDTH, round($od))),
+            'width' => FileValue::roundForFile(self::clampWidth($od)),
         ]);
+    }
+
+    /** Returns how wide a clamp is along a run of an outside diameter, mm. */
+    public static function clampWidth(float $od): float
+    {
+        return max(self::CLAMP_WIDTH, round($od));
     }
 
     /** Returns a stock of bundles, of which trunks are laid. */

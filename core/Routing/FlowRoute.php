@@ -25,19 +25,25 @@ final readonly class FlowRoute implements Route
 {
     use RouteDefaults;
 
+    /** A place that is nearer to a point is at it, mm. */
+    public const AT_POINT = 0.01;
+
     /**
      * @param  list<FlowPoint>  $points
      * @param  array{float, float}  $pulls  how strongly the axes at its two ends pull
+     * @param  array{float, float}  $knots  what its first and last span count, as multiples of their chords
      */
     private function __construct(
         public array $points,
         public array $pulls,
+        public array $knots,
     ) {
     }
 
     public static function read(Node $node, Site $site): self
     {
         $pull = static fn (?Node $said): float => $said === null ? 1.0 : $site->values->positive($said, 'the pull');
+        $knot = static fn (?Node $said): float => $said === null ? 1.0 : $site->values->positive($said, 'the knot');
 
         return new self(
             array_map(
@@ -45,6 +51,7 @@ final readonly class FlowRoute implements Route
                 $node->get('points')->items(),
             ),
             [$pull($node->find('start_pull')), $pull($node->find('end_pull'))],
+            [$knot($node->find('start_knot')), $knot($node->find('end_knot'))],
         );
     }
 
@@ -86,6 +93,34 @@ final readonly class FlowRoute implements Route
         );
     }
 
+    /**
+     * Returns how the spline is divided at a place on one of its curves (Spline::divided), and how many points and
+     * clamps lie before it; a point at the place does not.
+     *
+     * @param  float  $along  developed length of the run, mm
+     * @return array{Vector, float, float, int}|null null where no curve is
+     */
+    public function divided(Run $run, float $along): ?array
+    {
+        $at = $run->from->lead ?? 0.0;
+        $before = 0;
+        foreach ($this->stretches($run, $this->points) as [$points, $out, $into, $held, , $gate, $knots]) {
+            $curve = Spline::through($points, $out, $into, $held, $knots);
+            if ($along > $at && $along < $at + $curve->length()) {
+                $division = Spline::divided($points, $out, $into, $held, $knots, $along - $at);
+                foreach (array_slice($points, 1, -1) as $point) {
+                    $before += $at + $curve->closestTo($point) < $along - self::AT_POINT ? 1 : 0;
+                }
+
+                return $division === null ? null : [...$division, $before];
+            }
+            $before += count($points) - 1;
+            $at += $curve->length() + ($gate === null ? 0.0 : $gate->entry()->distanceTo($gate->exit()));
+        }
+
+        return null;
+    }
+
     /** @return list<FlowPoint> with those that give moved along; a clamp stays */
     private function moved(Adjustment $adjustment, float $move): array
     {
@@ -101,9 +136,9 @@ final readonly class FlowRoute implements Route
     private function measured(Run $run, array $through): float
     {
         $length = ($run->from->lead ?? 0.0) + ($run->to->lead ?? 0.0);
-        foreach ($this->stretches($run, $through) as [$points, $along, $into, $held, , $gate]) {
+        foreach ($this->stretches($run, $through) as [$points, $along, $into, $held, , $gate, $knots]) {
             $length +=
-                Spline::measured($points, $along, $into, $held) +
+                Spline::measured($points, $along, $into, $held, $knots) +
                 ($gate === null ? 0.0 : $gate->entry()->distanceTo($gate->exit()));
         }
 
@@ -118,8 +153,8 @@ final readonly class FlowRoute implements Route
         $segments = $start->distanceTo($run->from->at) > Tolerance::NOTHING ? [new Line($run->from->at, $start)] : [];
         $gates = [];
         $length = $segments === [] ? 0.0 : $segments[0]->length();
-        foreach ($this->stretches($run, $through) as [$points, $along, $into, $held, $loose, $gate]) {
-            $curve = Spline::through($points, $along, $into, $held);
+        foreach ($this->stretches($run, $through) as [$points, $along, $into, $held, $loose, $gate, $knots]) {
+            $curve = Spline::through($points, $along, $into, $held, $knots);
             $segments[] = $curve;
             array_push(
                 $gates,
@@ -151,12 +186,14 @@ final readonly class FlowRoute implements Route
      * Divides the run into its curves, each up to a clamp or to the end.
      *
      * @param  list<FlowPoint>  $through
-     * @return list<array{non-empty-list<Vector>, Vector|null, Vector|null, array<int, Vector>, list<Gate>, Gate|null}>
-     *     points, directions at both ends and between, the loose clamps on the way, and the clamp at its end
+     * @return list<array{non-empty-list<Vector>, Vector|null, Vector|null, array<int, Vector>, list<Gate>, Gate|null,
+     *     array{float, float}}> points, directions at both ends and between, the loose clamps on the way, the clamp at
+     *     its end, and what its first and last span count
      */
     private function stretches(Run $run, array $through): array
     {
         $stretches = [];
+        $knot = $this->knots[0];
         [$points, $held, $loose, $along] = [
             [$run->from->leadPoint() ?? $run->from->at],
             [],
@@ -174,7 +211,8 @@ final readonly class FlowRoute implements Route
 
                 continue;
             }
-            $stretches[] = [[...$points, $gate->entry()], $along, $gate->travel, $held, $loose, $gate];
+            $stretches[] = [[...$points, $gate->entry()], $along, $gate->travel, $held, $loose, $gate, [$knot, 1.0]];
+            $knot = 1.0;
             [$points, $held, $loose, $along] = [[$gate->exit()], [], [], $gate->travel];
         }
         $stretches[] = [
@@ -184,6 +222,7 @@ final readonly class FlowRoute implements Route
             $held,
             $loose,
             null,
+            [$knot, $this->knots[1]],
         ];
 
         return $stretches;

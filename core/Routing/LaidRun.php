@@ -58,6 +58,31 @@ final class LaidRun
         return $this->sweep;
     }
 
+    /**
+     * Returns the vertex that comes next behind a place on a straight, which may go through several; null in a bend, or
+     * where it has no corners.
+     *
+     * @param  float  $along  developed length, mm
+     */
+    public function vertexBehind(float $along): ?int
+    {
+        $point = $this->path->pointAt($along);
+        foreach ($this->legs as $leg) {
+            if ($along < $leg->start || $along > $leg->start + $leg->straight) {
+                continue;
+            }
+            for ($vertex = $leg->fromVertex + 1; $vertex < $leg->toVertex; $vertex++) {
+                if ($this->vertices[$vertex]->at->minus($point)->dot($leg->direction) > 0.0) {
+                    return $vertex;
+                }
+            }
+
+            return $leg->toVertex;
+        }
+
+        return null;
+    }
+
     /** Returns a copy that is marked as having jumped to another branch. */
     public function afterJump(): self
     {

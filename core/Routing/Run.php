@@ -38,6 +38,8 @@ final readonly class Run
      * @param  ChannelInBlock|null  $channel  the block that it is taken out of
      * @param  list<TeePlace>  $tees  bought tees in it, in order
      * @param  list<FlangeBeside>  $beside  flanges of other runs at the fittings at which it has one itself
+     * @param  float  $insulation  thickness round it, mm
+     * @param  float|null  $fall  by which it falls at least, a mm for each mm to the side; null where it need not
      */
     public function __construct(
         public string $id,
@@ -59,6 +61,8 @@ final readonly class Run
         public ?ChannelInBlock $channel = null,
         public array $tees = [],
         public array $beside = [],
+        public float $insulation = 0.0,
+        public ?float $fall = null,
     ) {
     }
 
@@ -100,6 +104,8 @@ final readonly class Run
             $node->find('body') === null ? null : ChannelInBlock::read($node, $id, $site),
             $site->routes->teesOn($site, $id),
             $site->routes->flangesBeside($site, $id),
+            $site->values->notNegative($node->find('insulation'), 'the thickness of the insulation'),
+            $node->find('fall') === null ? null : $site->values->notNegative($node->find('fall'), 'the fall') / 1000.0,
         );
 
         return $run->isMoving() ? $run->amid($site) : $run->withRoute($route->inReach($run));
@@ -159,6 +165,8 @@ final readonly class Run
             $this->channel,
             $this->tees,
             $this->beside,
+            $this->insulation,
+            $this->fall,
         );
     }
 
@@ -198,6 +206,8 @@ final readonly class Run
             $this->channel,
             $this->tees,
             $this->beside,
+            $this->insulation,
+            $this->fall,
         );
     }
 
@@ -224,6 +234,8 @@ final readonly class Run
             $this->channel,
             $this->tees,
             $this->beside,
+            $this->insulation,
+            $this->fall,
         );
     }
 
@@ -278,6 +290,7 @@ final readonly class Run
         return new self(
             $mark, $name, $stock ?? $this->stock, $from, $to, $this->route, null, $this->units, $this->around,
             $this->section, $this->source, weldGap: $this->weldGap, service: $this->service,
+            insulation: $this->insulation, fall: $this->fall,
         );
     }
 

@@ -6,12 +6,12 @@ namespace Bowline\Rules;
 
 use Bowline\Editing\OpenEnds;
 use Bowline\Job;
+use Bowline\Job\FileItems;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\RouteBook;
 use Bowline\Routing\Run;
-use stdClass;
 
 /** Checks a laid run against all rules, and tries every suggested remedy before it is offered. */
 final readonly class Judge
@@ -125,7 +125,9 @@ final readonly class Judge
     /** @throws JobError */
     private function layWith(Remedy $remedy, LaidRun $laid): LaidRun
     {
-        $site = $remedy->list === 'runs' ? $this->job->site : RouteBook::site(new Node($this->jobWith($remedy)));
+        $site = $remedy->list === 'runs' ? $this->job->site : RouteBook::site(
+            new Node(FileItems::replaced($this->job->source, $remedy->list, $remedy->item)),
+        );
         // Its open end goes along, as it does when the remedy is taken.
         $source = $remedy->list === 'runs'
             ? OpenEnds::followed($remedy->item, $site, $laid)
@@ -133,20 +135,6 @@ final readonly class Judge
         $run = Run::read(new Node($source), $site);
 
         return $run->route->lay($run);
-    }
-
-    private function jobWith(Remedy $remedy): stdClass
-    {
-        $job = clone $this->job->source;
-        $items = $job->{$remedy->list} ?? [];
-        $job->{$remedy->list} = array_map(
-            static fn (mixed $item): mixed => $item instanceof stdClass && $item->id === $remedy->item->id
-                ? $remedy->item
-                : $item,
-            is_array($items) ? array_values($items) : [],
-        );
-
-        return $job;
     }
 
     /**

@@ -41,6 +41,14 @@ final readonly class SolvedRun
         return $worst;
     }
 
+    /** Returns the number of violations that were found. */
+    public function violations(): int
+    {
+        return count(array_filter(
+            $this->findings, static fn (Finding $one): bool => $one->severity === Severity::Violation,
+        ));
+    }
+
     /**
      * Returns its spools, each with a bend table of its own; one where it has no joints.
      *

@@ -24,7 +24,7 @@ use Bowline\Geometry\Vector;
  *     float, float}
  * @phpstan-type Nearest array{float, float, float, float, float}
  */
-final class TubeDistance implements SegmentVisitor
+final class TubeDistance implements SegmentVisitor, SurfaceDistance
 {
     /** How far it goes on beyond an end, mm. */
     private const BEYOND = 1e5;

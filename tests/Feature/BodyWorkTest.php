@@ -11,11 +11,15 @@ use Illuminate\Support\Facades\Queue;
 use Tests\Blocks;
 use Tests\Tees;
 
-/** The job of a pipe with a branch as wide, rounded with 8, opened; what is queued waits. */
-function roundedJob(): string
+/**
+ * The job of a pipe with a branch as wide, rounded with 8, opened; what is queued waits.
+ *
+ * @param  stdClass|null  $file  other runs
+ */
+function roundedJob(?stdClass $file = null): string
 {
     Queue::fake();
-    $file = Tees::file([['stock' => 'pipe']]);
+    $file ??= Tees::file([['stock' => 'pipe']]);
     $file->bodies[0]->round = 8;
 
     return opened(json_encode($file, JSON_THROW_ON_ERROR));
@@ -64,7 +68,22 @@ it('works on the queue on what takes long, once however often it is asked for', 
     expect(BodyWork::query()->count())->toBe(0);
 })->with([
     '/joined/tee/mesh?chord=0.5', '/joined/tee/walls', '/joined/tee/wall-map?chord=0.8', '/joined/tee/mass', '/mass',
-    '/bodies.stl?chord=0.6', '/bodies.step?chord=0.6&body=tee', '/bodies.3mf?chord=0.6',
+    '/bodies.stl?chord=0.6', '/bodies.3mf?chord=0.6',
+]);
+
+it('tells on what the body in a file was written', function (stdClass $file, string $on, string $has): void {
+    $file->bodies[0]->order = 'hollow-first';
+    $job = roundedJob($file);
+    test()->get($job.'/bodies.step?chord=1&body=tee')->assertStatus(202);
+    workOn(BodyWork::query()->sole());
+    $file = test()->get($job.'/bodies.step?chord=1&body=tee')->assertOk()->assertHeader('X-Written-On', $on);
+
+    expect($file->content())->toContain($has);
+    $exact = opened(json_encode(Tees::file(), JSON_THROW_ON_ERROR));
+    test()->get($exact.'/bodies.step?body=tee')->assertOk()->assertHeader('X-Written-On', 'exact');
+})->with([
+    'rods' => [fn () => Tees::file([[]], [], [40, 20], [20, 10]), 'splines', 'B_SPLINE_SURFACE'],
+    'with edges in its bores' => [fn () => Tees::file([[]]), 'triangles', 'TRIANGULATED_SURFACE_SET'],
 ]);
 
 it('is drawn from the same triangles that are saved', function (): void {

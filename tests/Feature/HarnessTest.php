@@ -63,6 +63,53 @@ it('changes exactly the wires that go along what is moved', function (): void {
         ->and($after['W3'] - $before['W3'])->toEqualWithDelta(80, 1e-6);
 });
 
+it('answers what is moved without the harnesses, which are asked for afterwards', function (): void {
+    $job = harnessJob();
+    $state = test()->getJson($job)->json();
+    $lamp = $state['job']['fittings'][2];
+    $lamp['pose']['at'] = [400, 0, 380];
+    $change = test()->postJson($job.'/edits', [
+        'edits' => [['list' => 'fittings', 'id' => 'lamp', 'item' => $lamp]], 'since' => $state['revision'],
+    ])->assertOk();
+    Schema::check(json_decode($change->content()), 'api.json#/$defs/jobChange');
+    $told = test()->getJson($job.'/harnesses')->assertOk();
+    Schema::check(json_decode($told->content()), 'api.json#/$defs/jobHarnesses');
+
+    expect($state['harnesses_at'])->toBe($state['revision'])
+        ->and($change->json('change'))->toBeTrue()->and($change->json('harnesses'))->toBeNull()
+        ->and(array_column($change->json('solutions'), 'id'))->toBe(['t2'])
+        ->and($told->json('revision'))->toBe($state['revision'] + 1)
+        ->and(wireLengths($told->json()))->toEqualWithDelta(['W1' => 1000, 'W2' => 780, 'W3' => 980], 1e-6)
+        ->and($told->json('harnesses'))->toEqual(test()->getJson($job)->json('harnesses'));
+});
+
+it('tells the harnesses with an edit by which wires could lose their pins', function (
+    string $path,
+    mixed $value,
+    ?string $pointer,
+): void {
+    $job = harnessJob();
+    $state = test()->getJson($job)->json();
+    data_set($state, 'job.'.$path, $value);
+    [$list, $number] = explode('.', $path);
+    $item = $state['job'][$list][$number];
+    $answer = test()->postJson($job.'/edits', [
+        'edits' => [['list' => $list, 'id' => $item['id'], 'item' => $item]], 'since' => $state['revision'],
+    ]);
+
+    if ($pointer === null) {
+        expect($answer->assertOk()->json('harnesses_at'))->toBe($state['revision'] + 1);
+    } else {
+        expect($answer->assertStatus(422)->json('pointer'))->toBe($pointer)
+            ->and(test()->getJson($job)->json('revision'))->toBe($state['revision']);
+    }
+})->with([
+    'a pin that a wire ends at' => ['fittings.2.ports.0.pins', ['1'], '/harnesses/0/wires/2/from'],
+    'a pin more' => ['fittings.2.ports.0.pins', ['1', '2', '3'], null],
+    'a trunk of a wire' => ['runs.1.stock', 'w2', '/harnesses/0/trunks/1'],
+    'another step' => ['harnesses.0.step', 50, null],
+]);
+
 it('takes the cure of a wire that is too long, and is undone', function (): void {
     $job = harnessJob(['wires' => [Harnesses::wire('W1', 'panel.X.1', 'pump.M.1', ['length' => ['at_most' => 800]])]]);
     expect(test()->getJson($job)->json('harnesses.0.findings.0.remedies'))->toBe([]);
@@ -213,6 +260,25 @@ it('finds a packing once for all requests', function (): void {
     $cache->put($shelf, [$key => 7.5]);
 
     expect((new RememberedPackings($cache))->radius(array_reverse($radii)))->toBe(7.5);
+});
+
+it('says while bundles are estimated, until the requests that follow have packed them', function (): void {
+    $cache = new Repository(new ArrayStore);
+    $bundles = [array_fill(0, 7, 1.0), array_fill(0, 19, 1.0)];
+    $radii = $are = [];
+    for ($request = 0; $request < 3; $request++) {
+        // Each has the time to find one more.
+        $packings = new RememberedPackings($cache, longest: 0);
+        $radii[] = array_map($packings->radius(...), $bundles);
+        $are[] = $packings->areFound();
+    }
+
+    // 7 equal circles pack into one of 3 times their radius, 19 into one of 1 + √2 + √6 times.
+    expect($are)->toBe([false, true, true])
+        ->and($radii[0][0])->toEqualWithDelta(3.0, 3e-3 * 3)
+        ->and($radii[0][1])->toEqualWithDelta(sqrt(19 / 0.81), 1e-9)
+        ->and($radii[2])->toBe($radii[1])
+        ->and($radii[1][1])->toEqualWithDelta(1 + sqrt(2) + sqrt(6), 0.03 * (1 + sqrt(2) + sqrt(6)));
 });
 
 it('prints its lists, and its labels on a sheet', function (string $list): void {

@@ -19,6 +19,9 @@ abstract readonly class PartKind
     /** A stub is wider than the tube it takes by this, mm. */
     protected const STUB = 10.0;
 
+    /** Room for a hand, or for the head of a spanner, mm. */
+    protected const HAND = 30.0;
+
     /** The flange of a stub is as thick as its diameter divided by this. */
     private const FLANGE = 6.0;
 
@@ -41,6 +44,15 @@ abstract readonly class PartKind
      * @return list<PartPort> in its own frame
      */
     abstract public function ports(array $by): array;
+
+    /**
+     * @param  array<string, float>  $by  every parameter by its key
+     * @return list<Room> in its own frame; none where nothing of it is turned, drawn out or unscrewed
+     */
+    public function rooms(array $by): array
+    {
+        return [];
+    }
 
     /** @return list<string> keys of the parameters that are the sizes of the tube it is laid to */
     protected function sizes(): array

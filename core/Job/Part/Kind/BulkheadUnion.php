@@ -7,6 +7,7 @@ namespace Bowline\Job\Part\Kind;
 use Bowline\Job\Part\Parameter;
 use Bowline\Job\Part\PartKind;
 use Bowline\Job\Part\PartPort;
+use Bowline\Job\Part\Room;
 use Bowline\Job\Part\Solid;
 
 /** A union through a wall. The wall is as thick as it is, whatever goes through it. */
@@ -39,6 +40,16 @@ final readonly class BulkheadUnion extends PartKind
             Solid::round(self::x(-$face), self::x($face), $s + 6.0),
             Solid::round(self::x($wall), self::x($wall + 12.0), $s * 1.7),
             Solid::round(self::x(-$wall - 12.0), self::x(-$wall), $s * 1.7),
+        ];
+    }
+
+    public function rooms(array $by): array
+    {
+        [$wall, $wide] = [$by['wall'] / 2, $by['size'] * 1.7 + 2 * self::HAND];
+
+        return [
+            new Room('for a spanner', Solid::round(self::x($wall), self::x($wall + 12.0), $wide)),
+            new Room('for a spanner', Solid::round(self::x(-$wall - 12.0), self::x(-$wall), $wide)),
         ];
     }
 

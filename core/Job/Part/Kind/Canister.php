@@ -8,6 +8,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Part\Parameter;
 use Bowline\Job\Part\PartKind;
 use Bowline\Job\Part\PartPort;
+use Bowline\Job\Part\Room;
 use Bowline\Job\Part\Solid;
 
 /** A spin-on filter: its canister under a head, its port on top. */
@@ -45,6 +46,15 @@ final readonly class Canister extends PartKind
             Solid::box(new Vector(0.0, $d * 0.55, $half - 42.0), $d * 0.7, $d * 0.34, 30.0),
             Solid::round(self::z($half - 22.0), self::z($half), $by['size'] + self::STUB),
         ];
+    }
+
+    public function rooms(array $by): array
+    {
+        $bottom = -$by['height'] / 2 - 6.0;
+
+        return [new Room('to unscrew its canister', Solid::round(
+            self::z($bottom - 2 * self::HAND), self::z($bottom), $by['diameter'],
+        ))];
     }
 
     public function ports(array $by): array

@@ -7,6 +7,7 @@ namespace Bowline\Job\Part\Kind;
 use Bowline\Job\Part\Parameter;
 use Bowline\Job\Part\PartKind;
 use Bowline\Job\Part\PartPort;
+use Bowline\Job\Part\Room;
 use Bowline\Job\Part\Solid;
 
 /** A filter with its bowl under its head, its ports opposite each other. */
@@ -40,6 +41,13 @@ final readonly class Filter extends PartKind
             Solid::round(self::z(-0.15 * $height), self::z($by['size'] * 0.9), $by['diameter'] * 1.12),
             Solid::round(self::x(-$reach), self::x($reach), $by['size'] + self::STUB),
         ];
+    }
+
+    public function rooms(array $by): array
+    {
+        return [new Room('to take off its bowl', Solid::round(
+            self::z(-1.9 * $by['height']), self::z(-$by['height']), $by['diameter'],
+        ))];
     }
 
     public function ports(array $by): array

@@ -8,6 +8,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Part\Parameter;
 use Bowline\Job\Part\PartKind;
 use Bowline\Job\Part\PartPort;
+use Bowline\Job\Part\Room;
 use Bowline\Job\Part\Solid;
 
 /** A valve on a hull fitting: its flange at the hull, its wheel to a side, its port over it. */
@@ -43,6 +44,15 @@ final readonly class HullValve extends PartKind
             Solid::round(Vector::zero(), self::y($d * 1.05), $d * 0.3),
             Solid::round(self::y($d * 1.05), self::y($d * 1.05 + 10.0), $d * 1.1),
         ];
+    }
+
+    public function rooms(array $by): array
+    {
+        $wheel = $by['diameter'] * 1.05 + 10.0;
+
+        return [new Room('to turn its wheel', Solid::round(
+            self::y($wheel), self::y($wheel + 2 * self::HAND), $by['diameter'] * 1.1,
+        ))];
     }
 
     public function ports(array $by): array

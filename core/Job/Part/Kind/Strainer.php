@@ -8,6 +8,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Part\Parameter;
 use Bowline\Job\Part\PartKind;
 use Bowline\Job\Part\PartPort;
+use Bowline\Job\Part\Room;
 use Bowline\Job\Part\Solid;
 
 /** A basket strainer on legs under a bolted lid: its inlet high on one side, its outlet low on another. */
@@ -67,6 +68,15 @@ final readonly class Strainer extends PartKind
             ...self::stub(Vector::zero(), self::x(-$by['reach']), $by['size'], $by['flange']),
             ...self::stub(self::z(-$by['drop']), self::outlet($by), $by['outlet'], $by['outlet_flange']),
         ];
+    }
+
+    public function rooms(array $by): array
+    {
+        $lid = self::top($by) + max(10.0, $by['diameter'] * 0.1) + 19.0;
+
+        return [new Room('to draw out its basket', Solid::round(
+            self::z($lid), self::z($lid + 0.8 * $by['height']), $by['diameter'],
+        ))];
     }
 
     public function ports(array $by): array

@@ -8,6 +8,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job\Part\Parameter;
 use Bowline\Job\Part\PartKind;
 use Bowline\Job\Part\PartPort;
+use Bowline\Job\Part\Room;
 use Bowline\Job\Part\Solid;
 
 /** A ball valve with its lever along it. */
@@ -41,6 +42,15 @@ final readonly class Valve extends PartKind
             Solid::round(Vector::zero(), self::z($s + 14.0), $s * 0.6),
             Solid::box(new Vector($by['lever'] / 2 - 8.0, 0.0, $s + 16.0), $by['lever'], 14.0, 4.0),
         ];
+    }
+
+    public function rooms(array $by): array
+    {
+        $height = $by['size'] + 16.0;
+
+        return [new Room('to turn its lever', Solid::round(
+            self::z($height - 4.0), self::z($height + self::HAND), 2 * $by['lever'],
+        ))];
     }
 
     public function ports(array $by): array

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Clearance;
+
+use Bowline\Geometry\Vector;
+
+/** Finds where a run is nearest to another thing. */
+final class GapFinder
+{
+    /** Least step by which it is looked where a run that begins at a thing comes clear of it, mm. */
+    private const STEP = 0.5;
+
+    /** By how much more than needed it is clear of a thing that it begins at, mm: it may lean over it a little. */
+    private const CLEAR = 2.0;
+
+    /**
+     * Returns where a run is nearest to another thing, if that is nearer than is needed. Near an end at which it
+     * touches the thing it counts from where it has come clear of it.
+     *
+     * @param  float  $needed  mm
+     * @param  list<string>  $touching  ends of the run at which it touches the thing: `from`, `to`
+     * @param  list<string>  $touched  ends of the other, where that is a run, at which it touches this
+     */
+    public static function between(
+        RunThing $run,
+        Thing $other,
+        float $needed,
+        array $touching,
+        array $touched,
+    ): ?Gap {
+        if ($run->bounds()->distanceToBox($other->bounds()) > $needed) {
+            return null;
+        }
+        $length = $run->laid->length();
+        $from = in_array('from', $touching, true) ? self::clearFrom($run, $other, $needed, $touched, false) : 0.0;
+        $to = in_array('to', $touching, true)
+            ? $length - self::clearFrom($run, $other, $needed, $touched, true)
+            : $length;
+        $best = null;
+        foreach ($run->surfaces($other->bounds(), $needed, $touching) as $piece) {
+            $surfaces = $other->surfaces($piece->bounds, $needed + $piece->radius, $touched);
+            if ($surfaces === []) {
+                continue;
+            }
+            $found = LeastAlong::of(
+                $piece->segment,
+                $piece->isAlong ? max(0.0, $from - $piece->along) : 0.0,
+                $piece->isAlong ? min($piece->segment->length(), $to - $piece->along) : $piece->segment->length(),
+                static fn (float $along): float => self::nearest(
+                    $surfaces, $piece->segment->pointAt($along),
+                )[0] - $piece->radius,
+                min($needed, $best->distance ?? INF),
+            );
+            if ($found !== null) {
+                $at = $piece->segment->pointAt($found[1]);
+                [$distance, $away, $along] = self::nearest($surfaces, $at);
+                $best = new Gap($run, $other, $found[0], [
+                    $at->minus($away->times($piece->radius)), $at->minus($away->times($distance)),
+                ], [$piece->lengthAt($found[1]), $along]);
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  non-empty-list<Surface>  $surfaces
+     * @return array{float, Vector, float|null}
+     */
+    private static function nearest(array $surfaces, Vector $point): array
+    {
+        $best = $surfaces[0]->at($point);
+        foreach (array_slice($surfaces, 1) as $surface) {
+            $found = $surface->at($point);
+            $best = $found[0] < $best[0] ? $found : $best;
+        }
+
+        return $best;
+    }
+
+    /**
+     * Returns how far from one of its ends a run is first as far off a thing as is needed, mm; more than its length
+     * where it never is.
+     *
+     * @param  list<string>  $touched
+     */
+    private static function clearFrom(
+        RunThing $run,
+        Thing $other,
+        float $needed,
+        array $touched,
+        bool $isFromEnd,
+    ): float {
+        $path = $isFromEnd ? $run->path()->reversed() : $run->path();
+        $surfaces = $other->surfaces($run->bounds(), INF, $touched);
+        if ($surfaces === []) {
+            return 0.0;
+        }
+        $radius = $run->radius();
+        for ($along = 0.0; $along <= $path->length;) {
+            $short = $needed + self::CLEAR - (self::nearest($surfaces, $path->pointAt($along))[0] - $radius);
+            if ($short <= 0.0) {
+                return $along;
+            }
+            // A distance grows by no more than one goes along.
+            $along += max(self::STEP, $short);
+        }
+
+        return INF;
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Geometry;
+
+/** A box along the axes that holds something, mm. */
+final readonly class Bounds
+{
+    public function __construct(
+        public Vector $low,
+        public Vector $high,
+    ) {
+    }
+
+    /** @param  array<Segment>  $segments  one at least */
+    public static function of(array $segments): self
+    {
+        $low = [INF, INF, INF];
+        $high = [-INF, -INF, -INF];
+        foreach ($segments as $segment) {
+            // No point of a segment is farther from its middle than half of its length.
+            $middle = $segment->pointAt($segment->length() / 2)->toArray();
+            $ends = [$segment->start()->toArray(), $segment->end()->toArray()];
+            $isStraight = is_infinite($segment->leastRadius());
+            foreach ([0, 1, 2] as $axis) {
+                $half = $isStraight ? abs($ends[1][$axis] - $ends[0][$axis]) / 2 : $segment->length() / 2;
+                $low[$axis] = min($low[$axis], $middle[$axis] - $half);
+                $high[$axis] = max($high[$axis], $middle[$axis] + $half);
+            }
+        }
+
+        return new self(new Vector(...$low), new Vector(...$high));
+    }
+
+    /** Returns the box with so much more on all sides, mm. */
+    public function grown(float $by): self
+    {
+        $all = new Vector($by, $by, $by);
+
+        return new self($this->low->minus($all), $this->high->plus($all));
+    }
+
+    public function with(self $other): self
+    {
+        return new self(
+            new Vector(
+                min($this->low->x, $other->low->x), min($this->low->y, $other->low->y),
+                min($this->low->z, $other->low->z),
+            ),
+            new Vector(
+                max($this->high->x, $other->high->x), max($this->high->y, $other->high->y),
+                max($this->high->z, $other->high->z),
+            ),
+        );
+    }
+
+    /** Returns how far a point is off it, mm; 0 within. */
+    public function distanceTo(Vector $point): float
+    {
+        return $this->distanceToBox(new self($point, $point));
+    }
+
+    /** Returns how far another box is off it, mm; 0 where they meet. */
+    public function distanceToBox(self $other): float
+    {
+        $off = static fn (float $low, float $high, float $otherLow, float $otherHigh): float => max(
+            $low - $otherHigh, 0.0, $otherLow - $high,
+        );
+
+        return sqrt(
+            $off($this->low->x, $this->high->x, $other->low->x, $other->high->x) ** 2
+            + $off($this->low->y, $this->high->y, $other->low->y, $other->high->y) ** 2
+            + $off($this->low->z, $this->high->z, $other->low->z, $other->high->z) ** 2,
+        );
+    }
+}

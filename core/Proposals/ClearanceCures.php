@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Proposals;
+
+use Bowline\Clearance\Clearances;
+use Bowline\Clearance\RunThing;
+use Bowline\Clearance\Shortfall;
+use Bowline\Editing\Edit\MoveLeg;
+use Bowline\Editing\EditError;
+use Bowline\Editing\RunDraft;
+use Bowline\Geometry\Vector;
+use Bowline\Job;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Leg;
+use Bowline\Routing\Run;
+use Bowline\Solving\Solver;
+use stdClass;
+
+/**
+ * Cures of two things that are too near to each other: a leg of a run with corners moved parallel to itself, along an
+ * axis square to it, by just what is lacking. Each is tried: what is offered breaks no rule that was kept and brings
+ * nothing else nearer than it may be.
+ */
+final class ClearanceCures
+{
+    private const MOST = 4;
+
+    /** Legs of a run that are tried, those first that are nearest to the place. */
+    private const LEGS = 2;
+
+    /** An axis is tried where it leads away from the other thing by at least so much of a mm, for each mm. */
+    private const AWAY = 0.25;
+
+    private readonly Solver $solver;
+
+    /** @param  list<LaidRun>  $laid  all runs of the job */
+    public function __construct(
+        private readonly Job $job,
+        private readonly array $laid,
+        private readonly Clearances $clearances,
+    ) {
+        $this->solver = new Solver($job);
+    }
+
+    /**
+     * @return list<array{list: 'runs'|'fittings'|'clamps', item: stdClass, words: string}> things as they would stand
+     *     in the file: runs before others, the least move first
+     */
+    public function of(Shortfall $short): array
+    {
+        $tries = [];
+        foreach ([[$short->gap->one, 0], [$short->gap->other, 1]] as [$thing, $which]) {
+            $along = $short->gap->along[$which];
+            if ($thing instanceof RunThing && $along !== null && $thing->laid->run->route->corners() !== null) {
+                array_push($tries, ...$this->moves($thing->laid, $along, $this->away($short, $which), $short));
+            }
+        }
+        usort($tries, static fn (array $one, array $other): int => $one[2]->length() <=> $other[2]->length());
+        $cures = [];
+        foreach ($tries as [$laid, $leg, $by]) {
+            $item = count($cures) < self::MOST ? $this->moved($laid, $leg, $by, $short) : null;
+            if ($item !== null) {
+                $words = sprintf(
+                    'Move leg %d of %s by %s along %s', $leg->toVertex, $laid->run->name,
+                    $this->job->site->units->say($by->length()), str_replace('-', '−', $by->axisName() ?? ''),
+                );
+                $cures[] = ['list' => 'runs', 'item' => $item, 'words' => $words];
+            }
+        }
+
+        return [...$cures, ...(new PlaceCures($this->job, $this->laid, $this->clearances))->of(
+            $short, self::MOST - count($cures),
+        )];
+    }
+
+    /** Returns the unit direction in which one of both things comes away from the other. */
+    private function away(Shortfall $short, int $which): Vector
+    {
+        $way = $short->gap->at[$which]->minus($short->gap->at[1 - $which]);
+        $way = $short->gap->distance < 0.0 ? $way->times(-1.0) : $way;
+
+        return $way->length() > 0.0 ? $way->unit() : Vector::zero();
+    }
+
+    /** @return list<array{LaidRun, Leg, Vector}> legs and by how much they are moved */
+    private function moves(LaidRun $laid, float $along, Vector $away, Shortfall $short): array
+    {
+        $legs = $laid->legs;
+        $off = static fn (Leg $leg): float => max($leg->start - $along, $along - $leg->start - $leg->straight, 0.0);
+        usort($legs, static fn (Leg $one, Leg $other): int => $off($one) <=> $off($other));
+        $moves = [];
+        foreach (array_slice($legs, 0, self::LEGS) as $leg) {
+            foreach (Vector::axes() as $axis) {
+                $towards = $axis->dot($away);
+                if ($towards > self::AWAY && abs($axis->dot($leg->direction)) < self::AWAY) {
+                    $step = $this->job->site->units->toHandStep(ceil(-$short->margin() / $towards));
+                    $moves[] = [$laid, $leg, $axis->times(max($step, -$short->margin() / $towards))];
+                }
+            }
+        }
+
+        return $moves;
+    }
+
+    /** Returns the run with a leg moved, null where that is no cure. */
+    private function moved(LaidRun $laid, Leg $leg, Vector $by, Shortfall $short): ?stdClass
+    {
+        try {
+            $item = RunDraft::of($laid)->apply(new MoveLeg($leg->toVertex, $by))->run();
+            $solved = $this->solver->preview(Run::read(new Node($item), $this->job->site));
+        } catch (EditError|JobError) {
+            return null;
+        }
+        if ($solved->violations() > $this->solver->preview($laid->run)->violations()) {
+            return null;
+        }
+        $id = $laid->run->id;
+        $others = array_filter($this->laid, static fn (LaidRun $one): bool => $one->run->id !== $id);
+        $after = (new Clearances(
+            $this->job, [...array_values($others), $solved->laid], before: $this->clearances,
+        ))->of($id);
+
+        return $short->isCuredIn($this->clearances->of($id), $after) ? $item : null;
+    }
+}

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Proposals;
+
+use Bowline\Clearance\Clearances;
+use Bowline\Clearance\Shortfall;
+use Bowline\Clearance\Thing;
+use Bowline\Editing\BranchPlaces;
+use Bowline\Editing\OpenEnds;
+use Bowline\Editing\PlaceEdit;
+use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
+use Bowline\Job;
+use Bowline\Job\FileItems;
+use Bowline\Job\ItemRef;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Routing\LaidRun;
+use Bowline\Solving\Solver;
+use stdClass;
+
+/**
+ * Cures of two things that are too near to each other: a fitting or a clamp moved along an axis, with all runs that
+ * hang on it. Each is tried: no run breaks a rule that it kept, and nothing else comes nearer than it may.
+ */
+final readonly class PlaceCures
+{
+    /** Moves of a thing that are tried, the least first. */
+    private const TRIES = 4;
+
+    /** @param  list<LaidRun>  $laid  all runs of the job */
+    public function __construct(
+        private Job $job,
+        private array $laid,
+        private Clearances $clearances,
+    ) {
+    }
+
+    /** @return list<array{list: 'fittings'|'clamps', item: stdClass, words: string}> the least move first */
+    public function of(Shortfall $short, int $most): array
+    {
+        $tries = [];
+        foreach ([[$short->gap->one, $short->gap->other], [$short->gap->other, $short->gap->one]] as [$thing, $other]) {
+            $list = $thing->ref()->list;
+            if ($list === 'fittings' || $list === 'clamps') {
+                array_push($tries, ...$this->moves($list, $thing, $other, $short));
+            }
+        }
+        usort($tries, static fn (array $one, array $other): int => $one[2]->length() <=> $other[2]->length());
+        $cures = [];
+        foreach (array_slice($tries, 0, self::TRIES) as [$list, $thing, $by]) {
+            $item = count($cures) < $most ? $this->moved($list, $thing, $by, $short) : null;
+            if ($item !== null) {
+                $cures[] = ['list' => $list, 'item' => $item, 'words' => sprintf(
+                    'Move %s by %s along %s', $thing->name(), $this->job->site->units->say($by->length()),
+                    str_replace('-', '−', $by->axisName() ?? ''),
+                )];
+            }
+        }
+
+        return $cures;
+    }
+
+    /**
+     * Returns moves along each axis by which the boxes of both come as far apart as they have to be, or by what is
+     * lacking where they are apart already and the axis leads straight away.
+     *
+     * @param  'fittings'|'clamps'  $list
+     * @return list<array{'fittings'|'clamps', Thing, Vector}>
+     */
+    private function moves(string $list, Thing $thing, Thing $other, Shortfall $short): array
+    {
+        [$own, $its] = [$thing->bounds(), $other->bounds()];
+        $moves = [];
+        $isFirst = $short->gap->one === $thing;
+        $away = $short->gap->at[$isFirst ? 0 : 1]->minus($short->gap->at[$isFirst ? 1 : 0]);
+        foreach (Vector::axes() as $axis) {
+            $out = max($axis->dot($its->low), $axis->dot($its->high))
+                - min($axis->dot($own->low), $axis->dot($own->high));
+            $by = $out + $short->needed;
+            if ($short->gap->distance > 0.0 && $away->length() > 0.0 && $axis->angleTo($away) < Tolerance::NO_TURN) {
+                $by = -$short->margin();
+            }
+            if ($by > 0.0) {
+                $moves[] = [$list, $thing, $axis->times($this->job->site->units->toHandStep(ceil($by)))];
+            }
+        }
+
+        return $moves;
+    }
+
+    /**
+     * @param  'fittings'|'clamps'  $list
+     * @return stdClass|null null where it is no cure
+     */
+    private function moved(string $list, Thing $thing, Vector $by, Shortfall $short): ?stdClass
+    {
+        $source = null;
+        foreach ((new Node($this->job->source))->list($list) as $node) {
+            $source = $node->get('id')->text() === $thing->ref()->id ? $node->object() : $source;
+        }
+        if ($source === null) {
+            return null;
+        }
+        try {
+            $item = PlaceEdit::of($source, $this->job->site->values)->moved($by);
+            $file = FileItems::replaced($this->job->source, $list, $item);
+            $after = Job::read(OpenEnds::fit($this->job->source, BranchPlaces::fit($this->job->source, $file)));
+        } catch (JobError) {
+            return null;
+        }
+        $moved = [$thing->ref()];
+        $laid = [];
+        foreach ($this->laid as $one) {
+            $now = $after->runs[$one->run->id] ?? null;
+            if ($now === null || serialize($now) === serialize($this->job->runs[$one->run->id])) {
+                $laid[] = $one;
+
+                continue;
+            }
+            $solved = (new Solver($after))->preview($now);
+            $before = (new Solver($this->job))->preview($one->run);
+            if ($solved->violations() > $before->violations()) {
+                return null;
+            }
+            $laid[] = $solved->laid;
+            $moved[] = ItemRef::run($now->id);
+        }
+
+        return $short->isCuredIn(
+            $this->clearances->ofAny($moved), (new Clearances($after, $laid))->ofAny($moved),
+        ) ? $item : null;
+    }
+}

@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Job\Schema;
+use Illuminate\Testing\TestResponse;
+
+/*
+ * What is too near in a stored job: told, waived with a reason, and counted again.
+ */
+
+/** @return array<string, mixed> a stock of round section */
+function roundStock(string $id, string $kind, float $od, float $wall): array
+{
+    return [
+        'id' => $id, 'kind' => $kind, 'density' => 8000,
+        'section' => ['shape' => 'round', 'od' => $od, 'wall' => $wall],
+        'bend' => ['radius' => 40, 'min_radius' => 20, 'min_straight' => 0],
+    ];
+}
+
+/** Two tubes of 12 that cross 20 above each other: 8 are left between them. */
+function crossingTubes(array $more = []): string
+{
+    $run = static fn (string $id, array $from, array $to): array => [
+        'id' => $id, 'name' => ucfirst($id), 'stock' => 't', 'from' => ['at' => $from], 'to' => ['at' => $to],
+        'route' => ['kind' => 'corners', 'stops' => []],
+    ];
+
+    return opened(json_encode([
+        'format' => 'bowline-job', 'version' => 5, 'name' => 'Near', 'up' => 'z',
+        'stock' => [roundStock('t', 'tube', 12, 1)],
+        'clearances' => ['usual' => 25],
+        'runs' => [$run('low', [-200, 0, 0], [200, 0, 0]), $run('high', [7, -100, 20], [7, 100, 20])], ...$more,
+    ], JSON_THROW_ON_ERROR));
+}
+
+it('tells what is too near, in words and as places', function (): void {
+    $job = crossingTubes();
+    $told = test()->getJson($job.'/clearances')->assertOk();
+    Schema::check(json_decode($told->content()), 'api.json#/$defs/jobClearances');
+    $one = $told->json('found.0');
+
+    expect($told->json('found'))->toHaveCount(1)
+        ->and([$one['a'], $one['b']])->toBe([['list' => 'runs', 'id' => 'low'], ['list' => 'runs', 'id' => 'high']])
+        ->and($one['distance'])->toEqualWithDelta(8, 1e-6)->and($one['required'])->toEqual(25)
+        ->and($one['title'])->toBe('Low is too near to High')
+        ->and($one['message'])->toBe('8 mm are left between them; 25 mm are needed.')
+        ->and($one['at'][0])->toEqualWithDelta([7, 0, 6], 1e-4)->and($one['at'][1])->toEqualWithDelta([7, 0, 14], 1e-4)
+        ->and($one['along'])->toEqualWithDelta([207, 100], 1e-3)
+        ->and([$one['rule'], $one['severity'], $one['waived']])->toBe(['clearance', 'warning', null]);
+});
+
+it('follows every edit: insulated more, it is nearer; told less, it is gone', function (): void {
+    $job = crossingTubes();
+    $low = test()->getJson($job)->json('job.runs.0');
+    $edit = static fn (array $edits, array $header = []) => test()->postJson(
+        $job.'/edits', ['edits' => $edits, ...$header === [] ? [] : ['header' => $header]],
+    )->assertOk();
+    $edit([['list' => 'runs', 'id' => 'low', 'item' => [...$low, 'insulation' => 10]]]);
+    $one = test()->getJson($job.'/clearances')->json('found.0');
+    expect($one['distance'])->toEqualWithDelta(-2, 1e-6)->and($one['title'])->toBe('Low goes into High')
+        ->and($one['message'])->toBe('They are 2 mm inside each other; 25 mm are needed.')
+        ->and($one['severity'])->toBe('violation');
+    $edit([['list' => 'runs', 'id' => 'low', 'item' => $low]], ['clearances' => ['usual' => 8]]);
+
+    expect(test()->getJson($job.'/clearances')->json('found'))->toBe([])
+        ->and(test()->getJson($job)->json('job.clearances.usual'))->toBe(8);
+});
+
+it('is waived with a reason, undone, and counts again when it has come nearer', function (): void {
+    $job = crossingTubes();
+    $waiver = [
+        'a' => ['list' => 'runs', 'id' => 'low'], 'b' => ['list' => 'runs', 'id' => 'high'], 'distance' => 8,
+        'reason' => 'Both are cold',
+    ];
+    $answer = test()->postJson($job.'/edits', [
+        'edits' => [], 'header' => ['waivers' => [[...$waiver, 'reason' => '']]],
+    ])->assertStatus(422);
+    expect($answer->json('pointer'))->toBe('/waivers/0/reason');
+    test()->postJson($job.'/edits', ['edits' => [], 'header' => ['waivers' => [$waiver]]])->assertOk();
+    expect(test()->getJson($job.'/clearances')->json('found.0.waived'))->toBe('Both are cold');
+    $high = test()->getJson($job)->json('job.runs.1');
+    [$high['from']['at'][2], $high['to']['at'][2]] = [19, 19];
+    test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => 'high', 'item' => $high]]])->assertOk();
+    expect(test()->getJson($job.'/clearances')->json('found.0.waived'))->toBeNull();
+    test()->postJson($job.'/step', ['step' => 0])->assertOk();
+    expect(test()->getJson($job)->json('job.waivers'))->toBeNull();
+});
+
+it('looks at trunks as thick as their bundles', function (): void {
+    $connector = static fn (string $id, array $at, string $axis): array => [
+        'id' => $id, 'pose' => ['at' => $at],
+        'ports' => [['id' => 'X', 'at' => [0, 0, 0], 'axis' => $axis, 'pins' => ['1', '2']]],
+    ];
+    $job = crossingTubes([
+        'stock' => [
+            roundStock('t', 'tube', 12, 1), roundStock('w', 'wire', 4, 2),
+            ['id' => 'b', 'kind' => 'bundle', 'bend' => ['radius' => 30]],
+        ],
+        'fittings' => [$connector('one', [-200, 0, 0], '+x'), $connector('two', [200, 0, 0], '-x')],
+        'runs' => [
+            ['id' => '12', 'stock' => 'b', 'from' => ['port' => 'one.X'], 'to' => ['port' => 'two.X'],
+                'route' => ['kind' => 'corners', 'stops' => []]],
+            ['id' => 'pipe', 'stock' => 't', 'from' => ['at' => [7, -100, 20]], 'to' => ['at' => [7, 100, 20]],
+                'route' => ['kind' => 'corners', 'stops' => []]],
+        ],
+        'harnesses' => [['id' => 'h', 'trunks' => ['12'], 'wires' => [
+            ['id' => 'W1', 'from' => 'one.X.1', 'to' => 'two.X.1', 'stock' => 'w'],
+            ['id' => 'W2', 'from' => 'one.X.2', 'to' => 'two.X.2', 'stock' => 'w'],
+        ]]],
+    ]);
+
+    // Two wires of 4 beside each other are 8 thick: 20 − 4 − 6.
+    expect(test()->getJson($job.'/clearances')->json('found.0.distance'))->toEqualWithDelta(10, 1e-6);
+});
+
+it('tells what is nearest to something while it is dragged, and stores nothing', function (): void {
+    $job = crossingTubes();
+    $run = test()->getJson($job)->json('job.runs.1');
+    $near = static function (float $height) use ($job, $run): ?array {
+        [$run['from']['at'][2], $run['to']['at'][2]] = [$height, $height];
+        $told = test()->postJson($job.'/nearest', ['list' => 'runs', 'item' => $run])->assertOk();
+        Schema::check(json_decode($told->content()), 'api.json#/$defs/nearestThing');
+
+        return $told->json('nearest');
+    };
+
+    expect($near(80)['distance'])->toEqualWithDelta(68, 1e-4)->and($near(80)['b']['id'])->toBe('high')
+        ->and($near(-30)['at'][0])->toEqualWithDelta([7, 0, -6], 1e-4)->and($near(400))->toBeNull()
+        ->and(test()->getJson($job)->json('job.runs.1.from.at.2'))->toBe(20);
+    test()->postJson($job.'/nearest', ['list' => 'runs', 'item' => ['id' => 'high']])->assertStatus(422);
+});
+
+/**
+ * A goalpost of a tube of 12 from a pump: up to 200, 300 along x, and down again; a beam with its lower face at 260,
+ * and a post with its face at x = 400; 20 to be kept.
+ */
+function underBeam(array $more = [], array $runs = []): string
+{
+    $box = static fn (string $id, array $at, array $size): array => [
+        'id' => $id, 'name' => ucfirst($id), 'shape' => 'box', 'pose' => ['at' => $at], 'size' => $size,
+    ];
+
+    return opened(json_encode([
+        'format' => 'bowline-job', 'version' => 5, 'name' => 'Goalpost', 'up' => 'z',
+        'stock' => [roundStock('t', 'tube', 12, 1)], 'clearances' => ['usual' => 20],
+        'fittings' => [[
+            'id' => 'pump', 'pose' => ['at' => [0, 0, 0]], 'body' => ['shape' => 'box', 'size' => [60, 60, 60]],
+            'ports' => [['id' => 'out', 'at' => [0, 0, 30], 'axis' => [0, 0, 1]]],
+        ]],
+        'surroundings' => [$box('beam', [150, 0, 285], [60, 400, 50]), $box('post', [425, 0, 0], [50, 50, 300])],
+        'runs' => [[
+            'id' => 'feed', 'name' => 'Feed', 'stock' => 't', 'from' => ['port' => 'pump.out'],
+            'to' => ['at' => [300, 0, 30]],
+            'route' => ['kind' => 'corners', 'stops' => [['at' => [0, 0, 200]], ['at' => [300, 0, 200]]]],
+        ], ...$runs], ...$more,
+    ], JSON_THROW_ON_ERROR));
+}
+
+it('holds a leg that is dragged where it would come too near, and lets it past when asked to', function (): void {
+    $job = underBeam();
+    $drag = static fn (float $up, ?float $hold): TestResponse => test()->postJson($job.'/preview/run', [
+        'run' => 'feed', 'change' => ['do' => 'move-leg', 'vertex' => 2, 'by' => [0, 0, $up]],
+        ...$hold === null ? [] : ['hold' => $hold],
+    ])->assertOk();
+
+    // 260 − 20 − 6 − 200.
+    expect($drag(60, 1)->json('amount'))->toEqualWithDelta(34, 1e-9)
+        ->and($drag(60, 1)->json('held'))->toBe('Feed is too near to Beam')
+        ->and($drag(60, 1)->json('item.route.stops.0.at.2'))->toEqualWithDelta(234, 1e-9)
+        ->and($drag(30, 1)->json('held'))->toBeNull()
+        ->and($drag(60, null)->json('item.route.stops.0.at.2'))->toEqualWithDelta(260, 1e-9);
+});
+
+it('holds nothing where it is too near already, or that is waived', function (array $more): void {
+    $job = underBeam($more);
+    $held = test()->postJson($job.'/preview/run', [
+        'run' => 'feed', 'change' => ['do' => 'move-leg', 'vertex' => 2, 'by' => [0, 0, 60]], 'hold' => 1,
+    ])->assertOk();
+
+    expect($held->json('held'))->toBeNull()->and($held->json('amount'))->toEqualWithDelta(60, 1e-9);
+})->with([
+    'too near already' => [['clearances' => ['usual' => 70]]],
+    'waived down to nothing' => [['waivers' => [[
+        'a' => ['list' => 'runs', 'id' => 'feed'], 'b' => ['list' => 'surroundings', 'id' => 'beam'],
+        'reason' => 'Cut out for it', 'distance' => -20,
+    ]]]],
+]);
+
+it('holds a thing that is dragged into a run', function (): void {
+    $job = underBeam();
+    $drag = static fn (float $by): TestResponse => test()->postJson($job.'/preview/place', [
+        'list' => 'surroundings', 'id' => 'post', 'change' => ['do' => 'move', 'by' => [-$by, 0, 0]], 'hold' => 1,
+    ])->assertOk();
+
+    // From 400 to 300 + 6 + 20.
+    expect($drag(90)->json('amount'))->toEqualWithDelta(74, 1e-9)
+        ->and($drag(90)->json('held'))->toBe('Feed is too near to Post')
+        ->and($drag(50)->json('held'))->toBeNull();
+});
+
+it('finds the same nearest thing whether or not hundreds of runs are far off', function (): void {
+    $far = array_map(static fn (int $i): array => [
+        'id' => "far$i", 'stock' => 't', 'from' => ['at' => [5000, 60 * $i, 0]], 'to' => ['at' => [9000, 60 * $i, 0]],
+        'route' => ['kind' => 'corners', 'stops' => []],
+    ], range(1, 60));
+    $near = static function (string $job): array {
+        $run = test()->getJson($job)->json('job.runs.0');
+        $run['route']['stops'][0]['at'][2] = $run['route']['stops'][1]['at'][2] = 220;
+
+        return test()->postJson($job.'/nearest', ['list' => 'runs', 'item' => $run])->assertOk()->json('nearest');
+    };
+    // 260 − 220 − 6.
+    expect($near(underBeam())['distance'])->toEqualWithDelta(34, 1e-6)
+        ->and($near(underBeam([], $far)))->toEqual($near(underBeam()));
+});

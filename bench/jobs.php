@@ -101,3 +101,23 @@ function benchHarness(int $wires, int $trunks): array
         'harnesses' => [['id' => 'h', 'trunks' => array_column($runs, 'id'), 'wires' => $list]],
     ];
 }
+
+/** Returns a sheet of waves of so many triangles over a rectangle, packed as a mesh is. */
+function benchSheet(int $triangles, float $width, float $depth): string
+{
+    $across = max(1, (int) sqrt($triangles / 2 * $width / $depth));
+    $along = max(1, intdiv($triangles, 2 * $across));
+    $at = static fn (int $i, int $j): array => [
+        $width * $i / $across, $depth * $j / $along,
+        20 * sin($width * $i / $across / 90) * cos($depth * $j / $along / 70),
+    ];
+    $packed = '';
+    for ($i = 0; $i < $across; $i++) {
+        for ($j = 0; $j < $along; $j++) {
+            [$a, $b, $c, $d] = [$at($i, $j), $at($i + 1, $j), $at($i + 1, $j + 1), $at($i, $j + 1)];
+            $packed .= pack('g18', ...$a, ...$b, ...$c, ...$a, ...$c, ...$d);
+        }
+    }
+
+    return $packed;
+}

@@ -10,6 +10,9 @@ enum BodyAnswer: string
     /** A `Bowline\Body\Mesh`. */
     case Mesh = 'mesh';
 
+    /** A solid on splines, serialized and compressed; where it has none, a `Bowline\Body\Mesh`. */
+    case OnSplines = 'on-splines';
+
     /** Its volume, surface, centre, mass and contents (schema/api.json, `jobFacts`). */
     case Mass = 'mass';
 

@@ -45,7 +45,7 @@ final readonly class BodyQuestion
         return match ($this->answer) {
             BodyAnswer::Mesh => $this->chord >= self::COARSE || JobBodies::isExact($core, $this->body),
             BodyAnswer::Mass => JobBodies::isExact($core, $this->body),
-            BodyAnswer::Walls, BodyAnswer::WallMap => false,
+            BodyAnswer::OnSplines, BodyAnswer::Walls, BodyAnswer::WallMap => false,
         };
     }
 
@@ -58,6 +58,7 @@ final readonly class BodyQuestion
     {
         return match ($this->answer) {
             BodyAnswer::Mesh => $this->mesh($core, $progress),
+            BodyAnswer::OnSplines => $this->onSplines($core, $progress),
             BodyAnswer::Mass => JobBodies::mass($core, $this->body, $progress),
             BodyAnswer::Walls => JoinedBodies::bothWalls($core, $this->body, $this->chord, $progress),
             BodyAnswer::WallMap => $this->wallMap($core, $progress),
@@ -80,6 +81,16 @@ final readonly class BodyQuestion
         $part = JobBodies::parts($core, $this->chord, $this->body)->current();
 
         return $part instanceof FoundPart ? $part->mesh($this->chord, $progress) : $part->mesh($this->chord);
+    }
+
+    private function onSplines(CoreJob $core, Progress $progress): string|Mesh
+    {
+        $part = JobBodies::parts($core, $this->chord, $this->body)->current();
+        $solid = $part instanceof FoundPart ? $part->onSplines($progress->share(0, 2)) : null;
+
+        return $solid === null
+            ? $this->mesh($core, $progress->share(1, 2))
+            : (string) gzcompress(serialize($solid), 1);
     }
 
     /** @return array<string, mixed> */

@@ -6,7 +6,9 @@ namespace App\Bodies;
 
 use App\Models\BodyWork;
 use App\Models\Job;
+use Bowline\Body\Boundary\Solid;
 use Bowline\Body\Mesh;
+use Bowline\Exchange\ExactPart;
 use Bowline\Exchange\FoundPart;
 use Bowline\Exchange\Part;
 use Bowline\Job as CoreJob;
@@ -41,13 +43,33 @@ final readonly class KeptBodies
      * Returns a part of a file, with its triangles where its surface is found.
      *
      * @param  string  $id  of its body
+     * @param  bool  $onSplines  whether it is wanted on splines where there are some
      *
      * @throws BodyPending while it is found on the queue
      * @throws JobError where it cannot be made
      */
-    public function part(Job $job, CoreJob $core, string $id, Part $part, float $chord): Part
-    {
-        return $part instanceof FoundPart ? $part->found($this->mesh($job, $core, $id, $chord)) : $part;
+    public function part(
+        Job $job,
+        CoreJob $core,
+        string $id,
+        Part $part,
+        float $chord,
+        bool $onSplines = false,
+    ): Part {
+        if (! $part instanceof FoundPart) {
+            return $part;
+        }
+        if (! $onSplines) {
+            return $part->found($this->mesh($job, $core, $id, $chord));
+        }
+        $found = $this->answer($job, $core, new BodyQuestion(BodyAnswer::OnSplines, $id, $chord));
+        $solid = is_string($found) ? unserialize((string) gzuncompress($found)) : null;
+
+        return match (true) {
+            $solid instanceof Solid => new ExactPart($part->id, $part->name, $solid, $part->colour),
+            $found instanceof Mesh => $part->found($found),
+            default => throw new LogicException('no surfaces and no triangles'),
+        };
     }
 
     /**

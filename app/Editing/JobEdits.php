@@ -77,20 +77,38 @@ final readonly class JobEdits
      */
     private function following(Job $job, Action $action): ?array
     {
-        // Wires end at pins and go along runs: whether they still do is known of the whole job.
-        if ($action->header !== null || count($action->edits) > 4 || $job->harnesses()->exists()) {
+        if ($action->header !== null || count($action->edits) > 4) {
             return null;
         }
+        $isWired = $job->harnesses()->exists();
         $runs = [];
         foreach ($action->edits as $edit) {
             [$list, $id] = [$edit->get('list')->text(), $edit->get('id')->text()];
             if ($list === 'stock' || $edit->get('item')->value === null || ! $this->files->has($job, $list, $id)) {
                 return null;
             }
+            if ($isWired && ! self::leavesWires($list, $edit->get('item'), $this->files->item($job, $list, $id))) {
+                return null;
+            }
             array_push($runs, ...$this->files->hangingOn($job, ItemRef::of($list, $id)));
         }
 
         return array_values(array_unique($runs));
+    }
+
+    /**
+     * Whether wires end at the same pins and go along the same trunks after a change of an item, which may move. What
+     * else is changed has to be checked with all harnesses.
+     */
+    private static function leavesWires(string $list, Node $item, stdClass $stored): bool
+    {
+        $needed = static fn (stdClass $one): stdClass => (object) match ($list) {
+            'fittings' => array_diff_key(get_object_vars($one), ['pose' => true, 'on' => true]),
+            'runs' => ['stock' => $one->stock ?? null],
+            default => [],
+        };
+
+        return $list !== 'harnesses' && ItemMerge::isSame($needed($item->object()), $needed($stored));
     }
 
     /** @return list<ItemRef> what the edits are about, and what that names */

@@ -24,7 +24,10 @@ use stdClass;
 final class JobFiles
 {
     /** Keys of the header of a job file that are stored unchanged. */
-    public const EXTRAS = ['show_fraction', 'revision', 'sets', 'bodies', 'benders', 'services'];
+    public const EXTRAS = [
+        'show_fraction', 'revision', 'sets', 'bodies', 'benders', 'services', 'clearances', 'waivers',
+        'keep_outs', 'follow',
+    ];
 
     /** Most names that are searched for in the text of runs at once. */
     private const MOST_NAMES = 40;
@@ -110,6 +113,40 @@ final class JobFiles
         unset($file->bodies, $file->harnesses);
 
         return $this->withMeshes($file);
+    }
+
+    /**
+     * Returns the job file with only the given runs and those they follow, but with all that is no run. Of harnesses
+     * and bodies of several runs it says which of these runs they are of, and no more.
+     *
+     * @param  list<string>  $runs  ids
+     * @param  list<stdClass>  $drafts  runs in their present state, whatever is stored of them
+     */
+    public function near(Job $job, array $runs, array $drafts): stdClass
+    {
+        $file = $this->around(
+            $job, $runs, $drafts, array_map(ItemRef::all(...), ['fittings', 'clamps', 'surroundings']),
+        );
+        $here = array_map(
+            static fn (Node $run): string => $run->get('id')->text(), (new Node($file))->list('runs'),
+        );
+        $of = static fn (Node $item, string $key): array => array_values(array_intersect(
+            array_map(static fn (Node $run): string => $run->text(), $item->list($key)), $here,
+        ));
+        $file->bodies = $file->harnesses = [];
+        foreach ((new Node($job->extras))->list('bodies') as $body) {
+            if (count($of($body, 'runs')) > 1) {
+                $file->bodies[] = (object) ['id' => $body->get('id')->text(), 'runs' => $of($body, 'runs')];
+            }
+        }
+        foreach ($this->items($job, ['harnesses' => null])['harnesses'] as $harness) {
+            $trunks = $of(new Node($harness), 'trunks');
+            if ($trunks !== []) {
+                $file->harnesses[] = (object) ['id' => $harness->id, 'trunks' => $trunks];
+            }
+        }
+
+        return $file;
     }
 
     private function withMeshes(stdClass $file): stdClass

@@ -99,7 +99,10 @@ final readonly class KeptSolutions
             ->where('job_id', $job->id)
             ->where('key', $key)
             ->toBase()
-            ->update(['solved_from' => $from, 'solution' => $solution, 'length' => $length]);
+            ->update([
+                'solved_from' => $from, 'solution' => $solution, 'length' => $length,
+                ...NearbyRuns::extent($solved->laid),
+            ]);
 
         return new KeptSolution($solution, $length);
     }

@@ -6,14 +6,17 @@ namespace App\Console\Commands;
 
 use App\Bodies\FindBody;
 use App\Models\BodyWork;
+use App\Models\LayWork;
 use App\Models\Settling;
 use App\Settling\SettleRun;
+use App\Ways\LayRuns;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
 /**
  * Run by bin/work before its worker starts: releases queued jobs that an ended worker had reserved, and queues runs
- * that wait to settle, and bodies that wait to be found, without a queued job. Only while no other worker runs.
+ * that wait to settle or to be laid, and bodies that wait to be found, without a queued job. Only while no other worker
+ * runs.
  */
 final class ReleaseReserved extends Command
 {
@@ -30,6 +33,9 @@ final class ReleaseReserved extends Command
             }
             foreach (BodyWork::query()->whereIn('state', ['waiting', 'working'])->get() as $work) {
                 FindBody::dispatch($work->id);
+            }
+            foreach (LayWork::query()->whereIn('state', ['waiting', 'working'])->get() as $work) {
+                LayRuns::dispatch($work->id);
             }
         }
 

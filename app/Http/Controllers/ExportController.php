@@ -22,11 +22,13 @@ use Bowline\Exchange\BodyMeshWriter;
 use Bowline\Exchange\CsvTables;
 use Bowline\Exchange\CutListWriter;
 use Bowline\Exchange\Dxf\DxfWriter;
+use Bowline\Exchange\FoundPart;
 use Bowline\Exchange\JobArchive;
 use Bowline\Exchange\JobBodies;
 use Bowline\Exchange\MassWriter;
 use Bowline\Exchange\Part;
 use Bowline\Exchange\Parts;
+use Bowline\Exchange\Step\StepWriter;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
@@ -49,6 +51,9 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
  */
 final readonly class ExportController
 {
+    /** Header that tells on what the body in a file was written. */
+    private const SURFACES = 'X-Written-On';
+
     /** How fine the bores of a body are looked at for its walls, mm. */
     private const WALLS = 0.5;
 
@@ -203,11 +208,11 @@ final readonly class ExportController
         )));
     }
 
-    /** @return Generator<Part> a body, with the triangles that were found of it */
-    private function made(Job $job, CoreJob $core, string $body, float $chord): Generator
+    /** @return Generator<Part> a body as it was found */
+    private function made(Job $job, CoreJob $core, string $body, float $chord, string $format): Generator
     {
         foreach (JobBodies::parts($core, $chord, $body) as $part) {
-            yield $this->bodies->part($job, $core, $body, $part, $chord);
+            yield $this->bodies->part($job, $core, $body, $part, $chord, $format === StepWriter::ending());
         }
     }
 
@@ -295,16 +300,24 @@ final readonly class ExportController
         $core = CoreJob::read($this->files->file($job));
         $body = $request->query->has('body') ? $request->query->getString('body') : null;
         if ($body !== null) {
-            $parts = $this->made($job, $core, self::there($core, $body), self::chord($request));
+            $parts = [...$this->made($job, $core, self::there($core, $body), self::chord($request), $format)];
             $name = $core->bodies[$body]->name ?? $core->site->fittings[$body]->name
                 ?? $core->site->surroundings[$body]->name ?? $body;
 
-            return self::download(
+            $file = self::download(
                 $writer::write($name, $parts, self::chord($request)), $writer::mediaType(), $name, $format,
             );
+            // Of a body that is found, the page tells on what it was written.
+            $file->headers->set(self::SURFACES, match (true) {
+                $parts[0] instanceof FoundPart => 'triangles',
+                JobBodies::isExact($core, $body) => 'exact',
+                default => 'splines',
+            });
+
+            return $file;
         }
         $chord = self::chord($request);
-        $parts = (function () use ($job, $core, $isAround, $chord): Generator {
+        $parts = (function () use ($job, $core, $isAround, $chord, $format): Generator {
             $joined = JobBodies::members($core);
             foreach (self::solvedRuns($job, $core) as $id => $solved) {
                 foreach (in_array($id, $joined, true) ? [] : self::parts($solved, $id) as $part) {
@@ -312,7 +325,7 @@ final readonly class ExportController
                 }
             }
             foreach (array_keys(JobBodies::all($core)) as $body) {
-                yield from $this->made($job, $core, $body, $chord);
+                yield from $this->made($job, $core, $body, $chord, $format);
             }
             if ($isAround) {
                 yield from Parts::around($core->site, JobBodies::isNotMade($core));

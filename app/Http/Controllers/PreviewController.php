@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\JobFiles;
+use App\Editing\NearbyRuns;
 use App\Http\RequestBody;
 use App\Models\Job;
 use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job as CoreJob;
+use Bowline\Job\FileItems;
 use Bowline\Job\ItemRef;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
@@ -27,7 +29,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The result of an edit during a drag; not stored. */
 final readonly class PreviewController
 {
-    public function __construct(private JobFiles $files)
+    public function __construct(private JobFiles $files, private NearbyRuns $nearby)
     {
     }
 
@@ -52,7 +54,11 @@ final readonly class PreviewController
             ? $core->runs[$name] ?? throw new NotFoundHttpException
             : Run::read(new Node($draft, '/draft'), $core->site);
 
-        return $this->answer(EditPreview::ofRun($core, $run, $body->get('change'), $this->step($body)), $core->site);
+        $near = $this->nearby->limit($job, [ItemRef::run($run->id)], $draft === null ? [] : [$draft]);
+
+        return $this->answer(
+            EditPreview::ofRun($core, $run, $body->get('change'), $this->step($body), $near), $core->site,
+        );
     }
 
     /** Previews a placed item that is moved or turned, with all that depends on it. */
@@ -67,16 +73,11 @@ final readonly class PreviewController
         $mounted = $list === 'surroundings' ? $this->files->mountedOn($job, $id) : [];
         $file = $this->files->around($job, $hanging, [], [ItemRef::of($list, $id), ...$mounted]);
         $item = $this->files->item($job, $list, $id);
-        $trial = EditPreview::ofPlace($file, $list, $item, $hanging, $body->get('change'), $this->step($body));
-        $with = clone $file;
-        $with->{$list} = array_map(
-            static fn (Node $other): stdClass => $other->find('id')?->value === $id
-                ? $trial->items[$list]
-                : $other->object(),
-            (new Node($file))->list($list),
-        );
-        $with->runs = [];
         $moved = [ItemRef::of($list, $id), ...$mounted];
+        $near = $this->nearby->limit($job, [...$moved, ...array_map(ItemRef::run(...), $hanging)]);
+        $trial = EditPreview::ofPlace($file, $list, $item, $hanging, $body->get('change'), $this->step($body), $near);
+        $with = FileItems::replaced($file, $list, $trial->items[$list]);
+        $with->runs = [];
 
         return $this->answer($trial, RouteBook::site(new Node($with)), $moved);
     }

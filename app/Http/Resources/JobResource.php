@@ -13,6 +13,7 @@ use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SectionWriter;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Geometry\Tolerance;
+use Bowline\Job\AllowedSpacing;
 use Bowline\Job as CoreJob;
 use Bowline\Job\Service;
 use Bowline\Job\Stock;
@@ -60,9 +61,11 @@ final class JobResource extends StateResource
             'sets' => $this->sets(),
             'bodies' => JobBodies::faults($this->core),
             'harnesses' => array_map(HarnessWriter::write(...), $this->harnesses),
+            'harnesses_at' => $this->resource->revision,
             'benders' => ['own' => Benders::said($this->core), 'new' => Benders::SHIPPED[0]],
             'services' => Service::said($this->core->source),
             'stocks' => (object) array_map(self::stock(...), $this->core->site->stock),
+            'keep_outs' => PlaceWriter::keepOuts($this->core->guides),
             'defaults' => Defaults::all(),
             'limits' => ['reversal' => round(rad2deg(Tolerance::REVERSAL), 6)],
         ];
@@ -71,6 +74,8 @@ final class JobResource extends StateResource
     /** @return array<string, mixed> what follows of a stock from what is said of it, lengths in mm */
     private static function stock(Stock $stock): array
     {
+        $spacing = AllowedSpacing::of($stock);
+
         return [
             'moving_radius' => $stock->movingRadius,
             'mass' => $stock->massPerMetre,
@@ -81,6 +86,8 @@ final class JobResource extends StateResource
             'od' => $stock->section->outsideDiameter,
             'groove_depth' => Defaults::grooveDepth($stock->section),
             'area' => $stock->section->area(),
+            'support_spacing' => $spacing?->distance,
+            'support_source' => $spacing?->source,
             ...SectionWriter::write($stock->section),
         ];
     }

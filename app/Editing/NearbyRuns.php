@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editing;
+
+use App\Models\Job;
+use Bowline\Clearance\RunThing;
+use Bowline\Geometry\Bounds;
+use Bowline\Job as CoreJob;
+use Bowline\Job\ClearanceTable;
+use Bowline\Job\ItemRef;
+use Bowline\Job\Node;
+use Bowline\Job\StockKind;
+use Bowline\Job\Values;
+use Bowline\Proposals\NearLimit;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Run;
+use Illuminate\Database\Query\Builder;
+use stdClass;
+
+/**
+ * Reads of a job what is within reach of a box, so that a drag in a job of hundreds of runs asks about few: boxes that
+ * hold the solved runs are kept beside their solutions.
+ */
+final readonly class NearbyRuns
+{
+    /** A bundle counts as so much thicker than its path: what is in it is not known of the run, mm. */
+    private const BUNDLE = 60.0;
+
+    public function __construct(private JobFiles $files)
+    {
+    }
+
+    /** @return array<string, float|null> columns of a run for the box that holds it, null where it has no length */
+    public static function extent(LaidRun $laid): array
+    {
+        $box = RunThing::of($laid)?->bounds();
+        if ($laid->run->stock->kind === StockKind::Bundle) {
+            $box = $box?->grown(self::BUNDLE);
+        }
+
+        return [
+            'low_x' => $box?->low->x, 'low_y' => $box?->low->y, 'low_z' => $box?->low->z,
+            'high_x' => $box?->high->x, 'high_y' => $box?->high->y, 'high_z' => $box?->high->z,
+        ];
+    }
+
+    /**
+     * Returns the job with the runs within reach of a box, and all that is no run.
+     *
+     * @param  float  $reach  mm
+     * @param  list<string>  $runs  ids of others that are wanted
+     * @param  list<stdClass>  $drafts  runs in their present state, whatever is stored of them
+     * @param  (callable(stdClass): stdClass)|null  $change  changes the file before it is read
+     */
+    public function job(
+        Job $job,
+        Bounds $box,
+        float $reach,
+        array $runs,
+        array $drafts = [],
+        ?callable $change = null,
+    ): CoreJob {
+        $near = $box->grown($reach);
+        $ids = $job->getConnection()->table(Job::TABLES['runs'])
+            ->where('job_id', $job->id)
+            ->where(static function (Builder $query) use ($near): void {
+                $query->whereNull('low_x')->orWhere(static fn (Builder $within): Builder => $within
+                    ->where('low_x', '<=', $near->high->x)->where('high_x', '>=', $near->low->x)
+                    ->where('low_y', '<=', $near->high->y)->where('high_y', '>=', $near->low->y)
+                    ->where('low_z', '<=', $near->high->z)->where('high_z', '>=', $near->low->z));
+            })
+            ->orderBy('position')->pluck('key')->filter(static fn (mixed $key): bool => is_string($key))->all();
+
+        $file = $this->files->near($job, array_values(array_unique([...$ids, ...$runs])), $drafts);
+        // In the order of the job, what is not stored yet last.
+        $place = array_flip($ids);
+        $file->runs = array_map(static fn (Node $run): stdClass => $run->object(), (new Node($file))->list('runs'));
+        usort($file->runs, static fn (stdClass $one, stdClass $other): int => self::place($place, $one)
+            <=> self::place($place, $other));
+
+        return CoreJob::read($change === null ? $file : $change($file));
+    }
+
+    /** @param  array<int>  $places  by id */
+    private static function place(array $places, stdClass $run): int
+    {
+        return $places[(new Node($run))->get('id')->text()] ?? PHP_INT_MAX;
+    }
+
+    /**
+     * Returns what holds a drag at clearance.
+     *
+     * @param  list<ItemRef>  $moved  what is dragged, and all that hangs on it
+     * @param  list<stdClass>  $drafts  runs that are dragged and not stored
+     * @return callable(Bounds, list<LaidRun>): NearLimit
+     */
+    public function limit(Job $job, array $moved, array $drafts = []): callable
+    {
+        return function (Bounds $box, array $rest) use ($job, $moved, $drafts): NearLimit {
+            $header = new Node((object) ['values' => $job->named_values, ...get_object_vars($job->extras)]);
+            $reach = ClearanceTable::read($header, Values::read($header->find('values')))->most();
+            $core = $this->job($job, $box, $reach, $drafts === [] ? ItemRef::idsIn('runs', $moved) : [], $drafts);
+
+            return new NearLimit($core, self::laid($job, $core, $rest), $moved);
+        };
+    }
+
+    /**
+     * @param  array<mixed>  $rest  runs that are laid already
+     * @return list<LaidRun> all runs, in the order of the job
+     */
+    private static function laid(Job $job, CoreJob $core, array $rest): array
+    {
+        $ready = [];
+        foreach ($rest as $one) {
+            if ($one instanceof LaidRun) {
+                $ready[$one->run->id] = $one;
+            }
+        }
+        foreach (LaidRuns::of($job, array_diff_key($core->runs, $ready)) as $one) {
+            $ready[$one->run->id] = $one;
+        }
+
+        return array_values(array_filter(array_map(
+            static fn (Run $run): ?LaidRun => $ready[$run->id] ?? null, $core->runs,
+        )));
+    }
+}

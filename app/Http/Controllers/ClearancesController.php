@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Editing\JobFiles;
+use App\Editing\LaidRuns;
+use App\Editing\TriedJob;
+use App\Harness\KeptMovements;
+use App\Harness\RememberedPackings;
+use App\Http\RequestBody;
+use App\Models\Job;
+use Bowline\Clearance\Clearances;
+use Bowline\Exchange\ClearanceWriter;
+use Bowline\Job as CoreJob;
+use Bowline\Job\ItemRef;
+use Bowline\Proposals\ClearanceCures;
+use Bowline\Solving\HarnessSolver;
+use Bowline\Solving\SolvedHarness;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** Tells what in a job is too near to each other, and what is nearest to something while it is dragged. */
+final readonly class ClearancesController
+{
+    /** How far off something is still told while it is dragged, mm. */
+    private const REACH = 150.0;
+
+    public function __construct(private JobFiles $files)
+    {
+    }
+
+    public function index(Job $job, RememberedPackings $packings): JsonResponse
+    {
+        $core = CoreJob::read($this->files->file($job));
+        $harnesses = (new HarnessSolver($core, $packings, new KeptMovements($job)))->all();
+
+        return response()->json([
+            'revision' => $job->revision,
+            'found' => ClearanceWriter::write((new Clearances(
+                $core, LaidRuns::of($job, $core->runs), SolvedHarness::bundlesOf($harnesses),
+            ))->all(), $core->site->units),
+        ]);
+    }
+
+    /** Returns cures of two things that are too near to each other, each tried; not stored. */
+    public function cures(Request $request, Job $job, RememberedPackings $packings): JsonResponse
+    {
+        $body = RequestBody::of($request, 'nearPair');
+        $core = CoreJob::read($this->files->file($job));
+        $harnesses = (new HarnessSolver($core, $packings, new KeptMovements($job)))->all();
+        $laid = LaidRuns::of($job, $core->runs);
+        $clearances = new Clearances($core, $laid, SolvedHarness::bundlesOf($harnesses));
+        $keys = array_map(static fn (string $which): string => ItemRef::of(
+            $body->get($which)->get('list')->text(), $body->get($which)->get('id')->text(),
+        )->key(), ['a', 'b']);
+        foreach ($clearances->all() as $one) {
+            if (array_diff($keys, [$one->gap->one->ref()->key(), $one->gap->other->ref()->key()]) === []) {
+                return response()->json((new ClearanceCures($core, $laid, $clearances))->of($one));
+            }
+        }
+
+        return response()->json([]);
+    }
+
+    /** Returns what is nearest to an item, and to all that hangs on it, with the item as told; not stored. */
+    public function nearest(Request $request, Job $job, TriedJob $tried): JsonResponse
+    {
+        [$core, $moved] = $tried->near($request, $job, self::REACH);
+        $nearest = (new Clearances($core, LaidRuns::of($job, $core->runs)))->nearest($moved, self::REACH);
+
+        return response()->json([
+            'nearest' => $nearest === null ? null : ClearanceWriter::write([$nearest], $core->site->units)[0],
+        ]);
+    }
+}

@@ -15,26 +15,34 @@ import type {
   Edit,
   Edits,
   Entry,
+  Errands,
   Fitting,
   FlangeTables,
   HarnessList,
   InsideTrunks,
+  ItemRef,
   JobChange,
+  JobClearances,
   JobFacts,
+  JobHarnesses,
   JobList,
   JobState,
   Joined,
   JoinPieces,
   KeepFlange,
   Laying,
+  LayWork,
   Lines,
   Measured,
   MeasureOf,
   Mesh,
+  NearCures,
+  NearestThing,
   NewItem,
   OwnFlanges,
   OwnStock,
   Parts,
+  PastedPairs,
   PastedRows,
   PastedWires,
   PortOnPort,
@@ -51,6 +59,7 @@ import type {
   Settling,
   Several,
   SolvedHarness,
+  Supports,
   Tested,
   TriangleCount,
   TriedHarness,
@@ -162,6 +171,8 @@ export const api = {
   comb: (job: number, asked: Comb) => send<Run[]>(`jobs/${job}/comb`, asked),
   /** The edits by which a trunk is broken in two, and by which two are joined. */
   breakTrunk: (job: number, id: string, where: TrunkBreak) => send<TrunkEdit[]>(`${run(job, id)}/broken`, where),
+  /** Ids of the trunks with which one can be joined. */
+  trunkPartners: (job: number, id: string) => get<string[]>(`${run(job, id)}/joined`),
   joinTrunks: (job: number, id: string, join: TrunkJoin) => send<TrunkEdit[]>(`${run(job, id)}/joined`, join),
   rename: (job: number, rename: Rename) => send<JobState>(`jobs/${job}/values/rename`, rename),
   parts: () => get<Parts>('parts'),
@@ -183,7 +194,23 @@ export const api = {
     ).json() as Promise<Mesh>,
   triangles: async (key: string) =>
     new Float32Array(await (await ask('GET', `meshes/${encodeURIComponent(key)}`)).arrayBuffer()),
+  /** Begins to lay runs; what is found at once is in the answer. */
+  layRuns: (job: number, asked: Errands) => send<LayWork>(`jobs/${job}/ways`, asked),
+  layWork: (job: number, id: number) => get<LayWork>(`jobs/${job}/ways/${id}`),
+  stopLaying: (job: number, id: number) => send<LayWork>(`jobs/${job}/ways/${id}/stop`, {}),
+  /** Pairs of ports in pasted rows. */
+  pairs: (job: number, text: string, stock: string) =>
+    send<PastedPairs>(`jobs/${job}/pairs`, stock === '' ? { text } : { text, stock }),
   pasted: (job: number, text: string) => send<PastedRows>(`jobs/${job}/pasted`, { text }),
+  /** What in the job is too near to each other. */
+  clearances: (job: number) => get<JobClearances>(`jobs/${job}/clearances`),
+  /** Cures of two things that are too near, each tried. */
+  nearCures: (job: number, a: ItemRef, b: ItemRef) => send<NearCures>(`jobs/${job}/clearances/cures`, { a, b }),
+  /** What is nearest to something while it is dragged, which is not stored. */
+  nearest: (job: number, tried: TriedItem) => send<NearestThing>(`jobs/${job}/nearest`, tried),
+  /** Clamps on a length of a run that is supported too seldom, by where it begins. */
+  supports: (job: number, id: string, from: number) => get<Supports>(`${run(job, id)}/supports?from=${from}`),
+  harnesses: (job: number) => get<JobHarnesses>(`jobs/${job}/harnesses`),
   /** Lengths in all harnesses while something is dragged, which is not stored. */
   tryHarnesses: (job: number, tried: TriedItem) => send<TriedHarness[]>(`jobs/${job}/harnesses`, tried),
   /** A harness with the cures of what is found. */
@@ -233,13 +260,13 @@ export const api = {
    * Downloads a file under the name the server gives it, unless a body in it is still being found; rejects with the
    * reason where it cannot be written.
    */
-  file: async (address: string): Promise<Worked<{ name: string; content: Blob }>> => {
+  file: async (address: string): Promise<Worked<{ name: string; content: Blob; on: string | null }>> => {
     const response = await ask('GET', address.replace('/api/', ''));
     if (response.status === ACCEPTED) {
       return { answer: null, work: (await response.json()) as BodyWork };
     }
     const name = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1] ?? 'bowline';
-    return { answer: { name, content: await response.blob() }, work: null };
+    return { answer: { name, content: await response.blob(), on: response.headers.get('X-Written-On') }, work: null };
   },
 };
 

@@ -5,6 +5,33 @@
  * via the `definition` "list".
  */
 export type List = "stock" | "fittings" | "clamps" | "surroundings" | "runs" | "harnesses";
+/**
+ * x, y, z.
+ *
+ * @minItems 3
+ * @maxItems 3
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "vector".
+ *
+ * Items: Millimetres, degrees or a count; or an expression over the named values.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "number".
+ */
+export type Vector = [number | string, number | string, number | string];
+/**
+ * x, y, z.
+ *
+ * @minItems 3
+ * @maxItems 3
+ *
+ * Items: Millimetres, degrees or a count; or an expression over the named values.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "number".
+ */
+export type Vector1 = [number | string, number | string, number | string];
 export type Laying =
   | MoveCorner
   | MoveLeg
@@ -45,21 +72,6 @@ export type Laying =
   | TellBy
   | HoldAs
   | LetGive;
-/**
- * x, y, z.
- *
- * @minItems 3
- * @maxItems 3
- *
- * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "vector".
- *
- * Items: Millimetres, degrees or a count; or an expression over the named values.
- *
- * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "number".
- */
-export type Vector = [number | string, number | string, number | string];
 /**
  * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "tie".
@@ -186,6 +198,13 @@ export type Parts = {
   }[];
 }[];
 /**
+ * Things as they would stand in the file: runs before others, the least moves first.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "nearCures".
+ */
+export type NearCures = NearCure[];
+/**
  * The tables of flanges that ship with it, each with the names of its sizes.
  *
  * This interface was referenced by `Api`'s JSON-Schema
@@ -222,6 +241,9 @@ export interface Api {
   pastedRows?: PastedRows;
   pastedWires?: PastedWires;
   insideTrunks?: InsideTrunks;
+  jobHarnesses?: JobHarnesses;
+  jobClearances?: JobClearances;
+  nearestThing?: NearestThing;
   harnessList?: HarnessList;
   trunkBreak?: TrunkBreak;
   trunkJoin?: TrunkJoin;
@@ -271,6 +293,12 @@ export interface Api {
   triangleCount?: TriangleCount;
   bodyWork?: BodyWork;
   bodyWorkChange?: BodyWorkChange;
+  errands?: Errands;
+  layWork?: LayWork;
+  pastedPairs?: PastedPairs;
+  nearPair?: NearPair;
+  nearCures?: NearCures;
+  supports?: Supports;
 }
 /**
  * A new, empty job.
@@ -357,6 +385,10 @@ export interface Header {
   bodies?: JoinedBody[];
   benders?: JobBender[];
   services?: Service[];
+  clearances?: Clearances;
+  waivers?: Waiver[];
+  keep_outs?: KeepOut[];
+  follow?: Follow[];
 }
 /**
  * Runs looked at together: brought to one length by `same_as`, or kept within a budget of length.
@@ -548,6 +580,153 @@ export interface Service {
    * Millimetres, degrees or a count; or an expression over the named values.
    */
   bands?: number | string;
+  /**
+   * What people call it.
+   */
+  class?: string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "clearances".
+ */
+export interface Clearances {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  usual?: number | string;
+  /**
+   * @maxItems 200
+   */
+  between?: Clearance[];
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "clearance".
+ */
+export interface Clearance {
+  /**
+   * Of what runs carry: two that are kept apart, or one that is kept off everything.
+   *
+   * @minItems 1
+   * @maxItems 2
+   *
+   * Items: What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  classes: [string] | [string, string];
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  distance: number | string;
+  /**
+   * What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  why?: string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "waiver".
+ */
+export interface Waiver {
+  a: ItemRef;
+  b: ItemRef;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  distance: number | string;
+  /**
+   * What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  reason: string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "itemRef".
+ */
+export interface ItemRef {
+  list: "runs" | "fittings" | "clamps" | "surroundings";
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  id: string;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "keepOut".
+ */
+export interface KeepOut {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  id: string;
+  /**
+   * What people call it.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "name".
+   */
+  name?: string;
+  pose?: Pose;
+  size: Vector1;
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "pose".
+ */
+export interface Pose {
+  at?: Vector;
+  /**
+   * Right-hand rule, degrees, about its own origin, before it is moved to `at`.
+   */
+  turn?: {
+    /**
+     * "+x" … "-z", or three numbers of any length but zero.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "direction".
+     */
+    about: string | Vector;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    by: number | string;
+  };
+}
+/**
+ * Something of the surroundings: a rack, a tray, a panel.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "follow".
+ */
+export interface Follow {
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  of: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  stand_off?: number | string;
 }
 /**
  * What belongs to the job itself; what is left out stays.
@@ -570,6 +749,10 @@ export interface Header1 {
   bodies?: JoinedBody[];
   benders?: JobBender[];
   services?: Service[];
+  clearances?: Clearances;
+  waivers?: Waiver[];
+  keep_outs?: KeepOut[];
+  follow?: Follow[];
 }
 export interface MoveCorner {
   do: "move-corner";
@@ -1250,6 +1433,8 @@ export interface SetRoute {
     last_span?: (number | string) | null;
     start_pull?: (number | string) | null;
     end_pull?: (number | string) | null;
+    start_knot?: (number | string) | null;
+    end_knot?: (number | string) | null;
     strand?: (number | string) | null;
     apart?: (number | string) | null;
     start_held?: ("pinned" | "clamped") | null;
@@ -2089,6 +2274,10 @@ export interface JobState {
   }[];
   harnesses: SolvedHarness[];
   /**
+   * The revision of which these harnesses are: a change does not tell them.
+   */
+  harnesses_at: number;
+  /**
    * The stock and the bend radius that were chosen last.
    */
   remembered: {
@@ -2122,6 +2311,10 @@ export interface JobState {
    * The legend of the job, or the one that ships with it.
    */
   services: Service[];
+  /**
+   * Boxes that runs which lay themselves stay out of, where they are.
+   */
+  keep_outs: PlacedKeepOut[];
 }
 /**
  * A Bowline job file. Lengths in millimetres, angles in degrees.
@@ -2129,9 +2322,9 @@ export interface JobState {
 export interface Job {
   format: "bowline-job";
   /**
-   * 2 brought relations, parts, panels, meshes, sets and benders; 4 brought harnesses.
+   * 2 brought relations, parts, panels, meshes, sets and benders; 4 brought harnesses; 5 clearances.
    */
-  version: 1 | 2 | 3 | 4;
+  version: 1 | 2 | 3 | 4 | 5;
   /**
    * What people call it.
    *
@@ -2188,6 +2381,25 @@ export interface Job {
    * @maxItems 100
    */
   services?: Service[];
+  clearances?: Clearances;
+  /**
+   * What may be nearer to each other than it should.
+   *
+   * @maxItems 1000
+   */
+  waivers?: Waiver[];
+  /**
+   * Boxes that runs which lay themselves stay out of.
+   *
+   * @maxItems 1000
+   */
+  keep_outs?: KeepOut[];
+  /**
+   * What of the surroundings runs which lay themselves rather go along.
+   *
+   * @maxItems 1000
+   */
+  follow?: Follow[];
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -2260,6 +2472,10 @@ export interface Stock {
    * via the `definition` "number".
    */
   lengths?: (number | string)[];
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  support_spacing?: number | string;
   /**
    * Of its wall, from the bore outwards.
    */
@@ -2497,32 +2713,6 @@ export interface Fitting {
    */
   on?: string;
   moves?: Movement;
-}
-/**
- * This interface was referenced by `Job`'s JSON-Schema
- * via the `definition` "pose".
- */
-export interface Pose {
-  at?: Vector;
-  /**
-   * Right-hand rule, degrees, about its own origin, before it is moved to `at`.
-   */
-  turn?: {
-    /**
-     * "+x" … "-z", or three numbers of any length but zero.
-     *
-     * This interface was referenced by `Job`'s JSON-Schema
-     * via the `definition` "direction".
-     */
-    about: string | Vector;
-    /**
-     * Millimetres, degrees or a count; or an expression over the named values.
-     *
-     * This interface was referenced by `Job`'s JSON-Schema
-     * via the `definition` "number".
-     */
-    by: number | string;
-  };
 }
 /**
  * A box with `size`, a cylinder with `diameter` and `height` along its own z, or a plate with `outline` and `thickness`; centred on `at`, or on its origin.
@@ -2996,6 +3186,14 @@ export interface Run {
    * Names an item; others refer to it by this.
    */
   service?: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  insulation?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  fall?: number | string;
   body?: Channel;
 }
 /**
@@ -3321,6 +3519,14 @@ export interface Route {
    * Millimetres, degrees or a count; or an expression over the named values.
    */
   end_pull?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  start_knot?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  end_knot?: number | string;
   /**
    * `hang`, `spring`, `drape`: the clamps it is led through, in order.
    */
@@ -3693,6 +3899,10 @@ export interface Harness {
      * via the `definition` "number".
      */
     to?: number | string;
+    /**
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "coverKind".
+     */
     kind: "sleeve" | "conduit" | "tape";
     /**
      * Millimetres, degrees or a count; or an expression over the named values.
@@ -3921,6 +4131,55 @@ export interface BuiltBoard {
       pin: string;
       wire: string;
     }[];
+  }[];
+  splices?: {
+    /**
+     * The id of a fitting or a port: `fitting.port` names a port, so neither has a dot.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "dotless".
+     */
+    id: string;
+    /**
+     * What people call it.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "name".
+     */
+    name?: string;
+    on: TrunkPlace;
+  }[];
+  covers?: {
+    /**
+     * Names an item; others refer to it by this.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "id".
+     */
+    run: string;
+    /**
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "coverKind".
+     */
+    kind: "sleeve" | "conduit" | "tape";
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    from?: number | string;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     */
+    to?: number | string;
+    /**
+     * Millimetres, degrees or a count; or an expression over the named values.
+     *
+     * This interface was referenced by `Job`'s JSON-Schema
+     * via the `definition` "number".
+     */
+    thickness: number | string;
   }[];
 }
 /**
@@ -4521,6 +4780,10 @@ export interface SolvedHarness {
    * What all its wires are cut to together, mm.
    */
   total: number;
+  /**
+   * Whether all bundles are as thick as found; else some are estimated, and found by the requests that follow.
+   */
+  packed: boolean;
 }
 /**
  * A wire as it goes along the trunks.
@@ -4709,6 +4972,20 @@ export interface StockFacts {
    * Of a new groove of it, mm.
    */
   groove_depth: number;
+  /**
+   * Most between two supports; null where nothing says it.
+   */
+  support_spacing: number | null;
+  /**
+   * The table that says it; null where it is told.
+   */
+  support_source: string | null;
+}
+export interface PlacedKeepOut {
+  id: string;
+  name: string;
+  pose: PlacedPose;
+  size: Point;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -4863,6 +5140,72 @@ export interface PastedWires {
     text: string;
     why: string;
   }[];
+}
+/**
+ * All harnesses of a job at a revision.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "jobHarnesses".
+ */
+export interface JobHarnesses {
+  revision: number;
+  harnesses: SolvedHarness[];
+}
+/**
+ * What is too near to each other in a job at a revision.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "jobClearances".
+ */
+export interface JobClearances {
+  revision: number;
+  found: SolvedClearance[];
+}
+export interface SolvedClearance {
+  a: ItemRef;
+  b: ItemRef;
+  /**
+   * From surface to surface, mm; below 0 where round runs are inside each other, 0 where others are.
+   */
+  distance: number;
+  /**
+   * The same, below 0 by how deep the surface of a run is in anything, mm: at this it is waived.
+   */
+  measured: number;
+  inside: boolean;
+  required: number;
+  why: string | null;
+  /**
+   * Where they are nearest, on each.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  at: [Point, Point];
+  /**
+   * Developed length of each where it is a run, mm.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  along: [number | null, number | null];
+  rule: "clash" | "clearance";
+  severity: "violation" | "warning";
+  /**
+   * The reason for which it is waived.
+   */
+  waived: string | null;
+  title: string;
+  message: string;
+}
+/**
+ * What is nearest to something while it is dragged; null where nothing is near.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "nearestThing".
+ */
+export interface NearestThing {
+  nearest: SolvedClearance | null;
 }
 /**
  * A list about a harness.
@@ -5535,6 +5878,208 @@ export interface BodyWorkChange {
   again: boolean;
 }
 /**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "errands".
+ */
+export interface Errands {
+  /**
+   * @minItems 1
+   * @maxItems 500
+   */
+  errands: [Errand, ...Errand[]];
+  /**
+   * How many ways, of one run.
+   */
+  ways?: 1 | 2 | 3 | 4 | 5;
+}
+/**
+ * A run that is to be laid, or one that is to be laid again.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "errand".
+ */
+export interface Errand {
+  /**
+   * "fitting.port", or an end of a run in the open, "feed.to"
+   */
+  from?: string;
+  to?: string;
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  stock?: string;
+  /**
+   * Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  service?: string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  insulation?: number | string;
+  /**
+   * Clamps, in the order in which it goes through them.
+   *
+   * @maxItems 6
+   *
+   * Items: Names an item; others refer to it by this.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "id".
+   */
+  through?:
+    | []
+    | [string]
+    | [string, string]
+    | [string, string, string]
+    | [string, string, string, string]
+    | [string, string, string, string, string]
+    | [string, string, string, string, string, string];
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  length?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  fall?: number | string;
+  weights?: WayWeights;
+  /**
+   * Names an item; others refer to it by this.
+   */
+  again?: string;
+}
+export interface WayWeights {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  bends?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  height?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   *
+   * This interface was referenced by `Job`'s JSON-Schema
+   * via the `definition` "number".
+   */
+  nearness?: number | string;
+}
+/**
+ * Runs that lay themselves: how far it has come, and what was found.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "layWork".
+ */
+export interface LayWork {
+  /**
+   * null where it was worked out at once
+   */
+  id: number | null;
+  state: "waiting" | "working" | "done" | "failed";
+  laid: number;
+  of: number;
+  /**
+   * Of one run ways that differ, the best first; of several one each.
+   */
+  ways: FoundWay[];
+  not_laid: NotLaid[];
+  /**
+   * whether it was gone through to the end, and not stopped
+   */
+  whole: boolean;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "foundWay".
+ */
+export interface FoundWay {
+  stops: {}[];
+  bends: number;
+  /**
+   * mm
+   */
+  length: number;
+  /**
+   * how far off the nearest thing is, mm; null where nothing is near
+   */
+  nearest: number | null;
+  nearest_to: ItemRef | null;
+  /**
+   * how much of it is close along other runs, where one clamp takes both, mm
+   */
+  beside: number;
+  run: Run;
+  solution: SolvedRun;
+}
+export interface NotLaid {
+  from: string;
+  to: string;
+  why: string;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "pastedPairs".
+ */
+export interface PastedPairs {
+  errands: Errand[];
+  refused: {
+    line: number;
+    text: string;
+    why: string;
+  }[];
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "nearPair".
+ */
+export interface NearPair {
+  a: ItemRef;
+  b: ItemRef;
+}
+export interface NearCure {
+  list: "runs" | "fittings" | "clamps";
+  item: Run | Fitting | Clamp;
+  words: string;
+}
+/**
+ * Clamps where a run is supported too seldom.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "supports".
+ */
+export interface Supports {
+  /**
+   * Where each goes and what it stands on, in words.
+   */
+  places: string[];
+  /**
+   * Of the job: the clamps, and the run led through them.
+   */
+  edits: SupportEdit[];
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "supportEdit".
+ */
+export interface SupportEdit {
+  list: "clamps" | "runs";
+  id: string;
+  item: Clamp | Run;
+}
+/**
  * What a new item of a job is to begin as.
  *
  * This interface was referenced by `Api`'s JSON-Schema
@@ -5959,4 +6504,15 @@ export interface WallMap {
   walls: string;
   least: number;
   most: number;
+}
+/**
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "pairText".
+ */
+export interface PairText {
+  text: string;
+  /**
+   * Names an item; others refer to it by this.
+   */
+  stock?: string;
 }

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { Cure, Edit } from '../api/types';
 import { Mark } from '../job/Mark';
 import { tell } from '../job/tell';
@@ -12,8 +13,18 @@ interface Found {
   cures: readonly Cure[];
 }
 
-/** One finding in words, with a button for each of its cures. */
-export function FindingSection({ finding, name, onShow }: { finding: Found; name?: string; onShow: () => void }) {
+/** One finding in words, with a button for each of its cures, and what else is offered for it. */
+export function FindingSection({
+  finding,
+  name,
+  onShow,
+  children,
+}: {
+  finding: Found;
+  name?: string;
+  onShow: () => void;
+  children?: ReactNode;
+}) {
   const { edit } = useJob();
   const cure = ({ list, item }: Cure) => tell(edit([{ list, id: item.id, item: item as unknown as Edit['item'] }]));
   return (
@@ -41,6 +52,7 @@ export function FindingSection({ finding, name, onShow }: { finding: Found; name
           })}
         </div>
       )}
+      {children}
     </section>
   );
 }

@@ -60,6 +60,11 @@ export function HarnessCard({ id }: { id: string }) {
         under={`harness, ${wires} wire${wires === 1 ? '' : 's'}, ${longLength(solved?.total ?? 0)} in all`}
       />
       {solved !== undefined && <HarnessFindings harness={solved} />}
+      {solved?.packed === false && (
+        <p className="quiet px-3 pt-2 mb-0" role="status">
+          Thick bundles are still being packed; their diameters are estimates until then.
+        </p>
+      )}
       <Section title="Trunks">
         {harness.trunks.length === 0 && free.length === 0 && (
           <p className="quiet mb-1">

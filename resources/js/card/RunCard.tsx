@@ -108,6 +108,23 @@ export function RunCard({ id }: { id: string }) {
           onChange={(service) => tell(change({ service: service === '' ? undefined : service }))}
         />
       </Row>
+      <Row label="Insulation">
+        <NumberField
+          label="Insulation"
+          value={run.insulation ?? 0}
+          onChange={(insulation) => change({ insulation: insulation === 0 ? undefined : insulation })}
+        />
+      </Row>
+      <Row label="Falls by at least">
+        <NumberField
+          label="Falls by at least"
+          plain
+          unit="mm/m"
+          value={run.fall}
+          placeholder="need not"
+          onChange={(fall) => change({ fall })}
+        />
+      </Row>
       <ChannelFields run={run} solved={solved} onChange={(body) => change({ body })} />
       <BehaviourFields run={run} solved={solved} onChange={change} />
       {solved.movement !== null && <MovementFacts movement={solved.movement} />}
@@ -141,7 +158,7 @@ export function RunCard({ id }: { id: string }) {
       )}
       {isRigid && run.body === undefined && <BranchList run={run} />}
       {stock?.kind === 'bundle' ? (
-        <TrunkFields run={run} solved={solved} />
+        <TrunkFields run={run} />
       ) : (
         run.body === undefined && (
           <>

@@ -1,4 +1,5 @@
 import type { Stock } from '../api/types';
+import { length } from '../job/format';
 import { NumberField } from '../job/NumberField';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
@@ -15,13 +16,14 @@ const FLEXIBLE: readonly Stock['kind'][] = ['hose', 'cable', 'wire'];
 
 /** The card of a stock: its section, its bending, and the runs made of it. */
 export function StockCard({ id }: { id: string }) {
-  const { item, items, put } = useJob();
+  const { item, items, put, state } = useJob();
   const pick = useWorkbench((store) => store.pick);
   const stock = item('stock', id);
   if (stock === undefined) {
     return null;
   }
   const { bend } = stock;
+  const facts = state.stocks[id];
   const change = (changed: Partial<Stock>) => put('stock', { ...stock, ...changed });
   const changeBend = (changed: Partial<Stock['bend']>) => change({ bend: { ...bend, ...changed } });
   const flexible = FLEXIBLE.includes(stock.kind);
@@ -111,6 +113,21 @@ export function StockCard({ id }: { id: string }) {
           </>
         )}
       </Section>
+      {!isBundle && (
+        <Section title="Supports">
+          <Row label="At most apart">
+            <NumberField
+              label="Supports at most apart"
+              value={stock.support_spacing}
+              placeholder={facts?.support_spacing == null ? 'as far as you like' : length(facts.support_spacing)}
+              onChange={(support_spacing) => change({ support_spacing })}
+            />
+          </Row>
+          {facts?.support_source != null && (
+            <p className="quiet mb-0">By {facts.support_source}, level and full of water.</p>
+          )}
+        </Section>
+      )}
       {flexible && <FlexibleStock stock={stock} onChange={change} />}
       <Section title="Used by">
         {users.map((run) => (

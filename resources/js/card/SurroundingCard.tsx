@@ -1,10 +1,12 @@
-import type { Hinge, Surrounding } from '../api/types';
+import type { Follow, Hinge, Surrounding } from '../api/types';
 import { show } from '../job/format';
 import { NumberField } from '../job/NumberField';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
 import { useTriangles } from '../job/useTriangles';
 import { VectorField } from '../job/VectorField';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
 import { Row, Section } from '../ui/Section';
 import { AxisField } from './AxisField';
 import { CardHead } from './CardHead';
@@ -53,9 +55,60 @@ export function SurroundingCard({ id }: { id: string }) {
           onChange={(shape) => change(shape)}
         />
       )}
+      <WayFields surrounding={surrounding} />
       <ChannelList block={id} ports={[]} density={surrounding.density} onDensity={(density) => change({ density })} />
       <HingeFields surrounding={surrounding} onChange={(hinge) => change({ hinge })} />
     </>
+  );
+}
+
+/** How runs that lay themselves go by it: along it, or around a box that it becomes. */
+function WayFields({ surrounding: { hinge: _, ...surrounding } }: { surrounding: Surrounding }) {
+  const { state, edit } = useJob();
+  const { id, name = id } = surrounding;
+  const follow = state.job.follow ?? [];
+  const others = follow.filter(({ of }) => of !== id);
+  const own = follow.find(({ of }) => of === id);
+  const set = (changed: Follow | null, step: string) =>
+    edit([], { follow: changed === null ? others : [...others, changed] }, step);
+  const makeKeepOut = () =>
+    edit(
+      [{ list: 'surroundings', id, item: null }],
+      {
+        keep_outs: [
+          ...(state.job.keep_outs ?? []),
+          { id, name, pose: surrounding.pose, size: surrounding.size ?? [] },
+        ] as never,
+      },
+      `Make ${name} a keep-out`,
+    );
+  return (
+    <Section title="Runs that lay themselves">
+      <Row label="Go along it">
+        <Choice
+          label="Go along it"
+          value={own === undefined ? 'no' : 'yes'}
+          of={[
+            ['no', 'no more than elsewhere'],
+            ['yes', 'rather than elsewhere'],
+          ]}
+          onChange={(value) =>
+            tell(value === 'no' ? set(null, `Follow ${name} no more`) : set({ of: id }, `Let runs go along ${name}`))
+          }
+        />
+      </Row>
+      {own !== undefined && (
+        <Row label="Off its faces">
+          <NumberField
+            label="Off its faces"
+            value={own.stand_off}
+            placeholder="as near as may be"
+            onChange={(stand_off) => set({ of: id, stand_off }, `Stand-off along ${name}`)}
+          />
+        </Row>
+      )}
+      {surrounding.shape === 'box' && <Button onClick={() => tell(makeKeepOut())}>Make it a box to stay out of</Button>}
+    </Section>
   );
 }
 

@@ -4,6 +4,7 @@ import { blocksOf } from '../job/blocks';
 import { useWorkbench } from '../job/store';
 import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
+import { TooNear } from './TooNear';
 
 /** All findings of the job, the worst first. */
 export function CheckPanel() {
@@ -64,6 +65,7 @@ export function CheckPanel() {
           name={item('runs', run.id)?.name ?? run.id}
         />
       ))}
+      <TooNear />
     </>
   );
 }

@@ -10,20 +10,24 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { IconButton } from '../ui/IconButton';
 import { ServiceMark } from '../ui/ServiceMark';
+import { ClassField, KeptApart } from './KeptApart';
 
 const BANDS = ['0', '1', '2', '3', '4'] as const;
 
-/** What runs carry: names, colours and bands; the job has its own list once one is changed. */
+/** What runs carry and how far that is kept apart; the job has its own list of services once one is changed. */
 export function ServicesDialog() {
   const { panel, open } = useWorkbench();
   return (
-    <Modal show={panel === 'services'} onHide={() => open(null)} scrollable aria-labelledby="services-title">
+    <Modal show={panel === 'services'} onHide={() => open(null)} scrollable size="lg" aria-labelledby="services-title">
       <Modal.Header closeButton>
         <Modal.Title id="services-title">What runs carry</Modal.Title>
       </Modal.Header>
       <Modal.Body>
         <FieldHome value="services">
           <ServiceList />
+        </FieldHome>
+        <FieldHome value="clearances">
+          <KeptApart />
         </FieldHome>
       </Modal.Body>
     </Modal>
@@ -72,6 +76,7 @@ function ServiceList() {
             of={BANDS.map((count): [string, string] => [count, count === '1' ? '1 band' : `${count} bands`])}
             onChange={(bands) => tell(change(index, { bands: Number(bands) }))}
           />
+          <ClassField service={service} onChange={(one) => change(index, { class: one })} />
           <IconButton
             icon={Trash2}
             name={isUsed(service.id) ? `${service.name} is carried by a run` : `Delete ${service.name}`}

@@ -25,6 +25,21 @@ export function allPorts(places: readonly Place[], fittings: readonly Fitting[])
   });
 }
 
+/** Returns all ports, and the ends in the open of runs with corners, from which another run goes on. */
+export function placesToLay(places: readonly Place[], fittings: readonly Fitting[], runs: readonly Run[]): FreePort[] {
+  const ends = runs
+    .filter(({ route }) => route.kind === 'corners')
+    .flatMap((run) =>
+      (['from', 'to'] as const)
+        .filter((which) => run[which]?.at !== undefined)
+        .map((which) => ({
+          name: `${run.id}.${which}`,
+          label: `${run.name ?? run.id}, ${which === 'from' ? 'its open start' : 'its open end'}`,
+        })),
+    );
+  return [...allPorts(places, fittings), ...ends];
+}
+
 /** Returns "Sea-water pump, Outlet → Heat exchanger, Sea-water in". */
 export function fromTo(run: Run, ports: readonly FreePort[], runs: readonly Run[]): string {
   const end = (of: Run['from']) =>

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import type { WayWeights } from '../api/types';
 
 interface Preferences {
   /** The stock chosen last, by job. */
@@ -7,6 +8,9 @@ interface Preferences {
   stripFolded: boolean;
   /** Whether runs have the colours of what they carry, in place of those of their material. */
   byService: boolean;
+  /** What ways of runs that lay themselves are weighed by. */
+  weights: WayWeights;
+  weigh: (weights: WayWeights) => void;
   chooseStock: (job: number, stock: string) => void;
   foldStrip: () => void;
   toggleByService: () => void;
@@ -19,6 +23,8 @@ export const usePreferences = create<Preferences>()(
       stock: {},
       stripFolded: false,
       byService: false,
+      weights: {},
+      weigh: (weights) => set({ weights }),
       chooseStock: (job, stock) => set((now) => ({ stock: { ...now.stock, [job]: stock } })),
       foldStrip: () => set(({ stripFolded }) => ({ stripFolded: !stripFolded })),
       toggleByService: () => set(({ byService }) => ({ byService: !byService })),

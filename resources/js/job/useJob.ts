@@ -17,7 +17,7 @@ import type {
 } from '../api/types';
 import { useWorkbench } from './store';
 import { showIn, unitsOf } from './units';
-import { useTriedHarnesses } from './useTried';
+import { areBehind, useTriedHarnesses } from './useTried';
 
 export type ItemOf<L extends List> = NonNullable<Job[L]>[number];
 
@@ -169,6 +169,31 @@ function useWorkedOut(state: JobState, busy: boolean) {
   }, [left, busy, client, state.id]);
 }
 
+/**
+ * Asks for the harnesses after a change, which does not tell them so that what was moved is there at once; and again
+ * while large bundles are estimated, which are packed by each request for a few seconds.
+ */
+function useHarnesses(state: JobState, busy: boolean) {
+  const client = useQueryClient();
+  const { id, revision, harnesses } = state;
+  const isPacking = harnesses.some(({ packed }) => !packed);
+  const { data } = useQuery({
+    queryKey: ['harnesses', id, revision],
+    queryFn: () => api.harnesses(id),
+    enabled: !busy && (isPacking || areBehind(state)),
+    refetchInterval: isPacking ? LOOK : false,
+  });
+  useEffect(() => {
+    if (data !== undefined) {
+      client.setQueryData<JobState>(key(id), (now) =>
+        now === undefined || now.revision !== data.revision
+          ? now
+          : { ...now, harnesses: data.harnesses, harnesses_at: data.revision },
+      );
+    }
+  }, [data, client, id]);
+}
+
 /** Polls for changes of other windows, and for the server. */
 function useWatching(state: JobState, busy: boolean) {
   const client = useQueryClient();
@@ -216,6 +241,7 @@ export function useJobAccess(state: JobState): JobAccess {
   });
   useWatching(state, isPending);
   useWorkedOut(state, isPending);
+  useHarnesses(state, isPending);
 
   const edit = useCallback(
     async (edits: BareEdit[], header?: Header, name?: string) => {

@@ -4,17 +4,23 @@ import type { JobState, Preview, SolvedHarness, SolvedWire, TriedHarness, TriedI
 import { newest } from './newest';
 import { useWorkbench } from './store';
 
+/** Whether the harnesses are those of an earlier revision. */
+export const areBehind = ({ harnesses, harnesses_at, revision }: JobState) =>
+  harnesses.length > 0 && harnesses_at < revision;
+
 /** Returns the item of a preview, for the harnesses that hang on it. */
 export const triedOf = ({ list, item }: Preview): TriedItem => ({ list, item }) as unknown as TriedItem;
 
 /**
  * Returns the harnesses as they would be with what is dragged; null while nothing is. They are asked for beside the
- * preview of what is in the hand, which does not wait for them.
+ * preview of what is in the hand, which does not wait for them. Dropped, they stay until those are there that are
+ * solved with it.
  */
-export function useTriedHarnesses({ id: job, harnesses }: JobState): readonly SolvedHarness[] | null {
+export function useTriedHarnesses(state: JobState): readonly SolvedHarness[] | null {
+  const { id: job, harnesses } = state;
   const item = useWorkbench((store) => store.trying?.item);
   const [tried, setTried] = useState<readonly TriedHarness[] | null>(null);
-  const isTrying = item !== undefined && harnesses.length > 0;
+  const isTrying = (item !== undefined || areBehind(state)) && harnesses.length > 0;
   const asking = useMemo(
     () => (isTrying ? newest((one: TriedItem) => api.tryHarnesses(job, one), setTried) : null),
     [job, isTrying],

@@ -8,6 +8,7 @@ import { freePorts } from '../job/newItems';
 import { useWorkbench } from '../job/store';
 import { useJob } from '../job/useJob';
 import { usePreferredStock } from '../job/usePreferredStock';
+import { useWays } from '../job/ways';
 import { Button } from '../ui/Button';
 
 type Behaves = 'corners' | Several['behaves'];
@@ -147,6 +148,16 @@ function NewRunForm({ onClose }: { onClose: () => void }) {
           Several at once…
         </Button>
         <Button onClick={onClose}>Cancel</Button>
+        <Button
+          disabled={from === '' || to === '' || stock === '' || behaves !== 'corners'}
+          onClick={() => {
+            navigate(`/jobs/${state.id}/lay`);
+            useWays.getState().ask([{ from, to, stock }]);
+            onClose();
+          }}
+        >
+          Look for ways
+        </Button>
         <Button onClick={byHand} disabled={from === '' || stock === '' || behaves !== 'corners'}>
           Lay it leg by leg
         </Button>

@@ -29,6 +29,7 @@ interface Props {
 /** Saves the bodies of a run or of the job, in every format there is. */
 export function BodyFiles({ job, run, spool, joined, chord }: Props) {
   const [around, setAround] = useState(false);
+  const [stepOn, setStepOn] = useState<string | null>(null);
   return (
     <fieldset className="body-files">
       <legend>
@@ -49,10 +50,18 @@ export function BodyFiles({ job, run, spool, joined, chord }: Props) {
               : files.joined(job, joined.id, ending, chord)
           }
           title={`Save as ${word}: ${what}`}
+          onSaved={(on) => setStepOn(ending === 'step' ? on : null)}
         >
           {word}
         </SaveButton>
       ))}
+      {(stepOn === 'splines' || stepOn === 'triangles') && (
+        <p className="quiet mb-0 w-100" role="status">
+          {stepOn === 'splines'
+            ? 'The STEP file has it on B-splines within 0.02 mm of its surface.'
+            : 'The STEP file has it in triangles: it has edges that are not rounded, or needs too many faces.'}
+        </p>
+      )}
       {run === undefined && joined === undefined && (
         <label className="d-flex gap-2 align-items-center w-100">
           <input type="checkbox" checked={around} onChange={(event) => setAround(event.target.checked)} />

@@ -10,10 +10,13 @@ interface Props {
   address: string;
   title?: string;
   children: ReactNode;
+
+  /** Is told on what a body was written: `exact` surfaces, `splines` or `triangles`. */
+  onSaved?: (on: string | null) => void;
 }
 
 /** Downloads a file, once the bodies in it are found; a refusal is shown instead of a broken download. */
-export function SaveButton({ address, title, children }: Props) {
+export function SaveButton({ address, title, children, onSaved }: Props) {
   const [begun, setBegun] = useState<BodyWork | null>(null);
   const save = async () => {
     const { answer, work } = await api.file(address);
@@ -24,6 +27,7 @@ export function SaveButton({ address, title, children }: Props) {
       link.download = answer.name;
       link.click();
       URL.revokeObjectURL(link.href);
+      onSaved?.(answer.on);
     }
   };
   const work = useBodyWork(begun, () => tell(save()));

@@ -1,7 +1,9 @@
-import type { SolvedHarness } from '../api/types';
+import type { SolvedClearance, SolvedHarness } from '../api/types';
 import { length, lengthWithUnit } from '../job/format';
 import { useHover } from '../job/hover';
-import { useJob } from '../job/useJob';
+import { useNearness } from '../job/nearness';
+import { useWorkbench } from '../job/store';
+import { type JobAccess, useJob } from '../job/useJob';
 
 /** Most wires of which the tag tells the length. */
 const MOST = 3;
@@ -12,7 +14,9 @@ const LEAST = 0.05;
 /** The small tag by the pointer. */
 export function HoverTag() {
   const hover = useHover((store) => store.hover);
-  const { state, harnesses } = useJob();
+  const dragged = useNearness((store) => store.dragged);
+  const inHand = useWorkbench((store) => (store.trying?.item?.item as { id?: string } | undefined)?.id);
+  const { state, harnesses, item } = useJob();
   if (hover === null) {
     return null;
   }
@@ -21,7 +25,7 @@ export function HoverTag() {
   return (
     <div className="hover-tag" style={{ left: hover.x, top: hover.y }}>
       <div className="what">{hover.title}</div>
-      {[...hover.rows, ...rows].map(([what, amount]) => (
+      {[...hover.rows, ...nearest(dragged, inHand, item), ...rows].map(([what, amount]) => (
         <div key={what} className="row-of-tag">
           <span>{what}</span>
           <span className="mono">{amount}</span>
@@ -35,6 +39,16 @@ export function HoverTag() {
       ))}
     </div>
   );
+}
+
+/** Returns how far the nearest thing is off, with what is needed where that is more. */
+function nearest(one: SolvedClearance | null, inHand: unknown, item: JobAccess['item']): [string, string][] {
+  if (one === null) {
+    return [];
+  }
+  const other = one.b.id === inHand ? one.a : one.b;
+  const needed = one.distance < one.required ? ` of ${length(one.required)}` : '';
+  return [[`to ${item(other.list, other.id)?.name ?? other.id}`, `${lengthWithUnit(one.measured)}${needed}`]];
 }
 
 /** Returns the wires that get longer or shorter by what is dragged, with their lengths. */

@@ -20,6 +20,7 @@ import { LayingScene } from './laying/LayingScene';
 import { LayingTag } from './laying/LayingTag';
 import { MeasureBar } from './measure/MeasureBar';
 import { MeasureScene } from './measure/MeasureScene';
+import { NearLine, NearMark } from './NearMark';
 import { NudgeHandles } from './NudgeHandles';
 import { PinBoard } from './Pinned';
 import { PlacedMesh } from './PlacedMesh';
@@ -38,6 +39,9 @@ import { useShown } from './shown';
 import { useViewKeys } from './useViewKeys';
 import { ViewTools } from './ViewTools';
 import { WallScale } from './WallScale';
+import { KeepOuts } from './ways/KeepOuts';
+import { WayLines } from './ways/WayLines';
+import { WaysPanel } from './ways/WaysPanel';
 import { FollowedWire } from './wires/FollowedWire';
 import { InsideTrunks } from './wires/InsideTrunks';
 import { WireLegend } from './wires/WireLegend';
@@ -75,6 +79,7 @@ export function View({ stage }: { stage: Stage }) {
       <LayingTag />
       <ViewTools stage={stage} />
       {stage === 'lay' && <LayingBar />}
+      {stage === 'lay' && <WaysPanel />}
       <PointingBar />
       <SectionBar />
       <MeasureBar />
@@ -170,6 +175,10 @@ function Scene({ stage }: { stage: Stage }) {
       <PiecesScene />
       <SectionScene />
       <MeasureScene />
+      <NearMark />
+      {stage === 'lay' && <WayLines />}
+      {(stage === 'lay' || stage === 'place') && <KeepOuts />}
+      <NearLine />
       <CameraRig all={all} picked={chosen} />
     </>
   );

@@ -1,6 +1,7 @@
 import { useNavigate } from 'react-router';
 import { time } from '../job/format';
 import { type Stage, stages, useWorkbench } from '../job/store';
+import { useClearances } from '../job/useClearances';
 import { useJob } from '../job/useJob';
 import { JobMenu } from './JobMenu';
 import { StepsMenu } from './StepsMenu';
@@ -13,7 +14,8 @@ export function TopBar({ stage }: { stage: Stage }) {
   const { state, saving } = useJob();
   const navigate = useNavigate();
   const { open: openPanel, away } = useWorkbench();
-  const findings = state.solutions.flatMap((run) => run.findings);
+  const near = useClearances().data?.found.filter(({ waived }) => waived === null) ?? [];
+  const findings = [...state.solutions.flatMap((run) => run.findings), ...near];
   const ready = state.solutions.filter((run) => run.status !== 'violation').length;
   const open: Record<Stage, { count: number; word: string; bad?: boolean }> = {
     place: {

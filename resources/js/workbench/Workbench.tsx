@@ -8,6 +8,7 @@ import { usePieces } from '../job/pieces';
 import { usePointing } from '../job/pointing';
 import { type Stage, stages, useWorkbench } from '../job/store';
 import { JobContext, useJob, useJobAccess, useJobQuery } from '../job/useJob';
+import { useWays } from '../job/ways';
 import { Locker } from '../locker/Locker';
 import { Strip } from '../strip/Strip';
 import { Button } from '../ui/Button';
@@ -57,6 +58,7 @@ function Opened({ state, stage }: { state: JobState; stage: Stage }) {
     return () => {
       useLaying.getState().stop();
       usePieces.getState().stop();
+      useWays.getState().stop();
       usePointing.getState().ask(null);
       useWorkbench.getState().showAll();
     };

@@ -3,12 +3,14 @@ import { useNavigate } from 'react-router';
 import { files } from '../api/client';
 import { useLaying } from '../job/laying';
 import { useMeasuring } from '../job/measuring';
+import { freePorts, placesToLay } from '../job/newItems';
 import { usePieces } from '../job/pieces';
 import { usePreferences } from '../job/preferences';
 import { useSectionPlane } from '../job/sectionPlane';
 import { type Stage, stages, useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
+import { useWays } from '../job/ways';
 import { useAdding } from '../locker/useAdding';
 import { useCamera, VIEWS, type ViewName } from '../view/camera';
 import { useSectionToggle } from '../view/section/useSectionToggle';
@@ -117,6 +119,30 @@ export function useActions(): Action[] {
           navigate(`/jobs/${state.id}/lay`);
           useLaying.getState().choose();
         },
+      },
+      {
+        name: 'Lay it for me, between two ports or many',
+        key: 'Shift+L',
+        stage: 'lay',
+        isOpen: !laying,
+        run: () => {
+          navigate(`/jobs/${state.id}/lay`);
+          const free = freePorts(state.places, state.job.fittings ?? [], state.job.runs ?? []);
+          const open = placesToLay([], [], state.job.runs ?? []).filter(({ name }) =>
+            [`${picked?.id}.to`, `${picked?.id}.from`].includes(name),
+          );
+          const from = (picked?.list === 'runs' ? (open[1] ?? open[0]) : undefined) ?? free[0];
+          const fitting = (of: string | undefined) => of?.split('.')[0];
+          const others = free.filter(({ name }) => name !== from?.name);
+          const other = others.find((port) => fitting(port.name) !== fitting(from?.name)) ?? others[0];
+          useWays.getState().ask([{ from: from?.name, to: other?.name }]);
+        },
+      },
+      {
+        name: `Lay ${name} again, near to where it was`,
+        stage: 'lay',
+        isOpen: !laying && picked?.list === 'runs',
+        run: () => picked !== null && useWays.getState().ask([{ again: picked.id }]),
       },
       {
         name: 'Put a corner into the picked leg',

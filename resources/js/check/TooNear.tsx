@@ -1,0 +1,157 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api } from '../api/client';
+import type { Edit, Run, SolvedClearance } from '../api/types';
+import { Field } from '../job/Field';
+import { Mark } from '../job/Mark';
+import { useNearness } from '../job/nearness';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { useClearances } from '../job/useClearances';
+import { useJob } from '../job/useJob';
+import { useWays } from '../job/ways';
+import { Button } from '../ui/Button';
+
+const pairOf = ({ a, b }: SolvedClearance) => `${a.list}/${a.id} ${b.list}/${b.id}`;
+
+/** Whether a run can be laid again: with corners, between two ports. */
+const isRigid = (run: Run | undefined): boolean =>
+  run?.route.kind === 'corners' && run.from?.port !== undefined && run.to?.port !== undefined;
+
+/** What in the job is too near to each other, those that are not waived first. */
+export function TooNear() {
+  const mark = useNearness((store) => store.mark);
+  const { data, error, isPending } = useClearances();
+  useEffect(() => () => mark(null), [mark]);
+  const found = data?.found ?? [];
+  const open = found.filter(({ waived }) => waived === null);
+  const waived = found.filter((one) => one.waived !== null);
+  return (
+    <>
+      <h2>Between things</h2>
+      <p className="under" role="status">
+        {error !== null
+          ? `This could not be looked at: ${error.message}`
+          : isPending
+            ? 'Looking at what is near…'
+            : open.length === 0
+              ? 'Nothing is too near to anything else.'
+              : `${open.length} too near${waived.length === 0 ? '' : `, ${waived.length} waived`}`}
+      </p>
+      {[...open, ...waived].map((one) => (
+        <NearPair key={`${one.title} ${pairOf(one)}`} one={one} />
+      ))}
+    </>
+  );
+}
+
+/** Moves of a leg, a fitting or a clamp that cure it, asked for once it is marked. */
+function Cures({ one: { a, b } }: { one: SolvedClearance }) {
+  const { state, edit } = useJob();
+  const { data, error } = useQuery({
+    queryKey: ['near cures', state.id, state.revision, a, b],
+    queryFn: () => api.nearCures(state.id, a, b),
+  });
+  if (data === undefined || data.length === 0) {
+    return (
+      <div className="quiet" role="status">
+        {error !== null
+          ? `Cures could not be looked for: ${error.message}`
+          : data === undefined
+            ? 'Looking for a cure…'
+            : 'No one move of a leg, a fitting or a clamp cures it.'}
+      </div>
+    );
+  }
+  return (
+    <div className="remedies">
+      {data.map(({ list, item, words }) => (
+        <Button
+          key={words}
+          look="primary"
+          onClick={() => tell(edit([{ list, id: item.id, item: item as Edit['item'] }], undefined, words))}
+        >
+          {words}
+        </Button>
+      ))}
+    </div>
+  );
+}
+
+function NearPair({ one }: { one: SolvedClearance }) {
+  const { state, item, edit } = useJob();
+  const pick = useWorkbench((store) => store.pick);
+  const navigate = useNavigate();
+  const { marked, mark } = useNearness();
+  const [isWaiving, setIsWaiving] = useState(false);
+  const { a, b, measured: distance } = one;
+  const others = (state.job.waivers ?? []).filter(
+    (waiver) =>
+      ![`${pairOf(one)}`, pairOf({ ...one, a: b, b: a })].includes(pairOf({ ...one, a: waiver.a, b: waiver.b })),
+  );
+  const nameOf = ({ list, id }: typeof a) => item(list, id)?.name ?? id;
+  const waive = async (typed: string) => {
+    const reason = typed.trim();
+    if (reason === '') {
+      throw new Error('Say why it may be so.');
+    }
+    await edit([], { waivers: [...others, { a, b, distance, reason }] }, `Waive ${nameOf(a)} at ${nameOf(b)}`);
+    setIsWaiving(false);
+  };
+  const layAgain = (id: string) => {
+    navigate(`/jobs/${state.id}/lay`);
+    useWays.getState().ask([{ again: id }]);
+  };
+  const isMarked = marked !== null && pairOf(marked) === pairOf(one);
+  return (
+    <section className={`finding ${one.waived === null ? one.severity : 'waived'}`} aria-label={one.title}>
+      <button
+        type="button"
+        className="title"
+        title={isMarked ? 'Take the mark away' : 'Mark both places'}
+        aria-pressed={isMarked}
+        onClick={() => mark(isMarked ? null : one)}
+      >
+        {one.waived === null && <Mark status={one.severity} />}
+        <span>
+          <span className="visually-hidden">
+            {one.waived !== null ? 'Waived' : one.severity === 'violation' ? 'Broken' : 'Warning'}:{' '}
+          </span>
+          {one.title}
+        </span>
+      </button>
+      <div>{one.message}</div>
+      {one.waived !== null && <div className="quiet">Waived: {one.waived}</div>}
+      {isMarked && one.waived === null && <Cures one={one} />}
+      {isWaiving ? (
+        <div className="d-grid gap-1 mt-1">
+          <span className="quiet">Why it may be so</span>
+          <Field label="Why it may be so" text="" onEnter={waive} kind="text" />
+          <Button onClick={() => setIsWaiving(false)}>Leave it</Button>
+        </div>
+      ) : (
+        <div className="remedies">
+          {[a, b].map((ref) => (
+            <Button key={`${ref.list}/${ref.id}`} onClick={() => pick(ref.list, ref.id)}>
+              Show {nameOf(ref)}
+            </Button>
+          ))}
+          {one.waived === null &&
+            [a, b]
+              .filter(({ list, id }) => list === 'runs' && isRigid(item('runs', id)))
+              .map(({ id }) => (
+                <Button key={`again ${id}`} onClick={() => layAgain(id)}>
+                  Lay {nameOf({ list: 'runs', id })} again
+                </Button>
+              ))}
+          {one.waived === null ? (
+            <Button onClick={() => setIsWaiving(true)}>Waive…</Button>
+          ) : (
+            <Button onClick={() => tell(edit([], { waivers: others }, 'Take back a waiver'))}>Take it back</Button>
+          )}
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,45 @@
+import { Line } from '@react-three/drei';
+import { Vector3 } from 'three';
+import { lengthWithUnit } from '../job/format';
+import { useNearness } from '../job/nearness';
+import { useJob } from '../job/useJob';
+import { useNearest } from '../job/useNearest';
+import { Pinned } from './Pinned';
+
+/** A thin line to what is nearest to what is dragged, as far as its tag tells it. */
+export function NearLine() {
+  const { state } = useJob();
+  useNearest(state.id);
+  const dragged = useNearness((store) => store.dragged);
+  return dragged === null ? null : (
+    <Line
+      points={dragged.at.map((at) => new Vector3(...at)) as [Vector3, Vector3]}
+      color={dragged.distance < dragged.required || dragged.inside ? '#a33a2c' : '#0e4254'}
+      lineWidth={1.5}
+      depthTest={false}
+    />
+  );
+}
+
+/** Where two things are too near to each other: a mark on each, the way between them, and how far that is. */
+export function NearMark() {
+  const marked = useNearness((store) => store.marked);
+  if (marked === null) {
+    return null;
+  }
+  const [one, other] = marked.at.map((at) => new Vector3(...at)) as [Vector3, Vector3];
+  const colour = marked.severity === 'violation' ? '#a33a2c' : '#a8741a';
+  return (
+    <>
+      <Line points={[one, other]} color={colour} lineWidth={4} depthTest={false} />
+      {[one, other].map((at, number) => (
+        <Pinned key={number === 0 ? 'one' : 'other'} at={at} rank={4}>
+          <span className={`near-place ${marked.severity}`} />
+        </Pinned>
+      ))}
+      <Pinned at={one.clone().lerp(other, 0.5)} rank={3}>
+        <span className="measured-figure near-figure">{lengthWithUnit(marked.measured)}</span>
+      </Pinned>
+    </>
+  );
+}

@@ -52,6 +52,20 @@ final class Cases
         return $expected;
     }
 
+    /**
+     * Writes a file for the command line, which is gone when the tests end.
+     *
+     * @param  string|array<string, mixed>  $content  a text, or a job
+     */
+    public static function written(string|array $content): string
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'bowline-test-');
+        file_put_contents($file, is_string($content) ? $content : json_encode($content, JSON_THROW_ON_ERROR));
+        register_shutdown_function(static fn (): bool => @unlink($file));
+
+        return $file;
+    }
+
     /** @return array{int, string, string} exit code, standard output, standard error */
     public static function bowline(string ...$arguments): array
     {

@@ -29,6 +29,21 @@ final class Limits
     }
 
     /**
+     * A run from (0, 0, 1000) that drains.
+     *
+     * @param  list<array<string, mixed>>  $stops
+     * @param  array<string, mixed>  $to
+     * @param  float  $fall  mm a metre
+     */
+    private static function draining(array $stops, array $to, float $fall): stdClass
+    {
+        $file = Jobs::file($stops, $to, ['from' => ['at' => [0, 0, 1000]]]);
+        $file->runs[0]->fall = $fall;
+
+        return $file;
+    }
+
+    /**
      * Rule, job by an amount, the last good amount, and a step beyond it. A limit that is itself not allowed has the
      * last good one a step within.
      *
@@ -232,6 +247,23 @@ final class Limits
                     );
                 },
                 4.001 + 20 * tan(M_PI / 8), -1e-3,
+            ],
+            'a run that drains by as much as is asked for' => [
+                'no-fall', fn (float $x) => self::draining([], ['at' => [1000, 0, 1000 - $x]], 20), 20, -1e-2,
+            ],
+            'a run that drains and goes level' => [
+                'pocket', fn (float $x) => self::draining([['at' => [1000, 0, 900]]], ['at' => [2000, 0, 900 + $x]], 0),
+                0, 1e-2,
+            ],
+            'a length between supports' => [
+                'support-spacing',
+                function (float $length): stdClass {
+                    $file = Jobs::file([], ['at' => [0, 0, 50 + $length]]);
+                    $file->stock[0]->support_spacing = 500;
+
+                    return $file;
+                },
+                500, 1e-2,
             ],
             'a port as wide as its tube' => [
                 'port-size',

@@ -29,6 +29,11 @@ const pick = (name) => (page) => page.locator('.locker .pick', { hasText: name }
 
 await take('place', '/jobs/6/place', pick(/Sea-water pump/));
 await take('lay', '/jobs/6/lay');
+await take('ways', '/jobs/6/lay', async (page) => {
+  await page.keyboard.press('Shift+L');
+  await page.getByRole('button', { name: 'Look for ways' }).click();
+  await page.getByRole('radiogroup', { name: 'Ways' }).waitFor();
+});
 await take('check', '/jobs/6/check');
 await take('make', '/jobs/6/make', pick(/Fuel feed/));
 await take('section', '/jobs/6/lay', async (page) => {
@@ -109,12 +114,6 @@ await take('catalogue', '/jobs/2/lay', async (page) => {
   await page.keyboard.press('k');
   await page.getByLabel('Find stock').fill('316L 28');
   await page.locator('.catalogue-table tbody tr').first().waitFor();
-});
-await take('inches', '/jobs/2/lay', async (page) => {
-  await pick(/Pump to separator/)(page);
-  await page.getByRole('button', { name: 'Units: mm' }).click();
-  await page.getByText('Inches, to 1/16').click();
-  await page.getByRole('button', { name: 'Units: in' }).waitFor();
 });
 await take('first-steps', '/jobs/7/place');
 await take('jobs', '/jobs', (page) =>

@@ -7,6 +7,7 @@ use Bowline\Job\Schema;
 use Tests\Blocks;
 use Tests\Cases;
 use Tests\Jobs;
+use Tests\RandomScenes;
 use Tests\Tees;
 
 it('solves one run of several', function (): void {
@@ -199,3 +200,63 @@ it('says of every command what it takes', function (string $command): void {
     // And the help of all has a line of it.
     expect(Cases::bowline('--help')[1])->toContain('bowline '.$command::name().' FILE');
 })->with(CommandLine::COMMANDS);
+
+/** A file with two pairs of ports in a new place, and a box that stands in the way of the second. */
+function portsToLay(): string
+{
+    $file = RandomScenes::boxes(1, 0);
+    $file['fittings'] = [];
+    $ports = ['a' => [0, 0, 0], 'b' => [600, 200, 0], 'c' => [0, 500, 0], 'd' => [600, 500, 0]];
+    foreach ($ports as $id => $at) {
+        $axis = $at[0] === 0 ? '+x' : '-x';
+        $file['fittings'][] = ['id' => $id, 'ports' => [['id' => 'p', 'at' => $at, 'axis' => $axis]]];
+    }
+    $file['surroundings'] = [
+        ['id' => 'cap', 'name' => 'Cap', 'shape' => 'box', 'pose' => ['at' => [620, 500, 0]], 'size' => [80, 80, 80]],
+    ];
+
+    return Cases::written($file);
+}
+
+it('finds ways from port to port', function (): void {
+    [$exit, $out, $err] = Cases::bowline(
+        'lay', portsToLay(), '--from', 'a.p', '--to', 'b.p', '--stock', 't12', '--ways', '2',
+    );
+    $ways = json_decode($out)->ways;
+
+    expect($exit)->toBe(0)->and($err)->toBe('')->and($ways)->toHaveCount(2)
+        ->and($ways[0]->bends)->toBe(2)
+        ->and($ways[0]->length)->toEqualWithDelta(800 - 2 * (2 - M_PI_2) * 36, 1e-6)
+        ->and($ways[0]->run->route->stops)->toEqual($ways[0]->stops);
+});
+
+it('says why there is no way', function (): void {
+    [$exit, $out, $err] = Cases::bowline('lay', portsToLay(), '--from', 'c.p', '--to', 'd.p', '--stock', 't12');
+
+    expect($exit)->toBe(1)->and(json_decode($out)->ways)->toBe([])
+        ->and($err)->toContain('No way from c.p to d.p.')->toContain('Cap');
+});
+
+it('lays all pairs of a list, and tells those it could not', function (): void {
+    $file = portsToLay();
+    $pairs = Cases::written("from,to,stock\na.p,b.p,t12\nc.p,d.p,t12\nc.p,x.p,t12\n");
+    [$exit, $out, $err] = Cases::bowline('lay-all', $file, '--pairs', $pairs);
+
+    expect($exit)->toBe(1)->and(json_decode($out)->runs)->toHaveCount(1)
+        ->and(json_decode($out)->runs[0]->from->port)->toBe('a.p')
+        ->and($err)->toContain('No way from c.p to d.p.')->toContain('Line 4, “c.p,x.p,t12”: there is no port “x.p”')
+        ->and(Cases::bowline('solve', Cases::written($out))[0])->toBe(0);
+});
+
+it('says what is wrong with what is to be laid', function (array $more, string $words): void {
+    [$exit, $out, $err] = Cases::bowline('lay', portsToLay(), ...$more);
+    expect($exit)->toBe(2)->and($out)->toBe('')->and($err)->toContain($words);
+})->with([
+    [['--from', 'a.q', '--to', 'b.p', '--stock', 't12'], '/from: there is no port “a.q”'],
+    [['--from', 'a.p', '--to', 'b.p'], 'bowline lay needs --stock ID'],
+    [['--from', 'a.p', '--to', 'b.p', '--stock', 't12', '--ways', '6'], '--ways is at most 5'],
+    [
+        ['--from', 'a.p', '--to', 'b.p', '--stock', 't12', '--seconds', 'long'],
+        '--seconds is a number from 0 up, not “long”',
+    ],
+]);

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, type Locator, test } from '@playwright/test';
-import { enter, goTo, locker, openJob } from './jobs';
+import { expect, test } from '@playwright/test';
+import { enter, goTo, locker, middleOf, openJob } from './jobs';
 
 const WIRING = JSON.parse(readFileSync(new URL('../../database/demo/wiring.json', import.meta.url), 'utf8'));
 
@@ -15,11 +15,6 @@ const rows = () =>
       ),
     ['W41', 'cabinet.H.5', 'door.D.99', 'w1'].join('\t'),
   ].join('\n');
-
-const boxOf = async (thing: Locator) => {
-  const { x, y, width, height } = (await thing.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
-  return { x: x + width / 2, y: y + height / 2 };
-};
 
 test('wires a boat: rows pasted, one too long once its trunk is moved, and cured', async ({ page }) => {
   const [harness] = WIRING.harnesses;
@@ -118,6 +113,21 @@ test('wires a boat: rows pasted, one too long once its trunk is moved, and cured
   await expect(first).toContainText('2438.5');
 });
 
+test('breaks a trunk that hangs, and joins it again', async ({ page }) => {
+  const [trunk, ...others] = WIRING.runs;
+  const hung = { ...trunk, route: { kind: 'hang', slack: 0.05 } };
+  await openJob(page, { ...WIRING, runs: [hung, ...others], harnesses: [] }, 'lay');
+  await locker(page, 'Starboard trunk').click();
+  const trunks = page.getByRole('region', { name: 'Trunk' });
+  await enter(page, 'Break it at', '99999');
+  await expect(trunks).toContainText('there is a clamp, or an end; break it where it is free.');
+  await page.getByLabel('Break it at', { exact: true }).press('Escape');
+  await trunks.getByRole('button', { name: 'Break in two' }).click();
+  await expect(locker(page, 'Starboard trunk, 2')).toBeVisible();
+  await trunks.getByRole('button', { name: 'Join with Starboard trunk, 2' }).click();
+  await expect(locker(page, 'Starboard trunk, 2')).toBeHidden();
+});
+
 test('says that a wire is too long once its pin has moved, and takes the cure', async ({ page }) => {
   const [harness] = WIRING.harnesses;
   const wires = harness.wires.map((wire: { id: string }) =>
@@ -126,7 +136,7 @@ test('says that a wire is too long once its pin has moved, and takes the cure', 
   await openJob(page, { ...WIRING, harnesses: [{ ...harness, wires }] }, 'place');
   await locker(page, 'Navigation lamps').click();
   // While they are dragged up the tag tells what that does to the wires; Escape puts them back.
-  const up = await boxOf(page.locator('.move-handle').filter({ hasText: 'z' }));
+  const up = await middleOf(page.locator('.move-handle').filter({ hasText: 'z' }));
   await page.mouse.move(up.x, up.y);
   await page.mouse.down();
   await page.mouse.move(up.x, up.y - 40, { steps: 4 });
@@ -152,11 +162,11 @@ test('says that a wire is too long once its pin has moved, and takes the cure', 
   await expect(picture).toBeVisible();
   const lamps = board.getByRole('slider', { name: 'Turn To the lamps' });
   await expect(lamps).toHaveAttribute('aria-valuetext', '90°, by itself');
-  const grip = await boxOf(lamps);
+  const grip = await middleOf(lamps);
   await page.mouse.move(grip.x, grip.y);
   await page.mouse.down();
   // As far to the side as up: 45° from where it branches off.
-  const height = (await boxOf(lamps)).y;
+  const height = (await middleOf(lamps)).y;
   await page.mouse.move(grip.x + 60, grip.y);
   await expect(board.getByText(/To the lamps \d+°/)).toBeVisible();
   // Where it branches off: the lower left end of the line to where the hand would have it.
@@ -172,7 +182,7 @@ test('says that a wire is too long once its pin has moved, and takes the cure', 
   await expect(lamps).toHaveAttribute('aria-valuetext', '45°');
   await expect(page.getByLabel('To the lamps: turned by')).toHaveValue('45');
   // Along the trunk there is no room for it: it is held where there was.
-  const again = await boxOf(lamps);
+  const again = await middleOf(lamps);
   await page.mouse.move(again.x, again.y);
   await page.mouse.down();
   await page.mouse.move(again.x + 10, again.y);

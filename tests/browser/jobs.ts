@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 /**
  * A pipe of 60.3 (DN 50): 1500 along x, 900 along y, bends of R 150. Its straights are 1350 and 750, the bend is
@@ -111,3 +111,10 @@ export const goTo = (page: Page, stage: string) =>
     .getByRole('navigation', { name: 'Stages' })
     .getByRole('button', { name: new RegExp(`^${stage}`) })
     .click();
+
+/** Where the middle of a thing is on the page, in pixels, once it has stopped moving. */
+export async function middleOf(thing: Locator): Promise<{ x: number; y: number }> {
+  await thing.scrollIntoViewIfNeeded();
+  const { x, y, width, height } = (await thing.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  return { x: x + width / 2, y: y + height / 2 };
+}

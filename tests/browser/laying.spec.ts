@@ -218,9 +218,9 @@ test('moves a fitting by hand, with its run following', async ({ page }) => {
   await page.mouse.move(x, y - 18, { steps: 3 });
   await expect(page.locator('.hover-tag')).toContainText('1 run');
   await page.mouse.up();
-  await expect(page.getByRole('textbox', { name: 'At z', exact: true })).not.toHaveValue('950');
+  await expect(page.getByRole('textbox', { name: 'At z', exact: true })).not.toHaveValue('102');
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('textbox', { name: 'At z', exact: true })).toHaveValue('950');
+  await expect(page.getByRole('textbox', { name: 'At z', exact: true })).toHaveValue('102');
   await enter(page, 'Turned by', '90');
   await goTo(page, 'Check');
   await expect(page.getByText('off its axis')).toBeVisible();

@@ -52,7 +52,7 @@ const harness = (findings: object[] = [], lengths: [string, number | null][] = [
   }) as unknown as SolvedHarness;
 
 const stateOf = (stored: SolvedHarness) =>
-  ({ id: 7, revision: 3, harnesses: [stored], job: {} }) as unknown as JobState;
+  ({ id: 7, revision: 3, harnesses: [stored], harnesses_at: 3, job: {} }) as unknown as JobState;
 
 function inJob(state: JobState, more: Partial<JobAccess> = {}) {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
@@ -133,7 +133,10 @@ describe('while something is dragged', () => {
         findings: [tooLong('W1')],
       } as never,
     ]);
-    const { result } = renderHook(() => useTriedHarnesses(state), { wrapper: inJob(state) });
+    const { result, rerender } = renderHook((now: JobState) => useTriedHarnesses(now), {
+      wrapper: inJob(state),
+      initialProps: state,
+    });
     expect(result.current).toBeNull();
     act(() => useWorkbench.getState().setTrying({ solutions: [], places: [], item }));
     await waitFor(() => expect(result.current).not.toBeNull());
@@ -143,7 +146,11 @@ describe('while something is dragged', () => {
     ]);
     // What is found of bundles stands until the end of the drag.
     expect(result.current?.[0]?.findings.map(({ title }) => title)).toEqual(['W1 is too long', 'T1 is bent too tight']);
+    // Kept, they stay until those of the new revision are there.
+    rerender({ ...state, revision: 4 });
     act(() => useWorkbench.getState().setTrying(null));
+    expect(result.current?.[0]?.wires[0]?.length).toBe(1080);
+    rerender({ ...state, revision: 4, harnesses_at: 4 });
     expect(result.current).toBeNull();
   });
   test('nothing is asked in a job without harnesses', () => {

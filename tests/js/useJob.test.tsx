@@ -31,6 +31,8 @@ const state = (revision: number, x: number): JobState =>
     job: { name: 'Test', show_units: 'mm', fittings: [fitting(x)], runs: [{ id: 'r', name: 'Run' }], sets: [] },
     places: [{ list: 'fittings', id: 'pump', pose: { at: [x, 0, 0] } }],
     solutions: [{ id: 'r', findings: [] }],
+    harnesses: [],
+    harnesses_at: revision,
   }) as unknown as JobState;
 
 /** What only moves the pump, as an answer to a window that has seen what was before. */
@@ -58,6 +60,9 @@ beforeEach(() => {
     if (path === '/revision') {
       return json({ revision: 1 });
     }
+    if (path === '/harnesses') {
+      return json({ revision: 2, harnesses: [{ id: 'h', packed: true, wires: [{ id: 'W1', length: 1080 }] }] });
+    }
     if (method === 'GET') {
       return json(state(1, 0));
     }
@@ -74,11 +79,11 @@ afterEach(() => {
 });
 
 /** A window at revision 1, the pump at 0. */
-async function open() {
+async function open(more: object = {}) {
   const client = new QueryClient({
     defaultOptions: { queries: { retry: false, staleTime: Number.POSITIVE_INFINITY } },
   });
-  client.setQueryData(['job', 7], state(1, 0));
+  client.setQueryData(['job', 7], { ...state(1, 0), ...more });
   const around = ({ children }: { children: ReactNode }) => (
     <QueryClientProvider client={client}>{children}</QueryClientProvider>
   );
@@ -89,7 +94,29 @@ async function open() {
 const tokenOf = ({ body }: Sent) => String(body.token);
 const pumpAt = (of: { state: JobState }) => of.state.job.fittings?.[0]?.pose?.at?.[0];
 
+describe('harnesses', () => {
+  test('are asked for again while thick bundles are estimated', async () => {
+    const { job } = await open({
+      revision: 2,
+      harnesses: [{ id: 'h', packed: false, wires: [{ id: 'W1', length: 1080 }] }],
+      harnesses_at: 2,
+    });
+    await waitFor(() => expect(job().harnesses[0]?.packed).toBe(true));
+  });
+});
+
 describe('an edit', () => {
+  test('is answered without the harnesses, which are asked for after it', async () => {
+    answer = (asked) => json(moved(2, 5, tokenOf(asked)));
+    const { job } = await open({
+      harnesses: [{ id: 'h', packed: true, wires: [{ id: 'W1', length: 1000 }] }],
+      harnesses_at: 1,
+    });
+    await act(() => job().put('fittings', fitting(5) as never));
+    await waitFor(() => expect(job().state.harnesses_at).toBe(2));
+    expect(job().harnesses[0]?.wires[0]?.length).toBe(1080);
+    expect(pumpAt(job())).toBe(5);
+  });
   test('says what it was made from, and puts what has changed into the state', async () => {
     answer = (asked) => json(moved(2, 5, tokenOf(asked)));
     const { job } = await open();

@@ -9,6 +9,7 @@ use Bowline\Geometry\Curve;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Segment;
+use Bowline\Geometry\SegmentPart;
 use Bowline\Geometry\Vector;
 use Tests\Jobs;
 use Tests\Limits;
@@ -243,3 +244,30 @@ it('is divided in parts no longer than a step', function (float $step, int $leas
     $path = new Path([new Line(new Vector(0.0, 0.0, 0.0), new Vector(100.0, 0.0, 0.0))]);
     expect($path->parts($step, $least, $most))->toBe($parts);
 })->with([[30, 1, 99, 4], [25, 1, 99, 4], [30, 8, 99, 8], [1, 1, 40, 40], [1000, 1, 40, 1]]);
+
+it('has parts that go where it goes', function (
+    Segment $segment,
+    float $length,
+    float $radius,
+    float $turn,
+    float $accuracy,
+): void {
+    [$from, $to] = [0.21 * $segment->length(), 0.83 * $segment->length()];
+    [$part] = SegmentPart::of(new Path([$segment]), $from, $to);
+
+    expect($part)->toBeInstanceOf($segment::class)->and($part->length())->toEqualWithDelta($to - $from, 1e-9);
+    foreach ([0.0, 0.3, 0.7, 1.0] as $share) {
+        $along = $share * ($to - $from);
+        expect($part->pointAt($along)->distanceTo($segment->pointAt($from + $along)))->toBeLessThan(1e-6)
+            ->and($part->directionAt($along)->angleTo($segment->directionAt($from + $along)))->toBeLessThan(1e-3);
+    }
+})->with(segmentsOfEveryKind());
+
+it('has a part on each segment of a path that is gone over', function (): void {
+    $path = new Path([
+        new Line(new Vector(0, 0, 0), new Vector(100, 0, 0)), new Line(new Vector(100, 0, 0), new Vector(100, 50, 0)),
+    ]);
+
+    expect(array_map(static fn (Segment $one): float => $one->length(), SegmentPart::of($path, 30, 120)))
+        ->toBe([70.0, 20.0])->and(SegmentPart::of($path, 100, 150))->toBe([$path->segments[1]]);
+});

@@ -26,7 +26,7 @@ function pointerAfter(callable $change): string
 it('names the place of what is wrong', function (string $pointer, callable $change): void {
     expect(pointerAfter($change))->toBe($pointer);
 })->with([
-    'version' => ['/version', fn (stdClass $job) => $job->version = 5],
+    'version' => ['/version', fn (stdClass $job) => $job->version = 99],
     'no runs list' => ['/runs', fn (stdClass $job) => $job->runs = 'none'],
     'a number that is a flag' => ['/stock/0/density', fn (stdClass $job) => $job->stock[0]->density = true],
     'missing density' => ['/stock/0/density', function (stdClass $job): void {

@@ -74,10 +74,10 @@ final readonly class Shortfall
         if ($this->room() !== null) {
             return sprintf('Room is needed %s.', $this->room());
         }
+        $runs = $this->gap->one instanceof RunThing || $this->gap->other instanceof RunThing;
         $is = match (true) {
             $this->rule() === self::CLEARANCE => sprintf('%s are left between them', $units->say(max(0.0, $distance))),
-            ! $this->gap->one instanceof RunThing && ! $this->gap->other instanceof RunThing =>
-                'They stand in each other',
+            ! $runs => 'They stand in each other',
             $this->isDepthKnown() => sprintf('They are %s inside each other', $units->say(-$distance)),
             default => sprintf('It is %s deep in it at most', $units->say(-$distance)),
         };

@@ -10,6 +10,7 @@ use App\Models\Settling;
 use App\Settling\SettleRun;
 use App\Support\WorkBrokenOff;
 use App\Support\WorkTime;
+use Bowline\Exchange\MovedShapesJson;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job as CoreJob;
 use Bowline\Routing\ProvisionalRoute;
@@ -95,12 +96,14 @@ final readonly class KeptSolutions
             JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         );
         $length = $solved->laid->length();
+        $shapes = $solved->laid->shapes();
         RunRow::query()
             ->where('job_id', $job->id)
             ->where('key', $key)
             ->toBase()
             ->update([
                 'solved_from' => $from, 'solution' => $solution, 'length' => $length,
+                'shapes' => $shapes === null ? null : MovedShapesJson::write($shapes),
                 ...NearbyRuns::extent($solved->laid),
             ]);
 

@@ -7,6 +7,7 @@ namespace App\Editing;
 use App\Models\Job;
 use App\Models\Run as RunRow;
 use App\Settling\SettledShape;
+use Bowline\Exchange\MovedShapesJson;
 use Bowline\Exchange\SegmentReader;
 use Bowline\Job\Node;
 use Bowline\Routing\LaidRun;
@@ -39,5 +40,31 @@ final class LaidRuns
         }
 
         return $laid;
+    }
+
+    /**
+     * Returns runs with their shapes over the movement, those that move as they were solved; of what is not solved yet
+     * these are not known.
+     *
+     * @param  array<string, Run>  $runs
+     * @return list<LaidRun>
+     */
+    public static function overMovement(Job $job, array $runs): array
+    {
+        $moving = array_filter($runs, static fn (Run $run): bool => $run->isMoving());
+        $kept = $moving === [] ? [] : RunRow::query()
+            ->where('job_id', $job->id)
+            ->whereIn('key', array_map(strval(...), array_keys($moving)))
+            ->whereNotNull('shapes')
+            ->get(['key', 'solved_from', 'shapes'])
+            ->keyBy('key')
+            ->all();
+
+        return array_map(static function (LaidRun $laid) use ($kept, $runs): LaidRun {
+            $row = $kept[$laid->run->id] ?? null;
+            $isKnown = $row !== null && $row->solved_from === KeptSolutions::hash($runs[$laid->run->id]);
+
+            return $laid->withShapes($isKnown ? MovedShapesJson::read((string) $row->shapes) : null);
+        }, self::of($job, $runs));
     }
 }

@@ -48,7 +48,7 @@ final readonly class WaysQuestion
     public static function read(Node $body, Job $job, JobFiles $files, RememberedPackings $packings): self
     {
         $core = CoreJob::read($files->file($job));
-        $laid = LaidRuns::of($job, $core->runs);
+        $laid = LaidRuns::overMovement($job, $core->runs);
         $errands = array_map(
             static fn (Node $one): Errand => self::errand($one, $core, $laid), $body->list('errands'),
         );

@@ -10,19 +10,24 @@ use Bowline\Job\ItemRef;
 use Bowline\Routing\LaidRun;
 use Generator;
 
-/** All things of a job that are too near to each other: runs, fittings, clamps and the surroundings. */
-final readonly class Clearances
+/**
+ * All things of a job that are too near to each other, at rest or over the movement of fittings: runs, fittings, clamps
+ * and the surroundings.
+ */
+final class Clearances
 {
-    /** By how much less than needed is no shortfall, mm: what just touches where nothing is needed is no clash. */
-    private const SLACK = 0.01;
+    /** By how much nearer than at rest things have to come over a movement for that to be told instead, mm. */
+    private const NEARER = 0.05;
 
     /** @var list<RunThing> */
-    private array $runs;
+    private readonly array $runs;
 
     /** @var list<SolidThing> */
-    private array $others;
+    private readonly array $others;
 
-    private Contacts $contacts;
+    private readonly PairMeasure $pairs;
+
+    private ?OverMovement $movement = null;
 
     /**
      * @param  list<LaidRun>  $laid  all runs of the job
@@ -31,9 +36,9 @@ final readonly class Clearances
      * @param  list<SolidThing>  $moved  what else stands elsewhere than it did there
      */
     public function __construct(
-        private Job $job,
+        private readonly Job $job,
         array $laid,
-        array $bundles = [],
+        private readonly array $bundles = [],
         ?self $before = null,
         array $moved = [],
     ) {
@@ -52,7 +57,7 @@ final readonly class Clearances
             }
         }
         $this->runs = $runs;
-        $this->contacts = new Contacts($job, $runs);
+        $this->pairs = new PairMeasure($job, new Contacts($job, $runs));
         $others = $before->others ?? array_values(array_filter([
             ...array_map(SolidThing::ofFitting(...), array_values($job->site->fittings)),
             ...array_map(SolidThing::ofClamp(...), array_values($job->site->clamps)),
@@ -72,25 +77,13 @@ final readonly class Clearances
     }
 
     /**
-     * Returns how far two things have to be apart, mm, and why; the room beside a fitting is only not stood in.
-     *
-     * @return array{float, string|null}
-     */
-    private function needed(Thing $one, Thing $other): array
-    {
-        return $one->room() === null ? $this->neededBy($one->carries(), $other) : [0.0, null];
-    }
-
-    /**
      * Returns how far off a thing something has to be, by the class of what it carries, mm, and why.
      *
      * @return array{float, string|null}
      */
     public function neededBy(?string $carries, Thing $thing): array
     {
-        return $thing->room() === null
-            ? $this->job->clearances->between($carries, $thing->carries())
-            : [0.0, null];
+        return $this->pairs->neededBy($carries, $thing);
     }
 
     /** @return list<Thing> all that takes room: runs first, then fittings, clamps and surroundings */
@@ -99,10 +92,26 @@ final readonly class Clearances
         return [...$this->runs, ...$this->others];
     }
 
+    /**
+     * @param  float  $apart  how far any place of a thing goes at most between two of its positions, mm
+     * @return list<Thing> what moves, at positions over its movement
+     */
+    public function passing(float $apart): array
+    {
+        return $this->movement()->passing($apart);
+    }
+
+    private function movement(): OverMovement
+    {
+        return $this->movement ??= new OverMovement(
+            $this->pairs, $this->runs, $this->others, $this->bundles, $this->job->site,
+        );
+    }
+
     /** @return list<Shortfall> all that is nearer than needed: clashes first, in the order of the job */
     public function all(): array
     {
-        return $this->short($this->pairs(), $this->solidPairs());
+        return $this->sorted($this->solidPairs(), $this->pairs(), $this->movingPairs(null));
     }
 
     /**
@@ -111,7 +120,16 @@ final readonly class Clearances
      */
     public function ofAny(array $things): array
     {
-        return $this->short($this->pairsWith($things), $this->solidPairsWith($things));
+        return $this->sorted($this->solidPairsWith($things), $this->pairsWith($things), $this->movingPairs($things));
+    }
+
+    /**
+     * @param  list<ItemRef>  $things
+     * @return list<Shortfall> all that is nearer than needed to one of some things while nothing moves, likewise
+     */
+    public function ofAnyAtRest(array $things): array
+    {
+        return $this->sorted($this->solidPairsWith($things), $this->pairsWith($things), []);
     }
 
     /** @return list<Shortfall> all that is nearer to one run than needed, likewise */
@@ -119,7 +137,7 @@ final readonly class Clearances
     {
         foreach ($this->runs as $run) {
             if ($run->laid->run->id === $id) {
-                return $this->short($this->pairsOf($run));
+                return $this->sorted([], $this->pairsOf($run), $this->movingPairs([$run->ref()]));
             }
         }
 
@@ -127,25 +145,30 @@ final readonly class Clearances
     }
 
     /**
-     * @param  iterable<array{RunThing, Thing}>  $pairs
      * @param  iterable<array{SolidThing, SolidThing}>  $solids
+     * @param  iterable<array{RunThing, Thing}>  $pairs
+     * @param  iterable<array{Thing, Thing}>  $moving  pairs of which one at least moves
      * @return list<Shortfall>
      */
-    private function short(iterable $pairs, iterable $solids = []): array
+    private function sorted(iterable $solids, iterable $pairs, iterable $moving): array
     {
         $found = [];
-        foreach ($solids as [$one, $other]) {
-            $short = $this->betweenSolids($one, $other);
-            if ($short !== null) {
-                $found[] = $short;
+        foreach ([$solids, $pairs] as $atRest) {
+            foreach ($atRest as [$one, $other]) {
+                $short = $this->pairs->between($one, $other);
+                if ($short?->isShort() === true) {
+                    $found[$short->key()] = $short;
+                }
             }
         }
-        foreach ($pairs as [$run, $other]) {
-            $short = $this->between($run, $other, 0.0);
-            if ($short !== null && $short->gap->distance < $short->needed - self::SLACK) {
-                $found[] = $short;
+        foreach ($moving as [$one, $other]) {
+            $short = $this->movement()->worst($one, $other);
+            $before = $short === null ? null : $found[$short->key()] ?? null;
+            if ($short !== null && ($before === null || $short->margin() < $before->margin() - self::NEARER)) {
+                $found[$short->key()] = $short;
             }
         }
+        $found = array_values($found);
         usort(
             $found, static fn (Shortfall $one, Shortfall $other): int => $other->isViolation() <=> $one->isViolation(),
         );
@@ -168,7 +191,7 @@ final readonly class Clearances
             if (isset($keys[$run->ref()->key()]) === isset($keys[$other->ref()->key()])) {
                 continue;
             }
-            $found = $this->between($run, $other, $reach);
+            $found = $this->pairs->between($run, $other, $reach);
             if ($found !== null && ($best === null || $found->margin() < $best->margin())) {
                 $best = $found;
                 $reach = max(0.0, min($reach, $found->margin()));
@@ -243,27 +266,6 @@ final readonly class Clearances
         }
     }
 
-    /** Returns how near two solid things are, if nearer than is needed; what stands on another thing is not. */
-    private function betweenSolids(SolidThing $one, SolidThing $other): ?Shortfall
-    {
-        [$needed, $why] = $this->needed($one, $other);
-        // Surroundings are what is there: beams on frames, posts in floors.
-        $isGiven = $one->ref()->list === 'surroundings' && $other->ref()->list === 'surroundings';
-        if ($isGiven || $one->ref()->key() === $other->ref()->key() || $one->room() !== null && $other->room() !== null
-            || $one->bounds()->distanceToBox($other->bounds()) > $needed
-            || $this->contacts->standTogether($one->ref(), $other->ref())) {
-            return null;
-        }
-        $gap = SolidGap::between($one, $other, $needed);
-        if ($gap === null || $gap->distance >= $needed - self::SLACK || abs($gap->distance) < SolidGap::STANDS) {
-            return null;
-        }
-
-        return new Shortfall(
-            $gap, $needed, $why, $this->job->clearances->waived($one->ref(), $other->ref(), $gap->distance),
-        );
-    }
-
     /** @return Generator<array{RunThing, Thing}> */
     private function pairsOf(RunThing $run): Generator
     {
@@ -275,29 +277,24 @@ final readonly class Clearances
     }
 
     /**
-     * Returns how near two things are, if nearer than is needed.
-     *
-     * @param  float  $more  how much more than needed it is still told, where they are not meant to touch, mm
+     * @param  list<ItemRef>|null  $things  null for all
+     * @return Generator<array{Thing, Thing}> pairs of which one at least moves, of which one is among some things
      */
-    private function between(RunThing $run, Thing $other, float $more): ?Shortfall
+    private function movingPairs(?array $things): Generator
     {
-        [$needed, $why] = $this->needed($run, $other);
-        $more = $other->room() === null ? $more : 0.0;
-        if ($run->bounds()->distanceToBox($other->bounds()) > $needed + $more
-            || $this->contacts->areTogether($run->ref(), $other->ref())) {
-            return null;
+        $keys = $things === null
+            ? null
+            : array_flip(array_map(static fn (ItemRef $one): string => $one->key(), $things));
+        $all = $this->things();
+        $moving = $this->movement()->moving($all);
+        foreach ($moving as $place => $one) {
+            foreach ($all as $number => $other) {
+                // A pair of which both move comes once.
+                if ($number !== $place && ($number > $place || ! isset($moving[$number])) && ($keys === null
+                    || isset($keys[$one->ref()->key()]) || isset($keys[$other->ref()->key()]))) {
+                    yield $number > $place ? [$one, $other] : [$other, $one];
+                }
+            }
         }
-        $touching = $this->contacts->ends($run->ref(), $other->ref());
-        $touched = $other instanceof RunThing ? $this->contacts->ends($other->ref(), $run->ref()) : [];
-        $within = $needed + ($touching === [] && $touched === [] ? $more : 0.0);
-        // From the one that ends at the other, the near end of which is left out.
-        $gap = $other instanceof RunThing && $touching === [] && $touched !== []
-            ? GapFinder::between($other, $run, $within, $touched, [])
-            : GapFinder::between($run, $other, $within, $touching, $touched);
-
-        return $gap === null ? null : new Shortfall(
-            $gap, $needed, $why,
-            $this->job->clearances->waived($gap->one->ref(), $gap->other->ref(), $gap->distance),
-        );
     }
 }

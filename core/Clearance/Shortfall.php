@@ -13,6 +13,9 @@ final readonly class Shortfall
     /** From this on they count as inside each other, mm. */
     private const INSIDE = -0.01;
 
+    /** By how much less than needed is no shortfall, mm: what just touches where nothing is needed is no clash. */
+    private const SLACK = 0.01;
+
     public const CLASH = 'clash';
 
     public const CLEARANCE = 'clearance';
@@ -20,13 +23,27 @@ final readonly class Shortfall
     /**
      * @param  float  $needed  mm
      * @param  string|null  $why  so much is needed
+     * @param  Moment|null  $moment  of a movement; null of what is at rest
      */
     public function __construct(
         public Gap $gap,
         public float $needed,
         public ?string $why,
         public ?Waiver $waiver,
+        public ?Moment $moment = null,
     ) {
+    }
+
+    /** Returns what is so at a moment of a movement. */
+    public function during(Moment $moment): self
+    {
+        return new self($this->gap, $this->needed, $this->why, $this->waiver, $moment);
+    }
+
+    /** Whether they are nearer than is needed. */
+    public function isShort(): bool
+    {
+        return $this->margin() < -self::SLACK;
     }
 
     /** Returns the rule that it breaks: a clash is a violation, too little clearance a warning. */
@@ -58,32 +75,39 @@ final readonly class Shortfall
         [$one, $other] = [$this->gap->one->name(), $this->gap->other->name()];
 
         if ($this->room() !== null) {
-            return $this->gap->one->room() === null
+            $told = $this->gap->one->room() === null
                 ? sprintf('%s is in the way at %s', $one, $other)
                 : sprintf('%s is in the way at %s', $other, $one);
+        } else {
+            $told = sprintf($this->rule() === self::CLASH ? '%s goes into %s' : '%s is too near to %s', $one, $other);
         }
 
-        return $this->rule() === self::CLASH
-            ? sprintf('%s goes into %s', $one, $other)
-            : sprintf('%s is too near to %s', $one, $other);
+        return $told.($this->moment === null ? '' : ' while it moves');
     }
 
     public function message(Units $units): string
     {
         $distance = $this->gap->distance;
         if ($this->room() !== null) {
-            return sprintf('Room is needed %s.', $this->room());
+            return sprintf('Room is needed %s%s.', $this->room(), $this->when(' at %s of the movement'));
         }
         $runs = $this->gap->one instanceof RunThing || $this->gap->other instanceof RunThing;
         $is = match (true) {
             $this->rule() === self::CLEARANCE => sprintf('%s are left between them', $units->say(max(0.0, $distance))),
-            ! $runs => 'They stand in each other',
-            $this->isDepthKnown() => sprintf('They are %s inside each other', $units->say(-$distance)),
-            default => sprintf('It is %s deep in it at most', $units->say(-$distance)),
+            ! $runs => 'they stand in each other',
+            $this->isDepthKnown() => sprintf('they are %s inside each other', $units->say(-$distance)),
+            default => sprintf('it is %s deep in it at most', $units->say(-$distance)),
         };
+        $is = ucfirst($this->when('at %s of the movement ').$is);
         $wanted = $this->needed > 0.0 ? sprintf('; %s are needed', $units->say($this->needed)) : '';
 
         return $is.$wanted.($this->why === null ? '' : ' ('.$this->why.')').'.';
+    }
+
+    /** Returns when it is so in a sentence; nothing of what is at rest. */
+    private function when(string $words): string
+    {
+        return $this->moment === null ? '' : sprintf($words, $this->moment->words());
     }
 
     /**

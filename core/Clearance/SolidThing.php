@@ -78,6 +78,19 @@ final readonly class SolidThing implements Thing
         );
     }
 
+    /**
+     * @param  string|null  $room  what it stays free for; null for its body
+     * @return self|null null where it has none
+     */
+    public static function ofPart(Fitting $fitting, ?string $room): ?self
+    {
+        $rooms = $room === null ? [] : self::roomsOf($fitting);
+
+        return $room === null
+            ? self::ofFitting($fitting)
+            : array_column($rooms, null, 'room')[$room] ?? null;
+    }
+
     /** @return self|null null where its triangles are not at hand */
     public static function ofSurrounding(Surrounding $one): ?self
     {

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Clearance\Moment;
 use Bowline\Clearance\Shortfall;
 use Bowline\Clearance\Thing;
+use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Units;
 
@@ -29,6 +31,7 @@ final class ClearanceWriter
             'why' => $one->why,
             'at' => array_map(static fn (Vector $at): array => $at->withoutNegativeZeros(), $one->gap->at),
             'along' => $one->gap->along,
+            'moment' => $one->moment === null ? null : self::moment($one->moment),
             'rule' => $one->rule(),
             'severity' => $one->isViolation() ? 'violation' : 'warning',
             'waived' => $one->waiver?->reason,
@@ -41,5 +44,25 @@ final class ClearanceWriter
     private static function ref(Thing $thing): array
     {
         return ['list' => $thing->ref()->list, 'id' => $thing->ref()->id];
+    }
+
+    /** @return array<string, mixed> */
+    private static function moment(Moment $moment): array
+    {
+        return [
+            'part' => $moment->part,
+            'angle' => $moment->degrees(),
+            'places' => array_map(
+                static fn (string|int $id, Pose $pose): array => ['id' => (string) $id, 'pose' => PlaceWriter::pose($pose)],
+                array_keys($moment->places), $moment->places,
+            ),
+            'lines' => array_map(
+                static fn (string|int $id, array $points): array => [
+                    'id' => (string) $id,
+                    'points' => array_map(static fn (Vector $at): array => $at->withoutNegativeZeros(), $points),
+                ],
+                array_keys($moment->lines), $moment->lines,
+            ),
+        ];
     }
 }

@@ -35,6 +35,18 @@ final readonly class Fitting
     ) {
     }
 
+    /** Returns the fitting at a position of its movement, 0 to 1; itself where it does not move. */
+    public function moved(float $part): self
+    {
+        $movement = $this->movement;
+
+        return $movement === null ? $this : new self(
+            $this->id, $this->name, $movement->at($part), $this->solids,
+            array_map(static fn (Port $port): Port => $port->moved($part), $this->ports),
+            $movement, $this->density, $this->rooms,
+        );
+    }
+
     /**
      * @param  array<string, Surrounding>  $surroundings  what it may be mounted on
      *

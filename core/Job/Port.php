@@ -29,4 +29,13 @@ final readonly class Port
         public ?Allowance $allowance = null,
     ) {
     }
+
+    /** Returns the port at a position of the movement of its fitting. */
+    public function moved(float $part): self
+    {
+        return $this->movement === null ? $this : new self(
+            $this->name, $this->movement->point($this->at, $part), $this->movement->direction($this->axis, $part),
+            $this->size, $this->movement, $this->title, $this->pins, $this->allowance,
+        );
+    }
 }

@@ -25,6 +25,9 @@ final readonly class Scene
     /** Most straights of other runs that a way rather goes along. */
     private const MOST_OF_COMB = 24;
 
+    /** How far what moves goes at most between two of its positions that are kept off, mm. */
+    private const PASSING = 20.0;
+
     /** Cosine of the angle up to which runs go along each other, 10 degrees. */
     private const ALONG = 0.985;
 
@@ -97,7 +100,7 @@ final readonly class Scene
     {
         $all = [];
         $everywhere = new Bounds(new Vector(-INF, -INF, -INF), new Vector(INF, INF, INF));
-        foreach ($this->clearances->things() as $thing) {
+        foreach ([...$this->clearances->things(), ...$this->clearances->passing(self::PASSING)] as $thing) {
             if (in_array($thing->ref()->key(), $ignored, true)) {
                 continue;
             }

@@ -32,7 +32,7 @@ final class NearLimit
     ) {
         $this->rest = new Clearances($job, $laid);
         $near = [];
-        foreach ($this->rest->ofAny($moved) as $short) {
+        foreach ($this->rest->ofAnyAtRest($moved) as $short) {
             if ($short->waiver === null) {
                 $near[$short->key()] = true;
             }
@@ -57,7 +57,7 @@ final class NearLimit
             static fn (ItemRef $one): array => SolidThing::of($one, $site), $this->moved,
         ));
         $clearances = new Clearances($this->job, array_values($now), [], $this->rest, $solids);
-        foreach ($clearances->ofAny($this->moved) as $short) {
+        foreach ($clearances->ofAnyAtRest($this->moved) as $short) {
             if ($short->waiver === null && ! isset($this->near[$short->key()])) {
                 return $short;
             }

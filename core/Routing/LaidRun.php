@@ -16,6 +16,10 @@ final class LaidRun
 
     private bool $isSwept = false;
 
+    private ?MovedShapes $shapes = null;
+
+    private bool $hasShapes = false;
+
     /**
      * @param  list<Vertex>  $vertices
      * @param  list<Bend>  $bends
@@ -56,6 +60,29 @@ final class LaidRun
         }
 
         return $this->sweep;
+    }
+
+    /**
+     * Returns its centre line over the whole movement of what holds it, computed once; null when nothing moves, the run
+     * is rigid, or it is not known yet.
+     */
+    public function shapes(): ?MovedShapes
+    {
+        if (! $this->hasShapes) {
+            $this->shapes = MovedShapes::of($this);
+            $this->hasShapes = true;
+        }
+
+        return $this->shapes;
+    }
+
+    /** Returns a copy of which the shapes over the movement are known, or are known to be unknown yet. */
+    public function withShapes(?MovedShapes $shapes): self
+    {
+        $copy = clone $this;
+        [$copy->shapes, $copy->hasShapes] = [$shapes, true];
+
+        return $copy;
     }
 
     /**

@@ -2,8 +2,14 @@
 
 declare(strict_types=1);
 
+use Bowline\Clearance\Clearances;
+use Bowline\Exchange\ClearanceWriter;
+use Bowline\Job;
 use Bowline\Job\Schema;
+use Bowline\Routing\LaidRun;
+use Bowline\Routing\Run;
 use Illuminate\Testing\TestResponse;
+use Tests\Jobs;
 
 /*
  * What is too near in a stored job: told, waived with a reason, and counted again.
@@ -214,4 +220,47 @@ it('finds the same nearest thing whether or not hundreds of runs are far off', f
     // 260 − 220 − 6.
     expect($near(underBeam())['distance'])->toEqualWithDelta(34, 1e-6)
         ->and($near(underBeam([], $far)))->toEqual($near(underBeam()));
+});
+
+it('tells what a hose comes too near to while its arm swings, as it was solved, and again after each edit', function (): void {
+    $route = static fn (int $length): array => ['kind' => 'spring', 'length' => $length];
+    $file = [
+        'format' => 'bowline-job', 'version' => 5, 'name' => 'Arm', 'up' => 'z',
+        'stock' => [roundStock('t', 'tube', 12, 1), roundStock('h', 'hose', 20, 5)],
+        'clearances' => ['usual' => 10],
+        'fittings' => [[
+            'id' => 'arm', 'ports' => [['id' => 'a', 'at' => [200, 0, 0], 'axis' => [0, 1, 0]]],
+            'moves' => ['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => -10, 'to' => 40]],
+        ]],
+        'runs' => [
+            ['id' => 'hose', 'stock' => 'h', 'from' => ['port' => 'arm.a'],
+                'to' => ['at' => [-250, 300, 0], 'axis' => [1, 0, 0]], 'route' => $route(700)],
+            ['id' => 'post', 'stock' => 't', 'from' => ['at' => [150, 345, -300]], 'to' => ['at' => [150, 345, 300]],
+                'route' => ['kind' => 'corners', 'stops' => []]],
+        ],
+    ];
+    $job = opened(json_encode($file, JSON_THROW_ON_ERROR));
+    $told = test()->getJson($job.'/clearances')->assertOk();
+    Schema::check(json_decode($told->content()), 'api.json#/$defs/jobClearances');
+    $one = $told->json('found.0');
+    // Laid anew, over the whole movement.
+    $core = Job::read(Jobs::decoded($file));
+    $alone = ClearanceWriter::write((new Clearances($core, array_map(
+        static fn (Run $run): LaidRun => $run->route->lay($run), array_values($core->runs),
+    )))->all(), $core->site->units)[0];
+
+    expect($told->json('found'))->toHaveCount(1)
+        ->and($one['distance'])->toEqualWithDelta($alone['distance'], 0.01)
+        ->and($one['moment']['angle'])->toEqualWithDelta($alone['moment']['angle'], 0.5)
+        ->and($one['moment']['lines'][0]['id'])->toBe('hose')
+        ->and($one['moment']['lines'][0]['points'][0])->toEqualWithDelta([
+            200 * cos(deg2rad($one['moment']['angle'])), 200 * sin(deg2rad($one['moment']['angle'])), 0,
+        ], 0.01);
+
+    $hose = test()->getJson($job)->json('job.runs.0');
+    test()->postJson($job.'/edits', ['edits' => [
+        ['list' => 'runs', 'id' => 'hose', 'item' => [...$hose, 'route' => $route(640)]],
+    ]])->assertOk();
+    expect(test()->getJson($job.'/clearances')->json('found.0.distance') ?? INF)
+        ->not->toEqualWithDelta($one['distance'], 0.5);
 });

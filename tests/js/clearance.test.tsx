@@ -30,6 +30,7 @@ const near = (more: Partial<SolvedClearance> = {}): SolvedClearance => ({
     [14, 0, 0],
   ],
   along: [100, null],
+  moment: null,
   rule: 'clearance',
   severity: 'warning',
   waived: null,

@@ -192,6 +192,7 @@ describe('two things that are too near', () => {
       [14, 0, 0],
     ],
     along: [100, null],
+    moment: null,
     rule: 'clearance',
     severity: 'warning',
     waived: null,

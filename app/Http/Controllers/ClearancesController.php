@@ -39,7 +39,7 @@ final readonly class ClearancesController
         return response()->json([
             'revision' => $job->revision,
             'found' => ClearanceWriter::write((new Clearances(
-                $core, LaidRuns::of($job, $core->runs), SolvedHarness::bundlesOf($harnesses),
+                $core, LaidRuns::overMovement($job, $core->runs), SolvedHarness::bundlesOf($harnesses),
             ))->all(), $core->site->units),
         ]);
     }
@@ -50,7 +50,7 @@ final readonly class ClearancesController
         $body = RequestBody::of($request, 'nearPair');
         $core = CoreJob::read($this->files->file($job));
         $harnesses = (new HarnessSolver($core, $packings, new KeptMovements($job)))->all();
-        $laid = LaidRuns::of($job, $core->runs);
+        $laid = LaidRuns::overMovement($job, $core->runs);
         $clearances = new Clearances($core, $laid, SolvedHarness::bundlesOf($harnesses));
         $keys = array_map(static fn (string $which): string => ItemRef::of(
             $body->get($which)->get('list')->text(), $body->get($which)->get('id')->text(),

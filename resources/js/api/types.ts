@@ -5169,6 +5169,33 @@ export interface SolvedClearance {
    */
   distance: number;
   /**
+   * Position of the movement at which they are nearest; null where that is so at rest.
+   */
+  moment: {
+    /**
+     * 0 to 1.
+     */
+    part: number;
+    /**
+     * Of the swing, degrees; null where nothing swings.
+     */
+    angle: number | null;
+    /**
+     * Where the fittings that move stand then.
+     */
+    places: {
+      id: string;
+      pose: MovedPose;
+    }[];
+    /**
+     * Points along the runs that move, as they lie then.
+     */
+    lines: {
+      id: string;
+      points: Point[];
+    }[];
+  } | null;
+  /**
    * The same, below 0 by how deep the surface of a run is in anything, mm: at this it is waived.
    */
   measured: number;

@@ -59,8 +59,8 @@ export function Envelope({ run, movement }: { run: Run; movement: SweptRun }) {
   );
 }
 
-/** A fitting at that position. */
-function Ghost({ place }: { place: Place }) {
+/** A fitting where it stands at a position of its movement. */
+export function Ghost({ place }: { place: Place }) {
   const turn = useMemo(() => turnOf(place.pose), [place.pose]);
   return (
     <group position={place.pose.at} quaternion={turn}>

@@ -1,10 +1,15 @@
 import { Line } from '@react-three/drei';
+import { useEffect, useMemo } from 'react';
 import { Vector3 } from 'three';
+import type { SolvedClearance } from '../api/types';
 import { lengthWithUnit } from '../job/format';
 import { useNearness } from '../job/nearness';
 import { useJob } from '../job/useJob';
 import { useNearest } from '../job/useNearest';
+import { Ghost, sweptTube } from './Envelope';
 import { Pinned } from './Pinned';
+
+type Moment = NonNullable<SolvedClearance['moment']>;
 
 /** A thin line to what is nearest to what is dragged, as far as its tag tells it. */
 export function NearLine() {
@@ -31,6 +36,7 @@ export function NearMark() {
   const colour = marked.severity === 'violation' ? '#a33a2c' : '#a8741a';
   return (
     <>
+      {marked.moment !== null && <AtMoment moment={marked.moment} />}
       <Line points={[one, other]} color={colour} lineWidth={4} depthTest={false} />
       {[one, other].map((at, number) => (
         <Pinned key={number === 0 ? 'one' : 'other'} at={at} rank={4}>
@@ -41,5 +47,33 @@ export function NearMark() {
         <span className="measured-figure near-figure">{lengthWithUnit(marked.measured)}</span>
       </Pinned>
     </>
+  );
+}
+
+/** What moves, as it stands at the moment of its movement at which it is too near to something. */
+function AtMoment({ moment }: { moment: Moment }) {
+  const { places } = useJob();
+  return (
+    <>
+      {moment.places.map(({ id, pose }) => {
+        const place = places.find((one) => one.list === 'fittings' && one.id === id);
+        return place === undefined ? null : <Ghost key={id} place={{ ...place, pose }} />;
+      })}
+      {moment.lines.map((line) => (
+        <MovedTube key={line.id} {...line} />
+      ))}
+    </>
+  );
+}
+
+function MovedTube({ id, points }: Moment['lines'][number]) {
+  const { state, item } = useJob();
+  const od = state.stocks[item('runs', id)?.stock ?? '']?.od ?? 10;
+  const tube = useMemo(() => sweptTube(points, od, 16), [points, od]);
+  useEffect(() => () => tube.dispose(), [tube]);
+  return (
+    <mesh geometry={tube} raycast={() => null}>
+      <meshLambertMaterial color="#c98f2e" transparent opacity={0.6} />
+    </mesh>
   );
 }

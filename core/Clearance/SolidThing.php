@@ -31,10 +31,7 @@ final readonly class SolidThing implements Thing
         private array $pieces,
         private ?string $room = null,
     ) {
-        $boxes = array_map(static fn (SolidPiece $piece): Bounds => $piece->bounds(), $pieces);
-        $this->bounds = array_reduce($boxes, static fn (Bounds $one, Bounds $other): Bounds => $one->with(
-            $other,
-        ), $boxes[0]);
+        $this->bounds = Bounds::around(array_map(static fn (SolidPiece $piece): Bounds => $piece->bounds(), $pieces));
     }
 
     /** @return list<self> the body of a fitting, a clamp or a thing of the surroundings, and the rooms beside it */

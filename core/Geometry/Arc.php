@@ -94,6 +94,24 @@ final readonly class Arc implements Segment
         return $this->radius;
     }
 
+    public function bounds(): Bounds
+    {
+        $out = $this->from->minus($this->centre);
+        $on = $this->normal->cross($out);
+        $points = [$this->from, $this->to];
+        foreach ([[$out->x, $on->x], [$out->y, $on->y], [$out->z, $on->z]] as [$cosine, $sine]) {
+            // Farthest along an axis, and half a turn on.
+            foreach ([0.0, M_PI, 2 * M_PI] as $more) {
+                $angle = atan2($sine, $cosine) + $more;
+                if ($angle > 0.0 && $angle < $this->angle) {
+                    $points[] = $this->pointAt($angle * $this->radius);
+                }
+            }
+        }
+
+        return Bounds::ofPoints($points);
+    }
+
     public function reversed(): self
     {
         return new self(

@@ -16,18 +16,26 @@ final readonly class Bounds
     /** @param  array<Segment>  $segments  one at least */
     public static function of(array $segments): self
     {
-        $low = [INF, INF, INF];
-        $high = [-INF, -INF, -INF];
-        foreach ($segments as $segment) {
-            // No point of a segment is farther from its middle than half of its length.
-            $middle = $segment->pointAt($segment->length() / 2)->toArray();
-            $ends = [$segment->start()->toArray(), $segment->end()->toArray()];
-            $isStraight = is_infinite($segment->leastRadius());
-            foreach ([0, 1, 2] as $axis) {
-                $half = $isStraight ? abs($ends[1][$axis] - $ends[0][$axis]) / 2 : $segment->length() / 2;
-                $low[$axis] = min($low[$axis], $middle[$axis] - $half);
-                $high[$axis] = max($high[$axis], $middle[$axis] + $half);
-            }
+        return self::around(array_map(static fn (Segment $one): self => $one->bounds(), $segments));
+    }
+
+    /** @param  array<Vector>  $points  one at least */
+    public static function ofPoints(array $points): self
+    {
+        return self::around(array_map(static fn (Vector $one): self => new self($one, $one), $points));
+    }
+
+    /**
+     * Returns the box that holds others.
+     *
+     * @param  array<self>  $boxes  one at least
+     */
+    public static function around(array $boxes): self
+    {
+        [$low, $high] = [[INF, INF, INF], [-INF, -INF, -INF]];
+        foreach ($boxes as $box) {
+            $low = [min($low[0], $box->low->x), min($low[1], $box->low->y), min($low[2], $box->low->z)];
+            $high = [max($high[0], $box->high->x), max($high[1], $box->high->y), max($high[2], $box->high->z)];
         }
 
         return new self(new Vector(...$low), new Vector(...$high));

@@ -182,6 +182,17 @@ final readonly class Curve implements Segment
         return $this->least;
     }
 
+    /** Returns the box of its points with half of the longest way between two of them on all sides. */
+    public function bounds(): Bounds
+    {
+        $longest = 0.0;
+        foreach ($this->along as $index => $along) {
+            $longest = max($longest, $along - ($this->along[$index - 1] ?? 0.0));
+        }
+
+        return Bounds::ofPoints($this->points)->grown($longest / 2);
+    }
+
     public function points(Chord $chord): array
     {
         return array_map($this->pointAt(...), $this->places($chord));

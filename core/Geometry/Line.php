@@ -55,6 +55,11 @@ final readonly class Line implements Segment
         return INF;
     }
 
+    public function bounds(): Bounds
+    {
+        return Bounds::ofPoints([$this->from, $this->to]);
+    }
+
     public function reversed(): self
     {
         return new self($this->to, $this->from);

@@ -45,6 +45,9 @@ interface Segment
      */
     public function knots(): array;
 
+    /** Returns a box that holds it, mm. */
+    public function bounds(): Bounds;
+
     /** Returns the same segment from its end to its start. */
     public function reversed(): self;
 

@@ -120,6 +120,21 @@ it('bends towards where its direction turns to', function (Segment $segment, flo
     }
 })->with(segmentsOfEveryKind());
 
+it('lies in its box, which is little wider than all of its places together', function (
+    Segment $segment,
+    float $length,
+): void {
+    $box = $segment->bounds();
+    $places = array_map(static fn (int $i): Vector => $segment->pointAt($length * $i / 500), range(0, 500));
+    foreach ($places as $place) {
+        expect($box->distanceTo($place))->toBeLessThan(1e-9);
+    }
+    foreach (['x', 'y', 'z'] as $axis) {
+        $along = array_map(static fn (Vector $one): float => $one->{$axis}, $places);
+        expect($box->high->{$axis} - $box->low->{$axis})->toBeLessThan(max($along) - min($along) + 0.1 * $length);
+    }
+})->with(segmentsOfEveryKind());
+
 it('is the same travelled the other way', function (Segment $segment, float $length): void {
     $back = $segment->reversed();
     expect($back->length())->toEqualWithDelta($segment->length(), 1e-9)

@@ -44,13 +44,11 @@ final class GapFinder
             if ($surfaces === []) {
                 continue;
             }
-            $found = LeastAlong::of(
-                $piece->segment,
+            $found = self::least(
+                $piece,
                 $piece->isAlong ? max(0.0, $from - $piece->along) : 0.0,
                 $piece->isAlong ? min($piece->segment->length(), $to - $piece->along) : $piece->segment->length(),
-                static fn (float $along): float => self::nearest(
-                    $surfaces, $piece->segment->pointAt($along),
-                )[0] - $piece->radius,
+                $surfaces,
                 min($needed, $best->distance ?? INF),
             );
             if ($found !== null) {
@@ -63,6 +61,38 @@ final class GapFinder
         }
 
         return $best;
+    }
+
+    /**
+     * Returns the least distance of a piece of a run from surfaces, if it is less than told, and the length along it.
+     *
+     * @param  non-empty-list<Surface>  $surfaces
+     * @return array{float, float}|null
+     */
+    private static function least(RoundPiece $piece, float $from, float $to, array $surfaces, float $below): ?array
+    {
+        $best = null;
+        $others = [];
+        foreach ($surfaces as $surface) {
+            // Curves beside each other are as near all along: what may be left out is seen by their boxes at once.
+            if ($surface instanceof RoundPiece && $surface->isChain() && $piece->isChain()) {
+                $reach = $piece->radius + $surface->radius;
+                $found = $from < $to ? $piece->chain($from, $to)->nearest(
+                    $surface->chain(0.0, INF), ($best[0] ?? $below) + $reach,
+                ) : null;
+                $best = $found === null ? $best : [$found[0] - $reach, $found[1]];
+            } else {
+                $others[] = $surface;
+            }
+        }
+        $found = $others === [] ? null : LeastAlong::of(
+            $piece->segment, $from, $to,
+            static fn (float $along): float => self::nearest($others, $piece->segment->pointAt($along))[0]
+                - $piece->radius,
+            $best[0] ?? $below,
+        );
+
+        return $found ?? $best;
     }
 
     /**

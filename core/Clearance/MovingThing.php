@@ -35,7 +35,7 @@ final class MovingThing
     private readonly array $travel;
 
     /**
-     * @param  non-empty-array<array-key, Movement>  $movements  of the fitting, or of those that the run is on, by their ids
+     * @param  non-empty-array<array-key, Movement>  $movements  of the fitting, or of those that the run is on, by ids
      * @param  Closure(float): Thing  $make
      * @param  Closure(float): non-empty-list<Vector>  $places  of it, among them that which goes farthest
      */

@@ -17,6 +17,9 @@ final class OverMovement
     /** Each leaves 0.618 of two steps: the position is known to 5e-5 of the movement, where the distance is flat. */
     private const REFINEMENTS = 14;
 
+    /** What differs by no more is as near, mm. */
+    private const EVEN = 0.005;
+
     /** @var array<int, MovingThing> by the number of the object at rest */
     private array $moving = [];
 
@@ -97,8 +100,8 @@ final class OverMovement
     }
 
     /**
-     * @param  callable(float, float): ?Shortfall  $at  at a position of the movement, if by no more than so much farther
-     *     than needed
+     * @param  callable(float, float): ?Shortfall  $at  at a position of the movement, if by no more than so much
+     *     farther than needed
      * @param  callable(int): float  $travel  how far both go together between the steps beside a step, mm
      * @return array{Shortfall, float}|null where least is left of what is needed, and the position
      */
@@ -112,7 +115,9 @@ final class OverMovement
         }
         $least = min(0.0, ...$margins);
         foreach ($margins as $step => $margin) {
-            $isLowest = $margin <= ($margins[$step - 1] ?? INF) && $margin <= ($margins[$step + 1] ?? INF);
+            // Of what stays as near for a while only the beginning.
+            $isLowest = $margin < ($margins[$step - 1] ?? INF) - self::EVEN
+                && $margin <= ($margins[$step + 1] ?? INF) + self::EVEN;
             if (is_finite($margin) && $isLowest && $margin - $travel($step) < $least) {
                 [$part] = GoldenSection::least(
                     static fn (float $part): float => $at($part, 2.0 * $travel($step))?->margin() ?? INF,

@@ -53,7 +53,9 @@ final class ClearanceWriter
             'part' => $moment->part,
             'angle' => $moment->degrees(),
             'places' => array_map(
-                static fn (string|int $id, Pose $pose): array => ['id' => (string) $id, 'pose' => PlaceWriter::pose($pose)],
+                static fn (string|int $id, Pose $pose): array => [
+                    'id' => (string) $id, 'pose' => PlaceWriter::pose($pose),
+                ],
                 array_keys($moment->places), $moment->places,
             ),
             'lines' => array_map(

@@ -222,7 +222,7 @@ it('finds the same nearest thing whether or not hundreds of runs are far off', f
         ->and($near(underBeam([], $far)))->toEqual($near(underBeam()));
 });
 
-it('tells what a hose comes too near to while its arm swings, as it was solved, and again after each edit', function (): void {
+it('tells what a hose comes too near to while its arm swings, again after each edit', function (): void {
     $route = static fn (int $length): array => ['kind' => 'spring', 'length' => $length];
     $file = [
         'format' => 'bowline-job', 'version' => 5, 'name' => 'Arm', 'up' => 'z',

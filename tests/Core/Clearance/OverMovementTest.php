@@ -188,7 +188,8 @@ it('comes as near with a hose as where the flap stands at one of many positions'
     }
     $found = array_values(array_filter(
         shortOf(flapJob($moves, [flapHose(), upright($x, $y)])),
-        static fn (Shortfall $one): bool => $one->gap->other->ref()->id === 'post' && $one->gap->one->ref()->id === 'hose',
+        static fn (Shortfall $one): bool => $one->gap->other->ref()->id === 'post'
+            && $one->gap->one->ref()->id === 'hose',
     ));
 
     expect($worst)->toBeLessThan(10.0)->and($found)->toHaveCount(1)

@@ -9,12 +9,12 @@ use Bowline\Space\Chain;
  * Distances of chains, against closed forms and brute force.
  */
 
-/** @param  array<array<float|int>>  $points */
+/** @param  array<array-key, array<float|int>>  $points */
 function chainOf(array $points): Chain
 {
-    return new Chain(array_map(
+    return new Chain(array_values(array_map(
         static fn (array $at): Vector => new Vector(...array_map(floatval(...), $at)), $points,
-    ), array_map(floatval(...), range(0, count($points) - 1)));
+    )), array_map(floatval(...), range(0, count($points) - 1)));
 }
 
 it('finds the nearest places of two straights', function (array $one, array $other, float $distance, array $at): void {

@@ -49,6 +49,8 @@ final readonly class PlaceCures
             }
         }
         usort($tries, static fn (array $one, array $other): int => $one[2]->length() <=> $other[2]->length());
+        // Runs that follow a movement are laid over all of it: one that is good is enough.
+        $most = $short->moment === null ? $most : min(1, $most);
         $cures = [];
         foreach (array_slice($tries, 0, self::TRIES) as [$list, $thing, $by]) {
             $item = count($cures) < $most ? $this->moved($list, $thing, $by, $short) : null;
@@ -112,6 +114,10 @@ final readonly class PlaceCures
             return null;
         }
         $moved = [$thing->ref()];
+        // First without the runs on it, which take longer.
+        if (! $short->isCuredIn($this->clearances->ofAny($moved), (new Clearances($after, []))->ofAny($moved))) {
+            return null;
+        }
         $laid = [];
         foreach ($this->laid as $one) {
             $now = $after->runs[$one->run->id] ?? null;

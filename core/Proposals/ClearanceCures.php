@@ -46,10 +46,7 @@ final class ClearanceCures
         $this->solver = new Solver($job);
     }
 
-    /**
-     * @return list<array{list: 'runs'|'fittings'|'clamps', item: stdClass, words: string}> things as they would stand
-     *     in the file: runs before others, the least move first
-     */
+    /** @return list<NearCure> moves of legs first, the least before, then of other things, then swaps of two runs */
     public function of(Shortfall $short): array
     {
         $tries = [];
@@ -68,13 +65,15 @@ final class ClearanceCures
                     'Move leg %d of %s by %s along %s', $leg->toVertex, $laid->run->name,
                     $this->job->site->units->say($by->length()), str_replace('-', '−', $by->axisName() ?? ''),
                 );
-                $cures[] = ['list' => 'runs', 'item' => $item, 'words' => $words];
+                $cures[] = new NearCure([['list' => 'runs', 'item' => $item]], $words);
             }
         }
-
-        return [...$cures, ...(new PlaceCures($this->job, $this->laid, $this->clearances))->of(
+        $cures = [...$cures, ...(new PlaceCures($this->job, $this->laid, $this->clearances))->of(
             $short, self::MOST - count($cures),
         )];
+        $swap = (new SwapCures($this->job, $this->laid, $this->clearances))->of($short);
+
+        return $swap === null ? $cures : [...$cures, $swap];
     }
 
     /** Returns the unit direction in which one of both things comes away from the other. */

@@ -38,7 +38,7 @@ final readonly class PlaceCures
     ) {
     }
 
-    /** @return list<array{list: 'fittings'|'clamps', item: stdClass, words: string}> the least move first */
+    /** @return list<NearCure> the least move first */
     public function of(Shortfall $short, int $most): array
     {
         $tries = [];
@@ -55,10 +55,10 @@ final readonly class PlaceCures
         foreach (array_slice($tries, 0, self::TRIES) as [$list, $thing, $by]) {
             $item = count($cures) < $most ? $this->moved($list, $thing, $by, $short) : null;
             if ($item !== null) {
-                $cures[] = ['list' => $list, 'item' => $item, 'words' => sprintf(
+                $cures[] = new NearCure([['list' => $list, 'item' => $item]], sprintf(
                     'Move %s by %s along %s', $thing->name(), $this->job->site->units->say($by->length()),
                     str_replace('-', '−', $by->axisName() ?? ''),
-                )];
+                ));
             }
         }
 

@@ -212,7 +212,7 @@ it('offers tried moves of two things that are too near, and none of those that a
     expect($near['measured'])->toEqualWithDelta(5, 1e-6)
         ->and($ask($near['b'])[0]['words'])->toBe('Move leg 2 of '.$run['name'].' by 5 mm along +x')
         ->and($ask(['list' => 'surroundings', 'id' => 'far']))->toBe([]);
-    $cure = $ask($near['b'])[0]['item'];
+    $cure = $ask($near['b'])[0]['items'][0]['item'];
     test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => $run['id'], 'item' => $cure]]])->assertOk();
     expect(test()->getJson($job.'/clearances')->json('found'))->toBe([]);
     test()->postJson($job.'/clearances/cures', ['a' => $near['a']])->assertStatus(422);

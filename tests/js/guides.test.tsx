@@ -214,11 +214,12 @@ describe('two things that are too near', () => {
   beforeEach(() => useNearness.setState({ marked: null }));
 
   test('are cured by what is offered once they are marked', async () => {
-    const asked = vi
-      .spyOn(api, 'nearCures')
-      .mockResolvedValue([
-        { list: 'runs', item: { ...FEED, stock: 't' } as never, words: 'Move leg 2 of Feed by 6 mm along −z' },
-      ]);
+    const asked = vi.spyOn(api, 'nearCures').mockResolvedValue([
+      {
+        items: [{ list: 'runs', item: { ...FEED, stock: 't' } as never }],
+        words: 'Move leg 2 of Feed by 6 mm along −z',
+      },
+    ]);
     list();
     await screen.findByText('Feed is too near to Beam');
     expect(asked).not.toHaveBeenCalled();
@@ -235,7 +236,7 @@ describe('two things that are too near', () => {
     const asked = vi.spyOn(api, 'nearCures').mockResolvedValue([]);
     list();
     await mark();
-    await screen.findByText('No one move of a leg, a fitting or a clamp cures it.');
+    await screen.findByText('No one move of a leg, a fitting or a clamp cures it, nor does a swap of both runs.');
     cleanup();
     useNearness.setState({ marked: null });
     asked.mockRejectedValue(new Error('This takes too long.'));

@@ -6077,8 +6077,19 @@ export interface NearPair {
   b: ItemRef;
 }
 export interface NearCure {
-  list: "runs" | "fittings" | "clamps";
-  item: Run | Fitting | Clamp;
+  /**
+   * @minItems 1
+   */
+  items: [
+    {
+      list: "runs" | "fittings" | "clamps";
+      item: Run | Fitting | Clamp;
+    },
+    ...{
+      list: "runs" | "fittings" | "clamps";
+      item: Run | Fitting | Clamp;
+    }[]
+  ];
   words: string;
 }
 /**

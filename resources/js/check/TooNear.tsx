@@ -46,7 +46,7 @@ export function TooNear() {
   );
 }
 
-/** Moves of a leg, a fitting or a clamp that cure it, asked for once it is marked. */
+/** Moves of a leg, a fitting or a clamp, and swaps of two runs, that cure it; asked for once it is marked. */
 function Cures({ one: { a, b } }: { one: SolvedClearance }) {
   const { state, edit } = useJob();
   const { data, error } = useQuery({
@@ -60,17 +60,25 @@ function Cures({ one: { a, b } }: { one: SolvedClearance }) {
           ? `Cures could not be looked for: ${error.message}`
           : data === undefined
             ? 'Looking for a cure…'
-            : 'No one move of a leg, a fitting or a clamp cures it.'}
+            : 'No one move of a leg, a fitting or a clamp cures it, nor does a swap of both runs.'}
       </div>
     );
   }
   return (
     <div className="remedies">
-      {data.map(({ list, item, words }) => (
+      {data.map(({ items, words }) => (
         <Button
           key={words}
           look="primary"
-          onClick={() => tell(edit([{ list, id: item.id, item: item as Edit['item'] }], undefined, words))}
+          onClick={() =>
+            tell(
+              edit(
+                items.map(({ list, item }) => ({ list, id: item.id, item: item as Edit['item'] })),
+                undefined,
+                words,
+              ),
+            )
+          }
         >
           {words}
         </Button>

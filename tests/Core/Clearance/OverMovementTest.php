@@ -240,7 +240,7 @@ it('offers a move of a leg that clears the whole movement', function (): void {
     expect($cures)->not->toBe([]);
     foreach ($cures as $cure) {
         $after = clone $file;
-        $after->{$cure['list']} = [$cure['item']];
+        $after->{$cure->items[0]['list']} = [$cure->items[0]['item']];
         expect(shortOf($after))->toBe([]);
     }
 });

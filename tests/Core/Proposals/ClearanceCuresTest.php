@@ -46,9 +46,9 @@ function beside(float $gap): array
 it('moves the leg by what is lacking', function (float $gap, float $by): void {
     [$cures] = curesOf([beside($gap)]);
 
-    expect($cures[0]['words'])->toBe(sprintf('Move leg 2 of Run by %d mm along −x', $by))
-        ->and($cures[0]['item']->route->stops[0]->at[0])->toEqualWithDelta(400 - $by, 1e-6)
-        ->and($cures[0]['item']->route->stops[1]->at[0])->toEqualWithDelta(400 - $by, 1e-6);
+    expect($cures[0]->words)->toBe(sprintf('Move leg 2 of Run by %d mm along −x', $by))
+        ->and($cures[0]->items[0]['item']->route->stops[0]->at[0])->toEqualWithDelta(400 - $by, 1e-6)
+        ->and($cures[0]->items[0]['item']->route->stops[1]->at[0])->toEqualWithDelta(400 - $by, 1e-6);
 })->with(['12 of 20 are left' => [12, 8], '5 deep in it' => [-5, 25]]);
 
 it('keeps it as far off all else as it has to be, and its bends whole', function (): void {
@@ -111,11 +111,13 @@ function placeCures(Job $job): array
     $clearances = new Clearances($job, $laid);
     $all = $clearances->all();
     $cures = (new ClearanceCures($job, $laid, $clearances))->of($all[0]);
-    foreach ($cures as ['list' => $list, 'item' => $item]) {
+    foreach ($cures as $cure) {
         // Taken, nothing is too near any more.
         $file = clone $job->source;
-        $items = array_column($file->{$list}, null, 'id');
-        $file->{$list} = array_values([...$items, $item->id => $item]);
+        foreach ($cure->items as ['list' => $list, 'item' => $item]) {
+            $items = array_column($file->{$list}, null, 'id');
+            $file->{$list} = array_values([...$items, $item->id => $item]);
+        }
         $after = Job::read(Jobs::decoded(json_decode(json_encode($file, JSON_THROW_ON_ERROR), true)));
         expect((new Clearances($after, array_map(
             static fn (Run $run): LaidRun => $run->route->lay($run), array_values($after->runs),
@@ -152,3 +154,57 @@ it('moves no fitting where that brings it too near to something else', function 
 
     expect(array_filter($cures, static fn (string $words): bool => str_contains($words, 'x')))->toBe([]);
 });
+
+/**
+ * Two runs in one plane that cross twice: one rises within the other's level, which rises within its own.
+ *
+ * @param  array<string, mixed>  $more  of the job
+ * @param  list<list<array<string, mixed>>>|null  $stops  of both
+ */
+function crossed(array $more = [], ?array $stops = null): Job
+{
+    $run = static fn (string $id, array $from, array $to, array $stops): array => [
+        'id' => $id, 'name' => ucfirst($id), 'stock' => 't12', 'from' => ['at' => $from], 'to' => ['at' => $to],
+        'route' => ['kind' => 'corners', 'stops' => $stops],
+    ];
+    [$one, $other] = $stops ?? [
+        [['at' => [0, 0, 100]], ['at' => [500, 0, 100]]], [['at' => [50, 0, 170]], ['at' => [600, 0, 170]]],
+    ];
+
+    return Job::read(Jobs::decoded([
+        ...RandomScenes::boxes(1, 0), 'surroundings' => [], 'clearances' => ['usual' => 20], 'fittings' => [],
+        'runs' => [
+            $run('feed', [0, 0, 0], [500, 0, 400], $one), $run('return', [50, 0, 0], [600, 0, 400], $other),
+        ], ...$more,
+    ]));
+}
+
+it('swaps two legs of runs that cross', function (): void {
+    expect(placeCures(crossed()))->toContain('Swap leg 2 of Feed and leg 2 of Return');
+});
+
+it('offers no swap by which something else comes too near', function (): void {
+    // Over the feed’s level there is no room for a tube that comes up to 170.
+    $beam = ['id' => 'beam', 'name' => 'Beam', 'shape' => 'box', 'pose' => ['at' => [25, 0, 176]],
+        'size' => [10, 300, 40]];
+    $words = placeCures(crossed(['surroundings' => [$beam]]));
+
+    expect(array_filter($words, static fn (string $one): bool => str_contains($one, 'Swap')))->toBe([]);
+});
+
+it('swaps the clamps of runs that cross', function (bool $isSwapped, float $bore): void {
+    $clamp = static fn (string $id, float $z, float $bore): array => [
+        'id' => $id, 'at' => [500, 0, $z], 'axis' => [1, 0, 0], 'width' => 20, 'bore' => $bore,
+    ];
+    $run = static fn (string $id, float $z, string $clamp): array => [
+        'id' => $id, 'name' => ucfirst($id), 'stock' => 't12', 'from' => ['at' => [0, 0, $z]],
+        'to' => ['at' => [1000, 0, $z]], 'route' => ['kind' => 'corners', 'stops' => [['clamp' => $clamp, 'before' => 60, 'after' => 60]]],
+    ];
+    // Each goes through the clamp that is level with the other, up or down and back: they cross on both sides.
+    $words = placeCures(crossed([
+        'clamps' => [$clamp('low', 100, $bore), $clamp('high', 170, 12)],
+        'runs' => [$run('feed', 100, 'high'), $run('return', 170, 'low')],
+    ]));
+
+    expect(in_array('Swap the clamps of Feed and Return', $words, true))->toBe($isSwapped);
+})->with(['that both fit' => [true, 12.0], 'of which one is too small' => [false, 8.0]]);

@@ -81,6 +81,11 @@ final class CommandLine
                 return 1;
             }
         }
+        foreach ($outcome->clearances as $short) {
+            if ($short->isViolation()) {
+                return 1;
+            }
+        }
 
         return 0;
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Console;
 
+use Bowline\Clearance\Shortfall;
 use Bowline\Solving\SolvedHarness;
 use Bowline\Solving\SolvedRun;
 
@@ -16,6 +17,7 @@ final readonly class Outcome
      * @param  list<string>  $remarks  for standard error
      * @param  list<SolvedHarness>  $harnesses  whose violations are told by the exit code
      * @param  bool  $isShort  whether something that was asked for could not be done, which is exit code 1
+     * @param  list<Shortfall>  $clearances  whose violations are told by the exit code
      */
     public function __construct(
         public string $text,
@@ -23,6 +25,7 @@ final readonly class Outcome
         public array $remarks = [],
         public array $harnesses = [],
         public bool $isShort = false,
+        public array $clearances = [],
     ) {
     }
 
@@ -30,12 +33,13 @@ final readonly class Outcome
      * @param  array<mixed>  $data
      * @param  list<SolvedRun>  $solved
      * @param  list<SolvedHarness>  $harnesses
+     * @param  list<Shortfall>  $clearances
      */
-    public static function json(array $data, array $solved, array $harnesses = []): self
+    public static function json(array $data, array $solved, array $harnesses = [], array $clearances = []): self
     {
         return new self(
             json_encode($data, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n",
-            $solved, harnesses: $harnesses,
+            $solved, harnesses: $harnesses, clearances: $clearances,
         );
     }
 }

@@ -260,3 +260,41 @@ it('says what is wrong with what is to be laid', function (array $more, string $
         '--seconds is a number from 0 up, not “long”',
     ],
 ]);
+
+it('tells by its exit code of things that stand in each other, but not of what is waived', function (
+    array $more,
+    int $code,
+    ?string $rule,
+): void {
+    $tube = static fn (string $id, array $from, array $to): array => [
+        'id' => $id, 'stock' => 't12', 'from' => ['at' => $from], 'to' => ['at' => $to],
+        'route' => ['kind' => 'corners', 'stops' => []],
+    ];
+    $file = Jobs::file([], ['at' => [0, 0, 300]], ['clamps' => []]);
+    // The second is 8 off the axis of the first: both are 12 thick, and 4 inside each other.
+    $file->runs = [$tube('one', [-200, 0, 0], [200, 0, 0]), $tube('other', [0, -200, 8], [0, 200, 8])];
+    $file->version = 5;
+    foreach ($more as $key => $value) {
+        $file->{$key} = $value;
+    }
+    [$exit, $out] = Cases::bowline('solve', Cases::written((string) json_encode($file)));
+
+    expect($exit)->toBe($code)
+        ->and(json_decode($out, true)['clearances'][0]['rule'] ?? null)->toBe($rule);
+})->with([
+    'a clash' => [[], 1, 'clash'],
+    'one that is waived' => [['waivers' => [[
+        'a' => ['list' => 'runs', 'id' => 'one'], 'b' => ['list' => 'runs', 'id' => 'other'], 'distance' => -4,
+        'reason' => 'Welded there',
+    ]]], 0, 'clash'],
+    'too near only' => [['runs' => [
+        ['id' => 'one', 'stock' => 't12', 'from' => ['at' => [0, 0, 0]], 'to' => ['at' => [200, 0, 0]],
+            'route' => ['kind' => 'corners', 'stops' => []]],
+        ['id' => 'other', 'stock' => 't12', 'from' => ['at' => [0, 20, 0]], 'to' => ['at' => [200, 20, 0]],
+            'route' => ['kind' => 'corners', 'stops' => []]],
+    ], 'clearances' => ['usual' => 10]], 0, 'clearance'],
+    'far apart' => [['runs' => [
+        ['id' => 'one', 'stock' => 't12', 'from' => ['at' => [0, 0, 0]], 'to' => ['at' => [200, 0, 0]],
+            'route' => ['kind' => 'corners', 'stops' => []]],
+    ]], 0, null],
+]);

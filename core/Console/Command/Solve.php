@@ -51,6 +51,7 @@ final class Solve implements Command
             $written['harnesses'] = array_map(HarnessWriter::write(...), $harnesses);
         }
 
+        $clearances = [];
         if ($input->option('run') === null) {
             $clearances = (new Clearances(
                 $input->job, array_map(static fn (SolvedRun $run): LaidRun => $run->laid, $solved),
@@ -61,6 +62,6 @@ final class Solve implements Command
             )];
         }
 
-        return Outcome::json($written, $solved, $harnesses);
+        return Outcome::json($written, $solved, $harnesses, $clearances);
     }
 }

@@ -15,6 +15,9 @@ final class GapFinder
     /** By how much more than needed it is clear of a thing that it begins at, mm: it may lean over it a little. */
     private const CLEAR = 2.0;
 
+    /** How much farther than asked about distances are found, mm: one that is cut off changes as slowly as any. */
+    private const BEYOND = 25.0;
+
     /**
      * Returns where a run is nearest to another thing, if that is nearer than is needed. Near an end at which it
      * touches the thing it counts from where it has come clear of it.
@@ -53,7 +56,7 @@ final class GapFinder
             );
             if ($found !== null) {
                 $at = $piece->segment->pointAt($found[1]);
-                [$distance, $away, $along] = self::nearest($surfaces, $at);
+                [$distance, $away, $along] = self::nearest($surfaces, $at, INF);
                 $best = new Gap($run, $other, $found[0], [
                     $at->minus($away->times($piece->radius)), $at->minus($away->times($distance)),
                 ], [$piece->lengthAt($found[1]), $along]);
@@ -87,8 +90,9 @@ final class GapFinder
         }
         $found = $others === [] ? null : LeastAlong::of(
             $piece->segment, $from, $to,
-            static fn (float $along): float => self::nearest($others, $piece->segment->pointAt($along))[0]
-                - $piece->radius,
+            static fn (float $along): float => self::nearest(
+                $others, $piece->segment->pointAt($along), ($best[0] ?? $below) + $piece->radius + self::BEYOND,
+            )[0] - $piece->radius,
             $best[0] ?? $below,
         );
 
@@ -97,13 +101,14 @@ final class GapFinder
 
     /**
      * @param  non-empty-list<Surface>  $surfaces
+     * @param  float  $within  what is farther off is told to be so far, mm
      * @return array{float, Vector, float|null}
      */
-    private static function nearest(array $surfaces, Vector $point): array
+    private static function nearest(array $surfaces, Vector $point, float $within): array
     {
-        $best = $surfaces[0]->at($point);
+        $best = $surfaces[0]->at($point, $within);
         foreach (array_slice($surfaces, 1) as $surface) {
-            $found = $surface->at($point);
+            $found = $surface->at($point, $within);
             $best = $found[0] < $best[0] ? $found : $best;
         }
 
@@ -130,7 +135,8 @@ final class GapFinder
         }
         $radius = $run->radius();
         for ($along = 0.0; $along <= $path->length;) {
-            $short = $needed + self::CLEAR - (self::nearest($surfaces, $path->pointAt($along))[0] - $radius);
+            $off = self::nearest($surfaces, $path->pointAt($along), $needed + self::CLEAR + $radius + self::BEYOND)[0];
+            $short = $needed + self::CLEAR - ($off - $radius);
             if ($short <= 0.0) {
                 return $along;
             }

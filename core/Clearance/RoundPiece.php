@@ -85,7 +85,7 @@ final class RoundPiece implements Surface
         return $this->along + ($this->isAlong ? $along : 0.0);
     }
 
-    public function at(Vector $point): array
+    public function at(Vector $point, float $within = INF): array
     {
         if ($this->tube === null) {
             [$distance, $along] = $this->chain(0.0, INF)->nearestTo($point->x, $point->y, $point->z);

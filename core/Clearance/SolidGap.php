@@ -31,6 +31,9 @@ final class SolidGap
         $best = null;
         foreach ($one->surfaces($other->bounds(), $within) as $first) {
             foreach ($other->surfaces($first->bounds(), $within) as $second) {
+                if (self::areApart($first, $second, $within) || self::areApart($second, $first, $within)) {
+                    continue;
+                }
                 foreach (self::starts($first, $second, $within) as $start) {
                     $found = self::from($first, $second, $start);
                     if ($found[0] <= $within && ($best === null || $found[0] < $best->distance)) {
@@ -41,6 +44,18 @@ final class SolidGap
         }
 
         return $best;
+    }
+
+    /** Whether the ball round the box of one is farther off the other, where that is not convex, than asked about. */
+    private static function areApart(SolidPiece $one, SolidPiece $other, float $within): bool
+    {
+        if ($other->isConvex()) {
+            return false;
+        }
+        $box = $one->bounds();
+        $reach = $within + $box->high->minus($box->low)->length() / 2;
+
+        return $other->at($box->low->plus($box->high)->times(0.5), $reach)[0] >= $reach;
     }
 
     /** @return list<Vector> */

@@ -48,11 +48,11 @@ final readonly class SolidPiece implements Surface
         return $this->shape->drawnAs() === 'box' && $isAlongAxes ? [$this->bounds(), 0.0] : null;
     }
 
-    public function at(Vector $point): array
+    public function at(Vector $point, float $within = INF): array
     {
         $own = $this->pose->ownPoint($point);
-        [$distance, $x, $y, $z] = $this->shape->outside($own->x, $own->y, $own->z, INF);
+        [$distance, $x, $y, $z] = $this->shape->outside($own->x, $own->y, $own->z, $within);
 
-        return [$distance, $this->pose->direction(new Vector($x, $y, $z)), null];
+        return [min($distance, $within), $this->pose->direction(new Vector($x, $y, $z)), null];
     }
 }

@@ -24,7 +24,8 @@ interface Surface
      * Returns the distance from its surface, negative inside, mm; the unit direction away from it; and the developed
      * length of the nearest place of a run, mm, null of what is none.
      *
+     * @param  float  $within  what is farther off need not be found, mm: then so much may be told, with any direction
      * @return array{float, Vector, float|null}
      */
-    public function at(Vector $point): array;
+    public function at(Vector $point, float $within = INF): array;
 }

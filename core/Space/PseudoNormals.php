@@ -35,6 +35,9 @@ final readonly class PseudoNormals
     public static function of(TriangleSurface $surface): self
     {
         $same = $sides = $sheets = $edges = $corners = [];
+        if ($surface->isOpen) {
+            return new self($surface, $edges, $corners, $sheets);
+        }
         foreach ($surface->triangles as $number => [, , , , , , , , , $a, $b, $c]) {
             $three = [$a, $b, $c];
             sort($three);

@@ -30,7 +30,8 @@ final class SignedDistance
 
     private readonly BoxTree $tree;
 
-    private readonly PseudoNormals $sides;
+    /** Made when a side is first asked about. */
+    private ?PseudoNormals $sides = null;
 
     private readonly float $cell;
 
@@ -46,7 +47,6 @@ final class SignedDistance
     {
         $this->tree = BoxTree::of($surface);
         $this->surface = $this->tree->surface;
-        $this->sides = PseudoNormals::of($this->surface);
         $this->cell = max(self::NARROWEST, min(self::WIDEST, $surface->averageWidth()));
     }
 
@@ -58,6 +58,16 @@ final class SignedDistance
     public static function of(string $packed, Vector $least, Vector $most): self
     {
         return new self(TriangleSurface::read($packed, $least, $most));
+    }
+
+    /**
+     * Returns the distance from a part of a surface.
+     *
+     * @param  string  $packed  likewise, of the part
+     */
+    public static function part(string $packed, SurfaceSides $sides): self
+    {
+        return new self(TriangleSurface::part($packed, $sides));
     }
 
     /** Whether it knows the whole surface and may be asked about any point. */
@@ -87,7 +97,30 @@ final class SignedDistance
                 ? $this->tree->nearest($x, $y, $z, $isWithin ? INF : $within)
                 : $this->nearest($x, $y, $z, $near, $off);
 
-        return $nearest === null ? [INF, 0.0, 0.0, 1.0] : $this->sides->signed($x, $y, $z, $nearest);
+        return $nearest === null ? [INF, 0.0, 0.0, 1.0] : $this->signed($x, $y, $z, $nearest);
+    }
+
+    /**
+     * Returns the triangle nearest to a point, without caching what is near: places are seldom asked about twice.
+     *
+     * @param  float  $within  mm
+     * @return array{int, array{float, float, float, float, int}}|null its number, and the closest point on it
+     *     (ClosestPoint); null when none is within reach
+     */
+    public function nearestTriangle(float $x, float $y, float $z, float $within): ?array
+    {
+        return $this->tree->nearest($x, $y, $z, $within);
+    }
+
+    /**
+     * @param  array{int, array{float, float, float, float, int}}  $nearest  triangle and place
+     * @return array{float, float, float, float} as `outside` does
+     */
+    public function signed(float $x, float $y, float $z, array $nearest): array
+    {
+        $this->sides ??= PseudoNormals::of($this->surface);
+
+        return $this->sides->signed($x, $y, $z, $nearest);
     }
 
     private static function key(int $i, int $j, int $k): int
@@ -106,7 +139,7 @@ final class SignedDistance
             return [INF, false, null];
         }
         $off = sqrt($nearest[1][0]);
-        $isWithin = $this->sides->signed($x, $y, $z, $nearest)[0] < 0.0;
+        $isWithin = $this->signed($x, $y, $z, $nearest)[0] < 0.0;
         if ($off > self::KEPT) {
             return [$off, $isWithin, null];
         }

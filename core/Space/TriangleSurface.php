@@ -48,6 +48,17 @@ final readonly class TriangleSurface
      */
     public static function read(string $packed, Vector $least, Vector $most): self
     {
+        return self::of($packed, $least, $most, null);
+    }
+
+    /** @param  string  $packed  a part of a surface, likewise */
+    public static function part(string $packed, SurfaceSides $sides): self
+    {
+        return self::of($packed, new Vector(-INF, -INF, -INF), new Vector(INF, INF, INF), $sides);
+    }
+
+    private static function of(string $packed, Vector $least, Vector $most, ?SurfaceSides $sides): self
+    {
         /** @var array<string, int> $numbers by the packed coordinates of a corner */
         $numbers = [];
         [$sumX, $sumY, $sumZ, $area, $volume] = [0.0, 0.0, 0.0, 0.0, 0.0];
@@ -113,8 +124,10 @@ final readonly class TriangleSurface
                 $normals[] = [$nx / $size, $ny / $size, $nz / $size];
             }
         }
-        $isOpen = sqrt($sumX * $sumX + $sumY * $sumY + $sumZ * $sumZ) > self::OPEN * $area;
-        if (! $isOpen && $volume < 0.0) {
+        $sides ??= new SurfaceSides(
+            sqrt($sumX * $sumX + $sumY * $sumY + $sumZ * $sumZ) > self::OPEN * $area, $volume < 0.0,
+        );
+        if (! $sides->isOpen && $sides->isTurned) {
             // The surface is inside out.
             $normals = array_map(
                 static fn (array $normal): array => [-$normal[0], -$normal[1], -$normal[2]],
@@ -122,7 +135,7 @@ final readonly class TriangleSurface
             );
         }
 
-        return new self($triangles, $normals, $isOpen, $isWhole);
+        return new self($triangles, $normals, $sides->isOpen, $isWhole);
     }
 
     /**

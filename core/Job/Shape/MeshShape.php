@@ -57,9 +57,11 @@ final readonly class MeshShape implements Shape
 
     public function outside(float $x, float $y, float $z, float $within): array
     {
-        return $this->triangles
-            ?->surface(...$this->about ?? [$this->least, $this->most])
-            ->outside($x, $y, $z, $within) ?? [INF, 0.0, 0.0, 1.0];
+        $found = $this->about === null
+            ? $this->triangles?->outside($x, $y, $z, $within, $this->least, $this->most)
+            : $this->triangles?->surface(...$this->about)->outside($x, $y, $z, $within);
+
+        return $found ?? [INF, 0.0, 0.0, 1.0];
     }
 
     public function drawnAs(): string

@@ -7,6 +7,7 @@ namespace Bowline\Job\Shape;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Space\DividedSurface;
 use Bowline\Space\SignedDistance;
 use Closure;
 use JsonSerializable;
@@ -19,7 +20,12 @@ final class MeshTriangles implements JsonSerializable
     /** Rounding of an extent, mm. */
     private const ROUNDED = 0.1;
 
+    /** Bytes beyond which a surface is divided where it is asked about as a whole: 100,000 triangles. */
+    private const DIVIDED_ABOVE = 100_000 * Triangles::SIZE;
+
     private ?SignedDistance $surface = null;
+
+    private ?DividedSurface $divided = null;
 
     /** @var list<float> of where the surface was taken */
     private array $about = [];
@@ -83,6 +89,23 @@ final class MeshTriangles implements JsonSerializable
         }
 
         return $this->surface;
+    }
+
+    /**
+     * Returns the distance of a point from all of it, as `DividedSurface::outside` does.
+     *
+     * @param  Vector  $least  lowest corner of its extent
+     * @param  Vector  $most  highest corner
+     * @return array{float, float, float, float}
+     */
+    public function outside(float $x, float $y, float $z, float $within, Vector $least, Vector $most): array
+    {
+        if ($this->divided === null && strlen($this->packed()) <= self::DIVIDED_ABOVE) {
+            return $this->surface($least, $most)->outside($x, $y, $z, $within);
+        }
+        $this->divided ??= DividedSurface::of($this->packed(), $least, $most);
+
+        return $this->divided->outside($x, $y, $z, $within);
     }
 
     public function jsonSerialize(): string

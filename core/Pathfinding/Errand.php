@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Pathfinding;
 
 use Bowline\Geometry\Tolerance;
+use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\Clamp;
 use Bowline\Job\JobError;
@@ -16,6 +17,7 @@ use Bowline\Job\Service;
 use Bowline\Job\Site;
 use Bowline\Job\Stock;
 use Bowline\Job\StockKind;
+use Bowline\Job\Words;
 use Bowline\Routing\LaidRun;
 
 /** What is to be laid: from where to where, in what, and what it has to keep. Lengths in millimetres. */
@@ -23,8 +25,6 @@ final readonly class Errand
 {
     /** How close to a length that is asked for a way has to come, mm. */
     public const TOLERANCE = 0.5;
-
-    private const FALLS_ALONE = 'a run that falls is led through no clamps, and to no length';
 
     /** Most clamps that a way is led through. */
     private const MOST_CLAMPS = 6;
@@ -75,15 +75,16 @@ final readonly class Errand
         }
         $length = $node->find('length');
         $fall = $node->find('fall');
-        if ($fall !== null && ($through !== [] || $length !== null)) {
-            throw $fall->error(self::FALLS_ALONE);
+        $rate = $fall === null ? null : $values->notNegative($fall, 'the fall') / 1000.0;
+        foreach ($through as $number => $clamp) {
+            self::requireFall($clamp, $rate, $job->site->up, $node->list('through')[$number]);
         }
 
         return new self(
             $from, $to, $stock, $node->find('service') === null ? null : $site->service($node->get('service')),
             $values->notNegative($node->find('insulation'), 'the thickness of the insulation'), $through,
             $length === null ? null : $values->positive($length, 'the length'),
-            $fall === null ? null : $values->notNegative($fall, 'the fall') / 1000.0,
+            $rate,
             Weights::read($node->find('weights'), $values),
         );
     }
@@ -127,7 +128,7 @@ final readonly class Errand
      *
      * @param  Node  $pointer  where the run is named
      *
-     * @throws JobError where it is not a run with corners between two ports, or falls and is held to clamps or a length
+     * @throws JobError where it is not a run with corners between two ports, or falls and goes through a level clamp
      */
     public static function again(LaidRun $laid, Node $pointer, Job $job): self
     {
@@ -142,14 +143,30 @@ final readonly class Errand
             (new Node($run->source))->get('route')->list('stops'),
         )));
 
-        if ($run->fall !== null && ($clamps !== [] || $run->fixedLength !== null)) {
-            throw $pointer->error(self::FALLS_ALONE);
+        foreach ($clamps as $clamp) {
+            self::requireFall($clamp, $run->fall, $job->site->up, $pointer);
         }
 
         return new self(
             $job->site->ports[$run->from->port], $job->site->ports[$run->to->port], $run->stock, $run->service,
             $run->insulation, $clamps, $run->fixedLength?->length, $run->fall, again: $laid,
         );
+    }
+
+    /**
+     * @param  float|null  $rate  least fall of a run, mm for each mm to the side
+     *
+     * @throws JobError where a run does not fall as much in the bore of a clamp
+     */
+    private static function requireFall(Clamp $clamp, ?float $rate, Vector $up, Node $pointer): void
+    {
+        $rise = abs($clamp->axis->dot($up));
+        if ($rate !== null && $rise < $rate * sqrt(max(0.0, 1.0 - $rise * $rise)) - Tolerance::SAFEGUARD) {
+            throw $pointer->error(sprintf(
+                'the bore of %s falls by less than %s mm a metre, and what goes through it too', $clamp->name,
+                Words::number(1000.0 * $rate),
+            ));
+        }
     }
 
     /** Returns the radius of its outside, insulation included. */

@@ -6,6 +6,7 @@ namespace Bowline\Pathfinding;
 
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
+use Closure;
 
 /**
  * Makes a way longer, to just a length, where there is room: a leg between two opposite ones is moved outwards, else a
@@ -22,10 +23,12 @@ final readonly class LengthDetour
 
     private const STEPS = 60;
 
+    /** @param  (Closure(CornerLine): bool)|null  $isAllowed  what a way has to keep besides */
     public function __construct(
         private Passage $passage,
         private Costs $costs,
         private float $leastStraight,
+        private ?Closure $isAllowed = null,
     ) {
     }
 
@@ -57,7 +60,8 @@ final readonly class LengthDetour
     private function isGood(CornerLine $line): bool
     {
         return $line->hasRoom($this->leastStraight, $this->passage->from->straight, $this->passage->to->straight)
-            && $this->passage->body($line) === null;
+            && $this->passage->body($line) === null
+            && ($this->isAllowed === null || ($this->isAllowed)($line));
     }
 
     /**

@@ -17,6 +17,7 @@ use Bowline\Routing\Run;
 use Bowline\Rules\Finding;
 use Bowline\Rules\Severity;
 use Bowline\Solving\Solver;
+use stdClass;
 
 /** Finds ways for an errand: several that differ, the best first. */
 final class WayFinder
@@ -32,6 +33,11 @@ final class WayFinder
 
     /** What of the cost of a way that is there another has to come below. */
     private const BETTER = 0.98;
+
+    /** Detours that are tried to bring a way that falls to its length, and how close it has to come, mm. */
+    private const LENGTH_TRIES = 8;
+
+    private const LENGTH_MET = 0.01;
 
     private readonly Scene $scene;
 
@@ -124,31 +130,62 @@ final class WayFinder
     private function finished(CornerLine $line): ?CornerLine
     {
         [$fall, $length] = [$this->errand->fall, $this->errand->length];
-        $leastStraight = $this->errand->stock->bend->leastStraight;
-        if ($fall !== null) {
-            $fallen = (new Fall($this->scene->job->site->up, $fall))->of($line, $this->errand->to->at);
-            $isGood = $fallen !== null && $this->whole()->body($fallen) === null && $fallen->hasRoom(
-                $leastStraight, $this->whole()->from->straight, $this->whole()->to->straight,
-            );
-            $this->broken ??= $isGood ? null : sprintf(
-                'No way falls by %s mm a metre all along.', Words::number(1000 * $fall),
-            );
-
-            return $isGood ? $fallen : null;
+        $finished = match (true) {
+            $length === null => $fall === null ? $line : $this->fallen($line),
+            $fall === null => $this->detour($line, $length),
+            default => $this->fallenTo($line, $length),
+        };
+        if ($finished === null && $fall !== null && $this->fallen($line) === null) {
+            $this->broken ??= sprintf('No way falls by %s mm a metre all along.', Words::number(1000 * $fall));
         }
-        if ($length === null) {
-            return $line;
+        if ($finished === null && $length !== null) {
+            $units = $this->scene->job->site->units;
+            $this->broken ??= sprintf(
+                $line->length() > $length
+                    ? 'No way is as short as %s: the best is %s long.'
+                    : 'There is no room for a detour to %s: the best way is %s long.',
+                $units->say($length), $units->say($line->length()),
+            );
         }
-        $longer = (new LengthDetour($this->whole(), $this->costs, $leastStraight))->of($line, $length);
-        $units = $this->scene->job->site->units;
-        $this->broken ??= $longer !== null ? null : sprintf(
-            $line->length() > $length
-                ? 'No way is as short as %s: the best is %s long.'
-                : 'There is no room for a detour to %s: the best way is %s long.',
-            $units->say($length), $units->say($line->length()),
-        );
 
-        return $longer;
+        return $finished;
+    }
+
+    /** Returns a way that falls all along; between clamps it does already. Null where it has not the height or room. */
+    private function fallen(CornerLine $line): ?CornerLine
+    {
+        $fallen = $this->errand->through !== []
+            ? $line
+            : (new Fall($this->scene->job->site->up, $this->errand->fall ?? 0.0))->of($line, $this->errand->to->at);
+
+        return $fallen !== null && $this->whole()->body($fallen) === null && $fallen->hasRoom(
+            $this->errand->stock->bend->leastStraight, $this->whole()->from->straight, $this->whole()->to->straight,
+        ) ? $fallen : null;
+    }
+
+    private function detour(CornerLine $line, float $length): ?CornerLine
+    {
+        return (new LengthDetour(
+            $this->whole(), $this->costs, $this->errand->stock->bend->leastStraight,
+            $this->errand->fall === null ? null : fn (CornerLine $one): bool => $this->fallen($one) !== null,
+        ))->of($line, $length);
+    }
+
+    /** Returns a way that falls and has a length: what falling takes of it is added to the detour. */
+    private function fallenTo(CornerLine $line, float $length): ?CornerLine
+    {
+        $wanted = $length;
+        for ($try = 0; $try < self::LENGTH_TRIES; $try++) {
+            $longer = $this->detour($line, $wanted);
+            $fallen = $longer === null ? null : $this->fallen($longer);
+            $missing = $length - ($fallen?->length() ?? $length);
+            if (abs($missing) < self::LENGTH_MET) {
+                return $fallen;
+            }
+            $wanted += $missing;
+        }
+
+        return null;
     }
 
     /** Returns the passage from end to end, without the clamps that it goes through. */
@@ -174,7 +211,7 @@ final class WayFinder
         $isLow = abs($height) < 2 * $this->errand->radius() + $this->errand->stock->bend->leastStraight;
         $areLevel = max(abs($from->axis->dot($up)), abs($to->axis->dot($up))) < Tolerance::SAME_DIRECTION;
 
-        return $this->errand->fall !== null && $isLow && $areLevel ? new Mouth(
+        return $this->errand->fall !== null && $this->errand->through === [] && $isLow && $areLevel ? new Mouth(
             $to->at->minus($up->times($height)), $to->axis, $to->straight, $to->own, $to->place,
         ) : $to;
     }
@@ -200,7 +237,18 @@ final class WayFinder
         if ($line === null || ! $line->keepsOffItself(2 * $this->errand->outside())) {
             return null;
         }
-        $item = (new WayItem($this->scene, $this->errand))->of($line, ...$names);
+        $way = $this->valid($line, (new WayItem($this->scene, $this->errand))->of($line, ...$names));
+        $before = $this->errand->again;
+        $whole = $way === null || $before === null
+            ? null
+            : KeptParts::put($way->item, $before, $way->solved->laid);
+
+        return $whole === null ? $way : $this->valid($line, $whole) ?? $way;
+    }
+
+    /** Returns a run as a way, null where it is not valid. */
+    private function valid(CornerLine $line, stdClass $item): ?Way
+    {
         try {
             $run = Run::read(new Node($item), $this->scene->job->site);
             $solved = (new Solver($this->scene->job))->preview($run);
@@ -314,6 +362,10 @@ final class WayFinder
             foreach (array_keys($search->blocking) as $number) {
                 $key = $passage->obstacles->all[$number]->ref->key();
                 $this->inTheWay[$key] = ($this->inTheWay[$key] ?? 0) + 1;
+            }
+            if ($line !== null && $this->errand->fall !== null && $this->errand->through !== []) {
+                // Clamps stay where they are: what falls between two of them is taken from upright legs there.
+                $line = (new Fall($this->scene->job->site->up, $this->errand->fall))->of($line, $to->at);
             }
             $all = $line === null ? INF : $cost + $line->cost($costs);
             if ($line !== null && ($best === null || $all < $best[1] - Tolerance::COINCIDENT)) {

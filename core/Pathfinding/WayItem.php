@@ -87,8 +87,8 @@ final readonly class WayItem
     }
 
     /**
-     * Returns what was said of the run in whose place it is laid and stays true of any way. Joints and what repeats are
-     * told by legs that are not there any more.
+     * Returns what was said of the run in whose place it is laid and stays true of any way; its joints and what repeats
+     * come on it once it is laid (`KeptParts`).
      *
      * @return array<mixed>
      */

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
@@ -12,6 +13,7 @@ use Bowline\Pathfinding\Scene;
 use Bowline\Pathfinding\Way;
 use Bowline\Pathfinding\WayFinder;
 use Bowline\Pathfinding\WayItem;
+use Bowline\Routing\LaidJoint;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
 use Bowline\Solving\Solver;
@@ -192,6 +194,41 @@ it('falls all along where it drains', function (array $to, string $axis, bool $i
     'laid from the lower end' => [[700, 400, -500], '-x', true],
 ]);
 
+it('falls and has a length', function (float $length): void {
+    // 300 lower and 700 on, 400 aside: 1400 along axes, less what bends save.
+    $way = waysIn(portsAt([0, 0, 0], [1, 0, 0], [700, 400, -300], [-1, 0, 0]), ['fall' => 8, 'length' => $length])[0];
+
+    expect($way->length())->toEqualWithDelta($length, 0.05)->and($way->solved->findings)->toBe([])
+        ->and($way->item->fall)->toEqual(8)
+        ->and($way->item->fixed_length->length)->toEqualWithDelta($length, 1e-9);
+})->with([1600.0, 2100.0]);
+
+it('falls on both sides of an upright clamp', function (): void {
+    $clamp = ['id' => 'c', 'name' => 'Riser clamp', 'at' => [300, 100, -150], 'axis' => [0, 0, 1], 'bore' => 12,
+        'width' => 20];
+    $way = waysIn(portsAt([0, 0, 0], [1, 0, 0], [700, 400, -400], [-1, 0, 0], ['clamps' => [$clamp]]), [
+        'fall' => 8, 'through' => ['c'],
+    ])[0];
+    $laid = $way->solved->laid;
+    $at = $laid->path->closestTo(new Vector(300, 100, -150));
+
+    expect($way->solved->findings)->toBe([])
+        ->and($laid->path->pointAt($at)->distanceTo(new Vector(300, 100, -150)))->toBeLessThan(1e-6)
+        ->and($laid->path->directionAt($at)->toArray())->toEqualWithDelta([0, 0, -1], 1e-9);
+    foreach ($laid->legs as $leg) {
+        $aside = sqrt(1.0 - $leg->direction->z ** 2);
+        expect(-$leg->direction->z)->toBeGreaterThan(0.008 * $aside - 1e-9);
+    }
+});
+
+it('does not fall through a level clamp', function (): void {
+    $clamp = ['id' => 'c', 'name' => 'Rail clamp', 'at' => [300, 100, -150], 'axis' => [1, 0, 0], 'bore' => 12,
+        'width' => 20];
+    waysIn(portsAt([0, 0, 0], [1, 0, 0], [700, 400, -400], [-1, 0, 0], ['clamps' => [$clamp]]), [
+        'fall' => 8, 'through' => ['c'],
+    ]);
+})->throws(JobError::class, 'the bore of Rail clamp falls by less than 8 mm a metre');
+
 it('says that a level way has no fall', function (): void {
     expect(waysIn(portsAt([0, 0, 0], [1, 0, 0], [700, 400, -2], [-1, 0, 0]), ['fall' => 8]))->toBe([]);
 });
@@ -237,7 +274,6 @@ it('names what is wrong with an errand', function (array $said, string $pointer,
     [['length' => -3], '/length', 'the length'],
     [['weights' => ['nearness' => 2]], '/weights/nearness', '0 to 0.9'],
     [['weights' => ['bends' => -1]], '/weights/bends', 'must not be negative'],
-    [['fall' => 5, 'length' => 900], '/fall', 'no length'],
 ]);
 
 it('lays a run again near to where it was, with all that was said of it', function (): void {
@@ -267,6 +303,38 @@ it('lays a run again near to where it was, with all that was said of it', functi
         ->and($way->item->from->end->type)->toBe('closed')
         ->and($kept)->not->toBe([])
         ->and($scene->with($way->solved->laid)->clearances->of('old'))->toBe([]);
+});
+
+it('keeps joints and clips on a run that is laid again', function (): void {
+    $file = portsAt([0, 0, 0], [1, 0, 0], [1000, 0, 300], [-1, 0, 0]);
+    $file->runs = [Jobs::object([
+        'id' => 'old', 'name' => 'Old', 'stock' => 't12', 'from' => ['port' => 'a.p', 'lead' => 100],
+        'to' => ['port' => 'b.p', 'lead' => 100],
+        'route' => ['kind' => 'corners', 'stops' => [
+            ['along' => '+y', 'length' => 200], ['along' => '+x', 'length' => 800], ['along' => '+z', 'length' => 300],
+        ]],
+        'joints' => [
+            ['at' => ['leg' => 3, 'from_start' => 400], 'kind' => 'weld', 'gap' => 2],
+            ['at' => ['length' => 30], 'kind' => 'coupling'],
+        ],
+        'repeats' => [['kind' => 'clip', 'pitch' => 200, 'width' => 10, 'height' => 4]],
+    ])];
+    $file->surroundings = [Jobs::object(wall([500, 200, 0], [60, 60, 60]))];
+    $job = Job::read($file);
+    $laid = array_map(static fn (Run $run): LaidRun => $run->route->lay($run), array_values($job->runs));
+    $way = (new WayFinder(Scene::of($job, $laid), Errand::again($laid[0], new Node('old', '/again'), $job)))
+        ->ways(1, ['old', 'Old'], static fn (): bool => false)[0];
+    $joints = LaidJoint::all($way->solved->laid);
+    $before = LaidJoint::all($laid[0]);
+
+    expect($joints)->toHaveCount(2)->and($way->item->repeats)->toEqual($file->runs[0]->repeats)
+        ->and(array_column($way->item->joints, 'kind'))->toEqualCanonicalizing(['weld', 'coupling']);
+    foreach ($joints as $i => $joint) {
+        // At the same share of the length, or beside a bend that is there now.
+        $share = $before[$i]->at / $laid[0]->length();
+        expect($joint->isInPlace())->toBeTrue()
+            ->and(abs($joint->at / $way->length() - $share) * $way->length())->toBeLessThan(2 * 36 * M_PI_2);
+    }
 });
 
 it('lays again only what has corners between two ports', function (): void {

@@ -19,6 +19,9 @@ final class SolidGap
     /** Two projections in turn that come no nearer than this have come to the end, mm. */
     private const CLOSE = 1e-6;
 
+    /** The same where one of both is not convex, and is gone to from several places. */
+    private const CLOSE_ENOUGH = 1e-4;
+
     /** Bodies that share no ball of more than this radius stand on each other, mm. */
     public const STANDS = 0.25;
 
@@ -94,6 +97,7 @@ final class SolidGap
     /** @return array{float, Vector, Vector} the distance, and the nearest places */
     private static function from(SolidPiece $one, SolidPiece $other, Vector $start): array
     {
+        $close = $one->isConvex() && $other->isConvex() ? self::CLOSE : self::CLOSE_ENOUGH;
         $place = $start;
         $before = INF;
         $onOne = $onOther = $start;
@@ -105,7 +109,7 @@ final class SolidGap
             if ($apart < self::CLOSE) {
                 return self::within($one, $other, $onOne);
             }
-            if ($before - $apart < self::CLOSE) {
+            if ($before - $apart < $close) {
                 break;
             }
             $before = $apart;

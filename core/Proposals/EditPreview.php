@@ -11,6 +11,7 @@ use Bowline\Editing\OpenEnds;
 use Bowline\Editing\PlaceEdit;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdits;
+use Bowline\Editing\WithoutPath;
 use Bowline\Geometry\Bounds;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
@@ -53,9 +54,9 @@ final readonly class EditPreview
     {
         $solver = new Solver($job, new WorkBudget);
         $shown = ProvisionalRoute::of($run);
-        // An edit that only sets numbers does not need the run as it was laid.
-        $laid =
-            $change->get('do')->value === 'set-route' ? LaidRun::curve($run, new Path([])) : $shown->route->lay($shown);
+        $laid = is_a(RunEdits::of($change), WithoutPath::class, true)
+            ? LaidRun::curve($run, new Path([]))
+            : $shown->route->lay($shown);
         $edited = static fn (Node $change): stdClass => OpenEnds::followed(
             RunEdits::apply(RunDraft::of($laid), $change, $job->site)->run(), $job->site, $laid,
         );

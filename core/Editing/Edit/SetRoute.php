@@ -9,6 +9,7 @@ use Bowline\Editing\DragParameter;
 use Bowline\Editing\EditError;
 use Bowline\Editing\RunDraft;
 use Bowline\Editing\RunEdit;
+use Bowline\Editing\WithoutPath;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\Values;
@@ -16,7 +17,7 @@ use Bowline\Routing\LaidRun;
 use stdClass;
 
 /** Sets numbers of a curved route: its length or slack, its points, its pitch. */
-final readonly class SetRoute implements Draggable, RunEdit
+final readonly class SetRoute implements Draggable, RunEdit, WithoutPath
 {
     /**
      * @param  stdClass  $changed  keys of the route in the shape of the file; null takes one away

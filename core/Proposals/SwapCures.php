@@ -110,7 +110,7 @@ final readonly class SwapCures
         return array_slice($laid->legs, max(0, $number - self::BESIDE), self::BESIDE * 2 + 1);
     }
 
-    /** @return Vector|null the way from one leg square to it to another beside it; null where they are not side by side */
+    /** @return Vector|null the way from one leg to another, square to it; null where they are not side by side */
     private function between(Leg $one, Leg $other): ?Vector
     {
         $turn = $one->direction->angleTo($other->direction);

@@ -7,8 +7,8 @@ namespace Bowline\Space;
 use Bowline\Geometry\Vector;
 
 /**
- * The signed distance from a surface of very many triangles: space is divided into cubes, which hold all triangles that
- * reach into them as packed floats, and the distance from those of a cube is made ready when they are first asked about.
+ * The signed distance from a surface of very many triangles: space is divided into cubes, which hold all triangles
+ * that reach into them as packed floats; the distance from those of a cube is made ready when it is first asked about.
  * A place of the surface lies in a cube that holds all triangles which meet there, so that this one knows the side.
  */
 final class DividedSurface

@@ -198,7 +198,8 @@ it('swaps the clamps of runs that cross', function (bool $isSwapped, float $bore
     ];
     $run = static fn (string $id, float $z, string $clamp): array => [
         'id' => $id, 'name' => ucfirst($id), 'stock' => 't12', 'from' => ['at' => [0, 0, $z]],
-        'to' => ['at' => [1000, 0, $z]], 'route' => ['kind' => 'corners', 'stops' => [['clamp' => $clamp, 'before' => 60, 'after' => 60]]],
+        'to' => ['at' => [1000, 0, $z]],
+        'route' => ['kind' => 'corners', 'stops' => [['clamp' => $clamp, 'before' => 60, 'after' => 60]]],
     ];
     // Each goes through the clamp that is level with the other, up or down and back: they cross on both sides.
     $words = placeCures(crossed([

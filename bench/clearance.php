@@ -20,6 +20,8 @@ require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/jobs.php';
 require __DIR__.'/record.php';
 
+// The mesh as text, and again as its triangles.
+ini_set('memory_limit', '4G');
 $runs = (int) ($argv[1] ?? 200);
 $triangles = (int) ($argv[3] ?? 0);
 $file = benchJob($runs, (int) ($argv[2] ?? 10));
@@ -44,7 +46,8 @@ if ($triangles > 0) {
 $text = json_encode($file, JSON_THROW_ON_ERROR);
 
 $first = null;
-$timed = static function (string $what, callable $do) use (&$first): mixed {
+$timed = static function (string $what, callable $do) use (&$first, $triangles): mixed {
+    $what .= $triangles > 0 ? sprintf(', with %d triangles', $triangles) : '';
     $start = hrtime(true);
     $done = $do();
     $took = (hrtime(true) - $start) / 1e6;

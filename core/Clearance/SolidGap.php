@@ -22,6 +22,9 @@ final class SolidGap
     /** The same where one of both is not convex, and is gone to from several places. */
     private const CLOSE_ENOUGH = 1e-4;
 
+    /** Places that are nearer to each other lead to the same, mm. */
+    private const ALIKE = 1.0;
+
     /** Bodies that share no ball of more than this radius stand on each other, mm. */
     public const STANDS = 0.25;
 
@@ -78,7 +81,19 @@ final class SolidGap
             );
         }
 
-        return $starts;
+        // Those that lead to one place at once go on alike.
+        $places = $kept = [];
+        foreach ($starts as $start) {
+            $place = self::projected($other, self::projected($one, $start));
+            foreach ($places as $before) {
+                if ($before->distanceTo($place) < self::ALIKE) {
+                    continue 2;
+                }
+            }
+            [$places[], $kept[]] = [$place, $start];
+        }
+
+        return $kept;
     }
 
     private static function shared(Bounds $one, Bounds $other): Bounds

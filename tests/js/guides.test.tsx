@@ -232,11 +232,36 @@ describe('two things that are too near', () => {
     );
   });
 
+  test('are cured by a swap of both runs in one edit, or told that none is', async () => {
+    const two: SolvedClearance = { ...near, b: { list: 'runs', id: 'other' }, title: 'Feed is too near to Other' };
+    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 3, found: [two] });
+    const asked = vi.spyOn(api, 'nearCures').mockResolvedValue([]);
+    render(<TooNear />, { wrapper: around({}, FEED) });
+    await mark();
+    await screen.findByText('No one move of a leg, a fitting or a clamp cures it, nor does a swap of both runs.');
+    cleanup();
+    useNearness.setState({ marked: null });
+    const words = 'Swap leg 2 of Feed and leg 2 of Other';
+    const items = ['feed', 'other'].map((id) => ({
+      list: 'runs' as const,
+      item: { ...FEED, id, stock: 't' } as never,
+    }));
+    asked.mockResolvedValue([{ items: items as never, words }]);
+    render(<TooNear />, { wrapper: around({}, FEED) });
+    await mark();
+    fireEvent.click(await screen.findByRole('button', { name: words }));
+    expect(edit).toHaveBeenCalledWith(
+      ['feed', 'other'].map((id) => ({ list: 'runs', id, item: { ...FEED, id, stock: 't' } })),
+      undefined,
+      words,
+    );
+  });
+
   test('say that no move cures them, or that none could be looked for', async () => {
     const asked = vi.spyOn(api, 'nearCures').mockResolvedValue([]);
     list();
     await mark();
-    await screen.findByText('No one move of a leg, a fitting or a clamp cures it, nor does a swap of both runs.');
+    await screen.findByText('No one move of a leg, a fitting or a clamp cures it.');
     cleanup();
     useNearness.setState({ marked: null });
     asked.mockRejectedValue(new Error('This takes too long.'));

@@ -53,6 +53,7 @@ function Cures({ one: { a, b } }: { one: SolvedClearance }) {
     queryKey: ['near cures', state.id, state.revision, a, b],
     queryFn: () => api.nearCures(state.id, a, b),
   });
+  const areRuns = a.list === 'runs' && b.list === 'runs';
   if (data === undefined || data.length === 0) {
     return (
       <div className="quiet" role="status">
@@ -60,7 +61,7 @@ function Cures({ one: { a, b } }: { one: SolvedClearance }) {
           ? `Cures could not be looked for: ${error.message}`
           : data === undefined
             ? 'Looking for a cure…'
-            : 'No one move of a leg, a fitting or a clamp cures it, nor does a swap of both runs.'}
+            : `No one move of a leg, a fitting or a clamp cures it${areRuns ? ', nor does a swap of both runs' : ''}.`}
       </div>
     );
   }

@@ -53,7 +53,11 @@ final class DividedSurface
         private readonly SurfaceSides $sides,
     ) {
         if ($cubes !== []) {
-            $this->branch(1, array_keys($cubes));
+            $places = [];
+            foreach ($cubes as $key => $_) {
+                $places[$key] = $this->place($key);
+            }
+            $this->branch(1, $places);
         }
     }
 
@@ -133,35 +137,44 @@ final class DividedSurface
     }
 
     /**
-     * Makes the box of some cubes, and those of both halves of them: of box n these are 2n and 2n + 1.
+     * Makes the box of some cubes, and those of the two halves of it: of box n these are 2n and 2n + 1.
      *
-     * @param  non-empty-list<int>  $keys
+     * @param  non-empty-array<int, array{int, int, int}>  $places  numbers of the cubes along the axes, by their keys
      */
-    private function branch(int $number, array $keys): void
+    private function branch(int $number, array $places): void
     {
-        [$low, $high] = [[INF, INF, INF], [-INF, -INF, -INF]];
-        foreach ($keys as $key) {
-            foreach ($this->place($key) as $axis => $place) {
-                $low[$axis] = min($low[$axis], $place);
-                $high[$axis] = max($high[$axis], $place + 1);
-            }
+        [$lowX, $lowY, $lowZ, $highX, $highY, $highZ] = [PHP_INT_MAX, PHP_INT_MAX, PHP_INT_MAX, -1, -1, -1];
+        foreach ($places as [$x, $y, $z]) {
+            $lowX = $x < $lowX ? $x : $lowX;
+            $lowY = $y < $lowY ? $y : $lowY;
+            $lowZ = $z < $lowZ ? $z : $lowZ;
+            $highX = $x > $highX ? $x : $highX;
+            $highY = $y > $highY ? $y : $highY;
+            $highZ = $z > $highZ ? $z : $highZ;
         }
-        $corner = $this->least->toArray();
+        $width = $this->width;
         $this->boxes[$number] = [
-            $corner[0] + $low[0] * $this->width, $corner[1] + $low[1] * $this->width,
-            $corner[2] + $low[2] * $this->width, $corner[0] + $high[0] * $this->width,
-            $corner[1] + $high[1] * $this->width, $corner[2] + $high[2] * $this->width,
+            $this->least->x + $lowX * $width, $this->least->y + $lowY * $width, $this->least->z + $lowZ * $width,
+            $this->least->x + ($highX + 1) * $width, $this->least->y + ($highY + 1) * $width,
+            $this->least->z + ($highZ + 1) * $width,
         ];
-        if (count($keys) === 1) {
-            $this->keys[$number] = $keys[0];
+        if (count($places) === 1) {
+            $this->keys[$number] = array_key_first($places);
 
             return;
         }
-        $wide = [$high[0] - $low[0], $high[1] - $low[1], $high[2] - $low[2]];
+        $wide = [$highX - $lowX, $highY - $lowY, $highZ - $lowZ];
         $axis = (int) array_search(max($wide), $wide, true);
-        usort($keys, fn (int $one, int $other): int => $this->place($one)[$axis] <=> $this->place($other)[$axis]);
-        $half = intdiv(count($keys), 2);
-        [$first, $second] = [array_slice($keys, 0, $half), array_slice($keys, $half)];
+        $middle = intdiv([$lowX, $lowY, $lowZ][$axis] + [$highX, $highY, $highZ][$axis], 2);
+        $first = $second = [];
+        foreach ($places as $key => $place) {
+            if ($place[$axis] <= $middle) {
+                $first[$key] = $place;
+            } else {
+                $second[$key] = $place;
+            }
+        }
+        // There is a cube at each end of the widest side.
         assert($first !== [] && $second !== []);
         $this->branch(2 * $number, $first);
         $this->branch(2 * $number + 1, $second);

@@ -33,7 +33,8 @@ final class SignedDistance
     /** Made when a side is first asked about. */
     private ?PseudoNormals $sides = null;
 
-    private readonly float $cell;
+    /** Width of a cell, mm; known when it is first asked about. */
+    private ?float $cell = null;
 
     /**
      * For each cell: the distance from its centre to the nearest triangle, whether the centre is inside, and the
@@ -47,7 +48,6 @@ final class SignedDistance
     {
         $this->tree = BoxTree::of($surface);
         $this->surface = $this->tree->surface;
-        $this->cell = max(self::NARROWEST, min(self::WIDEST, $surface->averageWidth()));
     }
 
     /**
@@ -83,9 +83,9 @@ final class SignedDistance
      */
     public function outside(float $x, float $y, float $z, float $within): array
     {
-        $size = $this->cell;
+        $size = $this->cell ??= max(self::NARROWEST, min(self::WIDEST, $this->surface->averageWidth()));
         [$i, $j, $k] = [(int) floor($x / $size), (int) floor($y / $size), (int) floor($z / $size)];
-        [$middle, $isWithin, $near] = $this->cells[self::key($i, $j, $k)] ??= $this->learn($i, $j, $k);
+        [$middle, $isWithin, $near] = $this->cells[self::key($i, $j, $k)] ??= $this->learn($i, $j, $k, $size);
         [$dx, $dy, $dz] = [$x - ($i + 0.5) * $size, $y - ($j + 0.5) * $size, $z - ($k + 0.5) * $size];
         $off = sqrt($dx * $dx + $dy * $dy + $dz * $dz);
         // The ball about the centre that contains no triangle is all on one side.
@@ -131,9 +131,9 @@ final class SignedDistance
     }
 
     /** @return array{float, bool, list<array{float, int}>|null} */
-    private function learn(int $i, int $j, int $k): array
+    private function learn(int $i, int $j, int $k, float $size): array
     {
-        [$x, $y, $z] = [($i + 0.5) * $this->cell, ($j + 0.5) * $this->cell, ($k + 0.5) * $this->cell];
+        [$x, $y, $z] = [($i + 0.5) * $size, ($j + 0.5) * $size, ($k + 0.5) * $size];
         $nearest = $this->tree->nearest($x, $y, $z, INF);
         if ($nearest === null) {
             return [INF, false, null];
@@ -143,7 +143,7 @@ final class SignedDistance
         if ($off > self::KEPT) {
             return [$off, $isWithin, null];
         }
-        $near = $this->tree->within($x, $y, $z, $off + sqrt(3.0) * $this->cell);
+        $near = $this->tree->within($x, $y, $z, $off + sqrt(3.0) * $size);
         asort($near);
 
         return [

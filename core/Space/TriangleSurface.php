@@ -102,7 +102,8 @@ final readonly class TriangleSurface
                 ) {
                     continue;
                 }
-                $corners = [
+                // Of a sheet nobody asks which triangles meet.
+                $corners = $sides?->isOpen === true ? [0, 0, 0] : [
                     self::number($numbers, $ax, $ay, $az),
                     self::number($numbers, $bx, $by, $bz),
                     self::number($numbers, $cx, $cy, $cz),

@@ -6,10 +6,12 @@ namespace App\Editing;
 
 use App\Models\Mesh;
 use Bowline\Exchange\Mesh\MeshReader;
+use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Shape\MeshTriangles;
 use Bowline\Job\Shape\Triangles;
+use Bowline\Space\DividedSurface;
 use Illuminate\Contracts\Filesystem\FileNotFoundException;
 use Illuminate\Support\Facades\Storage;
 use stdClass;
@@ -58,7 +60,9 @@ final class Meshes
         $meshes = [];
         foreach ($keys === [] ? [] : self::rows($keys) as $mesh) {
             if (self::isWhole($mesh)) {
-                $meshes[$mesh->key] = new MeshTriangles(fn (): string => $this->triangles($mesh->key));
+                $meshes[$mesh->key] = new MeshTriangles(
+                    fn (): string => $this->triangles($mesh->key), kept: fn (): ?DividedSurface => self::divided($mesh),
+                );
             }
         }
 
@@ -117,7 +121,7 @@ final class Meshes
 
     private static function put(string $key, string $name, Triangles $triangles): Mesh
     {
-        self::write($key, $triangles->packed);
+        self::write(Mesh::pathOf($key), $triangles->packed);
 
         return Mesh::query()->updateOrCreate(
             ['key' => $key],
@@ -141,17 +145,45 @@ final class Meshes
      *
      * @throws StorageFailed when the disk is full or read-only; nothing is stored then
      */
-    private static function write(string $key, string $packed): void
+    private static function write(string $path, string $packed): void
     {
-        $beside = Mesh::pathOf($key).'.part';
+        $beside = $path.'.part';
         $isWritten =
             Storage::put($beside, $packed) &&
             Storage::size($beside) === strlen($packed) &&
-            Storage::move($beside, Mesh::pathOf($key));
+            Storage::move($beside, $path);
         if (! $isWritten) {
             Storage::delete($beside);
             throw StorageFailed::writing(strlen($packed));
         }
+    }
+
+    /**
+     * Returns the surface of a large mesh in cubes, of which only those are read that are asked about. It is kept
+     * beside the mesh when it is first asked for; for a million triangles that takes a second.
+     *
+     * @return DividedSurface|null null of a small one
+     */
+    private static function divided(Mesh $mesh): ?DividedSurface
+    {
+        if ($mesh->triangles * self::TRIANGLE <= MeshTriangles::DIVIDED_ABOVE) {
+            return null;
+        }
+        $path = Mesh::cubesOf($mesh->key);
+        $file = Storage::exists($path) ? Storage::readStream($path) : null;
+        $kept = is_resource($file) ? DividedSurface::open($file) : null;
+        if ($kept !== null) {
+            return $kept;
+        }
+        [$least, $most] = array_map(static fn (array $corner): Vector => new Vector(...$corner), $mesh->extent);
+        $divided = DividedSurface::of((string) Storage::get(Mesh::pathOf($mesh->key)), $least, $most);
+        try {
+            self::write($path, $divided->packed());
+        } catch (StorageFailed) {
+            // It is made again the next time.
+        }
+
+        return $divided;
     }
 
     private static function isKey(string $name): bool

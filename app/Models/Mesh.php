@@ -44,13 +44,19 @@ final class Mesh extends Model
 
     protected function pruning(): void
     {
-        Storage::delete(self::pathOf($this->key));
+        Storage::delete([self::pathOf($this->key), self::cubesOf($this->key)]);
     }
 
     /** Returns the path of the triangles of a mesh. */
     public static function pathOf(string $key): string
     {
         return 'meshes/'.preg_replace('/[^a-f0-9]/', '', $key);
+    }
+
+    /** Returns the path of the same as it is kept divided into cubes. */
+    public static function cubesOf(string $key): string
+    {
+        return self::pathOf($key).'.cubes';
     }
 
     /** @return array<string, string> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Space;
 
 use Bowline\Geometry\Vector;
+use RuntimeException;
 
 /**
  * The signed distance from a surface of very many triangles: space is divided into cubes, which hold all triangles
@@ -13,6 +14,13 @@ use Bowline\Geometry\Vector;
  */
 final class DividedSurface
 {
+    /** Number of cubes, lowest corner, width, cubes along each axis, whether it is open, whether it is turned. */
+    private const HEAD = 'Pe4P3C2';
+
+    private const HEAD_NAMED = 'Pcount/e4place/P3across/Copen/Cturned';
+
+    private const HEAD_BYTES = 66;
+
     /** Triangles that are looked at together. */
     private const CHUNK = 4000;
 
@@ -42,8 +50,10 @@ final class DividedSurface
     private array $boxes = [];
 
     /**
-     * @param  array<int, string>  $cubes  triangles by the keys of cubes
+     * @param  array<int, string|array{int, int}>  $cubes  triangles by the keys of cubes, or where they begin in a file
+     *     and how many bytes they are
      * @param  list<int>  $counts  cubes along each axis
+     * @param  resource|null  $file  that they are read from
      */
     private function __construct(
         private readonly array $cubes,
@@ -51,6 +61,7 @@ final class DividedSurface
         private readonly float $width,
         private readonly array $counts,
         private readonly SurfaceSides $sides,
+        private readonly mixed $file = null,
     ) {
         if ($cubes !== []) {
             $places = [];
@@ -190,7 +201,72 @@ final class DividedSurface
 
     private function surface(int $key): SignedDistance
     {
-        return $this->ready[$key] ??= SignedDistance::part($this->cubes[$key], $this->sides);
+        return $this->ready[$key] ??= SignedDistance::part($this->triangles($key), $this->sides);
+    }
+
+    /** @throws RuntimeException when the file has been cut off */
+    private function triangles(int $key): string
+    {
+        $cube = $this->cubes[$key];
+        if (is_string($cube) || ! is_resource($this->file)) {
+            return is_string($cube) ? $cube : '';
+        }
+        fseek($this->file, $cube[0]);
+        $packed = fread($this->file, max(1, $cube[1]));
+
+        return $packed !== false && strlen($packed) === $cube[1]
+            ? $packed
+            : throw new RuntimeException('The triangles of a mesh have been cut off.');
+    }
+
+    /** Returns it as a file: from that it is ready at once, and only the cubes are read that are asked about. */
+    public function packed(): string
+    {
+        $lengths = $all = '';
+        foreach (array_keys($this->cubes) as $key) {
+            $triangles = $this->triangles($key);
+            $lengths .= pack('P2', $key, strlen($triangles));
+            $all .= $triangles;
+        }
+
+        return pack(
+            self::HEAD, count($this->cubes), ...$this->least->toArray(), ...[$this->width, ...$this->counts],
+            ...[$this->sides->isOpen ? 1 : 0, $this->sides->isTurned ? 1 : 0],
+        ).$lengths.$all;
+    }
+
+    /**
+     * @param  resource  $file  that was written by `packed`
+     * @return self|null null when it is no such file
+     */
+    public static function open(mixed $file): ?self
+    {
+        $head = fread($file, self::HEAD_BYTES);
+        /** @var list<int|float> $told */
+        $told = $head === false || strlen($head) < self::HEAD_BYTES
+            ? []
+            : array_values((array) unpack(self::HEAD_NAMED, $head));
+        if ($told === []) {
+            return null;
+        }
+        [$count, $x, $y, $z, $width, $acrossX, $acrossY, $acrossZ, $isOpen, $isTurned] = $told;
+        $lengths = $count > 0 ? fread($file, max(1, 16 * (int) $count)) : '';
+        if ($lengths === false || strlen($lengths) !== 16 * (int) $count) {
+            return null;
+        }
+        /** @var list<int> $numbers */
+        $numbers = array_values((array) unpack('P*', $lengths));
+        $cubes = [];
+        $at = self::HEAD_BYTES + 16 * (int) $count;
+        for ($i = 0; $i < 2 * $count; $i += 2) {
+            $cubes[$numbers[$i]] = [$at, $numbers[$i + 1]];
+            $at += $numbers[$i + 1];
+        }
+
+        return new self(
+            $cubes, new Vector((float) $x, (float) $y, (float) $z), (float) $width,
+            [(int) $acrossX, (int) $acrossY, (int) $acrossZ], new SurfaceSides($isOpen === 1, $isTurned === 1), $file,
+        );
     }
 
     /**

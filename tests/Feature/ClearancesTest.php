@@ -8,8 +8,10 @@ use Bowline\Job;
 use Bowline\Job\Schema;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
+use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Tests\Jobs;
+use Tests\Triangles;
 
 /*
  * What is too near in a stored job: told, waived with a reason, and counted again.
@@ -263,4 +265,37 @@ it('tells what a hose comes too near to while its arm swings, again after each e
     ]])->assertOk();
     expect(test()->getJson($job.'/clearances')->json('found.0.distance') ?? INF)
         ->not->toEqualWithDelta($one['distance'], 0.5);
+});
+
+it('keeps a large mesh divided, and finds the same in it again', function (): void {
+    Storage::fake();
+    // A sheet of 102,152 triangles, 100 under a tube of 12.
+    $triangles = [];
+    for ($i = 0; $i < 226; $i++) {
+        for ($j = 0; $j < 226; $j++) {
+            [$x, $y] = [10.0 * $i, 10.0 * $j];
+            [$a, $b, $c, $d] = [[$x, $y, 0.0], [$x + 10, $y, 0.0], [$x + 10, $y + 10, 0.0], [$x, $y + 10, 0.0]];
+            array_push($triangles, [$a, $b, $c], [$a, $c, $d]);
+        }
+    }
+    $packed = Triangles::pack($triangles);
+    $job = opened(json_encode([
+        'format' => 'bowline-job', 'version' => 5, 'name' => 'Sheet', 'up' => 'z',
+        'stock' => [roundStock('t', 'tube', 12, 1)], 'clearances' => ['usual' => 120],
+        'meshes' => ['sheet' => base64_encode($packed)],
+        'surroundings' => [['id' => 'sheet', 'name' => 'Sheet', 'shape' => 'mesh', 'mesh' => 'sheet',
+            'extent' => [[0, 0, 0], [2260, 2260, 0]]]],
+        'runs' => [['id' => 'tube', 'stock' => 't', 'from' => ['at' => [500, 500, 100]],
+            'to' => ['at' => [1500, 700, 100]], 'route' => ['kind' => 'corners', 'stops' => []]]],
+    ], JSON_THROW_ON_ERROR));
+    $kept = [];
+    foreach ([1, 2] as $_) {
+        $found = test()->getJson($job.'/clearances')->assertOk()->json('found');
+        expect($found)->toHaveCount(1)->and($found[0]['distance'])->toEqualWithDelta(94, 1e-4);
+        $kept = array_filter(Storage::files('meshes'), static fn (string $one): bool => str_ends_with($one, '.cubes'));
+        expect($kept)->toHaveCount(1);
+    }
+    // Cut off by a full disk, it is made anew.
+    Storage::put(array_values($kept)[0], 'short');
+    expect(test()->getJson($job.'/clearances')->assertOk()->json('found.0.distance'))->toEqualWithDelta(94, 1e-4);
 });

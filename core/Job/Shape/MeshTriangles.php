@@ -21,11 +21,13 @@ final class MeshTriangles implements JsonSerializable
     private const ROUNDED = 0.1;
 
     /** Bytes beyond which a surface is divided where it is asked about as a whole: 100,000 triangles. */
-    private const DIVIDED_ABOVE = 100_000 * Triangles::SIZE;
+    public const DIVIDED_ABOVE = 100_000 * Triangles::SIZE;
 
     private ?SignedDistance $surface = null;
 
     private ?DividedSurface $divided = null;
+
+    private bool $isLookedAt = false;
 
     /** @var list<float> of where the surface was taken */
     private array $about = [];
@@ -33,9 +35,13 @@ final class MeshTriangles implements JsonSerializable
     /**
      * @param  Closure(): string  $packed  nine 32-bit little-endian floats a triangle, mm
      * @param  Triangles|null  $read  the same, where they have been read already
+     * @param  (Closure(): ?DividedSurface)|null  $kept  their surface as it was kept divided; null of what is none
      */
-    public function __construct(private readonly Closure $packed, private readonly ?Triangles $read = null)
-    {
+    public function __construct(
+        private readonly Closure $packed,
+        private readonly ?Triangles $read = null,
+        private readonly ?Closure $kept = null,
+    ) {
     }
 
     /** @throws JobError when they cannot be read */
@@ -100,12 +106,16 @@ final class MeshTriangles implements JsonSerializable
      */
     public function outside(float $x, float $y, float $z, float $within, Vector $least, Vector $most): array
     {
-        if ($this->divided === null && strlen($this->packed()) <= self::DIVIDED_ABOVE) {
-            return $this->surface($least, $most)->outside($x, $y, $z, $within);
+        if (! $this->isLookedAt) {
+            $this->isLookedAt = true;
+            $this->divided = $this->kept === null ? null : ($this->kept)();
+            if ($this->divided === null && strlen($this->packed()) > self::DIVIDED_ABOVE) {
+                $this->divided = DividedSurface::of($this->packed(), $least, $most);
+            }
         }
-        $this->divided ??= DividedSurface::of($this->packed(), $least, $most);
 
-        return $this->divided->outside($x, $y, $z, $within);
+        return $this->divided?->outside($x, $y, $z, $within)
+            ?? $this->surface($least, $most)->outside($x, $y, $z, $within);
     }
 
     public function jsonSerialize(): string

@@ -90,3 +90,32 @@ it('counts triangles that lie out of what was told to hold them', function (): v
 it('is far from a surface of no triangles', function (): void {
     expect(DividedSurface::of('', new Vector(0, 0, 0), new Vector(1, 1, 1))->outside(0, 0, 0, INF)[0])->toBe(INF);
 });
+
+it('is the same read from a file', function (): void {
+    $corner = new Vector(260, 260, 60);
+    $divided = DividedSurface::of(torus(60, 30), $corner->times(-1.0), $corner);
+    $file = fopen('php://memory', 'w+') ?: throw new LogicException;
+    fwrite($file, $divided->packed());
+    rewind($file);
+    $read = DividedSurface::open($file) ?? throw new LogicException;
+    mt_srand(9);
+    for ($i = 0; $i < 100; $i++) {
+        $place = [mt_rand(-300, 300), mt_rand(-300, 300), mt_rand(-90, 90)];
+        expect($read->outside(...[...$place, INF]))->toBe($divided->outside(...[...$place, INF]));
+    }
+});
+
+it('is no file that has been cut off in its head, and says when triangles are missing', function (): void {
+    $corner = new Vector(50, 50, 50);
+    $divided = DividedSurface::of(Triangles::box([100, 100, 100], 9), $corner->times(-1.0), $corner);
+    $cut = static function (int $bytes) use ($divided): ?DividedSurface {
+        $file = fopen('php://memory', 'w+') ?: throw new LogicException;
+        fwrite($file, substr($divided->packed(), 0, $bytes));
+        rewind($file);
+
+        return DividedSurface::open($file);
+    };
+    expect($cut(0))->toBeNull()->and($cut(40))->toBeNull()->and($cut(70))->toBeNull()
+        ->and(fn () => $cut(intdiv(strlen($divided->packed()), 4))?->outside(0, 0, 49, INF))
+        ->toThrow(RuntimeException::class, 'cut off');
+});

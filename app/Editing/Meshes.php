@@ -123,7 +123,7 @@ final class Meshes
     {
         self::write(Mesh::pathOf($key), $triangles->packed);
 
-        return Mesh::query()->updateOrCreate(
+        $mesh = Mesh::query()->updateOrCreate(
             ['key' => $key],
             [
                 'name' => mb_substr($name, 0, 150),
@@ -131,6 +131,10 @@ final class Meshes
                 'extent' => [$triangles->least->toArray(), $triangles->most->toArray()],
             ],
         );
+        // Now, and not while somebody drags something.
+        self::divided($mesh);
+
+        return $mesh;
     }
 
     /** Whether all of its triangles are stored. */

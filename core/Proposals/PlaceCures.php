@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Bowline\Proposals;
 
 use Bowline\Clearance\Clearances;
+use Bowline\Clearance\RunThing;
 use Bowline\Clearance\Shortfall;
+use Bowline\Clearance\SolidThing;
 use Bowline\Clearance\Thing;
 use Bowline\Editing\BranchPlaces;
 use Bowline\Editing\OpenEnds;
@@ -22,13 +24,16 @@ use Bowline\Solving\Solver;
 use stdClass;
 
 /**
- * Cures of two things that are too near to each other: a fitting or a clamp moved along an axis, with all runs that
- * hang on it. Each is tried: no run breaks a rule that it kept, and nothing else comes nearer than it may.
+ * Cures of two things that are too near to each other: a fitting or a clamp, or the clamp through which a run goes
+ * there, moved along an axis with all runs that hang on it. Each is tried: no run breaks a rule that it kept, and nothing else comes nearer than it may.
  */
 final readonly class PlaceCures
 {
     /** Moves of a thing that are tried, the least first. */
     private const TRIES = 4;
+
+    /** An axis is tried where it leads away from the other thing by at least so much of a mm, for each mm. */
+    private const AWAY = 0.25;
 
     /** @param  list<LaidRun>  $laid  all runs of the job */
     public function __construct(
@@ -46,6 +51,9 @@ final readonly class PlaceCures
             $list = $thing->ref()->list;
             if ($list === 'fittings' || $list === 'clamps') {
                 array_push($tries, ...$this->moves($list, $thing, $other, $short));
+            }
+            if ($thing instanceof RunThing) {
+                array_push($tries, ...$this->clampMoves($thing, $thing === $short->gap->one ? 0 : 1, $short));
             }
         }
         usort($tries, static fn (array $one, array $other): int => $one[2]->length() <=> $other[2]->length());
@@ -87,6 +95,46 @@ final readonly class PlaceCures
             }
             if ($by > 0.0) {
                 $moves[] = [$list, $thing, $axis->times($this->job->site->units->toHandStep(ceil($by)))];
+            }
+        }
+
+        return $moves;
+    }
+
+    /**
+     * Returns moves of the clamp on the leg of a run that is nearest to something, where there is one alone on it: across
+     * its axis, by what is lacking.
+     *
+     * @param  0|1  $which  of both things the run is
+     * @return list<array{'clamps', Thing, Vector}>
+     */
+    private function clampMoves(RunThing $run, int $which, Shortfall $short): array
+    {
+        $along = $short->gap->along[$which] ?? 0.0;
+        $clamps = [];
+        foreach ($run->laid->legs as $leg) {
+            $isThere = $along >= $leg->start && $along <= $leg->start + $leg->straight;
+            foreach ($isThere ? $this->job->site->clamps : [] as $clamp) {
+                $off = $clamp->at->minus($leg->middle);
+                $across = $off->minus($leg->direction->times($off->dot($leg->direction)))->length();
+                if ($across < $clamp->bore / 2 && abs($off->dot($leg->direction)) < $leg->length / 2) {
+                    $clamps[] = $clamp;
+                }
+            }
+        }
+        $way = $short->gap->at[$which]->minus($short->gap->at[1 - $which]);
+        if (count($clamps) !== 1 || $way->length() <= 0.0) {
+            return [];
+        }
+        $away = $way->unit()->times($short->gap->distance < 0.0 ? -1.0 : 1.0);
+        $moves = [];
+        foreach (Vector::axes() as $axis) {
+            $towards = $axis->dot($away);
+            if ($towards > self::AWAY && abs($axis->dot($clamps[0]->axis)) < self::AWAY) {
+                $least = -$short->margin() / $towards;
+                $moves[] = ['clamps', SolidThing::ofClamp($clamps[0]), $axis->times(
+                    max($least, $this->job->site->units->toHandStep(ceil($least))),
+                )];
             }
         }
 

@@ -209,3 +209,36 @@ it('swaps the clamps of runs that cross', function (bool $isSwapped, float $bore
 
     expect(in_array('Swap the clamps of Feed and Return', $words, true))->toBe($isSwapped);
 })->with(['that both fit' => [true, 12.0], 'of which one is too small' => [false, 8.0]]);
+
+it('moves the clamp through which a leg goes that is too near to something', function (array $clamps, array $words): void {
+    // A level leg 14 under a beam, where 20 are needed; the corners before and behind it follow the clamps.
+    $beam = ['id' => 'beam', 'name' => 'Beam', 'shape' => 'box', 'pose' => ['at' => [500, 0, 250]],
+        'size' => [60, 300, 60]];
+    $first = $clamps[0]['id'];
+    $job = Job::read(Jobs::decoded([
+        ...RandomScenes::boxes(1, 0), 'fittings' => [], 'surroundings' => [$beam], 'clearances' => ['usual' => 20],
+        'clamps' => $clamps,
+        'runs' => [[
+            'id' => 'run', 'name' => 'Run', 'stock' => 't12', 'from' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1]],
+            'to' => ['at' => [1000, 0, 0]],
+            'route' => ['kind' => 'corners', 'stops' => [
+                ['along' => '+z', 'until' => $first],
+                ...array_map(static fn (array $one): array => [
+                    'clamp' => $one['id'], 'before' => 60, 'after' => 60,
+                ], $clamps),
+                ['along' => '+x', 'length' => 250],
+            ]],
+        ]],
+    ]));
+
+    expect(placeCures($job))->toBe($words);
+})->with(static function (): array {
+    $clamp = static fn (string $id, float $x): array => [
+        'id' => $id, 'name' => 'Clamp '.$id, 'at' => [$x, 0, 200], 'axis' => [1, 0, 0], 'width' => 20, 'bore' => 12,
+    ];
+
+    return [
+        'one' => [[$clamp('a', 600)], ['Move Clamp a by 6 mm along −z']],
+        'two, of which one alone would bend it' => [[$clamp('a', 300), $clamp('b', 650)], []],
+    ];
+});

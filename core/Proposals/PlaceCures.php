@@ -25,7 +25,8 @@ use stdClass;
 
 /**
  * Cures of two things that are too near to each other: a fitting or a clamp, or the clamp through which a run goes
- * there, moved along an axis with all runs that hang on it. Each is tried: no run breaks a rule that it kept, and nothing else comes nearer than it may.
+ * there, moved along an axis with all runs that hang on it. Each is tried: no run breaks a rule that it kept, and
+ * nothing else comes nearer than it may.
  */
 final readonly class PlaceCures
 {
@@ -102,8 +103,8 @@ final readonly class PlaceCures
     }
 
     /**
-     * Returns moves of the clamp on the leg of a run that is nearest to something, where there is one alone on it: across
-     * its axis, by what is lacking.
+     * Returns moves of the clamp on the leg of a run that is nearest to something, where there is one alone on it:
+     * across its axis, by what is lacking.
      *
      * @param  0|1  $which  of both things the run is
      * @return list<array{'clamps', Thing, Vector}>

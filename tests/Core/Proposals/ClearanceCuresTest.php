@@ -210,7 +210,7 @@ it('swaps the clamps of runs that cross', function (bool $isSwapped, float $bore
     expect(in_array('Swap the clamps of Feed and Return', $words, true))->toBe($isSwapped);
 })->with(['that both fit' => [true, 12.0], 'of which one is too small' => [false, 8.0]]);
 
-it('moves the clamp through which a leg goes that is too near to something', function (array $clamps, array $words): void {
+it('moves the clamp on a leg that is too near to something', function (array $clamps, array $words): void {
     // A level leg 14 under a beam, where 20 are needed; the corners before and behind it follow the clamps.
     $beam = ['id' => 'beam', 'name' => 'Beam', 'shape' => 'box', 'pose' => ['at' => [500, 0, 250]],
         'size' => [60, 300, 60]];

@@ -7,8 +7,10 @@ namespace Bowline\Proposals;
 use Bowline\Clearance\Clearances;
 use Bowline\Clearance\RunThing;
 use Bowline\Clearance\Shortfall;
+use Bowline\Editing\Edit\MoveCorner;
 use Bowline\Editing\Edit\MoveLeg;
 use Bowline\Editing\EditError;
+use Bowline\Editing\RunChange;
 use Bowline\Editing\RunDraft;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
@@ -22,8 +24,8 @@ use stdClass;
 
 /**
  * Cures of two things that are too near to each other: a leg of a run with corners moved parallel to itself, along an
- * axis square to it, by just what is lacking. Each is tried: what is offered breaks no rule that was kept and brings
- * nothing else nearer than it may be.
+ * axis square to it, by just what is lacking, or a corner by as much or twice that. Each is tried: what is offered
+ * breaks no rule that was kept and brings nothing else nearer than it may be.
  */
 final class ClearanceCures
 {
@@ -53,16 +55,20 @@ final class ClearanceCures
         foreach ([[$short->gap->one, 0], [$short->gap->other, 1]] as [$thing, $which]) {
             $along = $short->gap->along[$which];
             if ($thing instanceof RunThing && $along !== null && $thing->laid->run->route->corners() !== null) {
-                array_push($tries, ...$this->moves($thing->laid, $along, $this->away($short, $which), $short));
+                $away = $this->away($short, $which);
+                array_push(
+                    $tries, ...$this->moves($thing->laid, $along, $away, $short),
+                    ...$this->cornerMoves($thing->laid, $short->gap->at[$which], $away, $short),
+                );
             }
         }
         usort($tries, static fn (array $one, array $other): int => $one[2]->length() <=> $other[2]->length());
         $cures = [];
-        foreach ($tries as [$laid, $leg, $by]) {
-            $item = count($cures) < self::MOST ? $this->moved($laid, $leg, $by, $short) : null;
+        foreach ($tries as [$laid, $edit, $by, $what]) {
+            $item = count($cures) < self::MOST ? $this->moved($laid, $edit, $short) : null;
             if ($item !== null) {
                 $words = sprintf(
-                    'Move leg %d of %s by %s along %s', $leg->toVertex, $laid->run->name,
+                    'Move %s of %s by %s along %s', $what, $laid->run->name,
                     $this->job->site->units->say($by->length()), str_replace('-', '−', $by->axisName() ?? ''),
                 );
                 $cures[] = new NearCure([['list' => 'runs', 'item' => $item]], $words);
@@ -85,7 +91,7 @@ final class ClearanceCures
         return $way->length() > 0.0 ? $way->unit() : Vector::zero();
     }
 
-    /** @return list<array{LaidRun, Leg, Vector}> legs and by how much they are moved */
+    /** @return list<array{LaidRun, RunChange, Vector, string}> moves of legs, by how much, and what is moved */
     private function moves(LaidRun $laid, float $along, Vector $away, Shortfall $short): array
     {
         $legs = $laid->legs;
@@ -96,8 +102,8 @@ final class ClearanceCures
             foreach (Vector::axes() as $axis) {
                 $towards = $axis->dot($away);
                 if ($towards > self::AWAY && abs($axis->dot($leg->direction)) < self::AWAY) {
-                    $step = $this->job->site->units->toHandStep(ceil(-$short->margin() / $towards));
-                    $moves[] = [$laid, $leg, $axis->times(max($step, -$short->margin() / $towards))];
+                    $by = $axis->times($this->step(-$short->margin() / $towards));
+                    $moves[] = [$laid, new MoveLeg($leg->toVertex, $by), $by, 'leg '.$leg->toVertex];
                 }
             }
         }
@@ -105,11 +111,40 @@ final class ClearanceCures
         return $moves;
     }
 
-    /** Returns the run with a leg moved, null where that is no cure. */
-    private function moved(LaidRun $laid, Leg $leg, Vector $by, Shortfall $short): ?stdClass
+    /** Returns a length in steps of the hand, but no less than told, mm. */
+    private function step(float $least): float
+    {
+        return max($least, $this->job->site->units->toHandStep(ceil($least)));
+    }
+
+    /** @return list<array{LaidRun, RunChange, Vector, string}> likewise of the corner that is nearest to a place */
+    private function cornerMoves(LaidRun $laid, Vector $at, Vector $away, Shortfall $short): array
+    {
+        $nearest = null;
+        foreach (array_slice($laid->vertices, 1, -1, true) as $number => $vertex) {
+            $off = $vertex->at->distanceTo($at);
+            $nearest = $nearest === null || $off < $nearest[1] ? [$number, $off] : $nearest;
+        }
+        if ($nearest === null) {
+            return [];
+        }
+        $moves = [];
+        foreach (Vector::axes() as $axis) {
+            $towards = $axis->dot($away);
+            foreach ($towards > self::AWAY ? [1.0, 2.0] : [] as $times) {
+                $by = $axis->times($this->step(-$times * $short->margin() / $towards));
+                $moves[] = [$laid, new MoveCorner($nearest[0], $by), $by, 'corner '.$nearest[0]];
+            }
+        }
+
+        return $moves;
+    }
+
+    /** Returns the run with a leg or a corner moved, null where that is no cure. */
+    private function moved(LaidRun $laid, RunChange $edit, Shortfall $short): ?stdClass
     {
         try {
-            $item = RunDraft::of($laid)->apply(new MoveLeg($leg->toVertex, $by))->run();
+            $item = RunDraft::of($laid)->apply($edit)->run();
             $solved = $this->solver->preview(Run::read(new Node($item), $this->job->site));
         } catch (EditError|JobError) {
             return null;

@@ -238,7 +238,9 @@ describe('two things that are too near', () => {
     const asked = vi.spyOn(api, 'nearCures').mockResolvedValue([]);
     render(<TooNear />, { wrapper: around({}, FEED) });
     await mark();
-    await screen.findByText('No one move of a leg, a fitting or a clamp cures it, nor does a swap of both runs.');
+    await screen.findByText(
+      'No one move of a leg, a corner, a fitting or a clamp cures it, nor does a swap of both runs.',
+    );
     cleanup();
     useNearness.setState({ marked: null });
     const words = 'Swap leg 2 of Feed and leg 2 of Other';
@@ -261,7 +263,7 @@ describe('two things that are too near', () => {
     const asked = vi.spyOn(api, 'nearCures').mockResolvedValue([]);
     list();
     await mark();
-    await screen.findByText('No one move of a leg, a fitting or a clamp cures it.');
+    await screen.findByText('No one move of a leg, a corner, a fitting or a clamp cures it.');
     cleanup();
     useNearness.setState({ marked: null });
     asked.mockRejectedValue(new Error('This takes too long.'));

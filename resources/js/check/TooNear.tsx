@@ -46,7 +46,9 @@ export function TooNear() {
   );
 }
 
-/** Moves of a leg, a fitting or a clamp, and swaps of two runs, that cure it; asked for once it is marked. */
+const NO_CURE = 'No one move of a leg, a corner, a fitting or a clamp cures it';
+
+/** Moves of a leg, a corner, a fitting or a clamp, and swaps of two runs, that cure it; asked for once it is marked. */
 function Cures({ one: { a, b } }: { one: SolvedClearance }) {
   const { state, edit } = useJob();
   const { data, error } = useQuery({
@@ -61,7 +63,7 @@ function Cures({ one: { a, b } }: { one: SolvedClearance }) {
           ? `Cures could not be looked for: ${error.message}`
           : data === undefined
             ? 'Looking for a cure…'
-            : `No one move of a leg, a fitting or a clamp cures it${areRuns ? ', nor does a swap of both runs' : ''}.`}
+            : `${NO_CURE}${areRuns ? ', nor does a swap of both runs' : ''}.`}
       </div>
     );
   }

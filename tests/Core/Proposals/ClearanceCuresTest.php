@@ -242,3 +242,19 @@ it('moves the clamp on a leg that is too near to something', function (array $cl
         'two, of which one alone would bend it' => [[$clamp('a', 300), $clamp('b', 650)], []],
     ];
 });
+
+it('moves a corner between two slanting legs', function (): void {
+    // It turns by 2·atan(150/400): its middle is 36·(1/cos − 1) = 2.448 under the corner, 153.55 with its half; the box
+    // is at 160. 14 lower its outside is at 139.98.
+    $box = ['id' => 'box', 'name' => 'Box', 'shape' => 'box', 'pose' => ['at' => [400, 180, 0]],
+        'size' => [40, 40, 40]];
+    $job = Job::read(Jobs::decoded([
+        ...RandomScenes::boxes(1, 0), 'fittings' => [], 'surroundings' => [$box], 'clearances' => ['usual' => 20],
+        'runs' => [[
+            'id' => 'run', 'name' => 'Run', 'stock' => 't12', 'from' => ['at' => [0, 0, 0]],
+            'to' => ['at' => [800, 0, 0]], 'route' => ['kind' => 'corners', 'stops' => [['at' => [400, 150, 0]]]],
+        ]],
+    ]));
+
+    expect(placeCures($job)[0])->toBe('Move corner 1 of Run by 14 mm along −y');
+});

@@ -9,6 +9,7 @@ use Bowline\Geometry\Curve;
 use Bowline\Geometry\Line;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Segment;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
@@ -74,12 +75,20 @@ final class SegmentReader
         if (! isset($points[$first + 2])) {
             return $points[1]->minus($points[0])->unit();
         }
-        [$before, $behind] = [$along[$first + 1] - $along[$first], $along[$first + 2] - $along[$first + 1]];
+        // Points at one place have no direction between them.
+        [$before, $behind] = [
+            max(Tolerance::NOTHING, $along[$first + 1] - $along[$first]),
+            max(Tolerance::NOTHING, $along[$first + 2] - $along[$first + 1]),
+        ];
         $one = $points[$first + 1]->minus($points[$first])->times(1.0 / $before);
         $other = $points[$first + 2]->minus($points[$first + 1])->times(1.0 / $behind);
         $bend = $other->minus($one)->times(1.0 / ($before + $behind));
 
-        return $one->plus($bend->times(2.0 * $along[$at] - $along[$first] - $along[$first + 1]))->unit();
+        $direction = $one->plus($bend->times(2.0 * $along[$at] - $along[$first] - $along[$first + 1]));
+
+        return $direction->length() > Tolerance::NOTHING
+            ? $direction->unit()
+            : $points[count($points) - 1]->minus($points[0])->unit();
     }
 
     private static function vector(Node $node): Vector

@@ -28,6 +28,18 @@ it('reads back the path of a solution', function (string $demo, string $id): voi
     }
 })->with([['ternwake', 'fuel-return'], ['hoses', 'bilge'], ['hoses', 'supply'], ['hoses', 'nav']]);
 
+it('reads a curve with two points at one place', function (): void {
+    $points = [[0, 0, 0], [10, 0, 0], [10, 0, 0], [20, 0, 0]];
+    $path = SegmentReader::path(new Node((object) ['path' => [(object) [
+        'kind' => 'curve', 'points' => $points, 'along' => [0, 10, 10, 20], 'curvature' => [0, 0, 0, 0],
+        'min_radius' => null,
+    ]]]));
+
+    expect($path->length)->toEqual(20.0)
+        ->and($path->pointAt(5.0)->toArray())->toEqualWithDelta([5, 0, 0], 1e-9)
+        ->and($path->pointAt(15.0)->toArray())->toEqualWithDelta([15, 0, 0], 1e-9);
+});
+
 it('says where a path is of another shape', function (): void {
     $node = new Node((object) ['path' => [(object) ['kind' => 'line', 'from' => [0, 0, 0], 'to' => [1, 'x', 0]]]]);
 

@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
@@ -20,6 +20,8 @@ import { WayFields } from '../../resources/js/view/ways/WayFields';
 const edit = vi.fn(async () => {});
 const put = vi.fn(async () => {});
 const RACK = { id: 'rack', name: 'Rack', shape: 'box', pose: { at: [1, 2, 3] }, size: [1000, 100, 20] };
+
+let queries = new QueryClient();
 
 function around(job: object = {}, item: object = RACK) {
   const state = {
@@ -48,6 +50,7 @@ function around(job: object = {}, item: object = RACK) {
     put,
   } as unknown as JobAccess;
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  queries = client;
   return ({ children }: { children: ReactNode }) => (
     <MemoryRouter>
       <QueryClientProvider client={client}>
@@ -230,6 +233,19 @@ describe('two things that are too near', () => {
       undefined,
       'Move leg 2 of Feed by 6 mm along −z',
     );
+  });
+
+  test('are marked as they are after an edit, and no more once they are cured', async () => {
+    const { rerender } = list();
+    await mark();
+    expect(useNearness.getState().marked?.distance).toBe(14);
+    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 4, found: [{ ...near, distance: 9 }] });
+    await act(() => queries.invalidateQueries());
+    rerender(<TooNear />);
+    await waitFor(() => expect(useNearness.getState().marked?.distance).toBe(9));
+    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 5, found: [] });
+    await act(() => queries.invalidateQueries());
+    await waitFor(() => expect(useNearness.getState().marked).toBeNull());
   });
 
   test('are cured by a swap of both runs in one edit, or told that none is', async () => {

@@ -24,6 +24,13 @@ export function TooNear() {
   const mark = useNearness((store) => store.mark);
   const { data, error, isPending } = useClearances();
   useEffect(() => () => mark(null), [mark]);
+  // What was marked is marked as it is now, or no more once it is cured.
+  useEffect(() => {
+    const { marked } = useNearness.getState();
+    if (marked !== null && data !== undefined) {
+      mark(data.found.find((one) => pairOf(one) === pairOf(marked)) ?? null);
+    }
+  }, [data, mark]);
   const found = data?.found ?? [];
   const open = found.filter(({ waived }) => waived === null);
   const waived = found.filter((one) => one.waived !== null);

@@ -62,6 +62,9 @@ test('wires a boat: rows pasted, one too long once its trunk is moved, and cured
   await enter(page, 'Pins of port H', '1-3');
   await locker(page, 'Data and power').click();
   await enter(page, 'W20: to', 'horn.H.3');
+  // Kept: what is typed is what stands there.
+  await expect(page.getByLabel('W20: to', { exact: true })).toHaveAttribute('data-untouched', 'true');
+  await expect(page.getByLabel('W20: to', { exact: true })).toHaveValue('horn.H.3');
   await expect(wires.getByRole('row', { name: 'W20', exact: true })).not.toContainText('no way');
 
   // One between two connectors that are pointed at: from the first free pin of each.

@@ -16,7 +16,7 @@ use Generator;
  */
 final class Clearances
 {
-    /** By how much nearer than at rest things have to come over a movement for that to be told instead, mm. */
+    /** A movement is told instead of the position at rest where things come nearer by more than this, mm. */
     private const NEARER = 0.05;
 
     /** @var list<RunThing> */

@@ -15,7 +15,10 @@ final class GapFinder
     /** By how much more than needed it is clear of a thing that it begins at, mm: it may lean over it a little. */
     private const CLEAR = 2.0;
 
-    /** How much farther than asked about distances are found, mm: one that is cut off changes as slowly as any. */
+    /**
+     * Distances are found up to this much beyond the limit that is asked about, mm, and clipped there: a clipped distance
+     * still changes by no more than one moves, which LeastAlong needs.
+     */
     private const BEYOND = 25.0;
 
     /**
@@ -77,7 +80,7 @@ final class GapFinder
         $best = null;
         $others = [];
         foreach ($surfaces as $surface) {
-            // Curves beside each other are as near all along: what may be left out is seen by their boxes at once.
+            // Branch and bound along a curve is slow where two curves are nearly parallel; their chains are not.
             if ($surface instanceof RoundPiece && $surface->isChain() && $piece->isChain()) {
                 $reach = $piece->radius + $surface->radius;
                 $found = $from < $to ? $piece->chain($from, $to)->nearest(

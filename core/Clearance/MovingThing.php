@@ -31,13 +31,13 @@ final class MovingThing
 
     private ?Bounds $bounds = null;
 
-    /** @var non-empty-list<float> how far any place of it goes from each step to the next, mm */
+    /** @var non-empty-list<float> largest displacement of a point from each step to the next, mm */
     private readonly array $travel;
 
     /**
      * @param  non-empty-array<array-key, Movement>  $movements  of the fitting, or of those that the run is on, by ids
      * @param  Closure(float): Thing  $make
-     * @param  Closure(float): non-empty-list<Vector>  $places  of it, among them that which goes farthest
+     * @param  Closure(float): non-empty-list<Vector>  $places  points of it, including the one that moves farthest
      */
     private function __construct(
         private readonly array $movements,
@@ -116,7 +116,7 @@ final class MovingThing
         return $this->known[(string) $part] ??= ($this->make)($part);
     }
 
-    /** Returns how far any place of it goes between the steps beside a step, mm; the longer of both ways. */
+    /** Returns the larger of its displacements from a step to the one before and the one after, mm. */
     public function travelBeside(int $step): float
     {
         return max($this->travel[$step - 1] ?? 0.0, $this->travel[$step] ?? 0.0);

@@ -115,7 +115,7 @@ final class OverMovement
         }
         $least = min(0.0, ...$margins);
         foreach ($margins as $step => $margin) {
-            // Of what stays as near for a while only the beginning.
+            // On a plateau only the first step is refined.
             $isLowest = $margin < ($margins[$step - 1] ?? INF) - self::EVEN
                 && $margin <= ($margins[$step + 1] ?? INF) + self::EVEN;
             if (is_finite($margin) && $isLowest && $margin - $travel($step) < $least) {
@@ -138,7 +138,7 @@ final class OverMovement
         return $best;
     }
 
-    /** Whether a thing is a run that is held by what moves, but cannot follow it: that is a finding of its own. */
+    /** Whether a thing is a run on a moving fitting that cannot follow it; `moving-reach` tells that. */
     private static function isLeftBehind(Thing $thing, ?MovingThing $itself, ?MovingThing $other): bool
     {
         return $itself === null && $other !== null && $thing instanceof RunThing && $thing->laid->run->isMoving();

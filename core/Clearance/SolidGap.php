@@ -22,7 +22,7 @@ final class SolidGap
     /** The same where one of both is not convex, and is gone to from several places. */
     private const CLOSE_ENOUGH = 1e-4;
 
-    /** Places that are nearer to each other lead to the same, mm. */
+    /** Starting points whose first projections are closer to each other than this lead to the same minimum, mm. */
     private const ALIKE = 1.0;
 
     /** Bodies that share no ball of more than this radius stand on each other, mm. */
@@ -81,7 +81,6 @@ final class SolidGap
             );
         }
 
-        // Those that lead to one place at once go on alike.
         $places = $kept = [];
         foreach ($starts as $start) {
             $place = self::projected($other, self::projected($one, $start));

@@ -81,11 +81,13 @@ final readonly class SolidThing implements Thing
      */
     public static function ofPart(Fitting $fitting, ?string $room): ?self
     {
-        $rooms = $room === null ? [] : self::roomsOf($fitting);
+        foreach ($room === null ? [self::ofFitting($fitting)] : self::roomsOf($fitting) as $thing) {
+            if ($thing?->room === $room) {
+                return $thing;
+            }
+        }
 
-        return $room === null
-            ? self::ofFitting($fitting)
-            : array_column($rooms, null, 'room')[$room] ?? null;
+        return null;
     }
 
     /** @return self|null null where its triangles are not at hand */

@@ -21,7 +21,7 @@ final class MovedShapesJson
     public static function write(MovedShapes $shapes): string
     {
         return json_encode(array_map(static fn (MovedShape $one): array => [
-            $one->part, $one->length, is_infinite($one->leastRadius) ? null : $one->leastRadius, $one->isApart,
+            $one->part, $one->length, is_infinite($one->leastRadius) ? null : $one->leastRadius, $one->jumpsNext,
             array_merge(...array_map(
                 static fn (Vector $point, Vector $direction): array => array_map(
                     static fn (float $value): float => round($value, self::DECIMALS),
@@ -43,10 +43,10 @@ final class MovedShapesJson
 
     private static function shape(mixed $row): MovedShape
     {
-        [$part, $length, $radius, $isApart, $numbers] = is_array($row) && array_is_list($row)
+        [$part, $length, $radius, $jumpsNext, $numbers] = is_array($row) && array_is_list($row)
             ? [...$row, null, null, null, null, null]
             : throw self::wrong();
-        if (! is_numeric($part) || ! is_numeric($length) || ! is_bool($isApart) || ! is_array($numbers)) {
+        if (! is_numeric($part) || ! is_numeric($length) || ! is_bool($jumpsNext) || ! is_array($numbers)) {
             throw self::wrong();
         }
         $points = $directions = [];
@@ -57,7 +57,7 @@ final class MovedShapesJson
         }
 
         return new MovedShape(
-            (float) $part, $points, $directions, (float) $length, is_numeric($radius) ? (float) $radius : INF, $isApart,
+            (float) $part, $points, $directions, (float) $length, is_numeric($radius) ? (float) $radius : INF, $jumpsNext,
         );
     }
 

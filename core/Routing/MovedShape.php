@@ -14,7 +14,7 @@ final readonly class MovedShape
      * @param  list<Vector>  $points  as many at each position
      * @param  list<Vector>  $directions  unit, of travel at each point
      * @param  float  $leastRadius  INF when it is straight
-     * @param  bool  $isApart  whether the run jumps to another shape between this position and the next
+     * @param  bool  $jumpsNext  whether the run jumps to another shape between this position and the next
      */
     public function __construct(
         public float $part,
@@ -22,7 +22,7 @@ final readonly class MovedShape
         public array $directions,
         public float $length,
         public float $leastRadius,
-        public bool $isApart = false,
+        public bool $jumpsNext = false,
     ) {
     }
 }

@@ -44,11 +44,11 @@ final readonly class MovedShapes
         foreach ($positions as $i => $one) {
             $next = $positions[$i + 1] ?? null;
             // A jump is told of the position farther from rest.
-            $isApart = $next !== null && ($next->part > $rest ? $next : $one)->jumped;
+            $jumpsNext = $next !== null && ($next->part > $rest ? $next : $one)->jumped;
             $last = $shapes === [] ? null : $shapes[count($shapes) - 1];
-            if ($last === null || $next === null || $isApart || $last->isApart
+            if ($last === null || $next === null || $jumpsNext || $last->jumpsNext
                 || $one->part - $last->part > self::APART) {
-                $shapes[] = self::shape($one, $count, $isApart);
+                $shapes[] = self::shape($one, $count, $jumpsNext);
             }
         }
 
@@ -66,7 +66,7 @@ final readonly class MovedShapes
         return (int) min(self::MOST_POINTS, max(self::FEWEST_POINTS, ceil($most * self::POINTS_PER_RADIUS)));
     }
 
-    private static function shape(MovedPosition $one, int $count, bool $isApart): MovedShape
+    private static function shape(MovedPosition $one, int $count, bool $jumpsNext): MovedShape
     {
         $length = $one->laid->length();
         $places = array_map(static fn (int $i): float => $length * $i / $count, range(0, $count));
@@ -75,7 +75,7 @@ final readonly class MovedShapes
             $one->part,
             array_map($one->laid->path->pointAt(...), $places),
             array_map($one->laid->path->directionAt(...), $places),
-            $length, $one->leastRadius(), $isApart,
+            $length, $one->leastRadius(), $jumpsNext,
         );
     }
 
@@ -109,7 +109,7 @@ final readonly class MovedShapes
         );
     }
 
-    /** @return array<int, float> what each of the shapes beside a position counts there, by its number; 1 in all */
+    /** @return array<int, float> Lagrange weights of the shapes near a position, by their numbers; their sum is 1 */
     private function weights(float $part): array
     {
         $last = count($this->shapes) - 1;
@@ -118,14 +118,14 @@ final readonly class MovedShapes
             $i++;
         }
         [$from, $to] = [$i, min($i + 1, $last)];
-        if ($this->shapes[$from]->isApart) {
+        if ($this->shapes[$from]->jumpsNext) {
             $near = $part - $this->shapes[$from]->part < $this->shapes[$to]->part - $part ? $from : $to;
 
             return [$near => 1.0];
         }
         while ($to - $from < self::THROUGH - 1) {
-            $canGoBack = $from > 0 && ! $this->shapes[$from - 1]->isApart;
-            $canGoOn = $to < $last && ! $this->shapes[$to]->isApart;
+            $canGoBack = $from > 0 && ! $this->shapes[$from - 1]->jumpsNext;
+            $canGoOn = $to < $last && ! $this->shapes[$to]->jumpsNext;
             if (! $canGoBack && ! $canGoOn) {
                 break;
             }

@@ -37,9 +37,6 @@ final class DividedSurface
     /** What reaches up to the side of a cube within this counts as in it, mm. */
     private const AT_SIDE = 1e-6;
 
-    /** A surface counts as open when |Σ area vectors| exceeds this share of its total area. */
-    private const OPEN = 1e-3;
-
     /** @var array<int, SignedDistance> surfaces of cubes that have been asked about, by their keys */
     private array $ready = [];
 
@@ -142,8 +139,8 @@ final class DividedSurface
             }
         }
 
-        return new self($cubes, $least, $width, $counts, new SurfaceSides(
-            sqrt($sumX * $sumX + $sumY * $sumY + $sumZ * $sumZ) > self::OPEN * $area, $volume < 0.0,
+        return new self($cubes, $least, $width, $counts, SurfaceSides::ofSums(
+            $sumX, $sumY, $sumZ, $area, $volume,
         ));
     }
 

@@ -18,9 +18,6 @@ final readonly class TriangleSurface
 
     private const FLOATS = 9;
 
-    /** A surface counts as open when |Σ area vectors| exceeds this share of its total area. */
-    private const OPEN = 1e-3;
-
     /** Twice the area of a triangle, mm², below which it has no normal and is left out. */
     private const NO_AREA = 1e-9;
 
@@ -102,7 +99,7 @@ final readonly class TriangleSurface
                 ) {
                     continue;
                 }
-                // Of a sheet nobody asks which triangles meet.
+                // An open surface has no inside, so its vertices need no numbers.
                 $corners = $sides?->isOpen === true ? [0, 0, 0] : [
                     self::number($numbers, $ax, $ay, $az),
                     self::number($numbers, $bx, $by, $bz),
@@ -125,9 +122,7 @@ final readonly class TriangleSurface
                 $normals[] = [$nx / $size, $ny / $size, $nz / $size];
             }
         }
-        $sides ??= new SurfaceSides(
-            sqrt($sumX * $sumX + $sumY * $sumY + $sumZ * $sumZ) > self::OPEN * $area, $volume < 0.0,
-        );
+        $sides ??= SurfaceSides::ofSums($sumX, $sumY, $sumZ, $area, $volume);
         if (! $sides->isOpen && $sides->isTurned) {
             // The surface is inside out.
             $normals = array_map(

@@ -16,8 +16,8 @@ final class GapFinder
     private const CLEAR = 2.0;
 
     /**
-     * Distances are found up to this much beyond the limit that is asked about, mm, and clipped there: a clipped distance
-     * still changes by no more than one moves, which LeastAlong needs.
+     * Distances are found up to this much beyond the limit that is asked about, mm, and clipped there: a clipped
+     * distance still changes by no more than one moves, which LeastAlong needs.
      */
     private const BEYOND = 25.0;
 

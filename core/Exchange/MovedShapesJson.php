@@ -57,7 +57,8 @@ final class MovedShapesJson
         }
 
         return new MovedShape(
-            (float) $part, $points, $directions, (float) $length, is_numeric($radius) ? (float) $radius : INF, $jumpsNext,
+            (float) $part, $points, $directions, (float) $length, is_numeric($radius) ? (float) $radius : INF,
+            $jumpsNext,
         );
     }
 

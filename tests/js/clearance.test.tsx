@@ -14,30 +14,11 @@ import { useWorkbench } from '../../resources/js/job/store';
 import { type JobAccess, JobContext } from '../../resources/js/job/useJob';
 import { useNearest } from '../../resources/js/job/useNearest';
 import { HoverTag } from '../../resources/js/view/HoverTag';
+import { nearPair } from './nearPair';
 
 /* What Check shows of things that are too near, and what the tag tells while something is dragged. */
 
-const near = (more: Partial<SolvedClearance> = {}): SolvedClearance => ({
-  a: { list: 'runs', id: 'r' },
-  b: { list: 'surroundings', id: 'beam' },
-  distance: 14,
-  measured: 14,
-  inside: false,
-  required: 20,
-  why: null,
-  at: [
-    [0, 0, 0],
-    [14, 0, 0],
-  ],
-  along: [100, null],
-  moment: null,
-  rule: 'clearance',
-  severity: 'warning',
-  waived: null,
-  title: 'Return is too near to Beam',
-  message: '14 mm are left between them; 20 mm are needed.',
-  ...more,
-});
+const near = (more: Partial<SolvedClearance> = {}) => nearPair('r', 'Return', more);
 
 const edit = vi.fn(async () => {});
 

@@ -14,6 +14,7 @@ import { type JobAccess, JobContext } from '../../resources/js/job/useJob';
 import { useWays } from '../../resources/js/job/ways';
 import { KeepOutList } from '../../resources/js/view/ways/KeepOuts';
 import { WayFields } from '../../resources/js/view/ways/WayFields';
+import { nearPair } from './nearPair';
 
 /* Where runs that lay themselves are led, what they have to keep, and the cures of what is too near. */
 
@@ -182,26 +183,7 @@ describe('what a run has to keep', () => {
 });
 
 describe('two things that are too near', () => {
-  const near: SolvedClearance = {
-    a: { list: 'runs', id: 'feed' },
-    b: { list: 'surroundings', id: 'beam' },
-    distance: 14,
-    measured: 14,
-    inside: false,
-    required: 20,
-    why: null,
-    at: [
-      [0, 0, 0],
-      [14, 0, 0],
-    ],
-    along: [100, null],
-    moment: null,
-    rule: 'clearance',
-    severity: 'warning',
-    waived: null,
-    title: 'Feed is too near to Beam',
-    message: '14 mm are left between them; 20 mm are needed.',
-  };
+  const near = nearPair('feed', 'Feed');
   const FEED = {
     id: 'feed',
     name: 'Feed',

@@ -1,8 +1,7 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { api } from '../api/client';
 import type { JobState, Preview, SolvedHarness, SolvedWire, TriedHarness, TriedItem } from '../api/types';
-import { newest } from './newest';
-import { useWorkbench } from './store';
+import { useWhileDragging } from './useWhileDragging';
 
 /** Whether the harnesses are those of an earlier revision. */
 export const areBehind = ({ harnesses, harnesses_at, revision }: JobState) =>
@@ -18,24 +17,12 @@ export const triedOf = ({ list, item }: Preview): TriedItem => ({ list, item }) 
  */
 export function useTriedHarnesses(state: JobState): readonly SolvedHarness[] | null {
   const { id: job, harnesses } = state;
-  const item = useWorkbench((store) => store.trying?.item);
   const [tried, setTried] = useState<readonly TriedHarness[] | null>(null);
-  const isTrying = (item !== undefined || areBehind(state)) && harnesses.length > 0;
-  const asking = useMemo(
-    () => (isTrying ? newest((one: TriedItem) => api.tryHarnesses(job, one), setTried) : null),
-    [job, isTrying],
-  );
-  useEffect(() => {
-    if (item !== undefined) {
-      asking?.want(item);
-    }
-  }, [asking, item]);
-  useEffect(
-    () => () => {
-      asking?.stop();
-      setTried(null);
-    },
-    [asking],
+  const isTrying = useWhileDragging(
+    useCallback((one: TriedItem) => api.tryHarnesses(job, one), [job]),
+    setTried,
+    useCallback(() => setTried(null), []),
+    { isAllowed: harnesses.length > 0, isAlso: areBehind(state) },
   );
   return useMemo(
     () =>

@@ -263,7 +263,7 @@ it('is left out while something is dragged', function (): void {
         ->and($clearances->of('post'))->toHaveCount(1);
 });
 
-it('keeps a way that is laid off all that moves', function (): void {
+it('stands at positions over its movement that are as close as told', function (): void {
     $job = Job::read(flapJob(SWING, []));
     $passing = (new Clearances($job, []))->passing(20.0);
     // 90° of a circle of hypot(200, 10): its corners go 314.55 mm, so there are 16 positions at least.

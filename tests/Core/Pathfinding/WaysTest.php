@@ -194,6 +194,29 @@ it('falls all along where it drains', function (array $to, string $axis, bool $i
     'laid from the lower end' => [[700, 400, -500], '-x', true],
 ]);
 
+it('goes round what swings into its way', function (): void {
+    // An arm of 300 on a hinge 150 beside the straight way: as placed it points away, and it swings half round.
+    $arm = static fn (array $more): array => [
+        'id' => 'arm', 'body' => ['shape' => 'box', 'size' => [20, 300, 20], 'at' => [0, -150, 0]], ...$more,
+    ];
+    $file = static function (array $pose, array $more = []) use ($arm): stdClass {
+        $file = portsAt([0, 0, 0], [1, 0, 0], [1000, 0, 0], [-1, 0, 0]);
+        $file->fittings[] = Jobs::object($arm(['pose' => ['at' => [500, -150, 0], ...$pose], ...$more]));
+
+        return $file;
+    };
+    $swing = ['moves' => ['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => 0, 'to' => 180]]];
+
+    expect(waysIn($file([]))[0]->bends())->toBe(0);
+    $way = waysIn($file([], $swing))[0];
+    expect($way->bends())->toBeGreaterThan(1);
+    for ($angle = 0; $angle <= 180; $angle += 3) {
+        // The arm standing at each angle, without any movement.
+        $job = Job::read($file(['turn' => ['about' => [0, 0, 1], 'by' => $angle]]));
+        expect(Scene::of($job, [])->with($way->solved->laid)->clearances->of('new'))->toBe([]);
+    }
+});
+
 it('falls and has a length', function (float $length): void {
     // 300 lower and 700 on, 400 aside: 1400 along axes, less what bends save.
     $way = waysIn(portsAt([0, 0, 0], [1, 0, 0], [700, 400, -300], [-1, 0, 0]), ['fall' => 8, 'length' => $length])[0];

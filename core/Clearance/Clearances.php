@@ -29,6 +29,9 @@ final class Clearances
 
     private ?OverMovement $movement = null;
 
+    /** What of an earlier one is ready over the movement. */
+    private readonly ?OverMovement $movementBefore;
+
     /**
      * @param  list<LaidRun>  $laid  all runs of the job
      * @param  array<string, list<BundleSpan>>  $bundles  of trunks, by run
@@ -42,6 +45,7 @@ final class Clearances
         ?self $before = null,
         array $moved = [],
     ) {
+        $this->movementBefore = $before->movement ?? $before->movementBefore ?? null;
         $ready = [];
         foreach ($before->runs ?? [] as $run) {
             $ready[spl_object_id($run->laid)] = $run;
@@ -104,7 +108,7 @@ final class Clearances
     private function movement(): OverMovement
     {
         return $this->movement ??= new OverMovement(
-            $this->pairs, $this->runs, $this->others, $this->bundles, $this->job->site,
+            $this->pairs, $this->runs, $this->others, $this->bundles, $this->job->site, $this->movementBefore,
         );
     }
 

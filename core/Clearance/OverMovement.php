@@ -7,6 +7,7 @@ namespace Bowline\Clearance;
 use Bowline\Geometry\GoldenSection;
 use Bowline\Harness\BundleSpan;
 use Bowline\Job\Site;
+use WeakMap;
 
 /**
  * How near things of a job come to each other while it moves: all that moves does so together. The movement is looked
@@ -20,13 +21,14 @@ final class OverMovement
     /** What differs by no more is as near, mm. */
     private const EVEN = 0.005;
 
-    /** @var array<int, MovingThing> by the number of the object at rest */
-    private array $moving = [];
+    /** @var WeakMap<Thing, MovingThing> by the thing at rest */
+    private WeakMap $moving;
 
     /**
      * @param  list<RunThing>  $runs  at rest
      * @param  list<SolidThing>  $others  likewise
      * @param  array<string, list<BundleSpan>>  $bundles  of trunks, by run
+     * @param  self|null  $before  of which the same things need not be made ready again
      */
     public function __construct(
         private readonly PairMeasure $pairs,
@@ -34,20 +36,23 @@ final class OverMovement
         array $others,
         array $bundles,
         Site $site,
+        ?self $before = null,
     ) {
+        $this->moving = new WeakMap;
         foreach ($runs as $run) {
-            $this->add($run, MovingThing::ofRun($run, $bundles[$run->laid->run->id] ?? []));
+            $this->add($run, $before->moving[$run]
+                ?? MovingThing::ofRun($run, $bundles[$run->laid->run->id] ?? []));
         }
         foreach ($others as $one) {
             $fitting = $one->ref()->list === 'fittings' ? $site->fittings[$one->ref()->id] ?? null : null;
-            $this->add($one, MovingThing::ofSolid($one, $fitting));
+            $this->add($one, $before->moving[$one] ?? MovingThing::ofSolid($one, $fitting));
         }
     }
 
     private function add(Thing $rest, ?MovingThing $moving): void
     {
         if ($moving !== null) {
-            $this->moving[spl_object_id($rest)] = $moving;
+            $this->moving[$rest] = $moving;
         }
     }
 
@@ -57,7 +62,7 @@ final class OverMovement
      */
     public function moving(array $things): array
     {
-        return array_filter($things, fn (Thing $one): bool => isset($this->moving[spl_object_id($one)]));
+        return array_filter($things, fn (Thing $one): bool => isset($this->moving[$one]));
     }
 
     /**
@@ -68,15 +73,18 @@ final class OverMovement
      */
     public function passing(float $apart): array
     {
-        return array_merge(...array_map(
-            static fn (MovingThing $one): array => $one->passing($apart), array_values($this->moving),
-        ));
+        $things = [];
+        foreach ($this->moving as $one) {
+            array_push($things, ...$one->passing($apart));
+        }
+
+        return $things;
     }
 
     /** Returns how near two things come to each other, if nearer than is needed; null where neither moves. */
     public function worst(Thing $one, Thing $other): ?Shortfall
     {
-        [$first, $second] = [$this->moving[spl_object_id($one)] ?? null, $this->moving[spl_object_id($other)] ?? null];
+        [$first, $second] = [$this->moving[$one] ?? null, $this->moving[$other] ?? null];
         if ($first === null && $second === null || self::isLeftBehind($one, $first, $second)
             || self::isLeftBehind($other, $second, $first)
             || ($first ?? $one)->bounds()->distanceToBox(($second ?? $other)->bounds())

@@ -263,6 +263,20 @@ it('is left out while something is dragged', function (): void {
         ->and($clearances->of('post'))->toHaveCount(1);
 });
 
+it('finds the same where another run comes in, and what was there need not be made ready again', function (): void {
+    $moves = ['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => -10, 'to' => 40]];
+    $job = Job::read(flapJob($moves, [flapHose(), upright(150, 345), upright(150, 150, 'other')]));
+    $laid = laidOf($job);
+    $first = new Clearances($job, array_slice($laid, 0, 2));
+    $first->all();
+    $told = static fn (Clearances $of): array => array_map(
+        static fn (Shortfall $one): array => [$one->title(), $one->gap->distance], $of->all(),
+    );
+
+    expect($told(new Clearances($job, $laid, before: $first)))->toBe($told(new Clearances($job, $laid)))
+        ->and($told($first))->not->toBe($told(new Clearances($job, $laid)));
+});
+
 it('stands at positions over its movement that are as close as told', function (): void {
     $job = Job::read(flapJob(SWING, []));
     $passing = (new Clearances($job, []))->passing(20.0);

@@ -34,6 +34,7 @@ final class CommandLine
         Command\Mass::class,
         Command\Cut::class,
         Command\Change::class, Command\BringIn::class,
+        Command\Compare::class,
         Command\Lay::class,
         Command\LayAll::class,
     ];
@@ -42,7 +43,8 @@ final class CommandLine
      * @param  list<string>  $arguments
      * @param  resource  $out
      * @param  resource  $err
-     * @return int the exit code: 0 no violation, 1 violations, or not all was laid, 2 the file or the command is wrong
+     * @return int the exit code: 0 no violation, 1 violations, or not all was laid, or two jobs differ, 2 the file or
+     *     the command is wrong
      */
     public static function run(array $arguments, $out, $err): int
     {
@@ -53,8 +55,9 @@ final class CommandLine
 
                 return 0;
             }
-            [$command, $file, $options] = self::parse($arguments);
-            $outcome = (new $command)->run(new Input(self::job($file), $options));
+            [$command, $files, $options] = self::parse($arguments);
+            $jobs = array_map(self::job(...), $files);
+            $outcome = (new $command)->run(new Input($jobs[0], $options, $jobs[1] ?? null));
         } catch (UsageError|EditError $error) {
             fwrite($err, $error->getMessage()."\n");
 
@@ -125,9 +128,9 @@ final class CommandLine
 
         return implode("\n", $lines).
             "\n\n".
-            'FILE is a job file, or one with its bodies beside it (.bowline). '.
+            'FILE, BEFORE and AFTER are job files, or ones with their bodies beside them (.bowline). '.
             "bowline COMMAND --help says more of a command.\n".
-            "Exit: 0 no violation, 1 violations, or what was to be laid was not, 2 the file or the command is wrong.\n";
+            "Exit: 0 no violation, 1 violations, a difference, or not all was laid, 2 the file or the command is wrong.\n";
     }
 
     /** @param  class-string<Command>  $command */
@@ -136,9 +139,18 @@ final class CommandLine
         return implode(' ', [
             'bowline',
             $command::name(),
-            'FILE',
+            ...self::files($command),
             ...array_map(static fn (Option $option): string => $option->usage(), $command::options()),
         ]);
+    }
+
+    /**
+     * @param  class-string<Command>  $command
+     * @return non-empty-list<string> what stands for its files in the help
+     */
+    private static function files(string $command): array
+    {
+        return is_subclass_of($command, TwoJobs::class) ? ['BEFORE', 'AFTER'] : ['FILE'];
     }
 
     /**
@@ -158,8 +170,8 @@ final class CommandLine
 
     /**
      * @param  list<string>  $arguments
-     * @return array{class-string<Command>, string, array<string, string>} the command, the file, and the options by
-     *     name
+     * @return array{class-string<Command>, non-empty-list<string>, array<string, string>} the command, its files, and
+     *     the options by name
      *
      * @throws UsageError
      */
@@ -209,17 +221,23 @@ final class CommandLine
                 );
             }
         }
-        if (count($files) !== 1) {
+        $wanted = self::files($command);
+        if ($files === [] || count($files) !== count($wanted)) {
             throw new UsageError(
                 sprintf(
-                    'bowline %s takes one job file, and %s.',
+                    'bowline %s takes %s, and %s.',
                     $command::name(),
-                    $files === [] ? 'none is named' : count($files).' are named',
+                    count($wanted) === 1 ? 'one job file' : 'two job files',
+                    match (count($files)) {
+                        0 => 'none is named',
+                        1 => 'one is named',
+                        default => count($files).' are named',
+                    },
                 ),
             );
         }
 
-        return [$command, $files[0], $options];
+        return [$command, $files, $options];
     }
 
     /** @throws JobError when it is neither a job file nor an archive of one */

@@ -18,11 +18,21 @@ use Bowline\Solving\Solver;
 /** The input of a command: a job, and the options it takes. */
 final readonly class Input
 {
-    /** @param  array<string, string>  $options  by name */
+    /**
+     * @param  array<string, string>  $options  by name
+     * @param  Job|null  $other  second job of a command that takes two
+     */
     public function __construct(
         public Job $job,
         private array $options,
+        private ?Job $other = null,
     ) {
+    }
+
+    /** @throws JobError when the command took one job */
+    public function other(): Job
+    {
+        return $this->other ?? throw JobError::at('', 'a second job file is missing');
     }
 
     public function option(string $name): ?string

@@ -16,7 +16,8 @@ final readonly class Outcome
      * @param  list<SolvedRun>  $solved  whose violations are told by the exit code
      * @param  list<string>  $remarks  for standard error
      * @param  list<SolvedHarness>  $harnesses  whose violations are told by the exit code
-     * @param  bool  $isShort  whether something that was asked for could not be done, which is exit code 1
+     * @param  bool  $isShort  whether something that was asked for could not be done, or two jobs differ, which is
+     *     exit code 1
      * @param  list<Shortfall>  $clearances  whose violations are told by the exit code
      */
     public function __construct(
@@ -35,11 +36,16 @@ final readonly class Outcome
      * @param  list<SolvedHarness>  $harnesses
      * @param  list<Shortfall>  $clearances
      */
-    public static function json(array $data, array $solved, array $harnesses = [], array $clearances = []): self
-    {
+    public static function json(
+        array $data,
+        array $solved,
+        array $harnesses = [],
+        array $clearances = [],
+        bool $isShort = false,
+    ): self {
         return new self(
             json_encode($data, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n",
-            $solved, harnesses: $harnesses, clearances: $clearances,
+            $solved, harnesses: $harnesses, isShort: $isShort, clearances: $clearances,
         );
     }
 }

@@ -44,6 +44,7 @@ const LAYERS = [
     'Solving',
     'Pathfinding',
     'Proposals',
+    'Comparison',
     'Drawing',
     'Exchange',
     'Console',

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Bowline\Console\CommandLine;
+use Bowline\Console\TwoJobs;
 use Bowline\Job\Schema;
 use Tests\Blocks;
 use Tests\Cases;
@@ -192,7 +193,9 @@ it('says of every command what it takes', function (string $command): void {
         ->and($err)
         ->toBe('')
         ->and($out)
-        ->toStartWith('bowline '.$command::name().' FILE')
+        ->toStartWith(
+            'bowline '.$command::name().(is_subclass_of($command, TwoJobs::class) ? ' BEFORE AFTER' : ' FILE'),
+        )
         ->toContain($command::summary() === '' ? '-' : ucfirst($command::summary()));
     foreach ($command::options() as $option) {
         expect($out)->toContain('--'.$option->name.' '.$option->value)->toContain($option->summary);

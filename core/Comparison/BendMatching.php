@@ -10,8 +10,8 @@ use Bowline\Solving\SolvedRun;
 
 /**
  * Which bend of one table is which of another: the matching in order with the least sum of costs (the edit distance of
- * Wagner and Fischer, 1974). A bend that is added or taken out costs 1, so one that differs in nearly everything is told
- * as taken out and another added.
+ * Wagner and Fischer, 1974). A bend that is added or taken out costs 1, so one that differs in nearly everything is
+ * told as taken out and another added.
  */
 final class BendMatching
 {

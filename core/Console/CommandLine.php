@@ -130,7 +130,7 @@ final class CommandLine
             "\n\n".
             'FILE, BEFORE and AFTER are job files, or ones with their bodies beside them (.bowline). '.
             "bowline COMMAND --help says more of a command.\n".
-            "Exit: 0 no violation, 1 violations, a difference, or not all was laid, 2 the file or the command is wrong.\n";
+            "Exit: 0 no violation, 1 violations, a difference, or not all laid, 2 the file or the command is wrong.\n";
     }
 
     /** @param  class-string<Command>  $command */

@@ -187,21 +187,20 @@ it('does not write a body that folds over, and says why', function (): void {
 });
 
 it('says of every command what it takes', function (string $command): void {
+    $line = 'bowline '.$command::name().(is_subclass_of($command, TwoJobs::class) ? ' BEFORE AFTER' : ' FILE');
     [$exit, $out, $err] = Cases::bowline($command::name(), '--help');
     expect($exit)
         ->toBe(0)
         ->and($err)
         ->toBe('')
         ->and($out)
-        ->toStartWith(
-            'bowline '.$command::name().(is_subclass_of($command, TwoJobs::class) ? ' BEFORE AFTER' : ' FILE'),
-        )
+        ->toStartWith($line)
         ->toContain($command::summary() === '' ? '-' : ucfirst($command::summary()));
     foreach ($command::options() as $option) {
         expect($out)->toContain('--'.$option->name.' '.$option->value)->toContain($option->summary);
     }
     // And the help of all has a line of it.
-    expect(Cases::bowline('--help')[1])->toContain('bowline '.$command::name().' FILE');
+    expect(Cases::bowline('--help')[1])->toContain($line);
 })->with(CommandLine::COMMANDS);
 
 /** A file with two pairs of ports in a new place, and a box that stands in the way of the second. */

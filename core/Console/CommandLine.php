@@ -25,6 +25,7 @@ final class CommandLine
         Command\BoardSheet::class,
         Command\Dxf::class,
         Command\Sheet::class,
+        Command\ArrangementDrawing::class,
         Command\Benders::class,
         Command\Step::class,
         Command\ThreeMf::class,

@@ -86,6 +86,22 @@ final readonly class Input
         return static fn (): bool => hrtime(true) > $end;
     }
 
+    /**
+     * Returns one of some words, the first when the option is left out.
+     *
+     * @param  non-empty-list<string>  $words
+     *
+     * @throws JobError
+     */
+    public function choice(string $name, array $words): string
+    {
+        $said = strtolower($this->option($name) ?? $words[0]);
+
+        return in_array($said, $words, true) ? $said : throw JobError::at('', sprintf(
+            '--%s is followed by %s, not “%s”', $name, implode(' or ', $words), $said,
+        ));
+    }
+
     /** @throws JobError when it is left out */
     public function required(string $name): string
     {
@@ -133,10 +149,9 @@ final readonly class Input
             return $solved;
         }
         foreach ($solved as $run) {
-            foreach ($run->spools() as $spool) {
-                if ($spool->spool->mark === $mark) {
-                    return [$spool->solved];
-                }
+            $spool = $run->spool($mark);
+            if ($spool !== null) {
+                return [$spool];
             }
         }
         throw JobError::at('/runs', sprintf('there is no spool “%s”', $mark));

@@ -4,233 +4,332 @@ declare(strict_types=1);
 
 namespace Bowline\Drawing;
 
+use Bowline\Bending\Bender;
+use Bowline\Bending\BenderCheck;
+use Bowline\Bending\Benders;
 use Bowline\Bending\BendRow;
 use Bowline\Bending\CutList;
+use Bowline\Bending\CutPart;
+use Bowline\Drawing\Plan\Plan;
+use Bowline\Drawing\Sheet\Canvas;
+use Bowline\Drawing\Sheet\Paper;
+use Bowline\Drawing\Sheet\Scale;
+use Bowline\Drawing\Sheet\Table;
+use Bowline\Drawing\Sheet\TextMetrics;
+use Bowline\Drawing\Sheet\TitleBlock;
+use Bowline\Geometry\Tolerance;
 use Bowline\Job;
 use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\SheetSettings;
 use Bowline\Job\Units;
 use Bowline\Job\Words;
 use Bowline\Solving\SolvedRun;
-use TCPDF;
 
-/** The bend sheet of a run as PDF: cut length, bend table, vertices and views. */
-final class BendSheet
+/**
+ * The sheet by which the shop bends a run, or a spool of it: dimensioned views, the tube laid straight, bend table and
+ * corners. What has no room beside the views follows on further sheets, then the tape at full size where it is wanted.
+ */
+final class BendSheet implements DrawingKind
 {
-    private const PAPERS = ['a4' => 'A4', 'letter' => 'LETTER'];
+    public static function word(): string
+    {
+        return 'bend-sheet';
+    }
 
-    private const MARGIN = 12.0;
+    public static function title(): string
+    {
+        return 'Bend sheet';
+    }
 
-    /** The embedded font, with Latin, Greek and Cyrillic letters; only the letters in use are embedded. */
-    private const FONT = 'dejavusans';
+    public static function isOfRun(): bool
+    {
+        return true;
+    }
 
-    /** Colours of heads, hairlines and text. */
-    private const HEAD = [14, 66, 84];
+    /** Least height that views are given beside the tables, mm. */
+    private const LEAST_VIEWS = 95.0;
 
-    private const LINE = [200, 190, 165];
+    private const GAP = 4.0;
 
-    private TCPDF $pdf;
+    /** Of the width, of the table of bends and of that of corners. */
+    private const SHARES = [0.6, 0.4];
 
-    private Units $units;
+    /** Height of the lines that say what the tube is, mm. */
+    private const FACTS = 17.0;
+
+    private readonly Units $units;
+
+    private readonly TextMetrics $metrics;
+
+    private readonly ?CutList $cuts;
+
+    private readonly ?StraightTube $straight;
+
+    private readonly ?Bender $bender;
 
     private function __construct(
         private readonly Job $job,
         private readonly SolvedRun $solved,
-        string $paper,
+        private readonly SheetSettings $settings,
+        private readonly string $date,
+        private readonly bool $hasTape,
     ) {
-        $this->units = $solved->laid->run->units;
-        $this->pdf = new TCPDF('P', 'mm', $paper);
-        $this->pdf->setPrintHeader(false);
-        $this->pdf->setPrintFooter(false);
-        $this->pdf->setMargins(self::MARGIN, self::MARGIN);
-        $this->pdf->setAutoPageBreak(true, self::MARGIN);
-        $this->pdf->setTitle('Bend sheet '.$solved->laid->run->name);
-        $this->pdf->setCreator('Bowline');
-        $this->pdf->AddPage();
+        $laid = $solved->laid;
+        $this->units = $laid->run->units;
+        $this->metrics = new TextMetrics;
+        $this->cuts = CutList::of($laid);
+        $this->straight = $this->cuts === null ? StraightTube::of($solved->bendTable, $this->units) : null;
+        $able = array_values(array_filter(
+            Benders::of($job), static fn (Bender $bender): bool => BenderCheck::of($bender, $laid)->canBend(),
+        ));
+        $this->bender = $this->straight === null ? null : $able[0] ?? null;
+    }
+
+    public static function draw(DrawingQuestion $question): array
+    {
+        $settings = SheetSettings::read(new Node($question->job->source));
+
+        return (new self(
+            $question->job,
+            $question->runs[0] ?? throw JobError::at('/runs', 'a bend sheet is of one run'),
+            $question->paper === null ? $settings : $settings->on($question->paper), $question->date,
+            $question->hasTape,
+        ))->all();
+    }
+
+    /** @return non-empty-list<Plan> */
+    private function all(): array
+    {
+        $paper = Paper::usual($this->settings->paper);
+        $tables = $this->tables();
+        $block = $this->titleBlock();
+        $inside = $paper->height - 2 * TitleBlock::MARGIN - $block->height();
+        $strip = $this->straight === null ? 0.0 : StraightTube::HEIGHT;
+        $room = $inside - self::FACTS - $strip - self::GAP;
+        $high = max(array_map(static fn (Table $table): float => $table->height(), $tables)) + self::GAP;
+        $isBeside = $room - $high >= self::LEAST_VIEWS;
+        $rest = $isBeside ? [] : Table::divided($tables, $inside - 2 * self::GAP, self::GAP);
+        $tape = $this->hasTape && $this->straight !== null ? $this->straight->pages(Paper::across($paper->name)) : 0;
+        $sheets = 1 + count($rest) + $tape;
+        $pages = [$this->first($paper, $block, $isBeside ? $tables : [], $sheets)];
+        foreach ($rest as $number => $column) {
+            $pages[] = $this->further($paper, $block, $column, $number + 2, $sheets);
+        }
+        for ($i = 0; $i < $tape; $i++) {
+            $canvas = new Canvas(Paper::across($paper->name), $this->metrics);
+            $within = $block->draw($canvas, Scale::full()->words(), 2 + count($rest) + $i, $sheets);
+            $this->straight->tape($canvas, $within, $i);
+            $pages[] = $canvas->plan($this->name());
+        }
+
+        return $pages;
+    }
+
+    private function name(): string
+    {
+        return 'Bend sheet '.$this->solved->laid->run->name;
+    }
+
+    private function titleBlock(): TitleBlock
+    {
+        $run = $this->solved->laid->run;
+        $whole = $this->solved->laid->part->run ?? $this->solved->laid;
+
+        return new TitleBlock(
+            $this->settings, $this->cuts === null ? 'Bend sheet' : 'Cut sheet', $run->name, $run->stock->name,
+            $this->job->name, $this->date, $this->units, implode(' / ', array_filter([
+                'BOWLINE', $this->job->name, $whole->run->id, $run->id === $whole->run->id ? '' : $run->id,
+                $this->settings->revision === '' ? '' : 'rev '.$this->settings->revision,
+            ], static fn (string $part): bool => $part !== '')),
+        );
+    }
+
+    /** @param  list<Table>  $tables  beside the views */
+    private function first(Paper $paper, TitleBlock $block, array $tables, int $sheets): Plan
+    {
+        // The views say their scale, and the title block shows it: it is drawn once that is known.
+        $trial = new Canvas($paper, $this->metrics);
+        $within = $block->draw($trial, '', 1, $sheets);
+        $scale = $this->views($trial, $within, $tables);
+        $canvas = new Canvas($paper, $this->metrics);
+        $block->draw($canvas, $scale->words(), 1, $sheets);
+        $this->views($canvas, $within, $tables);
+
+        return $canvas->plan($this->name());
     }
 
     /**
-     * @param  string  $paper  "a4" or "letter"
-     * @param  string  $date  as it shall stand on the sheet; empty for none
-     *
-     * @throws JobError when there is no such paper
+     * @param  array{float, float, float, float}  $within
+     * @param  list<Table>  $tables
      */
-    public static function pdf(Job $job, SolvedRun $solved, string $paper, string $date): string
+    private function views(Canvas $canvas, array $within, array $tables): Scale
     {
-        $size =
-            self::PAPERS[strtolower($paper)] ??
-            throw JobError::at('', sprintf('there is no paper “%s”; a4 and letter are', $paper));
-        $sheet = new self($job, $solved, $size);
-        $sheet->heading($date);
-        $sheet->picture();
-        $cuts = CutList::of($solved->laid);
-        $cuts === null ? $sheet->bends() : $sheet->cuts($cuts);
-        $sheet->vertices();
+        [$left, $bottom, $right, $top] = $within;
+        $this->facts($canvas, $left + 3.0, $top, $right - $left - 6.0);
+        $low = $bottom + self::GAP;
+        $x = $left + 3.0;
+        $high = max(0.0, ...array_map(static fn (Table $table): float => $table->height(), $tables));
+        foreach ($tables as $number => $table) {
+            $wide = ($right - $left - 6.0) * (count($tables) === 1 ? 1.0 : self::SHARES[$number]);
+            $table->draw($canvas, $x, $low + $high, $wide - ($number < count($tables) - 1 ? self::GAP : 0.0));
+            $x += $wide;
+        }
+        $low += $tables === [] ? 0.0 : $high + self::GAP;
+        if ($this->straight !== null) {
+            $this->straight->draw($canvas, $left + 3.0, $low + StraightTube::HEIGHT + 2.0, $right - $left - 6.0);
+            $low += StraightTube::HEIGHT + 2.0;
+        }
 
-        return $sheet->pdf->Output('', 'S');
+        return (new DimensionedViews(
+            $this->solved->laid, $this->job->site->up, $this->settings->isThirdAngle,
+        ))->draw($canvas, [$left, $low, $right, $top - self::FACTS]);
     }
 
-    private function heading(string $date): void
+    /** What the tube is, and how it is bent, in three lines of two. */
+    private function facts(Canvas $canvas, float $left, float $top, float $width): void
     {
         $run = $this->solved->laid->run;
         $table = $this->solved->bendTable;
-        $revision = $this->job->source->revision ?? '';
-        $this->pdf->setTextColor(...self::HEAD);
-        $this->pdf->setFont(self::FONT, 'B', 16);
-        $this->pdf->Cell(0, 8, 'Bend sheet: '.$run->name, 0, 1);
-        $this->pdf->setFont(self::FONT, '', 9);
-        $this->pdf->setTextColor(21, 36, 44);
-        $rows = [
-            ['Job', $this->job->name, 'Cut length', $this->units->say($table->cutLength)],
-            ['Stock', $run->stock->name, 'Centreline length', $this->units->say($table->length)],
-            ['Bends', (string) count($table->rows), 'Mass', Words::number($this->solved->mass(), 3).' kg'],
-            ['Revision', is_string($revision) && $revision !== '' ? $revision : 'none', 'Date', $date],
-            [
-                'Trim',
-                sprintf(
-                    '%s at the start, %s at the end',
-                    $this->units->say($run->from->trim),
-                    $this->units->say($run->to->trim),
-                ),
-                'State',
-                ['good' => 'good', 'warning' => 'has warnings', 'violation' => 'NOT TO BE BENT: has violations'][
-                    $this->solved->status()
-                ],
-            ],
+        $violated = $this->solved->status() === 'violation';
+        $facts = [
+            ['Cut length', $this->units->say($table->cutLength)],
+            ['Centre line', $this->units->say($table->length)],
+            ['Bends', (string) count($table->rows)],
+            ['Mass', Words::number($this->solved->mass(), 3).' kg'],
+            ['Left on for trimming', $this->trims($run->from->trim, $run->to->trim)],
+            ['State', [
+                'good' => 'good', 'warning' => 'has warnings', 'violation' => 'NOT TO BE BENT: has violations',
+            ][$this->solved->status()]],
+            ['Bent on', $this->bender === null
+                ? 'no bender at hand takes it as it is'
+                : sprintf('%s, clamp %s', $this->bender->name, $this->units->say($this->bender->leastStraight))],
         ];
-        foreach ($rows as [$name, $value, $other, $more]) {
-            $cells = [[$name, 20.0, 'B'], [$value, 78.0, ''], [$other, 32.0, 'B'], [$more, 0.0, '']];
-            foreach ($cells as $index => [$said, $width, $style]) {
-                $this->pdf->setFont(self::FONT, $style, 9);
-                $this->pdf->Cell($width, 5, $said, 0, $index === 3 ? 1 : 0, '', false, '', 1);
-            }
+        if ($this->straight === null) {
+            array_pop($facts);
         }
-        $this->pdf->Ln(2);
+        $columns = 4;
+        foreach ($facts as $i => [$name, $value]) {
+            $isWide = $i >= $columns;
+            $cell = $isWide ? $width / 3 : $width / $columns;
+            $x = $left + $cell * ($isWide ? $i - $columns : $i);
+            $y = $top - 3.4 - ($isWide ? 7.6 : 0.0);
+            $canvas->fitted('title', [$x, $y], $name, $cell - 2.0, 1.4);
+            $canvas->fitted(
+                'title', [$x, $y - 3.4], $value, $cell - 2.0, 2.1, isBold: $i === 0 || ($name === 'State' && $violated),
+            );
+        }
     }
 
-    private function picture(): void
+    private function trims(float $start, float $end): string
     {
-        $width = $this->pdf->getPageWidth() - 2 * self::MARGIN;
-        $height = 92.0;
-        $this->pdf->ImageSVG(
-            '@'.RunViews::svg($this->solved->laid, $width, $height),
-            self::MARGIN,
-            $this->pdf->GetY(),
-            $width,
-            $height,
-        );
-        $this->pdf->setY($this->pdf->GetY() + $height + 3.0);
+        return $start === 0.0 && $end === 0.0
+            ? 'nothing'
+            : sprintf('%s at the start, %s at the end', $this->units->say($start), $this->units->say($end));
     }
 
-    private function bends(): void
+    /** @param  list<Table>  $tables */
+    private function further(Paper $paper, TitleBlock $block, array $tables, int $sheet, int $sheets): Plan
+    {
+        $canvas = new Canvas($paper, $this->metrics);
+        [$left, , $right, $top] = $block->draw($canvas, 'tables', $sheet, $sheets);
+        Table::drawAll($tables, $canvas, $left + 3.0, $top - self::GAP, $right - $left - 6.0, self::GAP);
+
+        return $canvas->plan($this->name());
+    }
+
+    /** @return non-empty-list<Table> */
+    private function tables(): array
+    {
+        $corners = $this->corners();
+
+        return [
+            $this->cuts === null ? $this->bends() : $this->cuts($this->cuts), ...$corners === null ? [] : [$corners],
+        ];
+    }
+
+    private function bends(): Table
     {
         $table = $this->solved->bendTable;
-        $unit = $this->units->word();
         $rows = [];
         foreach ($table->rows as $index => $row) {
             $rows[] = [
-                (string) ($index + 1),
-                $this->units->column($row->straight),
-                Words::number(rad2deg($row->rotation)),
-                Words::number(rad2deg($row->angle)),
-                Words::number(rad2deg($row->setAngle)),
-                $this->units->column($row->radius),
-                $this->units->column($row->mark),
-                $this->units->column($row->markFromEnd),
+                (string) ($index + 1), $this->units->column($row->straight),
+                $index === 0 ? '' : self::sense($row->rotation), self::degrees($row->angle),
+                self::degrees($row->setAngle), $this->units->column($row->radius),
+                $this->bender === null ? '' : 'R '.$this->units->number($this->bender->nearestRadius($row->radius)),
+                $this->units->column($row->mark), $this->units->column($row->markFromEnd),
             ];
         }
-        $rows[] = ['tail', $this->units->column($table->tail), '', '', '', '', '', ''];
-        $this->table(
+        $rows[] = ['tail', $this->units->column($table->tail), '', '', '', '', '', '', ''];
+
+        return new Table(
             'Bend table',
-            [
-                'Bend',
-                "Straight, $unit",
-                'Rotation, °',
-                'Angle, °',
-                'Set to, °',
-                "Radius, $unit",
-                "Starts at, $unit",
-                "From end, $unit",
-            ],
-            $rows,
+            ['Bend', 'Straight', 'Rotation', 'Angle', 'Set to', 'Radius', 'Die', 'Starts at', 'From end'],
+            $rows, [8.0, 14.0, 16.0, 13.0, 13.0, 11.0, 11.0, 14.0, 14.0],
         );
     }
 
-    private function cuts(CutList $cuts): void
+    /** Returns a rotation with its sense: clockwise is positive, looking along the tube from its start. */
+    private static function sense(float $rotation): string
+    {
+        $degrees = rad2deg($rotation);
+
+        return number_format(abs($degrees), 2, '.', '').'°'.match (true) {
+            abs($degrees) < 0.005, abs(abs($degrees) - 180.0) < 0.005 => '',
+            $degrees > 0 => ' ↻',
+            default => ' ↺',
+        };
+    }
+
+    private static function degrees(float $angle): string
+    {
+        return number_format(rad2deg($angle), 2, '.', '').'°';
+    }
+
+    private function cuts(CutList $cuts): Table
     {
         $unit = $this->units->word();
-        $rows = [];
-        foreach ($cuts->parts as $index => $part) {
-            $bends = array_map(fn (BendRow $row): string => sprintf(
-                '%s° R %s at %s', Words::number(rad2deg($row->angle)), $this->units->column($row->radius),
-                $this->units->column($row->mark),
-            ), $part->bends);
-            $rows[] = [
+
+        return new Table('Cut list', ['Piece', 'What', "Cut to, $unit", 'Bent'], array_map(
+            fn (CutPart $part, int $index): array => [
                 (string) ($index + 1), $part->words, $part->length === null ? '' : $this->units->column($part->length),
-                implode('; ', $bends),
-            ];
-        }
-        $this->table('Cut list', ['Piece', 'What', "Cut to, $unit", 'Bent'], $rows);
+                implode('; ', array_map(fn (BendRow $row): string => sprintf(
+                    '%s° R %s at %s', Words::number(rad2deg($row->angle)), $this->units->column($row->radius),
+                    $this->units->column($row->mark),
+                ), $part->bends)),
+            ],
+            $cuts->parts, array_keys($cuts->parts),
+        ), [8.0, 45.0, 15.0, 40.0], [1, 3]);
     }
 
-    private function vertices(): void
+    private function corners(): ?Table
     {
-        $unit = $this->units->word();
-        $radius = [];
-        foreach ($this->solved->laid->bends as $bend) {
-            $radius[$bend->vertex] = $this->units->column($bend->radius);
+        $laid = $this->solved->laid;
+        $bends = [];
+        foreach ($laid->bends as $index => $bend) {
+            $bends[$bend->vertex] = $index;
         }
         $rows = [];
-        foreach ($this->solved->laid->vertices as $index => $vertex) {
-            $rows[] = [
-                (string) $index,
-                ...array_map(fn (float $part): string => $this->units->column($part), $vertex->at->toArray()),
-                $radius[$index] ?? '',
-            ];
-        }
-        $this->table(
-            'Vertices, corner to corner',
-            ['Vertex', "X, $unit", "Y, $unit", "Z, $unit", "Radius, $unit"],
-            $rows,
-        );
-    }
-
-    /**
-     * @param  list<string>  $heads
-     * @param  list<list<string>>  $rows
-     */
-    private function table(string $title, array $heads, array $rows): void
-    {
-        $width = ($this->pdf->getPageWidth() - 2 * self::MARGIN - 14.0) / (count($heads) - 1);
-        $this->pdf->setFont(self::FONT, 'B', 11);
-        $this->pdf->Cell(0, 6, $title, 0, 1);
-        $this->pdf->setDrawColor(...self::LINE);
-        $this->pdf->setFont(self::FONT, 'B', 8);
-        foreach ($heads as $index => $head) {
-            $this->pdf->Cell(
-                $index === 0 ? 14.0 : $width,
-                5.5,
-                $head,
-                'B',
-                $index === count($heads) - 1 ? 1 : 0,
-                $index === 0 ? 'L' : 'R',
-                false,
-                '',
-                1,
-            );
-        }
-        $this->pdf->setFont(self::FONT, '', 9);
-        foreach ($rows as $row) {
-            foreach ($row as $index => $cell) {
-                $this->pdf->Cell(
-                    $index === 0 ? 14.0 : $width,
-                    5.2,
-                    $cell,
-                    'B',
-                    $index === count($row) - 1 ? 1 : 0,
-                    $index === 0 ? 'L' : 'R',
-                );
+        $before = null;
+        foreach ($laid->vertices as $index => $vertex) {
+            // A corner that is rounded by nothing is on a straight, unless it is an end.
+            $number = $bends[$index] ?? null;
+            $isEnd = $index === 0 || $index === count($laid->vertices) - 1;
+            if (($number === null && ! $isEnd)
+                || ($before !== null && $before->distanceTo($vertex->at) < Tolerance::COINCIDENT)) {
+                continue;
             }
+            $rows[] = [
+                $number === null ? ($index === 0 ? 'start' : 'end') : (string) ($number + 1),
+                ...array_map(fn (float $part): string => $this->units->column($part), $vertex->at->toArray()),
+                $before === null ? '' : $this->units->column($before->distanceTo($vertex->at)),
+            ];
+            $before = $vertex->at;
         }
-        $this->pdf->Ln(3);
+
+        return $rows === [] ? null : new Table(
+            'Corners', ['Bend', 'X', 'Y', 'Z', 'Leg to it'], $rows, [9.0, 14.0, 14.0, 14.0, 14.0],
+        );
     }
 }

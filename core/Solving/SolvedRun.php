@@ -9,7 +9,6 @@ use Bowline\Routing\LaidRun;
 use Bowline\Routing\RouteFacts;
 use Bowline\Routing\Spool;
 use Bowline\Rules\Finding;
-use Bowline\Rules\Severity;
 
 /** Everything that follows from the description of one run. */
 final readonly class SolvedRun
@@ -32,20 +31,20 @@ final readonly class SolvedRun
     {
         $worst = 'good';
         foreach ($this->findings as $finding) {
-            if ($finding->severity === Severity::Violation) {
+            if ($finding->counts()) {
                 return 'violation';
             }
-            $worst = 'warning';
+            $worst = $finding->waived === null ? 'warning' : $worst;
         }
 
         return $worst;
     }
 
-    /** Returns the number of violations that were found. */
+    /** Returns the number of violations that are not waived. */
     public function violations(): int
     {
         return count(array_filter(
-            $this->findings, static fn (Finding $one): bool => $one->severity === Severity::Violation,
+            $this->findings, static fn (Finding $one): bool => $one->counts(),
         ));
     }
 
@@ -62,6 +61,18 @@ final readonly class SolvedRun
             ),
             Spool::all($this->laid),
         );
+    }
+
+    /** Returns the spool of a mark, as a run by itself; null where there is none. */
+    public function spool(string $mark): ?self
+    {
+        foreach ($this->spools() as $spool) {
+            if ($spool->spool->mark === $mark) {
+                return $spool->solved;
+            }
+        }
+
+        return null;
     }
 
     /** Returns the volume of the material in mm³: section area times centreline length, without flanges. */

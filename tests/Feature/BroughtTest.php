@@ -298,7 +298,7 @@ it('takes stock of one’s own, by hand and as CSV with a report, and gives it o
 
 it('hands out the bend sheet as PDF on both papers', function (string $paper, array $points): void {
     $pdf = test()
-        ->get(demo().'/runs/fuel-feed/sheet.pdf?paper='.$paper)
+        ->get(demo().'/drawings/bend-sheet.pdf?run=fuel-feed&paper='.$paper)
         ->assertOk()
         ->assertHeader('content-type', 'application/pdf')
         ->content();

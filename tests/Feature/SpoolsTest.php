@@ -42,8 +42,9 @@ it('breaks a run, and gives the tables, the sheet and the body of each spool', f
     expect($bends->headers->get('content-disposition'))->toContain('spool-2.bends.csv')
         ->and($bends->content())->toContain("\n1,119,0,90,90,30,47.12");
     expect(test()->get($job.'/runs/run/vertices.csv?spool=run-2')->assertOk()->content())->toContain('0,0,151');
-    expect(test()->get($job.'/runs/run/sheet.pdf?spool=run-2')->assertOk()->content())->toStartWith('%PDF');
-    expect(test()->get($job.'/runs/run/views.svg?spool=run-1')->assertOk()->content())->toContain('<svg');
+    $sheet = $job.'/drawings/bend-sheet.pdf?run=run&spool=run-2';
+    expect(test()->get($sheet)->assertOk()->content())->toStartWith('%PDF');
+    expect(test()->get($job.'/drawings/bend-sheet.svg?run=run&spool=run-1')->assertOk()->content())->toContain('<svg');
     $step = (string) test()->get($job.'/runs/run/body.step?spool=run-1')->assertOk()->content();
     expect(substr_count($step, 'MANIFOLD_SOLID_BREP'))->toBe(1);
     $whole = (string) test()->get($job.'/runs/run/body.step')->assertOk()->content();

@@ -12,8 +12,6 @@ use App\Editing\Meshes;
 use App\Http\TemporaryFile;
 use App\Models\Job;
 use App\Settling\SettledShape;
-use Bowline\Drawing\BendSheet;
-use Bowline\Drawing\RunViews;
 use Bowline\Exchange\BenderWriter;
 use Bowline\Exchange\Body\BodyFormats;
 use Bowline\Exchange\Body\ChordTolerance;
@@ -119,30 +117,6 @@ final readonly class ExportController
         $solved = self::spool($request, $this->solved($job, $run));
 
         return self::download(CsvTables::vertices($solved), 'text/csv', $solved->laid->run->name, 'vertices.csv');
-    }
-
-    public function sheet(Request $request, Job $job, string $run): Response
-    {
-        [$core, $solved] = $this->withJob($job, $run);
-        $solved = self::spool($request, $solved);
-        $paper = $request->query->getString('paper', 'a4');
-
-        return self::download(
-            BendSheet::pdf($core, $solved, $paper, $job->updated_at->format('Y-m-d')),
-            'application/pdf',
-            $solved->laid->run->name,
-            'bend-sheet.pdf',
-        );
-    }
-
-    /** Returns the picture of the bend sheet for the screen. */
-    public function views(Request $request, Job $job, string $run): Response
-    {
-        $laid = self::spool($request, $this->solved($job, $run))->laid;
-
-        return new Response(RunViews::svg($laid, 190.0, 110.0), 200, [
-            'Content-Type' => 'image/svg+xml',
-        ]);
     }
 
     public function centreline(Job $job, string $run): Response
@@ -377,12 +351,8 @@ final readonly class ExportController
         if ($mark === '') {
             return $solved;
         }
-        foreach ($solved->spools() as $spool) {
-            if ($spool->spool->mark === $mark) {
-                return $spool->solved;
-            }
-        }
-        throw new NotFoundHttpException;
+
+        return $solved->spool($mark) ?? throw new NotFoundHttpException;
     }
 
     /** @return list<Part> */

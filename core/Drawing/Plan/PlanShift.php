@@ -29,10 +29,19 @@ final readonly class PlanShift implements PlanVisitor
         );
     }
 
+    public function path(PlanPath $path): PlanPath
+    {
+        return new PlanPath(
+            $path->layer, array_map($this->at(...), $path->points), $path->width, $path->colour, $path->fill,
+            $path->isClosed, $path->dashes,
+        );
+    }
+
     public function text(PlanText $text): PlanText
     {
         return new PlanText(
             $text->layer, $this->at($text->at), $text->text, $text->height, $text->angle, $text->anchor, $text->colour,
+            $text->isBold, $text->width,
         );
     }
 

@@ -13,6 +13,8 @@ final readonly class PlanText implements PlanShape
      * @param  float  $angle  radians, against x
      * @param  'start'|'middle'|'end'  $anchor  which of it stands there
      * @param  string  $colour  "#rrggbb"
+     * @param  float|null  $width  that it takes in the font that is embedded, to which any other is fitted; null where
+     *     nothing stands beside it
      */
     public function __construct(
         public string $layer,
@@ -22,6 +24,8 @@ final readonly class PlanText implements PlanShape
         public float $angle = 0.0,
         public string $anchor = 'start',
         public string $colour = '#15242c',
+        public bool $isBold = false,
+        public ?float $width = null,
     ) {
     }
 

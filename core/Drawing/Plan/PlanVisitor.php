@@ -18,5 +18,8 @@ interface PlanVisitor
     public function circle(PlanCircle $circle): mixed;
 
     /** @return Answer */
+    public function path(PlanPath $path): mixed;
+
+    /** @return Answer */
     public function text(PlanText $text): mixed;
 }

@@ -7,6 +7,8 @@ namespace Bowline\Exchange\Plan;
 use Bowline\Drawing\Plan\Plan;
 use Bowline\Drawing\Plan\PlanCircle;
 use Bowline\Drawing\Plan\PlanLine;
+use Bowline\Drawing\Plan\PlanPath;
+use Bowline\Drawing\Plan\PlanShift;
 use Bowline\Drawing\Plan\PlanText;
 use Bowline\Drawing\Plan\PlanVisitor;
 
@@ -19,6 +21,29 @@ final readonly class PlanDxf implements PlanVisitor
 {
     /** Code of millimetres in INSUNITS. */
     private const MILLIMETRES = 4;
+
+    /** Between one page and the next, mm. */
+    private const APART = 20.0;
+
+    /**
+     * Writes pages side by side.
+     *
+     * @param  non-empty-list<Plan>  $plans
+     */
+    public static function pages(array $plans): string
+    {
+        $shapes = [];
+        $x = 0.0;
+        foreach ($plans as $plan) {
+            $shift = new PlanShift($x, 0.0);
+            foreach ($plan->shapes as $shape) {
+                $shapes[] = $shape->accept($shift);
+            }
+            $x += $plan->width + self::APART;
+        }
+
+        return self::write(new Plan($plans[0]->title, $x - self::APART, $plans[0]->height, $shapes));
+    }
 
     public static function write(Plan $plan): string
     {
@@ -51,6 +76,19 @@ final readonly class PlanDxf implements PlanVisitor
             [0, 'CIRCLE'], [100, 'AcDbEntity'], [8, $circle->layer], [100, 'AcDbCircle'],
             ...self::point(10, $circle->at), [40, self::number($circle->radius)],
         ];
+    }
+
+    public function path(PlanPath $path): array
+    {
+        $pairs = [
+            [0, 'LWPOLYLINE'], [100, 'AcDbEntity'], [8, $path->layer], [100, 'AcDbPolyline'],
+            [90, (string) count($path->points)], [70, $path->isClosed ? '1' : '0'],
+        ];
+        foreach ($path->points as $at) {
+            array_push($pairs, [10, self::number($at[0])], [20, self::number($at[1])]);
+        }
+
+        return $pairs;
     }
 
     public function text(PlanText $text): array

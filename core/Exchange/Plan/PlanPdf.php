@@ -7,11 +7,12 @@ namespace Bowline\Exchange\Plan;
 use Bowline\Drawing\Plan\Plan;
 use Bowline\Drawing\Plan\PlanCircle;
 use Bowline\Drawing\Plan\PlanLine;
+use Bowline\Drawing\Plan\PlanPath;
 use Bowline\Drawing\Plan\PlanText;
 use Bowline\Drawing\Plan\PlanVisitor;
+use Bowline\Drawing\Sheet\TextMetrics;
 use Bowline\Job\JobError;
 use Bowline\Job\Words;
-use TCPDF;
 
 /**
  * Writes a drawing as PDF at full size: on one sheet as large as it, or on tiles that overlap, with marks by which they
@@ -22,11 +23,11 @@ use TCPDF;
 final class PlanPdf implements PlanVisitor
 {
     /** Size of type over the height of its capitals, of DejaVu Sans. */
-    public const CAPITALS = 1.37;
+    public const CAPITALS = TextMetrics::CAPITALS;
 
     public const PAPERS = ['a4' => [297.0, 210.0], 'a3' => [420.0, 297.0], 'letter' => [279.4, 215.9]];
 
-    private const FONT = 'dejavusans';
+    private const FONT = TextMetrics::FONT;
 
     /** Border of a tile that printers leave white, and what neighbours have in common, mm. */
     private const BORDER = 8.0;
@@ -41,7 +42,7 @@ final class PlanPdf implements PlanVisitor
     /** Points in a millimetre. */
     private const POINTS = 72 / 25.4;
 
-    private TCPDF $pdf;
+    private PdfDocument $pdf;
 
     private float $left = 0.0;
 
@@ -49,10 +50,11 @@ final class PlanPdf implements PlanVisitor
 
     private function __construct(private readonly Plan $plan)
     {
-        $this->pdf = new TCPDF('L', 'mm');
+        $this->pdf = new PdfDocument('L', 'mm');
         $this->pdf->setPrintHeader(false);
         $this->pdf->setPrintFooter(false);
         $this->pdf->setMargins(0, 0);
+        $this->pdf->setCellPadding(0);
         $this->pdf->setAutoPageBreak(false);
         $this->pdf->setTitle($plan->title);
         $this->pdf->setCreator('Bowline');
@@ -72,6 +74,27 @@ final class PlanPdf implements PlanVisitor
             $size !== null => $writer->tiles(...$size),
             default => throw JobError::at('', sprintf('there is no paper “%s”; a4, a3, letter and one are', $paper)),
         };
+
+        return $writer->pdf->Output('', 'S');
+    }
+
+    /**
+     * Writes drawings as the pages of one file, each as large as it is. The same drawings are the same bytes.
+     *
+     * @param  non-empty-list<Plan>  $plans
+     * @param  string  $date  "2026-11-29", that the file says it is from; empty for none
+     */
+    public static function pages(array $plans, string $date = ''): string
+    {
+        $writer = new self($plans[0]);
+        $writer->pdf->settle(serialize($plans), $date);
+        foreach ($plans as $plan) {
+            $writer->page($plan->width, $plan->height);
+            [$writer->left, $writer->top] = [0.0, $plan->height];
+            foreach ($plan->shapes as $shape) {
+                $shape->accept($writer);
+            }
+        }
 
         return $writer->pdf->Output('', 'S');
     }
@@ -170,9 +193,27 @@ final class PlanPdf implements PlanVisitor
         return null;
     }
 
+    public function path(PlanPath $path): null
+    {
+        $points = [];
+        foreach ($path->points as $at) {
+            array_push($points, $this->left + $at[0], $this->top - $at[1]);
+        }
+        $style = ($path->width > 0.0 ? 'D' : '').($path->fill === null ? '' : 'F');
+        $this->pdf->Polygon($points, $style, $path->width <= 0.0 ? [] : ['all' => [
+            'width' => $path->width, 'cap' => 'butt', 'join' => 'round', 'color' => self::rgb($path->colour),
+            'dash' => $path->dashes === [] ? 0 : implode(',', $path->dashes),
+        ]], $path->fill === null ? [] : self::rgb($path->fill), $path->isClosed);
+        $this->pdf->setLineStyle(['dash' => 0]);
+
+        return null;
+    }
+
     public function text(PlanText $text): null
     {
-        $this->pdf->setFont(self::FONT, '', $text->height * self::CAPITALS * self::POINTS);
+        $this->pdf->setFont(
+            self::FONT, $text->isBold ? 'B' : '', $text->height * self::CAPITALS * self::POINTS,
+        );
         $this->pdf->setTextColor(...self::rgb($text->colour));
         $widths = $this->pdf->GetStringWidth($text->text);
         $width = is_array($widths) ? array_sum($widths) : $widths;

@@ -7,6 +7,7 @@ namespace Bowline\Exchange\Plan;
 use Bowline\Drawing\Plan\Plan;
 use Bowline\Drawing\Plan\PlanCircle;
 use Bowline\Drawing\Plan\PlanLine;
+use Bowline\Drawing\Plan\PlanPath;
 use Bowline\Drawing\Plan\PlanShape;
 use Bowline\Drawing\Plan\PlanText;
 use Bowline\Drawing\Plan\PlanVisitor;
@@ -55,15 +56,37 @@ final readonly class PlanSvg implements PlanVisitor
         );
     }
 
+    public function path(PlanPath $path): string
+    {
+        $points = array_map(
+            fn (array $at): string => self::number(round($at[0], 3)).','
+                .self::number(round($this->height - $at[1], 3)),
+            $path->points,
+        );
+
+        return sprintf(
+            '<%s points="%s" fill="%s"%s/>', $path->isClosed ? 'polygon' : 'polyline', implode(' ', $points),
+            $path->fill ?? 'none', $path->width <= 0.0 ? '' : sprintf(
+                ' stroke="%s" stroke-width="%s" stroke-linejoin="round"%s', $path->colour, self::number($path->width),
+                $path->dashes === []
+                    ? ''
+                    : sprintf(' stroke-dasharray="%s"', implode(' ', array_map(self::number(...), $path->dashes))),
+            ),
+        );
+    }
+
     public function text(PlanText $text): string
     {
         [$x, $y] = [self::number($text->at[0]), self::number($this->height - $text->at[1])];
 
         return sprintf(
-            '<text x="%s" y="%s" font-size="%s" text-anchor="%s" fill="%s"%s>%s</text>', $x, $y,
+            '<text x="%s" y="%s" font-size="%s" text-anchor="%s" fill="%s"%s%s>%s</text>', $x, $y,
             self::number($text->height * PlanPdf::CAPITALS), $text->anchor, $text->colour, abs($text->angle) < 1e-9
                 ? ''
                 : sprintf(' transform="rotate(%s %s %s)"', self::number(-rad2deg($text->angle)), $x, $y),
+            ($text->isBold ? ' font-weight="bold"' : '').($text->width === null ? '' : sprintf(
+                ' textLength="%s" lengthAdjust="spacingAndGlyphs"', self::number(round($text->width, 3)),
+            )),
             self::escaped($text->text),
         );
     }

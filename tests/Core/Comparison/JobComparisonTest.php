@@ -220,6 +220,7 @@ it('holds of random runs: moved as a whole they are the same part, and with a fi
     mt_srand($seed + 1000);
     $axis = (new Vector(Jobs::random(), Jobs::random(), Jobs::random()))->unit();
     $pose = Pose::turned(new Vector(40, -30, 20), $axis, 2 * Jobs::random());
+    /** @var list<array<float>> $points */
     $points = [[0.0, 0.0, 50.0], ...array_map(
         static fn (stdClass $stop): array => $stop->at, [...$before->runs[0]->route->stops, $before->runs[0]->to],
     )];

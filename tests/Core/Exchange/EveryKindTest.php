@@ -5,14 +5,16 @@ declare(strict_types=1);
 use Bowline\Body\MassProperties;
 use Bowline\Body\RunBody;
 use Bowline\Drawing\BendSheet;
+use Bowline\Drawing\DrawingQuestion;
 use Bowline\Drawing\JobPicture;
-use Bowline\Drawing\RunViews;
 use Bowline\Exchange\Body\StlWriter;
 use Bowline\Exchange\CsvTables;
 use Bowline\Exchange\Dxf\DxfReader;
 use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Exchange\Mesh\StlReader;
 use Bowline\Exchange\Parts;
+use Bowline\Exchange\Plan\PlanPdf;
+use Bowline\Exchange\Plan\PlanSvg;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Solving\SolvedRun;
@@ -278,15 +280,17 @@ it('writes tables that add up to its length', function (Closure $file, float $le
     }
 })->with(everyKind());
 
-it('writes views, a picture and a sheet that programs open', function (Closure $file): void {
+it('writes a picture and a sheet that programs open', function (Closure $file): void {
     $solved = solvedKind($file);
     $job = Job::read($file());
-    $views = RunViews::svg($solved->laid, 600, 400);
+    $pages = BendSheet::draw(new DrawingQuestion($job, [$solved], 'a4', '2026-11-27', true));
     $picture = JobPicture::write($job->site, [$solved->laid]);
-    $sheet = BendSheet::pdf($job, $solved, 'a4', '2026-11-27');
-    expect(isWellFormed($views))->toBeTrue()
-        ->and($views)->not->toContain('NaN')
-        ->and(isWellFormed($picture))->toBeTrue()
+    $sheet = PlanPdf::pages($pages, '2026-11-27');
+    foreach ($pages as $page) {
+        expect(isWellFormed(PlanSvg::write($page)))->toBeTrue()
+            ->and(PlanSvg::write($page))->not->toContain('NaN');
+    }
+    expect(isWellFormed($picture))->toBeTrue()
         ->and($picture)->not->toContain('NaN')
         ->and(substr($sheet, 0, 5))->toBe('%PDF-')
         ->and(rtrim($sheet))->toEndWith('%%EOF');

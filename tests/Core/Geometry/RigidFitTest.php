@@ -10,17 +10,17 @@ use Bowline\Geometry\Pose;
 use Bowline\Geometry\RigidFit;
 use Bowline\Geometry\Vector;
 
-const TETRAHEDRON = [[0.0, 0.0, 0.0], [100.0, 0.0, 0.0], [0.0, 70.0, 0.0], [0.0, 0.0, 40.0]];
+const FITTED_CORNERS = [[0.0, 0.0, 0.0], [100.0, 0.0, 0.0], [0.0, 70.0, 0.0], [0.0, 0.0, 40.0]];
 
 /** @return non-empty-list<Vector> */
-function corners(): array
+function fittedCorners(): array
 {
-    return array_map(static fn (array $at): Vector => new Vector(...$at), TETRAHEDRON);
+    return array_map(static fn (array $at): Vector => new Vector(...$at), FITTED_CORNERS);
 }
 
 it('finds the turn and the shift by which points were moved', function (array $about, float $degrees): void {
     $pose = Pose::turned(new Vector(-7.0, 31.0, 12.0), (new Vector(...$about))->unit(), deg2rad($degrees));
-    $points = corners();
+    $points = fittedCorners();
     $moved = array_map($pose->point(...), $points);
     $fit = RigidFit::of($points, $moved);
 
@@ -36,15 +36,15 @@ it('finds the turn and the shift by which points were moved', function (array $a
 ]);
 
 it('never takes a mirror image: the corners of a tetrahedron and its mirror image stay apart', function (): void {
-    $mirrored = array_map(static fn (Vector $at): Vector => new Vector(-$at->x, $at->y, $at->z), corners());
+    $mirrored = array_map(static fn (Vector $at): Vector => new Vector(-$at->x, $at->y, $at->z), fittedCorners());
 
-    expect(RigidFit::of(corners(), $mirrored)->worst(corners(), $mirrored))->toBeGreaterThan(10.0);
+    expect(RigidFit::of(fittedCorners(), $mirrored)->worst(fittedCorners(), $mirrored))->toBeGreaterThan(10.0);
 });
 
 it('is better than any turn or shift beside it, for points that do not fit', function (): void {
     mt_srand(5);
     $off = static fn (): float => mt_rand(-1000, 1000) / 500;
-    $points = corners();
+    $points = fittedCorners();
     $onto = array_map(
         static fn (Vector $at): Vector => new Vector($at->x + $off(), $at->y + $off(), $at->z + $off()), $points,
     );

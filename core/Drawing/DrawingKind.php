@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Drawing;
+
+use Bowline\Drawing\Plan\Plan;
+use Bowline\Job\JobError;
+
+/** A kind of drawing. A new one is a class and a line in `DrawingKinds`. */
+interface DrawingKind
+{
+    /** Returns the word by which it is asked for. */
+    public static function word(): string;
+
+    /** Returns what it is called on the screen, and in the name of its file. */
+    public static function title(): string;
+
+    /** Whether it is of one run, or of a spool of it; else it is of the whole job. */
+    public static function isOfRun(): bool;
+
+    /**
+     * @return non-empty-list<Plan> its pages
+     *
+     * @throws JobError when it cannot be drawn
+     */
+    public static function draw(DrawingQuestion $question): array;
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Drawing;
+
+use Bowline\Job;
+use Bowline\Solving\SolvedRun;
+
+/** What is to be drawn, and how. */
+final readonly class DrawingQuestion
+{
+    /**
+     * @param  list<SolvedRun>  $runs  that it is of: one run or spool, or all that are shown
+     * @param  string|null  $paper  "a4", "letter" …; null as the job says
+     * @param  string  $date  as it shall stand on it; empty for none
+     * @param  string|null  $view  only that of an arrangement: above, front, right or angle
+     * @param  bool  $hasTape  whether a tape at full size follows a bend sheet
+     */
+    public function __construct(
+        public Job $job,
+        public array $runs,
+        public ?string $paper,
+        public string $date,
+        public bool $hasTape = false,
+        public ?string $view = null,
+    ) {
+    }
+}

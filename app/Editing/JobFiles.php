@@ -25,7 +25,7 @@ final class JobFiles
 {
     /** Keys of the header of a job file that are stored unchanged. */
     public const EXTRAS = [
-        'show_fraction', 'revision', 'sets', 'bodies', 'benders', 'services', 'clearances', 'waivers',
+        'show_fraction', 'revision', 'sets', 'bodies', 'benders', 'services', 'clearances', 'waivers', 'sheets',
         'keep_outs', 'follow',
     ];
 

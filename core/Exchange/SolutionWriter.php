@@ -268,6 +268,10 @@ final class SolutionWriter
             'message' => $finding->message,
             'at' => $finding->at->withoutNegativeZeros(),
             'span' => $finding->span,
+            'waived' => $finding->waived,
+            'waiver' => ['rule' => $finding->rule, 'of' => $finding->subject->key(), ...$finding->off() === null
+                ? []
+                : ['off' => round($finding->off(), 6)]],
             ...array_filter([
                 'measured' => $finding->measured,
                 'required' => $finding->required,

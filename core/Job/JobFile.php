@@ -14,12 +14,12 @@ final class JobFile
 
     /**
      * The newest version; 2 added relations, parts, panels, meshes, sets and benders, 3 added sections that are not
-     * round, 4 added harnesses, 5 added clearances, waivers, insulation, and guides for runs that lay themselves. Each
-     * reads all of those before.
+     * round, 4 added harnesses, 5 added clearances, waivers, insulation, and guides for runs that lay themselves, 6
+     * added what stands on drawings, and findings that are waived. Each reads all of those before.
      */
-    public const VERSION = 5;
+    public const VERSION = 6;
 
-    public const VERSIONS_READ = [1, 2, 3, 4, 5];
+    public const VERSIONS_READ = [1, 2, 3, 4, 5, 6];
 
     /** Deepest nesting; keeps hostile files from exhausting the parser. */
     private const DEPTH = 64;
@@ -62,6 +62,7 @@ final class JobFile
     {
         $written = clone $file;
         $written->version = match (true) {
+            self::usesVersion6($file) => 6,
             self::usesVersion5($file) => 5,
             self::usesVersion4($file) => 4,
             self::usesVersion3($file) => 3,
@@ -73,6 +74,16 @@ final class JobFile
             $written,
             JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         )."\n";
+    }
+
+    /** Whether it says what stands on drawings, or waives a finding of a run. */
+    private static function usesVersion6(stdClass $file): bool
+    {
+        $job = new Node($file);
+
+        return $job->find('sheets') !== null || array_filter(
+            $job->list('runs'), static fn (Node $run): bool => $run->find('waived') !== null,
+        ) !== [];
     }
 
     /** Whether it says what is kept apart, where runs are led, how one is insulated, or has a part of a spline. */

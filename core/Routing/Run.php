@@ -21,6 +21,7 @@ use Bowline\Job\Site;
 use Bowline\Job\Stock;
 use Bowline\Job\TeePlace;
 use Bowline\Job\Units;
+use Bowline\Job\WaivedFinding;
 use Bowline\Routing\Flexible\Bodies;
 use stdClass;
 
@@ -40,6 +41,7 @@ final readonly class Run
      * @param  list<FlangeBeside>  $beside  flanges of other runs at the fittings at which it has one itself
      * @param  float  $insulation  thickness round it, mm
      * @param  float|null  $fall  by which it falls at least, a mm for each mm to the side; null where it need not
+     * @param  list<WaivedFinding>  $waived  findings of it that are accepted
      */
     public function __construct(
         public string $id,
@@ -63,6 +65,7 @@ final readonly class Run
         public array $beside = [],
         public float $insulation = 0.0,
         public ?float $fall = null,
+        public array $waived = [],
     ) {
     }
 
@@ -106,6 +109,7 @@ final readonly class Run
             $site->routes->flangesBeside($site, $id),
             $site->values->notNegative($node->find('insulation'), 'the thickness of the insulation'),
             $node->find('fall') === null ? null : $site->values->notNegative($node->find('fall'), 'the fall') / 1000.0,
+            array_map(WaivedFinding::read(...), $node->list('waived')),
         );
 
         return $run->isMoving() ? $run->amid($site) : $run->withRoute($route->inReach($run));
@@ -167,6 +171,7 @@ final readonly class Run
             $this->beside,
             $this->insulation,
             $this->fall,
+            $this->waived,
         );
     }
 
@@ -208,6 +213,7 @@ final readonly class Run
             $this->beside,
             $this->insulation,
             $this->fall,
+            $this->waived,
         );
     }
 
@@ -236,6 +242,7 @@ final readonly class Run
             $this->beside,
             $this->insulation,
             $this->fall,
+            $this->waived,
         );
     }
 

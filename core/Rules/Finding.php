@@ -13,6 +13,7 @@ final readonly class Finding
      * @param  array{float, float}  $span  where along the run, developed length in mm from its start
      * @param  float|null  $nearest  the nearest length that can be reached, mm
      * @param  list<Remedy>  $remedies  each tried by the solver
+     * @param  string|null  $waived  the reason for which it is accepted; null where it is not
      */
     public function __construct(
         public string $rule,
@@ -26,7 +27,29 @@ final readonly class Finding
         public ?float $required = null,
         public ?float $nearest = null,
         public array $remedies = [],
+        public ?string $waived = null,
     ) {
+    }
+
+    /** Returns how far what there is is from what is needed; null where there are no figures of it. */
+    public function off(): ?float
+    {
+        return $this->measured === null || $this->required === null ? null : abs($this->measured - $this->required);
+    }
+
+    /** Whether it keeps the run from being made: a violation that is not waived. */
+    public function counts(): bool
+    {
+        return $this->severity === Severity::Violation && $this->waived === null;
+    }
+
+    /** @param  string|null  $reason  for which it is waived */
+    public function waivedFor(?string $reason): self
+    {
+        return new self(
+            $this->rule, $this->severity, $this->subject, $this->title, $this->message, $this->at, $this->span,
+            $this->measured, $this->required, $this->nearest, $this->remedies, $reason,
+        );
     }
 
     /** @param  list<Remedy>  $remedies */
@@ -34,7 +57,7 @@ final readonly class Finding
     {
         return new self(
             $this->rule, $this->severity, $this->subject, $this->title, $this->message, $this->at, $this->span,
-            $this->measured, $this->required, $this->nearest, $remedies,
+            $this->measured, $this->required, $this->nearest, $remedies, $this->waived,
         );
     }
 }

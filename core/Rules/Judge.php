@@ -52,10 +52,22 @@ final readonly class Judge
         foreach ($this->rules as $rule) {
             array_push($findings, ...$rule->check($laid));
         }
-        usort($findings, static fn (Finding $a, Finding $b): int => [$a->severity !== Severity::Violation, $a->span[0]]
-            <=> [$b->severity !== Severity::Violation, $b->span[0]]);
+        $findings = array_map(static fn (Finding $one): Finding => self::waived($one, $laid), $findings);
+        usort($findings, static fn (Finding $a, Finding $b): int => [! $a->counts(), $a->span[0]]
+            <=> [! $b->counts(), $b->span[0]]);
 
         return $findings;
+    }
+
+    private static function waived(Finding $finding, LaidRun $laid): Finding
+    {
+        foreach ($laid->run->waived as $waiver) {
+            if ($waiver->covers($finding->rule, $finding->subject->key(), $finding->off())) {
+                return $finding->waivedFor($waiver->reason);
+            }
+        }
+
+        return $finding;
     }
 
     /** @return list<Finding> the same, each with the remedies that cure it */

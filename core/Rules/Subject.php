@@ -130,6 +130,12 @@ final readonly class Subject
         return $this->kind === 'joint' && $this->index === $index;
     }
 
+    /** Returns "bend 2", "leg 3", "end from", by which a finding is waived. */
+    public function key(): string
+    {
+        return implode(' ', array_map(strval(...), array_values($this->toArray())));
+    }
+
     /** @return array<string, string|int> as schema/solution.json describes it */
     public function toArray(): array
     {

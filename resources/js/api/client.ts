@@ -221,6 +221,8 @@ export const api = {
     ),
   /** The board with something of it turned, which is not stored. */
   turnBoard: (job: number, harness: string, turn: BoardTurn) => send<Board>(`${harnessOf(job, harness)}/board`, turn),
+  drawingPages: (job: number, kind: string, options: DrawingOptions) =>
+    get<{ pages: number }>(`jobs/${job}/drawings/${kind}?${drawingQuery(options)}`),
   harnessList: (job: number, harness: string, list: string) =>
     get<HarnessList>(`${harnessOf(job, harness)}/lists/${list}`),
   insideTrunks: (job: number, harness: string) => get<InsideTrunks>(`${harnessOf(job, harness)}/inside`),
@@ -280,6 +282,24 @@ type Ending = 'step' | '3mf' | 'glb' | 'obj' | 'stl';
 const only = (sign: '?' | '&', spool: string | undefined) =>
   spool === undefined ? '' : `${sign}spool=${encodeURIComponent(spool)}`;
 
+/** What a drawing is of, and on what. */
+export interface DrawingOptions {
+  run?: string;
+  spool?: string;
+  /** As the job says where it is empty. */
+  paper?: string;
+  /** Whether a tape at full size follows a bend sheet. */
+  tape?: boolean;
+}
+
+const drawingQuery = ({ run: of, spool, paper, tape }: DrawingOptions) =>
+  new URLSearchParams([
+    ...(of === undefined ? [] : [['run', of]]),
+    ...(spool === undefined ? [] : [['spool', spool]]),
+    ...(paper === undefined || paper === '' ? [] : [['paper', paper]]),
+    ...(tape === true ? [['tape', 'yes']] : []),
+  ]).toString();
+
 /** Addresses of the files that can be downloaded. */
 export const files = {
   plainJob: (job: number) => `/api/jobs/${job}/file`,
@@ -297,10 +317,18 @@ export const files = {
   drillings: (job: number, block: string) => `/api/jobs/${job}/joined/${encodeURIComponent(block)}/drillings.csv`,
   cuts: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/cuts.csv${only('?', spool)}`,
   vertices: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/vertices.csv${only('?', spool)}`,
-  sheet: (job: number, id: string, paper: 'a4' | 'letter', spool?: string) =>
-    `/api/${run(job, id)}/sheet.pdf?paper=${paper}${only('&', spool)}`,
-  views: (job: number, id: string, revision: number, spool?: string) =>
-    `/api/${run(job, id)}/views.svg?revision=${revision}${only('&', spool)}`,
+  /** A drawing; as SVG one of its pages, from 0. The revision keeps a browser from showing an older one. */
+  drawing: (
+    job: number,
+    kind: string,
+    format: 'pdf' | 'svg' | 'dxf',
+    options: DrawingOptions,
+    revision: number,
+    page?: number,
+  ) =>
+    `/api/jobs/${job}/drawings/${kind}.${format}?${drawingQuery(options)}&revision=${revision}${
+      page === undefined ? '' : `&page=${page}`
+    }`,
   flanges: '/api/flanges.csv',
   catalogue: (own: boolean) => `/api/catalogue.csv${own ? '?own=1' : ''}`,
   /** The body of a run or spool, or those of all runs; the chord tolerance is that of formats of triangles, mm. */

@@ -299,6 +299,14 @@ export interface Api {
   nearPair?: NearPair;
   nearCures?: NearCures;
   supports?: Supports;
+  newRevision?: NewRevision;
+  askCheck?: AskCheck;
+  revisions?: Revisions;
+  openPoint?: OpenPoint;
+  newRemark?: NewRemark;
+  remarkChange?: RemarkChange;
+  remark?: Remark;
+  comparison?: Comparison;
 }
 /**
  * A new, empty job.
@@ -385,6 +393,7 @@ export interface Header {
   bodies?: JoinedBody[];
   benders?: JobBender[];
   services?: Service[];
+  sheets?: Sheets;
   clearances?: Clearances;
   waivers?: Waiver[];
   keep_outs?: KeepOut[];
@@ -586,6 +595,60 @@ export interface Service {
   class?: string;
 }
 /**
+ * What stands on the drawings of the job.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "sheets".
+ */
+export interface Sheets {
+  /**
+   * ISO 216 or ANSI Y14.1; A4 when it is left out.
+   */
+  paper?: "a4" | "a3" | "a2" | "a1" | "a0" | "letter" | "b" | "c" | "d" | "e";
+  /**
+   * First angle when it is left out (ISO 5456-2).
+   */
+  projection?: "first" | "third";
+  /**
+   * Legal owner.
+   */
+  company?: string;
+  /**
+   * Of the drawing.
+   */
+  number?: string;
+  /**
+   * Name.
+   */
+  drawn_by?: string;
+  /**
+   * Name.
+   */
+  checked_by?: string;
+  /**
+   * General tolerances, in words.
+   */
+  tolerance?: string;
+  /**
+   * The axis that points north.
+   */
+  north?: "+x" | "-x" | "+y" | "-y" | "+z" | "-z";
+  /**
+   * Fields of its own in the title block.
+   *
+   * @maxItems 24
+   */
+  fields?: SheetField[];
+}
+/**
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "sheetField".
+ */
+export interface SheetField {
+  name: string;
+  value?: string;
+}
+/**
  * This interface was referenced by `Job`'s JSON-Schema
  * via the `definition` "clearances".
  */
@@ -749,6 +812,7 @@ export interface Header1 {
   bodies?: JoinedBody[];
   benders?: JobBender[];
   services?: Service[];
+  sheets?: Sheets;
   clearances?: Clearances;
   waivers?: Waiver[];
   keep_outs?: KeepOut[];
@@ -2315,6 +2379,7 @@ export interface JobState {
    * Boxes that runs which lay themselves stay out of, where they are.
    */
   keep_outs: PlacedKeepOut[];
+  frozen: Frozen | null;
 }
 /**
  * A Bowline job file. Lengths in millimetres, angles in degrees.
@@ -2322,9 +2387,9 @@ export interface JobState {
 export interface Job {
   format: "bowline-job";
   /**
-   * 2 brought relations, parts, panels, meshes, sets and benders; 4 brought harnesses; 5 clearances.
+   * 2 brought relations, parts, panels, meshes, sets and benders; 4 brought harnesses; 5 clearances; 6 what stands on drawings.
    */
-  version: 1 | 2 | 3 | 4 | 5;
+  version: 1 | 2 | 3 | 4 | 5 | 6;
   /**
    * What people call it.
    *
@@ -2381,6 +2446,7 @@ export interface Job {
    * @maxItems 100
    */
   services?: Service[];
+  sheets?: Sheets;
   clearances?: Clearances;
   /**
    * What may be nearer to each other than it should.
@@ -3187,6 +3253,12 @@ export interface Run {
    */
   service?: string;
   /**
+   * Findings of it that are accepted.
+   *
+   * @maxItems 200
+   */
+  waived?: WaivedFinding[];
+  /**
    * Millimetres, degrees or a count; or an expression over the named values.
    */
   insulation?: number | string;
@@ -3736,6 +3808,28 @@ export interface Repeat {
    * Millimetres, degrees or a count; or an expression over the named values.
    */
   from?: number | string;
+}
+/**
+ * A finding that is accepted, with the reason. Once it is worse it counts again.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "waivedFinding".
+ */
+export interface WaivedFinding {
+  /**
+   * By which it was found.
+   */
+  rule: string;
+  /**
+   * What of the run it is about: "bend 2", "leg 3", "end from"; numbers as in a finding.
+   */
+  of: string;
+  /**
+   * How far what there is was from what is needed, in the units of the rule; none where it tells no figures.
+   */
+  off?: number;
+  reason: string;
+  by?: string;
 }
 /**
  * The section of the run is taken out of a block, through it or along a face, in place of being made.
@@ -4482,6 +4576,18 @@ export interface Finding {
    * @maxItems 2
    */
   span: [number, number];
+  /**
+   * The reason for which it is accepted; it does not count then.
+   */
+  waived: string | null;
+  /**
+   * What is put into the run, with a reason, to waive it.
+   */
+  waiver: {
+    rule: string;
+    of: string;
+    off?: number;
+  };
   measured?: number;
   required?: number;
   nearest?: number;
@@ -4988,6 +5094,22 @@ export interface PlacedKeepOut {
   size: Point;
 }
 /**
+ * The revision that a job is.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "frozen".
+ */
+export interface Frozen {
+  /**
+   * The job that it is a revision of.
+   */
+  job: number;
+  number: number;
+  name: string;
+  by: string;
+  issued_at: string | null;
+}
+/**
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "preview".
  */
@@ -5408,12 +5530,45 @@ export interface GoTo {
   step: number;
 }
 /**
+ * A revision of a job.
+ *
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "revision".
  */
 export interface Revision {
-  revision: number;
-  step: number;
+  number: number;
+  name: string;
+  by: string;
+  note: string;
+  state: "issuing" | "issued" | "superseded" | "failed";
+  /**
+   * How much of its files is made, 0 to 1.
+   */
+  part: number;
+  problem: string | null;
+  /**
+   * The job as it was issued, which does not change.
+   */
+  job: number;
+  asked_at: string;
+  issued_at: string | null;
+  hash: string | null;
+  /**
+   * Whether it is as it was issued.
+   */
+  intact: boolean;
+  files?: RevisionFile[];
+}
+/**
+ * A file of a revision.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "revisionFile".
+ */
+export interface RevisionFile {
+  name: string;
+  type: string;
+  hash: string;
 }
 /**
  * What a bender says to a run.
@@ -6116,6 +6271,219 @@ export interface SupportEdit {
   list: "clamps" | "runs";
   id: string;
   item: Clamp | Run;
+}
+/**
+ * A revision to be issued.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "newRevision".
+ */
+export interface NewRevision {
+  name: string;
+  by: string;
+  note?: string;
+}
+/**
+ * Asks for a check of a job; with nobody it is taken back.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "askCheck".
+ */
+export interface AskCheck {
+  by: string | null;
+}
+/**
+ * The revisions of a job, the newest first, and whether it is worked on or checked.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "revisions".
+ */
+export interface Revisions {
+  state: "working" | "in-check";
+  checking: Checking | null;
+  /**
+   * Name that the next one is likely to get.
+   */
+  next: string;
+  revisions: Revision[];
+}
+/**
+ * Who asked for a check.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "checking".
+ */
+export interface Checking {
+  by: string;
+  at: string;
+  revision: number;
+}
+/**
+ * What keeps a job from being issued.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "openPoint".
+ */
+export interface OpenPoint {
+  list: string | null;
+  id: string | null;
+  words: string;
+}
+/**
+ * A remark on an item of a job.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "newRemark".
+ */
+export interface NewRemark {
+  list: List;
+  item: string;
+  part?: string;
+  /**
+   * @minItems 3
+   * @maxItems 3
+   */
+  at?: [number, number, number];
+  words: string;
+  by: string;
+}
+/**
+ * Answers a remark, settles it, or opens it again.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "remarkChange".
+ */
+export interface RemarkChange {
+  by: string;
+  answer?: string;
+  resolved?: boolean;
+}
+/**
+ * What somebody who checks has to say of a place.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "remark".
+ */
+export interface Remark {
+  id: number;
+  list: List;
+  item: string;
+  part: string | null;
+  at: [number, number, number] | null;
+  words: string;
+  by: string;
+  made_at: string;
+  answer: string | null;
+  answered_by: string | null;
+  resolved_at: string | null;
+  resolved_by: string | null;
+}
+/**
+ * What has changed between two states of a job.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "comparison".
+ */
+export interface Comparison {
+  before: string;
+  after: string;
+  runs: RunChange[];
+}
+/**
+ * What has become of a run.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "runChange".
+ */
+export interface RunChange {
+  id: string;
+  name: string;
+  change: "same" | "moved" | "changed" | "new" | "gone";
+  moved: number | null;
+  at: [number, number, number] | null;
+  bends: BendChange[];
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  length: [number | null, number | null];
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  cut_length: [number | null, number | null];
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  mass: [number | null, number | null];
+  remake: boolean;
+  spools: SpoolChange[];
+  ghost: Ghost | null;
+  take: TakenItem[];
+}
+/**
+ * A bend that was added, taken out, or has other figures: each as it was and as it is.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "bendChange".
+ */
+export interface BendChange {
+  change: "added" | "removed" | "changed";
+  was: number | null;
+  bend: number | null;
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  straight: [number | null, number | null];
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  rotation: [number | null, number | null];
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  angle: [number | null, number | null];
+  /**
+   * @minItems 2
+   * @maxItems 2
+   */
+  radius: [number | null, number | null];
+}
+/**
+ * What the shop has to do for a spool.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "spoolChange".
+ */
+export interface SpoolChange {
+  mark: string;
+  work: "keep" | "bend" | "make";
+  was: string | null;
+}
+/**
+ * A run as it was.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "ghost".
+ */
+export interface Ghost {
+  path: (Line | Arc | Curve)[];
+  od: number;
+}
+/**
+ * An item as it was, to be put into the job.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "takenItem".
+ */
+export interface TakenItem {
+  list: List;
+  id: string;
+  item: {};
 }
 /**
  * What a new item of a job is to begin as.

@@ -11,6 +11,7 @@ interface Found {
   message: string;
   remedies: readonly string[];
   cures: readonly Cure[];
+  waived?: string | null;
 }
 
 /** One finding in words, with a button for each of its cures, and what else is offered for it. */
@@ -26,19 +27,23 @@ export function FindingSection({
   children?: ReactNode;
 }) {
   const { edit } = useJob();
+  const isWaived = (finding.waived ?? null) !== null;
   const cure = ({ list, item }: Cure) => tell(edit([{ list, id: item.id, item: item as unknown as Edit['item'] }]));
   return (
-    <section className={`finding ${finding.severity}`} aria-label={finding.title}>
+    <section className={`finding ${isWaived ? 'waived' : finding.severity}`} aria-label={finding.title}>
       {name !== undefined && <div className="quiet">{name}</div>}
       <button type="button" className="title" title="Show where" onClick={onShow}>
-        <Mark status={finding.severity} />
+        {!isWaived && <Mark status={finding.severity} />}
         <span>
-          <span className="visually-hidden">{finding.severity === 'violation' ? 'Broken' : 'Warning'}: </span>
+          <span className="visually-hidden">
+            {isWaived ? 'Waived' : finding.severity === 'violation' ? 'Broken' : 'Warning'}:{' '}
+          </span>
           {finding.title}
         </span>
       </button>
       <div>{finding.message}</div>
-      {finding.remedies.length > 0 && (
+      {isWaived && <div className="quiet">Waived: {finding.waived}</div>}
+      {finding.remedies.length > 0 && !isWaived && (
         <div className="remedies">
           {finding.remedies.map((remedy, index) => {
             const change = finding.cures[index];

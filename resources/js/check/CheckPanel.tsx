@@ -1,3 +1,4 @@
+import type { Finding } from '../api/types';
 import { FindingCard } from '../card/FindingList';
 import { HarnessFindings } from '../card/HarnessFindings';
 import { blocksOf } from '../job/blocks';
@@ -6,13 +7,18 @@ import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { TooNear } from './TooNear';
 
+const isBroken = ({ severity, waived }: Finding) => severity === 'violation' && waived === null;
+
+/** What is broken first, what is waived last. */
+const rank = (finding: Finding) => (finding.waived !== null ? 2 : isBroken(finding) ? 0 : 1);
+
 /** All findings of the job, the worst first. */
 export function CheckPanel() {
   const { state, harnesses, item, items } = useJob();
   const pick = useWorkbench((store) => store.pick);
   const findings = state.solutions
     .flatMap((run) => run.findings.map((finding) => ({ run, finding })))
-    .sort((a, b) => Number(b.finding.severity === 'violation') - Number(a.finding.severity === 'violation'));
+    .sort((a, b) => rank(a.finding) - rank(b.finding));
   const bodies = (state.job.bodies ?? []).flatMap((body) => {
     const fault = state.bodies.find(({ id }) => id === body.id)?.fault ?? null;
     return fault === null ? [] : [{ body, fault }];
@@ -23,7 +29,8 @@ export function CheckPanel() {
   });
   const ofWires = harnesses.flatMap((harness) => harness.findings);
   const brokenWires = ofWires.filter(({ severity }) => severity === 'violation').length;
-  const broken = findings.filter(({ finding }) => finding.severity === 'violation').length;
+  const waived = findings.filter(({ finding }) => finding.waived !== null).length;
+  const broken = findings.filter(({ finding }) => isBroken(finding)).length;
   return (
     <>
       <h2>Findings</h2>
@@ -31,8 +38,8 @@ export function CheckPanel() {
         {findings.length + bodies.length + blocks.length + ofWires.length === 0
           ? `All ${state.solutions.length} runs can be bent and built.`
           : `${broken + bodies.length + blocks.length + brokenWires} broken, ${
-              findings.length - broken + ofWires.length - brokenWires
-            } to look at`}
+              findings.length - broken - waived + ofWires.length - brokenWires
+            } to look at${waived === 0 ? '' : `, ${waived} waived`}`}
       </p>
       {bodies.map(({ body, fault }) => (
         <section key={body.id} className="finding violation" aria-label={`${body.name ?? body.id} cannot be one body`}>

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../api/client';
-import type { Edit, Run, SolvedClearance } from '../api/types';
-import { Field } from '../job/Field';
+import type { Edit, Run, SolvedClearance, Waiver } from '../api/types';
+import { Waive } from '../card/Waive';
 import { Mark } from '../job/Mark';
 import { useNearness } from '../job/nearness';
 import { useWorkbench } from '../job/store';
@@ -102,21 +102,13 @@ function NearPair({ one }: { one: SolvedClearance }) {
   const pick = useWorkbench((store) => store.pick);
   const navigate = useNavigate();
   const { marked, mark } = useNearness();
-  const [isWaiving, setIsWaiving] = useState(false);
   const { a, b, measured: distance } = one;
   const others = (state.job.waivers ?? []).filter(
     (waiver) =>
       ![`${pairOf(one)}`, pairOf({ ...one, a: b, b: a })].includes(pairOf({ ...one, a: waiver.a, b: waiver.b })),
   );
   const nameOf = ({ list, id }: typeof a) => item(list, id)?.name ?? id;
-  const waive = async (typed: string) => {
-    const reason = typed.trim();
-    if (reason === '') {
-      throw new Error('Say why it may be so.');
-    }
-    await edit([], { waivers: [...others, { a, b, distance, reason }] }, `Waive ${nameOf(a)} at ${nameOf(b)}`);
-    setIsWaiving(false);
-  };
+  const keep = (waivers: Waiver[], what: string) => edit([], { waivers }, what);
   const layAgain = (id: string) => {
     navigate(`/jobs/${state.id}/lay`);
     useWays.getState().ask([{ again: id }]);
@@ -142,34 +134,26 @@ function NearPair({ one }: { one: SolvedClearance }) {
       <div>{one.message}</div>
       {one.waived !== null && <div className="quiet">Waived: {one.waived}</div>}
       {isMarked && one.waived === null && <Cures one={one} />}
-      {isWaiving ? (
-        <div className="d-grid gap-1 mt-1">
-          <span className="quiet">Why it may be so</span>
-          <Field label="Why it may be so" text="" onEnter={waive} kind="text" />
-          <Button onClick={() => setIsWaiving(false)}>Leave it</Button>
-        </div>
-      ) : (
-        <div className="remedies">
-          {[a, b].map((ref) => (
-            <Button key={`${ref.list}/${ref.id}`} onClick={() => pick(ref.list, ref.id)}>
-              Show {nameOf(ref)}
-            </Button>
-          ))}
-          {one.waived === null &&
-            [a, b]
-              .filter(({ list, id }) => list === 'runs' && isRigid(item('runs', id)))
-              .map(({ id }) => (
-                <Button key={`again ${id}`} onClick={() => layAgain(id)}>
-                  Lay {nameOf({ list: 'runs', id })} again
-                </Button>
-              ))}
-          {one.waived === null ? (
-            <Button onClick={() => setIsWaiving(true)}>Waive…</Button>
-          ) : (
-            <Button onClick={() => tell(edit([], { waivers: others }, 'Take back a waiver'))}>Take it back</Button>
-          )}
-        </div>
-      )}
+      <div className="remedies">
+        {[a, b].map((ref) => (
+          <Button key={`${ref.list}/${ref.id}`} onClick={() => pick(ref.list, ref.id)}>
+            Show {nameOf(ref)}
+          </Button>
+        ))}
+        {one.waived === null &&
+          [a, b]
+            .filter(({ list, id }) => list === 'runs' && isRigid(item('runs', id)))
+            .map(({ id }) => (
+              <Button key={`again ${id}`} onClick={() => layAgain(id)}>
+                Lay {nameOf({ list: 'runs', id })} again
+              </Button>
+            ))}
+        <Waive
+          waived={one.waived}
+          onWaive={(reason) => keep([...others, { a, b, distance, reason }], `Waive ${nameOf(a)} at ${nameOf(b)}`)}
+          onTakeBack={() => keep(others, 'Take back a waiver')}
+        />
+      </div>
     </section>
   );
 }

@@ -38,6 +38,7 @@ type Panel =
   | 'catalogue'
   | 'benders'
   | 'services'
+  | 'sheets'
   | 'sets'
   | 'several'
   | 'comb'

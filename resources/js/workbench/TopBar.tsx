@@ -15,7 +15,7 @@ export function TopBar({ stage }: { stage: Stage }) {
   const navigate = useNavigate();
   const { open: openPanel, away } = useWorkbench();
   const near = useClearances().data?.found.filter(({ waived }) => waived === null) ?? [];
-  const findings = [...state.solutions.flatMap((run) => run.findings), ...near];
+  const findings = [...state.solutions.flatMap((run) => run.findings.filter(({ waived }) => waived === null)), ...near];
   const ready = state.solutions.filter((run) => run.status !== 'violation').length;
   const open: Record<Stage, { count: number; word: string; bad?: boolean }> = {
     place: {

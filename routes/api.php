@@ -6,6 +6,8 @@ use App\Http\Controllers\BoardController;
 use App\Http\Controllers\BodyWorkController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\ClearancesController;
+use App\Http\Controllers\ComparisonController;
+use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\DrillingsController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\EntryController;
@@ -22,7 +24,9 @@ use App\Http\Controllers\OwnFlangesController;
 use App\Http\Controllers\PartsController;
 use App\Http\Controllers\PiecesController;
 use App\Http\Controllers\PreviewController;
+use App\Http\Controllers\RemarkController;
 use App\Http\Controllers\RenameController;
+use App\Http\Controllers\RevisionController;
 use App\Http\Controllers\RunsBetweenPortsController;
 use App\Http\Controllers\SectionController;
 use App\Http\Controllers\SettlingController;
@@ -78,6 +82,15 @@ Route::get('jobs/{job}/ways/{work}', [WaysController::class, 'show'])->whereNumb
 Route::post('jobs/{job}/ways/{work}/stop', [WaysController::class, 'stop'])->whereNumber('work');
 Route::post('jobs/{job}/values/rename', RenameController::class);
 
+Route::get('jobs/{job}/revisions', [RevisionController::class, 'index']);
+Route::post('jobs/{job}/revisions', [RevisionController::class, 'store']);
+Route::get('jobs/{job}/revisions/{number}', [RevisionController::class, 'show'])->whereNumber('number');
+Route::get('jobs/{job}/revisions/{number}/files/{name}', [RevisionController::class, 'file'])->whereNumber('number');
+Route::post('jobs/{job}/checking', [RevisionController::class, 'check']);
+Route::get('jobs/{job}/remarks', [RemarkController::class, 'index']);
+Route::post('jobs/{job}/remarks', [RemarkController::class, 'store']);
+Route::post('jobs/{job}/remarks/{remark}', [RemarkController::class, 'change'])->whereNumber('remark');
+
 Route::get('jobs/{job}/file', [ExportController::class, 'file']);
 Route::get('jobs/{job}/file.bowline', [ExportController::class, 'archive']);
 
@@ -123,15 +136,13 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::get('jobs/{job}/runs/{run}/cuts.csv', [ExportController::class, 'cuts']);
     Route::get('jobs/{job}/runs/{run}/bends.csv', [ExportController::class, 'bends']);
     Route::get('jobs/{job}/runs/{run}/vertices.csv', [ExportController::class, 'vertices']);
-    Route::get('jobs/{job}/runs/{run}/sheet.pdf', [ExportController::class, 'sheet']);
-    Route::get('jobs/{job}/runs/{run}/views.svg', [ExportController::class, 'views']);
     Route::get('jobs/{job}/runs/{run}/benders', [ExportController::class, 'benders']);
     Route::get('jobs/{job}/runs/{run}/mass', [ExportController::class, 'mass']);
     Route::get('jobs/{job}/runs/{run}/triangles', [ExportController::class, 'triangles']);
     Route::get('jobs/{job}/runs/{run}/body.{format}', [ExportController::class, 'body']);
 });
 
-// Bodies of several runs, whose surface may have to be found.
+// Bodies of several runs, whose surface may have to be found, and drawings of whole jobs.
 Route::middleware(LimitedWork::class.':body_seconds')->group(static function (): void {
     Route::post('jobs/{job}/section', SectionController::class);
     Route::get('jobs/{job}/mass', [ExportController::class, 'jobMass']);
@@ -143,4 +154,10 @@ Route::middleware(LimitedWork::class.':body_seconds')->group(static function ():
     Route::get('jobs/{job}/runs/{run}/drillings', [DrillingsController::class, 'of']);
     Route::get('jobs/{job}/joined/{body}/mass', [ExportController::class, 'joinedMass']);
     Route::get('jobs/{job}/bodies.{format}', [ExportController::class, 'bodies']);
+    Route::get('jobs/{job}/drawings/{kind}.{format}', [DrawingController::class, 'file'])
+        ->whereIn('format', ['svg', 'dxf', 'pdf']);
+    Route::get('jobs/{job}/drawings/{kind}', [DrawingController::class, 'show']);
+    Route::get('jobs/{job}/comparison', [ComparisonController::class, 'show']);
+    Route::get('jobs/{job}/comparison.pdf', [ComparisonController::class, 'sheet']);
+    Route::get('jobs/{job}/open-points', [RevisionController::class, 'open']);
 });

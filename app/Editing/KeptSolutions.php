@@ -53,7 +53,7 @@ final readonly class KeptSolutions
         foreach ($rows->sortBy('position') as $row) {
             $run = $core->runs[$row->key];
             $from = self::hash($run);
-            $solutions[$row->key] = ($row->solved_from === $from ? self::kept($row) : null)
+            $solutions[$row->key] = ($row->solved_from === $from || $job->is_frozen ? self::kept($row) : null)
                 ?? $this->solution($job, $solver, $run, $from, $time, $waiting[$row->key] ?? null);
         }
 

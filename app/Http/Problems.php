@@ -8,6 +8,8 @@ use App\Bodies\BodyPending;
 use App\Editing\EditClash;
 use App\Editing\EditRefused;
 use App\Editing\StorageFailed;
+use App\Revisions\JobIsFrozen;
+use App\Revisions\RevisionRefused;
 use App\Support\WorkBrokenOff;
 use Bowline\Editing\EditError;
 use Bowline\Job\JobError;
@@ -27,6 +29,8 @@ final class Problems
             BodyPending::class,
             EditClash::class,
             EditRefused::class,
+            JobIsFrozen::class,
+            RevisionRefused::class,
             JobError::class,
             EditError::class,
             WorkBrokenOff::class,
@@ -52,6 +56,13 @@ final class Problems
             'list' => $refused->list,
             'id' => $refused->id,
             'pointer' => $refused->pointer,
+        ], 422));
+        $exceptions->render(static fn (JobIsFrozen $frozen): JsonResponse => response()->json([
+            'message' => $frozen->getMessage(),
+        ], 423));
+        $exceptions->render(static fn (RevisionRefused $refused): JsonResponse => response()->json([
+            'message' => $refused->getMessage(),
+            'open' => $refused->open,
         ], 422));
         $exceptions->render(static fn (JobError $error): JsonResponse => response()->json([
             'message' => $error->getMessage(),

@@ -44,6 +44,26 @@ final class TemporaryFile
     }
 
     /**
+     * Returns the content that a function writes to the path of a new file, which is deleted.
+     *
+     * @param  callable(string): void  $write
+     *
+     * @throws StorageFailed when it cannot be read again
+     */
+    public static function of(callable $write): string
+    {
+        $path = self::make();
+        try {
+            $write($path);
+            $content = file_get_contents($path);
+
+            return $content === false ? throw StorageFailed::writing(0) : $content;
+        } finally {
+            unlink($path);
+        }
+    }
+
+    /**
      * @return string the path of a new file, for whoever asks to delete
      *
      * @throws StorageFailed

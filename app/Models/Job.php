@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Revisions\JobIsFrozen;
 use Bowline\Job\Channel;
 use Bowline\Job\Node;
 use Bowline\Job\References;
@@ -31,6 +32,8 @@ use stdClass;
  * @property int $step number of the last step in force
  * @property Carbon|null $opened_at
  * @property Carbon $updated_at
+ * @property bool $is_frozen it is an issued revision, and does not change
+ * @property stdClass|null $checking who asked for a check (`by`), when (`at`), and at which `revision`
  * @property int|null $runs_count
  */
 final class Job extends Model
@@ -64,7 +67,7 @@ final class Job extends Model
     protected $guarded = [];
 
     /** @var array<string, mixed> */
-    protected $attributes = ['extras' => '{}', 'remembered' => '{}'];
+    protected $attributes = ['extras' => '{}', 'remembered' => '{}', 'is_frozen' => false];
 
     /** Returns the header of its job file with the units of display. */
     public function header(): stdClass
@@ -130,7 +133,7 @@ final class Job extends Model
     /**
      * Calls a function with the job while no one else can write. SQLite lets a transaction wait for another writer only
      * if its first statement writes; one that has read before is refused as locked. So this first writes without
-     * changing anything, then reads the job.
+     * changing anything, then reads the job. An issued revision refuses it (`JobIsFrozen`).
      *
      * @template Answer
      *
@@ -142,6 +145,9 @@ final class Job extends Model
         return self::resolveConnection()->transaction(function () use ($work): mixed {
             self::query()->toBase()->where('id', $this->id)->update(['revision' => new Expression('revision')]);
             $this->refresh();
+            if ($this->is_frozen) {
+                throw new JobIsFrozen;
+            }
 
             return $work();
         });
@@ -163,6 +169,18 @@ final class Job extends Model
     public function steps(): HasMany
     {
         return $this->hasMany(Step::class);
+    }
+
+    /** @return HasMany<Revision, $this> */
+    public function revisions(): HasMany
+    {
+        return $this->hasMany(Revision::class);
+    }
+
+    /** Whether it waits to be checked, and nothing has changed since that was asked for. */
+    public function isInCheck(): bool
+    {
+        return ($this->checking->revision ?? null) === $this->revision;
     }
 
     /** @return HasMany<TypedEntry, $this> */
@@ -193,6 +211,8 @@ final class Job extends Model
             'revision' => 'integer',
             'step' => 'integer',
             'opened_at' => 'datetime',
+            'is_frozen' => 'boolean',
+            'checking' => 'object',
         ];
     }
 }

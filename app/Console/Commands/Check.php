@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Editing\JobFiles;
 use App\Models\Job;
 use App\Models\Run as RunRow;
+use App\Revisions\HashChain;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
@@ -33,6 +34,10 @@ final class Check extends Command
         }
         $wrong = $runs = 0;
         foreach (Job::all() as $job) {
+            foreach (HashChain::broken($job) as $number) {
+                $wrong++;
+                $this->error(sprintf('%s: its revision %d is not as it was issued', $job->name, $number));
+            }
             try {
                 $core = CoreJob::read($files->file($job));
             } catch (JobError $error) {

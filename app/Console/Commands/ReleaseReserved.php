@@ -7,7 +7,9 @@ namespace App\Console\Commands;
 use App\Bodies\FindBody;
 use App\Models\BodyWork;
 use App\Models\LayWork;
+use App\Models\Revision;
 use App\Models\Settling;
+use App\Revisions\IssueRevision;
 use App\Settling\SettleRun;
 use App\Ways\LayRuns;
 use Illuminate\Console\Command;
@@ -30,6 +32,9 @@ final class ReleaseReserved extends Command
         if (DB::table('queued')->doesntExist()) {
             foreach (Settling::query()->whereIn('state', ['waiting', 'settling'])->get() as $settling) {
                 SettleRun::dispatch($settling->id);
+            }
+            foreach (Revision::query()->where('state', 'issuing')->get(['id']) as $revision) {
+                IssueRevision::dispatch($revision->id);
             }
             foreach (BodyWork::query()->whereIn('state', ['waiting', 'working'])->get() as $work) {
                 FindBody::dispatch($work->id);

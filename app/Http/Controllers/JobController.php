@@ -10,6 +10,7 @@ use App\Http\JobResponse;
 use App\Http\RequestBody;
 use App\Http\TemporaryFile;
 use App\Models\Job;
+use App\Revisions\JobIsFrozen;
 use App\Settling\SettledShape;
 use Bowline\Drawing\JobPicture;
 use Bowline\Exchange\JobArchive;
@@ -33,6 +34,7 @@ final readonly class JobController
     {
         return response()->json(
             Job::query()
+                ->where('is_frozen', false)
                 ->withCount('runs')
                 ->get()
                 ->sortByDesc(
@@ -124,6 +126,9 @@ final readonly class JobController
     /** Deletes a job; it can be restored. */
     public function destroy(Job $job): Response
     {
+        if ($job->is_frozen) {
+            throw new JobIsFrozen;
+        }
         $job->delete();
 
         return response()->noContent();

@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use App\Editing\KeptSolution;
 use App\Models\Job;
+use App\Models\Revision;
 use Bowline\Bending\Benders;
 use Bowline\Exchange\HarnessWriter;
 use Bowline\Exchange\JobBodies;
@@ -62,12 +63,26 @@ final class JobResource extends StateResource
             'bodies' => JobBodies::faults($this->core),
             'harnesses' => array_map(HarnessWriter::write(...), $this->harnesses),
             'harnesses_at' => $this->resource->revision,
+            'frozen' => $this->frozen(),
             'benders' => ['own' => Benders::said($this->core), 'new' => Benders::SHIPPED[0]],
             'services' => Service::said($this->core->source),
             'stocks' => (object) array_map(self::stock(...), $this->core->site->stock),
             'keep_outs' => PlaceWriter::keepOuts($this->core->guides),
             'defaults' => Defaults::all(),
             'limits' => ['reversal' => round(rad2deg(Tolerance::REVERSAL), 6)],
+        ];
+    }
+
+    /** @return array<string, mixed>|null the revision that it is, where it is one */
+    private function frozen(): ?array
+    {
+        $revision = $this->resource->is_frozen
+            ? Revision::query()->where('frozen_id', $this->resource->id)->first()
+            : null;
+
+        return $revision === null ? null : [
+            'job' => $revision->job_id, 'number' => $revision->number, 'name' => $revision->name,
+            'by' => $revision->issued_by, 'issued_at' => $revision->issued_at?->toIso8601String(),
         ];
     }
 

@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { CHORD, files } from '../api/client';
 import { blocksOf, channelsIn } from '../job/blocks';
 import { statusWord } from '../job/Mark';
-import { NameField } from '../job/NameField';
 import { NumberField } from '../job/NumberField';
 import { useWorkbench } from '../job/store';
 import { useJob } from '../job/useJob';
@@ -12,11 +11,13 @@ import { Row, Section } from '../ui/Section';
 import { AlongIt } from './AlongIt';
 import { BenderVerdicts } from './BenderVerdicts';
 import { BendMarks } from './BendMarks';
+import { BendSheetSection } from './BendSheetSection';
 import { BendTable } from './BendTable';
 import { BlockMake } from './BlockMake';
 import { BodyFiles } from './BodyFiles';
 import { BodyWeight, JobWeight, JoinedWeight } from './BodyWeight';
 import { CutTable } from './CutTable';
+import { DrawingDialog } from './DrawingDialog';
 import { Fineness } from './Fineness';
 import { HarnessMake } from './HarnessMake';
 import { Takeaway } from './Takeaway';
@@ -24,7 +25,7 @@ import { VertexTable } from './VertexTable';
 
 /** The downloads: tables and body of the selected run, bodies and file of the job. */
 export function MakePanel() {
-  const { state, item, items, solution, edit, put } = useJob();
+  const { state, item, items, solution, put } = useJob();
   const open = useWorkbench((store) => store.open);
   const picked = useWorkbench((store) => store.picked);
   const id = picked?.list === 'runs' ? picked.id : undefined;
@@ -32,6 +33,7 @@ export function MakePanel() {
   const solved = id === undefined ? undefined : solution(id);
   const [chosen, setMark] = useState<string>();
   const [chord, setChord] = useState(CHORD);
+  const [isDrawing, setIsDrawing] = useState(false);
   const isMade = run !== undefined && solved !== undefined && solved.unsolved !== true;
   const spool = solved?.spools.find((one) => one.mark === chosen);
   const mark = spool?.mark;
@@ -121,30 +123,7 @@ export function MakePanel() {
           >
             <VertexTable run={run} solved={solved} spool={spool} />
           </Section>
-          {run.body === undefined && (
-            <Section title="Bend sheet">
-              <img
-                className="run-views"
-                src={files.views(state.id, run.id, state.revision, mark)}
-                alt={`${run.name ?? run.id} from three sides and at an angle, with its bends numbered`}
-              />
-              <div className="made-list">
-                <Button href={files.sheet(state.id, run.id, 'a4', mark)} download>
-                  Save the bend sheet, A4
-                </Button>
-                <Button href={files.sheet(state.id, run.id, 'letter', mark)} download>
-                  Save the bend sheet, letter
-                </Button>
-              </div>
-              <Row label="Revision">
-                <NameField
-                  label="Revision of the job"
-                  name={state.job.revision ?? '–'}
-                  onChange={(revision) => edit([], { revision: revision.slice(0, 40) }, `Mark as revision ${revision}`)}
-                />
-              </Row>
-            </Section>
-          )}
+          {run.body === undefined && <BendSheetSection run={run} spool={mark} />}
           <AlongIt solved={solved} />
           {joined !== undefined && (
             <Section title={`One body: ${joined.name ?? joined.id}`}>
@@ -177,6 +156,7 @@ export function MakePanel() {
         {!isMade && <Fineness chord={chord} onChange={setChord} />}
         <BodyFiles job={state.id} chord={chord} />
         <div className="made-list">
+          <Button onClick={() => setIsDrawing(true)}>Look at the arrangement drawing</Button>
           <Button href={files.centrelines(state.id)} download>
             Save all centre lines as DXF
           </Button>
@@ -184,6 +164,7 @@ export function MakePanel() {
             Save the job file
           </Button>
         </div>
+        {isDrawing && <DrawingDialog kind="arrangement" title="Arrangement" onClose={() => setIsDrawing(false)} />}
       </Section>
     </>
   );

@@ -6,6 +6,7 @@ import { CombDialog } from '../dialogs/CombDialog';
 import { ServicesDialog } from '../dialogs/ServicesDialog';
 import { SetsDialog } from '../dialogs/SetsDialog';
 import { SeveralDialog } from '../dialogs/SeveralDialog';
+import { SheetsDialog } from '../dialogs/SheetsDialog';
 import { ValuesDialog } from '../dialogs/ValuesDialog';
 
 /** All dialogs; each opens when the store asks for it. */
@@ -19,6 +20,7 @@ export function AllDialogs() {
       <CombDialog />
       <ServicesDialog />
       <SetsDialog />
+      <SheetsDialog />
       <SeveralDialog />
       <ValuesDialog />
     </>

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Editing\JobFiles;
+use App\Models\Job;
+use App\Revisions\Side;
+use Bowline\Comparison\Change;
+use Bowline\Comparison\JobComparison;
+use Bowline\Comparison\RunComparison;
+use Bowline\Drawing\ChangeSheet;
+use Bowline\Exchange\ComparisonWriter;
+use Bowline\Exchange\Plan\PlanPdf;
+use Bowline\Exchange\SegmentWriter;
+use Bowline\Job\Node;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use stdClass;
+
+/** What has changed between two states of a job, to be stepped through, taken over and printed. */
+final readonly class ComparisonController
+{
+    public function __construct(private JobFiles $files)
+    {
+    }
+
+    public function show(Request $request, Job $job): JsonResponse
+    {
+        [$before, $after] = $this->sides($request, $job);
+        $comparison = JobComparison::of($before->core, $before->runs, $after->core, $after->runs);
+        $runs = array_map(static fn (RunComparison $run, array $written): array => [
+            ...$written,
+            'ghost' => $run->before === null || $run->change === Change::Same ? null : [
+                'path' => array_map(SegmentWriter::write(...), $run->before->laid->path->segments),
+                'od' => $run->before->laid->run->stock->section->outsideDiameter,
+            ],
+            'take' => $run->before === null || $run->change === Change::Same
+                ? []
+                : self::take($run->before->laid->run->source, $before, $after),
+        ], $comparison->runs, ComparisonWriter::write($comparison)['runs']);
+
+        return response()->json(['before' => $before->name, 'after' => $after->name, 'runs' => $runs]);
+    }
+
+    /** Returns the change sheet as PDF. */
+    public function sheet(Request $request, Job $job): Response
+    {
+        [$before, $after] = $this->sides($request, $job);
+        $date = $after->job->updated_at->format('Y-m-d');
+        $pages = ChangeSheet::pages(
+            $after->core, JobComparison::of($before->core, $before->runs, $after->core, $after->runs), $before->name,
+            $after->name, $date,
+        );
+
+        return new Response(PlanPdf::pages($pages, $date), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => sprintf('attachment; filename="%s.pdf"', Str::slug('changes '.$job->name)),
+        ]);
+    }
+
+    /** @return array{Side, Side} */
+    private function sides(Request $request, Job $job): array
+    {
+        return [
+            Side::read($job, $request->query->getString('before', 'working'), $this->files),
+            Side::read($job, $request->query->getString('after', 'working'), $this->files),
+        ];
+    }
+
+    /**
+     * Returns the edits that put a run into the other state as it is in this one, with its stock where that is missing.
+     *
+     * @return list<array{list: string, id: string, item: stdClass}>
+     */
+    private static function take(stdClass $run, Side $from, Side $into): array
+    {
+        $node = new Node($run);
+        $stock = $node->get('stock')->text();
+        $edits = [];
+        $isThere = isset($into->core->site->stock[$stock]);
+        foreach ($isThere ? [] : (new Node($from->core->source))->list('stock') as $one) {
+            if ($one->get('id')->text() === $stock) {
+                $edits[] = ['list' => 'stock', 'id' => $stock, 'item' => $one->object()];
+            }
+        }
+        $edits[] = ['list' => 'runs', 'id' => $node->get('id')->text(), 'item' => $run];
+
+        return $edits;
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\RequestBody;
+use App\Models\Job;
+use App\Models\Remark;
+use App\Revisions\JobIsFrozen;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** Remarks of somebody who checks a job: made, answered, settled. */
+final readonly class RemarkController
+{
+    public function index(Job $job): JsonResponse
+    {
+        return response()->json([
+            'remarks' => Remark::query()->where('job_id', $job->id)->orderBy('id')->get()->map(
+                static fn (Remark $remark): array => $remark->told(),
+            )->all(),
+        ]);
+    }
+
+    public function store(Request $request, Job $job): JsonResponse
+    {
+        self::refuseFrozen($job);
+        $body = RequestBody::of($request, 'newRemark');
+        $remark = Remark::query()->create([
+            'job_id' => $job->id, 'list' => $body->get('list')->text(), 'key' => $body->get('item')->text(),
+            'part' => $body->find('part')?->text(), 'at' => $body->find('at')?->value,
+            'words' => trim($body->get('words')->text()), 'made_by' => $body->get('by')->text(), 'made_at' => now(),
+        ]);
+
+        return response()->json($remark->told(), 201);
+    }
+
+    /** Answers a remark, settles it, or opens it again. */
+    public function change(Request $request, Job $job, int $remark): JsonResponse
+    {
+        self::refuseFrozen($job);
+        $found = Remark::query()->where('job_id', $job->id)->find($remark) ?? throw new NotFoundHttpException;
+        $body = RequestBody::of($request, 'remarkChange');
+        $by = $body->get('by')->text();
+        $answer = $body->find('answer')?->text();
+        if ($answer !== null) {
+            $found->fill(['answer' => trim($answer), 'answered_by' => $by]);
+        }
+        $isResolved = $body->find('resolved')?->value;
+        if ($isResolved !== null) {
+            $found->fill($isResolved === true
+                ? ['resolved_at' => now(), 'resolved_by' => $by]
+                : ['resolved_at' => null, 'resolved_by' => null]);
+        }
+        $found->save();
+
+        return response()->json($found->told());
+    }
+
+    private static function refuseFrozen(Job $job): void
+    {
+        if ($job->is_frozen) {
+            throw new JobIsFrozen;
+        }
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\RequestBody;
+use App\Models\Job;
+use App\Models\Revision;
+use App\Models\RevisionFile;
+use App\Revisions\HashChain;
+use App\Revisions\Issuing;
+use App\Revisions\OpenPoints;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** The revisions of a job, and whether it is being worked on or checked. */
+final readonly class RevisionController
+{
+    public function index(Job $job): JsonResponse
+    {
+        $broken = HashChain::broken($job);
+        $revisions = $job->revisions()->orderByDesc('number')->get();
+        $newest = $revisions->firstWhere('state', 'issued')?->number;
+
+        return response()->json([
+            'state' => $job->isInCheck() ? 'in-check' : 'working',
+            'checking' => $job->isInCheck() ? $job->checking : null,
+            'next' => $job->extras->revision ?? (Issuing::after($revisions->first()->name ?? '') ?? 'A'),
+            'revisions' => $revisions->map(static fn (Revision $one): array => self::told(
+                $one, $one->number !== $newest, ! in_array($one->number, $broken, true),
+            ))->all(),
+        ]);
+    }
+
+    /** Returns what keeps the job from being issued. */
+    public function open(Job $job, OpenPoints $points): JsonResponse
+    {
+        return response()->json(['open' => $points->of($job)]);
+    }
+
+    public function store(Request $request, Job $job, Issuing $issuing): JsonResponse
+    {
+        $body = RequestBody::of($request, 'newRevision');
+        $revision = $issuing->issue(
+            $job, $body->get('name')->text(), $body->get('by')->text(), $body->find('note')?->text() ?? '',
+        );
+
+        return response()->json(self::told($revision, false, true), 202);
+    }
+
+    public function show(Job $job, int $number): JsonResponse
+    {
+        $revision = self::find($job, $number);
+
+        return response()->json([
+            ...self::told($revision, false, ! in_array($number, HashChain::broken($job), true)),
+            'files' => $revision->files()->orderBy('id')->get(['name', 'type', 'hash'])->map(
+                static fn (RevisionFile $file): array => $file->only(['name', 'type', 'hash']),
+            )->all(),
+        ]);
+    }
+
+    public function file(Job $job, int $number, string $name): Response
+    {
+        $file = self::find($job, $number)->files()->where('name', $name)->first() ?? throw new NotFoundHttpException;
+
+        return new Response($file->content, 200, [
+            'Content-Type' => $file->type,
+            'Content-Disposition' => sprintf('attachment; filename="%s"', addcslashes($file->name, '"\\')),
+        ]);
+    }
+
+    /** Asks for a check of the job as it is now, or takes that back. */
+    public function check(Request $request, Job $job): JsonResponse
+    {
+        $by = RequestBody::of($request, 'askCheck')->get('by')->value;
+        $job->alone(static function () use ($job, $by): void {
+            $job->checking = ! is_string($by) ? null : (object) [
+                'by' => $by, 'at' => now()->toIso8601String(), 'revision' => $job->revision,
+            ];
+            $job->timestamps = false;
+            $job->save();
+        });
+
+        return $this->index($job);
+    }
+
+    private static function find(Job $job, int $number): Revision
+    {
+        return $job->revisions()->where('number', $number)->first() ?? throw new NotFoundHttpException;
+    }
+
+    /** @return array<string, mixed> schema/api.json, `revision` */
+    private static function told(Revision $revision, bool $isOlder, bool $isIntact): array
+    {
+        return [
+            'number' => $revision->number, 'name' => $revision->name, 'by' => $revision->issued_by,
+            'note' => $revision->note,
+            'state' => $revision->state === 'issued' && $isOlder ? 'superseded' : $revision->state,
+            'part' => $revision->part, 'problem' => $revision->problem, 'job' => $revision->frozen_id,
+            'asked_at' => $revision->asked_at->toIso8601String(),
+            'issued_at' => $revision->issued_at?->toIso8601String(), 'hash' => $revision->hash, 'intact' => $isIntact,
+        ];
+    }
+}

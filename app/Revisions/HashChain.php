@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Revisions;
+
+use App\Models\Job;
+use App\Models\Revision;
+use App\Models\RevisionFile;
+use Illuminate\Support\Collection;
+
+/**
+ * The hashes of the revisions of a job: each is over all that the revision says, its files, and the hash of the one
+ * before. Whoever changes one has to change all that follow.
+ */
+final class HashChain
+{
+    /** Returns the hash of a revision, from what is stored of it. */
+    public static function of(Revision $revision): string
+    {
+        $files = $revision->files()->orderBy('name')->get(['name', 'type', 'content'])->map(
+            static fn (RevisionFile $file): array => [$file->name, $file->type, hash('sha256', $file->content)],
+        );
+
+        return hash('sha256', json_encode([
+            $revision->hash_before, $revision->number, $revision->name, $revision->issued_by, $revision->note,
+            $revision->issued_at?->toIso8601String(), $files->all(),
+        ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
+    }
+
+    /** Returns the hash that the next revision of a job goes on from; empty for the first. */
+    public static function last(Job $job): string
+    {
+        return self::issued($job)->last()->hash ?? '';
+    }
+
+    /** @return list<int> numbers of the revisions of a job that are not as they were issued, or do not follow on */
+    public static function broken(Job $job): array
+    {
+        $broken = [];
+        $before = '';
+        foreach (self::issued($job) as $revision) {
+            if ($revision->hash_before !== $before || $revision->hash !== self::of($revision)) {
+                $broken[] = $revision->number;
+            }
+            $before = (string) $revision->hash;
+        }
+
+        return $broken;
+    }
+
+    /** @return Collection<int, Revision> in order */
+    private static function issued(Job $job): Collection
+    {
+        return Revision::query()->where('job_id', $job->id)->where('state', 'issued')->orderBy('number')->get();
+    }
+}

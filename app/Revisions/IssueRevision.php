@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Revisions;
+
+use App\Models\Revision;
+use App\Models\RevisionFile;
+use Bowline\Job\JobError;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+
+/** Makes the files of a revision on the queue, and issues it once all are there. */
+final class IssueRevision implements ShouldQueue
+{
+    use Queueable;
+
+    /** A worker that was ended meanwhile takes it up again when it is restarted. */
+    public int $tries = 5;
+
+    public bool $failOnTimeout = true;
+
+    public int $timeout = 300;
+
+    public function __construct(private readonly int $revision)
+    {
+    }
+
+    public function handle(RevisionFiles $files): void
+    {
+        $revision = Revision::query()->where('state', 'issuing')->find($this->revision);
+        if ($revision === null) {
+            return;
+        }
+        $revision->files()->delete();
+        try {
+            foreach ($files->of($revision) as [$part, $name, $type, $content]) {
+                RevisionFile::query()->create([
+                    'revision_id' => $revision->id, 'name' => $name, 'type' => $type,
+                    'hash' => hash('sha256', $content), 'content' => $content,
+                ]);
+                $revision->update(['part' => $part]);
+            }
+        } catch (JobError $error) {
+            $this->fails($revision, $error->getMessage());
+
+            return;
+        }
+        $revision->issued_at = now();
+        $revision->fill(['part' => 1.0, 'state' => 'issued', 'hash' => HashChain::of($revision)])->save();
+    }
+
+    /** Tells that it was not issued, so that it does not appear to go on. */
+    public function failed(): void
+    {
+        $revision = Revision::query()->where('state', 'issuing')->find($this->revision);
+        if ($revision !== null) {
+            $this->fails($revision, 'its files took too long, or could not be written');
+        }
+    }
+
+    private function fails(Revision $revision, string $problem): void
+    {
+        $revision->files()->delete();
+        $revision->update(['state' => 'failed', 'problem' => ucfirst($problem).'.']);
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Revisions;
+
+use App\Editing\JobFiles;
+use App\Editing\KeptSolutions;
+use App\Editing\LaidRuns;
+use App\Harness\KeptMovements;
+use App\Harness\RememberedPackings;
+use App\Models\Job;
+use App\Models\Remark;
+use Bowline\Clearance\Clearances;
+use Bowline\Exchange\ClearanceWriter;
+use Bowline\Exchange\JobBodies;
+use Bowline\Job as CoreJob;
+use Bowline\Job\Node;
+use Bowline\Rules\Severity;
+use Bowline\Solving\HarnessSolver;
+use Bowline\Solving\SolvedHarness;
+
+/**
+ * What keeps a job from being issued: violations that are neither cured nor waived, runs that are not worked out,
+ * remarks that are not settled.
+ */
+final readonly class OpenPoints
+{
+    public function __construct(
+        private JobFiles $files,
+        private KeptSolutions $solutions,
+        private RememberedPackings $packings,
+    ) {
+    }
+
+    /** @return list<array{list: string|null, id: string|null, words: string}> each with the item that it is about */
+    public function of(Job $job): array
+    {
+        $core = CoreJob::read($this->files->file($job));
+
+        return [
+            ...$this->ofRuns($job, $core), ...self::ofBodies($core), ...$this->ofHarnesses($job, $core),
+            ...self::ofRemarks($job),
+        ];
+    }
+
+    /** @return list<array{list: string|null, id: string|null, words: string}> */
+    private function ofRuns(Job $job, CoreJob $core): array
+    {
+        $points = [];
+        foreach ($this->solutions->of($job, $core) as $id => $kept) {
+            [$name, $id] = [$core->runs[$id]->name, $core->runs[$id]->id];
+            if (! $kept->isWorkedOut) {
+                $points[] = self::point('runs', $id, $name.' is not worked out yet');
+
+                continue;
+            }
+            foreach ((new Node($kept->decoded()))->list('findings') as $finding) {
+                $isOpen = $finding->get('severity')->value === 'violation' && $finding->find('waived')?->value === null;
+                if ($isOpen) {
+                    $points[] = self::point('runs', $id, $name.': '.$finding->get('title')->text());
+                }
+            }
+        }
+
+        return $points;
+    }
+
+    /** @return list<array{list: string|null, id: string|null, words: string}> */
+    private static function ofBodies(CoreJob $core): array
+    {
+        $points = [];
+        foreach (JobBodies::faults($core) as $body) {
+            if ($body['fault'] !== null) {
+                $points[] = self::point(null, null, sprintf('%s: %s', $body['id'], $body['fault']));
+            }
+        }
+
+        return $points;
+    }
+
+    /** @return list<array{list: string|null, id: string|null, words: string}> of harnesses, and of things too near */
+    private function ofHarnesses(Job $job, CoreJob $core): array
+    {
+        $points = [];
+        $harnesses = (new HarnessSolver($core, $this->packings, new KeptMovements($job)))->all();
+        foreach ($harnesses as $harness) {
+            foreach ($harness->findings as $finding) {
+                if ($finding->severity === Severity::Violation) {
+                    $points[] = self::point('harnesses', $harness->laid->harness->id, $finding->title);
+                }
+            }
+        }
+        $clearances = new Clearances(
+            $core, LaidRuns::overMovement($job, $core->runs), SolvedHarness::bundlesOf($harnesses),
+        );
+        foreach ($clearances->all() as $short) {
+            if ($short->isViolation()) {
+                $ref = $short->gap->one->ref();
+                $title = ClearanceWriter::write([$short], $core->site->units)[0]['title'];
+                $points[] = self::point($ref->list, $ref->id, is_string($title) ? $title : '');
+            }
+        }
+
+        return $points;
+    }
+
+    /** @return list<array{list: string|null, id: string|null, words: string}> */
+    private static function ofRemarks(Job $job): array
+    {
+        $points = [];
+        foreach (Remark::query()->where('job_id', $job->id)->whereNull('resolved_at')->orderBy('id')->get() as $one) {
+            $points[] = self::point($one->list, $one->key, 'Remark not settled: '.$one->words);
+        }
+
+        return $points;
+    }
+
+    /** @return array{list: string|null, id: string|null, words: string} */
+    private static function point(?string $list, ?string $id, string $words): array
+    {
+        return ['list' => $list, 'id' => $id, 'words' => $words];
+    }
+}

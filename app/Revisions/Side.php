@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Revisions;
+
+use App\Editing\JobFiles;
+use App\Models\Job;
+use App\Models\Revision;
+use App\Settling\SettledRuns;
+use Bowline\Job as CoreJob;
+use Bowline\Job\JobError;
+use Bowline\Solving\SolvedRun;
+
+/** One of two states of a job that are compared: as it is now, one of its revisions, or another job. */
+final readonly class Side
+{
+    /**
+     * @param  string  $name  "revision A"
+     * @param  list<SolvedRun>  $runs
+     */
+    private function __construct(
+        public Job $job,
+        public string $name,
+        public CoreJob $core,
+        public array $runs,
+    ) {
+    }
+
+    /**
+     * Reads "working", "revision:3" (by its number) or "job:12".
+     *
+     * @throws JobError when there is none of that name
+     */
+    public static function read(Job $job, string $word, JobFiles $files): self
+    {
+        [$kind, $number] = [...explode(':', $word, 2), ''];
+        if ($kind === 'revision') {
+            $revision = Revision::query()->where('job_id', $job->id)->where('number', (int) $number)->first();
+            if ($revision !== null) {
+                return self::of($revision->frozen, 'revision '.$revision->name, $files);
+            }
+        }
+        $other = $kind === 'job' ? Job::query()->where('is_frozen', false)->find((int) $number) : null;
+
+        return match (true) {
+            $word === 'working' => self::of($job, 'the job as it is', $files),
+            $other !== null => self::of($other, $other->name, $files),
+            default => throw JobError::at('', sprintf('there is no “%s” to compare with', $word)),
+        };
+    }
+
+    private static function of(Job $job, string $name, JobFiles $files): self
+    {
+        $core = CoreJob::read($files->file($job));
+
+        return new self($job, $name, $core, SettledRuns::solved($job, $core));
+    }
+}

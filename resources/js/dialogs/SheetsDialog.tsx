@@ -1,0 +1,137 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { Modal } from 'react-bootstrap';
+import type { Sheets } from '../api/types';
+import { Field } from '../job/Field';
+import { NameField } from '../job/NameField';
+import { FieldHome } from '../job/NumberField';
+import { useWorkbench } from '../job/store';
+import { tell } from '../job/tell';
+import { useJob } from '../job/useJob';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { IconButton } from '../ui/IconButton';
+import { Row } from '../ui/Section';
+
+const PAPERS = ['a4', 'a3', 'a2', 'a1', 'a0', 'letter', 'b', 'c', 'd', 'e'].map((one): [string, string] => [
+  one,
+  one.length === 1 ? `ANSI ${one.toUpperCase()}` : one === 'letter' ? 'letter' : one.toUpperCase(),
+]);
+
+const TEXTS = [
+  ['company', 'Owner'],
+  ['number', 'Drawing no.'],
+  ['drawn_by', 'Drawn by'],
+  ['checked_by', 'Checked by'],
+  ['tolerance', 'Tolerances'],
+] as const;
+
+const AXES = ['', '+x', '-x', '+y', '-y', '+z', '-z'].map((one): [string, string] => [
+  one,
+  one === '' ? 'not told' : one.replace('-', '−').toUpperCase(),
+]);
+
+/** What stands on the drawings of the job: paper, projection and title block. */
+export function SheetsDialog() {
+  const { panel, open } = useWorkbench();
+  return (
+    <Modal show={panel === 'sheets'} onHide={() => open(null)} scrollable aria-labelledby="sheets-title">
+      <Modal.Header closeButton>
+        <Modal.Title id="sheets-title">On the drawings</Modal.Title>
+      </Modal.Header>
+      <Modal.Body>
+        <FieldHome value="sheets">
+          <Fields />
+        </FieldHome>
+      </Modal.Body>
+    </Modal>
+  );
+}
+
+function Fields() {
+  const { state, edit } = useJob();
+  const sheets: Sheets = state.job.sheets ?? {};
+  const fields = sheets.fields ?? [];
+  const keep = (changed: Partial<Sheets>, what: string) => edit([], { sheets: { ...sheets, ...changed } }, what);
+  const keepField = (index: number, changed: { name?: string; value?: string }) =>
+    keep({ fields: fields.map((one, i) => (i === index ? { ...one, ...changed } : one)) }, 'Change the title block');
+  return (
+    <>
+      <Row label="Paper" wide>
+        <Choice
+          label="Paper"
+          value={sheets.paper ?? 'a4'}
+          of={PAPERS}
+          onChange={(paper) => tell(keep({ paper: paper as Sheets['paper'] }, 'Change the paper'))}
+        />
+      </Row>
+      <Row label="Views" wide>
+        <Choice
+          label="Projection"
+          value={sheets.projection ?? 'first'}
+          of={[
+            ['first', 'first angle'],
+            ['third', 'third angle'],
+          ]}
+          onChange={(one) => tell(keep({ projection: one as Sheets['projection'] }, 'Change the projection'))}
+        />
+      </Row>
+      <Row label="North" wide>
+        <Choice
+          label="Axis that points north"
+          value={sheets.north ?? ''}
+          of={AXES}
+          onChange={(north) =>
+            tell(keep({ north: north === '' ? undefined : (north as Sheets['north']) }, 'Change north'))
+          }
+        />
+      </Row>
+      <Row label="Revision" wide>
+        <NameField
+          label="Revision of the job"
+          name={state.job.revision ?? '–'}
+          onChange={(revision) => edit([], { revision: revision.slice(0, 40) }, `Mark as revision ${revision}`)}
+        />
+      </Row>
+      {TEXTS.map(([key, label]) => (
+        <Row key={key} label={label} wide>
+          <Field
+            label={label}
+            text={sheets[key] ?? ''}
+            kind="text"
+            onEnter={(text) => keep({ [key]: text.trim() }, `Change “${label}” on the drawings`)}
+          />
+        </Row>
+      ))}
+      <div className="caption mt-2">
+        <span>Fields of your own</span>
+        <Button
+          disabled={fields.length >= 8}
+          onClick={() => tell(keep({ fields: [...fields, { name: 'Project', value: '' }] }, 'Add a field'))}
+        >
+          <Plus size={14} /> Add a field
+        </Button>
+      </div>
+      {fields.map((field, index) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a field is its place
+        <div key={index} className="own-field">
+          <NameField
+            label={`Name of field ${index + 1}`}
+            name={field.name}
+            onChange={(name) => keepField(index, { name })}
+          />
+          <Field
+            label={`${field.name}: value`}
+            text={field.value ?? ''}
+            kind="text"
+            onEnter={(value) => keepField(index, { value: value.trim() })}
+          />
+          <IconButton
+            icon={Trash2}
+            name={`Take out ${field.name}`}
+            onClick={() => tell(keep({ fields: fields.filter((_, i) => i !== index) }, `Take out ${field.name}`))}
+          />
+        </div>
+      ))}
+    </>
+  );
+}

@@ -240,10 +240,11 @@ final class Arrangement implements DrawingKind
     private function axes(ViewOnSheet $view, array $within): void
     {
         $at = [$within[0] + 14.0, $within[3] - 20.0];
-        foreach (Vector::axes() as $i => $axis) {
+        $axes = ['X' => new Vector(1.0, 0.0, 0.0), 'Y' => new Vector(0.0, 1.0, 0.0), 'Z' => new Vector(0.0, 0.0, 1.0)];
+        foreach ($axes as $name => $axis) {
             $flat = $view->projection->flat($axis);
             if (hypot(...$flat) > 0.05) {
-                $this->arrow($view->canvas, $at, $flat, 8.0, ['X', 'Y', 'Z'][$i]);
+                $this->arrow($view->canvas, $at, $flat, 8.0, $name);
             }
         }
         $north = Vector::axis($this->settings->north);

@@ -13,7 +13,7 @@ use Bowline\Comparison\RunComparison;
 use Bowline\Drawing\ChangeSheet;
 use Bowline\Exchange\ComparisonWriter;
 use Bowline\Exchange\Plan\PlanPdf;
-use Bowline\Exchange\SegmentWriter;
+use Bowline\Geometry\Path;
 use Bowline\Job\Node;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -24,6 +24,9 @@ use stdClass;
 /** What has changed between two states of a job, to be stepped through, taken over and printed. */
 final readonly class ComparisonController
 {
+    /** Places along a run as it was. */
+    private const PLACES = 240;
+
     public function __construct(private JobFiles $files)
     {
     }
@@ -35,7 +38,7 @@ final readonly class ComparisonController
         $runs = array_map(static fn (RunComparison $run, array $written): array => [
             ...$written,
             'ghost' => $run->before === null || $run->change === Change::Same ? null : [
-                'path' => array_map(SegmentWriter::write(...), $run->before->laid->path->segments),
+                'points' => self::points($run->before->laid->path),
                 'od' => $run->before->laid->run->stock->section->outsideDiameter,
             ],
             'take' => $run->before === null || $run->change === Change::Same
@@ -69,6 +72,15 @@ final readonly class ComparisonController
             Side::read($job, $request->query->getString('before', 'working'), $this->files),
             Side::read($job, $request->query->getString('after', 'working'), $this->files),
         ];
+    }
+
+    /** @return list<array{float, float, float}> places evenly along a path, for the view */
+    private static function points(Path $path): array
+    {
+        return array_map(
+            static fn (int $i): array => $path->pointAt($path->length * $i / self::PLACES)->withoutNegativeZeros(),
+            range(0, self::PLACES),
+        );
     }
 
     /**

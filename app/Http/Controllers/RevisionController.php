@@ -93,7 +93,7 @@ final readonly class RevisionController
         return $job->revisions()->where('number', $number)->first() ?? throw new NotFoundHttpException;
     }
 
-    /** @return array<string, mixed> schema/api.json, `revision` */
+    /** @return array<string, mixed> schema/api.json, `jobRevision` */
     private static function told(Revision $revision, bool $isOlder, bool $isIntact): array
     {
         return [

@@ -11,6 +11,7 @@ import type {
   CatalogueReport,
   CatalogueRow,
   Comb,
+  Comparison,
   Drillings,
   Edit,
   Edits,
@@ -26,6 +27,7 @@ import type {
   JobFacts,
   JobHarnesses,
   JobList,
+  JobRevision,
   JobState,
   Joined,
   JoinPieces,
@@ -39,6 +41,9 @@ import type {
   NearCures,
   NearestThing,
   NewItem,
+  NewRemark,
+  NewRevision,
+  OpenPoint,
   OwnFlanges,
   OwnStock,
   Parts,
@@ -51,8 +56,11 @@ import type {
   PreviewRun,
   Problem,
   ReadNumber,
+  Remark,
+  RemarkChange,
   Rename,
   Revision,
+  Revisions,
   Run,
   SectionOf,
   SectionView,
@@ -221,6 +229,18 @@ export const api = {
     ),
   /** The board with something of it turned, which is not stored. */
   turnBoard: (job: number, harness: string, turn: BoardTurn) => send<Board>(`${harnessOf(job, harness)}/board`, turn),
+  revisions: (job: number) => get<Revisions>(`jobs/${job}/revisions`),
+  jobRevision: (job: number, number: number) => get<JobRevision>(`jobs/${job}/revisions/${number}`),
+  issue: (job: number, body: NewRevision) => send<JobRevision>(`jobs/${job}/revisions`, body),
+  openPoints: (job: number) => get<{ open: OpenPoint[] }>(`jobs/${job}/open-points`),
+  /** Asks for a check of the job as it is; nobody takes that back. */
+  askCheck: (job: number, by: string | null) => send<Revisions>(`jobs/${job}/checking`, { by }),
+  comparison: (job: number, before: string, after: string) =>
+    get<Comparison>(`jobs/${job}/comparison?before=${before}&after=${after}`),
+  remarks: (job: number) => get<{ remarks: Remark[] }>(`jobs/${job}/remarks`),
+  remark: (job: number, body: NewRemark) => send<Remark>(`jobs/${job}/remarks`, body),
+  changeRemark: (job: number, remark: number, body: RemarkChange) =>
+    send<Remark>(`jobs/${job}/remarks/${remark}`, body),
   drawingPages: (job: number, kind: string, options: DrawingOptions) =>
     get<{ pages: number }>(`jobs/${job}/drawings/${kind}?${drawingQuery(options)}`),
   harnessList: (job: number, harness: string, list: string) =>
@@ -307,6 +327,10 @@ export const files = {
   job: ({ id, job }: JobState) =>
     `/api/jobs/${id}/file${(job.surroundings ?? []).some(({ shape }) => shape === 'mesh') ? '.bowline' : ''}`,
   picture: (job: number, revision: number) => `/api/jobs/${job}/picture.svg?revision=${revision}`,
+  ofRevision: (job: number, number: number, name: string) =>
+    `/api/jobs/${job}/revisions/${number}/files/${encodeURIComponent(name)}`,
+  changeSheet: (job: number, before: string, after: string) =>
+    `/api/jobs/${job}/comparison.pdf?before=${before}&after=${after}`,
   centrelines: (job: number) => `/api/jobs/${job}/centrelines.dxf`,
   centreline: (job: number, id: string) => `/api/${run(job, id)}/centreline.dxf`,
   bends: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/bends.csv${only('?', spool)}`,

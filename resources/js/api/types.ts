@@ -307,6 +307,7 @@ export interface Api {
   remarkChange?: RemarkChange;
   remark?: Remark;
   comparison?: Comparison;
+  jobRevision?: JobRevision;
 }
 /**
  * A new, empty job.
@@ -5142,6 +5143,10 @@ export interface Problem {
   id?: string;
   pointer?: string;
   clash?: Clash;
+  /**
+   * What keeps a job from being issued.
+   */
+  open?: OpenPoint[];
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -5155,6 +5160,17 @@ export interface Clash {
   }[];
   now: {} | null;
   with_yours: {} | null;
+}
+/**
+ * What keeps a job from being issued.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "openPoint".
+ */
+export interface OpenPoint {
+  list: string | null;
+  id: string | null;
+  words: string;
 }
 /**
  * This interface was referenced by `Api`'s JSON-Schema
@@ -5530,45 +5546,12 @@ export interface GoTo {
   step: number;
 }
 /**
- * A revision of a job.
- *
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "revision".
  */
 export interface Revision {
-  number: number;
-  name: string;
-  by: string;
-  note: string;
-  state: "issuing" | "issued" | "superseded" | "failed";
-  /**
-   * How much of its files is made, 0 to 1.
-   */
-  part: number;
-  problem: string | null;
-  /**
-   * The job as it was issued, which does not change.
-   */
-  job: number;
-  asked_at: string;
-  issued_at: string | null;
-  hash: string | null;
-  /**
-   * Whether it is as it was issued.
-   */
-  intact: boolean;
-  files?: RevisionFile[];
-}
-/**
- * A file of a revision.
- *
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "revisionFile".
- */
-export interface RevisionFile {
-  name: string;
-  type: string;
-  hash: string;
+  revision: number;
+  step: number;
 }
 /**
  * What a bender says to a run.
@@ -6305,7 +6288,7 @@ export interface Revisions {
    * Name that the next one is likely to get.
    */
   next: string;
-  revisions: Revision[];
+  revisions: JobRevision[];
 }
 /**
  * Who asked for a check.
@@ -6319,15 +6302,45 @@ export interface Checking {
   revision: number;
 }
 /**
- * What keeps a job from being issued.
+ * A revision of a job.
  *
  * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "openPoint".
+ * via the `definition` "jobRevision".
  */
-export interface OpenPoint {
-  list: string | null;
-  id: string | null;
-  words: string;
+export interface JobRevision {
+  number: number;
+  name: string;
+  by: string;
+  note: string;
+  state: "issuing" | "issued" | "superseded" | "failed";
+  /**
+   * How much of its files is made, 0 to 1.
+   */
+  part: number;
+  problem: string | null;
+  /**
+   * The job as it was issued, which does not change.
+   */
+  job: number;
+  asked_at: string;
+  issued_at: string | null;
+  hash: string | null;
+  /**
+   * Whether it is as it was issued.
+   */
+  intact: boolean;
+  files?: RevisionFile[];
+}
+/**
+ * A file of a revision.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "revisionFile".
+ */
+export interface RevisionFile {
+  name: string;
+  type: string;
+  hash: string;
 }
 /**
  * A remark on an item of a job.
@@ -6471,8 +6484,11 @@ export interface SpoolChange {
  * via the `definition` "ghost".
  */
 export interface Ghost {
-  path: (Line | Arc | Curve)[];
   od: number;
+  /**
+   * Evenly along its centre line, mm.
+   */
+  points: number[][];
 }
 /**
  * An item as it was, to be put into the job.

@@ -5,6 +5,7 @@ import { blocksOf } from '../job/blocks';
 import { useWorkbench } from '../job/store';
 import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
+import { Remarks } from './Remarks';
 import { TooNear } from './TooNear';
 
 const isBroken = ({ severity, waived }: Finding) => severity === 'violation' && waived === null;
@@ -73,6 +74,7 @@ export function CheckPanel() {
         />
       ))}
       <TooNear />
+      <Remarks />
     </>
   );
 }

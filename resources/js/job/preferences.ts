@@ -8,6 +8,9 @@ interface Preferences {
   stripFolded: boolean;
   /** Whether runs have the colours of what they carry, in place of those of their material. */
   byService: boolean;
+  /** Whose name stands beside what is issued, remarked and answered here. */
+  person: string;
+  sign: (person: string) => void;
   /** What ways of runs that lay themselves are weighed by. */
   weights: WayWeights;
   weigh: (weights: WayWeights) => void;
@@ -23,6 +26,8 @@ export const usePreferences = create<Preferences>()(
       stock: {},
       stripFolded: false,
       byService: false,
+      person: '',
+      sign: (person) => set({ person }),
       weights: {},
       weigh: (weights) => set({ weights }),
       chooseStock: (job, stock) => set((now) => ({ stock: { ...now.stock, [job]: stock } })),

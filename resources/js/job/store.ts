@@ -39,6 +39,7 @@ type Panel =
   | 'benders'
   | 'services'
   | 'sheets'
+  | 'revisions'
   | 'sets'
   | 'several'
   | 'comb'

@@ -72,9 +72,7 @@ export function DrawingDialog({ kind, title, run, spool, onClose }: Props) {
           <Button disabled={shown === 0} onClick={() => setPage(shown - 1)}>
             Before
           </Button>
-          <span className="figure">
-            {pages === 0 ? 'sheet –' : `sheet ${shown + 1} of ${pages}`}
-          </span>
+          <span className="figure">{pages === 0 ? 'sheet –' : `sheet ${shown + 1} of ${pages}`}</span>
           <Button disabled={shown >= pages - 1} onClick={() => setPage(shown + 1)}>
             Next
           </Button>

@@ -151,6 +151,11 @@ export function MakePanel() {
           </Section>
         </>
       )}
+      <Section title="Revisions">
+        <div className="made-list">
+          <Button onClick={() => open('revisions')}>Issue, open, compare…</Button>
+        </div>
+      </Section>
       <Section title="The whole job">
         <JobWeight />
         {!isMade && <Fineness chord={chord} onChange={setChord} />}

@@ -12,6 +12,7 @@ import { CameraRig } from './CameraRig';
 import { boundsOf, withRoom } from './camera';
 import { Envelope } from './Envelope';
 import { FloorGrid } from './FloorGrid';
+import { Ghosts } from './Ghosts';
 import { HoverTag } from './HoverTag';
 import { JoinedMeshes, WallMesh } from './JoinedMeshes';
 import { Legend } from './Legend';
@@ -176,6 +177,7 @@ function Scene({ stage }: { stage: Stage }) {
       <SectionScene />
       <MeasureScene />
       <NearMark />
+      <Ghosts />
       {stage === 'lay' && <WayLines />}
       {(stage === 'lay' || stage === 'place') && <KeepOuts />}
       <NearLine />

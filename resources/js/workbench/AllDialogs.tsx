@@ -3,6 +3,7 @@ import { BringInLines } from '../dialogs/BringInLines';
 import { CatalogueDialog } from '../dialogs/CatalogueDialog';
 import { ClashDialog } from '../dialogs/ClashDialog';
 import { CombDialog } from '../dialogs/CombDialog';
+import { RevisionsDialog } from '../dialogs/RevisionsDialog';
 import { ServicesDialog } from '../dialogs/ServicesDialog';
 import { SetsDialog } from '../dialogs/SetsDialog';
 import { SeveralDialog } from '../dialogs/SeveralDialog';
@@ -18,6 +19,7 @@ export function AllDialogs() {
       <CatalogueDialog />
       <ClashDialog />
       <CombDialog />
+      <RevisionsDialog />
       <ServicesDialog />
       <SetsDialog />
       <SheetsDialog />

@@ -5,6 +5,8 @@ import { RunCard } from '../card/RunCard';
 import { StockCard } from '../card/StockCard';
 import { SurroundingCard } from '../card/SurroundingCard';
 import { CheckPanel } from '../check/CheckPanel';
+import { ComparePanel } from '../check/ComparePanel';
+import { useComparing } from '../job/comparing';
 import { FieldHome } from '../job/NumberField';
 import { usePieces } from '../job/pieces';
 import { type Stage, useWorkbench } from '../job/store';
@@ -23,11 +25,12 @@ const CARDS = {
 /** The right panel: the selected item edited in place; in Check all findings; in Make the downloads. */
 export function CardPanel({ stage }: { stage: Stage }) {
   const picked = useWorkbench((store) => store.picked);
+  const isComparing = useComparing((store) => store.sides !== null);
   const joining = usePieces((store) => store.pieces !== null);
   if (stage === 'check') {
     return (
       <aside className="card-panel" aria-label="Findings">
-        <CheckPanel />
+        {isComparing ? <ComparePanel /> : <CheckPanel />}
       </aside>
     );
   }

@@ -49,6 +49,7 @@ export function JobMenu() {
           <Dropdown.Item onClick={() => openPanel('sets')}>Sets of runs…</Dropdown.Item>
           <Dropdown.Item onClick={() => openPanel('benders')}>Benders…</Dropdown.Item>
           <Dropdown.Item onClick={() => openPanel('services')}>Legend of what runs carry…</Dropdown.Item>
+          <Dropdown.Item onClick={() => openPanel('revisions')}>Revisions…</Dropdown.Item>
           <Dropdown.Item onClick={() => openPanel('sheets')}>Title block of the drawings…</Dropdown.Item>
           <Dropdown.Item onClick={() => openPanel('values')}>Named values…</Dropdown.Item>
           <Dropdown.Item href={files.job(state)} download>

@@ -20,6 +20,7 @@ import { CardPanel } from './CardPanel';
 import { Dialogs } from './Dialogs';
 import { Find } from './Find';
 import { FirstSteps } from './FirstSteps';
+import { FrozenBanner } from './FrozenBanner';
 import { KeysHelp } from './KeysHelp';
 import { Notice } from './Notice';
 import { Reading } from './Reading';
@@ -106,6 +107,7 @@ function Opened({ state, stage }: { state: JobState; stage: Stage }) {
         <Strip />
         <CardPanel stage={stage} />
         <FirstSteps />
+        <FrozenBanner />
         <Notice />
         <Reading />
         <Away />

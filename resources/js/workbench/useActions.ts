@@ -103,6 +103,7 @@ export function useActions(): Action[] {
       },
       { name: 'Colours by what runs carry, or by material', key: 'b', run: usePreferences.getState().toggleByService },
       { name: 'Legend of what runs carry', run: () => workbench.open('services') },
+      { name: 'Revisions: issue, open, compare', run: () => workbench.open('revisions') },
       { name: 'What stands on the drawings: paper, title block', run: () => workbench.open('sheets') },
       {
         name: 'Measure between two things, or leave it',

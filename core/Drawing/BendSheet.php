@@ -139,8 +139,8 @@ final class BendSheet implements DrawingKind
         return new TitleBlock(
             $this->settings, $this->cuts === null ? 'Bend sheet' : 'Cut sheet', $run->name, $run->stock->name,
             $this->job->name, $this->date, $this->units, implode(' / ', array_filter([
-                'BOWLINE', $this->job->name, $whole->run->id, $run->id === $whole->run->id ? '' : $run->id,
-                $this->settings->revision === '' ? '' : 'rev '.$this->settings->revision,
+                'BOWLINE', $whole->run->id, $run->id === $whole->run->id ? '' : $run->id,
+                $this->settings->revision === '' ? '' : 'revision '.$this->settings->revision, $this->job->name,
             ], static fn (string $part): bool => $part !== '')),
         );
     }

@@ -74,7 +74,7 @@ final readonly class ComparisonController
         ];
     }
 
-    /** @return list<array{float, float, float}> places evenly along a path, for the view */
+    /** @return list<list<float>> places evenly along a path, for the view */
     private static function points(Path $path): array
     {
         return array_map(

@@ -12,6 +12,7 @@ import { usePieces } from '../job/pieces';
 import { type Stage, useWorkbench } from '../job/store';
 import { MakePanel } from '../make/MakePanel';
 import { PiecesPanel } from '../view/pieces/PiecesPanel';
+import { FrozenBanner } from './FrozenBanner';
 
 const CARDS = {
   runs: RunCard,
@@ -24,47 +25,52 @@ const CARDS = {
 
 /** The right panel: the selected item edited in place; in Check all findings; in Make the downloads. */
 export function CardPanel({ stage }: { stage: Stage }) {
-  const picked = useWorkbench((store) => store.picked);
-  const isComparing = useComparing((store) => store.sides !== null);
   const joining = usePieces((store) => store.pieces !== null);
-  if (stage === 'check') {
-    return (
-      <aside className="card-panel" aria-label="Findings">
-        {isComparing ? <ComparePanel /> : <CheckPanel />}
-      </aside>
-    );
-  }
-  if (stage === 'make') {
-    return (
-      <aside className="card-panel" aria-label="Make">
+  const label =
+    stage === 'check'
+      ? 'Findings'
+      : stage === 'make'
+        ? 'Make'
+        : stage === 'lay' && joining
+          ? 'Straight pieces'
+          : 'Card';
+  return (
+    <aside className="card-panel" aria-label={label}>
+      <FrozenBanner />
+      {label === 'Findings' ? (
+        <Findings />
+      ) : label === 'Make' ? (
         <MakePanel />
-      </aside>
-    );
-  }
-  if (stage === 'lay' && joining) {
-    return (
-      <aside className="card-panel" aria-label="Straight pieces">
+      ) : label === 'Straight pieces' ? (
         <PiecesPanel />
-      </aside>
-    );
-  }
+      ) : (
+        <Card />
+      )}
+    </aside>
+  );
+}
+
+function Findings() {
+  return useComparing((store) => store.sides !== null) ? <ComparePanel /> : <CheckPanel />;
+}
+
+function Card() {
+  const picked = useWorkbench((store) => store.picked);
   if (picked === null) {
     return (
-      <aside className="card-panel" aria-label="Card">
+      <>
         <h2>Nothing picked</h2>
         <p className="quiet mt-2">
           Place fittings with their ports, add a stock, then lay a run from port to port. The plus beside each list adds
           to it.
         </p>
-      </aside>
+      </>
     );
   }
-  const Card = CARDS[picked.list];
+  const OfList = CARDS[picked.list];
   return (
-    <aside className="card-panel" aria-label="Card">
-      <FieldHome value={`${picked.list}/${picked.id}`}>
-        <Card key={picked.id} id={picked.id} />
-      </FieldHome>
-    </aside>
+    <FieldHome value={`${picked.list}/${picked.id}`}>
+      <OfList key={picked.id} id={picked.id} />
+    </FieldHome>
   );
 }

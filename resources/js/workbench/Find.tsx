@@ -18,6 +18,9 @@ interface Found {
 
 const MOST = 40;
 
+/** The code on a bend sheet, as a scanner types it, with the id of the run. */
+const SCANNED = /^BOWLINE \/ (\S+) \/ /;
+
 /** The search: finds any run, fitting, stock, finding, value or action by a few letters. */
 export function Find({ stage }: { stage: Stage }) {
   const { panel, open } = useWorkbench();
@@ -34,8 +37,13 @@ function Finder({ stage }: { stage: Stage }) {
   const all = useAll(stage);
   const open = useWorkbench((store) => store.open);
   const words = typed.trim().toLowerCase().split(/\s+/);
+  const scanned = SCANNED.exec(typed.trim())?.[1];
   const found = all
-    .filter(({ kind, name, aside }) => words.every((word) => `${kind} ${name} ${aside}`.toLowerCase().includes(word)))
+    .filter(({ key, kind, name, aside }) =>
+      scanned === undefined
+        ? words.every((word) => `${kind} ${name} ${aside}`.toLowerCase().includes(word))
+        : key === `runs/${scanned}`,
+    )
     .slice(0, MOST);
   const chosen = Math.min(at, Math.max(0, found.length - 1));
 

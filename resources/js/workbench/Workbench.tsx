@@ -20,7 +20,6 @@ import { CardPanel } from './CardPanel';
 import { Dialogs } from './Dialogs';
 import { Find } from './Find';
 import { FirstSteps } from './FirstSteps';
-import { FrozenBanner } from './FrozenBanner';
 import { KeysHelp } from './KeysHelp';
 import { Notice } from './Notice';
 import { Reading } from './Reading';
@@ -107,7 +106,6 @@ function Opened({ state, stage }: { state: JobState; stage: Stage }) {
         <Strip />
         <CardPanel stage={stage} />
         <FirstSteps />
-        <FrozenBanner />
         <Notice />
         <Reading />
         <Away />

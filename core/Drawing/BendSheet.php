@@ -107,8 +107,7 @@ final class BendSheet implements DrawingKind
         $inside = $paper->height - 2 * TitleBlock::MARGIN - $block->height();
         $strip = $this->straight === null ? 0.0 : StraightTube::HEIGHT;
         $room = $inside - self::FACTS - $strip - self::GAP;
-        $high = max(array_map(static fn (Table $table): float => $table->height(), $tables)) + self::GAP;
-        $isBeside = $room - $high >= self::LEAST_VIEWS;
+        $isBeside = $room - $this->heightOf($tables) - self::GAP >= self::LEAST_VIEWS;
         $rest = $isBeside ? [] : Table::divided($tables, $inside - 2 * self::GAP, self::GAP);
         $tape = $this->hasTape && $this->straight !== null ? $this->straight->pages(Paper::across($paper->name)) : 0;
         $sheets = 1 + count($rest) + $tape;
@@ -148,42 +147,48 @@ final class BendSheet implements DrawingKind
     /** @param  list<Table>  $tables  beside the views */
     private function first(Paper $paper, TitleBlock $block, array $tables, int $sheets): Plan
     {
-        // The views say their scale, and the title block shows it: it is drawn once that is known.
-        $trial = new Canvas($paper, $this->metrics);
-        $within = $block->draw($trial, '', 1, $sheets);
-        $scale = $this->views($trial, $within, $tables);
+        $views = new DimensionedViews(
+            $this->solved->laid, $this->job->site->up, $this->settings->isThirdAngle,
+        );
+        $within = $block->inside($paper);
+        $low = $within[1] + self::GAP
+            + ($tables === [] ? 0.0 : $this->heightOf($tables) + self::GAP)
+            + ($this->straight === null ? 0.0 : StraightTube::HEIGHT + 2.0);
+        $room = [$within[0], $low, $within[2], $within[3] - self::FACTS];
         $canvas = new Canvas($paper, $this->metrics);
-        $block->draw($canvas, $scale->words(), 1, $sheets);
-        $this->views($canvas, $within, $tables);
+        $block->draw($canvas, $views->scale($room)->words(), 1, $sheets);
+        $this->beside($canvas, $within, $tables);
+        $views->draw($canvas, $room);
 
         return $canvas->plan($this->name());
     }
 
     /**
+     * Draws what stands over and under the views: what the tube is, the tube laid straight, and tables side by side.
+     *
      * @param  array{float, float, float, float}  $within
      * @param  list<Table>  $tables
      */
-    private function views(Canvas $canvas, array $within, array $tables): Scale
+    private function beside(Canvas $canvas, array $within, array $tables): void
     {
         [$left, $bottom, $right, $top] = $within;
         $this->facts($canvas, $left + 3.0, $top, $right - $left - 6.0);
         $low = $bottom + self::GAP;
         $x = $left + 3.0;
-        $high = max(0.0, ...array_map(static fn (Table $table): float => $table->height(), $tables));
+        $high = $this->heightOf($tables);
         foreach ($tables as $number => $table) {
             $wide = ($right - $left - 6.0) * (count($tables) === 1 ? 1.0 : self::SHARES[$number]);
             $table->draw($canvas, $x, $low + $high, $wide - ($number < count($tables) - 1 ? self::GAP : 0.0));
             $x += $wide;
         }
         $low += $tables === [] ? 0.0 : $high + self::GAP;
-        if ($this->straight !== null) {
-            $this->straight->draw($canvas, $left + 3.0, $low + StraightTube::HEIGHT + 2.0, $right - $left - 6.0);
-            $low += StraightTube::HEIGHT + 2.0;
-        }
+        $this->straight?->draw($canvas, $left + 3.0, $low + StraightTube::HEIGHT + 2.0, $right - $left - 6.0);
+    }
 
-        return (new DimensionedViews(
-            $this->solved->laid, $this->job->site->up, $this->settings->isThirdAngle,
-        ))->draw($canvas, [$left, $low, $right, $top - self::FACTS]);
+    /** @param  list<Table>  $tables  side by side */
+    private function heightOf(array $tables): float
+    {
+        return max(0.0, ...array_map(static fn (Table $table): float => $table->height(), $tables));
     }
 
     /** What the tube is, and how it is bent, in three lines of two. */

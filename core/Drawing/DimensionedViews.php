@@ -40,6 +40,9 @@ final readonly class DimensionedViews
 
     private const NUMBER = 1.7;
 
+    /** Number of the isometric view. */
+    private const ISOMETRIC = 3;
+
     /** Share of the width that the isometric view gets beside views that need the rest. */
     private const ISOMETRIC_SHARE = 0.42;
 
@@ -71,17 +74,52 @@ final readonly class DimensionedViews
     }
 
     /**
-     * Draws the views into a rectangle.
+     * Returns the scale of the views at right angles in a rectangle; of the isometric one where it is the only one.
      *
      * @param  array{float, float, float, float}  $within  left, bottom, right, top
-     * @return Scale of the views at right angles; of the isometric one where it is the only one
      */
-    public function draw(Canvas $canvas, array $within): Scale
+    public function scale(array $within): Scale
     {
-        $views = [
+        return $this->placed($within)[0];
+    }
+
+    /**
+     * Draws the views into a rectangle.
+     *
+     * @param  array{float, float, float, float}  $within
+     */
+    public function draw(Canvas $canvas, array $within): void
+    {
+        [$scale, $cells] = $this->placed($within);
+        $shown = $this->shownIn($this->atRightAngles());
+        foreach ($cells as [$number, $view, $cell]) {
+            $legs = array_filter($shown, static fn (int $one): bool => $one === $number);
+            $this->view(
+                $canvas, $view, $number === self::ISOMETRIC ? $this->scaleFor($view, $cell) : $scale, $cell,
+                array_keys($legs),
+            );
+        }
+    }
+
+    /** @return list<Projection> from the front, from above, from the side on which the projection puts it */
+    private function atRightAngles(): array
+    {
+        return [
             Projection::front($this->up), Projection::above($this->up),
             $this->isThirdAngle ? Projection::right($this->up) : Projection::left($this->up),
         ];
+    }
+
+    /**
+     * Returns the scale of the views at right angles, and each view that is drawn: its number (3 for the isometric one)
+     * and its cell.
+     *
+     * @param  array{float, float, float, float}  $within
+     * @return array{Scale, list<array{int, Projection, array{float, float, float, float}}>}
+     */
+    private function placed(array $within): array
+    {
+        $views = $this->atRightAngles();
         $shown = $this->shownIn($views);
         $isometric = count($this->legs) === 1 ? null : Projection::isometric($this->up);
         // A view from above and one from the side have the one from the front between them.
@@ -92,24 +130,19 @@ final readonly class DimensionedViews
         $first = array_search(true, $isNeeded, true);
         if ($first === false) {
             $only = $isometric ?? $views[0];
-            $scale = $this->scaleFor($only, $within);
-            $this->view($canvas, $only, $scale, $within, array_keys($this->legs));
 
-            return $scale;
+            return [$this->scaleFor($only, $within), [[self::ISOMETRIC, $only, $within]]];
         }
         [$scale, $cells] = $this->arranged(
             $views[$first], $first === 0 && $isNeeded[1] ? $views[1] : null,
             $first !== 2 && $isNeeded[2] ? $views[2] : null, $isometric, $within,
         );
-        foreach ($cells as [$view, $cell]) {
-            $number = array_search($view, $views, true);
-            $legs = array_filter($shown, static fn (int $one): bool => $one === ($number === false ? 3 : $number));
-            $this->view(
-                $canvas, $view, $number === false ? $this->scaleFor($view, $cell) : $scale, $cell, array_keys($legs),
-            );
-        }
 
-        return $scale;
+        return [$scale, array_map(static function (array $cell) use ($views): array {
+            $number = array_search($cell[0], $views, true);
+
+            return [$number === false ? self::ISOMETRIC : $number, $cell[0], $cell[1]];
+        }, $cells)];
     }
 
     /**

@@ -52,6 +52,14 @@ final readonly class TitleBlock
         return 4 * self::ROW + self::OWN_ROW * ceil(count($this->settings->fields) / 2);
     }
 
+    /** @return array{float, float, float, float} what is left within the frame above it: left, bottom, right, top */
+    public function inside(Paper $paper): array
+    {
+        return [
+            self::MARGIN, self::MARGIN + $this->height(), $paper->width - self::MARGIN, $paper->height - self::MARGIN,
+        ];
+    }
+
     /**
      * Draws frame and block on a page.
      *
@@ -83,9 +91,7 @@ final readonly class TitleBlock
             $this->code($canvas, $left + $wide - $code, self::MARGIN, $code, $this->height());
         }
 
-        return [
-            self::MARGIN, self::MARGIN + $this->height(), self::MARGIN + $width, self::MARGIN + $height,
-        ];
+        return $this->inside($canvas->paper);
     }
 
     /** @return list<array{float, list<array{float, string, string}>}> by row: height; share, name and value of each */
@@ -170,7 +176,8 @@ final readonly class TitleBlock
                     $start ??= $column;
                 } elseif ($start !== null) {
                     [$from, $to] = [$x + $start * $module, $x + $column * $module];
-                    [$high, $low] = [$top - $row * $module, $top - ($row + 1) * $module];
+                    // Rows overlap a little, so that no light shows between them where they are drawn one by one.
+                    [$high, $low] = [$top - $row * $module, $top - ($row + 1.04) * $module];
                     $canvas->add(new PlanPath(
                         'code', [[$from, $low], [$to, $low], [$to, $high], [$from, $high]], 0.0, '#000000', '#000000',
                         true,

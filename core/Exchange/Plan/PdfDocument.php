@@ -20,6 +20,7 @@ final class PdfDocument extends TCPDF
      */
     public function settle(string $content, string $date): void
     {
+        $this->tcpdflink = false;
         $this->file_id = md5($content.$date);
         $moment = $date === '' ? false : strtotime($date.' 00:00:00 UTC');
         $this->setDocCreationTimestamp($moment === false ? self::NO_DATE : $moment);

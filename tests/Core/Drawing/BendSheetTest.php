@@ -2,10 +2,7 @@
 
 declare(strict_types=1);
 
-use Bowline\Drawing\BendSheet;
-use Bowline\Drawing\DrawingQuestion;
 use Bowline\Drawing\JobPicture;
-use Bowline\Drawing\Plan\Plan;
 use Bowline\Drawing\Plan\PlanPath;
 use Bowline\Drawing\Plan\PlanShape;
 use Bowline\Exchange\Plan\PlanPdf;
@@ -17,8 +14,8 @@ use Bowline\Geometry\Segment;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Routing\LaidRun;
-use Bowline\Solving\Solver;
 use Tests\Jobs;
+use Tests\Sheets;
 
 /** A job with a hose of 12 wound ten times round a tube of 12 along +x, 20 off it: on a radius of 6 + 20 + 6 = 32. */
 function coil(string $name = 'Coil', string $job = 'Coils'): Job
@@ -77,21 +74,9 @@ function polyline(SimpleXMLElement $line): array
     );
 }
 
-/**
- * The pages of the bend sheet of a run.
- *
- * @return non-empty-list<Plan>
- */
-function sheetOf(Job $job, string $run = 'run', bool $hasTape = false): array
-{
-    $solved = (new Solver($job))->preview($job->runs[$run]);
-
-    return BendSheet::draw(new DrawingQuestion($job, [$solved], null, '2026-11-27', $hasTape));
-}
-
 it('draws a winding as round on paper as it is', function (): void {
     $centre = array_values(array_filter(
-        sheetOf(coil(), 'coil')[0]->shapes,
+        Sheets::bend(coil(), 'coil')[0]->shapes,
         static fn (PlanShape $one): bool => $one instanceof PlanPath && $one->layer === 'centre',
     ));
     // A winding has no legs, and is seen at an angle alone: there it is an ellipse that wanders along the host, whose
@@ -121,7 +106,7 @@ it('draws a winding round in the picture of its job, too', function (): void {
 
 it('writes names in any European script, with the letters in the file', function (string $name): void {
     $job = coil($name);
-    $pdf = PlanPdf::pages(sheetOf($job, 'coil'));
+    $pdf = PlanPdf::pages(Sheets::bend($job, 'coil'));
     $content = '';
     preg_match_all('/stream\r?\n(.*?)\r?\nendstream/s', $pdf, $streams);
     foreach ($streams[1] as $stream) {

@@ -20,7 +20,7 @@ final readonly class HarnessStock
     }
 
     /** What is cut of each stock, off which reels where it is sold in lengths, and what is left of those. */
-    public static function cuts(SolvedHarness $solved, Units $units): HarnessTable
+    public static function cuts(SolvedHarness $solved, Units $units): ListTable
     {
         $list = new self($solved, $units);
         $rows = [];
@@ -39,13 +39,13 @@ final readonly class HarnessStock
         }
         $unit = $units->word();
 
-        return new HarnessTable([
+        return new ListTable([
             'stock', 'count', 'total_'.$unit, 'lengths_'.$unit, 'reel_'.$unit, 'reels', 'offcuts_'.$unit,
         ], $rows);
     }
 
     /** All that is bought: wires and cables by their length, covers, connectors, splices, labels. */
-    public static function parts(SolvedHarness $solved, Units $units): HarnessTable
+    public static function parts(SolvedHarness $solved, Units $units): ListTable
     {
         $list = new self($solved, $units);
         $rows = [];
@@ -74,7 +74,7 @@ final readonly class HarnessStock
         }
         $rows[] = ['label', '', 2 * count($solved->laid->wires), null];
 
-        return new HarnessTable(['kind', 'item', 'count', 'length_'.$units->word()], $rows);
+        return new ListTable(['kind', 'item', 'count', 'length_'.$units->word()], $rows);
     }
 
     /** @return list<array{Stock, non-empty-list<float>}> what is cut of each stock, longest first, a cable once, mm */

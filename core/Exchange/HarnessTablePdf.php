@@ -43,7 +43,7 @@ final class HarnessTablePdf
         $this->pdf->setCreator('Bowline');
     }
 
-    public static function table(string $title, HarnessTable $table): string
+    public static function table(string $title, ListTable $table): string
     {
         $sheet = new self($title, 'L');
         $sheet->rows($title, $table);
@@ -52,7 +52,7 @@ final class HarnessTablePdf
     }
 
     /** Returns a sheet of labels: for each row the name of a wire and what stands on its label. */
-    public static function labels(string $title, HarnessTable $labels): string
+    public static function labels(string $title, ListTable $labels): string
     {
         $sheet = new self($title, 'P');
         [$width, $height] = self::LABEL;
@@ -80,7 +80,7 @@ final class HarnessTablePdf
         return $sheet->pdf->Output('', 'S');
     }
 
-    private function rows(string $title, HarnessTable $table): void
+    private function rows(string $title, ListTable $table): void
     {
         $texts = array_map(
             static fn (array $row): array => array_map(self::words(...), $row), [$table->headings, ...$table->rows],

@@ -22,7 +22,7 @@ final readonly class HarnessTables
     ) {
     }
 
-    /** @return array<string, HarnessTable> by their words */
+    /** @return array<string, ListTable> by their words */
     public static function all(SolvedHarness $solved, Units $units): array
     {
         $tables = new self($solved, $units);
@@ -39,11 +39,11 @@ final readonly class HarnessTables
         ];
     }
 
-    private function wires(): HarnessTable
+    private function wires(): ListTable
     {
         $unit = $this->units->word();
 
-        return new HarnessTable([
+        return new ListTable([
             'wire', 'signal', 'from', 'from_pin', 'to', 'to_pin', 'stock', 'colour', 'cable', 'core', 'along_'.$unit,
             'twist_'.$unit, 'lead_off_from_'.$unit, 'lead_off_to_'.$unit, 'ends_'.$unit, 'length_'.$unit,
             'cut_length_'.$unit, 'way',
@@ -67,7 +67,7 @@ final readonly class HarnessTables
         ]);
     }
 
-    private function bundles(): HarnessTable
+    private function bundles(): ListTable
     {
         $unit = $this->units->word();
         $rows = [];
@@ -82,14 +82,14 @@ final readonly class HarnessTables
             }
         }
 
-        return new HarnessTable([
+        return new ListTable([
             'trunk', 'from_'.$unit, 'to_'.$unit, 'count', 'diameter_'.$unit, 'min_radius_'.$unit, 'mass_kg',
             'fill_percent', 'wires',
         ], $rows);
     }
 
     /** Every pin of the connectors that wires go to, also those without any. */
-    private function connectors(): HarnessTable
+    private function connectors(): ListTable
     {
         $ports = $wires = [];
         foreach ($this->solved->laid->wires as $one) {
@@ -128,10 +128,10 @@ final readonly class HarnessTables
             }
         }
 
-        return new HarnessTable(['connector', 'pin', 'for', 'wire', 'signal', 'stock', 'colour', 'goes_to'], $rows);
+        return new ListTable(['connector', 'pin', 'for', 'wire', 'signal', 'stock', 'colour', 'goes_to'], $rows);
     }
 
-    private function covers(): HarnessTable
+    private function covers(): ListTable
     {
         $unit = $this->units->word();
         $rows = [];
@@ -151,12 +151,12 @@ final readonly class HarnessTables
             ];
         }
 
-        return new HarnessTable([
+        return new ListTable([
             'cover', 'kind', 'trunk', 'from_'.$unit, 'to_'.$unit, 'length_'.$unit, 'over_'.$unit,
         ], $rows);
     }
 
-    private function labels(): HarnessTable
+    private function labels(): ListTable
     {
         $rows = [];
         foreach ($this->solved->laid->wires as $one) {
@@ -168,11 +168,11 @@ final readonly class HarnessTables
             }
         }
 
-        return new HarnessTable(['wire', 'at', 'text', 'from_end_'.$this->units->word()], $rows);
+        return new ListTable(['wire', 'at', 'text', 'from_end_'.$this->units->word()], $rows);
     }
 
     /** What a tester has to find joined: pins that wires and splices join, each group once. */
-    private function continuity(): HarnessTable
+    private function continuity(): ListTable
     {
         $groups = Nets::of($this->solved->laid->harness);
         $rows = [];
@@ -180,7 +180,7 @@ final readonly class HarnessTables
             $rows[] = [$number + 1, implode(' ', $net->pins), implode(' ', $net->wires)];
         }
 
-        return new HarnessTable(['net', 'pins', 'wires'], $rows);
+        return new ListTable(['net', 'pins', 'wires'], $rows);
     }
 
     /** @return array{string, string} port, or splice, and pin */

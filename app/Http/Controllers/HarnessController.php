@@ -10,10 +10,10 @@ use App\Harness\RememberedPackings;
 use App\Harness\SolvedHarnesses;
 use App\Http\RequestBody;
 use App\Models\Job;
-use Bowline\Exchange\HarnessTable;
 use Bowline\Exchange\HarnessTablePdf;
 use Bowline\Exchange\HarnessTables;
 use Bowline\Exchange\HarnessWriter;
+use Bowline\Exchange\ListTable;
 use Bowline\Exchange\WireRows;
 use Bowline\Harness\BundleSections;
 use Bowline\Harness\ContinuityReport;
@@ -142,7 +142,7 @@ final readonly class HarnessController
     }
 
     /**
-     * @return array{SolvedHarness, HarnessTable}
+     * @return array{SolvedHarness, ListTable}
      *
      * @throws NotFoundHttpException
      */

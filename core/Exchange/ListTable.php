@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
-/** A list about a harness: headings, and rows of cells that are numbers in the units of the job or words. */
-final readonly class HarnessTable
+/** A list: headings, and rows of cells that are numbers in the units of the job or words. */
+final readonly class ListTable
 {
     /**
      * @param  list<string>  $headings  as in CSV: in small letters, with the unit behind

@@ -17,6 +17,7 @@ use App\Http\Controllers\HarnessController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LayingController;
 use App\Http\Controllers\LinesController;
+use App\Http\Controllers\ListController;
 use App\Http\Controllers\MeasureController;
 use App\Http\Controllers\MeshController;
 use App\Http\Controllers\NewItemController;
@@ -157,6 +158,9 @@ Route::middleware(LimitedWork::class.':body_seconds')->group(static function ():
     Route::get('jobs/{job}/drawings/{kind}.{format}', [DrawingController::class, 'file'])
         ->whereIn('format', ['svg', 'dxf', 'pdf']);
     Route::get('jobs/{job}/drawings/{kind}', [DrawingController::class, 'show']);
+    Route::get('jobs/{job}/lists/{list}.csv', [ListController::class, 'csv']);
+    Route::get('jobs/{job}/lists/{list}.pdf', [ListController::class, 'pdf']);
+    Route::get('jobs/{job}/lists/{list}', [ListController::class, 'show']);
     Route::get('jobs/{job}/comparison', [ComparisonController::class, 'show']);
     Route::get('jobs/{job}/comparison.pdf', [ComparisonController::class, 'sheet']);
     Route::get('jobs/{job}/open-points', [RevisionController::class, 'open']);

@@ -20,6 +20,7 @@ final class CommandLine
         Command\Vertices::class,
         Command\Walls::class,
         Command\Drillings::class,
+        Command\Lists::class,
         Command\Wires::class,
         Command\Bundles::class,
         Command\BoardSheet::class,

@@ -1,7 +1,5 @@
 // @vitest-environment jsdom
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, fireEvent, render, renderHook, screen, waitFor } from '@testing-library/react';
-import type { ReactNode } from 'react';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { api } from '../../resources/js/api/client';
 import type { Board, Harness, JobState, SolvedHarness } from '../../resources/js/api/types';
@@ -10,12 +8,11 @@ import { HarnessFindings } from '../../resources/js/card/HarnessFindings';
 import { useHover } from '../../resources/js/job/hover';
 import { useWorkbench } from '../../resources/js/job/store';
 import { turnedOn } from '../../resources/js/job/useBoard';
-import { type JobAccess, JobContext } from '../../resources/js/job/useJob';
 import { useTriedHarnesses } from '../../resources/js/job/useTried';
 import { useWires } from '../../resources/js/job/wires';
-import { HarnessList } from '../../resources/js/make/HarnessList';
 import { RowsReport } from '../../resources/js/ui/RowsReport';
 import { HoverTag } from '../../resources/js/view/HoverTag';
+import { inJob } from './inJob';
 
 /* Harnesses in the browser: what is asked of the server and when, and what is shown of its answers. */
 
@@ -53,16 +50,6 @@ const harness = (findings: object[] = [], lengths: [string, number | null][] = [
 
 const stateOf = (stored: SolvedHarness) =>
   ({ id: 7, revision: 3, harnesses: [stored], harnesses_at: 3, job: {} }) as unknown as JobState;
-
-function inJob(state: JobState, more: Partial<JobAccess> = {}) {
-  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  const access = { state, harnesses: state.harnesses, item: () => undefined, items: () => [], ...more } as JobAccess;
-  return ({ children }: { children: ReactNode }) => (
-    <QueryClientProvider client={client}>
-      <JobContext value={access}>{children}</JobContext>
-    </QueryClientProvider>
-  );
-}
 
 beforeEach(() => {
   vi.stubGlobal(
@@ -225,29 +212,7 @@ describe('the board', () => {
   });
 });
 
-describe('lists', () => {
-  test('are shown with headings in words, numbers to the right', async () => {
-    vi.spyOn(api, 'harnessList').mockResolvedValue({
-      headings: ['wire', 'cut_length_mm', 'fill_percent'],
-      rows: [['W1', 1020.5, null]],
-    });
-    render(<HarnessList harness="h" list="wires" title="Wire list" onClose={() => undefined} />, {
-      wrapper: inJob(stateOf(harness())),
-    });
-    expect((await screen.findAllByRole('columnheader')).map((one) => one.textContent)).toEqual([
-      'wire',
-      'cut length, mm',
-      'fill, percent',
-    ]);
-    expect(screen.getByText('1020.5').className).toBe('number');
-  });
-  test('say that they are empty', async () => {
-    vi.spyOn(api, 'harnessList').mockResolvedValue({ headings: ['cover'], rows: [] });
-    render(<HarnessList harness="h" list="covers" title="Cover list" onClose={() => undefined} />, {
-      wrapper: inJob(stateOf(harness())),
-    });
-    expect(await screen.findByText('There is nothing in it yet.')).toBeTruthy();
-  });
+describe('pasted rows', () => {
   test('of refused rows name the row and the reason', () => {
     render(
       <RowsReport

@@ -7,8 +7,8 @@ namespace Bowline\Bending\Nesting;
 /**
  * Cuts pieces from bars with the least length of bars: the cutting-stock problem. Its linear relaxation is solved by
  * column generation (Gilmore and Gomory, Operations Research 9, 1961), which gives the bound; whole patterns of that
- * solution are taken, and the rest is filled bar by bar with as little offcut as can be (a knapsack by branch and bound).
- * Several ways of rounding are tried, until one is as good as the bound.
+ * solution are taken, and the rest is filled bar by bar with as little offcut as can be (a knapsack by branch and
+ * bound). Several ways of rounding are tried, until one is as good as the bound.
  */
 final class Nesting
 {
@@ -99,6 +99,12 @@ final class Nesting
                 break;
             }
         }
+        if ($best !== null && $best[0] > $bound && array_sum($this->wanted) <= ExactNesting::MOST) {
+            [$cuts, $isSure] = $this->exact($best[0]);
+            $best[1] = $cuts ?? $best[1];
+            $best[0] = array_sum(array_map(fn (array $cut): float => $this->bought($cut[0]), $best[1]));
+            $bound = $isSure ? $best[0] : $bound;
+        }
         $bars = [];
         foreach ($best[1] ?? [] as [$bar, $counts]) {
             $taken = [];
@@ -113,6 +119,32 @@ final class Nesting
         usort($bars, static fn (Bar $a, Bar $b): int => $a->offcut <=> $b->offcut);
 
         return new CuttingPlan($bars, $bound, $tooLong);
+    }
+
+    /**
+     * Returns a better plan than a known one for few pieces, and whether there is surely none better still.
+     *
+     * @return array{list<array{int, array<int, int>}>|null, bool}
+     */
+    private function exact(float $known): array
+    {
+        $widths = $of = [];
+        foreach ($this->widths as $i => $width) {
+            for ($n = 0; $n < $this->wanted[$i]; $n++) {
+                [$widths[], $of[]] = [$width, $i];
+            }
+        }
+        $costs = array_map($this->bought(...), array_keys($this->bars));
+        [$plan, $isSure] = ExactNesting::better($widths, $this->bars, $costs, $known);
+
+        return [$plan === null ? null : array_map(function (array $bar) use ($of): array {
+            $counts = array_fill(0, count($this->widths), 0);
+            foreach ($bar[1] as $piece) {
+                $counts[$of[$piece]]++;
+            }
+
+            return [$bar[0], $counts];
+        }, $plan), $isSure];
     }
 
     /** Returns the greatest length of which all bars are multiples, to a tenth of a millimetre. */
@@ -138,8 +170,8 @@ final class Nesting
     /**
      * Solves the linear relaxation by the revised simplex method: how often each pattern is cut, in parts of it too.
      *
-     * @return array{float, list<array{int, array<int, int>, float}>} the length of bars; patterns: bar, pieces by width, how
-     *     often
+     * @return array{float, list<array{int, array<int, int>, float}>} the length of bars; patterns: bar, pieces by
+     *     width, how often
      */
     private function relaxed(): array
     {
@@ -268,8 +300,8 @@ final class Nesting
     }
 
     /**
-     * Returns whole bars that cut all pieces: patterns of the relaxed solution as often as they are whole, then bars that
-     * are filled as well as can be.
+     * Returns whole bars that cut all pieces: patterns of the relaxed solution as often as they are whole, then bars
+     * that are filled as well as can be.
      *
      * @param  list<array{int, array<int, int>, float}>  $patterns
      * @return list<array{int, array<int, int>}> bar, and pieces by width
@@ -315,7 +347,9 @@ final class Nesting
                 $this->widths,
             );
             $counts = $this->knapsack($room, $worths, $left)[1];
-            $used = array_sum(array_map(static fn (float $width, int $n): float => $width * $n, $this->widths, $counts));
+            $used = array_sum(array_map(
+                static fn (float $width, int $n): float => $width * $n, $this->widths, $counts,
+            ));
             // Of several bars the one of which the least part is left; the shortest that takes all that is left.
             $waste = $used >= $rest - self::SLACK ? -1.0 / $room : 1.0 - $used / $room;
             if ($used > 0.0 && ($best === null || $waste < $best[0])) {

@@ -243,6 +243,8 @@ export const api = {
     send<Remark>(`jobs/${job}/remarks/${remark}`, body),
   drawingPages: (job: number, kind: string, options: DrawingOptions) =>
     get<{ pages: number }>(`jobs/${job}/drawings/${kind}?${drawingQuery(options)}`),
+  jobList: (job: number, list: string, query: ListQuery) =>
+    get<HarnessList>(`jobs/${job}/lists/${list}${listQuery(query)}`),
   harnessList: (job: number, harness: string, list: string) =>
     get<HarnessList>(`${harnessOf(job, harness)}/lists/${list}`),
   insideTrunks: (job: number, harness: string) => get<InsideTrunks>(`${harnessOf(job, harness)}/inside`),
@@ -302,6 +304,15 @@ type Ending = 'step' | '3mf' | 'glb' | 'obj' | 'stl';
 const only = (sign: '?' | '&', spool: string | undefined) =>
   spool === undefined ? '' : `${sign}spool=${encodeURIComponent(spool)}`;
 
+/** Of which set of runs a list is, all where it is empty; the width of a saw cut, mm. */
+interface ListQuery {
+  set: string;
+  kerf: string | undefined;
+}
+
+const listQuery = ({ set, kerf }: ListQuery) =>
+  `?set=${encodeURIComponent(set)}${kerf === undefined ? '' : `&kerf=${kerf}`}`;
+
 /** What a drawing is of, and on what. */
 export interface DrawingOptions {
   run?: string;
@@ -327,6 +338,8 @@ export const files = {
   job: ({ id, job }: JobState) =>
     `/api/jobs/${id}/file${(job.surroundings ?? []).some(({ shape }) => shape === 'mesh') ? '.bowline' : ''}`,
   picture: (job: number, revision: number) => `/api/jobs/${job}/picture.svg?revision=${revision}`,
+  jobList: (job: number, list: string, format: 'csv' | 'pdf', query: ListQuery) =>
+    `/api/jobs/${job}/lists/${list}.${format}${listQuery(query)}`,
   ofRevision: (job: number, number: number, name: string) =>
     `/api/jobs/${job}/revisions/${number}/files/${encodeURIComponent(name)}`,
   changeSheet: (job: number, before: string, after: string) =>

@@ -1,24 +1,15 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api } from '../api/client';
 import type { Remark } from '../api/types';
 import { Field } from '../job/Field';
 import { usePreferences } from '../job/preferences';
-import { type Part, useWorkbench } from '../job/store';
+import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
+import { partWords, remarkPart, useRemarks } from '../job/useRemarks';
 import { Button } from '../ui/Button';
 import { Section } from '../ui/Section';
-
-/** The remarks on a job, asked again whenever one has changed here. */
-export function useRemarks() {
-  const { state } = useJob();
-  return useQuery({ queryKey: ['remarks', state.id], queryFn: () => api.remarks(state.id) });
-}
-
-/** "bend 2" of a picked part, numbers from 1 as they are shown. */
-const partWords = (part: Part): string | undefined =>
-  part === null ? undefined : 'bend' in part ? `bend ${part.bend + 1}` : 'leg' in part ? `leg ${part.leg}` : undefined;
 
 /** What somebody who checks has to say of places in the job, with answers; new ones are about what is picked. */
 export function Remarks() {
@@ -94,10 +85,7 @@ function OneRemark({ remark, onChange }: { remark: Remark; onChange: () => Promi
     await onChange();
   };
   const isSettled = remark.resolved_at !== null;
-  const number = /^bend (\d+)$/.exec(remark.part ?? '')?.[1];
-  const leg = /^leg (\d+)$/.exec(remark.part ?? '')?.[1];
-  const part: Part =
-    number !== undefined ? { bend: Number(number) - 1 } : leg !== undefined ? { leg: Number(leg) } : null;
+  const part = remarkPart(remark);
   return (
     <section className={`finding ${isSettled ? 'waived' : 'warning'}`} aria-label={`Remark: ${remark.words}`}>
       <button type="button" className="title" title="Show where" onClick={() => pick(remark.list, remark.item, part)}>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { files } from '../api/client';
+import { api, files } from '../api/client';
 import type { Board, Harness } from '../api/types';
 import { NumberField } from '../job/NumberField';
 import { tell } from '../job/tell';
@@ -8,8 +8,8 @@ import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Row, Section } from '../ui/Section';
-import { HarnessList } from './HarnessList';
 import { HarnessTester } from './HarnessTester';
+import { ListDialog } from './ListDialog';
 import { SaveButton } from './SaveButton';
 import { Takeaway } from './Takeaway';
 
@@ -62,7 +62,14 @@ export function HarnessMake({ harness }: { harness: Harness }) {
         ))}
       </Section>
       {shown !== null && (
-        <HarnessList harness={harness.id} list={shown[0]} title={shown[1]} onClose={() => setShown(null)} />
+        <ListDialog
+          title={shown[1]}
+          of={[harness.id, shown[0]]}
+          load={() => api.harnessList(state.id, harness.id, shown[0])}
+          csv={files.wireList(state.id, harness.id, shown[0])}
+          pdf={files.wireList(state.id, harness.id, shown[0], 'pdf')}
+          onClose={() => setShown(null)}
+        />
       )}
       <Section title="Board">
         {board.data !== undefined && <BuiltSo harness={harness} board={board.data} />}

@@ -20,6 +20,7 @@ import { CutTable } from './CutTable';
 import { DrawingDialog } from './DrawingDialog';
 import { Fineness } from './Fineness';
 import { HarnessMake } from './HarnessMake';
+import { JobLists } from './JobLists';
 import { Takeaway } from './Takeaway';
 import { VertexTable } from './VertexTable';
 
@@ -151,6 +152,7 @@ export function MakePanel() {
           </Section>
         </>
       )}
+      <JobLists />
       <Section title="Revisions">
         <div className="made-list">
           <Button onClick={() => open('revisions')}>Issue, open, compare…</Button>

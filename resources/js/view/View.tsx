@@ -30,6 +30,7 @@ import { PointHandles } from './PointHandles';
 import { PiecesScene } from './pieces/PiecesScene';
 import { PointingBar } from './pointing/PointingBar';
 import { PointingScene } from './pointing/PointingScene';
+import { RemarkPins } from './RemarkPins';
 import { Rose } from './Rose';
 import { RunHandles } from './RunHandles';
 import { RunMesh } from './RunMesh';
@@ -178,6 +179,7 @@ function Scene({ stage }: { stage: Stage }) {
       <MeasureScene />
       <NearMark />
       <Ghosts />
+      {stage === 'check' && <RemarkPins />}
       {stage === 'lay' && <WayLines />}
       {(stage === 'lay' || stage === 'place') && <KeepOuts />}
       <NearLine />

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Editing\JobFiles;
+use App\Models\Job;
+use App\Settling\SettledRuns;
+use Bowline\Exchange\HarnessTablePdf;
+use Bowline\Exchange\Lists\JobLists;
+use Bowline\Exchange\ListTable;
+use Bowline\Job as CoreJob;
+use Bowline\Job\JobError;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** Lists of a job: parts, cuts, welds, supports, valves, hoses. */
+final readonly class ListController
+{
+    public function __construct(private JobFiles $files)
+    {
+    }
+
+    public function show(Request $request, Job $job, string $list): JsonResponse
+    {
+        $table = $this->table($request, $job, $list);
+
+        return response()->json(['headings' => $table->headings, 'rows' => $table->rows]);
+    }
+
+    public function csv(Request $request, Job $job, string $list): Response
+    {
+        return self::download($this->table($request, $job, $list)->csv(), 'text/csv', $job, $list, 'csv');
+    }
+
+    public function pdf(Request $request, Job $job, string $list): Response
+    {
+        $table = $this->table($request, $job, $list);
+        $title = sprintf('%s: %s', $job->name, JobLists::TITLES[$list] ?? $list);
+
+        return self::download(HarnessTablePdf::table($title, $table), 'application/pdf', $job, $list, 'pdf');
+    }
+
+    /** Returns a list of all runs, or of those of the set that the query names; `kerf` is the width of a saw cut, mm. */
+    private function table(Request $request, Job $job, string $list): ListTable
+    {
+        $core = CoreJob::read($this->files->file($job));
+        $kerf = $request->query->getString('kerf', (string) JobLists::KERF);
+        if (! is_numeric($kerf) || (float) $kerf < 0.0 || (float) $kerf > 100.0) {
+            throw JobError::at('/kerf', 'the width of a cut is a number from 0 to 100 mm');
+        }
+        $set = $request->query->getString('set');
+        $runs = null;
+        if ($set !== '') {
+            $wanted = ($core->site->sets[$set] ?? throw JobError::at('/set', sprintf('there is no set “%s”', $set)))->runs;
+            $runs = array_values(array_intersect_key($core->runs, array_flip($wanted)));
+        }
+
+        return (new JobLists($core, SettledRuns::solved($job, $core, $runs), (float) $kerf))->of($list)
+            ?? throw new NotFoundHttpException;
+    }
+
+    private static function download(string $content, string $type, Job $job, string $list, string $ending): Response
+    {
+        return new Response($content, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' => sprintf(
+                'attachment; filename="%s.%s"', Str::slug($job->name.' '.$list), $ending,
+            ),
+        ]);
+    }
+}

@@ -45,6 +45,7 @@ const LAYERS = [
     'Pathfinding',
     'Proposals',
     'Comparison',
+    'Materials',
     'Drawing',
     'Exchange',
     'Console',

@@ -13,6 +13,9 @@ use Bowline\Job;
 use Bowline\Job\Stock;
 use Bowline\Job\StockKind;
 use Bowline\Job\Units;
+use Bowline\Materials\BoughtPart;
+use Bowline\Materials\BoughtParts;
+use Bowline\Materials\Welds;
 use Bowline\Routing\ClampPassage;
 use Bowline\Solving\SolvedRun;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bowline\Exchange\Lists;
+namespace Bowline\Materials;
 
 /** A row of a bill of materials before it is counted: something bought, or a length of stock. */
 final readonly class BoughtPart

@@ -26,6 +26,7 @@ final class CommandLine
         Command\BoardSheet::class,
         Command\Dxf::class,
         Command\Sheet::class,
+        Command\IsometricDrawing::class,
         Command\ArrangementDrawing::class,
         Command\Benders::class,
         Command\Step::class,

@@ -8,7 +8,7 @@ namespace Bowline\Drawing;
 final class DrawingKinds
 {
     /** @var list<class-string<DrawingKind>> */
-    public const ALL = [BendSheet::class, Arrangement::class];
+    public const ALL = [BendSheet::class, PipeIsometric::class, Arrangement::class];
 
     /** @return class-string<DrawingKind>|null */
     public static function find(string $word): ?string

@@ -47,18 +47,17 @@ final class DatabaseSeeder extends Seeder
         $this->issue($jobs[self::ISSUED], $issuing, $edits);
     }
 
-    /** Issues revision A, whose files are made on the queue, and goes on: the drain loop stands 20 further out. */
+    /** Issues revision A, whose files are made on the queue, and goes on: the drain loop is 20 higher. */
     private function issue(Job $job, Issuing $issuing, JobEdits $edits): void
     {
         $issuing->issue($job, 'A', 'Maud Larsen', 'For the first skid.');
         $drain = $job->runs()->where('key', 'drain')->firstOrFail()->definition;
-        foreach ((new Node($drain))->get('route')->list('stops') as $stop) {
-            [$x, $y, $z] = array_map(static fn (Node $one): mixed => $one->value, $stop->get('at')->items());
-            $stop->object()->at = [$x, is_numeric($y) ? $y - 20 : $y, $z];
-        }
+        $stop = (new Node($drain))->get('route')->list('stops')[2];
+        [$x, $y, $z] = array_map(static fn (Node $one): mixed => $one->value, $stop->get('at')->items());
+        $stop->object()->at = [$x, $y, is_numeric($z) ? $z + 20 : $z];
         $edits->apply($job, Action::read(new Node((object) [
             'edits' => [(object) ['list' => 'runs', 'id' => 'drain', 'item' => $drain]],
-            'name' => 'Stand the drain loop further out',
+            'name' => 'Raise the drain loop',
         ])));
     }
 }

@@ -11,29 +11,37 @@ import { DrawingDialog } from './DrawingDialog';
 export function BendSheetSection({ run, spool }: { run: Run; spool: string | undefined }) {
   const { state } = useJob();
   const open = useWorkbench((store) => store.open);
-  const [isOpen, setIsOpen] = useState(false);
+  const [shown, setShown] = useState<'bend-sheet' | 'isometric' | null>(null);
   const name = spool ?? run.name ?? run.id;
   return (
-    <Section title="Bend sheet" tools={<Button onClick={() => open('sheets')}>Title block</Button>}>
-      <button type="button" className="sheet-small" onClick={() => setIsOpen(true)} title="Look at it and save it">
+    <Section title="Drawings" tools={<Button onClick={() => open('sheets')}>Title block</Button>}>
+      <button
+        type="button"
+        className="sheet-small"
+        onClick={() => setShown('bend-sheet')}
+        title="Look at it and save it"
+      >
         <img
           src={files.drawing(state.id, 'bend-sheet', 'svg', { run: run.id, spool }, state.revision, 0)}
           alt={`Bend sheet of ${name}`}
         />
       </button>
       <div className="made-list">
-        <Button onClick={() => setIsOpen(true)}>Look at the bend sheet</Button>
+        <Button onClick={() => setShown('bend-sheet')}>Look at the bend sheet</Button>
+        {run.route.kind === 'corners' && (
+          <Button onClick={() => setShown('isometric')}>Look at the isometric drawing</Button>
+        )}
         <Button href={files.drawing(state.id, 'bend-sheet', 'pdf', { run: run.id, spool }, state.revision)} download>
           Save it as PDF
         </Button>
       </div>
-      {isOpen && (
+      {shown !== null && (
         <DrawingDialog
-          kind="bend-sheet"
-          title={`Bend sheet: ${name}`}
+          kind={shown}
+          title={shown === 'bend-sheet' ? `Bend sheet: ${name}` : `Isometric: ${run.name ?? run.id}`}
           run={run.id}
-          spool={spool}
-          onClose={() => setIsOpen(false)}
+          spool={shown === 'bend-sheet' ? spool : undefined}
+          onClose={() => setShown(null)}
         />
       )}
     </Section>

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Drawing;
+
+use Bowline\Drawing\Isometric\Line;
+use Bowline\Drawing\Isometric\Pen;
+use Bowline\Drawing\Plan\Plan;
+use Bowline\Drawing\Sheet\Canvas;
+use Bowline\Drawing\Sheet\Paper;
+use Bowline\Drawing\Sheet\Table;
+use Bowline\Drawing\Sheet\TextMetrics;
+use Bowline\Drawing\Sheet\TitleBlock;
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Job\SheetSettings;
+use Bowline\Job\Units;
+use Bowline\Materials\BoughtParts;
+use Bowline\Solving\SolvedRun;
+
+/**
+ * The isometric drawing of a line (ISO 6412-2): a single line along true isometric axes, not to scale, with dimensions,
+ * welds, flanges, supports, flow and fall, spool marks, and its material. A long line goes over several sheets.
+ */
+final class PipeIsometric implements DrawingKind
+{
+    /** Legs on a sheet. */
+    private const LEGS = 12;
+
+    private const ROOM = 24.0;
+
+    private const GAP = 4.0;
+
+    private readonly Units $units;
+
+    private readonly TextMetrics $metrics;
+
+    private function __construct(private readonly DrawingQuestion $question, private readonly SolvedRun $solved)
+    {
+        $this->units = $solved->laid->run->units;
+        $this->metrics = new TextMetrics;
+    }
+
+    public static function word(): string
+    {
+        return 'isometric';
+    }
+
+    public static function title(): string
+    {
+        return 'Isometric';
+    }
+
+    public static function isOfRun(): bool
+    {
+        return true;
+    }
+
+    public static function draw(DrawingQuestion $question): array
+    {
+        $solved = $question->runs[0] ?? throw JobError::at('/runs', 'an isometric drawing is of one run');
+        if ($solved->laid->legs === []) {
+            throw JobError::at('/runs', sprintf(
+                '%s is a curve: an isometric drawing is of runs with corners', $solved->laid->run->name,
+            ));
+        }
+
+        return (new self($question, $solved))->all();
+    }
+
+    /** @return non-empty-list<Plan> */
+    private function all(): array
+    {
+        $settings = SheetSettings::read(new Node($this->question->job->source));
+        $usual = ['a4' => 'a3', 'letter' => 'b'][$settings->paper] ?? $settings->paper;
+        $settings = $settings->on($this->question->paper ?? $usual);
+        $paper = Paper::across($settings->paper);
+        $run = $this->solved->laid->run;
+        $block = new TitleBlock(
+            $settings, self::title(), $run->name, $run->stock->name.($run->service === null
+                ? ''
+                : ', '.$run->service->name),
+            $this->question->job->name, $this->question->date, $this->units, implode(' / ', [
+                'BOWLINE', $run->id, ...$settings->revision === '' ? [] : ['revision '.$settings->revision],
+                $this->question->job->name,
+            ]),
+        );
+        $material = $this->material();
+        $line = Line::of($this->solved, $this->question->job);
+        $parts = $line->divided(self::LEGS);
+        $pages = [];
+        foreach ($parts as $number => $part) {
+            $canvas = new Canvas($paper, $this->metrics);
+            $within = $block->draw($canvas, 'not to scale', $number + 1, count($parts));
+            $this->page($canvas, $within, $part, $settings->north, $number === 0 ? $material : null);
+            $pages[] = $canvas->plan('Isometric '.$run->name);
+        }
+
+        return $pages;
+    }
+
+    /** @param  array{float, float, float, float}  $within */
+    private function page(Canvas $canvas, array $within, Line $line, string $north, ?Table $material): void
+    {
+        [$left, $bottom, $right, $top] = $within;
+        if ($material !== null) {
+            $wide = 96.0;
+            $material->draw($canvas, $right - $wide - 3.0, $top - 2.0, $wide);
+            $right -= $wide + self::GAP;
+        }
+        $pen = new Pen(
+            $canvas, $this->question->job->site->up, $this->units,
+            [$left + 2 * self::ROOM, $bottom + self::ROOM, $right - self::ROOM, $top - self::ROOM],
+            [$left + 1.0, $bottom + 1.0, $right - 1.0, $top - 1.0],
+        );
+        $pen->axes($north);
+        $pen->line($line);
+    }
+
+    private function material(): Table
+    {
+        $counted = [];
+        foreach (BoughtParts::of($this->solved) as $part) {
+            $counted[$part->kind."\n".$part->words] ??= [$part, 0, 0.0];
+            $counted[$part->kind."\n".$part->words][1] += $part->count;
+            $counted[$part->kind."\n".$part->words][2] += $part->length ?? 0.0;
+        }
+        usort($counted, static fn (array $a, array $b): int => [$a[0]->rank(), $a[0]->words]
+            <=> [$b[0]->rank(), $b[0]->words]);
+
+        return new Table('Material', ['No.', 'What', 'How much'], array_map(
+            fn (array $one, int $i): array => [
+                (string) ($i + 1), $one[0]->words,
+                $one[0]->length === null ? (string) $one[1] : $this->units->say($one[2]),
+            ],
+            $counted, array_keys($counted),
+        ), [8.0, 68.0, 20.0], [1]);
+    }
+}

@@ -17,13 +17,13 @@ async function take(name, path, doing = async () => {}, size = { width: 1280, he
   await page.close();
 }
 
-// A seventh job, with nothing in it yet: before it are the hoses, the skid, the exhaust elbow, the manifold, the wiring
-// and the engine space.
-await fetch(`${address}/api/jobs`, {
+// A job with nothing in it yet. Before it are the hoses, the skid, the exhaust elbow, the manifold, the wiring and the
+// engine space, and the issued revision of the skid.
+const empty = await fetch(`${address}/api/jobs`, {
   method: 'POST',
   headers: { 'Content-Type': 'application/json' },
   body: JSON.stringify({ name: 'Cooling skid' }),
-});
+}).then((answer) => answer.json());
 
 const pick = (name) => (page) => page.locator('.locker .pick', { hasText: name }).click();
 
@@ -60,9 +60,12 @@ await take('board', '/jobs/5/make', async (page) => {
   await pick(/Data and power/)(page);
   await page.getByAltText(/laid flat/).waitFor();
 });
-await take('spools', '/jobs/6/make', async (page) => {
+await take('sheet', '/jobs/6/make', async (page) => {
   await pick(/Sea water to cooler/)(page);
-  await page.getByLabel('Spool').selectOption('to-cooler-2');
+  await page.getByRole('button', { name: 'Look at the bend sheet' }).click();
+  const sheet = page.locator('.drawing-page');
+  await sheet.waitFor();
+  await page.waitForFunction(() => document.querySelector('.drawing-page').complete);
 });
 await take('laying', '/jobs/6/lay', async (page) => {
   await page.getByRole('button', { name: 'Lay a run' }).click();
@@ -89,33 +92,19 @@ await take('ties', '/jobs/2/lay', async (page) => {
   await page.getByRole('button', { name: 'Pick leg 2' }).click();
   await page.locator('.ties').waitFor();
 });
-await take('pieces', '/jobs/2/lay', async (page) => {
-  await page.keyboard.press('p');
-  const enter = async (label, text) => {
-    const field = page.getByRole('textbox', { name: label, exact: true });
-    await field.fill(text);
-    await field.press('Enter');
-  };
-  await page.getByRole('button', { name: 'Add a piece' }).click();
-  await enter('Piece 1: From y', '-120');
-  await enter('Piece 1: From z', '300');
-  await enter('Piece 1: To x', '360');
-  await enter('Piece 1: To y', '-120');
-  await enter('Piece 1: To z', '300');
-  await page.getByRole('button', { name: 'Add a piece' }).click();
-  await enter('Piece 2: From x', '520');
-  await enter('Piece 2: From y', '40');
-  await enter('Piece 2: From z', '520');
-  await enter('Piece 2: To x', '900');
-  await enter('Piece 2: To z', '520');
-  await page.locator('.joint', { hasText: 'two corners' }).waitFor();
+await take('changes', '/jobs/2/make', async (page) => {
+  await page.getByRole('button', { name: 'Issue, open, compare…' }).click();
+  await page.locator('.revision-state.issued').waitFor({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Compare with the job' }).click();
+  await page.getByRole('button', { name: 'Next' }).click();
+  await page.locator('.finding.change-changed .table-plain, .finding.change-changed ul').first().waitFor();
 });
 await take('catalogue', '/jobs/2/lay', async (page) => {
   await page.keyboard.press('k');
   await page.getByLabel('Find stock').fill('316L 28');
   await page.locator('.catalogue-table tbody tr').first().waitFor();
 });
-await take('first-steps', '/jobs/7/place');
+await take('first-steps', `/jobs/${empty.id}/place`);
 await take('jobs', '/jobs', (page) =>
   page.waitForFunction(() => [...document.images].length >= 3 && [...document.images].every((one) => one.complete)),
 );

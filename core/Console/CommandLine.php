@@ -8,6 +8,8 @@ use Bowline\Editing\EditError;
 use Bowline\Exchange\JobArchive;
 use Bowline\Job;
 use Bowline\Job\JobError;
+use Bowline\Job\JobFile;
+use stdClass;
 
 /** `bin/bowline`: solves a job file and writes files, without the web. */
 final class CommandLine
@@ -38,6 +40,7 @@ final class CommandLine
         Command\Cut::class,
         Command\Change::class, Command\BringIn::class,
         Command\Compare::class,
+        Command\BendOnBench::class, Command\BenderDevice::class, Command\ArmDevice::class,
         Command\Lay::class,
         Command\LayAll::class,
     ];
@@ -60,7 +63,8 @@ final class CommandLine
             }
             [$command, $files, $options] = self::parse($arguments);
             $jobs = array_map(self::job(...), $files);
-            $outcome = (new $command)->run(new Input($jobs[0], $options, $jobs[1] ?? null));
+            $job = $jobs[0] ?? Job::read(self::nothing());
+            $outcome = (new $command)->run(new Input($job, $options, $jobs[1] ?? null));
         } catch (UsageError|EditError $error) {
             fwrite($err, $error->getMessage()."\n");
 
@@ -149,11 +153,15 @@ final class CommandLine
 
     /**
      * @param  class-string<Command>  $command
-     * @return non-empty-list<string> what stands for its files in the help
+     * @return list<string> what stands for its files in the help
      */
     private static function files(string $command): array
     {
-        return is_subclass_of($command, TwoJobs::class) ? ['BEFORE', 'AFTER'] : ['FILE'];
+        return match (true) {
+            is_subclass_of($command, NoJob::class) => [],
+            is_subclass_of($command, TwoJobs::class) => ['BEFORE', 'AFTER'],
+            default => ['FILE'],
+        };
     }
 
     /**
@@ -173,7 +181,7 @@ final class CommandLine
 
     /**
      * @param  list<string>  $arguments
-     * @return array{class-string<Command>, non-empty-list<string>, array<string, string>} the command, its files, and
+     * @return array{class-string<Command>, list<string>, array<string, string>} the command, its files, and
      *     the options by name
      *
      * @throws UsageError
@@ -225,12 +233,12 @@ final class CommandLine
             }
         }
         $wanted = self::files($command);
-        if ($files === [] || count($files) !== count($wanted)) {
+        if (count($files) !== count($wanted)) {
             throw new UsageError(
                 sprintf(
                     'bowline %s takes %s, and %s.',
                     $command::name(),
-                    count($wanted) === 1 ? 'one job file' : 'two job files',
+                    ['no job file', 'one job file', 'two job files'][count($wanted)],
                     match (count($files)) {
                         0 => 'none is named',
                         1 => 'one is named',
@@ -241,6 +249,12 @@ final class CommandLine
         }
 
         return [$command, $files, $options];
+    }
+
+    /** Returns an empty job, for commands that take none. */
+    private static function nothing(): stdClass
+    {
+        return (object) ['format' => JobFile::FORMAT, 'version' => 1];
     }
 
     /** @throws JobError when it is neither a job file nor an archive of one */

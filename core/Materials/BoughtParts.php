@@ -6,7 +6,6 @@ namespace Bowline\Materials;
 
 use Bowline\Bending\BendTable;
 use Bowline\Bending\CutList;
-use Bowline\Bending\Nesting\Piece;
 use Bowline\Body\Gasket;
 use Bowline\Body\Sleeve;
 use Bowline\Job\End\Flange;
@@ -17,6 +16,7 @@ use Bowline\Job\Section;
 use Bowline\Job\Stock;
 use Bowline\Job\StockKind;
 use Bowline\Job\Words;
+use Bowline\Materials\Nesting\Piece;
 use Bowline\Routing\ClampPassage;
 use Bowline\Routing\LaidJoint;
 use Bowline\Routing\RepeatPlaces;

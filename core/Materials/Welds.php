@@ -12,7 +12,7 @@ use Bowline\Routing\LaidRun;
 use Bowline\Routing\Spool;
 use Bowline\Solving\SolvedRun;
 
-/** The welds of a run: at elbows, flanges and caps, where it stands on another, and where spools are welded together. */
+/** The welds of a run: at elbows, flanges and caps, where it stands on another, where spools are welded together. */
 final class Welds
 {
     /** @return list<Weld> in order along the run */

@@ -37,6 +37,7 @@ const LAYERS = [
     'Routing',
     'Harness',
     'Bending',
+    'Shop',
     'Body',
     'Clearance',
     'Editing',

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Bowline\Console\CommandLine;
+use Bowline\Console\NoJob;
 use Bowline\Console\TwoJobs;
 use Bowline\Job\Schema;
 use Tests\Blocks;
@@ -187,7 +188,11 @@ it('does not write a body that folds over, and says why', function (): void {
 });
 
 it('says of every command what it takes', function (string $command): void {
-    $line = 'bowline '.$command::name().(is_subclass_of($command, TwoJobs::class) ? ' BEFORE AFTER' : ' FILE');
+    $line = 'bowline '.$command::name().match (true) {
+        is_subclass_of($command, TwoJobs::class) => ' BEFORE AFTER',
+        is_subclass_of($command, NoJob::class) => ' --port',
+        default => ' FILE',
+    };
     [$exit, $out, $err] = Cases::bowline($command::name(), '--help');
     expect($exit)
         ->toBe(0)

@@ -59,7 +59,7 @@ final class Backup extends Command
             sprintf(
                 '%s holds %d jobs and %d meshes.',
                 $file,
-                DB::table('jobs')->count(),
+                DB::table('jobs')->where('is_frozen', false)->count(),
                 count(Storage::files('meshes')),
             ),
         );

@@ -45,7 +45,7 @@ final readonly class ListController
         return self::download(HarnessTablePdf::table($title, $table), 'application/pdf', $job, $list, 'pdf');
     }
 
-    /** Returns a list of all runs, or of those of the set that the query names; `kerf` is the width of a saw cut, mm. */
+    /** Returns a list of all runs, or of the set that the query names; `kerf` is the width of a saw cut, mm. */
     private function table(Request $request, Job $job, string $list): ListTable
     {
         $core = CoreJob::read($this->files->file($job));
@@ -56,8 +56,8 @@ final readonly class ListController
         $set = $request->query->getString('set');
         $runs = null;
         if ($set !== '') {
-            $wanted = ($core->site->sets[$set] ?? throw JobError::at('/set', sprintf('there is no set “%s”', $set)))->runs;
-            $runs = array_values(array_intersect_key($core->runs, array_flip($wanted)));
+            $one = $core->site->sets[$set] ?? throw JobError::at('/set', sprintf('there is no set “%s”', $set));
+            $runs = array_values(array_intersect_key($core->runs, array_flip($one->runs)));
         }
 
         return (new JobLists($core, SettledRuns::solved($job, $core, $runs), (float) $kerf))->of($list)

@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange\Lists;
 
-use Bowline\Bending\Nesting\Bar;
-use Bowline\Bending\Nesting\CuttingPlan;
-use Bowline\Bending\Nesting\Nesting;
-use Bowline\Bending\Nesting\Piece;
 use Bowline\Exchange\ListTable;
 use Bowline\Job;
 use Bowline\Job\Stock;
@@ -15,6 +11,10 @@ use Bowline\Job\StockKind;
 use Bowline\Job\Units;
 use Bowline\Materials\BoughtPart;
 use Bowline\Materials\BoughtParts;
+use Bowline\Materials\Nesting\Bar;
+use Bowline\Materials\Nesting\CuttingPlan;
+use Bowline\Materials\Nesting\Nesting;
+use Bowline\Materials\Nesting\Piece;
 use Bowline\Materials\Welds;
 use Bowline\Routing\ClampPassage;
 use Bowline\Solving\SolvedRun;

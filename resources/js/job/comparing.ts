@@ -24,7 +24,7 @@ export const useComparing = create<Comparing>()((set) => ({
   stop: () => set({ sides: null, run: null }),
 }));
 
-/** What has changed between the two states that are compared; as it was before until the answer for an edit has come. */
+/** What has changed between the two states that are compared; as before until the answer for an edit has come. */
 export function useComparison() {
   const { state } = useJob();
   const sides = useComparing((store) => store.sides);

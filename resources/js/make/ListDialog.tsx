@@ -28,7 +28,7 @@ const inWords = (heading: string) =>
     .replace(/_(mm|in|kg|percent)$/, (_, unit: string) => `, ${unit === 'percent' ? '%' : unit}`)
     .replaceAll('_', ' ');
 
-/** A list on the screen: sorted by a column, filtered as one types, with the columns that are wanted; saved as it is. */
+/** A list on the screen: sorted by a column, filtered as one types, with the columns that are wanted; saved so. */
 export function ListDialog({ title, of, load, csv, pdf, children, onClose }: Props) {
   const { state } = useJob();
   const [typed, setTyped] = useState('');

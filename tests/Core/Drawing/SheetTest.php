@@ -104,7 +104,7 @@ it('knows whether texts lie on each other', function (array $one, array $other, 
     'side by side' => [[[0.0, 0.0], [5.0, 1.0], 0.0], [[10.1, 0.0], [5.0, 1.0], 0.0], false],
     'into each other' => [[[0.0, 0.0], [5.0, 1.0], 0.0], [[9.9, 0.0], [5.0, 1.0], 0.0], true],
     'above each other' => [[[0.0, 0.0], [5.0, 1.0], 0.0], [[0.0, 2.1], [5.0, 1.0], 0.0], false],
-    // An upright one of half width 1 at 6.1 clears an end at 5; turned by 45° its corner reaches 3·√2 = 4.2 to the side.
+    // An upright one of half width 1 at 6.1 clears an end at 5; turned by 45° its corner reaches 3·√2 to the side.
     'an upright one beside an end' => [[[0.0, 0.0], [5.0, 1.0], 0.0], [[6.1, 0.0], [5.0, 1.0], M_PI / 2], false],
     'a slanted one beside an end' => [[[0.0, 0.0], [5.0, 1.0], 0.0], [[6.1, 0.0], [5.0, 1.0], M_PI / 4], true],
     'across each other' => [[[0.0, 0.0], [5.0, 1.0], 0.0], [[0.0, 0.0], [5.0, 1.0], M_PI / 2], true],

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bowline\Bending\Nesting;
+namespace Bowline\Materials\Nesting;
 
 /**
  * The best plan for few pieces, by trying every bar for each: the longest piece first, into each bar that is begun, or

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bowline\Bending\Nesting;
+namespace Bowline\Materials\Nesting;
 
 /** From which bars pieces are cut, and how little it could be at best. Millimetres. */
 final readonly class CuttingPlan

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bowline\Bending\Nesting;
+namespace Bowline\Materials\Nesting;
 
 /** A piece to be cut from a bar. */
 final readonly class Piece

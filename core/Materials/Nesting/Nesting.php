@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bowline\Bending\Nesting;
+namespace Bowline\Materials\Nesting;
 
 /**
  * Cuts pieces from bars with the least length of bars: the cutting-stock problem. Its linear relaxation is solved by

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use Bowline\Bending\Nesting\Bar;
-use Bowline\Bending\Nesting\CuttingPlan;
-use Bowline\Bending\Nesting\Nesting;
-use Bowline\Bending\Nesting\Piece;
+use Bowline\Materials\Nesting\Bar;
+use Bowline\Materials\Nesting\CuttingPlan;
+use Bowline\Materials\Nesting\Nesting;
+use Bowline\Materials\Nesting\Piece;
 
 /**
  * @param  list<float>  $lengths

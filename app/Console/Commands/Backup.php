@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Models\Job;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -59,7 +60,7 @@ final class Backup extends Command
             sprintf(
                 '%s holds %d jobs and %d meshes.',
                 $file,
-                DB::table('jobs')->where('is_frozen', false)->count(),
+                Job::countWithoutRevisions(),
                 count(Storage::files('meshes')),
             ),
         );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Models\Job;
 use Illuminate\Console\Command;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Facades\DB;
@@ -60,7 +61,7 @@ final class Restore extends Command
         $this->info(
             sprintf(
                 'Restored %d jobs. What was there before is kept as %s.',
-                DB::table('jobs')->count(),
+                Job::countWithoutRevisions(),
                 basename($before),
             ),
         );

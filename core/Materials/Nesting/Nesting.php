@@ -113,7 +113,7 @@ final class Nesting
             }
             if ($taken !== []) {
                 $used = array_sum(array_map(fn (Piece $one): float => $one->length + $this->kerf, $taken));
-                $bars[] = new Bar($this->bought($bar), $taken, max(0.0, $this->bars[$bar] - $used));
+                $bars[] = new Bar($this->bought($bar), $taken, max(0.0, $this->bought($bar) - $used));
             }
         }
         usort($bars, static fn (Bar $a, Bar $b): int => $a->offcut <=> $b->offcut);

@@ -1,13 +1,16 @@
-// Takes the pictures of the main views: take.mjs ADDRESS. Run by bin/screenshots.
+// Takes the pictures of the main views, or those that are named: take.mjs ADDRESS [NAME]... Run by bin/screenshots.
 import { fileURLToPath } from 'node:url';
 import { chromium } from '@playwright/test';
 import { launchOptions } from '../../tests/browser/chromium.mjs';
 
-const address = process.argv[2];
+const [address, ...wanted] = process.argv.slice(2);
 const browser = await chromium.launch(launchOptions);
 
 /** Opens a page of the demo, does something there, and takes its picture once it says that it is drawn. */
 async function take(name, path, doing = async () => {}, size = { width: 1280, height: 800 }) {
+  if (wanted.length > 0 && !wanted.includes(name)) {
+    return;
+  }
   const page = await browser.newPage({ viewport: size, reducedMotion: 'reduce' });
   await page.goto(address + path);
   await page.locator('.view[data-drawn="yes"], .page').first().waitFor();

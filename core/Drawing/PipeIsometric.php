@@ -17,6 +17,7 @@ use Bowline\Job\Node;
 use Bowline\Job\SheetSettings;
 use Bowline\Job\Units;
 use Bowline\Materials\BoughtParts;
+use Bowline\Materials\PartCount;
 use Bowline\Solving\SolvedRun;
 
 /**
@@ -120,21 +121,14 @@ final class PipeIsometric implements DrawingKind
 
     private function material(): Table
     {
-        $counted = [];
-        foreach (BoughtParts::of($this->solved) as $part) {
-            $counted[$part->kind."\n".$part->words] ??= [$part, 0, 0.0];
-            $counted[$part->kind."\n".$part->words][1] += $part->count;
-            $counted[$part->kind."\n".$part->words][2] += $part->length ?? 0.0;
-        }
-        usort($counted, static fn (array $a, array $b): int => [$a[0]->rank(), $a[0]->words]
-            <=> [$b[0]->rank(), $b[0]->words]);
+        $counts = PartCount::all(BoughtParts::of($this->solved));
 
         return new Table('Material', ['No.', 'What', 'How much'], array_map(
-            fn (array $one, int $i): array => [
-                (string) ($i + 1), $one[0]->words,
-                $one[0]->length === null ? (string) $one[1] : $this->units->say($one[2]),
+            fn (PartCount $one, int $i): array => [
+                (string) ($i + 1), $one->part->words,
+                $one->part->length === null ? (string) $one->count : $this->units->say($one->length),
             ],
-            $counted, array_keys($counted),
+            $counts, array_keys($counts),
         ), [8.0, 68.0, 20.0], [1]);
     }
 }

@@ -15,6 +15,7 @@ use Bowline\Materials\Nesting\Bar;
 use Bowline\Materials\Nesting\CuttingPlan;
 use Bowline\Materials\Nesting\Nesting;
 use Bowline\Materials\Nesting\Piece;
+use Bowline\Materials\PartCount;
 use Bowline\Materials\Welds;
 use Bowline\Routing\ClampPassage;
 use Bowline\Solving\SolvedRun;
@@ -60,34 +61,20 @@ final readonly class JobLists
 
     private function parts(bool $bySpool): ListTable
     {
-        $counted = [];
-        foreach ($this->runs as $run) {
-            foreach (BoughtParts::of($run) as $part) {
-                $key = ($bySpool ? $part->spool : '')."\n".$part->kind."\n".$part->words;
-                $counted[$key] ??= [$part, 0, 0.0];
-                $counted[$key][1] += $part->count;
-                $counted[$key][2] += $part->length ?? 0.0;
-            }
+        $parts = array_merge(...array_map(BoughtParts::of(...), $this->runs), ...[[]]);
+        foreach ($bySpool ? [] : $this->job->site->fittings as $fitting) {
+            $parts[] = new BoughtPart('', 'equipment', $fitting->name, 1);
         }
-        if (! $bySpool) {
-            foreach ($this->job->site->fittings as $fitting) {
-                $counted["\n".'equipment'."\n".$fitting->name] = [
-                    new BoughtPart('', 'equipment', $fitting->name, 1), 1, 0.0,
-                ];
-            }
-        }
-        $order = static fn (BoughtPart $part): array => [$bySpool ? $part->spool : '', $part->rank(), $part->words];
-        uasort($counted, static fn (array $a, array $b): int => $order($a[0]) <=> $order($b[0]));
         $unit = $this->units->word();
 
         return new ListTable(
             [...$bySpool ? ['spool'] : [], 'kind', 'what', 'count', 'length_'.$unit, 'mass_kg'],
-            array_map(fn (array $one): array => [
-                ...$bySpool ? [$one[0]->spool] : [], $one[0]->kind, $one[0]->words,
-                $one[0]->length === null ? $one[1] : null,
-                $one[0]->length === null ? null : $this->units->amount($one[2]),
-                $one[0]->massPerMetre === null ? null : $one[0]->massPerMetre * $one[2] * 1e-3,
-            ], array_values($counted)),
+            array_map(fn (PartCount $one): array => [
+                ...$bySpool ? [$one->part->spool] : [], $one->part->kind, $one->part->words,
+                $one->part->length === null ? $one->count : null,
+                $one->part->length === null ? null : $this->units->amount($one->length),
+                $one->mass(),
+            ], PartCount::all($parts, $bySpool)),
         );
     }
 

@@ -118,13 +118,13 @@ function RunRow({ run, isOpen, onOpen, canTake, from }: RowProps) {
   );
 }
 
-const from = (length: number | null | undefined) => (length == null ? '–' : lengthEven(length));
+const shown = (length: number | null | undefined) => (length == null ? '–' : lengthEven(length));
 
 function Pair({ label, of: [before, after] }: { label: string; of: readonly (number | null)[] }) {
   return (
     <div className="d-flex justify-content-between">
       <span>{label}</span>
-      <span className="figure">{before === after ? from(after) : `${from(before)} → ${from(after)}`}</span>
+      <span className="figure">{before === after ? shown(after) : `${shown(before)} → ${shown(after)}`}</span>
     </div>
   );
 }
@@ -147,9 +147,9 @@ function Bends({ run }: { run: RunChange }) {
               {bend.bend ?? bend.was}
               <div className="quiet">{bend.change === 'removed' ? 'taken out' : bend.change}</div>
             </td>
-            <td>{both(bend.straight, from)}</td>
+            <td>{both(bend.straight, shown)}</td>
             <td>{both(bend.angle, (angle) => (angle == null ? '–' : `${showEven(angle)}°`))}</td>
-            <td>{both(bend.radius, from)}</td>
+            <td>{both(bend.radius, shown)}</td>
           </tr>
         ))}
       </tbody>

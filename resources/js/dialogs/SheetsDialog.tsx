@@ -51,7 +51,9 @@ function Fields() {
   const { state, edit } = useJob();
   const sheets: Sheets = state.job.sheets ?? {};
   const fields = sheets.fields ?? [];
-  const keep = (changed: Partial<Sheets>, what: string) => edit([], { sheets: { ...sheets, ...changed } }, what);
+  // Merged into what the edits before it have left: two fields may be entered faster than one is kept.
+  const keep = (changed: Partial<Sheets>, what: string) =>
+    edit([], (job) => ({ sheets: { ...job.sheets, ...changed } }), what);
   const keepField = (index: number, changed: { name?: string; value?: string }) =>
     keep({ fields: fields.map((one, i) => (i === index ? { ...one, ...changed } : one)) }, 'Change the title block');
   return (

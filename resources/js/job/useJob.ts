@@ -51,7 +51,8 @@ export interface JobAccess {
   places: readonly Place[];
   /** Stores an item in the shape of the job file; rejects with the refusal of the server. */
   put: <L extends List>(list: L, item: ItemOf<L>, name?: string) => Promise<void>;
-  edit: (edits: BareEdit[], header?: Header, name?: string) => Promise<void>;
+  /** A header that is a function is worked out from the job as it is when its turn comes. */
+  edit: (edits: BareEdit[], header?: Header | ((job: Job) => Header), name?: string) => Promise<void>;
   lay: (run: string, laying: LayingEdit) => Promise<void>;
   /** Renames a value wherever it is used. */
   renameValue: (from: string, to: string) => Promise<void>;
@@ -244,18 +245,20 @@ export function useJobAccess(state: JobState): JobAccess {
   useHarnesses(state, isPending);
 
   const edit = useCallback(
-    async (edits: BareEdit[], header?: Header, name?: string) => {
+    async (edits: BareEdit[], header?: Header | ((job: Job) => Header), name?: string) => {
       const based = edits.map((one): Edit => {
         // The item from which the change was made is that which this window showed at the time.
         const was = state.job[one.list]?.find((item) => item.id === one.id);
         return was === undefined ? one : { ...one, was: was as unknown as Edit['was'] };
       });
       const token = crypto.randomUUID();
-      const header_was = header === undefined ? undefined : headerOf(state.job, header);
       const kept = await mutateAsync(() => {
-        const { revision } = now();
+        const { job, revision } = now();
+        const from = typeof header === 'function' ? job : state.job;
+        const next = typeof header === 'function' ? header(job) : header;
+        const header_was = next === undefined ? undefined : headerOf(from, next);
         const after = isOwn(jobId, state.revision, revision) ? revision : undefined;
-        return api.edit(jobId, { edits: based, header, header_was, name, token, after, since: revision });
+        return api.edit(jobId, { edits: based, header: next, header_was, name, token, after, since: revision });
       });
       remember(kept, token);
       await shown();

@@ -10,7 +10,7 @@ it('has all that drawings and lists need where classes are preloaded', function 
     $root = dirname(__DIR__, 2);
     $process = proc_open([
         PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.preload='.$root.'/bin/preload.php', '-d',
-        'opcache.preload_user='.posix_getpwuid(posix_geteuid())['name'], '-d', 'display_errors=stderr', '-r',
+        'opcache.preload_user='.exec('id -un'), '-d', 'display_errors=stderr', '-r',
         'require "'.$root.'/vendor/autoload.php"; $job = Bowline\Job::read(Bowline\Job\JobFile::decode('
             .'file_get_contents("'.$root.'/database/demo/ternwake.json"))); '
             .'$runs = [(new Bowline\Solving\Solver($job))->preview($job->runs["feed"])];'.$code,

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Bowline\Drawing;
 
 use Bowline\Drawing\Plan\Plan;
-use Bowline\Drawing\Plan\PlanPath;
 use Bowline\Drawing\Sheet\Canvas;
+use Bowline\Drawing\Sheet\Labels;
 use Bowline\Drawing\Sheet\Paper;
 use Bowline\Drawing\Sheet\Scale;
 use Bowline\Drawing\Sheet\TextMetrics;
@@ -20,7 +20,6 @@ use Bowline\Drawing\View\ViewOnSheet;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\JobError;
-use Bowline\Job\Node;
 use Bowline\Job\SheetSettings;
 use Bowline\Job\StockKind;
 use Bowline\Routing\LaidRun;
@@ -32,21 +31,6 @@ use Bowline\Solving\SolvedRun;
  */
 final class Arrangement implements DrawingKind
 {
-    public static function word(): string
-    {
-        return 'arrangement';
-    }
-
-    public static function title(): string
-    {
-        return 'Arrangement';
-    }
-
-    public static function isOfRun(): bool
-    {
-        return false;
-    }
-
     /** Chord tolerance on paper, mm. */
     private const CHORD = 0.06;
 
@@ -75,14 +59,27 @@ final class Arrangement implements DrawingKind
     ) {
     }
 
+    public static function word(): string
+    {
+        return 'arrangement';
+    }
+
+    public static function title(): string
+    {
+        return 'Arrangement';
+    }
+
+    public static function isOfRun(): bool
+    {
+        return false;
+    }
+
     /** Draws it on the paper of the job, but on A3 at least, where no other is asked for. */
     public static function draw(DrawingQuestion $question): array
     {
-        $settings = SheetSettings::read(new Node($question->job->source));
-        $usual = ['a4' => 'a3', 'letter' => 'b'][$settings->paper] ?? $settings->paper;
         $drawing = new self(
             $question->job, array_map(static fn (SolvedRun $run): LaidRun => $run->laid, $question->runs),
-            $settings->on($question->paper ?? $usual), $question->date, new TextMetrics,
+            $question->settings(isLarge: true), $question->date, new TextMetrics,
         );
         $up = $question->job->site->up;
         $all = [
@@ -109,7 +106,7 @@ final class Arrangement implements DrawingKind
             $this->job->name, $this->date, $this->job->site->units, '',
         );
         [$least, $most] = $this->extent($projection);
-        $within = $block->draw(new Canvas($paper, $this->metrics), '', $sheet, $sheets);
+        $within = $block->inside($paper);
         $scale = Scale::within(min(
             ($within[2] - $within[0] - 2 * self::ROOM) / max(1.0, $most[0] - $least[0]),
             ($within[3] - $within[1] - 2 * self::ROOM - self::HEAD) / max(1.0, $most[1] - $least[1]),
@@ -263,10 +260,7 @@ final class Arrangement implements DrawingKind
         $tip = [$at[0] + $way[0] * $length, $at[1] + $way[1] * $length];
         $canvas->line('axes', $at, $tip, Canvas::NARROW);
         [$x, $y] = [$way[0] / hypot(...$way), $way[1] / hypot(...$way)];
-        $canvas->add(new PlanPath('axes', [
-            $tip, [$tip[0] - 2.2 * $x - 0.6 * $y, $tip[1] - 2.2 * $y + 0.6 * $x],
-            [$tip[0] - 2.2 * $x + 0.6 * $y, $tip[1] - 2.2 * $y - 0.6 * $x],
-        ], 0.0, Canvas::INK, Canvas::INK, true));
+        $canvas->arrowHead('axes', $tip, [$x, $y], 0.85);
         $canvas->text(
             'axes', [$tip[0] + 1.8 * $x, $tip[1] + 1.8 * $y - 0.9], $name, 1.8, 'middle', $name === 'N',
         );
@@ -322,20 +316,13 @@ final class Arrangement implements DrawingKind
      */
     private function tag(ViewOnSheet $view, LaidRun $run, array $within): void
     {
-        $width = $view->canvas->metrics->width($run->run->name, self::TAG);
+        $labels = new Labels($view->canvas, $within, []);
         foreach ([0.5, 0.35, 0.65, 0.2, 0.8] as $part) {
             $place = $view->place($run->path->pointAt($run->length() * $part));
-            foreach ([6.0, 10.0, 15.0, 22.0, 30.0] as $distance) {
-                foreach ([0.9, 2.2, -0.9, -2.2, 0.3, 2.8] as $angle) {
-                    [$x, $y] = [$place[0] + $distance * cos($angle), $place[1] + $distance * sin($angle)];
-                    $at = [$x + ($x < $place[0] ? -$width / 2 - 0.8 : $width / 2 + 0.8), $y - self::TAG / 2];
-                    if ($view->canvas->textWhereFree('tags', $at, $run->run->name, self::TAG, 0.0, $within)) {
-                        $view->canvas->line('tags', $place, [$x, $y], Canvas::FINE);
-                        $view->canvas->dot('tags', $place, 0.5, Canvas::INK);
+            if ($labels->note('tags', $place, 0.9, [$run->run->name], self::TAG, 6.0)) {
+                $view->canvas->dot('tags', $place, 0.5, Canvas::INK);
 
-                        return;
-                    }
-                }
+                return;
             }
         }
     }

@@ -20,7 +20,6 @@ use Bowline\Drawing\Sheet\TitleBlock;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job;
 use Bowline\Job\JobError;
-use Bowline\Job\Node;
 use Bowline\Job\SheetSettings;
 use Bowline\Job\Units;
 use Bowline\Job\Words;
@@ -32,21 +31,6 @@ use Bowline\Solving\SolvedRun;
  */
 final class BendSheet implements DrawingKind
 {
-    public static function word(): string
-    {
-        return 'bend-sheet';
-    }
-
-    public static function title(): string
-    {
-        return 'Bend sheet';
-    }
-
-    public static function isOfRun(): bool
-    {
-        return true;
-    }
-
     /** Least height that views are given beside the tables, mm. */
     private const LEAST_VIEWS = 95.0;
 
@@ -86,15 +70,27 @@ final class BendSheet implements DrawingKind
         $this->bender = $this->straight === null ? null : $able[0] ?? null;
     }
 
+    public static function word(): string
+    {
+        return 'bend-sheet';
+    }
+
+    public static function title(): string
+    {
+        return 'Bend sheet';
+    }
+
+    public static function isOfRun(): bool
+    {
+        return true;
+    }
+
     public static function draw(DrawingQuestion $question): array
     {
-        $settings = SheetSettings::read(new Node($question->job->source));
-
         return (new self(
             $question->job,
             $question->runs[0] ?? throw JobError::at('/runs', 'a bend sheet is of one run'),
-            $question->paper === null ? $settings : $settings->on($question->paper), $question->date,
-            $question->hasTape,
+            $question->settings(), $question->date, $question->hasTape,
         ))->all();
     }
 

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace Bowline\Drawing;
 
-use Bowline\Drawing\Plan\PlanPath;
 use Bowline\Drawing\Sheet\Canvas;
 use Bowline\Drawing\Sheet\DimensionLine;
+use Bowline\Drawing\Sheet\Labels;
 use Bowline\Drawing\Sheet\Scale;
-use Bowline\Drawing\Sheet\TextBox;
 use Bowline\Drawing\View\DrawnBodies;
 use Bowline\Drawing\View\HiddenLines;
 use Bowline\Drawing\View\Projection;
@@ -35,10 +34,8 @@ final readonly class DimensionedViews
     /** Chord tolerance on paper, mm. */
     private const CHORD = 0.04;
 
-    /** Radius of the circle round the number of a bend, mm, and of its text. */
-    private const BALLOON = 2.1;
-
-    private const NUMBER = 1.7;
+    /** From the outside of the tube to the middle of the number of a bend, mm. */
+    private const NUMBER = 2.9;
 
     /** Number of the isometric view. */
     private const ISOMETRIC = 3;
@@ -318,58 +315,13 @@ final readonly class DimensionedViews
      */
     private function numbers(ViewOnSheet $view, array $cell, array $lines): void
     {
-        $beside = $this->laid->run->stock->section->outsideDiameter / 2 * $view->scale + self::BALLOON + 0.8;
+        $beside = $this->laid->run->stock->section->outsideDiameter / 2 * $view->scale + self::NUMBER;
+        $labels = new Labels($view->canvas, $cell, $lines);
         foreach ($this->laid->bends as $index => $bend) {
             $corner = $view->place($bend->corner);
             $inside = $view->projection->flat($bend->out->minus($bend->in));
             $away = hypot(...$inside) < 1e-3 ? M_PI / 4 : atan2(-$inside[1], -$inside[0]);
-            $this->balloon($view->canvas, $corner, $away, $beside, (string) ($index + 1), $cell, $lines);
-        }
-    }
-
-    /**
-     * Puts a number in a circle near a corner, where there is room for it.
-     *
-     * @param  array{float, float}  $corner
-     * @param  float  $away  direction away from the bend, radians
-     * @param  array{float, float, float, float}  $cell
-     * @param  list<array{array{float, float}, array{float, float}}>  $lines
-     */
-    private function balloon(
-        Canvas $canvas,
-        array $corner,
-        float $away,
-        float $beside,
-        string $number,
-        array $cell,
-        array $lines,
-    ): void {
-        foreach ([0.0, 3.0, 7.0, 12.0, 18.0] as $further) {
-            foreach ([0.0, 0.6, -0.6, 1.2, -1.2, 2.4, -2.4, M_PI] as $turn) {
-                $distance = $beside + $further;
-                $at = [$corner[0] + $distance * cos($away + $turn), $corner[1] + $distance * sin($away + $turn)];
-                $box = new TextBox($at, [self::BALLOON, self::BALLOON], 0.0);
-                $isOff = ! in_array(true, array_map(
-                    static fn (array $line): bool => $box->isCrossedBy($line[0], $line[1]), $lines,
-                ), true);
-                if (! $isOff || ! $box->isWithin(...$cell) || ! $canvas->isFree($box)) {
-                    continue;
-                }
-                if ($further > 0.0) {
-                    $canvas->line('bends', $corner, [
-                        $at[0] - self::BALLOON * cos($away + $turn), $at[1] - self::BALLOON * sin($away + $turn),
-                    ], Canvas::FINE, '#a8741a');
-                }
-                $canvas->add(new PlanPath('bends', array_map(static fn (int $i): array => [
-                    $at[0] + self::BALLOON * cos($i * M_PI / 16), $at[1] + self::BALLOON * sin($i * M_PI / 16),
-                ], range(0, 31)), Canvas::NARROW, '#a8741a', '#fffdf7', true));
-                $canvas->text(
-                    'bends', [$at[0], $at[1] - self::NUMBER / 2], $number, self::NUMBER, 'middle', isBold: true,
-                );
-                $canvas->keep($box);
-
-                return;
-            }
+            $labels->balloon('bends', $corner, $away, (string) ($index + 1), $beside);
         }
     }
 }

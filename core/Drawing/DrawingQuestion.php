@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Bowline\Drawing;
 
 use Bowline\Job;
+use Bowline\Job\Node;
+use Bowline\Job\SheetSettings;
 use Bowline\Solving\SolvedRun;
 
 /** What is to be drawn, and how. */
@@ -25,5 +27,18 @@ final readonly class DrawingQuestion
         public bool $hasTape = false,
         public ?string $view = null,
     ) {
+    }
+
+    /**
+     * Returns what stands on it, on the paper that is asked for, else on that of the job.
+     *
+     * @param  bool  $isLarge  whether it is on A3, or B, where the job has smaller paper
+     */
+    public function settings(bool $isLarge = false): SheetSettings
+    {
+        $settings = SheetSettings::read(new Node($this->job->source));
+        $usual = $isLarge ? ['a4' => 'a3', 'letter' => 'b'][$settings->paper] ?? $settings->paper : $settings->paper;
+
+        return $settings->on($this->paper ?? $usual);
     }
 }

@@ -13,8 +13,6 @@ use Bowline\Drawing\Sheet\Table;
 use Bowline\Drawing\Sheet\TextMetrics;
 use Bowline\Drawing\Sheet\TitleBlock;
 use Bowline\Job\JobError;
-use Bowline\Job\Node;
-use Bowline\Job\SheetSettings;
 use Bowline\Job\Units;
 use Bowline\Materials\BoughtParts;
 use Bowline\Materials\PartCount;
@@ -26,7 +24,7 @@ use Bowline\Solving\SolvedRun;
  */
 final class PipeIsometric implements DrawingKind
 {
-    /** Legs on a sheet. */
+    /** Most legs on a sheet. */
     private const LEGS = 12;
 
     private const ROOM = 24.0;
@@ -73,9 +71,7 @@ final class PipeIsometric implements DrawingKind
     /** @return non-empty-list<Plan> */
     private function all(): array
     {
-        $settings = SheetSettings::read(new Node($this->question->job->source));
-        $usual = ['a4' => 'a3', 'letter' => 'b'][$settings->paper] ?? $settings->paper;
-        $settings = $settings->on($this->question->paper ?? $usual);
+        $settings = $this->question->settings(isLarge: true);
         $paper = Paper::across($settings->paper);
         $run = $this->solved->laid->run;
         $block = new TitleBlock(
@@ -89,20 +85,29 @@ final class PipeIsometric implements DrawingKind
         );
         $material = $this->material();
         $line = Line::of($this->solved, $this->question->job);
-        $parts = $line->divided(self::LEGS);
-        $pages = [];
-        foreach ($parts as $number => $part) {
-            $canvas = new Canvas($paper, $this->metrics);
-            $within = $block->draw($canvas, 'not to scale', $number + 1, count($parts));
-            $this->page($canvas, $within, $part, $settings->north, $number === 0 ? $material : null);
-            $pages[] = $canvas->plan('Isometric '.$run->name);
+        // Fewer legs to a sheet until each label has room.
+        for ($legs = self::LEGS; ; $legs = intdiv($legs, 2)) {
+            $parts = $line->divided($legs);
+            $pages = [];
+            $hasRoom = true;
+            foreach ($parts as $number => $part) {
+                $canvas = new Canvas($paper, $this->metrics);
+                $within = $block->draw($canvas, 'not to scale', $number + 1, count($parts));
+                $isWhole = $this->page($canvas, $within, $part, $settings->north, $number === 0 ? $material : null);
+                $hasRoom = $hasRoom && $isWhole;
+                $pages[] = $canvas->plan('Isometric '.$run->name);
+            }
+            if ($hasRoom || $legs === 1) {
+                return $pages;
+            }
         }
-
-        return $pages;
     }
 
-    /** @param  array{float, float, float, float}  $within */
-    private function page(Canvas $canvas, array $within, Line $line, string $north, ?Table $material): void
+    /**
+     * @param  array{float, float, float, float}  $within
+     * @return bool whether there was room for each label
+     */
+    private function page(Canvas $canvas, array $within, Line $line, string $north, ?Table $material): bool
     {
         [$left, $bottom, $right, $top] = $within;
         if ($material !== null) {
@@ -116,7 +121,8 @@ final class PipeIsometric implements DrawingKind
             [$left + 1.0, $bottom + 1.0, $right - 1.0, $top - 1.0],
         );
         $pen->axes($north);
-        $pen->line($line);
+
+        return $pen->line($line);
     }
 
     private function material(): Table

@@ -39,7 +39,9 @@ final class Welds
         }
         usort($welds, static fn (Weld $a, Weld $b): int => $a->along <=> $b->along);
 
-        return $welds;
+        return array_map(static fn (Weld $one, int $number): Weld => new Weld(
+            'W'.($number + 1), $one->words, $one->along, $one->at, $one->section, $one->isShop,
+        ), $welds, array_keys($welds));
     }
 
     /** @return list<Weld> */
@@ -77,7 +79,7 @@ final class Welds
         $along = max(0.0, min($laid->length(), $along));
 
         return new Weld(
-            $words, $along, $laid->path->pointAt($along), $laid->stockAlong($along)->section, $isShop,
+            '', $words, $along, $laid->path->pointAt($along), $laid->stockAlong($along)->section, $isShop,
         );
     }
 }

@@ -13,7 +13,6 @@ final readonly class Leg
      * @param  Vector  $direction  unit
      * @param  list<Mark>  $marks
      * @param  int|null  $bend  number of the bend at its end, from 1; null at the end of the line
-     * @param  bool  $isElbow  whether that is a bought elbow
      */
     public function __construct(
         public Vector $from,
@@ -21,7 +20,6 @@ final readonly class Leg
         public float $length,
         public array $marks,
         public ?int $bend,
-        public bool $isElbow,
     ) {
     }
 

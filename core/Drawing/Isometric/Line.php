@@ -9,7 +9,6 @@ use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\Joint\JointKind;
 use Bowline\Job\PortName;
-use Bowline\Job\RunEnd;
 use Bowline\Materials\Weld;
 use Bowline\Materials\Welds;
 use Bowline\Routing\ClampPassage;
@@ -37,26 +36,28 @@ final readonly class Line
     public static function of(SolvedRun $solved, Job $job): self
     {
         $laid = $solved->laid;
+        $marks = self::marks($solved, $job);
         $legs = [];
         foreach ($laid->legs as $leg) {
-            $from = $laid->vertices[$leg->fromVertex]->at;
             if ($leg->length < Tolerance::COINCIDENT) {
                 continue;
             }
             $before = $leg->bendBefore === null ? 0.0 : $laid->bends[$leg->bendBefore]->tangent;
+            $end = $leg->bendAfter === null ? INF : $laid->bends[$leg->bendAfter]->end();
+            $onLeg = array_filter($marks, static fn (Mark $mark): bool => $mark->at >= $leg->start - Tolerance::COINCIDENT
+                && $mark->at < $end - Tolerance::COINCIDENT);
             $legs[] = new Leg(
-                $from, $leg->direction, $leg->length, self::marksOn(
-                    $solved, $job, $leg->start - $before, $leg->length,
-                    [$leg->start, $leg->bendAfter === null ? INF : $laid->bends[$leg->bendAfter]->end()],
-                ),
+                $laid->vertices[$leg->fromVertex]->at, $leg->direction, $leg->length,
+                array_map(static fn (Mark $mark): Mark => new Mark(
+                    max(0.0, min($leg->length, $mark->at - $leg->start + $before)), $mark->kind, $mark->words,
+                ), array_values($onLeg)),
                 $leg->bendAfter === null ? null : $leg->bendAfter + 1,
-                ($leg->bendAfter === null ? null : $laid->bends[$leg->bendAfter]->elbow) !== null,
             );
         }
 
         return new self(
-            $legs === [] ? [new Leg($laid->path->pointAt(0.0), new Vector(1, 0, 0), 1.0, [], null, false)] : $legs,
-            self::end($laid->run->from, $laid, $job), self::end($laid->run->to, $laid, $job), $laid->run->fall ?? 0.0,
+            $legs === [] ? [new Leg($laid->path->pointAt(0.0), new Vector(1, 0, 0), 1.0, [], null)] : $legs,
+            self::end($laid, 'from', $job), self::end($laid, 'to', $job), $laid->run->fall ?? 0.0,
         );
     }
 
@@ -83,32 +84,13 @@ final readonly class Line
         return $parts;
     }
 
-    /**
-     * @param  float  $start  developed length at which the leg would begin if its corner were sharp
-     * @param  array{float, float}  $span  developed lengths of its straight and the bend behind it
-     * @return list<Mark> along the leg
-     */
-    private static function marksOn(
-        SolvedRun $solved,
-        Job $job,
-        float $start,
-        float $length,
-        array $span,
-    ): array {
+    /** @return list<Mark> what stands on the line, each at its developed length */
+    private static function marks(SolvedRun $solved, Job $job): array
+    {
         $laid = $solved->laid;
-        $marks = [];
-        $add = static function (float $along, MarkKind $kind, string $words) use (
-            &$marks, $start, $length, $span,
-        ): void {
-            if ($along >= $span[0] - Tolerance::COINCIDENT && $along < $span[1] - Tolerance::COINCIDENT) {
-                $marks[] = new Mark(max(0.0, min($length, $along - $start)), $kind, $words);
-            }
-        };
-        foreach (Welds::of($solved) as $number => $weld) {
-            if (self::isOnLeg($weld, $laid)) {
-                $add($weld->along, MarkKind::Weld, 'W'.($number + 1));
-            }
-        }
+        $marks = array_map(
+            static fn (Weld $weld): Mark => new Mark($weld->along, MarkKind::Weld, $weld->mark), Welds::of($solved),
+        );
         foreach (LaidJoint::all($laid) as $joint) {
             $kind = match ($joint->joint->kind) {
                 JointKind::Flanges => MarkKind::Flanges,
@@ -116,20 +98,22 @@ final readonly class Line
                 JointKind::Weld => null,
             };
             if ($kind !== null) {
-                $add($joint->at ?? $joint->told, $kind, $kind === MarkKind::Sleeve ? $joint->joint->kind->value : '');
+                $words = $kind === MarkKind::Sleeve ? $joint->joint->kind->value : '';
+                $marks[] = new Mark($joint->at ?? $joint->told, $kind, $words);
             }
         }
         foreach (ClampPassage::of($laid) as $passage) {
-            $add(($passage->span[0] + $passage->span[1]) / 2, MarkKind::Support, $passage->clamp->name);
+            $middle = ($passage->span[0] + $passage->span[1]) / 2;
+            $marks[] = new Mark($middle, MarkKind::Support, $passage->clamp->name);
         }
         $spools = Spool::all($laid);
         foreach (count($spools) === 1 ? [] : $spools as $spool) {
-            $add(($spool->from + $spool->to) / 2, MarkKind::Spool, $spool->mark);
+            $marks[] = new Mark(($spool->from + $spool->to) / 2, MarkKind::Spool, $spool->mark);
         }
         foreach ($job->runs as $other) {
             foreach ([$other->from, $other->to] as $end) {
                 if ($end->branch?->host === $laid->run->id) {
-                    $add($end->branch->told, MarkKind::Branch, $other->name);
+                    $marks[] = new Mark($end->branch->told, MarkKind::Branch, $other->name);
                 }
             }
         }
@@ -137,22 +121,11 @@ final readonly class Line
         return $marks;
     }
 
-    /** Welds at elbows stand at the ends of the bends, which are drawn with these. */
-    private static function isOnLeg(Weld $weld, LaidRun $laid): bool
+    /** @param  'from'|'to'  $which */
+    private static function end(LaidRun $laid, string $which, Job $job): EndMark
     {
-        foreach ($laid->bends as $bend) {
-            if ($bend->elbow !== null && abs(($bend->start + $bend->end()) / 2 - $weld->along)
-                <= $bend->arcLength() / 2 + Tolerance::COINCIDENT) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    private static function end(RunEnd $end, LaidRun $laid, Job $job): EndMark
-    {
-        $section = $laid->run->stock->section;
+        $end = $which === 'from' ? $laid->run->from : $laid->run->to;
+        $section = $laid->stockAtEnd($which)->section;
         $port = $end->port === null ? null : PortName::of($end->port);
         $fitting = $port === null ? null : $job->site->fittings[$port->fitting] ?? null;
 

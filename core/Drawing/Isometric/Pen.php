@@ -7,6 +7,7 @@ namespace Bowline\Drawing\Isometric;
 use Bowline\Drawing\Plan\PlanPath;
 use Bowline\Drawing\Sheet\Canvas;
 use Bowline\Drawing\Sheet\DimensionLine;
+use Bowline\Drawing\Sheet\Labels;
 use Bowline\Drawing\Sheet\TextBox;
 use Bowline\Drawing\View\Projection;
 use Bowline\Geometry\Vector;
@@ -35,6 +36,10 @@ final class Pen
     /** @var list<array{array{float, float}, array{float, float}}> */
     private array $lines = [];
 
+    private Labels $labels;
+
+    private bool $hasRoom = true;
+
     /**
      * @param  array{float, float, float, float}  $room  for the line itself: left, bottom, right, top
      * @param  array{float, float, float, float}  $within  for all that stands beside it
@@ -47,6 +52,7 @@ final class Pen
         private readonly array $within,
     ) {
         $this->view = Projection::isometric($up);
+        $this->labels = new Labels($canvas, $within, []);
     }
 
     /** Draws the axes, and north where the job says where that is. */
@@ -60,16 +66,22 @@ final class Pen
             $origin = $name === 'N' ? [$at[0] + 30.0, $at[1]] : $at;
             $tip = [$origin[0] + 11.0 * $way[0], $origin[1] + 11.0 * $way[1]];
             $this->canvas->line('axes', $origin, $tip, $name === 'N' ? Canvas::WIDE : Canvas::NARROW);
-            $this->arrow($origin, $tip, 1.0);
+            $this->canvas->arrowHead('axes', $tip, self::unit($origin, $tip), 1.0);
             $this->canvas->text(
                 'axes', [$tip[0] + 2.2 * $way[0], $tip[1] + 2.2 * $way[1] - 0.9], $name, 1.9, 'middle', $name === 'N',
             );
         }
     }
 
-    public function line(Line $line): void
+    /**
+     * Draws a line with all that stands on it.
+     *
+     * @return bool whether there was room for each label
+     */
+    public function line(Line $line): bool
     {
         $this->place($line);
+        $this->labels = new Labels($this->canvas, $this->within, $this->lines);
         foreach ($line->legs as $i => $leg) {
             $this->canvas->add(new PlanPath(
                 'pipe', [$this->corners[$i], $this->corners[$i + 1]], self::PIPE, Canvas::INK,
@@ -85,17 +97,19 @@ final class Pen
                 $this->box($leg, $i);
             }
         }
-        $dimension = new DimensionLine($this->canvas, $this->within);
         foreach ($line->legs as $i => $leg) {
-            $dimension->draw(
-                $this->corners[$i], $this->corners[$i + 1], $this->units->column($leg->length), 7.0, $this->lines,
-            );
+            $this->dimension($this->corners[$i], $this->corners[$i + 1], $leg->length, 7.0);
         }
         foreach ($line->legs as $i => $leg) {
-            if ($leg->bend !== null && $i < count($line->legs) - 1) {
-                $this->bend($leg, $this->corners[$i], $this->corners[$i + 1], $this->corners[$i + 2]);
+            if ($leg->bend !== null) {
+                $this->bend(
+                    $leg->bend, $this->corners[$i], $this->corners[$i + 1],
+                    $this->corners[$i + 2] ?? $this->corners[$i + 1],
+                );
             }
         }
+
+        return $this->hasRoom;
     }
 
     /** Finds where the corners lie on paper: along true isometric directions, long legs shortened more than others. */
@@ -153,7 +167,7 @@ final class Pen
     }
 
     /**
-     * Writes lines of text near a place, where there is room, with a line to it.
+     * Writes lines of text near a place, with a line to it.
      *
      * @param  array{float, float}  $at
      * @param  float  $way  direction to try first, radians
@@ -161,40 +175,20 @@ final class Pen
      */
     private function note(array $at, float $way, array $texts): void
     {
-        $width = max(array_map(fn (string $one): float => $this->canvas->metrics->width($one, self::SMALL), $texts));
-        $high = count($texts) * 2.8;
-        foreach ([7.0, 11.0, 16.0, 22.0, 30.0] as $distance) {
-            foreach ([0.0, 0.5, -0.5, 1.0, -1.0, 1.6, -1.6, 2.4, -2.4, M_PI] as $turn) {
-                [$x, $y] = [$at[0] + $distance * cos($way + $turn), $at[1] + $distance * sin($way + $turn)];
-                $isLeft = $x < $at[0];
-                $box = new TextBox(
-                    [$x + ($isLeft ? -1 : 1) * ($width / 2 + 1.0), $y], [$width / 2 + 0.6, $high / 2 + 0.4], 0.0,
-                );
-                if (! $box->isWithin(...$this->within) || ! $this->canvas->isFree($box) || $this->isOnLine($box)) {
-                    continue;
-                }
-                $this->canvas->line('notes', $at, [$x, $y], Canvas::FINE);
-                foreach ($texts as $i => $text) {
-                    $this->canvas->text(
-                        'notes', [$x + ($isLeft ? -1.0 : 1.0), $y + $high / 2 - 2.2 - 2.8 * $i], $text, self::SMALL,
-                        $isLeft ? 'end' : 'start', $i === 0 && count($texts) > 1,
-                    );
-                }
-
-                return;
-            }
-        }
+        $this->hasRoom = $this->labels->note('notes', $at, $way, $texts, self::SMALL) && $this->hasRoom;
     }
 
-    private function isOnLine(TextBox $box): bool
+    /**
+     * @param  array{float, float}  $from
+     * @param  array{float, float}  $to
+     * @param  float  $length  that is told, mm
+     */
+    private function dimension(array $from, array $to, float $length, float $beside): void
     {
-        foreach ($this->lines as [$from, $to]) {
-            if ($box->isCrossedBy($from, $to)) {
-                return true;
-            }
-        }
-
-        return false;
+        $isDrawn = (new DimensionLine($this->canvas, $this->within))->draw(
+            $from, $to, $this->units->column($length), $beside, $this->lines,
+        );
+        $this->hasRoom = $isDrawn && $this->hasRoom;
     }
 
     /** Draws an arrow of the flow on the longest leg, and the fall beside it. */
@@ -207,7 +201,7 @@ final class Pen
         [$from, $to] = [$this->corners[$best], $this->corners[$best + 1]];
         $part = self::freePart($line->legs[$best]);
         $at = [$from[0] + ($to[0] - $from[0]) * $part, $from[1] + ($to[1] - $from[1]) * $part];
-        $this->arrow($from, $at, 1.9);
+        $this->canvas->arrowHead('arrows', $at, self::unit($from, $to), 1.9);
         if ($line->fall > 0.0) {
             $this->note($at, atan2($to[1] - $from[1], $to[0] - $from[0]) - M_PI / 2, [
                 sprintf('falls 1 : %d', (int) round(1 / $line->fall)),
@@ -250,7 +244,7 @@ final class Pen
                 MarkKind::Flanges => $this->bolted($at, $way),
                 MarkKind::Sleeve => $this->sleeve($at, $way),
                 MarkKind::Support => $this->support($at),
-                MarkKind::Branch => $this->canvas->dot('branches', $at, 0.8, '#a8741a'),
+                MarkKind::Branch => $this->canvas->dot('branches', $at, 0.8, Canvas::BRASS),
                 MarkKind::Spool => null,
             };
             if ($mark->words !== '') {
@@ -310,9 +304,7 @@ final class Pen
             $way = $this->view->flat((Vector::axis($axis) ?? $this->up)->times($part * $scale));
             $next = [$at[0] + $way[0], $at[1] + $way[1]];
             $this->canvas->line('boxes', $at, $next, Canvas::FINE, Canvas::INK, [1.5, 0.8]);
-            (new DimensionLine($this->canvas, $this->within))->draw(
-                $at, $next, $this->units->column(abs($part) * $leg->length), 3.0, $this->lines,
-            );
+            $this->dimension($at, $next, abs($part) * $leg->length, 3.0);
             $at = $next;
             $places[] = $at;
         }
@@ -328,37 +320,18 @@ final class Pen
     }
 
     /**
-     * Draws the number of a bend at its corner, and the welds of an elbow.
+     * Draws the number of a bend at its corner.
      *
      * @param  array{float, float}  $before
      * @param  array{float, float}  $at
-     * @param  array{float, float}  $behind
+     * @param  array{float, float}  $behind  the corner itself where the line goes on on another sheet
      */
-    private function bend(Leg $leg, array $before, array $at, array $behind): void
+    private function bend(int $number, array $before, array $at, array $behind): void
     {
-        foreach ($leg->isElbow ? [$before, $behind] : [] as $to) {
-            $way = self::unit($at, $to);
-            $this->canvas->dot('welds', [$at[0] + 4.0 * $way[0], $at[1] + 4.0 * $way[1]], 0.8, Canvas::INK);
-        }
         [$one, $other] = [self::unit($at, $before), self::unit($at, $behind)];
-        $away = atan2(-$one[1] - $other[1], -$one[0] - $other[0]);
-        foreach ([4.0, 6.5, 10.0, 14.0] as $distance) {
-            foreach ([0.0, 0.7, -0.7, 1.6, -1.6, M_PI] as $turn) {
-                $place = [$at[0] + $distance * cos($away + $turn), $at[1] + $distance * sin($away + $turn)];
-                $box = new TextBox($place, [2.0, 2.0], 0.0);
-                if ($box->isWithin(...$this->within) && $this->canvas->isFree($box) && ! $this->isOnLine($box)) {
-                    $this->canvas->add(new PlanPath('bends', array_map(static fn (int $k): array => [
-                        $place[0] + 2.0 * cos($k * M_PI / 16), $place[1] + 2.0 * sin($k * M_PI / 16),
-                    ], range(0, 31)), Canvas::NARROW, '#a8741a', '#fffdf7', true));
-                    $this->canvas->text(
-                        'bends', [$place[0], $place[1] - 0.8], (string) $leg->bend, self::SMALL, 'middle', true,
-                    );
-                    $this->canvas->keep($box);
-
-                    return;
-                }
-            }
-        }
+        $this->hasRoom = $this->labels->balloon(
+            'bends', $at, atan2(-$one[1] - $other[1], -$one[0] - $other[0]), (string) $number, 4.0,
+        ) && $this->hasRoom;
     }
 
     /**
@@ -370,22 +343,6 @@ final class Pen
         $this->canvas->line('flanges', [$at[0] - $way[1] * $half, $at[1] + $way[0] * $half], [
             $at[0] + $way[1] * $half, $at[1] - $way[0] * $half,
         ], self::PIPE);
-    }
-
-    /**
-     * Draws the head of an arrow that ends at a tip.
-     *
-     * @param  array{float, float}  $from
-     * @param  array{float, float}  $tip
-     */
-    private function arrow(array $from, array $tip, float $half): void
-    {
-        $way = self::unit($from, $tip);
-        [$x, $y] = [$half * $way[0], $half * $way[1]];
-        $this->canvas->add(new PlanPath('arrows', [
-            $tip, [$tip[0] - 2.6 * $x - $y, $tip[1] - 2.6 * $y + $x],
-            [$tip[0] - 2.6 * $x + $y, $tip[1] - 2.6 * $y - $x],
-        ], 0.0, Canvas::INK, Canvas::INK, true));
     }
 
     /**

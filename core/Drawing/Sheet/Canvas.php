@@ -22,6 +22,8 @@ final class Canvas
 
     public const QUIET = '#8a9698';
 
+    public const BRASS = '#a8741a';
+
     /** Pens by ISO 128: a wide line, and narrow ones. */
     public const WIDE = 0.35;
 
@@ -167,6 +169,22 @@ final class Canvas
     public function dot(string $layer, array $at, float $radius, string $colour): void
     {
         $this->shapes[] = new PlanCircle($layer, $at, $radius, true, $colour);
+    }
+
+    /**
+     * Draws the filled head of an arrow that ends at a tip.
+     *
+     * @param  array{float, float}  $tip
+     * @param  array{float, float}  $way  in which it points, unit
+     * @param  float  $half  of its width, mm
+     */
+    public function arrowHead(string $layer, array $tip, array $way, float $half): void
+    {
+        [$x, $y] = [$half * $way[0], $half * $way[1]];
+        $this->add(new PlanPath($layer, [
+            $tip, [$tip[0] - 2.6 * $x - $y, $tip[1] - 2.6 * $y + $x],
+            [$tip[0] - 2.6 * $x + $y, $tip[1] - 2.6 * $y - $x],
+        ], 0.0, self::INK, self::INK, true));
     }
 
     private function put(PlanText $text): void

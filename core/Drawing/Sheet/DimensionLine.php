@@ -31,7 +31,8 @@ final readonly class DimensionLine
     }
 
     /**
-     * Draws the dimension of a length from one place to another at the nearest place beside it where there is room.
+     * Draws the dimension of a length from one place to another at the nearest place beside it where there is room;
+     * where there is none, its text alone with a leader to the middle of it.
      *
      * @param  array{float, float}  $from
      * @param  array{float, float}  $to
@@ -43,7 +44,7 @@ final readonly class DimensionLine
     {
         $length = hypot($to[0] - $from[0], $to[1] - $from[1]);
         if ($length < 2 * self::ARROW) {
-            return false;
+            return $this->leader($from, $to, $text, $beside, $off);
         }
         $along = [($to[0] - $from[0]) / $length, ($to[1] - $from[1]) / $length];
         $across = [-$along[1], $along[0]];
@@ -77,7 +78,21 @@ final readonly class DimensionLine
             }
         }
 
-        return false;
+        return $this->leader($from, $to, $text, $beside, $off);
+    }
+
+    /**
+     * @param  array{float, float}  $from
+     * @param  array{float, float}  $to
+     * @param  list<array{array{float, float}, array{float, float}}>  $off
+     * @return bool whether there was room
+     */
+    private function leader(array $from, array $to, string $text, float $beside, array $off): bool
+    {
+        return (new Labels($this->canvas, $this->within, $off))->note(
+            'dimensions', [($from[0] + $to[0]) / 2, ($from[1] + $to[1]) / 2],
+            atan2($to[1] - $from[1], $to[0] - $from[0]) + M_PI / 2, [$text], self::TEXT, $beside,
+        );
     }
 
     /** @param  callable(float, float): array{float, float}  $at  a place along the line and beside it */

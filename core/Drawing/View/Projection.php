@@ -56,18 +56,6 @@ final readonly class Projection
         return new self('Isometric', $right, $towards->cross($right));
     }
 
-    /**
-     * From any side.
-     *
-     * @param  Vector  $towards  whoever looks; up where it is not that itself
-     */
-    public static function from(string $name, Vector $towards, Vector $up): self
-    {
-        $upright = $up->uprightOf($towards->unit());
-
-        return new self($name, $upright->cross($towards->unit()), $upright);
-    }
-
     /** @return array{float, float} */
     public function flat(Vector $point): array
     {

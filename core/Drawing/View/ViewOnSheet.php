@@ -61,7 +61,7 @@ final readonly class ViewOnSheet
     public function centreLine(array $points): void
     {
         $this->canvas->add(new PlanPath(
-            'centre', array_map($this->place(...), $points), Canvas::FINE, '#a8741a', dashes: self::CHAIN,
+            'centre', array_map($this->place(...), $points), Canvas::FINE, Canvas::BRASS, dashes: self::CHAIN,
         ));
     }
 

@@ -149,7 +149,7 @@ final readonly class JobLists
         foreach ($this->runs as $run) {
             foreach (Welds::of($run) as $weld) {
                 $rows[] = [
-                    'W'.(count($rows) + 1), $run->laid->run->name, $weld->words, $this->units->amount($weld->along),
+                    $weld->mark, $run->laid->run->name, $weld->words, $this->units->amount($weld->along),
                     ...array_map($this->units->amount(...), $weld->at->toArray()),
                     $this->units->amount($weld->section->outsideDiameter), $this->units->amount($weld->section->wall),
                     $weld->isShop ? 'shop' : 'site',

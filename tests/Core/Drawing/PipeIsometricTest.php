@@ -116,6 +116,33 @@ it('lets no text lie on another', function (int $seed): void {
     }
 })->with(range(1, 60));
 
+it('dimensions each leg, the parts of each skewed one, and numbers each bend', function (int $seed): void {
+    $file = Jobs::wandering($seed, 1 + $seed % 14);
+    // From the port at 50 mm over the floor, by the stops, to the end.
+    $said = $file->runs[0];
+    $corners = [[0, 0, 50], ...array_column($said->route->stops, 'at'), $said->to->at];
+    $due = [];
+    foreach (array_slice($corners, 1) as $i => $to) {
+        $parts = array_map(static fn (float $there, float $here): float => abs($there - $here), $to, $corners[$i]);
+        $skewed = array_filter($parts, static fn (float $part): bool => $part > 1e-6);
+        $lengths = [hypot(hypot($parts[0], $parts[1]), $parts[2]), ...count($skewed) > 1 ? $skewed : []];
+        foreach ($lengths as $length) {
+            $due[] = number_format($length, 1, '.', '');
+        }
+        if ($i > 0) {
+            $due[] = (string) $i;
+        }
+    }
+    $shown = [];
+    foreach (isometricOf(Job::read($file)) as $page) {
+        array_push($shown, ...array_map(static fn (PlanText $text): string => $text->text, Sheets::texts($page)));
+    }
+    $shown = array_count_values($shown);
+    foreach (array_count_values($due) as $words => $count) {
+        expect($shown[$words] ?? 0)->toBeGreaterThanOrEqual($count, "seed {$seed}: {$words}");
+    }
+})->with(range(1, 60));
+
 it('is of runs with corners', function (): void {
     $job = Job::read(JobFile::decode(Cases::json('hang-length')));
     expect(fn () => isometricOf($job, array_key_first($job->runs)))->toThrow(JobError::class, 'is a curve');

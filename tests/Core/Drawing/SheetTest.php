@@ -151,6 +151,18 @@ it('dimensions each leg of a run along the axes once', function (): void {
     expect($dimensions)->toBe(['200.0', '230.0', '270.0', '310.0']);
 });
 
+it('lists each leg with its length, whatever has room beside the views', function (int $seed): void {
+    $file = Jobs::wandering($seed, 1 + $seed % 12);
+    $corners = [[0, 0, 50], ...array_column($file->runs[0]->route->stops, 'at'), $file->runs[0]->to->at];
+    $texts = array_merge(...array_map(static fn (Plan $page): array => array_map(
+        static fn (PlanText $text): string => $text->text, Sheets::texts($page),
+    ), Sheets::bend(Job::read($file))));
+    foreach (array_slice($corners, 1) as $i => $to) {
+        $apart = array_map(static fn (float $there, float $here): float => $there - $here, $to, $corners[$i]);
+        expect($texts)->toContain(number_format(hypot(hypot($apart[0], $apart[1]), $apart[2]), 1, '.', ''));
+    }
+})->with([3, 7, 11, 23, 35, 47]);
+
 it('has a code that a reader scans to the run and its revision', function (): void {
     $file = Jobs::file([['at' => [0, 0, 250]]], ['at' => [300, 0, 250]]);
     [$file->name, $file->revision] = ['Łódź № 7', 'C'];

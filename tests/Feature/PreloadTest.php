@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * `bin/serve` preloads classes. A class that is preloaded is not loaded again, so whatever its file defines beside it is
- * missing at every request: each thing that a request may take of a library is tried in such a process.
+ * `bin/serve` preloads classes. A class that is preloaded is not loaded again, so whatever its file defines beside it
+ * is missing at every request: each thing that a request may take of a library is tried in such a process.
  */
 it('has all that drawings and lists need where classes are preloaded', function (string $code): void {
     $root = dirname(__DIR__, 2);

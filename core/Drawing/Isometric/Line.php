@@ -44,8 +44,10 @@ final readonly class Line
             }
             $before = $leg->bendBefore === null ? 0.0 : $laid->bends[$leg->bendBefore]->tangent;
             $end = $leg->bendAfter === null ? INF : $laid->bends[$leg->bendAfter]->end();
-            $onLeg = array_filter($marks, static fn (Mark $mark): bool => $mark->at >= $leg->start - Tolerance::COINCIDENT
-                && $mark->at < $end - Tolerance::COINCIDENT);
+            $onLeg = array_filter(
+                $marks, static fn (Mark $mark): bool => $mark->at >= $leg->start - Tolerance::COINCIDENT
+                    && $mark->at < $end - Tolerance::COINCIDENT,
+            );
             $legs[] = new Leg(
                 $laid->vertices[$leg->fromVertex]->at, $leg->direction, $leg->length,
                 array_map(static fn (Mark $mark): Mark => new Mark(

@@ -60,9 +60,11 @@ final readonly class Labels
         [$end, $centre] = $found;
         $this->canvas->line($layer, $at, $end, Canvas::FINE);
         foreach ($texts as $i => $text) {
+            $isLeft = $end[0] < $at[0];
             $this->canvas->text(
-                $layer, [$centre[0] + ($end[0] < $at[0] ? 1 : -1) * $width / 2, $centre[1] + $high / 2 - ($i + 0.8) * $line],
-                $text, $height, $end[0] < $at[0] ? 'end' : 'start', $isBold($i),
+                $layer, [
+                    $centre[0] + ($isLeft ? 1 : -1) * $width / 2, $centre[1] + $high / 2 - ($i + 0.8) * $line,
+                ], $text, $height, $isLeft ? 'end' : 'start', $isBold($i),
             );
         }
 
@@ -86,10 +88,9 @@ final readonly class Labels
         [$x, $y] = $found[1];
         $distance = hypot($x - $at[0], $y - $at[1]);
         if ($distance > $least + 1e-6) {
-            $edge = 1.0 - self::BALLOON / $distance;
-            $this->canvas->line(
-                $layer, $at, [$at[0] + ($x - $at[0]) * $edge, $at[1] + ($y - $at[1]) * $edge], Canvas::FINE, Canvas::BRASS,
-            );
+            $part = 1.0 - self::BALLOON / $distance;
+            $edge = [$at[0] + ($x - $at[0]) * $part, $at[1] + ($y - $at[1]) * $part];
+            $this->canvas->line($layer, $at, $edge, Canvas::FINE, Canvas::BRASS);
         }
         $this->canvas->add(new PlanPath($layer, array_map(static fn (int $i): array => [
             $x + self::BALLOON * cos($i * M_PI / 16), $y + self::BALLOON * sin($i * M_PI / 16),

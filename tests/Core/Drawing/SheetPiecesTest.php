@@ -32,7 +32,9 @@ function wordsOn(Canvas $canvas): array
 /** @return list<PlanPath> */
 function strokesOn(Canvas $canvas): array
 {
-    return array_values(array_filter($canvas->plan('')->shapes, static fn (object $one): bool => $one instanceof PlanPath));
+    return array_values(array_filter(
+        $canvas->plan('')->shapes, static fn (object $one): bool => $one instanceof PlanPath,
+    ));
 }
 
 it('has the papers of ISO 216 and of ASME Y14.1', function (string $name, float $short, float $long): void {
@@ -64,8 +66,9 @@ it('looks at a job from its sides', function (string $view, array $right, array 
             expect($projection->right->toArray())->toEqualWithDelta($right, 1e-12)
                 ->and($projection->up->toArray())->toEqualWithDelta($up, 1e-12);
         }
+        $square = $projection->right->cross($projection->up);
         expect($projection->right->dot($projection->up))->toEqualWithDelta(0.0, 1e-12)
-            ->and($projection->right->cross($projection->up)->minus($projection->towards)->length())->toBeLessThan(1e-12);
+            ->and($square->minus($projection->towards)->length())->toBeLessThan(1e-12);
     }
 })->with([
     'from above x is to the right and y up' => ['above', [1, 0, 0], [0, 1, 0]],
@@ -107,7 +110,8 @@ it('keeps dimensions of the same length apart', function (): void {
     // 5.5 mm from one to the next, on both sides of what is measured.
     $heights = array_map(static fn (PlanText $one): float => $one->at[1] - 150.0, Sheets::texts($canvas->plan('')));
     sort($heights);
-    expect($heights[1] - $heights[0])->toEqualWithDelta(5.5, 1e-6)->and($heights[3] - $heights[2])->toEqualWithDelta(5.5, 1e-6)
+    expect($heights[1] - $heights[0])->toEqualWithDelta(5.5, 1e-6)
+        ->and($heights[3] - $heights[2])->toEqualWithDelta(5.5, 1e-6)
         ->and($heights[1])->toBeLessThan(0.0)->and($heights[2])->toBeGreaterThan(0.0);
 });
 
@@ -117,7 +121,8 @@ it('writes a dimension by a leader where the line has no room', function (): voi
     foreach ([70.0, 110.0] as $x) {
         $canvas->keep(new TextBox([$x, 150.0], [3.0, 60.0], 0.0));
     }
-    expect((new DimensionLine($canvas, WHOLE_SHEET))->draw([60.0, 150.0], [120.0, 150.0], '60.0', 8.0, []))->toBeTrue()
+    $dimension = new DimensionLine($canvas, WHOLE_SHEET);
+    expect($dimension->draw([60.0, 150.0], [120.0, 150.0], '60.0', 8.0, []))->toBeTrue()
         ->and(wordsOn($canvas))->toBe(['60.0'])
         // One line, which begins at the middle of what is measured.
         ->and(strokesOn($canvas))->toHaveCount(1)
@@ -128,9 +133,10 @@ it('says when there is no room for a label, and writes nothing', function (): vo
     $canvas = canvas();
     $canvas->keep(new TextBox([105.0, 148.0], [110.0, 150.0], 0.0));
     $labels = new Labels($canvas, WHOLE_SHEET, []);
+    $dimension = new DimensionLine($canvas, WHOLE_SHEET);
     expect($labels->note('notes', [100.0, 100.0], 0.0, ['Clamp'], 1.9))->toBeFalse()
         ->and($labels->balloon('bends', [100.0, 100.0], 0.0, '3', 4.0))->toBeFalse()
-        ->and((new DimensionLine($canvas, WHOLE_SHEET))->draw([60.0, 150.0], [120.0, 150.0], '60.0', 8.0, []))->toBeFalse()
+        ->and($dimension->draw([60.0, 150.0], [120.0, 150.0], '60.0', 8.0, []))->toBeFalse()
         ->and($canvas->plan('')->shapes)->toBe([]);
 });
 

@@ -7,7 +7,7 @@ namespace Bowline\Drawing\Isometric;
 /** Something on a leg of an isometric drawing. */
 final readonly class Mark
 {
-    /** @param  float  $at  mm from the corner at which its leg begins; from the start of the line while it has no leg */
+    /** @param  float  $at  mm from the corner where its leg begins; from the start of the line while it has no leg */
     public function __construct(
         public float $at,
         public MarkKind $kind,

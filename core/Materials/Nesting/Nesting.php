@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Bowline\Materials\Nesting;
 
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
 /**
  * Cuts pieces from bars with the least length of bars: the cutting-stock problem. Its linear relaxation is solved by
- * column generation (Gilmore and Gomory, Operations Research 9, 1961), which gives the bound; whole patterns of that
- * solution are taken, and the rest is filled bar by bar with as little offcut as can be (a knapsack by branch and
- * bound). Several ways of rounding are tried, until one is as good as the bound.
+ * column generation (Gilmore and Gomory, Operations Research 9, 1961); its prices give a bound at each step, also where
+ * the search is cut short (Farley, Operations Research 38, 1990). Whole patterns of that solution are taken, and the
+ * rest is filled bar by bar with as little offcut as can be (a knapsack by branch and bound). Several ways of rounding
+ * are tried, until one is as good as the bound.
  */
 final class Nesting
 {
@@ -35,11 +39,14 @@ final class Nesting
     /** @var list<int> how many of each are wanted */
     private array $wanted = [];
 
+    private readonly Randomizer $random;
+
     /**
      * @param  list<float>  $bars  lengths of bars with one cut more, ascending, mm
      */
     private function __construct(private readonly array $bars, private readonly float $kerf)
     {
+        $this->random = new Randomizer(new Mt19937(1));
     }
 
     /**
@@ -83,30 +90,25 @@ final class Nesting
      */
     private function plan(array $byWidth, array $tooLong): CuttingPlan
     {
-        [$relaxed, $patterns] = $this->relaxed();
         // What is bought are whole bars, whose lengths have a common measure.
         $measure = $this->commonMeasure();
-        $bound = ceil($relaxed / $measure - 1e-7) * $measure;
-        $best = null;
-        mt_srand(1);
-        for ($try = 0; $try < self::TRIES; $try++) {
-            $cuts = $this->rounded($patterns, $try);
-            $length = array_sum(array_map(fn (array $cut): float => $this->bought($cut[0]), $cuts));
-            if ($best === null || $length < $best[0] - self::SLACK) {
-                $best = [$length, $cuts];
-            }
-            if ($best[0] <= $bound * (1.0 + ($try < self::EARLY ? self::GOOD : self::ENOUGH))) {
-                break;
-            }
+        $whole = static fn (float $length): float => ceil($length / $measure - 1e-7) * $measure;
+        // The patterns take long to find, and often bars that are filled one by one are as few as their material is.
+        $bound = $whole($this->material());
+        $best = $this->tried(self::EARLY, [], $bound);
+        if ($best[0] > $bound + self::SLACK) {
+            [$relaxed, $patterns] = $this->relaxed();
+            $bound = max($bound, $whole($relaxed));
+            $other = $this->tried(self::TRIES, $patterns, $bound);
+            $best = $other[0] < $best[0] - self::SLACK ? $other : $best;
         }
-        if ($best !== null && $best[0] > $bound && array_sum($this->wanted) <= ExactNesting::MOST) {
+        if ($best[0] > $bound + self::SLACK && array_sum($this->wanted) <= ExactNesting::MOST) {
             [$cuts, $isSure] = $this->exact($best[0]);
-            $best[1] = $cuts ?? $best[1];
-            $best[0] = array_sum(array_map(fn (array $cut): float => $this->bought($cut[0]), $best[1]));
+            $best = $cuts === null ? $best : [$this->lengthOf($cuts), $cuts];
             $bound = $isSure ? $best[0] : $bound;
         }
         $bars = [];
-        foreach ($best[1] ?? [] as [$bar, $counts]) {
+        foreach ($best[1] as [$bar, $counts]) {
             $taken = [];
             foreach ($counts as $i => $count) {
                 array_push($taken, ...array_splice($byWidth[$i], 0, $count));
@@ -119,6 +121,46 @@ final class Nesting
         usort($bars, static fn (Bar $a, Bar $b): int => $a->offcut <=> $b->offcut);
 
         return new CuttingPlan($bars, $bound, $tooLong);
+    }
+
+    /** Returns the least length of bars that holds so much material, however it is cut. */
+    private function material(): float
+    {
+        $material = array_sum(array_map(static fn (float $a, int $b): float => $a * $b, $this->widths, $this->wanted));
+
+        $least = INF;
+        foreach ($this->bars as $bar => $room) {
+            $least = min($least, $this->bought($bar) / $room);
+        }
+
+        return $material * $least;
+    }
+
+    /** @param  list<array{int, array<int, int>}>  $cuts */
+    private function lengthOf(array $cuts): float
+    {
+        return array_sum(array_map(fn (array $cut): float => $this->bought($cut[0]), $cuts));
+    }
+
+    /**
+     * Returns the best of some ways of rounding, and its length: each until one is as good as a bound.
+     *
+     * @param  list<array{int, array<int, int>, float}>  $patterns
+     * @return array{float, list<array{int, array<int, int>}>}
+     */
+    private function tried(int $tries, array $patterns, float $bound): array
+    {
+        $best = [INF, []];
+        for ($try = 0; $try < $tries; $try++) {
+            $cuts = $this->rounded($patterns, $try);
+            $length = $this->lengthOf($cuts);
+            $best = $length < $best[0] - self::SLACK ? [$length, $cuts] : $best;
+            if ($best[0] <= $bound * (1.0 + ($try < self::EARLY ? self::GOOD : self::ENOUGH))) {
+                break;
+            }
+        }
+
+        return $best;
     }
 
     /**
@@ -170,8 +212,8 @@ final class Nesting
     /**
      * Solves the linear relaxation by the revised simplex method: how often each pattern is cut, in parts of it too.
      *
-     * @return array{float, list<array{int, array<int, int>, float}>} the length of bars; patterns: bar, pieces by
-     *     width, how often
+     * @return array{float, list<array{int, array<int, int>, float}>} a length of bars that no plan is shorter than;
+     *     patterns: bar, pieces by width, how often
      */
     private function relaxed(): array
     {
@@ -191,6 +233,7 @@ final class Nesting
             $inverse[] = $row;
             $often[] = $this->wanted[$i] / $fit;
         }
+        $bound = 0.0;
         for ($round = 0; $round < self::PATTERNS; $round++) {
             $prices = [];
             for ($i = 0; $i < $count; $i++) {
@@ -200,7 +243,10 @@ final class Nesting
                 }
                 $prices[] = $price;
             }
-            $entering = $this->bestPattern($prices);
+            [$entering, $ratio] = $this->bestPattern($prices);
+            // Prices by which no pattern is worth more than its bar count what must be bought at least.
+            $worth = array_sum(array_map(static fn (float $a, int $b): float => $a * $b, $prices, $this->wanted));
+            $bound = max($bound, $worth / max(1.0, $ratio));
             if ($entering === null) {
                 break;
             }
@@ -228,42 +274,61 @@ final class Nesting
             }
             $columns[$leaving] = $entering;
         }
-        $length = 0.0;
-        $patterns = [];
-        foreach ($columns as $k => [$bar, $counts]) {
-            $length += $often[$k] * $this->bought($bar);
-            $patterns[] = [$bar, $counts, $often[$k]];
-        }
 
-        return [$length, $patterns];
+        return [$bound, array_map(
+            static fn (array $column, float $times): array => [$column[0], $column[1], $times], $columns, $often,
+        )];
     }
 
     /**
-     * Returns the pattern that is worth the most over the price of its bar; null where none is worth more.
+     * Returns the pattern that is worth the most over the price of its bar, null where none is worth more; and a ratio
+     * of worth to the price of the bar that no pattern exceeds.
      *
      * @param  list<float>  $prices  of a piece of each width
-     * @return array{int, array<int, int>}|null
+     * @return array{array{int, array<int, int>}|null, float}
      */
-    private function bestPattern(array $prices): ?array
+    private function bestPattern(array $prices): array
     {
         $best = null;
+        $ratio = 0.0;
+        $unsure = [];
         foreach ($this->bars as $bar => $room) {
-            [$worth, $counts] = $this->knapsack($room, $prices, $this->wanted);
+            [$worth, $counts, $most] = $this->knapsack($room, $prices, $this->wanted);
+            $ratio = max($ratio, $most / $this->bought($bar));
             $gain = $worth - $this->bought($bar);
-            if ($gain > 1e-6 && ($best === null || $gain > $best[0])) {
+            if ($gain > self::SLACK && ($best === null || $gain > $best[0])) {
+                $best = [$gain, $bar, $counts];
+            }
+            if ($most > $worth + self::SLACK) {
+                $unsure[] = $bar;
+            }
+        }
+        if ($best !== null || $unsure === []) {
+            return [$best === null ? null : [$best[1], $best[2]], $ratio];
+        }
+        $ratio = 1.0;
+        foreach ($unsure as $bar) {
+            [$most, $counts] = GridKnapsack::best($this->bars[$bar], $this->widths, $prices, $this->wanted);
+            $ratio = max($ratio, $most / $this->bought($bar));
+            $used = array_sum(array_map(
+                static fn (float $width, int $n): float => $width * $n, $this->widths, $counts,
+            ));
+            $gain = $most - $this->bought($bar);
+            if ($gain > self::SLACK && $used <= $this->bars[$bar] + 1e-9 && ($best === null || $gain > $best[0])) {
                 $best = [$gain, $bar, $counts];
             }
         }
 
-        return $best === null ? null : [$best[1], $best[2]];
+        return [$best === null ? null : [$best[1], $best[2]], $ratio];
     }
 
     /**
-     * Returns pieces that fit into a room and are worth the most together, by branch and bound.
+     * Returns pieces that fit into a room and are worth the most together, by branch and bound, and what none can be
+     * worth more than: the same, or more where the search was cut short.
      *
      * @param  list<float>  $worths  of a piece of each width
      * @param  array<int, int>  $most  of each width
-     * @return array{float, array<int, int>}
+     * @return array{float, array<int, int>, float}
      */
     private function knapsack(float $room, array $worths, array $most): array
     {
@@ -296,7 +361,9 @@ final class Nesting
         };
         $branch(0, $room, 0.0);
 
-        return [$best, $bestCounts];
+        return [$best, $bestCounts, $branches > self::BRANCHES
+            ? $room * $worths[$order[0]] / $this->widths[$order[0]]
+            : $best];
     }
 
     /**
@@ -312,7 +379,7 @@ final class Nesting
         $cuts = [];
         // The first try rounds down, the second takes no pattern at all, the others drop some at random.
         foreach ($try === 1 ? [] : $patterns as [$bar, $counts, $often]) {
-            $times = (int) floor($often + 1e-7) - ($try > 1 && mt_rand(0, 2) === 0 ? 1 : 0);
+            $times = (int) floor($often + 1e-7) - ($try > 1 && $this->random->getInt(0, 2) === 0 ? 1 : 0);
             for ($i = 0; $i < $times; $i++) {
                 $cut = array_map(static fn (int $a, int $b): int => min($a, $b), $counts, $left);
                 if (array_sum($cut) > 0) {
@@ -343,7 +410,7 @@ final class Nesting
         foreach ($this->bars as $bar => $room) {
             $worths = array_map(
                 fn (float $width): float => $width * (1.0 + 0.05 * $width / $room
-                    + ($try > 1 ? mt_rand(0, 100) / 2000 : 0.0)),
+                    + ($try > 1 ? $this->random->getInt(0, 100) / 2000 : 0.0)),
                 $this->widths,
             );
             $counts = $this->knapsack($room, $worths, $left)[1];

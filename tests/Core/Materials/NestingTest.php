@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Bowline\Materials\Nesting\Bar;
 use Bowline\Materials\Nesting\CuttingPlan;
+use Bowline\Materials\Nesting\GridKnapsack;
 use Bowline\Materials\Nesting\Nesting;
 use Bowline\Materials\Nesting\Piece;
 
@@ -117,6 +118,67 @@ it('is within one per cent of the bound for many pieces', function (int $seed, a
     // Some twenty bars: one more would be five per cent.
     expect($plan->gap())->toBeLessThanOrEqual(0.01);
 })->with([[1, [6000.0]], [2, [6000.0]], [3, [6000.0]], [4, [4000.0, 6000.0]], [5, [3000.0, 6000.0]]]);
+
+it('says no more is needed than is, where whole bars were cut into many different pieces', function (
+    int $bars,
+    int $parts,
+    int $seed,
+): void {
+    mt_srand($seed);
+    $lengths = [];
+    for ($i = 0; $i < $bars; $i++) {
+        // Parts of 6000 less the cuts between them, none alike.
+        $shares = array_map(static fn (): float => mt_rand(1, 1000) / 1000, range(1, $parts));
+        foreach ($shares as $share) {
+            $lengths[] = (6000.0 - 3.0 * ($parts - 1)) * $share / array_sum($shares);
+        }
+    }
+    $plan = Nesting::of($pieces = piecesOf($lengths), [6000.0], 3.0);
+    isPlanFor($plan, $pieces, 3.0);
+    expect($plan->bound)->toBeLessThanOrEqual(6000.0 * $bars + 1e-6)
+        ->and($plan->length())->toBeGreaterThanOrEqual(6000.0 * $bars - 1e-6);
+})->with([[3, 12, 1], [8, 10, 4]]);
+
+it('knows that of pieces of more than a third of a bar only two fit', function (): void {
+    // 60 from 2020 to 2964 mm: two to a bar are 30 bars, though their material is that of 25.
+    $lengths = array_map(static fn (int $i): float => 2020.0 + 16.0 * $i, range(0, 59));
+    $plan = Nesting::of($pieces = piecesOf($lengths), [6000.0], 3.0);
+    isPlanFor($plan, $pieces, 3.0);
+    expect($plan->bars)->toHaveCount(30)->and($plan->bound)->toEqualWithDelta(180000.0, 1e-6);
+});
+
+it('fills a room with what is worth the most, as trying all does', function (int $seed): void {
+    mt_srand($seed);
+    $widths = array_map(static fn (): float => mt_rand(50, 400) / 10, range(1, 5));
+    $worths = array_map(static fn (): float => mt_rand(0, 100) / 10, range(1, 5));
+    $most = array_map(static fn (): int => mt_rand(0, 5), range(1, 5));
+    $best = 0.0;
+    $try = function (int $at, float $free, float $worth) use (&$try, &$best, $widths, $worths, $most): void {
+        $best = max($best, $worth);
+        for ($n = 0; isset($widths[$at]) && $n <= $most[$at] && $n * $widths[$at] <= $free + 1e-9; $n++) {
+            $try($at + 1, $free - $n * $widths[$at], $worth + $n * $worths[$at]);
+        }
+    };
+    $try(0, 100.0, 0.0);
+    [$worth, $counts] = GridKnapsack::best(100.0, $widths, $worths, $most);
+    $sum = static fn (array $each): float => array_sum(array_map(
+        static fn (float $one, int $n): float => $one * $n, $each, $counts,
+    ));
+    expect($worth)->toEqualWithDelta($best, 1e-9)->and($sum($worths))->toEqualWithDelta($worth, 1e-9)
+        ->and($sum($widths))->toBeLessThanOrEqual(100.0 + 1e-9);
+    foreach ($counts as $i => $n) {
+        expect($n)->toBeLessThanOrEqual($most[$i]);
+    }
+})->with(range(1, 20));
+
+it('gives the same plan each time, and leaves random numbers of others alone', function (): void {
+    mt_srand(7);
+    $next = mt_rand();
+    mt_srand(7);
+    $pieces = piecesOf(array_map(static fn (int $i): float => 300.0 + ($i * 577) % 1900, range(1, 60)));
+    $plan = Nesting::of($pieces, [6000.0], 3.0);
+    expect(mt_rand())->toBe($next)->and(Nesting::of($pieces, [6000.0], 3.0))->toEqual($plan);
+});
 
 it('leaves out what is longer than every bar, and says so', function (): void {
     $plan = Nesting::of(piecesOf([7000.0, 2000.0]), [6000.0], 3.0);

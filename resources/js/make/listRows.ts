@@ -4,7 +4,10 @@ export type Cell = string | number | null;
 export function filtered(rows: readonly Cell[][], typed: string): Cell[][] {
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
   return rows.filter((row) => {
-    const text = row.map(String).join(' ').toLowerCase();
+    const text = row
+      .map((cell) => cell ?? '')
+      .join(' ')
+      .toLowerCase();
     return words.every((word) => text.includes(word));
   });
 }

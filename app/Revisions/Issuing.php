@@ -45,7 +45,14 @@ final readonly class Issuing
                 count($open) === 1 ? '' : sprintf(', and %d more', count($open) - 1),
             ), $open);
         }
-        $revision = $job->alone(fn (): Revision => $this->freeze($job, $name, $by, $note));
+        $looked = $job->revision;
+        $revision = $job->alone(function () use ($job, $looked, $name, $by, $note): Revision {
+            if ($job->revision !== $looked) {
+                throw new RevisionRefused('The job has changed since. Look at it again, then issue it.');
+            }
+
+            return $this->freeze($job, $name, $by, $note);
+        });
         IssueRevision::dispatch($revision->id);
         // The work goes on as the next revision.
         $next = self::after($name);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Models\Run;
 use App\Revisions\HashChain;
 use App\Revisions\Issuing;
+use App\Revisions\RevisionRefused;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -153,6 +154,16 @@ it('refuses a name that is taken, and one that is missing', function (): void {
     issue($job)->assertUnprocessable()->assertJsonPath('pointer', '/name');
     test()->postJson($job.'/revisions', ['name' => '', 'by' => 'Ida'])->assertUnprocessable();
     test()->postJson($job.'/revisions', ['name' => 'B'])->assertUnprocessable();
+});
+
+it('is not issued when the job has changed since it was looked at', function (): void {
+    $job = revised();
+    $looked = App\Models\Job::query()->findOrFail((int) basename($job));
+    moveEnd($job, 300.0);
+    $issuing = app(Issuing::class);
+    expect(fn () => $issuing->issue($looked, 'A', 'Maud Larsen', ''))
+        ->toThrow(RevisionRefused::class, 'The job has changed since')
+        ->and(test()->getJson($job.'/revisions')->json('revisions'))->toBe([]);
 });
 
 it('names the next revision', function (string $name, ?string $next): void {

@@ -36,7 +36,7 @@ final class Problems
             WorkBrokenOff::class,
         ]);
         $exceptions->render(
-            static fn (BodyPending $pending): JsonResponse => response()->json($pending->work->told(), 202),
+            static fn (BodyPending $pending): JsonResponse => response()->json($pending->work->forApi(), 202),
         );
         // There is no one to answer when the client has gone.
         $exceptions->render(

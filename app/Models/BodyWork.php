@@ -43,7 +43,7 @@ final class BodyWork extends Model
     }
 
     /** @return array{id: int, body: string, state: string, part: float} schema/api.json, `bodyWork` */
-    public function told(): array
+    public function forApi(): array
     {
         return ['id' => $this->id, 'body' => $this->body, 'state' => $this->state, 'part' => $this->part];
     }

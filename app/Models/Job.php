@@ -146,12 +146,18 @@ final class Job extends Model
         return self::resolveConnection()->transaction(function () use ($work): mixed {
             self::query()->toBase()->where('id', $this->id)->update(['revision' => new Expression('revision')]);
             $this->refresh();
-            if ($this->is_frozen) {
-                throw new JobIsFrozen;
-            }
+            $this->refuseIfFrozen();
 
             return $work();
         });
+    }
+
+    /** @throws JobIsFrozen when it is an issued revision */
+    public function refuseIfFrozen(): void
+    {
+        if ($this->is_frozen) {
+            throw new JobIsFrozen;
+        }
     }
 
     /** @return HasMany<Run, $this> */

@@ -53,7 +53,7 @@ final class LayWork extends Model
     }
 
     /** @return array<mixed> schema/api.json, `layWork` */
-    public function told(): array
+    public function forApi(): array
     {
         $answer = $this->answer === null
             ? WaysQuestion::nothing(count($this->body()->list('errands')))

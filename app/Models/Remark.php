@@ -31,7 +31,7 @@ final class Remark extends Model
     protected $guarded = [];
 
     /** @return array<string, mixed> schema/api.json, `remark` */
-    public function told(): array
+    public function forApi(): array
     {
         return [
             'id' => $this->id, 'list' => $this->list, 'item' => $this->key, 'part' => $this->part, 'at' => $this->at,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Harness\SolvedHarnesses;
+use App\Http\Attachment;
 use App\Http\RequestBody;
 use App\Models\Job;
 use Bowline\Exchange\BoardWriter;
@@ -16,7 +17,6 @@ use Bowline\Job\Harness\Harness;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 
 /** The board of a harness: to be looked at and turned by hand, and to be taken away. */
 final readonly class BoardController
@@ -64,10 +64,7 @@ final readonly class BoardController
             default => ['application/pdf', PlanPdf::write($plan, $request->string('paper', 'a4')->toString())],
         };
 
-        return new Response($text, 200, [
-            'Content-Type' => $type,
-            'Content-Disposition' => sprintf('attachment; filename="%s.board.%s"', Str::slug($harness), $format),
-        ]);
+        return Attachment::of($text, $type, Attachment::name($harness, 'board.'.$format));
     }
 
     /** @return list<string> connectors that are ringed */

@@ -19,7 +19,7 @@ final class BodyWorkController
         $found = $this->of($job, $work);
 
         return response()->json(
-            $found?->told() ?? ['id' => $work, 'body' => '', 'state' => 'done', 'part' => 1],
+            $found?->forApi() ?? ['id' => $work, 'body' => '', 'state' => 'done', 'part' => 1],
         );
     }
 

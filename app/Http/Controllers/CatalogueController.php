@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Catalogue\Catalogue;
 use App\Editing\JobFiles;
+use App\Http\Attachment;
 use App\Http\RequestBody;
 use App\Models\CatalogueRow;
 use App\Models\Job;
@@ -72,10 +73,8 @@ final readonly class CatalogueController
 
     public function csv(Request $request): Response
     {
-        return new Response($this->catalogue->csv($request->query->getBoolean('own')), 200, [
-            'Content-Type' => 'text/csv',
-            'Content-Disposition' => 'attachment; filename="stock-catalogue.csv"',
-            'X-Content-Type-Options' => 'nosniff',
-        ]);
+        return Attachment::of(
+            $this->catalogue->csv($request->query->getBoolean('own')), 'text/csv', 'stock-catalogue.csv',
+        );
     }
 }

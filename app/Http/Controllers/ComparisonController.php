@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\JobFiles;
+use App\Http\Attachment;
 use App\Models\Job;
 use App\Revisions\Side;
 use Bowline\Comparison\Change;
@@ -18,7 +19,6 @@ use Bowline\Job\Node;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 use stdClass;
 
 /** What has changed between two states of a job, to be stepped through, taken over and printed. */
@@ -59,10 +59,9 @@ final readonly class ComparisonController
             $after->name, $date,
         );
 
-        return new Response(PlanPdf::pages($pages, $date), 200, [
-            'Content-Type' => 'application/pdf',
-            'Content-Disposition' => sprintf('attachment; filename="%s.pdf"', Str::slug('changes '.$job->name)),
-        ]);
+        return Attachment::of(
+            PlanPdf::pages($pages, $date), 'application/pdf', Attachment::name('changes '.$job->name, 'pdf'),
+        );
     }
 
     /** @return array{Side, Side} */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\JobFiles;
+use App\Http\Attachment;
 use App\Models\Job;
 use App\Settling\SettledRuns;
 use Bowline\Drawing\DrawingKind;
@@ -19,7 +20,6 @@ use Bowline\Solving\SolvedRun;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Drawings of a job as it is now: looked at page by page, and taken away. */
@@ -40,13 +40,13 @@ final readonly class DrawingController
     {
         $drawing = self::kind($kind);
         [$pages, $name, $date] = $this->pages($request, $job, $drawing);
-        $slug = Str::slug($name.' '.$drawing::title());
         $page = (int) $request->query->getString('page', '0');
 
-        return new Response(PlanFormats::write($pages, $format, $date, $page), 200, [
-            'Content-Type' => PlanFormats::MEDIA_TYPES[$format] ?? throw new NotFoundHttpException,
-            'Content-Disposition' => sprintf('attachment; filename="%s.%s"', $slug, $format),
-        ]);
+        return Attachment::of(
+            PlanFormats::write($pages, $format, $date, $page),
+            PlanFormats::MEDIA_TYPES[$format] ?? throw new NotFoundHttpException,
+            Attachment::name($name.' '.$drawing::title(), $format),
+        );
     }
 
     /** @return class-string<DrawingKind> */

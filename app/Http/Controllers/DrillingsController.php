@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\JobFiles;
+use App\Http\Attachment;
 use App\Models\Job;
 use Bowline\Exchange\DrillingList;
 use Bowline\Job as CoreJob;
 use Bowline\Proposals\Drillings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** What is drilled into a block, and a channel as drillings. */
@@ -28,10 +28,10 @@ final readonly class DrillingsController
 
     public function csv(Job $job, string $body): Response
     {
-        return new Response(DrillingList::csv(CoreJob::read($this->files->file($job)), $body), 200, [
-            'Content-Type' => 'text/csv',
-            'Content-Disposition' => sprintf('attachment; filename="%s.drillings.csv"', Str::slug($body)),
-        ]);
+        return Attachment::of(
+            DrillingList::csv(CoreJob::read($this->files->file($job)), $body), 'text/csv',
+            Attachment::name($body, 'drillings.csv'),
+        );
     }
 
     /** Returns the runs that a channel is as drillings; not stored. */

@@ -9,6 +9,7 @@ use App\Bodies\BodyQuestion;
 use App\Bodies\KeptBodies;
 use App\Editing\JobFiles;
 use App\Editing\Meshes;
+use App\Http\Attachment;
 use App\Http\TemporaryFile;
 use App\Models\Job;
 use App\Settling\SettledShape;
@@ -38,7 +39,6 @@ use Generator;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -91,7 +91,7 @@ final readonly class ExportController
         }
 
         return response()
-            ->download($path, self::fileName($job->name, 'bowline'), ['Content-Type' => 'application/zip'])
+            ->download($path, Attachment::name($job->name, 'bowline'), ['Content-Type' => 'application/zip'])
             ->deleteFileAfterSend();
     }
 
@@ -371,16 +371,6 @@ final readonly class ExportController
 
     private static function download(string $content, string $type, string $name, string $ending): Response
     {
-        return new Response($content, 200, [
-            'Content-Type' => $type,
-            'Content-Disposition' => sprintf('attachment; filename="%s"', self::fileName($name, $ending)),
-        ]);
-    }
-
-    private static function fileName(string $name, string $ending): string
-    {
-        $slug = Str::slug($name);
-
-        return sprintf('%s.%s', $slug === '' ? 'bowline' : $slug, $ending);
+        return Attachment::of($content, $type, Attachment::name($name, $ending));
     }
 }

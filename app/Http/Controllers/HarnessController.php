@@ -8,6 +8,7 @@ use App\Editing\JobFiles;
 use App\Editing\TriedJob;
 use App\Harness\RememberedPackings;
 use App\Harness\SolvedHarnesses;
+use App\Http\Attachment;
 use App\Http\RequestBody;
 use App\Models\Job;
 use Bowline\Exchange\HarnessTablePdf;
@@ -28,7 +29,6 @@ use Bowline\Solving\SolvedHarness;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Rows of wires for a harness, and its lists. */
@@ -103,10 +103,7 @@ final readonly class HarnessController
     {
         [, $table] = $this->table($job, $harness, $list);
 
-        return new Response($table->csv(), 200, [
-            'Content-Type' => 'text/csv',
-            'Content-Disposition' => sprintf('attachment; filename="%s.%s.csv"', Str::slug($harness), $list),
-        ]);
+        return Attachment::of($table->csv(), 'text/csv', Attachment::name($harness, $list.'.csv'));
     }
 
     /** Downloads a list as PDF; the labels as a sheet of them. */
@@ -115,13 +112,9 @@ final readonly class HarnessController
         [$solved, $table] = $this->table($job, $harness, $list);
         $title = sprintf('%s: %s', $solved->laid->harness->name, $list);
 
-        return new Response(
+        return Attachment::of(
             $list === 'labels' ? HarnessTablePdf::labels($title, $table) : HarnessTablePdf::table($title, $table),
-            200,
-            [
-                'Content-Type' => 'application/pdf',
-                'Content-Disposition' => sprintf('attachment; filename="%s.%s.pdf"', Str::slug($harness), $list),
-            ],
+            'application/pdf', Attachment::name($harness, $list.'.pdf'),
         );
     }
 

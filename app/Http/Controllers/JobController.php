@@ -10,7 +10,6 @@ use App\Http\JobResponse;
 use App\Http\RequestBody;
 use App\Http\TemporaryFile;
 use App\Models\Job;
-use App\Revisions\JobIsFrozen;
 use App\Settling\SettledShape;
 use Bowline\Drawing\JobPicture;
 use Bowline\Exchange\JobArchive;
@@ -126,9 +125,7 @@ final readonly class JobController
     /** Deletes a job; it can be restored. */
     public function destroy(Job $job): Response
     {
-        if ($job->is_frozen) {
-            throw new JobIsFrozen;
-        }
+        $job->refuseIfFrozen();
         $job->delete();
 
         return response()->noContent();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\JobFiles;
+use App\Http\Attachment;
 use App\Models\Job;
 use App\Settling\SettledRuns;
 use Bowline\Exchange\HarnessTablePdf;
@@ -15,7 +16,6 @@ use Bowline\Job\JobError;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Lists of a job: parts, cuts, welds, supports, valves, hoses. */
@@ -66,11 +66,6 @@ final readonly class ListController
 
     private static function download(string $content, string $type, Job $job, string $list, string $ending): Response
     {
-        return new Response($content, 200, [
-            'Content-Type' => $type,
-            'Content-Disposition' => sprintf(
-                'attachment; filename="%s.%s"', Str::slug($job->name.' '.$list), $ending,
-            ),
-        ]);
+        return Attachment::of($content, $type, Attachment::name($job->name.' '.$list, $ending));
     }
 }

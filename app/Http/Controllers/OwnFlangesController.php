@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Attachment;
 use App\Http\RequestBody;
 use App\Models\OwnFlange;
 use Bowline\Exchange\FlangeRows;
@@ -56,11 +57,7 @@ final readonly class OwnFlangesController
     {
         $flanges = $this->all()->map(static fn (OwnFlange $one): stdClass => $one->flange);
 
-        return new Response(FlangeRows::write($flanges), 200, [
-            'Content-Type' => 'text/csv',
-            'Content-Disposition' => 'attachment; filename="flanges.csv"',
-            'X-Content-Type-Options' => 'nosniff',
-        ]);
+        return Attachment::of(FlangeRows::write($flanges), 'text/csv', 'flanges.csv');
     }
 
     /** @return Collection<int, OwnFlange> */

@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Http\RequestBody;
 use App\Models\Job;
 use App\Models\Remark;
-use App\Revisions\JobIsFrozen;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -19,14 +18,14 @@ final readonly class RemarkController
     {
         return response()->json([
             'remarks' => Remark::query()->where('job_id', $job->id)->orderBy('id')->get()->map(
-                static fn (Remark $remark): array => $remark->told(),
+                static fn (Remark $remark): array => $remark->forApi(),
             )->all(),
         ]);
     }
 
     public function store(Request $request, Job $job): JsonResponse
     {
-        self::refuseFrozen($job);
+        $job->refuseIfFrozen();
         $body = RequestBody::of($request, 'newRemark');
         $remark = Remark::query()->create([
             'job_id' => $job->id, 'list' => $body->get('list')->text(), 'key' => $body->get('item')->text(),
@@ -34,13 +33,13 @@ final readonly class RemarkController
             'words' => trim($body->get('words')->text()), 'made_by' => $body->get('by')->text(), 'made_at' => now(),
         ]);
 
-        return response()->json($remark->told(), 201);
+        return response()->json($remark->forApi(), 201);
     }
 
     /** Answers a remark, settles it, or opens it again. */
     public function change(Request $request, Job $job, int $remark): JsonResponse
     {
-        self::refuseFrozen($job);
+        $job->refuseIfFrozen();
         $found = Remark::query()->where('job_id', $job->id)->find($remark) ?? throw new NotFoundHttpException;
         $body = RequestBody::of($request, 'remarkChange');
         $by = $body->get('by')->text();
@@ -56,13 +55,6 @@ final readonly class RemarkController
         }
         $found->save();
 
-        return response()->json($found->told());
-    }
-
-    private static function refuseFrozen(Job $job): void
-    {
-        if ($job->is_frozen) {
-            throw new JobIsFrozen;
-        }
+        return response()->json($found->forApi());
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Attachment;
 use App\Http\RequestBody;
 use App\Models\Job;
 use App\Models\Revision;
@@ -21,15 +22,16 @@ final readonly class RevisionController
 {
     public function index(Job $job): JsonResponse
     {
-        $broken = HashChain::broken($job);
         $revisions = $job->revisions()->orderByDesc('number')->get();
+        // While one is issued this is asked again and again, and all files of all would be read for it.
+        $broken = $revisions->contains('state', 'issuing') ? [] : HashChain::broken($job);
         $newest = $revisions->firstWhere('state', 'issued')?->number;
 
         return response()->json([
             'state' => $job->isInCheck() ? 'in-check' : 'working',
             'checking' => $job->isInCheck() ? $job->checking : null,
             'next' => $job->extras->revision ?? (Issuing::after($revisions->first()->name ?? '') ?? 'A'),
-            'revisions' => $revisions->map(static fn (Revision $one): array => self::told(
+            'revisions' => $revisions->map(static fn (Revision $one): array => self::forApi(
                 $one, $one->number !== $newest, ! in_array($one->number, $broken, true),
             ))->all(),
         ]);
@@ -48,7 +50,7 @@ final readonly class RevisionController
             $job, $body->get('name')->text(), $body->get('by')->text(), $body->find('note')?->text() ?? '',
         );
 
-        return response()->json(self::told($revision, false, true), 202);
+        return response()->json(self::forApi($revision, false, true), 202);
     }
 
     public function show(Job $job, int $number): JsonResponse
@@ -56,7 +58,7 @@ final readonly class RevisionController
         $revision = self::find($job, $number);
 
         return response()->json([
-            ...self::told($revision, false, ! in_array($number, HashChain::broken($job), true)),
+            ...self::forApi($revision, false, ! in_array($number, HashChain::broken($job), true)),
             'files' => $revision->files()->orderBy('id')->get(['name', 'type', 'hash'])->map(
                 static fn (RevisionFile $file): array => $file->only(['name', 'type', 'hash']),
             )->all(),
@@ -67,10 +69,7 @@ final readonly class RevisionController
     {
         $file = self::find($job, $number)->files()->where('name', $name)->first() ?? throw new NotFoundHttpException;
 
-        return new Response($file->content, 200, [
-            'Content-Type' => $file->type,
-            'Content-Disposition' => sprintf('attachment; filename="%s"', addcslashes($file->name, '"\\')),
-        ]);
+        return Attachment::of($file->content, $file->type, $file->name);
     }
 
     /** Asks for a check of the job as it is now, or takes that back. */
@@ -94,7 +93,7 @@ final readonly class RevisionController
     }
 
     /** @return array<string, mixed> schema/api.json, `jobRevision` */
-    private static function told(Revision $revision, bool $isOlder, bool $isIntact): array
+    private static function forApi(Revision $revision, bool $isOlder, bool $isIntact): array
     {
         return [
             'number' => $revision->number, 'name' => $revision->name, 'by' => $revision->issued_by,

@@ -96,7 +96,7 @@ final readonly class SectionController
                     try {
                         $part = $this->kept->part($job, $core, $id, $part, self::CHORD);
                     } catch (BodyPending $pending) {
-                        $works[] = $pending->work->told();
+                        $works[] = $pending->work->forApi();
                         $part = $this->kept->part($job, $core, $id, $part, BodyQuestion::COARSE);
                     }
                     yield $runs[0] => $part;

@@ -55,12 +55,12 @@ final readonly class WaysController
         ]);
         LayRuns::dispatch($work->id);
 
-        return response()->json($work->told(), 202);
+        return response()->json($work->forApi(), 202);
     }
 
     public function show(Job $job, int $work): JsonResponse
     {
-        return response()->json($this->work($job, $work)->told());
+        return response()->json($this->work($job, $work)->forApi());
     }
 
     /** Stops it; what was found so far stays. */
@@ -76,7 +76,7 @@ final readonly class WaysController
             $found->update(['state' => 'stopping']);
         }
 
-        return response()->json($found->told());
+        return response()->json($found->forApi());
     }
 
     /** Reads pairs of ports that were pasted; refused rows are returned with their reasons. */

@@ -47,7 +47,7 @@ export function ComparePanel() {
       {error !== null && <p className="text-danger">{error.message}</p>}
       <div className="made-list">
         <Button disabled={now <= 0} onClick={() => go(now - 1)}>
-          Before
+          Previous
         </Button>
         <Button disabled={differing.length === 0 || now === differing.length - 1} onClick={() => go(now + 1)}>
           Next

@@ -4,6 +4,7 @@ import type { Sheets } from '../api/types';
 import { Field } from '../job/Field';
 import { NameField } from '../job/NameField';
 import { FieldHome } from '../job/NumberField';
+import { PAPERS } from '../job/papers';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
@@ -11,11 +12,6 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { IconButton } from '../ui/IconButton';
 import { Row } from '../ui/Section';
-
-const PAPERS = ['a4', 'a3', 'a2', 'a1', 'a0', 'letter', 'b', 'c', 'd', 'e'].map((one): [string, string] => [
-  one,
-  one.length === 1 ? `ANSI ${one.toUpperCase()}` : one === 'letter' ? 'letter' : one.toUpperCase(),
-]);
 
 const TEXTS = [
   ['company', 'Owner'],
@@ -29,6 +25,8 @@ const AXES = ['', '+x', '-x', '+y', '-y', '+z', '-z'].map((one): [string, string
   one,
   one === '' ? 'not told' : one.replace('-', '−').toUpperCase(),
 ]);
+
+type OwnFields = NonNullable<Sheets['fields']>;
 
 /** What stands on the drawings of the job: paper, projection and title block. */
 export function SheetsDialog() {
@@ -52,10 +50,16 @@ function Fields() {
   const sheets: Sheets = state.job.sheets ?? {};
   const fields = sheets.fields ?? [];
   // Merged into what the edits before it have left: two fields may be entered faster than one is kept.
-  const keep = (changed: Partial<Sheets>, what: string) =>
-    edit([], (job) => ({ sheets: { ...job.sheets, ...changed } }), what);
+  const change = (changed: (sheets: Sheets) => Partial<Sheets>, what: string) =>
+    edit([], (job) => ({ sheets: { ...job.sheets, ...changed(job.sheets ?? {}) } }), what);
+  const keep = (changed: Partial<Sheets>, what: string) => change(() => changed, what);
+  const changeFields = (changed: (fields: OwnFields) => OwnFields, what: string) =>
+    change((sheets) => ({ fields: changed(sheets.fields ?? []) }), what);
   const keepField = (index: number, changed: { name?: string; value?: string }) =>
-    keep({ fields: fields.map((one, i) => (i === index ? { ...one, ...changed } : one)) }, 'Change the title block');
+    changeFields(
+      (fields) => fields.map((one, i) => (i === index ? { ...one, ...changed } : one)),
+      'Change the title block',
+    );
   return (
     <>
       <Row label="Paper" wide>
@@ -108,7 +112,7 @@ function Fields() {
         <span>Fields of your own</span>
         <Button
           disabled={fields.length >= 8}
-          onClick={() => tell(keep({ fields: [...fields, { name: 'Project', value: '' }] }, 'Add a field'))}
+          onClick={() => tell(changeFields((before) => [...before, { name: 'Project', value: '' }], 'Add a field'))}
         >
           <Plus size={14} /> Add a field
         </Button>
@@ -130,7 +134,9 @@ function Fields() {
           <IconButton
             icon={Trash2}
             name={`Take out ${field.name}`}
-            onClick={() => tell(keep({ fields: fields.filter((_, i) => i !== index) }, `Take out ${field.name}`))}
+            onClick={() =>
+              tell(changeFields((before) => before.filter((_, i) => i !== index), `Take out ${field.name}`))
+            }
           />
         </div>
       ))}

@@ -2,24 +2,13 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { api, type DrawingOptions, files } from '../api/client';
+import { PAPERS } from '../job/papers';
 import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { SaveButton } from './SaveButton';
 
-const PAPERS = [
-  ['', 'paper of the job'],
-  ['a4', 'A4'],
-  ['a3', 'A3'],
-  ['a2', 'A2'],
-  ['a1', 'A1'],
-  ['a0', 'A0'],
-  ['letter', 'letter'],
-  ['b', 'ANSI B'],
-  ['c', 'ANSI C'],
-  ['d', 'ANSI D'],
-  ['e', 'ANSI E'],
-] as const;
+const OF_JOB = ['', 'paper of the job'] as const;
 
 interface Props {
   /** Word of the kind of drawing. */
@@ -70,7 +59,7 @@ export function DrawingDialog({ kind, title, run, spool, onClose }: Props) {
       <Modal.Footer className="drawing-foot">
         <div className="d-flex gap-2 align-items-center">
           <Button disabled={shown === 0} onClick={() => setPage(shown - 1)}>
-            Before
+            Previous
           </Button>
           <span className="figure">{pages === 0 ? 'sheet –' : `sheet ${shown + 1} of ${pages}`}</span>
           <Button disabled={shown >= pages - 1} onClick={() => setPage(shown + 1)}>
@@ -84,7 +73,7 @@ export function DrawingDialog({ kind, title, run, spool, onClose }: Props) {
               with a full-size tape
             </label>
           )}
-          <Choice label="Paper" value={paper} of={PAPERS} onChange={setPaper} />
+          <Choice label="Paper" value={paper} of={[OF_JOB, ...PAPERS]} onChange={setPaper} />
           <SaveButton address={address('pdf')}>Save as PDF</SaveButton>
           <SaveButton address={address('svg')} title="Save this sheet as SVG">
             SVG

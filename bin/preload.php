@@ -12,12 +12,12 @@ use Illuminate\Http\Request;
 
 require __DIR__.'/../vendor/autoload.php';
 
-// Loading TCPDF defines constants. Preloading keeps classes and forgets constants, and a class that is preloaded is not
-// loaded again, so classes that extend it are left out.
+// Loading TCPDF or its QR code defines constants. Preloading keeps classes and forgets constants, and a class that is
+// preloaded is not loaded again, so classes that extend these are left out.
 $classes = require __DIR__.'/../vendor/composer/autoload_classmap.php';
 foreach ($classes as $class => $file) {
     if (preg_match('~^(Bowline|App)\\\\~', $class) === 1
-        && ! str_contains((string) file_get_contents($file), ' extends TCPDF')) {
+        && preg_match('~ extends (TCPDF|Encoder)\b~', (string) file_get_contents($file)) === 0) {
         class_exists($class);
     }
 }

@@ -22,6 +22,7 @@ use App\Http\Controllers\MeasureController;
 use App\Http\Controllers\MeshController;
 use App\Http\Controllers\NewItemController;
 use App\Http\Controllers\OwnFlangesController;
+use App\Http\Controllers\PackController;
 use App\Http\Controllers\PartsController;
 use App\Http\Controllers\PiecesController;
 use App\Http\Controllers\PreviewController;
@@ -82,6 +83,11 @@ Route::post('jobs/{job}/ways', [WaysController::class, 'lay']);
 Route::get('jobs/{job}/ways/{work}', [WaysController::class, 'show'])->whereNumber('work');
 Route::post('jobs/{job}/ways/{work}/stop', [WaysController::class, 'stop'])->whereNumber('work');
 Route::post('jobs/{job}/values/rename', RenameController::class);
+
+Route::post('jobs/{job}/packs', [PackController::class, 'store']);
+Route::get('jobs/{job}/packs/{pack}', [PackController::class, 'show'])->whereNumber('pack');
+Route::post('jobs/{job}/packs/{pack}/stop', [PackController::class, 'stop'])->whereNumber('pack');
+Route::get('jobs/{job}/packs/{pack}/file', [PackController::class, 'file'])->whereNumber('pack');
 
 Route::get('jobs/{job}/revisions', [RevisionController::class, 'index']);
 Route::post('jobs/{job}/revisions', [RevisionController::class, 'store']);

@@ -10,23 +10,20 @@ use App\Models\Job;
 use App\Models\Revision;
 use App\Settling\SettledRuns;
 use Bowline\Comparison\JobComparison;
-use Bowline\Drawing\Arrangement;
-use Bowline\Drawing\BendSheet;
 use Bowline\Drawing\ChangeSheet;
-use Bowline\Drawing\DrawingQuestion;
 use Bowline\Exchange\CsvTables;
 use Bowline\Exchange\CutListWriter;
 use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Exchange\JobArchive;
+use Bowline\Exchange\Pack\JobDocuments;
 use Bowline\Exchange\Plan\PlanPdf;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobFile;
-use Bowline\Job\StockKind;
 use Bowline\Solving\SolvedRun;
 use Generator;
 use Illuminate\Support\Str;
 
-/** The files of a revision: the job and its solution, a bend sheet and tables for each run, drawings of the whole. */
+/** The files of a revision: the job and its solution, all drawings and lists, and tables for each run. */
 final readonly class RevisionFiles
 {
     private const CSV = 'text/csv';
@@ -45,11 +42,10 @@ final readonly class RevisionFiles
         $core = CoreJob::read($file);
         $date = $revision->asked_at->format('Y-m-d');
         $runs = SettledRuns::solved($frozen, $core);
-        $made = array_values(array_filter(
-            $runs, static fn (SolvedRun $run): bool => $run->laid->run->stock->kind !== StockKind::Bundle
-                && $run->laid->run->channel === null,
-        ));
-        $steps = 5 + count($made);
+        $documents = new JobDocuments($core, $runs, $date);
+        $papers = $documents->of(array_keys(JobDocuments::KINDS));
+        $spools = array_merge(...array_map(JobDocuments::spools(...), $documents->made()), ...[[]]);
+        $steps = 4 + count($papers) + count($spools);
         $name = Str::slug($frozen->name) === '' ? 'job' : Str::slug($frozen->name);
         $job = isset($file->meshes)
             ? [$name.'.bowline', 'application/zip', TemporaryFile::of(
@@ -58,14 +54,17 @@ final readonly class RevisionFiles
             : [$name.'.bowline.json', 'application/json', JobFile::encode($file)];
         yield [1 / $steps, ...$job];
         yield [2 / $steps, 'solution.json', 'application/json', self::solution($frozen)];
-        foreach ($made as $number => $run) {
-            yield from self::ofRun($core, $run, $date, (3 + $number) / $steps);
+        foreach ($papers as $i => $document) {
+            yield [(3 + $i) / $steps, $document->name.'.pdf', self::PDF, PlanPdf::pages(($document->pages)(), $date)];
+            if ($document->table !== null) {
+                yield [(3 + $i) / $steps, $document->name.'.csv', self::CSV, $document->table->csv()];
+            }
+        }
+        foreach ($spools as $i => $spool) {
+            yield from self::tables($spool, (3 + count($papers) + $i) / $steps);
         }
         $laid = array_map(static fn (SolvedRun $run) => $run->laid, $runs);
-        yield [1 - 2 / $steps, 'centrelines.dxf', 'image/vnd.dxf', DxfWriter::write($laid)];
-        yield [1 - 1 / $steps, 'arrangement.pdf', self::PDF, PlanPdf::pages(
-            Arrangement::draw(new DrawingQuestion($core, $runs, null, $date)), $date,
-        )];
+        yield [1 - 1 / $steps, 'centrelines.dxf', 'image/vnd.dxf', DxfWriter::write($laid)];
         $before = Revision::query()->where('job_id', $revision->job_id)->where('state', 'issued')
             ->where('number', '<', $revision->number)->orderByDesc('number')->first();
         if ($before !== null) {
@@ -78,23 +77,15 @@ final readonly class RevisionFiles
         }
     }
 
-    /** @return Generator<array{float, string, string, string}> */
-    private static function ofRun(CoreJob $core, SolvedRun $run, string $date, float $part): Generator
+    /** @return Generator<array{float, string, string, string}> the tables by which a run or a spool is made */
+    private static function tables(SolvedRun $one, float $part): Generator
     {
-        $parts = count($run->spools()) === 1
-            ? [$run]
-            : array_map(static fn ($spool): SolvedRun => $spool->solved, $run->spools());
-        foreach ($parts as $one) {
-            $id = $one->laid->run->id;
-            yield [$part, $id.'-bend-sheet.pdf', self::PDF, PlanPdf::pages(
-                BendSheet::draw(new DrawingQuestion($core, [$one], null, $date)), $date,
-            )];
-            $cuts = CutListWriter::csv($one->laid);
-            yield $cuts === null
-                ? [$part, $id.'-bends.csv', self::CSV, CsvTables::bends($one)]
-                : [$part, $id.'-cuts.csv', self::CSV, $cuts];
-            yield [$part, $id.'-vertices.csv', self::CSV, CsvTables::vertices($one)];
-        }
+        $id = $one->laid->run->id;
+        $cuts = CutListWriter::csv($one->laid);
+        yield $cuts === null
+            ? [$part, $id.'-bends.csv', self::CSV, CsvTables::bends($one)]
+            : [$part, $id.'-cuts.csv', self::CSV, $cuts];
+        yield [$part, $id.'-vertices.csv', self::CSV, CsvTables::vertices($one)];
     }
 
     /** Returns the solution as it was kept when it was issued (schema/solution.json). */

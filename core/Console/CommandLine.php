@@ -30,6 +30,7 @@ final class CommandLine
         Command\Sheet::class,
         Command\IsometricDrawing::class,
         Command\ArrangementDrawing::class,
+        Command\Pack::class,
         Command\Benders::class,
         Command\Step::class,
         Command\ThreeMf::class,

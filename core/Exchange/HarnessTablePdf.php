@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
-use Bowline\Job\Words;
 use TCPDF;
 
 /** A list of a harness as PDF: landscape A4 with its heading on every page, or a sheet of labels to be cut out. */
@@ -58,7 +57,7 @@ final class HarnessTablePdf
         [$width, $height] = self::LABEL;
         $across = (int) floor((210.0 - 2 * self::MARGIN) / $width);
         $down = (int) floor((297.0 - 2 * self::MARGIN) / $height);
-        foreach ($labels->rows as $i => $row) {
+        foreach ($labels->texts() as $i => $row) {
             $place = $i % ($across * $down);
             if ($place === 0) {
                 $sheet->pdf->AddPage();
@@ -70,7 +69,7 @@ final class HarnessTablePdf
             $sheet->pdf->Rect($x, $y, $width, $height);
             // Twice, so that it is read from both sides of the wire.
             foreach ([1.5, $height / 2 + 1.0] as $down2) {
-                $sheet->cell($x, $y + $down2, $width, [self::words($row[2] ?? ''), 'B', self::SIZE]);
+                $sheet->cell($x, $y + $down2, $width, [$row[2] ?? '', 'B', self::SIZE]);
             }
         }
         if ($labels->rows === []) {
@@ -82,9 +81,7 @@ final class HarnessTablePdf
 
     private function rows(string $title, ListTable $table): void
     {
-        $texts = array_map(
-            static fn (array $row): array => array_map(self::words(...), $row), [$table->headings, ...$table->rows],
-        );
+        $texts = [$table->headings, ...$table->texts()];
         $widths = $this->widths($texts);
         $room = 297.0 - 2 * self::MARGIN;
         // What is wider than the page is set smaller, and no smaller than can be read.
@@ -161,10 +158,5 @@ final class HarnessTablePdf
         $this->pdf->setFont(self::FONT, $text[1], $text[2]);
         $this->pdf->setXY($x, $y);
         $this->pdf->Cell($width, self::ROW, $text[0], 0, 0, '', false, '', 1);
-    }
-
-    private static function words(string|float|int|null $cell): string
-    {
-        return is_string($cell) ? $cell : ($cell === null ? '' : Words::number((float) $cell, 2));
     }
 }

@@ -61,7 +61,8 @@ it('issues a job with its files, and goes on as the next revision', function ():
     $files = filesOf($job, 1);
     expect(array_keys($files))->toEqualCanonicalizing([
         'job-without-a-name.bowline.json', 'solution.json', 'run-bend-sheet.pdf', 'run-bends.csv', 'run-vertices.csv',
-        'centrelines.dxf', 'arrangement.pdf',
+        'run-isometric.pdf', 'centrelines.dxf', 'arrangement.pdf', 'parts.pdf', 'parts.csv', 'parts-by-spool.pdf',
+        'parts-by-spool.csv', 'cutting.pdf', 'cutting.csv',
     ])
         ->and(json_decode($files['job-without-a-name.bowline.json'])->revision)->toBe('A')
         // 750 of legs, less what two bends of R 30 save: 30·(2 − π/2) each.

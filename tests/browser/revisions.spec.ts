@@ -81,3 +81,24 @@ test('shows the bend sheet and the arrangement, and saves what stands in the tit
   await sheet.getByRole('button', { name: 'Next' }).click();
   await expect(sheet.getByText('sheet 2 of 3')).toBeVisible();
 });
+
+test('binds drawings and lists into one, stopped half way, and made again', async ({ page }) => {
+  await openJob(page, PIPE, 'make');
+  await page.getByRole('button', { name: 'All drawings and lists in one…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Drawings and lists in one' });
+  await dialog.getByRole('button', { name: 'Make it' }).click();
+  await dialog.getByRole('button', { name: 'Stop' }).click();
+  await expect(dialog.getByText('Stopped. Nothing was kept of it.')).toBeVisible({ timeout: 30_000 });
+  await dialog.getByRole('checkbox', { name: 'Arrangement' }).uncheck();
+  await dialog.getByLabel('As one file or many').selectOption('zip');
+  await dialog.getByRole('button', { name: 'Make it again' }).click();
+  const save = dialog.getByRole('button', { name: 'Save the ZIP' });
+  await expect(save).toBeVisible({ timeout: 60_000 });
+  const saved = page.waitForEvent('download');
+  await save.click();
+  expect((await saved).suggestedFilename()).toBe('sea-water-pack.zip');
+  for (const name of ['Isometrics', 'Bend sheets', 'Lists']) {
+    await dialog.getByRole('checkbox', { name }).uncheck();
+  }
+  await expect(dialog.getByRole('button', { name: 'Make it again' })).toBeDisabled();
+});

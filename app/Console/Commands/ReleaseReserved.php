@@ -7,8 +7,10 @@ namespace App\Console\Commands;
 use App\Bodies\FindBody;
 use App\Models\BodyWork;
 use App\Models\LayWork;
+use App\Models\Pack;
 use App\Models\Revision;
 use App\Models\Settling;
+use App\Packs\MakePack;
 use App\Revisions\IssueRevision;
 use App\Settling\SettleRun;
 use App\Ways\LayRuns;
@@ -41,6 +43,9 @@ final class ReleaseReserved extends Command
             }
             foreach (LayWork::query()->whereIn('state', ['waiting', 'working'])->get() as $work) {
                 LayRuns::dispatch($work->id);
+            }
+            foreach (Pack::query()->whereIn('state', ['waiting', 'working'])->get(['id']) as $pack) {
+                MakePack::dispatch($pack->id);
             }
         }
 

@@ -8,9 +8,10 @@ use App\Editing\JobFiles;
 use App\Http\Attachment;
 use App\Models\Job;
 use App\Settling\SettledRuns;
-use Bowline\Exchange\HarnessTablePdf;
 use Bowline\Exchange\Lists\JobLists;
 use Bowline\Exchange\ListTable;
+use Bowline\Exchange\Pack\JobDocuments;
+use Bowline\Exchange\Plan\PlanPdf;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
 use Illuminate\Http\JsonResponse;
@@ -39,16 +40,23 @@ final readonly class ListController
 
     public function pdf(Request $request, Job $job, string $list): Response
     {
-        $table = $this->table($request, $job, $list);
-        $title = sprintf('%s: %s', $job->name, JobLists::TITLES[$list] ?? $list);
+        $core = CoreJob::read($this->files->file($job));
+        $date = $job->updated_at->format('Y-m-d');
+        $pages = JobDocuments::sheets(
+            $core, JobLists::TITLES[$list] ?? $list, self::of($request, $job, $core, $list), $date,
+        );
 
-        return self::download(HarnessTablePdf::table($title, $table), 'application/pdf', $job, $list, 'pdf');
+        return self::download(PlanPdf::pages($pages, $date), 'application/pdf', $job, $list, 'pdf');
+    }
+
+    private function table(Request $request, Job $job, string $list): ListTable
+    {
+        return self::of($request, $job, CoreJob::read($this->files->file($job)), $list);
     }
 
     /** Returns a list of all runs, or of the set that the query names; `kerf` is the width of a saw cut, mm. */
-    private function table(Request $request, Job $job, string $list): ListTable
+    private static function of(Request $request, Job $job, CoreJob $core, string $list): ListTable
     {
-        $core = CoreJob::read($this->files->file($job));
         $kerf = $request->query->getString('kerf', (string) JobLists::KERF);
         if (! is_numeric($kerf) || (float) $kerf < 0.0 || (float) $kerf > 100.0) {
             throw JobError::at('/kerf', 'the width of a cut is a number from 0 to 100 mm');

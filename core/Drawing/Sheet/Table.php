@@ -13,6 +13,8 @@ final readonly class Table
 
     private const TEXT = 1.9;
 
+    private const PADDING = 0.7;
+
     /**
      * @param  list<string>  $headings
      * @param  list<list<string>>  $rows
@@ -64,8 +66,11 @@ final readonly class Table
             foreach ($row as $column => $cell) {
                 $wide = $width * $this->shares[$column] / $total;
                 $isLeft = $column === 0 || in_array($column, $this->left, true);
+                // Words behind a number keep off it.
+                $indent = $column === 0 ? self::PADDING : 3 * self::PADDING;
                 $canvas->fitted(
-                    'tables', [$isLeft ? $x + 0.6 : $x + $wide - 0.6, $y - self::ROW + 1.4], $cell, $wide - 1.4,
+                    'tables', [$isLeft ? $x + $indent : $x + $wide - self::PADDING, $y - self::ROW + 1.4], $cell,
+                    $wide - ($isLeft ? $indent : self::PADDING) - self::PADDING,
                     $number === 0 ? self::TEXT * 0.9 : self::TEXT, $isLeft ? 'start' : 'end', $number === 0,
                 );
                 $x += $wide;

@@ -7,7 +7,6 @@ namespace Bowline\Drawing\Sheet;
 use Bowline\Drawing\Plan\PlanPath;
 use Bowline\Job\SheetSettings;
 use Bowline\Job\Units;
-use TCPDF2DBarcode;
 
 /** The frame of a sheet and its title block, with the fields of ISO 7200, those of the job, and a code to scan. */
 final readonly class TitleBlock
@@ -158,15 +157,7 @@ final readonly class TitleBlock
     /** A QR code of what is to be scanned, with a white border of four modules (ISO/IEC 18004). */
     private function code(Canvas $canvas, float $left, float $bottom, float $width, float $height): void
     {
-        // Its encoder divides where PHP 8 wants whole numbers; the result is right.
-        set_error_handler(static fn (): bool => true, E_DEPRECATED);
-        try {
-            $matrix = (new TCPDF2DBarcode($this->code, 'QRCODE,M'))->getBarcodeArray();
-        } finally {
-            restore_error_handler();
-        }
-        /** @var list<list<string|int>> $rows */
-        $rows = $matrix['bcode'] ?? [];
+        $rows = QrCode::modules($this->code);
         $count = count($rows);
         if ($count === 0) {
             return;
@@ -177,7 +168,7 @@ final readonly class TitleBlock
         foreach ($rows as $row => $cells) {
             $start = null;
             foreach ([...$cells, 0] as $column => $cell) {
-                $isDark = (int) $cell === 1;
+                $isDark = $cell === 1;
                 if ($isDark) {
                     $start ??= $column;
                 } elseif ($start !== null) {

@@ -41,11 +41,13 @@ import type {
   NearCures,
   NearestThing,
   NewItem,
+  NewPack,
   NewRemark,
   NewRevision,
   OpenPoint,
   OwnFlanges,
   OwnStock,
+  Pack,
   Parts,
   PastedPairs,
   PastedRows,
@@ -241,6 +243,10 @@ export const api = {
   remark: (job: number, body: NewRemark) => send<Remark>(`jobs/${job}/remarks`, body),
   changeRemark: (job: number, remark: number, body: RemarkChange) =>
     send<Remark>(`jobs/${job}/remarks/${remark}`, body),
+  /** Begins to bind drawings and lists together. */
+  newPack: (job: number, body: NewPack) => send<Pack>(`jobs/${job}/packs`, body),
+  pack: (job: number, id: number) => get<Pack>(`jobs/${job}/packs/${id}`),
+  stopPack: (job: number, id: number) => send<Pack>(`jobs/${job}/packs/${id}/stop`, {}),
   drawingPages: (job: number, kind: string, options: DrawingOptions) =>
     get<{ pages: number }>(`jobs/${job}/drawings/${kind}?${drawingQuery(options)}`),
   jobList: (job: number, list: string, query: ListQuery) =>
@@ -342,6 +348,7 @@ export const files = {
     `/api/jobs/${job}/lists/${list}.${format}${listQuery(query)}`,
   ofRevision: (job: number, number: number, name: string) =>
     `/api/jobs/${job}/revisions/${number}/files/${encodeURIComponent(name)}`,
+  pack: (job: number, id: number) => `/api/jobs/${job}/packs/${id}/file`,
   changeSheet: (job: number, before: string, after: string) =>
     `/api/jobs/${job}/comparison.pdf?before=${before}&after=${after}`,
   centrelines: (job: number) => `/api/jobs/${job}/centrelines.dxf`,

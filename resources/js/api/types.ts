@@ -308,6 +308,8 @@ export interface Api {
   remark?: Remark;
   comparison?: Comparison;
   jobRevision?: JobRevision;
+  newPack?: NewPack;
+  pack?: Pack;
 }
 /**
  * A new, empty job.
@@ -6500,6 +6502,45 @@ export interface TakenItem {
   list: List;
   id: string;
   item: {};
+}
+/**
+ * Drawings and lists that are bound together.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "newPack".
+ */
+export interface NewPack {
+  /**
+   * @minItems 1
+   */
+  kinds: [
+    "arrangement" | "isometric" | "bend-sheet" | "lists",
+    ...("arrangement" | "isometric" | "bend-sheet" | "lists")[]
+  ];
+  /**
+   * The set of runs that they are of; all runs when left out.
+   */
+  set?: string;
+  format: "pdf" | "zip";
+}
+/**
+ * How far a pack is.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "pack".
+ */
+export interface Pack {
+  id: number;
+  state: "waiting" | "working" | "stopped" | "done" | "failed";
+  /**
+   * 0 to 1
+   */
+  part: number;
+  format: "pdf" | "zip";
+  /**
+   * why it failed
+   */
+  problem: string | null;
 }
 /**
  * What a new item of a job is to begin as.

@@ -21,6 +21,7 @@ import { DrawingDialog } from './DrawingDialog';
 import { Fineness } from './Fineness';
 import { HarnessMake } from './HarnessMake';
 import { JobLists } from './JobLists';
+import { PackDialog } from './PackDialog';
 import { Takeaway } from './Takeaway';
 import { VertexTable } from './VertexTable';
 
@@ -35,6 +36,7 @@ export function MakePanel() {
   const [chosen, setMark] = useState<string>();
   const [chord, setChord] = useState(CHORD);
   const [isDrawing, setIsDrawing] = useState(false);
+  const [isPacking, setIsPacking] = useState(false);
   const isMade = run !== undefined && solved !== undefined && solved.unsolved !== true;
   const spool = solved?.spools.find((one) => one.mark === chosen);
   const mark = spool?.mark;
@@ -164,6 +166,7 @@ export function MakePanel() {
         <BodyFiles job={state.id} chord={chord} />
         <div className="made-list">
           <Button onClick={() => setIsDrawing(true)}>Look at the arrangement drawing</Button>
+          <Button onClick={() => setIsPacking(true)}>All drawings and lists in one…</Button>
           <Button href={files.centrelines(state.id)} download>
             Save all centre lines as DXF
           </Button>
@@ -171,6 +174,7 @@ export function MakePanel() {
             Save the job file
           </Button>
         </div>
+        {isPacking && <PackDialog onClose={() => setIsPacking(false)} />}
         {isDrawing && <DrawingDialog kind="arrangement" title="Arrangement" onClose={() => setIsDrawing(false)} />}
       </Section>
     </>

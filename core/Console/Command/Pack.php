@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Console\Command;
+
+use Bowline\Console\Command;
+use Bowline\Console\Input;
+use Bowline\Console\Option;
+use Bowline\Console\Outcome;
+use Bowline\Exchange\Pack\JobDocuments;
+use Bowline\Exchange\Pack\Pack as Documents;
+use Bowline\Job\JobError;
+
+final class Pack implements Command
+{
+    public static function name(): string
+    {
+        return 'pack';
+    }
+
+    public static function summary(): string
+    {
+        return 'all drawings and lists with a table of contents, as one PDF';
+    }
+
+    public static function options(): array
+    {
+        return [
+            Option::run(),
+            new Option('of', 'KINDS', 'arrangement, isometric, bend-sheet, lists, with commas between; all when left out'),
+        ];
+    }
+
+    public function run(Input $input): Outcome
+    {
+        $solved = $input->solved();
+        $kinds = explode(',', $input->option('of') ?? implode(',', array_keys(JobDocuments::KINDS)));
+        foreach ($kinds as $kind) {
+            if (! isset(JobDocuments::KINDS[$kind])) {
+                throw JobError::at('', sprintf(
+                    'there are no “%s”; %s are', $kind, implode(', ', array_keys(JobDocuments::KINDS)),
+                ));
+            }
+        }
+        $date = date('Y-m-d');
+        $documents = (new JobDocuments($input->job, $solved, $date))->of($kinds);
+        if ($documents === []) {
+            throw JobError::at('', 'there is nothing of that to bind');
+        }
+
+        return new Outcome(Documents::pdf($input->job, $documents, $date, static function (): void {
+        }), $solved);
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Exchange\Pack;
+
+use Bowline\Drawing\Arrangement;
+use Bowline\Drawing\BendSheet;
+use Bowline\Drawing\DrawingKind;
+use Bowline\Drawing\DrawingQuestion;
+use Bowline\Drawing\ListSheet;
+use Bowline\Drawing\PipeIsometric;
+use Bowline\Drawing\Plan\Plan;
+use Bowline\Exchange\Lists\JobLists;
+use Bowline\Exchange\ListTable;
+use Bowline\Job;
+use Bowline\Job\StockKind;
+use Bowline\Solving\SolvedRun;
+use Bowline\Solving\SolvedSpool;
+
+/** The drawings and lists that can be made of a job, in the order in which they are bound. */
+final readonly class JobDocuments
+{
+    /** Kinds of documents, with their names. */
+    public const KINDS = [
+        'arrangement' => 'Arrangement', 'isometric' => 'Isometrics', 'bend-sheet' => 'Bend sheets', 'lists' => 'Lists',
+    ];
+
+    /**
+     * @param  list<SolvedRun>  $runs  that the documents are of
+     * @param  string  $date  that stands on them; empty for none
+     */
+    public function __construct(
+        private Job $job,
+        private array $runs,
+        private string $date,
+    ) {
+    }
+
+    /**
+     * Returns the documents of some kinds. A list that has no rows is left out, and so is an isometric of a curve.
+     *
+     * @param  list<string>  $kinds
+     * @return list<Document>
+     */
+    public function of(array $kinds): array
+    {
+        $all = [];
+        $is = static fn (string $kind): bool => in_array($kind, $kinds, true);
+        if ($is('arrangement') && $this->runs !== []) {
+            $all[] = $this->drawing(Arrangement::class, $this->job->name, 'arrangement', $this->runs);
+        }
+        foreach ($this->made() as $run) {
+            $said = $run->laid->run;
+            if ($is('isometric') && $run->laid->legs !== []
+                && in_array($said->stock->kind, [StockKind::Tube, StockKind::Pipe], true)) {
+                $all[] = $this->drawing(PipeIsometric::class, $said->name, $said->id.'-isometric', [$run]);
+            }
+            foreach ($is('bend-sheet') ? self::spools($run) : [] as $spool) {
+                $one = $spool->laid->run;
+                $all[] = $this->drawing(BendSheet::class, $one->name, $one->id.'-bend-sheet', [$spool]);
+            }
+        }
+
+        return $is('lists') ? [...$all, ...$this->lists()] : $all;
+    }
+
+    /** @return list<SolvedRun> runs that are made by themselves: no trunks of a harness, no channels in a block */
+    public function made(): array
+    {
+        return array_values(array_filter(
+            $this->runs, static fn (SolvedRun $run): bool => $run->laid->run->stock->kind !== StockKind::Bundle
+                && $run->laid->run->channel === null,
+        ));
+    }
+
+    /** @return non-empty-list<SolvedRun> the spools of a run, or the run itself where it is one piece */
+    public static function spools(SolvedRun $run): array
+    {
+        $spools = $run->spools();
+
+        return count($spools) <= 1
+            ? [$run]
+            : array_map(static fn (SolvedSpool $spool): SolvedRun => $spool->solved, $spools);
+    }
+
+    /**
+     * @param  class-string<DrawingKind>  $kind
+     * @param  list<SolvedRun>  $runs
+     */
+    private function drawing(string $kind, string $of, string $name, array $runs): Document
+    {
+        return new Document(
+            $kind::word(), $name, $kind::title().': '.$of,
+            fn (): array => $kind::draw(new DrawingQuestion($this->job, $runs, null, $this->date)),
+        );
+    }
+
+    /** @return list<Document> */
+    private function lists(): array
+    {
+        $lists = new JobLists($this->job, $this->runs);
+        $all = [];
+        foreach (JobLists::TITLES as $word => $title) {
+            $table = $lists->of($word);
+            if ($table !== null && $table->rows !== []) {
+                $all[] = new Document(
+                    'lists', $word, $title, fn (): array => self::sheets($this->job, $title, $table, $this->date), $table,
+                );
+            }
+        }
+
+        return $all;
+    }
+
+    /** @return non-empty-list<Plan> a list on sheets */
+    public static function sheets(Job $job, string $title, ListTable $table, string $date): array
+    {
+        return ListSheet::pages(
+            $job, $title, array_map(ListTable::headingWords(...), $table->headings), $table->texts(),
+            $table->wordColumns(), $date,
+        );
+    }
+}

@@ -62,7 +62,8 @@ final class ListSheet
         );
         [$from, $bottom, $to, $top] = $block->inside($paper);
         // What has no words is drawn, too: an empty table says that there is nothing.
-        $table = new Table($title, $headings, $rows === [] ? [array_fill(0, count($headings), '–')] : $rows, $widths, $left);
+        $rows = $rows === [] ? [array_fill(0, count($headings), '–')] : $rows;
+        $table = new Table($title, $headings, $rows, $widths, $left);
         $pages = Table::divided([$table], $top - $bottom - 2 * self::GAP, self::GAP);
         $wide = min($to - $from - 6.0, 1.4 * $total);
 

@@ -25,15 +25,19 @@ final readonly class Bench
     /**
      * Bends a tube.
      *
+     * @param  (callable(int): void)|null  $report  called with the number of each step, from 0, before it; may throw
      * @return string the number of the part in the rack
      *
      * @throws DeviceFault with the step at which the bender stopped
      */
-    public function bend(BendProgram $program): string
+    public function bend(BendProgram $program, ?callable $report = null): string
     {
         $this->tell('CLEAR');
         $this->tell(sprintf('TUBE %.4F %.4F %.4F', $program->outsideDiameter, $program->wall, $program->cut));
         foreach ($program->steps as $number => $step) {
+            if ($report !== null) {
+                $report($number);
+            }
             try {
                 $this->tell(sprintf('DIE %.4F', $step->radius));
                 $this->tell(sprintf('FEED %.4F', $step->feed));
@@ -65,6 +69,26 @@ final readonly class Bench
         }
 
         return $points === [] ? throw new DeviceFault('The part has no straights.') : MeasuredTube::of($points);
+    }
+
+    /**
+     * Throws away what is in the bender.
+     *
+     * @throws DeviceFault
+     */
+    public function clear(): void
+    {
+        $this->tell('CLEAR');
+    }
+
+    /**
+     * Returns the name of the bender.
+     *
+     * @throws DeviceFault when what answers is no bender
+     */
+    public function bender(): string
+    {
+        return DeviceFault::unless('BENDER 1', ($this->bender)('HELLO'));
     }
 
     private function point(int $straight, float $share): Vector

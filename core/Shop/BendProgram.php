@@ -51,17 +51,39 @@ final readonly class BendProgram
         return new self($steps, $table->cutLength, $table->cutLength - $end, $section->outsideDiameter, $section->wall);
     }
 
+    /** Returns the program that bends the same tube from its other end. Rotations keep their sense. */
+    public function reversed(): self
+    {
+        $steps = [];
+        $more = 0.0;
+        $count = count($this->steps);
+        for ($i = $count - 1; $i >= 0; $i--) {
+            $step = $this->steps[$i];
+            $straight = $i === $count - 1 ? $this->tail : $this->steps[$i + 1]->straight;
+            $steps[] = new BendStep(
+                $straight, $straight - $more, $i === $count - 1 ? 0.0 : $this->steps[$i + 1]->turn, $step->set,
+                $step->angle, $step->radius,
+            );
+            $more = ($step->set - $step->angle) * $step->radius;
+        }
+
+        return new self(
+            $steps, $this->cut, $this->steps[0]->straight ?? $this->tail, $this->outsideDiameter, $this->wall,
+        );
+    }
+
     /**
-     * Returns the same with angles set by a model of the springback, and feeds longer by what slips.
+     * Returns the same with angles set by what is known of the springback, and feeds longer by what slips.
      *
+     * @param  callable(BendStep): SpringbackModel  $model
      * @param  float  $slip  part of a feed that is lost
      */
-    public function corrected(SpringbackModel $model, float $slip): self
+    public function corrected(callable $model, float $slip): self
     {
         $steps = [];
         $more = 0.0;
         foreach ($this->steps as $step) {
-            $set = $model->set($step->angle);
+            $set = $model($step)->set($step->angle);
             $steps[] = new BendStep(
                 $step->straight, ($step->straight - $more) / (1.0 - $slip), $step->turn, $set, $step->angle,
                 $step->radius,
@@ -90,14 +112,17 @@ final readonly class BendProgram
     /**
      * Returns what the tube would hit on its way, by the number of the step from 0; none where it swings free.
      *
-     * @return array<int, string> "bed" or "floor"
+     * @return array<int, string> "bed", "floor" or "tube", which is itself
      */
     public function hits(MachineSpace $space): array
     {
         $hits = [];
         $front = [];
+        $behind = $this->cut;
         foreach ($this->steps as $i => $step) {
-            $hit = $space->hit($front, $step, $this->outsideDiameter / 2);
+            $behind -= $step->feed;
+            $hit = $space->hit($front, $step, $this->outsideDiameter / 2, $behind);
+            $behind -= $step->set * $step->radius;
             if ($hit !== null) {
                 $hits[$i] = $hit;
             }

@@ -15,6 +15,20 @@ final class DeviceFault extends RuntimeException
         parent::__construct($message, $code);
     }
 
+    /** Returns what whoever stands at the bench can do about it. */
+    public function advice(): string
+    {
+        return match ($this->getCode()) {
+            20, 21, 23 => 'Take a machine that has it.',
+            22 => 'Leave more straight there, or bend from the other end.',
+            24 => 'Cut the tube longer.',
+            30, 31, 32 => 'Bend it from the other end, or in two pieces.',
+            40, 41 => 'Look whether bender and arm share a rack.',
+            0 => 'Look whether the device runs. Take out the tube that is in the bender, and bend another.',
+            default => 'Take out the tube that is in the bender, and bend another.',
+        };
+    }
+
     /**
      * Returns an answer of a device without its first word.
      *

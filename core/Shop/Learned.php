@@ -30,18 +30,22 @@ final readonly class Learned
     /** Returns what is known with one more part. */
     public function from(BendProgram $program, MeasuredTube $measured): self
     {
-        $pairs = array_map(
-            static fn (BendStep $step, float $got): array => [$step->set, $got], $program->steps, $measured->angles,
-        );
-        $straights = $measured->straights($program->radii());
-        [$precision, $sum, $more] = [$this->precision, $this->precision * $this->slip, 0.0];
-        foreach ($program->steps as $i => $step) {
-            // What came out is feed·(1 − slip), and what sprang back straight of the bend before.
-            $lost = $step->feed - ($straights[$i] - $more);
-            $precision += $step->feed ** 2 / self::STRAIGHT ** 2;
-            $sum += $step->feed * $lost / self::STRAIGHT ** 2;
-            $more = ($step->set - $measured->angles[$i]) * $step->radius;
+        return $this->with(SeenBend::of($program, $measured));
+    }
+
+    /**
+     * Returns what is known with more bends.
+     *
+     * @param  list<SeenBend>  $bends
+     */
+    public function with(array $bends): self
+    {
+        [$precision, $sum] = [$this->precision, $this->precision * $this->slip];
+        foreach ($bends as $bend) {
+            $precision += $bend->feed ** 2 / self::STRAIGHT ** 2;
+            $sum += $bend->feed * $bend->lost / self::STRAIGHT ** 2;
         }
+        $pairs = array_map(static fn (SeenBend $bend): array => [$bend->set, $bend->got], $bends);
 
         return new self($this->springback->with($pairs, self::BEND), $sum / $precision, $precision);
     }

@@ -26,11 +26,14 @@ final readonly class MachineSpace
     }
 
     /**
-     * Returns what a tube would hit while a step is made, "bed" or "floor"; null where it swings free.
+     * Returns what a tube would hit while a step is made, "bed", "floor" or "tube", which is the straight of itself
+     * that is still behind the die; null where it swings free.
      *
      * @param  list<Vector>  $front  of what is bent already, from the die on, at the end of the step before
+     * @param  float  $radius  of the tube
+     * @param  float  $behind  length of tube that is still behind the die once it is fed
      */
-    public function hit(array $front, BendStep $step, float $radius): ?string
+    public function hit(array $front, BendStep $step, float $radius, float $behind = 0.0): ?string
     {
         $fed = $this->fed($front, $step->feed);
         $turned = $fed;
@@ -38,13 +41,17 @@ final readonly class MachineSpace
             $turned = array_map(
                 static fn (Vector $at): Vector => $at->turnedAbout(new Vector(1.0, 0.0, 0.0), $angle), $fed,
             );
-            $hit = $this->touched($turned, $radius);
+            $hit = $this->touched($turned, $radius, $behind);
             if ($hit !== null) {
                 return $hit;
             }
         }
         foreach (self::steps($step->set) as $angle) {
-            $hit = $this->touched($this->bent($turned, $step->radius, $angle), $radius);
+            // Tube is drawn round the die, so that less is behind it; what lies round the die touches what is drawn.
+            $left = max(0.0, $behind - $angle * $step->radius);
+            $bent = $this->bent($turned, $step->radius, $angle);
+            $hit = $this->touched(array_slice($bent, 0, 2), $radius, 0.0)
+                ?? $this->touched(array_slice($bent, 1), $radius, $left);
             if ($hit !== null) {
                 return $hit;
             }
@@ -96,8 +103,11 @@ final readonly class MachineSpace
         );
     }
 
-    /** @param  list<Vector>  $points  of the middle of the tube, straight between them */
-    private function touched(array $points, float $radius): ?string
+    /**
+     * @param  list<Vector>  $points  of the middle of the tube, straight between them
+     * @param  float  $behind  length of tube behind the die
+     */
+    private function touched(array $points, float $radius, float $behind): ?string
     {
         foreach (array_slice($points, 1) as $i => $to) {
             $from = $points[$i];
@@ -110,6 +120,9 @@ final readonly class MachineSpace
                 if ($at->x < $this->bedFront + $radius && abs($at->y) < $this->bedHalfWidth + $radius
                     && $at->z < $this->bedTop + $radius) {
                     return 'bed';
+                }
+                if ($at->x < 0.0 && $at->x > -$behind - $radius && hypot($at->y, $at->z) < 2 * $radius) {
+                    return 'tube';
                 }
             }
         }

@@ -68,9 +68,11 @@ final readonly class MeasuredTube
             static fn (float $angle, float $radius): float => $radius * tan($angle / 2), $this->angles, $radii,
         );
 
+        $legs = $this->legs();
+
         return array_map(
             static fn (float $leg, int $i): float => $leg - ($tangents[$i - 1] ?? 0.0) - ($tangents[$i] ?? 0.0),
-            $this->legs(), array_keys($this->legs()),
+            $legs, array_keys($legs),
         );
     }
 

@@ -161,9 +161,13 @@ final class SimulatedBender
             return 'ERR 24 the tube is not that long';
         }
         $step = new BendStep($this->straight, $this->straight, $this->turn, $set, $set, $this->radius);
-        $hit = $this->space->hit($this->front, $step, $this->outsideDiameter / 2);
+        $hit = $this->space->hit($this->front, $step, $this->outsideDiameter / 2, (float) $this->cut - $this->fed);
         if ($hit !== null) {
-            return $hit === 'bed' ? 'ERR 30 the tube hits the bed' : 'ERR 31 the tube hits the floor';
+            return match ($hit) {
+                'bed' => 'ERR 30 the tube hits the bed',
+                'floor' => 'ERR 31 the tube hits the floor',
+                default => 'ERR 32 the tube hits itself',
+            };
         }
         $got = $set * (1.0 - $this->springback) - $this->opening + $this->noise->of($this->angleNoise);
         $this->bends[] = [$this->straight, $this->bends === [] ? 0.0 : $this->turn, $got, $this->radius];

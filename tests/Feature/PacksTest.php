@@ -51,7 +51,8 @@ function pagesOf(string $pdf): array
 
 it('binds drawings and lists, and the contents tell on which page each begins', function (): void {
     $pages = pagesOf(packed(demo(), ['arrangement', 'isometric', 'bend-sheet', 'lists']));
-    preg_match_all('/^\s*(\d+)\s{2,}(\S.*?)\s{2,}\d+ sheets?\s+(\d+)(?:–(\d+))?\s*$/mu', $pages[0], $rows, PREG_SET_ORDER);
+    $row = '/^\s*(\d+)\s{2,}(\S.*?)\s{2,}\d+ sheets?\s+(\d+)(?:–(\d+))?\s*$/mu';
+    preg_match_all($row, $pages[0], $rows, PREG_SET_ORDER);
     // Arrangement; isometric and bend sheets of six runs, one of two spools; six lists that have rows.
     expect($rows)->toHaveCount(1 + 6 + 7 + 6);
     $next = 2;
@@ -88,7 +89,8 @@ it('is of the runs of a set', function (): void {
         ['id' => 'fuel', 'name' => 'Fuel', 'runs' => ['fuel-feed', 'fuel-return']],
     ]]])->assertOk();
     $files = unzipped(packed($job, ['bend-sheet'], 'zip', ['set' => 'fuel']));
-    expect(array_keys($files))->toBe(['00-contents.pdf', '01-fuel-feed-bend-sheet.pdf', '02-fuel-return-bend-sheet.pdf']);
+    expect(array_keys($files))
+        ->toBe(['00-contents.pdf', '01-fuel-feed-bend-sheet.pdf', '02-fuel-return-bend-sheet.pdf']);
     test()->postJson($job.'/packs', ['kinds' => ['lists'], 'format' => 'pdf', 'set' => 'air'])
         ->assertUnprocessable()->assertJsonPath('pointer', '/set');
 });

@@ -16,6 +16,7 @@ use Bowline\Shop\BendStep;
 use Bowline\Shop\DeviceFault;
 use Bowline\Shop\Learned;
 use Bowline\Shop\MachineSpace;
+use Bowline\Shop\SpringbackModel;
 
 /** Bends a run on a bender, measures each part, and corrects the program by what it has learned. */
 final class BendOnBench implements Command
@@ -46,10 +47,11 @@ final class BendOnBench implements Command
         $solved = $input->one();
         $program = BendProgram::of($solved->laid);
         $hits = $program->hits(new MachineSpace);
-        foreach ($hits as $step => $what) {
-            throw JobError::at('/runs', sprintf(
-                'at bend %d the tube would hit the %s of the bender', $step + 1, $what,
-            ));
+        $first = array_key_first($hits);
+        if ($first !== null) {
+            throw JobError::at('/runs', sprintf('at bend %d the tube would hit %s', $first + 1, $hits[$first] === 'tube'
+                ? 'itself'
+                : sprintf('the %s of the bender', $hits[$first])));
         }
         $bench = new Bench(
             LineClient::to($input->required('bender')), LineClient::to($input->required('arm')),
@@ -78,7 +80,7 @@ final class BendOnBench implements Command
                 ], $program->steps, $measured->angles),
             ];
             $learned = $learned->from($program, $measured);
-            $program = $program->corrected($learned->springback, $learned->slip);
+            $program = $program->corrected(static fn (): SpringbackModel => $learned->springback, $learned->slip);
         }
 
         return Outcome::json([

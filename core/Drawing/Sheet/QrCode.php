@@ -6,7 +6,7 @@ namespace Bowline\Drawing\Sheet;
 
 use QRcode as Encoder;
 
-/** A QR code (ISO/IEC 18004), level M. Its mask is the best of all eight: the encoder itself takes one of two at random. */
+/** A QR code (ISO/IEC 18004), level M, with the best of all eight masks: the encoder takes the better of two at random. */
 final class QrCode extends Encoder
 {
     /** @return list<list<int>> rows of modules, 1 where dark; none for an empty text */
@@ -40,7 +40,8 @@ final class QrCode extends Encoder
             $masked = array_fill(0, $width, str_repeat("\0", $width));
             $dark = $this->makeMaskNo($number, $width, $frame, $masked);
             $dark += $this->writeFormatInformation($width, $masked, $number, $level);
-            $penalty = intdiv(abs(intdiv(100 * $dark, $width ** 2) - 50), 5) * N4 + $this->evaluateSymbol($width, $masked);
+            $penalty = intdiv(abs(intdiv(100 * $dark, $width ** 2) - 50), 5) * N4
+                + $this->evaluateSymbol($width, $masked);
             if ($penalty < $least) {
                 [$least, $best] = [$penalty, $masked];
             }

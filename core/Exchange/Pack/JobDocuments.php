@@ -105,7 +105,8 @@ final readonly class JobDocuments
             $table = $lists->of($word);
             if ($table !== null && $table->rows !== []) {
                 $all[] = new Document(
-                    'lists', $word, $title, fn (): array => self::sheets($this->job, $title, $table, $this->date), $table,
+                    'lists', $word, $title, fn (): array => self::sheets($this->job, $title, $table, $this->date),
+                    $table,
                 );
             }
         }

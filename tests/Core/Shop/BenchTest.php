@@ -41,9 +41,20 @@ function programOf(stdClass $file): BendProgram
 it('is right the second time, whatever its tube springs back by', function (): void {
     // 200 random parts, noise of 0.05° in a bend and 0.1 mm in what is measured. What the second part really is: within
     // 0.2° and 0.3 mm but for four standard deviations, of which 2000 figures have less than one.
-    $worse = $count = 0;
-    for ($seed = 1; $seed <= 200; $seed++) {
-        $program = programOf(Jobs::wandering($seed, 1 + $seed % 6));
+    $worse = $count = $bent = $seed = 0;
+    $room = new MachineSpace(0.0, -1e6, -1e6, -1e6);
+    while ($bent < 200) {
+        $seed++;
+        $forth = programOf(Jobs::wandering($seed, 1 + $seed % 6));
+        // From the end from which it does not hit itself, where there is one.
+        $free = array_filter(
+            [$forth, $forth->reversed()], static fn (BendProgram $one): bool => $one->hits($room) === [],
+        );
+        if ($free === []) {
+            continue;
+        }
+        $bent++;
+        $program = array_values($free)[0];
         mt_srand($seed);
         $parts = [];
         $bender = benderOf(
@@ -64,7 +75,7 @@ it('is right the second time, whatever its tube springs back by', function (): v
         $bench = new Bench($bender->answer(...), $arm->answer(...));
         $first = $bench->measure($bench->bend($program));
         $learned = Learned::nothing()->from($program, $first);
-        $bench->bend($program->corrected($learned->springback, $learned->slip));
+        $bench->bend($program->corrected(static fn (): SpringbackModel => $learned->springback, $learned->slip));
         $wanted = $program->wanted();
         foreach ($parts[1]->bends as $i => [$straight, , $angle]) {
             $count++;
@@ -73,7 +84,8 @@ it('is right the second time, whatever its tube springs back by', function (): v
             $worse += $isIn ? 0 : 1;
         }
     }
-    expect($count)->toBeGreaterThan(600)->and($worse)->toBeLessThanOrEqual((int) (0.01 * $count));
+    expect($seed)->toBeLessThan(260)->and($count)->toBeGreaterThan(600)
+        ->and($worse)->toBeLessThanOrEqual((int) (0.01 * $count));
 });
 
 it('makes exactly what is wanted where nothing springs back', function (int $seed): void {

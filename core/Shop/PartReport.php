@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bowline\Shop;
+
+use Bowline\Geometry\RigidFit;
+use Bowline\Geometry\Vector;
+
+/** How a measured part differs from what it should be, whether it is good, and what can be done about it. */
+final readonly class PartReport
+{
+    /**
+     * @param  list<array{wanted: float, set: float, got: float, isIn: bool}>  $bends  radians
+     * @param  list<array{wanted: float, got: float, isIn: bool}>  $straights  before, between and behind the bends, mm
+     * @param  non-empty-list<Vector>  $design  start, corners and end as they should be
+     * @param  non-empty-list<Vector>  $part  the same of the part, laid onto its design as well as can be
+     * @param  list<float>  $off  distance of each from where it should be, mm
+     * @param  array<int, float>  $more  radians by which bends can be bent on, by their number from 0: the part is good
+     *     then; none where it is good, or cannot become so
+     * @param  list<string>  $reasons  why it is out, in words; none where it is good
+     */
+    private function __construct(
+        public array $bends,
+        public array $straights,
+        public array $design,
+        public array $part,
+        public array $off,
+        public array $more,
+        public array $reasons,
+    ) {
+    }
+
+    public static function of(BendProgram $program, MeasuredTube $measured, PartLimits $limits): self
+    {
+        $wanted = $program->wanted();
+        $design = $wanted->corners();
+        $fit = RigidFit::of($measured->corners, $design);
+        $part = array_map($fit->point(...), $measured->corners);
+        $off = array_map(
+            static fn (Vector $at, Vector $other): float => $at->distanceTo($other), $part, $design,
+        );
+        $bends = $straights = $more = $reasons = [];
+        $isScrap = false;
+        foreach ($program->steps as $i => $step) {
+            $got = $measured->angles[$i];
+            $isIn = abs($got - $step->angle) <= $limits->angle;
+            $bends[] = ['wanted' => $step->angle, 'set' => $step->set, 'got' => $got, 'isIn' => $isIn];
+            if (! $isIn) {
+                $reasons[] = sprintf(
+                    'Bend %d is %.2f° %s', $i + 1, rad2deg(abs($got - $step->angle)),
+                    $got > $step->angle ? 'too far: it cannot be bent back.' : 'short: it can be bent on.',
+                );
+                $more[$i] = $step->angle - $got;
+                $isScrap = $isScrap || $got > $step->angle;
+            }
+        }
+        $lengths = array_map(static fn (BendStep $step): float => $step->straight, $program->steps);
+        $lengths[] = $program->tail;
+        foreach ($measured->straights($program->radii()) as $i => $got) {
+            $isIn = abs($got - $lengths[$i]) <= $limits->straight;
+            $straights[] = ['wanted' => $lengths[$i], 'got' => $got, 'isIn' => $isIn];
+            if (! $isIn) {
+                $reasons[] = sprintf(
+                    'Straight %d is %.2f mm too %s.', $i + 1, abs($got - $lengths[$i]),
+                    $got > $lengths[$i] ? 'long' : 'short',
+                );
+                $isScrap = true;
+            }
+        }
+        $farthest = max($off);
+        if ($farthest > $limits->place && $reasons === []) {
+            $reasons[] = sprintf(
+                'Each bend and straight is within its limit, but together they put a corner %.2f mm off.', $farthest,
+            );
+            $isScrap = true;
+        }
+
+        return new self($bends, $straights, $design, $part, $off, $isScrap ? [] : $more, $reasons);
+    }
+
+    public function isGood(): bool
+    {
+        return $this->reasons === [];
+    }
+
+    /** Returns what to do with the part, in words. */
+    public function advice(): string
+    {
+        if ($this->isGood()) {
+            return 'Good: it can be built in.';
+        }
+        if ($this->more === []) {
+            return 'Scrap. The next part is bent by the corrected program.';
+        }
+        $words = array_map(
+            static fn (float $angle, int $bend): string => sprintf('bend %d by %.2f°', $bend + 1, rad2deg($angle)),
+            $this->more, array_keys($this->more),
+        );
+
+        return 'It can be saved: bend on '.implode(', ', $words).', then measure it again.';
+    }
+}

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BoardController;
 use App\Http\Controllers\BodyWorkController;
 use App\Http\Controllers\CatalogueController;
@@ -84,6 +85,12 @@ Route::get('jobs/{job}/ways/{work}', [WaysController::class, 'show'])->whereNumb
 Route::post('jobs/{job}/ways/{work}/stop', [WaysController::class, 'stop'])->whereNumber('work');
 Route::post('jobs/{job}/values/rename', RenameController::class);
 
+Route::post('jobs/{job}/runs/{run}/bench', [BenchController::class, 'bend']);
+Route::get('jobs/{job}/bent-parts/{part}', [BenchController::class, 'part'])->whereNumber('part');
+Route::post('jobs/{job}/bent-parts/{part}/stop', [BenchController::class, 'stop'])->whereNumber('part');
+Route::get('springback', [BenchController::class, 'known']);
+Route::post('springback/forget', [BenchController::class, 'forget']);
+
 Route::post('jobs/{job}/packs', [PackController::class, 'store']);
 Route::get('jobs/{job}/packs/{pack}', [PackController::class, 'show'])->whereNumber('pack');
 Route::post('jobs/{job}/packs/{pack}/stop', [PackController::class, 'stop'])->whereNumber('pack');
@@ -143,6 +150,7 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::get('jobs/{job}/runs/{run}/cuts.csv', [ExportController::class, 'cuts']);
     Route::get('jobs/{job}/runs/{run}/bends.csv', [ExportController::class, 'bends']);
     Route::get('jobs/{job}/runs/{run}/vertices.csv', [ExportController::class, 'vertices']);
+    Route::get('jobs/{job}/runs/{run}/bench', [BenchController::class, 'show']);
     Route::get('jobs/{job}/runs/{run}/benders', [ExportController::class, 'benders']);
     Route::get('jobs/{job}/runs/{run}/mass', [ExportController::class, 'mass']);
     Route::get('jobs/{job}/runs/{run}/triangles', [ExportController::class, 'triangles']);

@@ -25,18 +25,21 @@ final readonly class Bench
     /**
      * Bends a tube.
      *
-     * @param  (callable(int): void)|null  $report  called with the number of each step, from 0, before it; may throw
-     * @return string the number of the part in the rack
+     * @param  (callable(int): bool)|null  $goesOn  called with the number of each step, from 0, before it; where it
+     *     says no, what is in the bender is thrown away
+     * @return string|null the number of the part in the rack; null where it was stopped
      *
      * @throws DeviceFault with the step at which the bender stopped
      */
-    public function bend(BendProgram $program, ?callable $report = null): string
+    public function bend(BendProgram $program, ?callable $goesOn = null): ?string
     {
         $this->tell('CLEAR');
         $this->tell(sprintf('TUBE %.4F %.4F %.4F', $program->outsideDiameter, $program->wall, $program->cut));
         foreach ($program->steps as $number => $step) {
-            if ($report !== null) {
-                $report($number);
+            if ($goesOn !== null && ! $goesOn($number)) {
+                $this->tell('CLEAR');
+
+                return null;
             }
             try {
                 $this->tell(sprintf('DIE %.4F', $step->radius));
@@ -69,16 +72,6 @@ final readonly class Bench
         }
 
         return $points === [] ? throw new DeviceFault('The part has no straights.') : MeasuredTube::of($points);
-    }
-
-    /**
-     * Throws away what is in the bender.
-     *
-     * @throws DeviceFault
-     */
-    public function clear(): void
-    {
-        $this->tell('CLEAR');
     }
 
     /**

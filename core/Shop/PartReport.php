@@ -15,7 +15,7 @@ final readonly class PartReport
      * @param  list<array{wanted: float, got: float, isIn: bool}>  $straights  before, between and behind the bends, mm
      * @param  non-empty-list<Vector>  $design  start, corners and end as they should be
      * @param  non-empty-list<Vector>  $part  the same of the part, laid onto its design as well as can be
-     * @param  list<float>  $off  distance of each from where it should be, mm
+     * @param  list<array{by: float, isIn: bool}>  $off  distance of each from where it should be, mm
      * @param  array<int, float>  $more  radians by which bends can be bent on, by their number from 0: the part is good
      *     then; none where it is good, or cannot become so
      * @param  list<string>  $reasons  why it is out, in words; none where it is good
@@ -40,6 +40,7 @@ final readonly class PartReport
         $off = array_map(
             static fn (Vector $at, Vector $other): float => $at->distanceTo($other), $part, $design,
         );
+        $places = array_map(static fn (float $by): array => ['by' => $by, 'isIn' => $by <= $limits->place], $off);
         $bends = $straights = $more = $reasons = [];
         $isScrap = false;
         foreach ($program->steps as $i => $step) {
@@ -58,7 +59,9 @@ final readonly class PartReport
         $lengths = array_map(static fn (BendStep $step): float => $step->straight, $program->steps);
         $lengths[] = $program->tail;
         foreach ($measured->straights($program->radii()) as $i => $got) {
-            $isIn = abs($got - $lengths[$i]) <= $limits->straight;
+            // What sprang back straight behind a bend is drawn round the die again where that is bent on.
+            $drawn = max(0.0, $more[$i - 1] ?? 0.0) * ($program->steps[$i - 1]->radius ?? 0.0);
+            $isIn = abs($got - $drawn - $lengths[$i]) <= $limits->straight;
             $straights[] = ['wanted' => $lengths[$i], 'got' => $got, 'isIn' => $isIn];
             if (! $isIn) {
                 $reasons[] = sprintf(
@@ -76,7 +79,7 @@ final readonly class PartReport
             $isScrap = true;
         }
 
-        return new self($bends, $straights, $design, $part, $off, $isScrap ? [] : $more, $reasons);
+        return new self($bends, $straights, $design, $part, $places, $isScrap ? [] : $more, $reasons);
     }
 
     public function isGood(): bool

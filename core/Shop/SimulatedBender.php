@@ -132,7 +132,8 @@ final class SimulatedBender
         if ($length < 0.0 || $this->fed + $length > (float) $this->cut) {
             return 'ERR 24 the tube is not that long';
         }
-        $this->fed += $length;
+        // What slips in the grip is not drawn off the tube.
+        $this->fed += $real;
         $this->straight += $real;
 
         return 'OK';

@@ -63,7 +63,7 @@ final class BendOnBench implements Command
         $isIn = false;
         for ($i = 0, $count = (int) ($input->number('parts', 1) ?? 2); $i < $count; $i++) {
             try {
-                $number = $bench->bend($program);
+                $number = (string) $bench->bend($program);
                 $measured = $bench->measure($number);
             } catch (DeviceFault $fault) {
                 throw JobError::at('/runs', lcfirst(rtrim($fault->getMessage(), '.')));

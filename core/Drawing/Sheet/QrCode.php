@@ -6,7 +6,7 @@ namespace Bowline\Drawing\Sheet;
 
 use QRcode as Encoder;
 
-/** A QR code (ISO/IEC 18004), level M, with the best of all eight masks: the encoder takes the better of two at random. */
+/** A QR code (ISO/IEC 18004), level M, with the best of all masks: the encoder takes the better of two at random. */
 final class QrCode extends Encoder
 {
     /** @return list<list<int>> rows of modules, 1 where dark; none for an empty text */

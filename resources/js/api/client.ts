@@ -1,6 +1,8 @@
 import type {
   BegunItem,
+  Bench,
   Benders,
+  BentPart,
   Board,
   BoardTurn,
   BodyFacts,
@@ -32,6 +34,7 @@ import type {
   Joined,
   JoinPieces,
   KeepFlange,
+  KnownSpringback,
   Laying,
   LayWork,
   Lines,
@@ -42,6 +45,7 @@ import type {
   NearestThing,
   NewItem,
   NewPack,
+  NewPart,
   NewRemark,
   NewRevision,
   OpenPoint,
@@ -262,6 +266,19 @@ export const api = {
   lines: (job: number, text: string, trunks: boolean) => send<Lines>(`jobs/${job}/lines`, { text, trunks }),
   /** The verdicts on a run, or on one spool of it. */
   benders: (job: number, id: string, spool?: string) => get<Benders>(`${run(job, id)}/benders${only('?', spool)}`),
+  /** How a run, or a spool of it, is bent on a bender, from its start or its end, and what came of parts. */
+  bench: (job: number, id: string, of: { spool?: string; bender?: string; from: 'start' | 'end' }) =>
+    get<Bench>(
+      `${run(job, id)}/bench?${new URLSearchParams(
+        Object.entries(of).filter((one): one is [string, string] => one[1] !== undefined),
+      )}`,
+    ),
+  bendPart: (job: number, id: string, part: NewPart) => send<BentPart>(`${run(job, id)}/bench`, part),
+  stopPart: (job: number, part: number) => send<BentPart>(`jobs/${job}/bent-parts/${part}/stop`, {}),
+  /** What is known of springback, by bender, stock and die. */
+  springback: () => get<{ known: KnownSpringback[] }>('springback'),
+  forgetSpringback: (bender: string, stock: string) =>
+    ask('POST', 'springback/forget', JSON.stringify({ bender, stock })),
   /** How many triangles the body of a run or spool has at a chord tolerance, mm. */
   triangleCount: (job: number, id: string, chord: number, spool?: string) =>
     get<TriangleCount>(`${run(job, id)}/triangles?chord=${chord}${only('&', spool)}`),

@@ -308,6 +308,11 @@ export interface Api {
   remark?: Remark;
   comparison?: Comparison;
   jobRevision?: JobRevision;
+  bench?: Bench;
+  newPart?: NewPart;
+  bentPart?: BentPart;
+  knownSpringback?: KnownSpringback;
+  forgetSpringback?: ForgetSpringback;
   newPack?: NewPack;
   pack?: Pack;
 }
@@ -6502,6 +6507,193 @@ export interface TakenItem {
   list: List;
   id: string;
   item: {};
+}
+/**
+ * How a run, or a spool of it, is bent on a bender, and what came of parts of it. Millimetres and degrees.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "bench".
+ */
+export interface Bench {
+  spool: string;
+  /**
+   * The bender it is for; null where none can bend it.
+   */
+  bender: string | null;
+  /**
+   * Those that can bend it.
+   */
+  benders: AbleBender[];
+  stock: string;
+  cut: number;
+  steps: BenchStep[];
+  /**
+   * What the tube would hit on its way; empty where it swings free.
+   */
+  hits: BenchHit[];
+  /**
+   * Whether it swings free when it is bent from the other end.
+   */
+  other_end_free: boolean;
+  space: MachineSpace;
+  film: FilmFrame[];
+  known: KnownSpringback[];
+  bender_at: string | null;
+  arm_at: string | null;
+  /**
+   * The newest first.
+   */
+  parts: BentPart[];
+}
+export interface AbleBender {
+  id: string;
+  name: string;
+}
+export interface BenchStep {
+  straight: number;
+  feed: number;
+  turn: number;
+  set: number;
+  angle: number;
+  radius: number;
+}
+export interface BenchHit {
+  step: number;
+  words: string;
+}
+/**
+ * The bed: from x = front backwards, to both sides of it by half_width, up to top; and the floor. The die is at the origin, the tube is fed along +x and bent towards +y.
+ */
+export interface MachineSpace {
+  half_width: number;
+  top: number;
+  front: number;
+  floor: number;
+}
+export interface FilmFrame {
+  step: number;
+  phase: "feed" | "turn" | "bend";
+  amount: number;
+  points: number[][];
+}
+/**
+ * How a stock springs back on a bender round a die: got = (1 − springback)·set − opening.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "knownSpringback".
+ */
+export interface KnownSpringback {
+  bender: string;
+  stock: string;
+  radius: number;
+  bends: number;
+  /**
+   * Per cent of the set angle.
+   */
+  springback: number;
+  /**
+   * Degrees.
+   */
+  opening: number;
+  /**
+   * Standard deviation at 90°, degrees.
+   */
+  uncertainty: number;
+  set_for_90: number;
+}
+/**
+ * A part that is bent and measured, or on its way.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "bentPart".
+ */
+export interface BentPart {
+  id: number;
+  state: "waiting" | "bending" | "measuring" | "stopped" | "done" | "failed";
+  /**
+   * Bends that are made.
+   */
+  step: number;
+  /**
+   * Of the part in the rack.
+   */
+  number: string | null;
+  reversed: boolean;
+  report: PartReport | null;
+  problem: string | null;
+  asked_at: string;
+}
+/**
+ * How a part differs from what it should be. Millimetres and degrees.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "partReport".
+ */
+export interface PartReport {
+  good: boolean;
+  reasons: string[];
+  advice: string;
+  bends: ReportedBend[];
+  straights: ReportedStraight[];
+  /**
+   * Of start, corners and end.
+   */
+  off: ReportedPlace[];
+  design: number[][];
+  /**
+   * Laid onto the design as well as can be.
+   */
+  part: number[][];
+}
+export interface ReportedBend {
+  wanted: number;
+  set: number;
+  got: number;
+  in: boolean;
+}
+export interface ReportedStraight {
+  wanted: number;
+  got: number;
+  in: boolean;
+}
+export interface ReportedPlace {
+  by: number;
+  in: boolean;
+}
+/**
+ * A part that is to be bent and measured.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "newPart".
+ */
+export interface NewPart {
+  spool?: string;
+  bender: string;
+  from: "start" | "end";
+  bender_at: string;
+  arm_at: string;
+  /**
+   * How far a corner or an end may be off, mm.
+   */
+  place: number;
+  /**
+   * How far a straight may be off, mm.
+   */
+  straight: number;
+  /**
+   * How far a bend may be off, degrees.
+   */
+  angle: number;
+}
+/**
+ * What is known of a stock on a bender is forgotten.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "forgetSpringback".
+ */
+export interface ForgetSpringback {
+  bender: string;
+  stock: string;
 }
 /**
  * Drawings and lists that are bound together.

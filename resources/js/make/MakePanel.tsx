@@ -16,6 +16,7 @@ import { BendTable } from './BendTable';
 import { BlockMake } from './BlockMake';
 import { BodyFiles } from './BodyFiles';
 import { BodyWeight, JobWeight, JoinedWeight } from './BodyWeight';
+import { BenchSection } from './bench/BenchSection';
 import { CutTable } from './CutTable';
 import { DrawingDialog } from './DrawingDialog';
 import { Fineness } from './Fineness';
@@ -119,6 +120,9 @@ export function MakePanel() {
             <Section title="Benders" tools={<Button onClick={() => open('benders')}>Edit them</Button>}>
               <BenderVerdicts run={run} solved={solved} spool={spool} />
             </Section>
+          )}
+          {run.body === undefined && cuts === null && tube !== undefined && tube.bends.length > 0 && (
+            <BenchSection run={run} spool={mark} key={`${run.id} ${mark}`} />
           )}
           <Section
             title="Vertex table"

@@ -73,7 +73,7 @@ it('is right the second time, whatever its tube springs back by', function (): v
             new Noise($seed), 0.1,
         );
         $bench = new Bench($bender->answer(...), $arm->answer(...));
-        $first = $bench->measure($bench->bend($program));
+        $first = $bench->measure((string) $bench->bend($program));
         $learned = Learned::nothing()->from($program, $first);
         $bench->bend($program->corrected(static fn (): SpringbackModel => $learned->springback, $learned->slip));
         $wanted = $program->wanted();

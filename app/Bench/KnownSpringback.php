@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\SeenBendRow;
+use Bowline\Shop\BendProgram;
+use Bowline\Shop\BendStep;
+use Bowline\Shop\Learned;
+use Bowline\Shop\SeenBend;
+use Bowline\Shop\SpringbackModel;
+
+/** What is known of how each stock springs back on each bender, by the radius of the die, from measured bends. */
+final class KnownSpringback
+{
+    /** Most bends of one bender and stock that are taken into account, the newest. */
+    private const MOST = 400;
+
+    /** Dies whose radii differ by less are one, mm. */
+    private const SAME_RADIUS = 0.5;
+
+    /** @param  list<SeenBend>  $bends */
+    public function keep(string $bender, string $stock, array $bends): void
+    {
+        foreach ($bends as $bend) {
+            SeenBendRow::query()->create([
+                'bender' => $bender, 'stock' => $stock, 'radius' => $bend->radius, 'set' => $bend->set,
+                'got' => $bend->got, 'feed' => $bend->feed, 'lost' => $bend->lost, 'seen_at' => now(),
+            ]);
+        }
+    }
+
+    /** Returns a program corrected by all that is known; the same where nothing is. */
+    public function corrected(BendProgram $program, string $bender, string $stock): BendProgram
+    {
+        $bends = self::of($bender, $stock);
+        if ($bends === []) {
+            return $program;
+        }
+
+        return $program->corrected(
+            static fn (BendStep $step): SpringbackModel => self::model($bends, $step->radius),
+            Learned::nothing()->with($bends)->slip,
+        );
+    }
+
+    /**
+     * Returns what is known, one row for each bender, stock and die.
+     *
+     * @return list<array<string, mixed>> schema/api.json, `knownSpringback`
+     */
+    public function all(?string $bender = null, ?string $stock = null): array
+    {
+        $groups = SeenBendRow::query()
+            ->when($bender !== null, static fn ($query) => $query->where('bender', $bender))
+            ->when($stock !== null, static fn ($query) => $query->where('stock', $stock))
+            ->orderBy('bender')->orderBy('stock')->orderBy('radius')
+            ->get()->groupBy(static fn (SeenBendRow $row): string => implode("\n", [
+                $row->bender, $row->stock, round($row->radius, 1),
+            ]));
+        $all = [];
+        foreach ($groups as $rows) {
+            $first = $rows->firstOrFail();
+            $bends = array_values($rows->map(self::bend(...))->all());
+            $model = self::model($bends, $first->radius);
+            $all[] = [
+                'bender' => $first->bender, 'stock' => $first->stock, 'radius' => $first->radius,
+                'bends' => count($bends), 'springback' => 100.0 * $model->mean[0],
+                'opening' => rad2deg($model->mean[1]), 'uncertainty' => rad2deg($model->uncertainty(M_PI / 2)),
+                'set_for_90' => rad2deg($model->set(M_PI / 2)),
+            ];
+        }
+
+        return $all;
+    }
+
+    /** Forgets what is known of a stock on a bender: of another batch, or of a bender that was mended. */
+    public function forget(string $bender, string $stock): void
+    {
+        SeenBendRow::query()->where('bender', $bender)->where('stock', $stock)->delete();
+    }
+
+    /** @param  list<SeenBend>  $bends */
+    private static function model(array $bends, float $radius): SpringbackModel
+    {
+        return Learned::nothing()->with(array_values(array_filter(
+            $bends, static fn (SeenBend $bend): bool => abs($bend->radius - $radius) <= self::SAME_RADIUS,
+        )))->springback;
+    }
+
+    /** @return list<SeenBend> */
+    private static function of(string $bender, string $stock): array
+    {
+        return array_values(SeenBendRow::query()->where('bender', $bender)->where('stock', $stock)
+            ->orderByDesc('id')->limit(self::MOST)->get()->map(self::bend(...))->all());
+    }
+
+    private static function bend(SeenBendRow $row): SeenBend
+    {
+        return new SeenBend($row->radius, $row->set, $row->got, $row->feed, $row->lost);
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * What came out of one step of a bender, kept to know how a stock springs back on it.
+ *
+ * @property int $id
+ * @property string $bender its name
+ * @property string $stock its name: material and size
+ * @property float $radius of the die, mm
+ * @property float $set radians
+ * @property float $got radians
+ * @property float $feed mm
+ * @property float $lost of the feed, mm
+ * @property Carbon $seen_at
+ */
+final class SeenBendRow extends Model
+{
+    public $timestamps = false;
+
+    protected $table = 'seen_bends';
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'radius' => 'float', 'set' => 'float', 'got' => 'float', 'feed' => 'float', 'lost' => 'float',
+            'seen_at' => 'datetime',
+        ];
+    }
+}

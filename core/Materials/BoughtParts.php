@@ -19,6 +19,7 @@ use Bowline\Job\Words;
 use Bowline\Materials\Nesting\Piece;
 use Bowline\Routing\ClampPassage;
 use Bowline\Routing\LaidJoint;
+use Bowline\Routing\LaidRun;
 use Bowline\Routing\RepeatPlaces;
 use Bowline\Routing\Spool;
 use Bowline\Solving\SolvedRun;
@@ -35,25 +36,40 @@ final class BoughtParts
         if ($solved->laid->run->stock->kind === StockKind::Bundle || $solved->laid->run->channel !== null) {
             return [];
         }
-        $parts = [];
-        foreach (Spool::all($solved->laid) as $spool) {
-            array_push($parts, ...self::ofSpool($spool));
+        $laid = $solved->laid;
+        $spools = Spool::all($laid);
+        $parts = array_merge(...array_map(self::ofSpool(...), $spools));
+        foreach (LaidJoint::all($laid) as $joint) {
+            array_push($parts, ...self::ofJoint($laid, $joint, self::markAt($spools, $joint->at ?? $joint->told)));
         }
-        foreach (LaidJoint::all($solved->laid) as $joint) {
-            array_push($parts, ...self::ofJoint($solved, $joint));
-        }
-        $mark = Spool::all($solved->laid)[0]->mark;
-        foreach (ClampPassage::of($solved->laid) as $passage) {
+        foreach (ClampPassage::of($laid) as $passage) {
             $parts[] = new BoughtPart(
-                $mark, 'clamp', 'Clamp for ø '.$solved->laid->run->units->number($passage->clamp->bore), 1,
+                self::markAt($spools, ($passage->span[0] + $passage->span[1]) / 2), 'clamp',
+                'Clamp for ø '.$laid->run->units->number($passage->clamp->bore), 1,
             );
         }
-        foreach ($solved->laid->run->repeats as $repeat) {
-            $count = count(RepeatPlaces::of($solved->laid, $repeat));
-            $parts[] = new BoughtPart($mark, 'clip', ucfirst($repeat->kind->value), $count);
+        foreach ($laid->run->repeats as $repeat) {
+            foreach (RepeatPlaces::of($laid, $repeat) as $along) {
+                $parts[] = new BoughtPart(self::markAt($spools, $along), 'clip', ucfirst($repeat->kind->value), 1);
+            }
         }
 
         return $parts;
+    }
+
+    /**
+     * Returns the mark of the spool at a length; at a joint that of the one before it.
+     *
+     * @param  non-empty-list<Spool>  $spools
+     */
+    private static function markAt(array $spools, float $along): string
+    {
+        $mark = $spools[0]->mark;
+        foreach ($spools as $spool) {
+            $mark = $spool->from < $along ? $spool->mark : $mark;
+        }
+
+        return $mark;
     }
 
     /** @return list<array{Stock, Piece}> pieces of stock that are cut for it, each with the mark of its spool */
@@ -130,10 +146,12 @@ final class BoughtParts
                 $section->outsideDiameter,
             )), 1);
         }
-        if ($end->end->reducer() !== null) {
-            $parts[] = new BoughtPart($mark, 'reducer', sprintf('Reducer from ø %s', self::millimetres(
-                $section->outsideDiameter,
-            )), 1);
+        $reducer = $end->end->reducer();
+        if ($reducer !== null) {
+            $parts[] = new BoughtPart($mark, 'reducer', sprintf(
+                '%s reducer ø %s to ø %s', $reducer->isEccentric ? 'Eccentric' : 'Concentric',
+                self::millimetres($section->outsideDiameter), self::millimetres($reducer->od),
+            ), 1);
         }
 
         return $parts;
@@ -153,11 +171,9 @@ final class BoughtParts
     }
 
     /** @return list<BoughtPart> */
-    private static function ofJoint(SolvedRun $solved, LaidJoint $joint): array
+    private static function ofJoint(LaidRun $laid, LaidJoint $joint, string $mark): array
     {
-        $laid = $solved->laid;
         $section = $laid->stockAlong($joint->at ?? $joint->told)->section;
-        $mark = Spool::all($laid)[0]->mark;
         $flange = $joint->joint->near->flange($section);
         if ($joint->joint->kind === JointKind::Flanges && $flange !== null) {
             $gasket = Gasket::of($laid, $joint);

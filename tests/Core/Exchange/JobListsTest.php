@@ -96,6 +96,31 @@ it('lists what each spool takes', function (): void {
     expect($stock[0]['length_mm'])->toEqualWithDelta(399.0, 1e-6);
 });
 
+it('puts what stands along a run onto the spool that it stands on', function (): void {
+    $file = flangedLine();
+    // The weld is at 400: of clips at 200, 600 and 1000 the first is on the first spool, the others on the second.
+    $file->runs[0]->repeats = [(object) ['kind' => 'clip', 'pitch' => 400, 'from' => 200, 'to' => 400]];
+    $clips = array_values(array_filter(
+        listOf($file, 'parts-by-spool'), static fn (array $row): bool => $row['kind'] === 'clip',
+    ));
+    expect(array_column($clips, 'count', 'spool'))->toBe(['line-1' => 1, 'line-2' => 2]);
+});
+
+it('lists elbows, couplings, caps and reducers with their sizes', function (): void {
+    $file = flangedLine();
+    $file->runs[0]->from = (object) ['at' => [0, 0, 0], 'end' => (object) ['type' => 'cap', 'shape' => 'domed']];
+    $file->runs[0]->to = (object) [
+        'at' => [900, 700, 0], 'end' => (object) ['type' => 'reducer', 'od' => 26.9, 'length' => 51],
+    ];
+    $file->runs[0]->route->stops = [(object) ['at' => [900, 0, 0], 'corner' => (object) ['elbow' => 'long']]];
+    $file->runs[0]->joints = [(object) ['at' => (object) ['length' => 400], 'kind' => 'coupling']];
+    $rows = array_column(listOf($file, 'parts'), null, 'kind');
+    expect($rows['cap']['what'])->toBe('Cap for ø 33.7')
+        ->and($rows['reducer']['what'])->toBe('Concentric reducer ø 33.7 to ø 26.9')
+        ->and($rows['coupling']['what'])->toStartWith('Coupling ø')
+        ->and($rows['elbow']['count'])->toBe(1);
+});
+
 it('nests the spools into bars, and says how close to the least that is', function (): void {
     $file = flangedLine();
     $file->stock[0]->lengths = [1000, 1200];

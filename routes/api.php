@@ -149,6 +149,7 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::post('jobs/{job}/measure', MeasureController::class);
     Route::get('jobs/{job}/runs/{run}/cuts.csv', [ExportController::class, 'cuts']);
     Route::get('jobs/{job}/runs/{run}/bends.csv', [ExportController::class, 'bends']);
+    Route::get('jobs/{job}/runs/{run}/machine/{kind}.csv', [ExportController::class, 'machineTable']);
     Route::get('jobs/{job}/runs/{run}/vertices.csv', [ExportController::class, 'vertices']);
     Route::get('jobs/{job}/runs/{run}/bench', [BenchController::class, 'show']);
     Route::get('jobs/{job}/runs/{run}/benders', [ExportController::class, 'benders']);

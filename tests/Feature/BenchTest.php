@@ -127,7 +127,8 @@ it('is out the first time, and good once it has learned', function (): void {
     $job = bendable();
     // 4 % and 0.5° of 90°: 4.1° short. What comes out varies by 0.02° alone.
     [$bender, $arm] = [
-        device('bender', '--springback', '0.04', '--opening', '0.5', '--noise', '0.02'), device('arm', '--noise', '0.02'),
+        device('bender', '--springback', '0.04', '--opening', '0.5', '--noise', '0.02'),
+        device('arm', '--noise', '0.02'),
     ];
     bendPart($job, $bender, $arm)->assertStatus(202);
     $first = bench($job)['parts'][0];
@@ -157,7 +158,11 @@ it('is out the first time, and good once it has learned', function (): void {
     expect(bench($job)['known'])->toBe([]);
 });
 
-it('keeps what was made where a device goes wrong, and says what to do', function (int $from, string $code, string $words): void {
+it('keeps what was made where a device goes wrong, and says what to do', function (
+    int $from,
+    string $code,
+    string $words,
+): void {
     $job = bendable();
     [$good, $arm] = [device('bender'), device('arm')];
     bendPart($job, $good, $arm)->assertStatus(202);
@@ -210,7 +215,8 @@ it('is stopped before the next bend, and the bender is cleared', function (): vo
 });
 
 it('refuses what cannot be bent, and devices that are elsewhere', function (array $more, string $pointer): void {
-    bendPart(bendable(), '127.0.0.1:1', '127.0.0.1:2', $more)->assertUnprocessable()->assertJsonPath('pointer', $pointer);
+    bendPart(bendable(), '127.0.0.1:1', '127.0.0.1:2', $more)->assertUnprocessable()
+        ->assertJsonPath('pointer', $pointer);
 })->with([
     'another machine in the net' => [['bender_at' => '10.0.0.7:7001'], '/bender_at'],
     'no port' => [['arm_at' => '127.0.0.1'], '/arm_at'],

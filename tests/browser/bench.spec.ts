@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
@@ -73,4 +73,35 @@ test('bends a part, sees it out, corrects, and sees it in', async ({ page }) => 
   await bench.getByRole('button', { name: 'Bend a part and measure it' }).click();
   await expect(bench.getByText(`Nothing answers at ${bender}`)).toBeVisible();
   await expect(bench.getByRole('button', { name: /^Part 2, .*: good$/ })).toBeVisible();
+});
+
+test('names the columns of the bender’s table, saves it, and brings it in again', async ({ page }) => {
+  await openJob(page, { ...BARE, runs: [GOALPOST] }, 'make');
+  await locker(page, 'Feed').click();
+  const table = page.getByRole('region', { name: 'Table of your bender' });
+  await table.getByLabel('Heading of length to the bend').fill('Vorschub');
+  await table.getByRole('checkbox', { name: 'number of the bend' }).uncheck();
+  await table.getByRole('button', { name: 'Put angle further ahead' }).click();
+  const saved = page.waitForEvent('download');
+  await table.getByRole('button', { name: 'Save it as CSV' }).click();
+  const file = await (await saved).path();
+  // Up 150, over 300 and down 150 round R 30: straights of 120, 240 and 120.
+  expect(readFileSync(file, 'utf8')).toBe('Vorschub,Angle,Rotation,Radius\r\n120,90,0,30\r\n240,90,0,30\r\n120,,,\r\n');
+
+  // It is kept in this browser.
+  await page.reload();
+  await locker(page, 'Feed').click();
+  await expect(table.getByLabel('Heading of length to the bend')).toHaveValue('Vorschub');
+  await table.getByLabel('Table of a bender').setInputFiles({
+    name: 'From the shop.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('Vorschub;Angle;Rotation;Radius\n100;90;0;30\n80,5;45;90;30\n60;;;\n'),
+  });
+  await expect(locker(page, 'From the shop')).toBeVisible();
+  await table.getByLabel('Table of a bender').setInputFiles({
+    name: 'Other.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('Length;Angle;Rotation;Radius\n100;90;0;30\n'),
+  });
+  await expect(table.getByRole('alert')).toContainText('there is no column “Vorschub”');
 });

@@ -54,7 +54,8 @@ final readonly class BenchController
             ),
             'other_end_free' => BenchWriter::hits($question->program(! $isReversed), $space) === [],
             'known' => $bender === '' ? [] : $this->known->all($bender, $stock),
-            'bender_at' => is_array($benders) ? $benders[$question->bender->id ?? ''] ?? null : null, 'arm_at' => config('bowline.arm'),
+            'bender_at' => is_array($benders) ? $benders[$question->bender->id ?? ''] ?? null : null,
+            'arm_at' => config('bowline.arm'),
             'parts' => BentPart::query()->where('job_id', $job->id)->where('run', $run)
                 ->where('spool', $question->spool)->orderByDesc('id')->limit(self::SHOWN)->get()
                 ->map(static fn (BentPart $part): array => $part->forApi())->all(),
@@ -99,7 +100,8 @@ final readonly class BenchController
     public function stop(Job $job, int $part): JsonResponse
     {
         $found = self::find($job, $part);
-        BentPart::query()->whereKey($found->id)->whereIn('state', ['waiting', 'bending'])->update(['state' => 'stopped']);
+        BentPart::query()->whereKey($found->id)->whereIn('state', ['waiting', 'bending'])
+            ->update(['state' => 'stopped']);
 
         return response()->json($found->refresh()->forApi());
     }

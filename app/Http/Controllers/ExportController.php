@@ -24,6 +24,7 @@ use Bowline\Exchange\Dxf\DxfWriter;
 use Bowline\Exchange\FoundPart;
 use Bowline\Exchange\JobArchive;
 use Bowline\Exchange\JobBodies;
+use Bowline\Exchange\MachineTable;
 use Bowline\Exchange\MassWriter;
 use Bowline\Exchange\Part;
 use Bowline\Exchange\Parts;
@@ -31,6 +32,7 @@ use Bowline\Exchange\Step\StepWriter;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
+use Bowline\Job\Node;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
 use Bowline\Solving\SolvedRun;
@@ -110,6 +112,16 @@ final readonly class ExportController
             CutListWriter::csv($solved->laid) ?? throw new NotFoundHttpException, 'text/csv', $solved->laid->run->name,
             'cuts.csv',
         );
+    }
+
+    /** Downloads the table of the shop's own bender, with the columns that the query names as JSON. */
+    public function machineTable(Request $request, Job $job, string $run, string $kind): Response
+    {
+        $columns = json_decode($request->query->getString('columns'), false, 8);
+        $table = MachineTable::read(new Node($kind, '/kind'), new Node($columns, '/columns'));
+        $solved = self::spool($request, $this->solved($job, $run));
+
+        return self::download($table->write($solved), 'text/csv', $solved->laid->run->name, $kind.'.csv');
     }
 
     public function vertices(Request $request, Job $job, string $run): Response

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\RequestBody;
 use App\Models\Job;
 use Bowline\Exchange\BroughtIn;
+use Bowline\Exchange\MachineTable;
 use Bowline\Job\Node;
 use Bowline\Job\Units;
 use Bowline\Job\Values;
@@ -19,8 +20,12 @@ final class LinesController
     public function __invoke(Request $request, Job $job): JsonResponse
     {
         $body = RequestBody::of($request, 'drawing');
+        $text = $body->get('text')->text();
+        $table = $body->find('table');
         [$routes, $remarks] = BroughtIn::of(
-            $body->get('text')->text(),
+            $table === null
+                ? $text
+                : MachineTable::read($table->get('kind'), $table->get('columns'))->standard($text),
             Values::read(new Node($job->named_values)),
             Units::read(new Node($job->header())),
             $body->find('trunks')?->value === true,

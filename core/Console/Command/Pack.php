@@ -28,7 +28,7 @@ final class Pack implements Command
     {
         return [
             Option::run(),
-            new Option('of', 'KINDS', 'arrangement, isometric, bend-sheet, lists, with commas between; all if left out'),
+            new Option('of', 'KINDS', 'arrangement, isometric, bend-sheet, lists, commas between; all if left out'),
         ];
     }
 

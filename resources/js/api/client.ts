@@ -38,6 +38,7 @@ import type {
   Laying,
   LayWork,
   Lines,
+  MachineTable,
   Measured,
   MeasureOf,
   Mesh,
@@ -263,7 +264,9 @@ export const api = {
   pastedWires: (job: number, harness: string, text: string) =>
     send<PastedWires>(`${harnessOf(job, harness)}/pasted`, { text }),
   entry: (job: number, entry: Entry) => send<ReadNumber>(`jobs/${job}/entry`, entry),
-  lines: (job: number, text: string, trunks: boolean) => send<Lines>(`jobs/${job}/lines`, { text, trunks }),
+  /** Existing lines in a file; as a table of the shop's own bender by what its columns are called. */
+  lines: (job: number, text: string, trunks: boolean, table?: MachineTable) =>
+    send<Lines>(`jobs/${job}/lines`, { text, trunks, ...(table === undefined ? {} : { table }) }),
   /** The verdicts on a run, or on one spool of it. */
   benders: (job: number, id: string, spool?: string) => get<Benders>(`${run(job, id)}/benders${only('?', spool)}`),
   /** How a run, or a spool of it, is bent on a bender, from its start or its end, and what came of parts. */
@@ -377,6 +380,8 @@ export const files = {
     `/api/${harnessOf(job, harness)}/board.${format}${paper === undefined ? '' : `?paper=${paper}`}`,
   drillings: (job: number, block: string) => `/api/jobs/${job}/joined/${encodeURIComponent(block)}/drillings.csv`,
   cuts: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/cuts.csv${only('?', spool)}`,
+  machineTable: (job: number, id: string, kind: string, columns: MachineTable['columns'], spool?: string) =>
+    `/api/${run(job, id)}/machine/${kind}.csv?columns=${encodeURIComponent(JSON.stringify(columns))}${only('&', spool)}`,
   vertices: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/vertices.csv${only('?', spool)}`,
   /** A drawing; as SVG one of its pages, from 0. The revision keeps a browser from showing an older one. */
   drawing: (

@@ -5593,6 +5593,18 @@ export interface Drawing {
    * Whether its lines are trunks of a harness, which meet where more than two do.
    */
   trunks?: boolean;
+  table?: MachineTable;
+}
+/**
+ * Where the text is a table of the shop's own bender: which, and what its columns are called.
+ */
+export interface MachineTable {
+  kind: "xyz" | "lra";
+  columns: MachineColumn[];
+}
+export interface MachineColumn {
+  column: string;
+  name: string;
 }
 /**
  * The runs that the lines of a drawing come to.

@@ -22,6 +22,7 @@ import { DrawingDialog } from './DrawingDialog';
 import { Fineness } from './Fineness';
 import { HarnessMake } from './HarnessMake';
 import { JobLists } from './JobLists';
+import { MachineTable } from './MachineTable';
 import { PackDialog } from './PackDialog';
 import { Takeaway } from './Takeaway';
 import { VertexTable } from './VertexTable';
@@ -130,6 +131,7 @@ export function MakePanel() {
           >
             <VertexTable run={run} solved={solved} spool={spool} />
           </Section>
+          {run.body === undefined && cuts === null && <MachineTable run={run} spool={mark} />}
           {run.body === undefined && <BendSheetSection run={run} spool={mark} />}
           <AlongIt solved={solved} />
           {joined !== undefined && (

@@ -24,7 +24,7 @@ interface Props {
   spool: string | undefined;
 }
 
-/** A run on the bench: looked at on its way through the bender, bent, measured, and bent again with what was learned. */
+/** A run on the bench: looked at on its way through the bender, bent, measured, bent again with what was learned. */
 export function BenchSection({ run, spool }: Props) {
   const { state, item } = useJob();
   const [bender, setBender] = useState<string>();

@@ -139,9 +139,6 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::get('jobs/{job}/harnesses/{harness}/{list}.csv', [HarnessController::class, 'csv']);
     Route::get('jobs/{job}/harnesses/{harness}/board', [BoardController::class, 'show']);
     Route::post('jobs/{job}/harnesses/{harness}/board', [BoardController::class, 'turned']);
-    Route::get('jobs/{job}/harnesses/{harness}/board.{format}', [BoardController::class, 'file'])
-        ->whereIn('format', ['svg', 'dxf', 'pdf']);
-    Route::get('jobs/{job}/harnesses/{harness}/{list}.pdf', [HarnessController::class, 'pdf']);
     Route::post('jobs/{job}/preview/run', [PreviewController::class, 'run']);
     Route::post('jobs/{job}/preview/place', [PreviewController::class, 'place']);
     Route::get('jobs/{job}/centrelines.dxf', [ExportController::class, 'centrelines']);
@@ -170,6 +167,9 @@ Route::middleware(LimitedWork::class.':body_seconds')->group(static function ():
     Route::get('jobs/{job}/runs/{run}/drillings', [DrillingsController::class, 'of']);
     Route::get('jobs/{job}/joined/{body}/mass', [ExportController::class, 'joinedMass']);
     Route::get('jobs/{job}/bodies.{format}', [ExportController::class, 'bodies']);
+    Route::get('jobs/{job}/harnesses/{harness}/board.{format}', [BoardController::class, 'file'])
+        ->whereIn('format', ['svg', 'dxf', 'pdf']);
+    Route::get('jobs/{job}/harnesses/{harness}/{list}.pdf', [HarnessController::class, 'pdf']);
     Route::get('jobs/{job}/drawings/{kind}.{format}', [DrawingController::class, 'file'])
         ->whereIn('format', ['svg', 'dxf', 'pdf']);
     Route::get('jobs/{job}/drawings/{kind}', [DrawingController::class, 'show']);

@@ -8,10 +8,11 @@ use App\Models\Job;
 use App\Models\Revision;
 use App\Models\RevisionFile;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 
 /**
- * The hashes of the revisions of a job: each is over all that the revision says, its files, and the hash of the one
- * before. Whoever changes one has to change all that follow.
+ * The hashes of the revisions of a job: each is over all that the revision says, its files, the job as it was frozen,
+ * and the hash of the one before. Whoever changes one has to change all that follow.
  */
 final class HashChain
 {
@@ -24,8 +25,25 @@ final class HashChain
 
         return hash('sha256', json_encode([
             $revision->hash_before, $revision->number, $revision->name, $revision->issued_by, $revision->note,
-            $revision->issued_at?->toIso8601String(), $files->all(),
+            $revision->issued_at?->toIso8601String(), $files->all(), self::rows($revision),
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
+    }
+
+    /** Returns the hash of the job that was frozen, with its items and solutions: what is shown of the revision. */
+    private static function rows(Revision $revision): string
+    {
+        $hash = hash_init('sha256');
+        $job = $revision->loadMissing('frozen')->frozen;
+        hash_update($hash, json_encode([
+            $job->name, $job->show_units, $job->up, $job->named_values, $job->extras,
+        ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
+        foreach (Job::TABLES as $list => $table) {
+            $rows = DB::table($table)->where('job_id', $job->id)->orderBy('position')->orderBy('id')
+                ->get(['key', 'definition', ...$list === 'runs' ? ['solution'] : []]);
+            hash_update($hash, json_encode([$list, $rows], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
+        }
+
+        return hash_final($hash);
     }
 
     /** Returns the hash that the next revision of a job goes on from; empty for the first. */
@@ -52,6 +70,7 @@ final class HashChain
     /** @return Collection<int, Revision> in order */
     private static function issued(Job $job): Collection
     {
-        return Revision::query()->where('job_id', $job->id)->where('state', 'issued')->orderBy('number')->get();
+        return Revision::query()->with('frozen')->where('job_id', $job->id)->where('state', 'issued')
+            ->orderBy('number')->get();
     }
 }

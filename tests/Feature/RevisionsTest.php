@@ -196,6 +196,17 @@ it('cannot be changed in the database, and tells when somebody managed to', func
     test()->artisan('bowline:check')->expectsOutputToContain('revision 2 is not as it was issued')->assertFailed();
 });
 
+it('tells when the job that opens as a revision is not what was issued', function (string $column, string $value): void {
+    $job = revised();
+    issue($job)->assertStatus(202);
+    $core = App\Models\Job::query()->findOrFail((int) basename($job));
+    expect(HashChain::broken($core))->toBe([]);
+    $frozen = (int) test()->getJson($job.'/revisions/1')->json('job');
+    Run::query()->where('job_id', $frozen)->toBase()->update([$column => $value]);
+    expect(HashChain::broken($core))->toBe([1])
+        ->and(test()->getJson($job.'/revisions')->json('revisions.0.intact'))->toBeFalse();
+})->with([['definition', '{"id":"run"}'], ['solution', '{"id":"run","length":1}']]);
+
 it('is in check until something changes', function (): void {
     $job = revised();
     test()->postJson($job.'/checking', ['by' => 'Ida Voss'])->assertOk()

@@ -196,7 +196,10 @@ it('cannot be changed in the database, and tells when somebody managed to', func
     test()->artisan('bowline:check')->expectsOutputToContain('revision 2 is not as it was issued')->assertFailed();
 });
 
-it('tells when the job that opens as a revision is not what was issued', function (string $column, string $value): void {
+it('tells when the job that opens as a revision is not what was issued', function (
+    string $column,
+    string $value,
+): void {
     $job = revised();
     issue($job)->assertStatus(202);
     $core = App\Models\Job::query()->findOrFail((int) basename($job));

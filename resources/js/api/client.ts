@@ -380,8 +380,10 @@ export const files = {
     `/api/${harnessOf(job, harness)}/board.${format}${paper === undefined ? '' : `?paper=${paper}`}`,
   drillings: (job: number, block: string) => `/api/jobs/${job}/joined/${encodeURIComponent(block)}/drillings.csv`,
   cuts: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/cuts.csv${only('?', spool)}`,
-  machineTable: (job: number, id: string, kind: string, columns: MachineTable['columns'], spool?: string) =>
-    `/api/${run(job, id)}/machine/${kind}.csv?${new URLSearchParams({ columns: JSON.stringify(columns) })}${only('&', spool)}`,
+  machineTable: (job: number, id: string, kind: string, columns: MachineTable['columns'], spool?: string) => {
+    const query = new URLSearchParams({ columns: JSON.stringify(columns) });
+    return `/api/${run(job, id)}/machine/${kind}.csv?${query}${only('&', spool)}`;
+  },
   vertices: (job: number, id: string, spool?: string) => `/api/${run(job, id)}/vertices.csv${only('?', spool)}`,
   /** A drawing; as SVG one of its pages, from 0. The revision keeps a browser from showing an older one. */
   drawing: (

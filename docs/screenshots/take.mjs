@@ -84,7 +84,15 @@ await take('laying', '/jobs/6/lay', async (page) => {
   await page.locator('.laying-tag', { hasText: 'length' }).waitFor();
   await page.waitForFunction(() => document.querySelectorAll('.path-table tbody tr').length === 2);
 });
-await take('hoses', '/jobs/1/lay', pick(/Steering hose, starboard/));
+await take('bench', '/jobs/6/make', async (page) => {
+  await pick(/Fuel return/)(page);
+  const bench = page.getByRole('region', { name: 'On the bench' });
+  for (const part of [1, 2]) {
+    await bench.getByRole('button', { name: 'Bend a part and measure it' }).click();
+    await bench.getByRole('button', { name: new RegExp(`^Part ${part}, .*(good|out)`) }).waitFor();
+  }
+  await bench.evaluate((section) => section.scrollIntoView({ block: 'start' }));
+});
 await take('movement', '/jobs/1/lay', async (page) => {
   await pick(/Steering hose, starboard/)(page);
   await page.getByRole('button', { name: 'Show', exact: true }).click();

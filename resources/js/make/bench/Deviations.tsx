@@ -68,11 +68,18 @@ function Picture({ report: { design, part, off } }: { report: PartReport }) {
         {drawn.map((point, i) => {
           const [x, y] = flat(point);
           const place = off[i];
+          // Figures of neighbours go to both sides, where they do not lie on each other.
+          const isLeft = i % 2 === 1;
           return (
             // biome-ignore lint/suspicious/noArrayIndexKey: a corner is its place
             <g key={i} className={place?.in === false ? 'place out' : 'place'}>
               <circle cx={x} cy={y} r={size / 70} />
-              <text x={x + size / 50} y={y - size / 60} fontSize={size / 24}>
+              <text
+                x={x + (isLeft ? -size : size) / 50}
+                y={y + (isLeft ? size / 25 : -size / 60)}
+                textAnchor={isLeft ? 'end' : 'start'}
+                fontSize={size / 24}
+              >
                 {place?.by.toFixed(2)}
               </text>
             </g>

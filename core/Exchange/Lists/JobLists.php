@@ -11,6 +11,7 @@ use Bowline\Job\StockKind;
 use Bowline\Job\Units;
 use Bowline\Materials\BoughtPart;
 use Bowline\Materials\BoughtParts;
+use Bowline\Materials\Equipment;
 use Bowline\Materials\Nesting\Bar;
 use Bowline\Materials\Nesting\CuttingPlan;
 use Bowline\Materials\Nesting\Nesting;

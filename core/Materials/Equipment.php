@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bowline\Exchange\Lists;
+namespace Bowline\Materials;
 
 use Bowline\Job;
 use Bowline\Job\Node;

@@ -6,7 +6,7 @@ namespace Bowline\Drawing\Isometric;
 
 use Bowline\Geometry\Vector;
 
-/** What is at an end of a line: a flange, a cap, what it is connected to, or where it goes on. */
+/** What is at an end of a line: a flange, a cap, a reducer, a valve that it is connected to, or where it goes on. */
 final readonly class EndMark
 {
     public function __construct(
@@ -15,6 +15,8 @@ final readonly class EndMark
         public bool $hasCap,
         public string $words,
         public bool $goesOn = false,
+        public bool $hasReducer = false,
+        public bool $isAtValve = false,
     ) {
     }
 

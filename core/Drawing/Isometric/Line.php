@@ -9,6 +9,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\Joint\JointKind;
 use Bowline\Job\PortName;
+use Bowline\Materials\Equipment;
 use Bowline\Materials\Weld;
 use Bowline\Materials\Welds;
 use Bowline\Routing\ClampPassage;
@@ -51,7 +52,7 @@ final readonly class Line
             $legs[] = new Leg(
                 $laid->vertices[$leg->fromVertex]->at, $leg->direction, $leg->length,
                 array_map(static fn (Mark $mark): Mark => new Mark(
-                    max(0.0, min($leg->length, $mark->at - $leg->start + $before)), $mark->kind, $mark->words,
+                    max(0.0, min($leg->length, $mark->at - $leg->start + $before)), $mark->kind, $mark->words, $mark->half,
                 ), array_values($onLeg)),
                 $leg->bendAfter === null ? null : $leg->bendAfter + 1,
             );
@@ -101,7 +102,7 @@ final readonly class Line
             };
             if ($kind !== null) {
                 $words = $kind === MarkKind::Sleeve ? $joint->joint->kind->value : '';
-                $marks[] = new Mark($joint->at ?? $joint->told, $kind, $words);
+                $marks[] = new Mark($joint->at ?? $joint->told, $kind, $words, $joint->joint->gap / 2);
             }
         }
         foreach (ClampPassage::of($laid) as $passage) {
@@ -140,6 +141,8 @@ final readonly class Line
                 $end->branch !== null => $end->branch->name,
                 default => 'open end',
             },
+            hasReducer: $end->end->reducer() !== null,
+            isAtValve: $port !== null && str_contains(Equipment::kindOf($job, $port->fitting) ?? '', 'valve'),
         );
     }
 }

@@ -98,7 +98,9 @@ final class Pen
             }
         }
         foreach ($line->legs as $i => $leg) {
-            $this->dimension($this->corners[$i], $this->corners[$i + 1], $leg->length, 7.0);
+            // Of a leg that is broken, its parts lie nearer to it than the whole.
+            $beside = $this->faces($leg, $i) ? 13.0 : 7.0;
+            $this->dimension($this->corners[$i], $this->corners[$i + 1], $leg->length, $beside);
         }
         foreach ($line->legs as $i => $leg) {
             if ($leg->bend !== null) {
@@ -159,6 +161,20 @@ final class Pen
                 [$at[0] + $way[1] * 2.0, $at[1] - $way[0] * 2.0],
             ], Canvas::NARROW, Canvas::INK));
         }
+        if ($end->hasReducer) {
+            // A trapezium, wide at the pipe.
+            $this->canvas->add(new PlanPath('reducers', self::around($at, $way, [
+                [0.0, 0.7], [4.0, 1.7], [4.0, -1.7], [0.0, -0.7],
+            ]), Canvas::WIDE, Canvas::INK, '#ffffff', true));
+        }
+        if ($end->isAtValve) {
+            // Two triangles tip to tip, outside the end of the pipe.
+            foreach ([[[-1.5, 1.7], [-4.5, 0.0], [-1.5, -1.7]], [[-7.5, 1.7], [-4.5, 0.0], [-7.5, -1.7]]] as $triangle) {
+                $this->canvas->add(new PlanPath(
+                    'valves', self::around($at, $way, $triangle), Canvas::WIDE, Canvas::INK, '#ffffff', true,
+                ));
+            }
+        }
         $coordinates = implode('  ', array_map(
             fn (string $name, float $value): string => $name.' '.$this->units->column($value),
             ['X', 'Y', 'Z'], $end->at->toArray(),
@@ -189,6 +205,47 @@ final class Pen
             $from, $to, $this->units->column($length), $beside, $this->lines,
         );
         $this->hasRoom = $isDrawn && $this->hasRoom;
+    }
+
+    /**
+     * Draws the dimensions of a leg from its corners to the faces of the flanges that it is broken by.
+     *
+     * @return bool whether there are any
+     */
+    private function faces(Leg $leg, int $i): bool
+    {
+        [$from, $to] = [$this->corners[$i], $this->corners[$i + 1]];
+        $on = static fn (float $at): array => [
+            $from[0] + ($to[0] - $from[0]) * $at / $leg->length, $from[1] + ($to[1] - $from[1]) * $at / $leg->length,
+        ];
+        $joints = array_values(array_filter(
+            $leg->marks, static fn (Mark $mark): bool => $mark->kind === MarkKind::Flanges,
+        ));
+        $begin = 0.0;
+        foreach ($joints === [] ? [] : [...$joints, null] as $joint) {
+            $end = $joint === null ? $leg->length : $joint->at - $joint->half;
+            if ($end - $begin > 0.5) {
+                $this->dimension($on($begin), $on($end), $end - $begin, 7.0);
+            }
+            $begin = $joint === null ? $begin : $joint->at + $joint->half;
+        }
+
+        return $joints !== [];
+    }
+
+    /**
+     * Returns places round another, along and across the pipe.
+     *
+     * @param  array{float, float}  $at
+     * @param  array{float, float}  $way  of the pipe, unit
+     * @param  non-empty-list<array{float, float}>  $places  along and across
+     * @return non-empty-list<array{float, float}>
+     */
+    private static function around(array $at, array $way, array $places): array
+    {
+        return array_map(static fn (array $place): array => [
+            $at[0] + $way[0] * $place[0] - $way[1] * $place[1], $at[1] + $way[1] * $place[0] + $way[0] * $place[1],
+        ], $places);
     }
 
     /** Draws an arrow of the flow on the longest leg, and the fall beside it. */
@@ -272,12 +329,9 @@ final class Pen
      */
     private function sleeve(array $at, array $way): void
     {
-        $corner = static fn (float $along, float $across): array => [
-            $at[0] + $way[0] * $along - $way[1] * $across, $at[1] + $way[1] * $along + $way[0] * $across,
-        ];
-        $this->canvas->add(new PlanPath('sleeves', [
-            $corner(-2.0, -1.2), $corner(2.0, -1.2), $corner(2.0, 1.2), $corner(-2.0, 1.2),
-        ], Canvas::WIDE, Canvas::INK, '#ffffff', true));
+        $this->canvas->add(new PlanPath('sleeves', self::around($at, $way, [
+            [-2.0, -1.2], [2.0, -1.2], [2.0, 1.2], [-2.0, 1.2],
+        ]), Canvas::WIDE, Canvas::INK, '#ffffff', true));
     }
 
     /** @param  array{float, float}  $at */

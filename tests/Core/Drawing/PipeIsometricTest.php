@@ -13,6 +13,7 @@ use Bowline\Drawing\Sheet\TextMetrics;
 use Bowline\Job;
 use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
+use Bowline\Routing\LaidJoint;
 use Bowline\Solving\Solver;
 use Tests\Cases;
 use Tests\Jobs;
@@ -89,6 +90,40 @@ it('shows welds, flanges, supports and spools of a demo line', function (): void
     $supported = isometricOf($job, 'fuel-return')[0];
     expect(array_map(static fn (PlanText $text): string => $text->text, Sheets::texts($supported)))
         ->toContain('Clamp, deck beam');
+});
+
+it('dimensions a leg from its corners to the faces of flanges that it is broken by', function (): void {
+    $job = Job::read(JobFile::decode(
+        (string) file_get_contents(dirname(__DIR__, 3).'/database/demo/ternwake.json'),
+    ));
+    $solved = (new Solver($job))->preview($job->runs['to-cooler']);
+    $joint = LaidJoint::all($solved->laid)[0];
+    $texts = array_map(
+        static fn (PlanText $text): string => $text->text, Sheets::texts(isometricOf($job, 'to-cooler')[0]),
+    );
+    // The leg of 410 from corner 2 to corner 3: what is before the gasket, the gasket, and what is behind it.
+    $gap = $joint->joint->gap;
+    $figures = array_map(floatval(...), array_filter($texts, is_numeric(...)));
+    $pairs = 0;
+    foreach ($figures as $one) {
+        foreach ($figures as $other) {
+            $pairs += abs($one + $gap + $other - 410.0) < 0.11 && $one !== 410.0 ? 1 : 0;
+        }
+    }
+    expect($gap)->toBeGreaterThan(0.0)->and($pairs)->toBe(2);
+});
+
+it('draws a valve and a reducer at the ends where they are', function (): void {
+    $file = Jobs::file([['at' => [0, 0, 250]]], ['at' => [300, 0, 250]]);
+    $count = static fn (stdClass $file, string $layer): int => count(array_filter(
+        isometricOf(Job::read($file))[0]->shapes,
+        static fn (object $one): bool => $one instanceof PlanPath && $one->layer === $layer,
+    ));
+    expect($count($file, 'valves'))->toBe(0)->and($count($file, 'reducers'))->toBe(0);
+    $file->fittings[0]->part = (object) ['kind' => 'valve'];
+    $file->runs[0]->to->end = (object) ['type' => 'reducer', 'od' => 18, 'length' => 40];
+    // A valve is two triangles.
+    expect($count($file, 'valves'))->toBe(2)->and($count($file, 'reducers'))->toBe(1);
 });
 
 it('goes over several sheets where it is long, with marks that say so', function (): void {

@@ -15,6 +15,7 @@ use Bowline\Drawing\View\DrawnBodies;
 use Bowline\Drawing\View\DrawnBody;
 use Bowline\Drawing\View\HiddenLines;
 use Bowline\Drawing\View\Projection;
+use Bowline\Drawing\View\SectionCut;
 use Bowline\Drawing\View\TriangleGrid;
 use Bowline\Drawing\View\ViewOnSheet;
 use Bowline\Geometry\Vector;
@@ -56,6 +57,7 @@ final class Arrangement implements DrawingKind
         private readonly SheetSettings $settings,
         private readonly string $date,
         private readonly TextMetrics $metrics,
+        private readonly ?float $cut,
     ) {
     }
 
@@ -79,7 +81,7 @@ final class Arrangement implements DrawingKind
     {
         $drawing = new self(
             $question->job, array_map(static fn (SolvedRun $run): LaidRun => $run->laid, $question->runs),
-            $question->settings(isLarge: true), $question->date, new TextMetrics,
+            $question->settings(isLarge: true), $question->date, new TextMetrics, $question->cut,
         );
         $up = $question->job->site->up;
         $all = [
@@ -90,7 +92,10 @@ final class Arrangement implements DrawingKind
         $one = $all[$view] ?? throw JobError::at('', sprintf(
             'there is no view “%s”; %s are', $view, implode(', ', array_keys($all)),
         ));
-        $views = $question->view === null ? array_values($all) : [$one];
+        if ($question->cut !== null && $one->towards->axisName() === null) {
+            throw JobError::at('/cut', 'a section is from above, from the front or from the right');
+        }
+        $views = $question->view === null && $question->cut === null ? array_values($all) : [$one];
 
         return array_map(
             static fn (Projection $view, int $i): Plan => $drawing->page($view, $i + 1, count($views)),
@@ -101,8 +106,9 @@ final class Arrangement implements DrawingKind
     private function page(Projection $projection, int $sheet, int $sheets): Plan
     {
         $paper = Paper::across($this->settings->paper);
+        $name = $this->name($projection);
         $block = new TitleBlock(
-            $this->settings, 'Arrangement', $projection->name, sprintf('%d runs', count($this->runs)),
+            $this->settings, 'Arrangement', $name, sprintf('%d runs', count($this->runs)),
             $this->job->name, $this->date, $this->job->site->units, '',
         );
         [$least, $most] = $this->extent($projection);
@@ -118,15 +124,17 @@ final class Arrangement implements DrawingKind
             ($within[1] + $within[3] - self::HEAD - ($least[1] + $most[1]) * $scale->factor) / 2,
         ]);
         $canvas->text(
-            'title', [$within[0] + 3.0, $within[3] - 5.5], $projection->name, 2.6, isBold: true, colour: Canvas::SEA,
+            'title', [$within[0] + 3.0, $within[3] - 5.5], $name, 2.6, isBold: true, colour: Canvas::SEA,
         );
         $this->legend($canvas, $within);
         $this->axes($view, $within);
         $this->grid($view, $least, $most);
-        $view->lines(
-            HiddenLines::of($this->bodies($projection, self::CHORD / $scale->factor), $projection), false,
-            $this->colours(),
-        );
+        $cut = $this->section($projection);
+        $bodies = $this->bodies($projection, self::CHORD / $scale->factor, $cut);
+        $view->lines(HiddenLines::of($bodies, $projection, $cut?->faces() ?? []), false, $this->colours());
+        foreach ($cut?->faces() ?? [] as $face) {
+            $view->face($face, $this->colours());
+        }
         foreach ($this->runs as $run) {
             $this->tag($view, $run, $within);
         }
@@ -134,12 +142,31 @@ final class Arrangement implements DrawingKind
         return $canvas->plan('Arrangement '.$this->job->name);
     }
 
+    /** Returns the name of a view, or of a section: "Section at Y −200.0, from the front". */
+    private function name(Projection $projection): string
+    {
+        return $this->cut === null ? $projection->name : sprintf(
+            'Section at %s %s, %s', strtoupper(substr($projection->towards->axisName() ?? ' x', 1, 1)),
+            $this->job->site->units->column($this->cut), lcfirst($projection->name),
+        );
+    }
+
+    private function section(Projection $projection): ?SectionCut
+    {
+        // An axis that points away from whoever looks counts backwards.
+        $sign = str_starts_with($projection->towards->axisName() ?? '', '-') ? -1.0 : 1.0;
+
+        return $this->cut === null ? null : new SectionCut($projection, $sign * $this->cut);
+    }
+
     /** @return list<DrawnBody> */
-    private function bodies(Projection $projection, float $chord): array
+    private function bodies(Projection $projection, float $chord, ?SectionCut $cut): array
     {
         $drawn = new DrawnBodies($projection, $chord);
+        // A section shows what is cut; a view leaves out what hides too much.
         $bodies = array_values(array_filter(
-            $drawn->site($this->job->site), fn (DrawnBody $body): bool => ! $this->isCutAway($body, $projection),
+            $drawn->site($this->job->site),
+            fn (DrawnBody $body): bool => $cut !== null || ! $this->isCutAway($body, $projection),
         ));
         foreach ($this->runs as $run) {
             if ($run->run->stock->kind !== StockKind::Bundle && $run->run->channel === null) {
@@ -147,7 +174,7 @@ final class Arrangement implements DrawingKind
             }
         }
 
-        return $bodies;
+        return $cut === null ? $bodies : array_values(array_filter(array_map($cut->behind(...), $bodies)));
     }
 
     /** Whether a part of the surroundings is left out of a view, as it would hide too much of the runs. */

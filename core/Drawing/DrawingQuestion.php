@@ -17,6 +17,8 @@ final readonly class DrawingQuestion
      * @param  string|null  $paper  "a4", "letter" …; null as the job says
      * @param  string  $date  as it shall stand on it; empty for none
      * @param  string|null  $view  only that of an arrangement: above, front, right or angle
+     * @param  float|null  $cut  coordinate at which that is cut, in the direction in which it is looked at, mm; null
+     *     for a view of all
      * @param  bool  $hasTape  whether a tape at full size follows a bend sheet
      */
     public function __construct(
@@ -26,6 +28,7 @@ final readonly class DrawingQuestion
         public string $date,
         public bool $hasTape = false,
         public ?string $view = null,
+        public ?float $cut = null,
     ) {
     }
 

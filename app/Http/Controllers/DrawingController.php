@@ -76,9 +76,15 @@ final readonly class DrawingController
         $paper = $request->query->has('paper') ? $request->query->getString('paper') : null;
         $view = $request->query->has('view') ? $request->query->getString('view') : null;
 
+        $cut = $request->query->has('cut') ? $request->query->getString('cut') : null;
+        if ($cut !== null && (! is_numeric($cut) || ! is_finite((float) $cut))) {
+            throw JobError::at('/cut', 'this must be a coordinate in mm');
+        }
+
         return [
             $kind::draw(new DrawingQuestion(
                 $core, $runs, $paper, $date, $request->query->getString('tape') === 'yes', $view,
+                $cut === null ? null : (float) $cut,
             )),
             $kind::isOfRun() ? $runs[0]->laid->run->name : $job->name, $date,
         ];

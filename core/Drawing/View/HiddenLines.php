@@ -33,9 +33,15 @@ final class HiddenLines
 
     private TriangleGrid $grid;
 
-    /** @param  list<DrawnBody>  $bodies */
-    private function __construct(private readonly array $bodies, private readonly Projection $projection)
-    {
+    /**
+     * @param  list<DrawnBody>  $bodies
+     * @param  list<SectionFace>  $faces  at which bodies are cut, before all of them
+     */
+    private function __construct(
+        private readonly array $bodies,
+        private readonly Projection $projection,
+        private readonly array $faces,
+    ) {
         $this->grid = new TriangleGrid($bodies, $projection);
         $extent = 1.0;
         foreach ($bodies as $body) {
@@ -50,11 +56,12 @@ final class HiddenLines
 
     /**
      * @param  list<DrawnBody>  $bodies  with their outlines in this projection
+     * @param  list<SectionFace>  $faces  at which bodies are cut, before all of them
      * @return list<ViewLine>
      */
-    public static function of(array $bodies, Projection $projection): array
+    public static function of(array $bodies, Projection $projection, array $faces = []): array
     {
-        $view = new self($bodies, $projection);
+        $view = new self($bodies, $projection, $faces);
         $lines = [];
         foreach ($view->bodies as $body) {
             foreach ($view->edges($body) as $line) {
@@ -228,6 +235,11 @@ final class HiddenLines
     private function isHidden(Vector $at, float $slack): bool
     {
         [$x, $y] = $this->projection->flat($at);
+        foreach ($this->faces as $face) {
+            if ($face->holds($x, $y)) {
+                return true;
+            }
+        }
 
         return $this->grid->isBefore($x, $y, $at->dot($this->projection->towards), $slack);
     }

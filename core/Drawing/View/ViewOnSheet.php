@@ -16,6 +16,11 @@ final readonly class ViewOnSheet
 
     private const CHAIN = [5.0, 0.8, 0.5, 0.8];
 
+    /** Line round a run that is cut, and between lines of a hatch, mm. */
+    private const CUT = 0.5;
+
+    private const HATCH = 1.8;
+
     /** @param  array{float, float}  $origin  where the origin of the job lies on the page */
     public function __construct(
         public Canvas $canvas,
@@ -54,6 +59,24 @@ final readonly class ViewOnSheet
                     dashes: $line->isHidden ? self::HIDDEN : [],
                 ));
             }
+        }
+    }
+
+    /**
+     * Draws a face at which something is cut: a wide line round it, and hatched (ISO 128-50) where it is of material.
+     *
+     * @param  array<string, string>  $colours  by what they are of, where they are not the usual
+     */
+    public function face(SectionFace $face, array $colours): void
+    {
+        $colour = $colours[$face->of] ?? ($face->isRun ? Canvas::SEA : Canvas::INK);
+        foreach ($face->segments as [$from, $to]) {
+            $this->canvas->line(
+                'section', $this->onPaper($from), $this->onPaper($to), $face->isRun ? self::CUT : Canvas::WIDE, $colour,
+            );
+        }
+        foreach ($face->hatched(self::HATCH / $this->scale, $face->isRun) as [$from, $to]) {
+            $this->canvas->line('hatch', $this->onPaper($from), $this->onPaper($to), Canvas::FINE, $colour);
         }
     }
 

@@ -347,14 +347,20 @@ export interface DrawingOptions {
   paper?: string;
   /** Whether a tape at full size follows a bend sheet. */
   tape?: boolean;
+  /** The one view of an arrangement; all where it is empty. */
+  view?: string;
+  /** Coordinate at which that is cut, mm; a view where it is empty. */
+  cut?: string;
 }
 
-const drawingQuery = ({ run: of, spool, paper, tape }: DrawingOptions) =>
+const drawingQuery = ({ run: of, spool, paper, tape, view, cut }: DrawingOptions) =>
   new URLSearchParams([
     ...(of === undefined ? [] : [['run', of]]),
     ...(spool === undefined ? [] : [['spool', spool]]),
     ...(paper === undefined || paper === '' ? [] : [['paper', paper]]),
     ...(tape === true ? [['tape', 'yes']] : []),
+    ...(view === undefined || view === '' ? [] : [['view', view]]),
+    ...(cut === undefined || cut === '' ? [] : [['cut', cut]]),
   ]).toString();
 
 /** Addresses of the files that can be downloaded. */

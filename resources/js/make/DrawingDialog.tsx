@@ -8,6 +8,17 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { SaveButton } from './SaveButton';
 
+const VIEWS = [
+  ['', 'from all sides'],
+  ['above', 'from above'],
+  ['front', 'from the front'],
+  ['right', 'from the right'],
+  ['angle', 'at an angle'],
+] as const;
+
+/** Coordinates along which views look, that can be cut. */
+const AXES: Readonly<Record<string, string>> = { above: 'height', front: 'depth', right: 'side' };
+
 const OF_JOB = ['', 'paper of the job'] as const;
 
 interface Props {
@@ -26,7 +37,13 @@ export function DrawingDialog({ kind, title, run, spool, onClose }: Props) {
   const [paper, setPaper] = useState('');
   const [tape, setTape] = useState(false);
   const [page, setPage] = useState(0);
-  const options: DrawingOptions = { run, spool, paper, tape };
+  const [view, setView] = useState('');
+  const [cut, setCut] = useState('');
+  const [entered, setEntered] = useState('');
+  const isArrangement = kind === 'arrangement';
+  // Of what is seen at an angle, or from all sides, there is no section.
+  const axis = AXES[view];
+  const options: DrawingOptions = { run, spool, paper, tape, view, cut: axis === undefined ? '' : cut };
   const { data, error } = useQuery({
     queryKey: ['drawing', state.id, state.revision, kind, options],
     queryFn: () => api.drawingPages(state.id, kind, options),
@@ -67,6 +84,23 @@ export function DrawingDialog({ kind, title, run, spool, onClose }: Props) {
           </Button>
         </div>
         <div className="d-flex gap-2 align-items-center">
+          {isArrangement && <Choice label="View" value={view} of={VIEWS} onChange={setView} />}
+          {isArrangement && axis !== undefined && (
+            <input
+              className="form-control form-control-sm section-at"
+              aria-label={`Section at ${axis}, mm`}
+              placeholder={`section at ${axis}, mm`}
+              inputMode="decimal"
+              value={entered}
+              onChange={(event) => setEntered(event.target.value)}
+              onBlur={() => setCut(entered.trim().replace('−', '-'))}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter') {
+                  setCut(entered.trim().replace('−', '-'));
+                }
+              }}
+            />
+          )}
           {kind === 'bend-sheet' && (
             <label className="text-nowrap d-flex gap-1 align-items-center">
               <input type="checkbox" checked={tape} onChange={(event) => setTape(event.target.checked)} />

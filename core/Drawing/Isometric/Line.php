@@ -52,7 +52,8 @@ final readonly class Line
             $legs[] = new Leg(
                 $laid->vertices[$leg->fromVertex]->at, $leg->direction, $leg->length,
                 array_map(static fn (Mark $mark): Mark => new Mark(
-                    max(0.0, min($leg->length, $mark->at - $leg->start + $before)), $mark->kind, $mark->words, $mark->half,
+                    max(0.0, min($leg->length, $mark->at - $leg->start + $before)), $mark->kind, $mark->words,
+                    $mark->half,
                 ), array_values($onLeg)),
                 $leg->bendAfter === null ? null : $leg->bendAfter + 1,
             );

@@ -169,10 +169,10 @@ final class Pen
         }
         if ($end->isAtValve) {
             // Two triangles tip to tip, outside the end of the pipe.
-            foreach ([[[-1.5, 1.7], [-4.5, 0.0], [-1.5, -1.7]], [[-7.5, 1.7], [-4.5, 0.0], [-7.5, -1.7]]] as $triangle) {
-                $this->canvas->add(new PlanPath(
-                    'valves', self::around($at, $way, $triangle), Canvas::WIDE, Canvas::INK, '#ffffff', true,
-                ));
+            foreach ([-1.5, -7.5] as $base) {
+                $this->canvas->add(new PlanPath('valves', self::around($at, $way, [
+                    [$base, 1.7], [-4.5, 0.0], [$base, -1.7],
+                ]), Canvas::WIDE, Canvas::INK, '#ffffff', true));
             }
         }
         $coordinates = implode('  ', array_map(

@@ -28,10 +28,13 @@ function tubeOverPlate(): Job
     return Job::read(Jobs::decoded([
         'format' => 'bowline-job', 'version' => 1,
         'stock' => [[
-            'id' => 't', 'kind' => 'tube', 'section' => ['shape' => 'round', 'od' => 20, 'wall' => 2], 'density' => 7850,
+            'id' => 't', 'kind' => 'tube', 'density' => 7850,
+            'section' => ['shape' => 'round', 'od' => 20, 'wall' => 2],
             'bend' => ['radius' => 60, 'min_radius' => 50, 'min_straight' => 0],
         ]],
-        'surroundings' => [['id' => 'plate', 'shape' => 'box', 'size' => [300, 100, 10], 'pose' => ['at' => [0, 0, -60]]]],
+        'surroundings' => [
+            ['id' => 'plate', 'shape' => 'box', 'size' => [300, 100, 10], 'pose' => ['at' => [0, 0, -60]]],
+        ],
         'runs' => [[
             'id' => 'run', 'stock' => 't', 'from' => ['at' => [-200, 0, 0]], 'to' => ['at' => [200, 0, 0]],
             'route' => ['kind' => 'corners', 'stops' => []],
@@ -82,7 +85,9 @@ it('leaves nothing before the plane, and cuts nothing that is behind it', functi
     $view = Projection::above(new Vector(0, 0, 1));
     [$bodies, $faces] = cutAt(tubeOverPlate(), $view, $depth);
     $points = array_merge(...array_map(static fn (DrawnBody $body): array => [
-        ...array_map(static fn (array $triangle): Vector => $body->mesh->vertices[$triangle[0]], $body->mesh->triangles),
+        ...array_map(
+            static fn (array $triangle): Vector => $body->mesh->vertices[$triangle[0]], $body->mesh->triangles,
+        ),
         ...array_merge(...$body->outlines, ...[[]]),
     ], $bodies), ...[[]]);
     expect($bodies)->toHaveCount($left)->and($faces)->toHaveCount($cut)

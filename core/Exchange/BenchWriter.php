@@ -22,6 +22,7 @@ final class BenchWriter
             'steps' => array_map(static fn (BendStep $step): array => [
                 'straight' => $step->straight, 'feed' => $step->feed, 'turn' => rad2deg($step->turn),
                 'set' => rad2deg($step->set), 'angle' => rad2deg($step->angle), 'radius' => $step->radius,
+                'die' => self::die($step->radius),
             ], $program->steps),
             'hits' => self::hits($program, $space),
             'space' => [
@@ -36,6 +37,14 @@ final class BenchWriter
                 ), $frame->points),
             ], BendFilm::of($program)),
         ];
+    }
+
+    /** @return list<list<float>> points round a die, as the tube lies on it */
+    private static function die(float $radius): array
+    {
+        return array_map(static fn (int $i): array => [
+            round($radius * cos($i * M_PI / 18), 1) + 0.0, round($radius + $radius * sin($i * M_PI / 18), 1) + 0.0, 0.0,
+        ], range(0, 35));
     }
 
     /** @return list<array{step: int, words: string}> */

@@ -39,8 +39,8 @@ const bench = (more: Partial<Bench> = {}): Bench => ({
   stock: 'Tube 12 × 1.5',
   cut: 450,
   steps: [
-    { straight: 120, feed: 120, turn: 0, set: 92, angle: 90, radius: 30 },
-    { straight: 240, feed: 239, turn: 45, set: 92, angle: 90, radius: 30 },
+    { straight: 120, feed: 120, turn: 0, set: 92, angle: 90, radius: 30, die: [] },
+    { straight: 240, feed: 239, turn: 45, set: 92, angle: 90, radius: 30, die: [] },
   ],
   hits: [],
   other_end_free: true,

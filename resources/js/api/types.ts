@@ -6568,6 +6568,10 @@ export interface BenchStep {
   set: number;
   angle: number;
   radius: number;
+  /**
+   * Points round the die, as the tube lies on it.
+   */
+  die: number[][];
 }
 export interface BenchHit {
   step: number;

@@ -52,11 +52,7 @@ export function BendFilm({ bench, od }: { bench: Bench; od: number }) {
     points.map((point, i) => (i === 0 ? [Math.max(point[0] ?? 0, front - BED), 0, 0] : point));
   const places = [...bed, ...side, ...film.flatMap(({ points }) => clipped(points))].map(flat);
   const { left, top: up, width, height } = windowOf(places);
-  const radius = steps[frame.step]?.radius ?? 0;
-  const die = Array.from({ length: 37 }, (_, i) => {
-    const angle = (i * Math.PI) / 18;
-    return [radius * Math.cos(angle), radius + radius * Math.sin(angle), 0];
-  });
+  const die = steps[frame.step]?.die ?? [];
   const hit = bench.hits.find(({ step }) => step === frame.step);
   return (
     <figure className="bend-film" aria-label="How it is bent">
@@ -64,11 +60,15 @@ export function BendFilm({ bench, od }: { bench: Bench; od: number }) {
         <polygon points={line(bed)} className="bed" />
         <polygon points={line(side)} className="bed" />
         <polygon points={line(die)} className="die" />
-        <polyline
-          points={line(clipped(frame.points))}
-          className={hit === undefined ? 'tube' : 'tube hits'}
-          style={{ strokeWidth: Math.max(od, width / 90) }}
-        />
+        {/* As thick as it is, and never so thin that it is not seen. */}
+        {(['tube', 'tube thin'] as const).map((look) => (
+          <polyline
+            key={look}
+            points={line(clipped(frame.points))}
+            className={hit === undefined ? look : `${look} hits`}
+            style={look === 'tube' ? { strokeWidth: od } : undefined}
+          />
+        ))}
       </svg>
       <div className="d-flex gap-2 align-items-center">
         <IconButton

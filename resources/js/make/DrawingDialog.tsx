@@ -84,7 +84,7 @@ export function DrawingDialog({ kind, title, run, spool, onClose }: Props) {
           </Button>
         </div>
         <div className="d-flex gap-2 align-items-center">
-          {isArrangement && <Choice label="View" value={view} of={VIEWS} onChange={setView} />}
+          {isArrangement && <Choice label="Drawn from" value={view} of={VIEWS} onChange={setView} />}
           {isArrangement && axis !== undefined && (
             <input
               className="form-control form-control-sm section-at"

@@ -33,6 +33,19 @@ it('backs up, restores and checks', function (): void {
         'DB_CONNECTION' => 'sqlite',
     ]);
     $migrate->mustRun();
+    // The revision of the demo is issued, with its files.
+    $work = new Process([PHP_BINARY, 'artisan', 'queue:work', '--stop-when-empty', '--quiet'], base_path(), [
+        'DB_DATABASE' => $database, 'APP_ENV' => 'local', 'DB_CONNECTION' => 'sqlite', 'QUEUE_CONNECTION' => 'database',
+    ]);
+    $work->setTimeout(120);
+    $work->mustRun();
+    $issued = static function () use ($database): array {
+        $rows = (new PDO('sqlite:'.$database))->query('SELECT name, content FROM revision_files ORDER BY id');
+
+        return $rows === false ? [] : $rows->fetchAll(PDO::FETCH_KEY_PAIR);
+    };
+    $files = $issued();
+    expect(count($files))->toBeGreaterThan(10);
     // It is done with the meshes of this checkout, of which there may be some already.
     $meshes = count(glob(storage_path('app/meshes/*')) ?: []);
     try {
@@ -50,7 +63,9 @@ it('backs up, restores and checks', function (): void {
             ->and($said)
             ->toContain('Restored 6 jobs.')
             ->and(glob($database.'.before-*'))
-            ->toHaveCount(1);
+            ->toHaveCount(1)
+            // Byte for byte.
+            ->and($issued())->toBe($files);
         [$exit, $said] = admin($database, 'check');
         expect($exit)->toBe(0)->and($said)->toContain('0 wrong');
 

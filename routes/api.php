@@ -177,6 +177,7 @@ Route::middleware(LimitedWork::class.':body_seconds')->group(static function ():
     Route::get('jobs/{job}/lists/{list}.pdf', [ListController::class, 'pdf']);
     Route::get('jobs/{job}/lists/{list}', [ListController::class, 'show']);
     Route::get('jobs/{job}/comparison', [ComparisonController::class, 'show']);
+    Route::post('jobs/{job}/comparison', [ComparisonController::class, 'file']);
     Route::get('jobs/{job}/comparison.pdf', [ComparisonController::class, 'sheet']);
     Route::get('jobs/{job}/open-points', [RevisionController::class, 'open']);
 });

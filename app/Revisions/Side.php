@@ -11,16 +11,19 @@ use App\Settling\SettledRuns;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
 use Bowline\Solving\SolvedRun;
+use Bowline\Solving\Solver;
+use stdClass;
 
-/** One of two states of a job that are compared: as it is now, one of its revisions, or another job. */
+/** One of two states of a job that are compared: as it is now, one of its revisions, another job, or a file. */
 final readonly class Side
 {
     /**
+     * @param  Job|null  $job  null of a file
      * @param  string  $name  "revision A"
      * @param  list<SolvedRun>  $runs
      */
     private function __construct(
-        public Job $job,
+        public ?Job $job,
         public string $name,
         public CoreJob $core,
         public array $runs,
@@ -48,6 +51,19 @@ final readonly class Side
             $other !== null => self::of($other, $other->name, $files),
             default => throw JobError::at('', sprintf('there is no “%s” to compare with', $word)),
         };
+    }
+
+    /**
+     * @param  stdClass  $file  a job file
+     *
+     * @throws JobError when it is none
+     */
+    public static function ofFile(stdClass $file, string $name): self
+    {
+        $core = CoreJob::read($file);
+        $solver = new Solver($core);
+
+        return new self(null, $name, $core, array_map($solver->preview(...), array_values($core->runs)));
     }
 
     private static function of(Job $job, string $name, JobFiles $files): self

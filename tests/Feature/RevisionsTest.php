@@ -256,6 +256,23 @@ it('compares a revision with the job as it is, and puts a run back', function ()
     test()->getJson($job.'/comparison?before=revision:7')->assertUnprocessable();
 });
 
+it('compares with a job file, and takes a run from it', function (): void {
+    $job = revised();
+    $file = test()->getJson($job.'/file')->assertOk()->json();
+    moveEnd($job, 275.0);
+    $answer = test()->postJson($job.'/comparison', ['name' => 'old.json', 'file' => $file])->assertOk();
+    expect($answer->json('before'))->toBe('old.json')->and($answer->json('runs.0.change'))->toBe('changed')
+        ->and($answer->json('runs.0.moved'))->toEqualWithDelta(25.0, 1e-4);
+    test()->postJson($job.'/edits', ['edits' => $answer->json('runs.0.take'), 'name' => 'Take it from old.json'])
+        ->assertOk();
+    $again = test()->postJson($job.'/comparison', ['name' => 'old.json', 'file' => $file]);
+    expect($again->json('runs.0.change'))->toBe('same')
+        // It is not stored.
+        ->and(test()->getJson('/api/jobs')->json())->toHaveCount(1);
+    test()->postJson($job.'/comparison', ['name' => 'x', 'file' => ['format' => 'letter']])->assertUnprocessable();
+    test()->postJson($job.'/comparison', ['name' => 'x'])->assertUnprocessable();
+});
+
 it('compares with another job, and takes over what is only there, with its stock', function (): void {
     $job = revised();
     $other = revised();

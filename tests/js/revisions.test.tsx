@@ -209,6 +209,10 @@ const ISSUED: JobRevision = {
 describe('revisions', () => {
   const open = (revisions: JobRevision[], more: Partial<Revisions> = {}) => {
     useWorkbench.setState({ panel: 'revisions' });
+    vi.spyOn(api, 'jobs').mockResolvedValue([
+      { id: 7, name: 'This one' },
+      { id: 9, name: 'Other boat' },
+    ] as never);
     vi.spyOn(api, 'revisions').mockResolvedValue({
       state: 'working',
       checking: null,
@@ -246,6 +250,38 @@ describe('revisions', () => {
     await user.click(still.getByRole('button', { name: 'Show it' }));
     expect(useWorkbench.getState().picked).toMatchObject({ list: 'runs', id: 'feed' });
     expect(useWorkbench.getState().panel).toBeNull();
+  });
+
+  test('are not all that the job is compared with: other jobs and files are, too', async () => {
+    const user = userEvent.setup();
+    open([]);
+    // Not with itself.
+    const choice = await screen.findByLabelText('Compare with another job');
+    expect(within(choice).getAllByRole('option')).toHaveLength(2);
+    await user.selectOptions(choice, 'Other boat');
+    expect(useComparing.getState().sides).toEqual({ before: 'job:9', after: 'working' });
+    expect(useWorkbench.getState().panel).toBeNull();
+    cleanup();
+    open([]);
+    const file = (text: string) => Object.assign(new File([text], 'old.json'), { text: async () => text });
+    const chooser = await screen.findByLabelText('Job file to compare with');
+    await user.upload(chooser, file('no JSON'));
+    expect((await screen.findByRole('alert')).textContent).toBe('old.json is no job file.');
+    await user.upload(chooser, file('{"format":"bowline-job"}'));
+    await waitFor(() =>
+      expect(useComparing.getState().file).toEqual({ name: 'old.json', file: { format: 'bowline-job' } }),
+    );
+    cleanup();
+    // It is sent with each question, and has no change sheet: that is of what is stored.
+    const asked = vi.spyOn(api, 'compareFile').mockResolvedValue({
+      before: 'old.json',
+      after: 'the job as it is',
+      runs: [],
+    });
+    render(<ComparePanel />, { wrapper: inJob(STATE) });
+    expect(await screen.findByText('from old.json to the job as it is: nothing')).toBeTruthy();
+    expect(asked).toHaveBeenCalledWith(7, { name: 'old.json', file: { format: 'bowline-job' } });
+    expect(screen.queryByText('Change sheet')).toBeNull();
   });
 
   test('in check are taken back into work', async () => {

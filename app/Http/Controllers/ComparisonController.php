@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Editing\JobFiles;
 use App\Http\Attachment;
+use App\Http\RequestBody;
 use App\Models\Job;
 use App\Revisions\Side;
 use Bowline\Comparison\Change;
@@ -15,6 +16,7 @@ use Bowline\Drawing\ChangeSheet;
 use Bowline\Exchange\ComparisonWriter;
 use Bowline\Exchange\Plan\PlanPdf;
 use Bowline\Geometry\Path;
+use Bowline\Job\JobFile;
 use Bowline\Job\Node;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -33,7 +35,22 @@ final readonly class ComparisonController
 
     public function show(Request $request, Job $job): JsonResponse
     {
-        [$before, $after] = $this->sides($request, $job);
+        return self::compared(...$this->sides($request, $job));
+    }
+
+    /** Compares a job file with the job as it is; it is not stored. */
+    public function file(Request $request, Job $job): JsonResponse
+    {
+        $body = RequestBody::of($request, 'comparedFile');
+        $file = JobFile::decode(json_encode($body->get('file')->value, JSON_THROW_ON_ERROR));
+
+        return self::compared(
+            Side::ofFile($file, $body->get('name')->text()), Side::read($job, 'working', $this->files),
+        );
+    }
+
+    private static function compared(Side $before, Side $after): JsonResponse
+    {
         $comparison = JobComparison::of($before->core, $before->runs, $after->core, $after->runs);
         $runs = array_map(static fn (RunComparison $run, array $written): array => [
             ...$written,
@@ -53,7 +70,7 @@ final readonly class ComparisonController
     public function sheet(Request $request, Job $job): Response
     {
         [$before, $after] = $this->sides($request, $job);
-        $date = $after->job->updated_at->format('Y-m-d');
+        $date = ($after->job ?? $job)->updated_at->format('Y-m-d');
         $pages = ChangeSheet::pages(
             $after->core, JobComparison::of($before->core, $before->runs, $after->core, $after->runs), $before->name,
             $after->name, $date,

@@ -13,6 +13,7 @@ import type {
   CatalogueReport,
   CatalogueRow,
   Comb,
+  ComparedFile,
   Comparison,
   Drillings,
   Edit,
@@ -242,6 +243,8 @@ export const api = {
   openPoints: (job: number) => get<{ open: OpenPoint[] }>(`jobs/${job}/open-points`),
   /** Asks for a check of the job as it is; nobody takes that back. */
   askCheck: (job: number, by: string | null) => send<Revisions>(`jobs/${job}/checking`, { by }),
+  /** What has changed from a job file to the job as it is. */
+  compareFile: (job: number, file: ComparedFile) => send<Comparison>(`jobs/${job}/comparison`, file),
   comparison: (job: number, before: string, after: string) =>
     get<Comparison>(`jobs/${job}/comparison?before=${before}&after=${after}`),
   remarks: (job: number) => get<{ remarks: Remark[] }>(`jobs/${job}/remarks`),

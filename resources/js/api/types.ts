@@ -307,6 +307,7 @@ export interface Api {
   remarkChange?: RemarkChange;
   remark?: Remark;
   comparison?: Comparison;
+  comparedFile?: ComparedFile;
   jobRevision?: JobRevision;
   bench?: Bench;
   newPart?: NewPart;
@@ -6519,6 +6520,16 @@ export interface TakenItem {
   list: List;
   id: string;
   item: {};
+}
+/**
+ * A job file with which the job is compared.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "comparedFile".
+ */
+export interface ComparedFile {
+  name: string;
+  file: {};
 }
 /**
  * How a run, or a spool of it, is bent on a bender, and what came of parts of it. Millimetres and degrees.

@@ -52,7 +52,7 @@ export function ComparePanel() {
         <Button disabled={differing.length === 0 || now === differing.length - 1} onClick={() => go(now + 1)}>
           Next
         </Button>
-        {sides !== null && (
+        {sides !== null && sides.before !== 'file' && (
           <Button href={files.changeSheet(state.id, sides.before, sides.after)} download>
             Change sheet
           </Button>

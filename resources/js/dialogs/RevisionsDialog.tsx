@@ -12,6 +12,8 @@ import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
 import { useRevisions } from '../job/useRevisions';
 import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { FileButton } from '../ui/FileButton';
 import { Section } from '../ui/Section';
 
 const WORDS = { issuing: 'being issued', issued: 'issued', superseded: 'superseded', failed: 'not issued' } as const;
@@ -49,6 +51,7 @@ function Revisions() {
   return (
     <>
       {state.frozen === null && <Working />}
+      {state.frozen === null && <Otherwise />}
       <Section title="Issued">
         {data.revisions.length === 0 && (
           <p className="quiet mb-0">
@@ -191,6 +194,55 @@ function Open({ points }: { points: readonly OpenPoint[] }) {
         </li>
       ))}
     </ul>
+  );
+}
+
+/** Compares the job with another one, or with a job file. */
+function Otherwise() {
+  const { state } = useJob();
+  const navigate = useNavigate();
+  const open = useWorkbench((store) => store.open);
+  const { compare, compareFile } = useComparing();
+  const [fault, setFault] = useState<string | null>(null);
+  const { data } = useQuery({ queryKey: ['jobs'], queryFn: api.jobs });
+  const others = (data ?? []).filter(({ id }) => id !== state.id);
+  const look = () => {
+    open(null);
+    navigate(`/jobs/${state.id}/check`);
+  };
+  const take = async (file: File) => {
+    try {
+      compareFile(file.name, JSON.parse(await file.text()));
+      look();
+    } catch {
+      setFault(`${file.name} is no job file.`);
+    }
+  };
+  return (
+    <Section title="Compare with">
+      {fault !== null && (
+        <p className="text-danger mb-1" role="alert">
+          {fault}
+        </p>
+      )}
+      <div className="made-list">
+        {others.length > 0 && (
+          <Choice
+            label="Compare with another job"
+            value=""
+            of={[['', 'another job…'], ...others.map(({ id, name }): [string, string] => [String(id), name])]}
+            onChange={(id) => {
+              compare(`job:${Number(id)}`, 'working');
+              look();
+            }}
+            narrow
+          />
+        )}
+        <FileButton label="Job file to compare with" accept=".json" onFile={(file) => tell(take(file))}>
+          A job file…
+        </FileButton>
+      </div>
+    </Section>
   );
 }
 

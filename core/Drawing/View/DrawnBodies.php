@@ -12,7 +12,6 @@ use Bowline\Body\Sleeve;
 use Bowline\Body\Tessellation;
 use Bowline\Geometry\Chord;
 use Bowline\Geometry\Pose;
-use Bowline\Geometry\Vector;
 use Bowline\Job\Shape\Shape;
 use Bowline\Job\Site;
 use Bowline\Routing\LaidJoint;
@@ -68,7 +67,7 @@ final readonly class DrawnBodies
 
         return [new DrawnBody(
             $id, $mesh, TubeOutline::of($path, $radius, $this->projection, new Chord($chord / 4)),
-            static fn (Vector $point): bool => TubeOutline::isOn($path, $radius, $point), true, $radius,
+            TubeOutline::outside($path, $radius), true, $radius,
         )];
     }
 

@@ -7,6 +7,8 @@ namespace Bowline\Drawing\View;
 use Bowline\Geometry\Chord;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
+use Bowline\Space\Chain;
+use Closure;
 
 /**
  * The outline of a round tube along a path, as it is seen in a projection. The normals of a tube are square to its
@@ -21,8 +23,10 @@ final class TubeOutline
     /** Sides of a circle that is seen where a tube turns to be seen end on. */
     private const SIDES = 48;
 
-    /** A point within this multiple of the radius lies on the tube. */
+    /** A point within this multiple of the radius lies on the tube; chords of its path stand off it by much less. */
     private const OUTSIDE = 1.02;
+
+    private const CHORD = 0.002;
 
     /** @return list<list<Vector>> */
     public static function of(Path $path, float $radius, Projection $projection, Chord $chord): array
@@ -60,10 +64,17 @@ final class TubeOutline
         return array_values(array_filter($lines, static fn (array $line): bool => count($line) > 1));
     }
 
-    /** Whether a point lies on the outside of a tube, and not on what stands out from it. */
-    public static function isOn(Path $path, float $radius, Vector $point): bool
+    /**
+     * Returns a function that tells whether a point lies on the outside of a tube, and not on what stands out from it.
+     *
+     * @return Closure(Vector): bool
+     */
+    public static function outside(Path $path, float $radius): Closure
     {
-        return $point->distanceTo($path->pointAt($path->closestTo($point)))
+        $points = $path->points(new Chord(self::CHORD * $radius));
+        $chain = new Chain($points, array_fill(0, count($points), 0.0));
+
+        return static fn (Vector $point): bool => $chain->nearestTo($point->x, $point->y, $point->z)[0]
             <= $radius * self::OUTSIDE;
     }
 

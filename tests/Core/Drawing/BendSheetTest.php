@@ -18,7 +18,7 @@ use Tests\Jobs;
 use Tests\Sheets;
 
 /** A job with a hose of 12 wound ten times round a tube of 12 along +x, 20 off it: on a radius of 6 + 20 + 6 = 32. */
-function coil(string $name = 'Coil', string $job = 'Coils'): Job
+function coil(): Job
 {
     $section = ['shape' => 'round', 'od' => 12, 'wall' => 2];
     $bend = ['radius' => 30, 'min_radius' => 20, 'min_straight' => 0];
@@ -27,7 +27,7 @@ function coil(string $name = 'Coil', string $job = 'Coils'): Job
         Jobs::decoded([
             'format' => 'bowline-job',
             'version' => 2,
-            'name' => $job,
+            'name' => 'Coils',
             'stock' => [
                 ['id' => 't', 'kind' => 'tube', 'section' => $section, 'bend' => $bend, 'density' => 7850],
                 ['id' => 'h', 'kind' => 'hose', 'section' => $section, 'bend' => $bend, 'density' => 1200],
@@ -42,7 +42,7 @@ function coil(string $name = 'Coil', string $job = 'Coils'): Job
                 ],
                 [
                     'id' => 'coil',
-                    'name' => $name,
+                    'name' => 'Coil',
                     'stock' => 'h',
                     'route' => [
                         'kind' => 'wrap',
@@ -105,8 +105,9 @@ it('draws a winding round in the picture of its job, too', function (): void {
 });
 
 it('writes names in any European script, with the letters in the file', function (string $name): void {
-    $job = coil($name);
-    $pdf = PlanPdf::pages(Sheets::bend($job, 'coil'));
+    $file = Jobs::file([['at' => [0, 0, 250]]], ['at' => [300, 0, 250]]);
+    $file->runs[0]->name = $name;
+    $pdf = PlanPdf::pages(Sheets::bend(Job::read($file)));
     $content = '';
     preg_match_all('/stream\r?\n(.*?)\r?\nendstream/s', $pdf, $streams);
     foreach ($streams[1] as $stream) {

@@ -12,8 +12,8 @@ use Bowline\Exchange\PartReportWriter;
 use Bowline\Job\JobError;
 use Bowline\Shop\Bench;
 use Bowline\Shop\DeviceFault;
+use Bowline\Shop\MeasuredBend;
 use Bowline\Shop\PartReport;
-use Bowline\Shop\SeenBend;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -76,7 +76,7 @@ final class BendPart implements ShouldQueue
         $this->move('bending', ['state' => 'measuring', 'step' => count($program->steps), 'number' => $number]);
         $measured = $bench->measure($number);
         $report = PartReport::of($program, $measured, $part->limits());
-        $known->keep($bender, $stock, SeenBend::of($program, $measured));
+        $known->keep($bender, $stock, MeasuredBend::of($program, $measured));
         BentPart::query()->findOrFail($this->part)
             ->update(['state' => 'done', 'report' => PartReportWriter::write($report)]);
     }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Models\SeenBendRow;
+use App\Models\MeasuredBendRow;
 use Bowline\Shop\BendProgram;
 use Bowline\Shop\BendStep;
 use Bowline\Shop\Learned;
-use Bowline\Shop\SeenBend;
+use Bowline\Shop\MeasuredBend;
 use Bowline\Shop\SpringbackModel;
 
 /** What is known of how each stock springs back on each bender, by the radius of the die, from measured bends. */
@@ -20,13 +20,13 @@ final class KnownSpringback
     /** Dies whose radii differ by less are one, mm. */
     private const SAME_RADIUS = 0.5;
 
-    /** @param  list<SeenBend>  $bends */
+    /** @param  list<MeasuredBend>  $bends */
     public function keep(string $bender, string $stock, array $bends): void
     {
         foreach ($bends as $bend) {
-            SeenBendRow::query()->create([
+            MeasuredBendRow::query()->create([
                 'bender' => $bender, 'stock' => $stock, 'radius' => $bend->radius, 'set' => $bend->set,
-                'got' => $bend->got, 'feed' => $bend->feed, 'lost' => $bend->lost, 'seen_at' => now(),
+                'got' => $bend->got, 'feed' => $bend->feed, 'lost' => $bend->lost, 'measured_at' => now(),
             ]);
         }
     }
@@ -52,11 +52,11 @@ final class KnownSpringback
      */
     public function all(?string $bender = null, ?string $stock = null): array
     {
-        $groups = SeenBendRow::query()
+        $groups = MeasuredBendRow::query()
             ->when($bender !== null, static fn ($query) => $query->where('bender', $bender))
             ->when($stock !== null, static fn ($query) => $query->where('stock', $stock))
             ->orderBy('bender')->orderBy('stock')->orderBy('radius')
-            ->get()->groupBy(static fn (SeenBendRow $row): string => implode("\n", [
+            ->get()->groupBy(static fn (MeasuredBendRow $row): string => implode("\n", [
                 $row->bender, $row->stock, round($row->radius, 1),
             ]));
         $all = [];
@@ -78,26 +78,26 @@ final class KnownSpringback
     /** Forgets what is known of a stock on a bender: of another batch, or of a bender that was mended. */
     public function forget(string $bender, string $stock): void
     {
-        SeenBendRow::query()->where('bender', $bender)->where('stock', $stock)->delete();
+        MeasuredBendRow::query()->where('bender', $bender)->where('stock', $stock)->delete();
     }
 
-    /** @param  list<SeenBend>  $bends */
+    /** @param  list<MeasuredBend>  $bends */
     private static function model(array $bends, float $radius): SpringbackModel
     {
         return Learned::nothing()->with(array_values(array_filter(
-            $bends, static fn (SeenBend $bend): bool => abs($bend->radius - $radius) <= self::SAME_RADIUS,
+            $bends, static fn (MeasuredBend $bend): bool => abs($bend->radius - $radius) <= self::SAME_RADIUS,
         )))->springback;
     }
 
-    /** @return list<SeenBend> */
+    /** @return list<MeasuredBend> */
     private static function of(string $bender, string $stock): array
     {
-        return array_values(SeenBendRow::query()->where('bender', $bender)->where('stock', $stock)
+        return array_values(MeasuredBendRow::query()->where('bender', $bender)->where('stock', $stock)
             ->orderByDesc('id')->limit(self::MOST)->get()->map(self::bend(...))->all());
     }
 
-    private static function bend(SeenBendRow $row): SeenBend
+    private static function bend(MeasuredBendRow $row): MeasuredBend
     {
-        return new SeenBend($row->radius, $row->set, $row->got, $row->feed, $row->lost);
+        return new MeasuredBend($row->radius, $row->set, $row->got, $row->feed, $row->lost);
     }
 }

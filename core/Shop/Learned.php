@@ -30,13 +30,13 @@ final readonly class Learned
     /** Returns what is known with one more part. */
     public function from(BendProgram $program, MeasuredTube $measured): self
     {
-        return $this->with(SeenBend::of($program, $measured));
+        return $this->with(MeasuredBend::of($program, $measured));
     }
 
     /**
      * Returns what is known with more bends.
      *
-     * @param  list<SeenBend>  $bends
+     * @param  list<MeasuredBend>  $bends
      */
     public function with(array $bends): self
     {
@@ -45,7 +45,7 @@ final readonly class Learned
             $precision += $bend->feed ** 2 / self::STRAIGHT ** 2;
             $sum += $bend->feed * $bend->lost / self::STRAIGHT ** 2;
         }
-        $pairs = array_map(static fn (SeenBend $bend): array => [$bend->set, $bend->got], $bends);
+        $pairs = array_map(static fn (MeasuredBend $bend): array => [$bend->set, $bend->got], $bends);
 
         return new self($this->springback->with($pairs, self::BEND), $sum / $precision, $precision);
     }

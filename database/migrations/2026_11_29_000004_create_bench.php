@@ -28,7 +28,7 @@ return new class extends Migration
             $table->timestamp('asked_at');
             $table->index(['job_id', 'run', 'spool']);
         });
-        Schema::create('seen_bends', function (Blueprint $table): void {
+        Schema::create('measured_bends', function (Blueprint $table): void {
             $table->id();
             $table->string('bender')->comment('its name');
             $table->string('stock')->comment('its name: material and size');
@@ -37,14 +37,14 @@ return new class extends Migration
             $table->float('got')->comment('radians');
             $table->float('feed')->comment('mm');
             $table->float('lost')->comment('of the feed, mm');
-            $table->timestamp('seen_at');
+            $table->timestamp('measured_at');
             $table->index(['bender', 'stock']);
         });
     }
 
     public function down(): void
     {
-        Schema::dropIfExists('seen_bends');
+        Schema::dropIfExists('measured_bends');
         Schema::dropIfExists('bent_parts');
     }
 };

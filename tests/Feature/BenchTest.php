@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\Bench\BendPart;
 use App\Models\BentPart;
-use App\Models\SeenBendRow;
+use App\Models\MeasuredBendRow;
 use Bowline\Job\Schema;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -170,7 +170,7 @@ it('keeps what was made where a device goes wrong, and says what to do', functio
     [$failed, $kept] = bench($job)['parts'];
     expect($failed)->toMatchArray(['state' => 'failed', 'number' => null, 'report' => null])
         ->and($failed['problem'])->toContain($words)->toMatch('/(Look|Take|Bend|Cut|Leave) [^.]+\.$/')
-        ->and($kept['state'])->toBe('done')->and(SeenBendRow::query()->count())->toBe(2);
+        ->and($kept['state'])->toBe('done')->and(MeasuredBendRow::query()->count())->toBe(2);
     // It goes on with the device that works.
     bendPart($job, $good, $arm)->assertStatus(202);
     expect(bench($job)['parts'][0]['state'])->toBe('done');
@@ -210,7 +210,7 @@ it('is stopped before the next bend, and the bender is cleared', function (): vo
     });
     app()->call((new BendPart($id))->handle(...));
     expect(bench($job)['parts'][0])->toMatchArray(['state' => 'stopped', 'number' => null, 'problem' => null])
-        ->and(SeenBendRow::query()->count())->toBe(0);
+        ->and(MeasuredBendRow::query()->count())->toBe(0);
     test()->postJson("$job/bent-parts/$id/stop")->assertJsonPath('state', 'stopped');
 });
 

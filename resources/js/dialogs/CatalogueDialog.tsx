@@ -10,7 +10,7 @@ import { units } from '../job/units';
 import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { FileButton } from '../ui/FileButton';
-import { KnownSprings } from './KnownSprings';
+import { SpringbackTable } from './SpringbackTable';
 
 const KINDS = ['', 'tube', 'pipe', 'rod', 'wire', 'hose', 'cable'] as const;
 
@@ -30,7 +30,7 @@ export function CatalogueDialog() {
       </Modal.Header>
       <Modal.Body>
         <Catalogue />
-        <KnownSprings />
+        <SpringbackTable />
       </Modal.Body>
     </Modal>
   );

@@ -51,7 +51,7 @@ function Revisions() {
   return (
     <>
       {state.frozen === null && <Working />}
-      {state.frozen === null && <Otherwise />}
+      {state.frozen === null && <CompareWith />}
       <Section title="Issued">
         {data.revisions.length === 0 && (
           <p className="quiet mb-0">
@@ -198,7 +198,7 @@ function Open({ points }: { points: readonly OpenPoint[] }) {
 }
 
 /** Compares the job with another one, or with a job file. */
-function Otherwise() {
+function CompareWith() {
   const { state } = useJob();
   const navigate = useNavigate();
   const open = useWorkbench((store) => store.open);

@@ -18,13 +18,13 @@ use Illuminate\Support\Carbon;
  * @property float $got radians
  * @property float $feed mm
  * @property float $lost of the feed, mm
- * @property Carbon $seen_at
+ * @property Carbon $measured_at
  */
-final class SeenBendRow extends Model
+final class MeasuredBendRow extends Model
 {
     public $timestamps = false;
 
-    protected $table = 'seen_bends';
+    protected $table = 'measured_bends';
 
     protected $guarded = [];
 
@@ -33,7 +33,7 @@ final class SeenBendRow extends Model
     {
         return [
             'radius' => 'float', 'set' => 'float', 'got' => 'float', 'feed' => 'float', 'lost' => 'float',
-            'seen_at' => 'datetime',
+            'measured_at' => 'datetime',
         ];
     }
 }

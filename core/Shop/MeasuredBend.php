@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Shop;
 
 /** What came out of one step of a bender. Millimetres and radians. */
-final readonly class SeenBend
+final readonly class MeasuredBend
 {
     /**
      * @param  float  $radius  of the die

@@ -5,7 +5,7 @@ import { tell } from '../job/tell';
 import { Button } from '../ui/Button';
 
 /** How stock springs back, as the bench has learned it: by bender, stock and die; forgotten where it holds no more. */
-export function KnownSprings() {
+export function SpringbackTable() {
   const client = useQueryClient();
   const { data, error } = useQuery({ queryKey: ['springback'], queryFn: api.springback });
   if (error !== null) {

@@ -53,8 +53,9 @@ final readonly class BenchQuestion
         }
         $laid = $spool === '' ? $solved->laid : $solved->spool($spool)->laid ?? throw new NotFoundHttpException;
         $benders = Benders::of($core);
-        $able = array_filter($benders, static fn (Bender $one): bool => BenderCheck::of($one, $laid)->canBend());
-        $able = array_values($able);
+        $able = array_values(array_filter(
+            $benders, static fn (Bender $one): bool => BenderCheck::of($one, $laid)->canBend(),
+        ));
 
         return new self(
             $laid, $spool === '' ? $spools[0]->spool->mark : $spool, $able, $bender === null

@@ -73,18 +73,18 @@ final class BendPart implements ShouldQueue
         if ($number === null) {
             return;
         }
-        $this->move('bending', ['state' => 'measuring', 'step' => count($program->steps), 'number' => $number]);
+        // It is bent: stopping it comes too late.
+        $part->update(['state' => 'measuring', 'step' => count($program->steps), 'number' => $number]);
         $measured = $bench->measure($number);
         $report = PartReport::of($program, $measured, $part->limits());
         $known->keep($bender, $stock, MeasuredBend::of($program, $measured));
-        BentPart::query()->findOrFail($this->part)
-            ->update(['state' => 'done', 'report' => PartReportWriter::write($report)]);
+        $part->update(['state' => 'done', 'report' => PartReportWriter::write($report)]);
     }
 
-    /** Tells that it is not made, so that it does not appear to go on. */
+    /** Tells that it is not made, so that it does not appear to go on, and another can be bent. */
     public function failed(): void
     {
-        $this->fails('It took too long. Look at the bender, and take out what is in it.');
+        $this->fails('It was broken off. Look at the bender, and take out what is in it.');
     }
 
     private function fails(string $problem): void

@@ -52,24 +52,26 @@ final class KnownSpringback
      */
     public function all(?string $bender = null, ?string $stock = null): array
     {
-        $groups = MeasuredBendRow::query()
+        $pairs = MeasuredBendRow::query()->select('bender', 'stock')->distinct()
             ->when($bender !== null, static fn ($query) => $query->where('bender', $bender))
             ->when($stock !== null, static fn ($query) => $query->where('stock', $stock))
-            ->orderBy('bender')->orderBy('stock')->orderBy('radius')
-            ->get()->groupBy(static fn (MeasuredBendRow $row): string => implode("\n", [
-                $row->bender, $row->stock, round($row->radius, 1),
-            ]));
+            ->orderBy('bender')->orderBy('stock')->get();
         $all = [];
-        foreach ($groups as $rows) {
-            $first = $rows->firstOrFail();
-            $bends = array_values($rows->map(self::bend(...))->all());
-            $model = self::model($bends, $first->radius);
-            $all[] = [
-                'bender' => $first->bender, 'stock' => $first->stock, 'radius' => $first->radius,
-                'bends' => count($bends), 'springback' => 100.0 * $model->mean[0],
-                'opening' => rad2deg($model->mean[1]), 'uncertainty' => rad2deg($model->uncertainty(M_PI / 2)),
-                'set_for_90' => rad2deg($model->set(M_PI / 2)),
-            ];
+        foreach ($pairs as $pair) {
+            // What is told is of the same bends as what is corrected by.
+            $byDie = collect(self::of($pair->bender, $pair->stock))
+                ->groupBy(static fn (MeasuredBend $bend): string => (string) round($bend->radius, 1))
+                ->sortKeys(SORT_NUMERIC);
+            foreach ($byDie as $bends) {
+                $radius = $bends->firstOrFail()->radius;
+                $model = self::model(array_values($bends->all()), $radius);
+                $all[] = [
+                    'bender' => $pair->bender, 'stock' => $pair->stock, 'radius' => $radius,
+                    'bends' => $bends->count(), 'springback' => 100.0 * $model->mean[0],
+                    'opening' => rad2deg($model->mean[1]), 'uncertainty' => rad2deg($model->uncertainty(M_PI / 2)),
+                    'set_for_90' => rad2deg($model->set(M_PI / 2)),
+                ];
+            }
         }
 
         return $all;

@@ -43,7 +43,7 @@ final readonly class RevisionFiles
         $date = $revision->asked_at->format('Y-m-d');
         $runs = SettledRuns::solved($frozen, $core);
         $documents = new JobDocuments($core, $runs, $date);
-        $papers = $documents->of(array_keys(JobDocuments::KINDS));
+        $papers = $documents->of(JobDocuments::KINDS);
         $spools = array_merge(...array_map(JobDocuments::spools(...), $documents->made()), ...[[]]);
         $steps = 4 + count($papers) + count($spools);
         $name = Str::slug($frozen->name) === '' ? 'job' : Str::slug($frozen->name);

@@ -123,6 +123,30 @@ it('shows how a run is bent, from either end', function (): void {
     test()->getJson($job.'/runs/none/bench')->assertNotFound();
 });
 
+it('says from which end the bender can grip it', function (): void {
+    // A first leg of 60 has 60 − 30 = 30 straight: the bender grips 40 ahead of the first bend, and 30 behind the last.
+    $job = opened(json_encode(Jobs::file(
+        [['at' => [0, 0, 110]], ['at' => [300, 0, 110]]], ['at' => [300, 250, 110]], ['stock.min_straight' => 20],
+    ), JSON_THROW_ON_ERROR));
+    $forth = bench($job);
+    expect($forth['hits'])->toBe([[
+        'step' => 0, 'words' => 'Ahead of the first bend there are 30 mm straight; the bender grips 40 mm.',
+    ]])->and($forth['other_end_free'])->toBeTrue()->and(bench($job, 'from=end')['hits'])->toBe([]);
+    bendPart($job, '127.0.0.1:1', '127.0.0.1:2')->assertUnprocessable()->assertJsonPath('pointer', '/from');
+});
+
+it('does not bend half a part again where its worker was ended', function (): void {
+    Queue::fake();
+    $job = bendable();
+    $id = bendPart($job, '127.0.0.1:1', '127.0.0.1:2')->assertStatus(202)->json('id');
+    BentPart::query()->whereKey($id)->update(['state' => 'bending', 'step' => 1]);
+    test()->artisan('bowline:take-up-again')->assertSuccessful();
+    expect(bench($job)['parts'][0])->toMatchArray(['state' => 'failed', 'step' => 1])
+        ->and(bench($job)['parts'][0]['problem'])->toContain('Look at the bender');
+    // Another can be bent.
+    bendPart($job, '127.0.0.1:1', '127.0.0.1:2')->assertStatus(202);
+});
+
 it('is out the first time, and good once it has learned', function (): void {
     $job = bendable();
     // 4 % and 0.5° of 90°: 4.1° short. What comes out varies by 0.02° alone.

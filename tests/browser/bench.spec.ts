@@ -41,7 +41,7 @@ test('bends a part, sees it out, corrects, and sees it in', async ({ page }) => 
   await openJob(page, { ...BARE, stock: [stock], runs: [GOALPOST] }, 'make');
   await locker(page, 'Feed').click();
   const bench = page.getByRole('region', { name: 'On the bench' });
-  await expect(bench.getByText('It swings free of bed, floor and itself.')).toBeVisible();
+  await expect(bench.getByText('It is gripped, and swings free of bed, floor and itself.')).toBeVisible();
   await expect(bench.getByText('Nothing is known yet')).toBeVisible();
 
   // The film: the last moment is the second bend as far as it is set, the first is fed.

@@ -100,13 +100,13 @@ describe('the bench', () => {
     const user = userEvent.setup();
     const asked = open(bench({ hits: [{ step: 1, words: 'At bend 2 it would hit the floor.' }] }));
     expect((await screen.findByText(/At bend 2 it would hit the floor/)).textContent).toContain(
-      'From its other end it swings free.',
+      'From its other end it goes.',
     );
     const bend = screen.getByRole('button', { name: 'Bend a part and measure it' }) as HTMLButtonElement;
     expect(bend.disabled).toBe(true);
     asked.mockResolvedValue(bench());
     await user.selectOptions(screen.getByLabelText('End that goes first'), 'end');
-    expect(await screen.findByText('It swings free of bed, floor and itself.')).toBeTruthy();
+    expect(await screen.findByText('It is gripped, and swings free of bed, floor and itself.')).toBeTruthy();
     expect(asked).toHaveBeenLastCalledWith(7, 'feed', { spool: undefined, bender: undefined, from: 'end' });
     expect(bend.disabled).toBe(false);
   });

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Bench\BendPart;
 use App\Bodies\FindBody;
+use App\Models\BentPart;
 use App\Models\BodyWork;
 use App\Models\LayWork;
 use App\Models\Pack;
@@ -43,6 +45,10 @@ final class ReleaseReserved extends Command
             }
             foreach (LayWork::query()->whereIn('state', ['waiting', 'working'])->get() as $work) {
                 LayRuns::dispatch($work->id);
+            }
+            // Half a part is not bent again without somebody looking at the bender.
+            foreach (BentPart::query()->whereIn('state', BentPart::UNDER_WAY)->get(['id']) as $part) {
+                (new BendPart($part->id))->failed();
             }
             foreach (Pack::query()->whereIn('state', ['waiting', 'working'])->get(['id']) as $pack) {
                 MakePack::dispatch($pack->id);

@@ -47,12 +47,14 @@ final readonly class BenchController
         $program = $this->known->corrected($question->program($isReversed), $bender, $stock);
 
         return response()->json([
-            ...BenchWriter::write($program, $space),
+            ...BenchWriter::write($program, $space, $question->bender),
             'spool' => $question->spool, 'bender' => $question->bender?->id, 'stock' => $stock,
             'benders' => array_map(
                 static fn (Bender $one): array => ['id' => $one->id, 'name' => $one->name], $question->able,
             ),
-            'other_end_free' => BenchWriter::hits($question->program(! $isReversed), $space) === [],
+            'other_end_free' => BenchWriter::hits(
+                $question->program(! $isReversed), $space, $question->bender,
+            ) === [],
             'known' => $bender === '' ? [] : $this->known->all($bender, $stock),
             'bender_at' => is_array($benders) ? $benders[$question->bender->id ?? ''] ?? null : null,
             'arm_at' => config('bowline.arm'),
@@ -70,7 +72,7 @@ final readonly class BenchController
             $this->files, $job, $run, $body->find('spool')?->text() ?? '', $body->get('bender')->text(),
         );
         $isReversed = $body->get('from')->text() === 'end';
-        $hits = BenchWriter::hits($question->program($isReversed), new MachineSpace);
+        $hits = BenchWriter::hits($question->program($isReversed), new MachineSpace, $question->bender);
         if ($hits !== []) {
             throw JobError::at('/from', lcfirst(rtrim($hits[0]['words'], '.')));
         }

@@ -9,6 +9,7 @@ use Bowline\Console\Input;
 use Bowline\Console\LineClient;
 use Bowline\Console\Option;
 use Bowline\Console\Outcome;
+use Bowline\Exchange\BenchWriter;
 use Bowline\Job\JobError;
 use Bowline\Shop\Bench;
 use Bowline\Shop\BendProgram;
@@ -46,12 +47,9 @@ final class BendOnBench implements Command
     {
         $solved = $input->one();
         $program = BendProgram::of($solved->laid);
-        $hits = $program->hits(new MachineSpace);
-        $first = array_key_first($hits);
-        if ($first !== null) {
-            throw JobError::at('/runs', sprintf('at bend %d the tube would hit %s', $first + 1, $hits[$first] === 'tube'
-                ? 'itself'
-                : sprintf('the %s of the bender', $hits[$first])));
+        $hits = BenchWriter::hits($program, new MachineSpace);
+        if ($hits !== []) {
+            throw JobError::at('/runs', lcfirst(rtrim($hits[0]['words'], '.')));
         }
         $bench = new Bench(
             LineClient::to($input->required('bender')), LineClient::to($input->required('arm')),

@@ -35,11 +35,11 @@ final class Pack implements Command
     public function run(Input $input): Outcome
     {
         $solved = $input->solved();
-        $kinds = explode(',', $input->option('of') ?? implode(',', array_keys(JobDocuments::KINDS)));
+        $kinds = explode(',', $input->option('of') ?? implode(',', JobDocuments::KINDS));
         foreach ($kinds as $kind) {
-            if (! isset(JobDocuments::KINDS[$kind])) {
+            if (! in_array($kind, JobDocuments::KINDS, true)) {
                 throw JobError::at('', sprintf(
-                    'there are no “%s”; %s are', $kind, implode(', ', array_keys(JobDocuments::KINDS)),
+                    'there are no “%s”; %s are', $kind, implode(', ', JobDocuments::KINDS),
                 ));
             }
         }

@@ -21,10 +21,8 @@ use Bowline\Solving\SolvedSpool;
 /** The drawings and lists that can be made of a job, in the order in which they are bound. */
 final readonly class JobDocuments
 {
-    /** Kinds of documents, with their names. */
-    public const KINDS = [
-        'arrangement' => 'Arrangement', 'isometric' => 'Isometrics', 'bend-sheet' => 'Bend sheets', 'lists' => 'Lists',
-    ];
+    /** Kinds of documents: the words of drawings, and lists. */
+    public const KINDS = ['arrangement', 'isometric', 'bend-sheet', 'lists'];
 
     /**
      * @param  list<SolvedRun>  $runs  that the documents are of

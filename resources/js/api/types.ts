@@ -6551,11 +6551,11 @@ export interface Bench {
   cut: number;
   steps: BenchStep[];
   /**
-   * What the tube would hit on its way; empty where it swings free.
+   * What the bender cannot grip, and what the tube would hit on its way; empty where it can be bent.
    */
   hits: BenchHit[];
   /**
-   * Whether it swings free when it is bent from the other end.
+   * Whether it can be bent from the other end.
    */
   other_end_free: boolean;
   space: MachineSpace;

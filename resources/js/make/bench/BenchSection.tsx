@@ -64,7 +64,7 @@ export function BenchSection({ run, spool }: Props) {
               onChange={(end) => setFrom(end === 'end' ? 'end' : 'start')}
             />
           </Row>
-          <Swing bench={data} />
+          <SwingVerdict bench={data} />
           <BendFilm key={`${from} ${data.film.length}`} bench={data} od={od} />
           <Known known={data.known} />
           <Bend key={data.bender} bench={data} run={run} spool={spool} from={from} />
@@ -75,18 +75,16 @@ export function BenchSection({ run, spool }: Props) {
   );
 }
 
-/** Whether the tube swings free while it is bent. */
-function Swing({ bench: { hits, other_end_free: otherEnd } }: { bench: Bench }) {
+/** Whether the tube is gripped and swings free while it is bent. */
+function SwingVerdict({ bench: { hits, other_end_free: otherEnd } }: { bench: Bench }) {
   return hits.length === 0 ? (
     <p className="mb-2">
-      <Mark status="good" /> It swings free of bed, floor and itself.
+      <Mark status="good" /> It is gripped, and swings free of bed, floor and itself.
     </p>
   ) : (
     <p className="mb-2">
       <Mark status="violation" /> {hits[0]?.words}{' '}
-      {otherEnd
-        ? 'From its other end it swings free.'
-        : 'From its other end it does not go either: bend it in two pieces.'}
+      {otherEnd ? 'From its other end it goes.' : 'From its other end it does not go either: bend it in two pieces.'}
     </p>
   );
 }

@@ -12,6 +12,7 @@ use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
 use Bowline\Job\JoinedBody;
 use Bowline\Job\Node;
+use Bowline\Job\SheetSettings;
 use Bowline\Job\Site;
 use Bowline\Routing\RouteBook;
 use Bowline\Routing\Run;
@@ -33,6 +34,7 @@ final readonly class Job
         public stdClass $source,
         public ClearanceTable $clearances,
         public Guides $guides,
+        public SheetSettings $sheets,
         public array $bodies = [],
         public array $harnesses = [],
     ) {
@@ -71,7 +73,8 @@ final readonly class Job
 
         return new self(
             $node->find('name')?->text() ?? '', $site, $runs, $source, ClearanceTable::read($node, $site->values),
-            Guides::read($node, $site->values), JoinedBody::all($node, $site->values),
+            Guides::read($node, $site->values), SheetSettings::read($node, $site->values),
+            JoinedBody::all($node, $site->values),
             HarnessReader::all($node, $site),
         );
     }
@@ -97,7 +100,7 @@ final readonly class Job
             Site::byId($wanted, static fn (Node $run): Run => Run::read($run, $site)),
             $source,
             ClearanceTable::read($node, $site->values),
-            Guides::read($node, $site->values),
+            Guides::read($node, $site->values), SheetSettings::read($node, $site->values),
         );
     }
 
@@ -111,7 +114,7 @@ final readonly class Job
     public function withHarnesses(stdClass $source): self
     {
         return new self(
-            $this->name, $this->site, $this->runs, $source, $this->clearances, $this->guides,
+            $this->name, $this->site, $this->runs, $source, $this->clearances, $this->guides, $this->sheets,
             $this->bodies,
             HarnessReader::all(new Node($source), $this->site),
         );

@@ -12,6 +12,7 @@ use Bowline\Bending\BenderCheck;
 use Bowline\Bending\Benders;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
+use Bowline\Job\PartTolerances;
 use Bowline\Routing\LaidRun;
 use Bowline\Shop\BendProgram;
 use Bowline\Solving\Solver;
@@ -31,6 +32,7 @@ final readonly class BenchQuestion
         public array $able,
         public ?Bender $bender,
         public BendProgram $program,
+        public PartTolerances $tolerances,
     ) {
     }
 
@@ -61,7 +63,7 @@ final readonly class BenchQuestion
             $laid, $spool === '' ? $spools[0]->spool->mark : $spool, $able, $bender === null
                 ? $able[0] ?? null
                 : $benders[$bender] ?? throw new NotFoundHttpException,
-            BendProgram::of($laid),
+            BendProgram::of($laid), $core->sheets->parts,
         );
     }
 

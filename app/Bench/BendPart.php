@@ -76,7 +76,7 @@ final class BendPart implements ShouldQueue
         // It is bent: stopping it comes too late.
         $part->update(['state' => 'measuring', 'step' => count($program->steps), 'number' => $number]);
         $measured = $bench->measure($number);
-        $report = PartReport::of($program, $measured, $part->limits());
+        $report = PartReport::of($program, $measured, $part->tolerances(), $question->laid->run->units);
         $known->keep($bender, $stock, MeasuredBend::of($program, $measured));
         $part->update(['state' => 'done', 'report' => PartReportWriter::write($report)]);
     }

@@ -23,9 +23,16 @@ final readonly class SolvedHarnesses
     /** @return list<SolvedHarness> without remedies */
     public function all(Job $job): array
     {
-        return (new HarnessSolver(
-            CoreJob::read($this->files->file($job)), $this->packings, new KeptMovements($job),
-        ))->all();
+        return self::of($job, CoreJob::read($this->files->file($job)), $this->packings);
+    }
+
+    /**
+     * @param  CoreJob  $core  the job as it was read
+     * @return list<SolvedHarness> without remedies
+     */
+    public static function of(Job $job, CoreJob $core, RememberedPackings $packings): array
+    {
+        return (new HarnessSolver($core, $packings, new KeptMovements($job)))->all();
     }
 
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Bowline\Shop\PartLimits;
+use Bowline\Job\PartTolerances;
 use Carbon\CarbonInterface;
 use Illuminate\Database\Eloquent\Model;
 
@@ -39,9 +39,10 @@ final class BentPart extends Model
     /** @var array<string, mixed> */
     protected $attributes = ['state' => 'waiting', 'step' => 0];
 
-    public function limits(): PartLimits
+    /** Returns what it is judged by: the tolerances of the job when it was asked for. */
+    public function tolerances(): PartTolerances
     {
-        return new PartLimits($this->limits['place'], $this->limits['straight'], deg2rad($this->limits['angle']));
+        return new PartTolerances($this->limits['place'], $this->limits['straight'], deg2rad($this->limits['angle']));
     }
 
     /** @return array<string, mixed> schema/api.json, `bentPart` */

@@ -33,6 +33,7 @@ use stdClass;
  * @property int $step number of the last step in force
  * @property Carbon|null $opened_at
  * @property Carbon $updated_at
+ * @property string $last_hash of its newest revision; empty where there is none
  * @property bool $is_frozen it is an issued revision, and does not change
  * @property stdClass|null $checking who asked for a check (`by`), when (`at`), and at which `revision`
  * @property int|null $runs_count

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Packs;
 
 use App\Editing\JobFiles;
+use App\Harness\RememberedPackings;
+use App\Harness\SolvedHarnesses;
 use App\Http\TemporaryFile;
 use App\Models\Job;
 use App\Models\Pack;
@@ -32,7 +34,7 @@ final class MakePack implements ShouldQueue
     {
     }
 
-    public function handle(JobFiles $files): void
+    public function handle(JobFiles $files, RememberedPackings $packings): void
     {
         $begun = Pack::query()->whereKey($this->pack)->whereIn('state', ['waiting', 'working'])
             ->update(['state' => 'working']);
@@ -42,7 +44,7 @@ final class MakePack implements ShouldQueue
             return;
         }
         try {
-            $content = $this->bound($pack, $job, $files);
+            $content = $this->bound($pack, $job, $files, $packings);
         } catch (PackStopped) {
             return;
         } catch (JobError $error) {
@@ -59,14 +61,16 @@ final class MakePack implements ShouldQueue
      * @throws PackStopped
      * @throws JobError when there is nothing to bind, or something cannot be drawn
      */
-    private function bound(Pack $pack, Job $job, JobFiles $files): string
+    private function bound(Pack $pack, Job $job, JobFiles $files, RememberedPackings $packings): string
     {
         $core = CoreJob::read($files->file($job));
         $date = $job->updated_at->format('Y-m-d');
         $runs = $pack->runs === null
             ? array_values($core->runs)
             : array_values(array_intersect_key($core->runs, array_flip($pack->runs)));
-        $documents = (new JobDocuments($core, SettledRuns::solved($job, $core, $runs), $date))->of($pack->kinds);
+        $documents = (new JobDocuments(
+            $core, SettledRuns::solved($job, $core, $runs), SolvedHarnesses::of($job, $core, $packings), $date,
+        ))->of($pack->kinds);
         if ($documents === []) {
             throw JobError::at('/kinds', 'there is nothing of that in the job yet');
         }

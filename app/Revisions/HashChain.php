@@ -12,7 +12,8 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * The hashes of the revisions of a job: each is over all that the revision says, its files, the job as it was frozen,
- * and the hash of the one before. Whoever changes one has to change all that follow.
+ * and the hash of the one before. Whoever changes one has to change all that follow. The job keeps the hash of the
+ * newest, which tells when that is missing.
  */
 final class HashChain
 {
@@ -52,7 +53,10 @@ final class HashChain
         return self::issued($job)->last()->hash ?? '';
     }
 
-    /** @return list<int> numbers of the revisions of a job that are not as they were issued, or do not follow on */
+    /**
+     * @return list<int> numbers of the revisions of a job that are not as they were issued, do not follow on, or are
+     *     missing behind the last
+     */
     public static function broken(Job $job): array
     {
         $broken = [];
@@ -64,7 +68,10 @@ final class HashChain
             $before = (string) $revision->hash;
         }
 
-        return $broken;
+        $isLast = $before === Job::query()->whereKey($job->id)->value('last_hash');
+        $last = self::issued($job)->last()->number ?? 0;
+
+        return $isLast || in_array($last, $broken, true) ? $broken : [...$broken, $last + 1];
     }
 
     /** @return Collection<int, Revision> in order */

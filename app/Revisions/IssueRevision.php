@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Revisions;
 
+use App\Models\Job;
 use App\Models\Revision;
 use App\Models\RevisionFile;
 use Bowline\Job\JobError;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\DB;
 
 /** Makes the files of a revision on the queue, and issues it once all are there. */
 final class IssueRevision implements ShouldQueue
@@ -47,7 +49,11 @@ final class IssueRevision implements ShouldQueue
             return;
         }
         $revision->issued_at = now();
-        $revision->fill(['part' => 1.0, 'state' => 'issued', 'hash' => HashChain::of($revision)])->save();
+        $hash = HashChain::of($revision);
+        DB::transaction(static function () use ($revision, $hash): void {
+            $revision->fill(['part' => 1.0, 'state' => 'issued', 'hash' => $hash])->save();
+            Job::query()->whereKey($revision->job_id)->toBase()->update(['last_hash' => $hash]);
+        });
     }
 
     /** Tells that it was not issued, so that it does not appear to go on. */

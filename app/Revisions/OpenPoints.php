@@ -7,8 +7,8 @@ namespace App\Revisions;
 use App\Editing\JobFiles;
 use App\Editing\KeptSolutions;
 use App\Editing\LaidRuns;
-use App\Harness\KeptMovements;
 use App\Harness\RememberedPackings;
+use App\Harness\SolvedHarnesses;
 use App\Models\Job;
 use App\Models\Remark;
 use Bowline\Clearance\Clearances;
@@ -16,8 +16,6 @@ use Bowline\Exchange\ClearanceWriter;
 use Bowline\Exchange\JobBodies;
 use Bowline\Job as CoreJob;
 use Bowline\Job\Node;
-use Bowline\Rules\Severity;
-use Bowline\Solving\HarnessSolver;
 use Bowline\Solving\SolvedHarness;
 
 /**
@@ -83,10 +81,10 @@ final readonly class OpenPoints
     private function ofHarnesses(Job $job, CoreJob $core): array
     {
         $points = [];
-        $harnesses = (new HarnessSolver($core, $this->packings, new KeptMovements($job)))->all();
+        $harnesses = SolvedHarnesses::of($job, $core, $this->packings);
         foreach ($harnesses as $harness) {
             foreach ($harness->findings as $finding) {
-                if ($finding->severity === Severity::Violation) {
+                if ($finding->counts()) {
                     $points[] = self::point('harnesses', $harness->laid->harness->id, $finding->title);
                 }
             }

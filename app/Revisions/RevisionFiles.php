@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Revisions;
 
 use App\Editing\JobFiles;
+use App\Harness\RememberedPackings;
+use App\Harness\SolvedHarnesses;
 use App\Http\TemporaryFile;
 use App\Models\Job;
 use App\Models\Revision;
@@ -30,8 +32,10 @@ final readonly class RevisionFiles
 
     private const PDF = 'application/pdf';
 
-    public function __construct(private JobFiles $files)
-    {
+    public function __construct(
+        private JobFiles $files,
+        private RememberedPackings $packings,
+    ) {
     }
 
     /** @return Generator<array{float, string, string, string}> how far that is, 0 to 1; name, media type and content */
@@ -42,7 +46,9 @@ final readonly class RevisionFiles
         $core = CoreJob::read($file);
         $date = $revision->asked_at->format('Y-m-d');
         $runs = SettledRuns::solved($frozen, $core);
-        $documents = new JobDocuments($core, $runs, $date);
+        $documents = new JobDocuments(
+            $core, $runs, SolvedHarnesses::of($frozen, $core, $this->packings), $date,
+        );
         $papers = $documents->of(JobDocuments::KINDS);
         $spools = array_merge(...array_map(JobDocuments::spools(...), $documents->made()), ...[[]]);
         $steps = 4 + count($papers) + count($spools);

@@ -187,38 +187,42 @@ final class BendSheet implements DrawingKind
         return max(0.0, ...array_map(static fn (Table $table): float => $table->height(), $tables));
     }
 
-    /** What the tube is, and how it is bent, in three lines of two. */
+    /** What the tube is, and how it is bent, in two rows. */
     private function facts(Canvas $canvas, float $left, float $top, float $width): void
     {
         $run = $this->solved->laid->run;
         $table = $this->solved->bendTable;
         $violated = $this->solved->status() === 'violation';
-        $facts = [
-            ['Cut length', $this->units->say($table->cutLength)],
-            ['Centre line', $this->units->say($table->length)],
-            ['Bends', (string) count($table->rows)],
-            ['Mass', Words::number($this->solved->mass(), 3).' kg'],
-            ['Left on for trimming', $this->trims($run->from->trim, $run->to->trim)],
-            ['State', [
-                'good' => 'good', 'warning' => 'has warnings', 'violation' => 'NOT TO BE BENT: has violations',
-            ][$this->solved->status()]],
-            ['Bent on', $this->bender === null
-                ? 'no bender at hand takes it as it is'
-                : sprintf('%s, clamp %s', $this->bender->name, $this->units->say($this->bender->leastStraight))],
+        $rows = [
+            [
+                [0.16, 'Cut length', $this->units->say($table->cutLength)],
+                [0.16, 'Centre line', $this->units->say($table->length)],
+                [0.12, 'Bends', (string) count($table->rows)],
+                [0.14, 'Mass', Words::number($this->solved->mass(), 3).' kg'],
+                [0.42, 'Finished part', $this->settings->parts->words($this->units)],
+            ],
+            [
+                [1 / 3, 'Left on for trimming', $this->trims($run->from->trim, $run->to->trim)],
+                [1 / 3, 'State', [
+                    'good' => 'good', 'warning' => 'has warnings', 'violation' => 'NOT TO BE BENT: has violations',
+                ][$this->solved->status()]],
+                ...$this->straight === null ? [] : [[1 / 3, 'Bent on', $this->bender === null
+                    ? 'no bender at hand takes it as it is'
+                    : sprintf('%s, clamp %s', $this->bender->name, $this->units->say($this->bender->leastStraight))]],
+            ],
         ];
-        if ($this->straight === null) {
-            array_pop($facts);
-        }
-        $columns = 4;
-        foreach ($facts as $i => [$name, $value]) {
-            $isWide = $i >= $columns;
-            $cell = $isWide ? $width / 3 : $width / $columns;
-            $x = $left + $cell * ($isWide ? $i - $columns : $i);
-            $y = $top - 3.4 - ($isWide ? 7.6 : 0.0);
-            $canvas->fitted('title', [$x, $y], $name, $cell - 2.0, 1.4);
-            $canvas->fitted(
-                'title', [$x, $y - 3.4], $value, $cell - 2.0, 2.1, isBold: $i === 0 || ($name === 'State' && $violated),
-            );
+        $y = $top - 3.4;
+        foreach ($rows as $cells) {
+            $x = $left;
+            foreach ($cells as [$share, $name, $value]) {
+                $canvas->fitted('title', [$x, $y], $name, $width * $share - 2.0, 1.4);
+                $canvas->fitted(
+                    'title', [$x, $y - 3.4], $value, $width * $share - 2.0, 2.1,
+                    isBold: $name === 'Cut length' || ($name === 'State' && $violated),
+                );
+                $x += $width * $share;
+            }
+            $y -= 7.6;
         }
     }
 

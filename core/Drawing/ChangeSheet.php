@@ -19,8 +19,6 @@ use Bowline\Drawing\Sheet\TextMetrics;
 use Bowline\Drawing\Sheet\TitleBlock;
 use Bowline\Job;
 use Bowline\Job\JobError;
-use Bowline\Job\Node;
-use Bowline\Job\SheetSettings;
 use Bowline\Job\Units;
 use Bowline\Job\Words;
 use Bowline\Solving\SolvedRun;
@@ -56,7 +54,7 @@ final class ChangeSheet
         string $after,
         string $date,
     ): array {
-        $settings = SheetSettings::read(new Node($job->source));
+        $settings = $job->sheets;
         $sheet = new self($job, $comparison);
         $block = new TitleBlock(
             $settings, 'Change sheet', sprintf('from %s to %s', $before, $after), $sheet->summary(), $job->name, $date,

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Bowline\Drawing;
 
 use Bowline\Job;
-use Bowline\Job\Node;
 use Bowline\Job\SheetSettings;
 use Bowline\Solving\SolvedRun;
 
@@ -39,7 +38,7 @@ final readonly class DrawingQuestion
      */
     public function settings(bool $isLarge = false): SheetSettings
     {
-        $settings = SheetSettings::read(new Node($this->job->source));
+        $settings = $this->job->sheets;
         $usual = $isLarge ? ['a4' => 'a3', 'letter' => 'b'][$settings->paper] ?? $settings->paper : $settings->paper;
 
         return $settings->on($this->paper ?? $usual);

@@ -12,8 +12,6 @@ use Bowline\Drawing\Sheet\TextMetrics;
 use Bowline\Drawing\Sheet\TitleBlock;
 use Bowline\Job;
 use Bowline\Job\JobError;
-use Bowline\Job\Node;
-use Bowline\Job\SheetSettings;
 
 /** A list on sheets with the title block of the job. Columns are as wide as what is in them. */
 final class ListSheet
@@ -43,7 +41,7 @@ final class ListSheet
         array $left,
         string $date,
     ): array {
-        $settings = SheetSettings::read(new Node($job->source));
+        $settings = $job->sheets;
         $metrics = new TextMetrics;
         $widths = array_map(static fn (string $text): float => $metrics->width($text, self::TEXT, true), $headings);
         foreach ($rows as $row) {

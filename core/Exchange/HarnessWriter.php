@@ -93,6 +93,10 @@ final class HarnessWriter
             'span' => $one->span,
             'measured' => $one->measured,
             'required' => $one->required,
+            'waived' => $one->waived,
+            'waiver' => ['rule' => $one->rule, 'of' => $one->key(), ...$one->off() === null
+                ? []
+                : ['off' => round($one->off(), 6)]],
             'remedies' => array_map(static fn (Remedy $remedy): string => $remedy->label, $one->remedies),
             'cures' => array_map(
                 static fn (Remedy $remedy): array => ['list' => $remedy->list, 'item' => $remedy->item], $one->remedies,

@@ -76,13 +76,14 @@ final class JobFile
         )."\n";
     }
 
-    /** Whether it says what stands on drawings, or waives a finding of a run. */
+    /** Whether it says what stands on drawings, or waives a finding of a run or a harness. */
     private static function usesVersion6(stdClass $file): bool
     {
         $job = new Node($file);
 
         return $job->find('sheets') !== null || array_filter(
-            $job->list('runs'), static fn (Node $run): bool => $run->find('waived') !== null,
+            [...$job->list('runs'), ...$job->list('harnesses')],
+            static fn (Node $one): bool => $one->find('waived') !== null,
         ) !== [];
     }
 

@@ -16,6 +16,8 @@ final readonly class SheetSettings
      * @param  list<array{string, string}>  $fields  of its own: names and values
      * @param  string  $revision  of the job
      * @param  string  $north  axis that points north: "+y"
+     * @param  Logo|null  $logo  of the owner; null where there is none
+     * @param  PartTolerances  $parts  how far bent parts may be off
      */
     private function __construct(
         public string $paper,
@@ -28,13 +30,16 @@ final readonly class SheetSettings
         public array $fields,
         public string $revision,
         public string $north,
+        public ?Logo $logo,
+        public PartTolerances $parts,
     ) {
     }
 
     /** @throws JobError */
-    public static function read(Node $job): self
+    public static function read(Node $job, Values $values): self
     {
         $node = $job->find('sheets');
+        $logo = $node?->find('logo');
         $word = static fn (string $key): string => $node?->find($key)?->text() ?? '';
 
         return new self(
@@ -44,6 +49,7 @@ final readonly class SheetSettings
                 $field->get('name')->text(), $field->find('value')?->text() ?? '',
             ], $node?->list('fields') ?? []),
             $job->find('revision')?->text() ?? '', $word('north'),
+            $logo === null ? null : Logo::read($logo), PartTolerances::read($node, $values),
         );
     }
 
@@ -52,7 +58,7 @@ final readonly class SheetSettings
     {
         return new self(
             $paper, $this->isThirdAngle, $this->company, $this->number, $this->drawnBy, $this->checkedBy,
-            $this->tolerance, $this->fields, $this->revision, $this->north,
+            $this->tolerance, $this->fields, $this->revision, $this->north, $this->logo, $this->parts,
         );
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Bowline\Job;
 
-/** A finding of a run that is accepted, with the reason. Once it is worse than it was then, it counts again. */
+/**
+ * A finding of a run or a harness that is accepted, with the reason. Once it is worse than it was then, it counts
+ * again.
+ */
 final readonly class WaivedFinding
 {
     /** Share of how far it was off by which it may be worse, and the least amount of that, in the units of its rule. */
@@ -14,7 +17,7 @@ final readonly class WaivedFinding
 
     /**
      * @param  string  $rule  id of the rule
-     * @param  string  $of  what of the run it is about: "bend 2"
+     * @param  string  $of  what of the run or the harness it is about: "bend 2", "wire 12"
      * @param  float|null  $off  how far what there was is from what is needed; null where the rule tells no figures
      */
     private function __construct(
@@ -38,10 +41,27 @@ final readonly class WaivedFinding
     }
 
     /** @param  float|null  $off  how far it is off now */
-    public function covers(string $rule, string $of, ?float $off): bool
+    private function covers(string $rule, string $of, ?float $off): bool
     {
         return $this->rule === $rule && $this->of === $of && (
             $off === null || ($this->off !== null && $off <= $this->off + max(self::LEAST, self::WORSE * $this->off))
         );
+    }
+
+    /**
+     * Returns the reason for which the first of several that covers a finding accepts it; null where none does.
+     *
+     * @param  list<self>  $waived
+     * @param  float|null  $off  how far it is off now
+     */
+    public static function reasonOf(array $waived, string $rule, string $of, ?float $off): ?string
+    {
+        foreach ($waived as $one) {
+            if ($one->covers($rule, $of, $off)) {
+                return $one->reason;
+            }
+        }
+
+        return null;
     }
 }

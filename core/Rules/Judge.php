@@ -9,6 +9,7 @@ use Bowline\Job;
 use Bowline\Job\FileItems;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Job\WaivedFinding;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\RouteBook;
 use Bowline\Routing\Run;
@@ -52,22 +53,13 @@ final readonly class Judge
         foreach ($this->rules as $rule) {
             array_push($findings, ...$rule->check($laid));
         }
-        $findings = array_map(static fn (Finding $one): Finding => self::waived($one, $laid), $findings);
+        $findings = array_map(static fn (Finding $one): Finding => $one->waivedFor(WaivedFinding::reasonOf(
+            $laid->run->waived, $one->rule, $one->subject->key(), $one->off(),
+        )), $findings);
         usort($findings, static fn (Finding $a, Finding $b): int => [! $a->counts(), $a->span[0]]
             <=> [! $b->counts(), $b->span[0]]);
 
         return $findings;
-    }
-
-    private static function waived(Finding $finding, LaidRun $laid): Finding
-    {
-        foreach ($laid->run->waived as $waiver) {
-            if ($waiver->covers($finding->rule, $finding->subject->key(), $finding->off())) {
-                return $finding->waivedFor($waiver->reason);
-            }
-        }
-
-        return $finding;
     }
 
     /** @return list<Finding> the same, each with the remedies that cure it */

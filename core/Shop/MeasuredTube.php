@@ -76,6 +76,20 @@ final readonly class MeasuredTube
         );
     }
 
+    /** Returns the same with so much cut off its start and its end, mm. */
+    public function cut(float $start, float $end): self
+    {
+        $last = count($this->corners) - 1;
+        $moved = fn (int $at, int $towards, float $by): Vector => $this->corners[$at]->plus(
+            $this->corners[$towards]->minus($this->corners[$at])->unit()->times($by),
+        );
+
+        return new self(
+            [$moved(0, 1, $start), ...array_slice($this->corners, 1, -1), $moved($last, $last - 1, $end)],
+            $this->angles,
+        );
+    }
+
     /** @return list<float> lengths from corner to corner, mm */
     public function legs(): array
     {

@@ -6,6 +6,8 @@ namespace Bowline\Shop;
 
 use Bowline\Geometry\RigidFit;
 use Bowline\Geometry\Vector;
+use Bowline\Job\PartTolerances;
+use Bowline\Job\Units;
 
 /** How a measured part differs from what it should be, whether it is good, and what can be done about it. */
 final readonly class PartReport
@@ -18,6 +20,8 @@ final readonly class PartReport
      * @param  list<array{by: float, isIn: bool}>  $off  distance of each from where it should be, mm
      * @param  array<int, float>  $more  radians by which bends can be bent on, by their number from 0: the part is good
      *     then; none where it is good, or cannot become so
+     * @param  array<int, float>  $cuts  mm that can be cut off the first and the last straight, by their number from 0;
+     *     likewise
      * @param  list<string>  $reasons  why it is out, in words; none where it is good
      */
     private function __construct(
@@ -27,25 +31,23 @@ final readonly class PartReport
         public array $part,
         public array $off,
         public array $more,
+        public array $cuts,
         public array $reasons,
+        private Units $units,
     ) {
     }
 
-    public static function of(BendProgram $program, MeasuredTube $measured, PartLimits $limits): self
-    {
-        $wanted = $program->wanted();
-        $design = $wanted->corners();
-        $fit = RigidFit::of($measured->corners, $design);
-        $part = array_map($fit->point(...), $measured->corners);
-        $off = array_map(
-            static fn (Vector $at, Vector $other): float => $at->distanceTo($other), $part, $design,
-        );
-        $places = array_map(static fn (float $by): array => ['by' => $by, 'isIn' => $by <= $limits->place], $off);
-        $bends = $straights = $more = $reasons = [];
+    public static function of(
+        BendProgram $program,
+        MeasuredTube $measured,
+        PartTolerances $tolerances,
+        Units $units,
+    ): self {
+        $bends = $straights = $more = $cuts = $reasons = [];
         $isScrap = false;
         foreach ($program->steps as $i => $step) {
             $got = $measured->angles[$i];
-            $isIn = abs($got - $step->angle) <= $limits->angle;
+            $isIn = abs($got - $step->angle) <= $tolerances->angle;
             $bends[] = ['wanted' => $step->angle, 'set' => $step->set, 'got' => $got, 'isIn' => $isIn];
             if (! $isIn) {
                 $reasons[] = sprintf(
@@ -61,25 +63,53 @@ final readonly class PartReport
         foreach ($measured->straights($program->radii()) as $i => $got) {
             // What sprang back straight behind a bend is drawn round the die again where that is bent on.
             $drawn = max(0.0, $more[$i - 1] ?? 0.0) * ($program->steps[$i - 1]->radius ?? 0.0);
-            $isIn = abs($got - $drawn - $lengths[$i]) <= $limits->straight;
+            $excess = $got - $drawn - $lengths[$i];
+            $isIn = abs($excess) <= $tolerances->straight;
             $straights[] = ['wanted' => $lengths[$i], 'got' => $got, 'isIn' => $isIn];
-            if (! $isIn) {
-                $reasons[] = sprintf(
-                    'Straight %d is %.2f mm too %s.', $i + 1, abs($got - $lengths[$i]),
-                    $got > $lengths[$i] ? 'long' : 'short',
-                );
+            if ($isIn) {
+                continue;
+            }
+            $isEnd = $i === 0 || $i === count($lengths) - 1;
+            $reasons[] = sprintf(
+                'Straight %d is %s too %s', $i + 1, self::length($units, abs($got - $lengths[$i])), match (true) {
+                    $excess > 0 && $isEnd => 'long: it can be cut off.',
+                    default => $got > $lengths[$i] ? 'long.' : 'short.',
+                },
+            );
+            if ($excess > 0 && $isEnd) {
+                $cuts[$i] = $excess;
+            } else {
                 $isScrap = true;
             }
         }
-        $farthest = max($off);
-        if ($farthest > $limits->place && $reasons === []) {
+        $design = $program->wanted()->corners();
+        $fit = RigidFit::of($measured->cut($cuts[0] ?? 0.0, $cuts[count($lengths) - 1] ?? 0.0)->corners, $design);
+        $part = array_map($fit->point(...), $measured->corners);
+        $off = array_map(
+            static fn (Vector $at, Vector $other): float => $at->distanceTo($other), $part, $design,
+        );
+        // An end that is cut off lies where it should afterwards.
+        $left = $off;
+        if (isset($cuts[0])) {
+            $left[0] = abs($off[0] - $cuts[0]);
+        }
+        if (isset($cuts[count($lengths) - 1])) {
+            $left[count($off) - 1] = abs($off[count($off) - 1] - $cuts[count($lengths) - 1]);
+        }
+        $farthest = max($left);
+        if ($farthest > $tolerances->place && $more === [] && ! $isScrap) {
             $reasons[] = sprintf(
-                'Each bend and straight is within its limit, but together they put a corner %.2f mm off.', $farthest,
+                'Each bend and straight is within its limit, but together they put a corner %s off.',
+                self::length($units, $farthest),
             );
             $isScrap = true;
         }
 
-        return new self($bends, $straights, $design, $part, $places, $isScrap ? [] : $more, $reasons);
+        return new self(
+            $bends, $straights, $design, $part, array_map(static fn (float $by): array => [
+                'by' => $by, 'isIn' => $by <= $tolerances->place,
+            ], $off), $isScrap ? [] : $more, $isScrap ? [] : $cuts, $reasons, $units,
+        );
     }
 
     public function isGood(): bool
@@ -93,14 +123,25 @@ final readonly class PartReport
         if ($this->isGood()) {
             return 'Good: it can be built in.';
         }
-        if ($this->more === []) {
+        if ($this->more === [] && $this->cuts === []) {
             return 'Scrap. The next part is bent by the corrected program.';
         }
-        $words = array_map(
-            static fn (float $angle, int $bend): string => sprintf('bend %d by %.2f°', $bend + 1, rad2deg($angle)),
-            $this->more, array_keys($this->more),
-        );
+        $words = [
+            ...$this->more === [] ? [] : ['bend on '.implode(', ', array_map(
+                static fn (float $angle, int $bend): string => sprintf('bend %d by %.2f°', $bend + 1, rad2deg($angle)),
+                $this->more, array_keys($this->more),
+            ))],
+            ...array_map(fn (float $length, int $straight): string => sprintf(
+                'cut %s off straight %d', self::length($this->units, $length), $straight + 1,
+            ), $this->cuts, array_keys($this->cuts)),
+        ];
 
-        return 'It can be saved: bend on '.implode(', ', $words).', then measure it again.';
+        return 'It can be saved: '.implode(', ', $words).', then measure it again.';
+    }
+
+    /** Returns "2.50 mm", "0.0984 in". */
+    private static function length(Units $units, float $length): string
+    {
+        return $units->column($length, 2).' '.$units->word();
     }
 }

@@ -15,12 +15,12 @@ use Bowline\Job;
 use Bowline\Job\Harness\Harness;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
+use Bowline\Job\WaivedFinding;
 use Bowline\Routing\LaidRun;
 use Bowline\Rules\Harness\HarnessFinding;
 use Bowline\Rules\Harness\HarnessRule;
 use Bowline\Rules\Harness\HarnessRules;
 use Bowline\Rules\Remedy;
-use Bowline\Rules\Severity;
 use stdClass;
 
 /** Solves the harnesses of a job: ways and lengths of wires, bundles, and what is found, with tried remedies. */
@@ -91,7 +91,7 @@ final readonly class HarnessSolver
 
     /**
      * @param  array<string, list<BundleSpan>>  $bundles
-     * @return list<HarnessFinding> violations first
+     * @return list<HarnessFinding> violations that are not waived first
      */
     private function findings(LaidHarness $laid, array $bundles): array
     {
@@ -101,7 +101,7 @@ final readonly class HarnessSolver
     /**
      * @param  array<string, HarnessRule>  $rules
      * @param  array<string, list<BundleSpan>>  $bundles
-     * @return list<HarnessFinding> violations first
+     * @return list<HarnessFinding> violations that are not waived first
      */
     private function found(array $rules, LaidHarness $laid, array $bundles): array
     {
@@ -109,8 +109,11 @@ final readonly class HarnessSolver
         foreach ($rules as $rule) {
             array_push($findings, ...$rule->check($laid, $bundles, $this->job->site->units));
         }
-        usort($findings, static fn (HarnessFinding $one, HarnessFinding $other): int => ($one->severity
-            !== Severity::Violation) <=> ($other->severity !== Severity::Violation));
+        $findings = array_map(static fn (HarnessFinding $one): HarnessFinding => $one->waivedFor(
+            WaivedFinding::reasonOf($laid->harness->waived, $one->rule, $one->key(), $one->off()),
+        ), $findings);
+        usort($findings, static fn (HarnessFinding $one, HarnessFinding $other): int => ! $one->counts()
+            <=> ! $other->counts());
 
         return $findings;
     }

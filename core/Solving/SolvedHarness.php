@@ -7,7 +7,6 @@ namespace Bowline\Solving;
 use Bowline\Harness\BundleSpan;
 use Bowline\Harness\LaidHarness;
 use Bowline\Rules\Harness\HarnessFinding;
-use Bowline\Rules\Severity;
 
 /** A harness with the ways of its wires, what lies in its trunks, and what is found. */
 final readonly class SolvedHarness
@@ -35,11 +34,11 @@ final readonly class SolvedHarness
         return array_replace([], ...array_column($solved, 'bundles'));
     }
 
-    /** Whether any of its findings is a violation. */
+    /** Whether any of its findings is a violation that is not waived. */
     public function isViolated(): bool
     {
         foreach ($this->findings as $finding) {
-            if ($finding->severity === Severity::Violation) {
+            if ($finding->counts()) {
                 return true;
             }
         }

@@ -88,8 +88,7 @@ function faultyBender(int $from, string $code): string
 function bendPart(string $job, string $bender, string $arm, array $more = []): TestResponse
 {
     return test()->postJson($job.'/runs/run/bench', [
-        'bender' => 'bench-22', 'from' => 'start', 'bender_at' => $bender, 'arm_at' => $arm, 'place' => 2,
-        'straight' => 1, 'angle' => 0.5, ...$more,
+        'bender' => 'bench-22', 'from' => 'start', 'bender_at' => $bender, 'arm_at' => $arm, ...$more,
     ]);
 }
 
@@ -182,6 +181,28 @@ it('is out the first time, and good once it has learned', function (): void {
     expect(bench($job)['known'])->toBe([]);
 });
 
+it('judges a part by the tolerances of its job when it is asked for', function (): void {
+    $job = bendable();
+    $tell = static fn (float $angle) => test()->postJson($job.'/edits', ['edits' => [], 'header' => [
+        'sheets' => ['part_tolerances' => ['place' => 60, 'straight' => 10, 'angle' => $angle]],
+    ]])->assertOk();
+    $tell(5.0);
+    expect(bench($job)['tolerances'])->toBe('corners and ends ± 60 mm, straights ± 10 mm, bends ± 5°');
+    // 4.1° short, as in the test before.
+    [$bender, $arm] = [device('bender', '--springback', '0.04', '--opening', '0.5', '--noise', '0.02'), device('arm')];
+    bendPart($job, $bender, $arm)->assertStatus(202);
+    expect(bench($job)['parts'][0]['report']['good'])->toBeTrue();
+    $tell(3.0);
+    // What was judged stays as it was judged.
+    expect(bench($job)['parts'][0]['report']['good'])->toBeTrue();
+    test()->postJson('/api/springback/forget', [
+        'bender' => 'Cleat bench bender 22', 'stock' => bench($job)['stock'],
+    ])->assertNoContent();
+    bendPart($job, $bender, $arm)->assertStatus(202);
+    expect(bench($job)['parts'][0]['report'])->toMatchArray(['good' => false])
+        ->and(bench($job)['parts'][0]['report']['reasons'][0])->toContain('short: it can be bent on');
+});
+
 it('keeps what was made where a device goes wrong, and says what to do', function (
     int $from,
     string $code,
@@ -244,7 +265,5 @@ it('refuses what cannot be bent, and devices that are elsewhere', function (arra
 })->with([
     'another machine in the net' => [['bender_at' => '10.0.0.7:7001'], '/bender_at'],
     'no port' => [['arm_at' => '127.0.0.1'], '/arm_at'],
-    'no limit' => [['angle' => 0], '/angle'],
-    'words for a limit' => [['place' => 'near'], '/place'],
     'no end' => [['from' => 'middle'], '/from'],
 ]);

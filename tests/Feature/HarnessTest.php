@@ -412,3 +412,33 @@ it('turns a branch whatever is told of one of its ways', function (): void {
         // It goes to its end only: what is told of the other way is of nothing.
         ->and($angle(['run' => 't2', 'angle' => -40, 'towards' => 'start']))->toEqualWithDelta(60, 1e-6);
 });
+
+it('counts a finding that is waived no more, until it is worse', function (): void {
+    // W1 is 1000 mm long: 50 more than it may be.
+    $long = static fn (float $atMost): array => ['wires' => [
+        Harnesses::wire('W1', 'panel.X.1', 'pump.M.1', ['length' => ['at_most' => $atMost]]),
+    ]];
+    $job = harnessJob($long(950));
+    $found = test()->getJson($job)->json('harnesses.0.findings.0');
+    expect($found)->toMatchArray([
+        'waived' => null, 'waiver' => ['rule' => 'wire-length', 'of' => 'wire W1', 'off' => 50],
+    ]);
+    $open = static fn (): string => implode(' ', test()->getJson($job.'/open-points')->json('open.*.words'));
+    expect($open())->toContain('W1 is too long');
+
+    $told = test()->getJson($job)->json('job.harnesses.0');
+    $told['waived'] = [[...$found['waiver'], 'reason' => 'It is laid in a loop.']];
+    edit($job, 'harnesses', 'h', $told)->assertOk()->assertJsonPath(
+        'harnesses.0.findings.0.waived', 'It is laid in a loop.',
+    );
+    $file = json_decode((string) test()->get($job.'/file')->content());
+    expect($open())->not->toContain('W1 is too long')->and($file->version)->toBe(6);
+
+    $told['wires'] = $long(940)['wires'];
+    edit($job, 'harnesses', 'h', $told)->assertOk()->assertJsonPath('harnesses.0.findings.0.waived', null);
+    expect($open())->toContain('W1 is too long');
+    $told['waived'][0]['reason'] = ' ';
+    edit($job, 'harnesses', 'h', $told)->assertUnprocessable()->assertJsonPath(
+        'pointer', '/harnesses/0/waived/0/reason',
+    );
+});

@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
 use Tests\Cases;
+use Tests\Harnesses;
 
 /** @param  list<string>  $kinds */
 function askPack(string $job, array $kinds, string $format = 'pdf', array $more = []): TestResponse
@@ -81,6 +82,29 @@ it('packs a file for each document, and lists as tables too', function (): void 
         '06-valves.pdf', '06-valves.csv',
     ])->and($files['04-welds.csv'])->toStartWith('weld,run,what,along_mm')
         ->and(pagesOf($files['00-contents.pdf'])[0])->toContain('04-welds.pdf');
+});
+
+it('binds the board of a harness at full size, and its lists', function (): void {
+    $job = opened(json_encode(Harnesses::file(['wires' => [
+        Harnesses::wire('W1', 'panel.X.1', 'pump.M.1'), Harnesses::wire('W2', 'panel.X.2', 'pump.M.2'),
+    ]]), JSON_THROW_ON_ERROR));
+    $files = unzipped(packed($job, ['harness'], 'zip'));
+    $names = array_map(static fn (string $name): string => substr($name, 3), array_keys($files));
+    expect($names)->toContain('h-board.pdf', 'h-wires.csv', 'h-cuts.csv')->not->toContain('h-covers.pdf')
+        ->and($files['01-h-board.pdf'])->toStartWith('%PDF')
+        // Two wires of 1000 mm along the trunk.
+        ->and(substr_count($files['02-h-wires.csv'], "\r\n"))->toBe(3)
+        ->and(pagesOf($files['01-h-board.pdf'])[0])->toContain('W1');
+    // The trunk is 1000 mm long: the sheet is wider than that.
+    preg_match('/MediaBox \[0(?:\.0+)? 0(?:\.0+)? ([\d.]+)/', $files['01-h-board.pdf'], $box);
+    expect((float) $box[1] / 72 * 25.4)->toBeGreaterThan(1000.0);
+
+    // A set that has no trunk of it has no board either.
+    test()->postJson($job.'/edits', ['edits' => [], 'header' => ['sets' => [
+        ['id' => 's', 'name' => 'S', 'runs' => []],
+    ]]])->assertOk();
+    $id = askPack($job, ['harness'], 'pdf', ['set' => 's'])->json('id');
+    test()->getJson("$job/packs/$id")->assertJson(['state' => 'failed']);
 });
 
 it('is of the runs of a set', function (): void {

@@ -196,6 +196,21 @@ it('cannot be changed in the database, and tells when somebody managed to', func
     test()->artisan('bowline:check')->expectsOutputToContain('revision 2 is not as it was issued')->assertFailed();
 });
 
+it('tells when the newest revision was taken out of the database', function (): void {
+    $job = revised();
+    $core = App\Models\Job::query()->findOrFail((int) basename($job));
+    expect(test()->getJson($job.'/revisions')->json('missing'))->toBeFalse();
+    issue($job)->assertStatus(202);
+    moveEnd($job, 300.0);
+    issue($job, 'B')->assertStatus(202);
+    expect(test()->getJson($job.'/revisions')->json('missing'))->toBeFalse();
+
+    $core->revisions()->where('number', 2)->toBase()->delete();
+    expect(HashChain::broken($core))->toBe([2]);
+    test()->getJson($job.'/revisions')->assertJson(['missing' => true])->assertJsonPath('revisions.0.intact', true);
+    test()->artisan('bowline:check')->expectsOutputToContain('revision 2 is not as it was issued')->assertFailed();
+});
+
 it('tells when the job that opens as a revision is not what was issued', function (
     string $column,
     string $value,

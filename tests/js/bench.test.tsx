@@ -34,6 +34,7 @@ const frame = (step: number, phase: 'feed' | 'turn' | 'bend', amount: number) =>
 
 const bench = (more: Partial<Bench> = {}): Bench => ({
   spool: 'feed-1',
+  tolerances: 'corners and ends ± 2 mm, straights ± 1 mm, bends ± 0.5°',
   bender: 'bench-22',
   benders: [{ id: 'bench-22', name: 'Cleat bench bender 22' }],
   stock: 'Tube 12 × 1.5',
@@ -115,17 +116,17 @@ describe('the bench', () => {
     const user = userEvent.setup();
     open(bench());
     const sent = vi.spyOn(api, 'bendPart').mockRejectedValue(new Error('a device is on this machine'));
-    await user.clear(await screen.findByLabelText('Bends ± °'));
-    await user.type(screen.getByLabelText('Bends ± °'), '0.25');
+    expect(
+      await screen.findByText(/^Judged by: corners and ends ± 2 mm, straights ± 1 mm, bends ± 0\.5°/),
+    ).toBeTruthy();
+    await user.clear(screen.getByLabelText('Measuring arm at'));
+    await user.type(screen.getByLabelText('Measuring arm at'), '127.0.0.1:7009');
     await user.click(screen.getByRole('button', { name: 'Bend a part and measure it' }));
     expect(sent).toHaveBeenCalledWith(7, 'feed', {
       bender: 'bench-22',
       from: 'start',
       bender_at: '127.0.0.1:7001',
-      arm_at: '127.0.0.1:7002',
-      place: 2,
-      straight: 1,
-      angle: 0.25,
+      arm_at: '127.0.0.1:7009',
     });
     expect((await screen.findByRole('alert')).textContent).toBe('a device is on this machine');
   });
@@ -236,6 +237,7 @@ describe('a pack', () => {
     });
     await user.click(screen.getByRole('checkbox', { name: /^Arrangement/ }));
     await user.click(screen.getByRole('checkbox', { name: /^Lists/ }));
+    await user.click(screen.getByRole('checkbox', { name: /^Harnesses/ }));
     await user.selectOptions(screen.getByLabelText('Of which runs'), 'fuel');
     await user.selectOptions(screen.getByLabelText('As one file or many'), 'zip');
     await user.click(screen.getByRole('button', { name: 'Make it' }));

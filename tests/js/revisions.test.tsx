@@ -294,6 +294,8 @@ describe('revisions', () => {
 });
 
 describe('what stands on the drawings', () => {
+  const SHOWN = { entries: {}, values: [] };
+
   test('is merged when its turn comes, own fields too', async () => {
     const user = userEvent.setup();
     // The job as it is when the edit is made has a field more than the window shows.
@@ -303,9 +305,12 @@ describe('what stands on the drawings', () => {
     });
     useWorkbench.setState({ panel: 'sheets' });
     render(<SheetsDialog />, {
-      wrapper: inJob({ ...STATE, job: { sheets: { fields: [{ name: 'Hull', value: '' }] } } as unknown as Job }, {
-        edit,
-      } as unknown as Partial<JobAccess>),
+      wrapper: inJob(
+        { ...STATE, ...SHOWN, job: { sheets: { fields: [{ name: 'Hull', value: '' }] } } as unknown as Job },
+        {
+          edit,
+        } as unknown as Partial<JobAccess>,
+      ),
     });
     await user.click(screen.getByRole('button', { name: 'Add a field' }));
     await user.selectOptions(screen.getByLabelText('Projection'), 'third');
@@ -318,5 +323,43 @@ describe('what stands on the drawings', () => {
         { name: 'Project', value: '' },
       ],
     });
+  });
+
+  test('keeps a picture as a JPEG for the title block, and takes it out again', async () => {
+    const user = userEvent.setup();
+    let job = { sheets: { company: 'Yard' } } as unknown as Job;
+    const edit = vi.fn(async (_: unknown, header: unknown) => {
+      job = { ...job, ...(header as (job: Job) => Partial<Job>)(job) };
+    });
+    const open = () =>
+      render(<SheetsDialog />, {
+        wrapper: inJob({ ...STATE, ...SHOWN, job }, { edit } as unknown as Partial<JobAccess>),
+      });
+    vi.stubGlobal('URL', Object.assign(URL, { createObjectURL: () => 'blob:logo', revokeObjectURL: () => undefined }));
+    const decode = vi.fn(async () => undefined);
+    HTMLImageElement.prototype.decode = decode;
+    vi.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue({
+      fillRect: () => undefined,
+      drawImage: () => undefined,
+    } as unknown as CanvasRenderingContext2D as never);
+    vi.spyOn(HTMLCanvasElement.prototype, 'toDataURL').mockReturnValue('data:image/jpeg;base64,QUJD');
+    useWorkbench.setState({ panel: 'sheets' });
+    open();
+    await user.upload(screen.getByLabelText('Picture of the logo'), new File(['x'], 'logo.png', { type: 'image/png' }));
+    await waitFor(() => expect(job.sheets).toEqual({ company: 'Yard', logo: 'QUJD' }));
+    cleanup();
+
+    open();
+    expect(screen.getByRole('img', { name: 'Logo on the drawings' }).getAttribute('src')).toBe(
+      'data:image/jpeg;base64,QUJD',
+    );
+    await user.click(screen.getByRole('button', { name: 'Take out the logo' }));
+    await waitFor(() => expect(job.sheets?.logo).toBeUndefined());
+    decode.mockRejectedValue(new Error('broken'));
+    await user.upload(
+      screen.getByLabelText('Picture of the logo'),
+      new File(['x'], 'words.png', { type: 'image/png' }),
+    );
+    expect((await screen.findByRole('alert')).textContent).toBe('“words.png” is no picture that can be shown here.');
   });
 });

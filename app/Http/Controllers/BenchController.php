@@ -49,6 +49,7 @@ final readonly class BenchController
         return response()->json([
             ...BenchWriter::write($program, $space, $question->bender),
             'spool' => $question->spool, 'bender' => $question->bender?->id, 'stock' => $stock,
+            'tolerances' => $question->tolerances->words($question->laid->run->units),
             'benders' => array_map(
                 static fn (Bender $one): array => ['id' => $one->id, 'name' => $one->name], $question->able,
             ),
@@ -83,10 +84,10 @@ final readonly class BenchController
             'job_id' => $job->id, 'run' => $run, 'spool' => $question->spool, 'bender' => $body->get('bender')->text(),
             'is_reversed' => $isReversed, 'bender_at' => self::address($body->get('bender_at')),
             'arm_at' => self::address($body->get('arm_at')), 'asked_at' => now(),
-            'limits' => array_map(
-                static fn (string $key): float => self::number($body->get($key)),
-                ['place' => 'place', 'straight' => 'straight', 'angle' => 'angle'],
-            ),
+            'limits' => [
+                'place' => $question->tolerances->place, 'straight' => $question->tolerances->straight,
+                'angle' => rad2deg($question->tolerances->angle),
+            ],
         ]);
         BendPart::dispatch($part->id);
 
@@ -127,12 +128,6 @@ final readonly class BenchController
         return preg_match('/^(127\.0\.0\.1|localhost):([0-9]{1,5})$/', $node->text()) === 1
             ? $node->text()
             : throw $node->error('a device is on this machine: write 127.0.0.1, a colon and its port');
-    }
-
-    /** Returns a number that the schema has found to be one. */
-    private static function number(Node $node): float
-    {
-        return is_numeric($node->value) ? (float) $node->value : throw $node->error('this must be a number');
     }
 
     private static function find(Job $job, int $part): BentPart

@@ -14,6 +14,7 @@ use Bowline\Drawing\DrawingQuestion;
 use Bowline\Drawing\Plan\Plan;
 use Bowline\Exchange\Plan\PlanFormats;
 use Bowline\Job as CoreJob;
+use Bowline\Job\Entry;
 use Bowline\Job\JobError;
 use Bowline\Routing\Run;
 use Bowline\Solving\SolvedRun;
@@ -77,17 +78,28 @@ final readonly class DrawingController
         $view = $request->query->has('view') ? $request->query->getString('view') : null;
 
         $cut = $request->query->has('cut') ? $request->query->getString('cut') : null;
-        if ($cut !== null && (! is_numeric($cut) || ! is_finite((float) $cut))) {
-            throw JobError::at('/cut', 'this must be a coordinate in mm');
-        }
 
         return [
             $kind::draw(new DrawingQuestion(
                 $core, $runs, $paper, $date, $request->query->getString('tape') === 'yes', $view,
-                $cut === null ? null : (float) $cut,
+                $cut === null ? null : self::coordinate($cut, $core),
             )),
             $kind::isOfRun() ? $runs[0]->laid->run->name : $job->name, $date,
         ];
+    }
+
+    /**
+     * Returns a coordinate as it was typed, in the units of the job or its own, in mm.
+     *
+     * @throws JobError
+     */
+    private static function coordinate(string $typed, CoreJob $core): float
+    {
+        try {
+            return Entry::read($typed, $core->site->values, $core->site->units)->value;
+        } catch (JobError $error) {
+            throw JobError::at('/cut', 'where it is cut is no coordinate: '.$error->getMessage());
+        }
     }
 
     /** @return list<Run> the runs that the query names, with slashes between their ids; all where it names none */

@@ -31,6 +31,7 @@ final readonly class RevisionController
             'state' => $job->isInCheck() ? 'in-check' : 'working',
             'checking' => $job->isInCheck() ? $job->checking : null,
             'next' => $job->extras->revision ?? (Issuing::after($revisions->first()->name ?? '') ?? 'A'),
+            'missing' => $revisions->whereIn('number', $broken)->count() < count($broken),
             'revisions' => $revisions->map(static fn (Revision $one): array => self::forApi(
                 $one, $one->number !== $newest, ! in_array($one->number, $broken, true),
             ))->all(),

@@ -11,6 +11,7 @@ use Bowline\Console\Outcome;
 use Bowline\Exchange\Pack\JobDocuments;
 use Bowline\Exchange\Pack\Pack as Documents;
 use Bowline\Job\JobError;
+use Bowline\Solving\HarnessSolver;
 
 final class Pack implements Command
 {
@@ -28,7 +29,7 @@ final class Pack implements Command
     {
         return [
             Option::run(),
-            new Option('of', 'KINDS', 'arrangement, isometric, bend-sheet, lists, commas between; all if left out'),
+            new Option('of', 'KINDS', implode(', ', JobDocuments::KINDS).', commas between; all if left out'),
         ];
     }
 
@@ -44,7 +45,9 @@ final class Pack implements Command
             }
         }
         $date = date('Y-m-d');
-        $documents = (new JobDocuments($input->job, $solved, $date))->of($kinds);
+        $documents = (new JobDocuments(
+            $input->job, $solved, (new HarnessSolver($input->job))->all(), $date,
+        ))->of($kinds);
         if ($documents === []) {
             throw JobError::at('', 'there is nothing of that to bind');
         }

@@ -45,6 +45,11 @@ final readonly class PlanShift implements PlanVisitor
         );
     }
 
+    public function image(PlanImage $image): PlanImage
+    {
+        return new PlanImage($image->layer, $this->at($image->at), $image->width, $image->height, $image->jpeg);
+    }
+
     /**
      * @param  array{float, float}  $point
      * @return array{float, float}

@@ -22,4 +22,7 @@ interface PlanVisitor
 
     /** @return Answer */
     public function text(PlanText $text): mixed;
+
+    /** @return Answer */
+    public function image(PlanImage $image): mixed;
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Drawing\Sheet;
 
+use Bowline\Drawing\Plan\PlanImage;
 use Bowline\Drawing\Plan\PlanPath;
 use Bowline\Job\SheetSettings;
 use Bowline\Job\Units;
@@ -22,6 +23,13 @@ final readonly class TitleBlock
     private const OWN_ROW = 6.0;
 
     private const CODE = 30.0;
+
+    /** Rows beside which the logo stands: those of owner and job. */
+    private const LOGO_ROWS = 2;
+
+    private const LOGO_WIDEST = 40.0;
+
+    private const LOGO_MARGIN = 1.0;
 
     /** Height of the name of a field over its value. */
     private const NAME = 1.25;
@@ -76,11 +84,13 @@ final readonly class TitleBlock
             [$left + $wide / 2, self::MARGIN + $this->height() / 2], [$wide / 2, $this->height() / 2], 0.0,
         ));
         $code = $this->code === '' ? 0.0 : self::CODE;
+        $logo = $this->logo($canvas, $left, self::MARGIN + $this->height());
         $y = self::MARGIN + $this->height();
-        foreach ($this->rows($scale, $sheet, $sheets) as [$rowHeight, $cells]) {
-            $x = $left;
+        foreach ($this->rows($scale, $sheet, $sheets) as $number => [$rowHeight, $cells]) {
+            $beside = $number < self::LOGO_ROWS ? $logo : 0.0;
+            $x = $left + $beside;
             foreach ($cells as [$share, $name, $value]) {
-                $cell = ($wide - $code) * $share;
+                $cell = ($wide - $code - $beside) * $share;
                 $this->cell($canvas, $x, $y - $rowHeight, $cell, $rowHeight, $name, $value);
                 $x += $cell;
             }
@@ -91,6 +101,29 @@ final readonly class TitleBlock
         }
 
         return $this->inside($canvas->paper);
+    }
+
+    /**
+     * Draws the logo beside the first rows, as large as it can be there.
+     *
+     * @return float how wide the room is that it takes, mm; 0 where there is none
+     */
+    private function logo(Canvas $canvas, float $left, float $top): float
+    {
+        $logo = $this->settings->logo;
+        if ($logo === null) {
+            return 0.0;
+        }
+        $high = self::LOGO_ROWS * self::ROW;
+        $scale = min($high - 2 * self::LOGO_MARGIN, (self::LOGO_WIDEST - 2 * self::LOGO_MARGIN) / $logo->ratio);
+        $wide = $scale * $logo->ratio + 2 * self::LOGO_MARGIN;
+        $canvas->rectangle('frame', $left, $top - $high, $wide, $high, Canvas::NARROW);
+        $canvas->add(new PlanImage(
+            'title', [$left + self::LOGO_MARGIN, $top - ($high + $scale) / 2], $scale * $logo->ratio, $scale,
+            $logo->jpeg,
+        ));
+
+        return $wide;
     }
 
     /** @return list<array{float, list<array{float, string, string}>}> by row: height; share, name and value of each */

@@ -11,26 +11,31 @@ use Bowline\Drawing\DrawingQuestion;
 use Bowline\Drawing\ListSheet;
 use Bowline\Drawing\PipeIsometric;
 use Bowline\Drawing\Plan\Plan;
+use Bowline\Exchange\HarnessTables;
 use Bowline\Exchange\Lists\JobLists;
 use Bowline\Exchange\ListTable;
+use Bowline\Exchange\Plan\Boards;
 use Bowline\Job;
 use Bowline\Job\StockKind;
+use Bowline\Solving\SolvedHarness;
 use Bowline\Solving\SolvedRun;
 use Bowline\Solving\SolvedSpool;
 
 /** The drawings and lists that can be made of a job, in the order in which they are bound. */
 final readonly class JobDocuments
 {
-    /** Kinds of documents: the words of drawings, and lists. */
-    public const KINDS = ['arrangement', 'isometric', 'bend-sheet', 'lists'];
+    /** Kinds of documents: the words of drawings, boards of harnesses with their lists, and lists of the job. */
+    public const KINDS = ['arrangement', 'isometric', 'bend-sheet', 'harness', 'lists'];
 
     /**
      * @param  list<SolvedRun>  $runs  that the documents are of
+     * @param  list<SolvedHarness>  $harnesses  of the job; those are taken whose trunks are all among the runs
      * @param  string  $date  that stands on them; empty for none
      */
     public function __construct(
         private Job $job,
         private array $runs,
+        private array $harnesses,
         private string $date,
     ) {
     }
@@ -60,7 +65,36 @@ final readonly class JobDocuments
             }
         }
 
-        return $is('lists') ? [...$all, ...$this->lists()] : $all;
+        return [...$all, ...$is('harness') ? $this->harnesses() : [], ...$is('lists') ? $this->lists() : []];
+    }
+
+    /** @return list<Document> the board of each harness, and its lists that have rows */
+    private function harnesses(): array
+    {
+        $runs = array_map(static fn (SolvedRun $run): string => $run->laid->run->id, $this->runs);
+        $units = $this->job->site->units;
+        $all = [];
+        foreach ($this->harnesses as $solved) {
+            $harness = $solved->laid->harness;
+            if (array_diff($harness->trunks, $runs) !== []) {
+                continue;
+            }
+            $all[] = new Document(
+                'harness', $harness->id.'-board', 'Board: '.$harness->name,
+                static fn (): array => [Boards::plan($solved, $units)],
+            );
+            foreach (HarnessTables::all($solved, $units) as $word => $table) {
+                if ($table->rows !== []) {
+                    $title = sprintf('%s: %s', $harness->name, $word);
+                    $all[] = new Document(
+                        'harness', $harness->id.'-'.$word, $title,
+                        fn (): array => self::sheets($this->job, $title, $table, $this->date), $table,
+                    );
+                }
+            }
+        }
+
+        return $all;
     }
 
     /** @return list<SolvedRun> runs that are made by themselves: no trunks of a harness, no channels in a block */

@@ -6,6 +6,7 @@ namespace Bowline\Exchange\Plan;
 
 use Bowline\Drawing\Plan\Plan;
 use Bowline\Drawing\Plan\PlanCircle;
+use Bowline\Drawing\Plan\PlanImage;
 use Bowline\Drawing\Plan\PlanLine;
 use Bowline\Drawing\Plan\PlanPath;
 use Bowline\Drawing\Plan\PlanShift;
@@ -101,6 +102,12 @@ final readonly class PlanDxf implements PlanVisitor
             [50, self::number(rad2deg($text->angle))], [72, $anchor], ...self::point(11, $text->at),
             [100, 'AcDbText'],
         ];
+    }
+
+    /** Returns nothing: a DXF file holds no pixels, only names of other files that have them. */
+    public function image(PlanImage $image): array
+    {
+        return [];
     }
 
     /** Returns a text as AC1015 has it: what is not ASCII by its code point. */

@@ -6,6 +6,7 @@ namespace Bowline\Exchange\Plan;
 
 use Bowline\Drawing\Plan\Plan;
 use Bowline\Drawing\Plan\PlanCircle;
+use Bowline\Drawing\Plan\PlanImage;
 use Bowline\Drawing\Plan\PlanLine;
 use Bowline\Drawing\Plan\PlanPath;
 use Bowline\Drawing\Plan\PlanText;
@@ -223,6 +224,16 @@ final class PlanPdf implements PlanVisitor
         $this->pdf->Rotate(rad2deg($text->angle), $x, $y);
         $this->pdf->Text($x - $back, $y, $text->text, 0, false, true, 0, 0, '', false, '', 0, false, 'L');
         $this->pdf->StopTransform();
+
+        return null;
+    }
+
+    public function image(PlanImage $image): null
+    {
+        $this->pdf->Image(
+            '@'.$image->jpeg, $this->left + $image->at[0], $this->top - $image->at[1] - $image->height, $image->width,
+            $image->height, 'JPEG',
+        );
 
         return null;
     }

@@ -6,6 +6,7 @@ namespace Bowline\Exchange\Plan;
 
 use Bowline\Drawing\Plan\Plan;
 use Bowline\Drawing\Plan\PlanCircle;
+use Bowline\Drawing\Plan\PlanImage;
 use Bowline\Drawing\Plan\PlanLine;
 use Bowline\Drawing\Plan\PlanPath;
 use Bowline\Drawing\Plan\PlanShape;
@@ -88,6 +89,15 @@ final readonly class PlanSvg implements PlanVisitor
                 ' textLength="%s" lengthAdjust="spacingAndGlyphs"', self::number(round($text->width, 3)),
             )),
             self::escaped($text->text),
+        );
+    }
+
+    public function image(PlanImage $image): string
+    {
+        return sprintf(
+            '<image x="%s" y="%s" width="%s" height="%s" href="data:image/jpeg;base64,%s"/>',
+            self::number($image->at[0]), self::number($this->height - $image->at[1] - $image->height),
+            self::number($image->width), self::number($image->height), base64_encode($image->jpeg),
         );
     }
 

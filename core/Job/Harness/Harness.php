@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Job\Harness;
 
+use Bowline\Job\WaivedFinding;
+
 /** Wires that go along trunks. */
 final readonly class Harness
 {
@@ -21,6 +23,7 @@ final readonly class Harness
      * @param  array<string, float>  $angles  by which trunks are turned on its board against those that they leave,
      *     degrees, by their ids; of one direction along a trunk "t1>" (towards its end) and "t1<"
      * @param  BuiltBoard|null  $built  its board as it was built last
+     * @param  list<WaivedFinding>  $waived  findings of it that are accepted
      */
     public function __construct(
         public string $id,
@@ -38,6 +41,7 @@ final readonly class Harness
         public ?float $longest = null,
         public array $angles = [],
         public ?BuiltBoard $built = null,
+        public array $waived = [],
     ) {
     }
 

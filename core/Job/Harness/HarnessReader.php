@@ -8,6 +8,7 @@ use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Job\StockKind;
+use Bowline\Job\WaivedFinding;
 
 /** Reads the harnesses of a job. */
 final class HarnessReader
@@ -97,6 +98,7 @@ final class HarnessReader
             $this->node->find('board')?->find('built') === null
                 ? null
                 : BuiltBoard::read($this->node->get('board')->get('built'), $values),
+            array_map(WaivedFinding::read(...), $this->node->list('waived')),
         );
     }
 

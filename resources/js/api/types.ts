@@ -638,6 +638,11 @@ export interface Sheets {
    * General tolerances, in words.
    */
   tolerance?: string;
+  part_tolerances?: PartTolerances;
+  /**
+   * Of the owner, in the title block: a JPEG in grey or RGB, in base64.
+   */
+  logo?: string;
   /**
    * The axis that points north.
    */
@@ -648,6 +653,26 @@ export interface Sheets {
    * @maxItems 24
    */
   fields?: SheetField[];
+}
+/**
+ * How far bent parts may be off: on the bend sheet, and what parts are judged by on the bench.
+ *
+ * This interface was referenced by `Job`'s JSON-Schema
+ * via the `definition` "partTolerances".
+ */
+export interface PartTolerances {
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  place?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  straight?: number | string;
+  /**
+   * Millimetres, degrees or a count; or an expression over the named values.
+   */
+  angle?: number | string;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -3830,7 +3855,7 @@ export interface WaivedFinding {
    */
   rule: string;
   /**
-   * What of the run it is about: "bend 2", "leg 3", "end from"; numbers as in a finding.
+   * What of the run it is about: "bend 2", "leg 3", "end from"; numbers as in a finding. Of a harness: "wire 12", "trunk t2".
    */
   of: string;
   /**
@@ -4043,6 +4068,12 @@ export interface Harness {
      */
     name?: string;
   }[];
+  /**
+   * Findings of it that are accepted.
+   *
+   * @maxItems 200
+   */
+  waived?: WaivedFinding[];
   /**
    * Classes of wires of which the first is not laid beside the second where there is another way.
    */
@@ -4966,6 +4997,18 @@ export interface HarnessFinding {
   span: [number, number] | null;
   measured: number | null;
   required: number | null;
+  /**
+   * The reason for which it is accepted; it does not count then.
+   */
+  waived: string | null;
+  /**
+   * What is put into the harness, with a reason, to waive it.
+   */
+  waiver: {
+    rule: string;
+    of: string;
+    off?: number;
+  };
   remedies: string[];
   cures: Cure[];
 }
@@ -6308,6 +6351,10 @@ export interface Revisions {
    * Name that the next one is likely to get.
    */
   next: string;
+  /**
+   * Whether the newest was taken out of the database.
+   */
+  missing: boolean;
   revisions: JobRevision[];
 }
 /**
@@ -6547,6 +6594,10 @@ export interface Bench {
    * Those that can bend it.
    */
   benders: AbleBender[];
+  /**
+   * By which parts are judged, in words.
+   */
+  tolerances: string;
   stock: string;
   cut: number;
   steps: BenchStep[];
@@ -6699,18 +6750,6 @@ export interface NewPart {
   from: "start" | "end";
   bender_at: string;
   arm_at: string;
-  /**
-   * How far a corner or an end may be off, mm.
-   */
-  place: number;
-  /**
-   * How far a straight may be off, mm.
-   */
-  straight: number;
-  /**
-   * How far a bend may be off, degrees.
-   */
-  angle: number;
 }
 /**
  * What is known of a stock on a bender is forgotten.
@@ -6733,8 +6772,8 @@ export interface NewPack {
    * @minItems 1
    */
   kinds: [
-    "arrangement" | "isometric" | "bend-sheet" | "lists",
-    ...("arrangement" | "isometric" | "bend-sheet" | "lists")[]
+    "arrangement" | "isometric" | "bend-sheet" | "harness" | "lists",
+    ...("arrangement" | "isometric" | "bend-sheet" | "harness" | "lists")[]
   ];
   /**
    * The set of runs that they are of; all runs when left out.

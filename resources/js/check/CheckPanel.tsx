@@ -8,7 +8,8 @@ import { Button } from '../ui/Button';
 import { Remarks } from './Remarks';
 import { TooNear } from './TooNear';
 
-const isBroken = ({ severity, waived }: Finding) => severity === 'violation' && waived === null;
+const isBroken = ({ severity, waived }: Pick<Finding, 'severity' | 'waived'>) =>
+  severity === 'violation' && waived === null;
 
 /** What is broken first, what is waived last. */
 const rank = (finding: Finding) => (finding.waived !== null ? 2 : isBroken(finding) ? 0 : 1);
@@ -29,8 +30,8 @@ export function CheckPanel() {
     return fault === null ? [] : [{ block, fault }];
   });
   const ofWires = harnesses.flatMap((harness) => harness.findings);
-  const brokenWires = ofWires.filter(({ severity }) => severity === 'violation').length;
-  const waived = findings.filter(({ finding }) => finding.waived !== null).length;
+  const brokenWires = ofWires.filter(isBroken).length;
+  const waived = [...findings.map(({ finding }) => finding), ...ofWires].filter((one) => one.waived !== null).length;
   const broken = findings.filter(({ finding }) => isBroken(finding)).length;
   return (
     <>

@@ -58,6 +58,11 @@ function Revisions() {
             None yet. What is issued stays as it is: the job, its drawings and tables, under a name and a date.
           </p>
         )}
+        {data.missing && (
+          <p className="text-danger mb-1">
+            <Mark status="violation" /> The newest revision is missing: somebody has taken it out of the database.
+          </p>
+        )}
         {data.revisions.map((one) => (
           <OneRevision
             key={one.number}

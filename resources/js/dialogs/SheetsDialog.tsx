@@ -1,16 +1,19 @@
 import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import type { Sheets } from '../api/types';
 import { Field } from '../job/Field';
 import { NameField } from '../job/NameField';
-import { FieldHome } from '../job/NumberField';
+import { FieldHome, NumberField } from '../job/NumberField';
 import { PAPERS } from '../job/papers';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
+import { FileButton } from '../ui/FileButton';
 import { IconButton } from '../ui/IconButton';
+import { jpegOf } from '../ui/jpegOf';
 import { Row } from '../ui/Section';
 
 const TEXTS = [
@@ -108,7 +111,12 @@ function Fields() {
           />
         </Row>
       ))}
-      <div className="caption mt-2">
+      <PartTolerances sheets={sheets} onChange={change} />
+      <LogoRow
+        logo={sheets.logo}
+        onChange={(logo) => keep({ logo }, logo === undefined ? 'Take out the logo' : 'Change the logo')}
+      />
+      <div className="caption caption-row mt-2">
         <span>Fields of your own</span>
         <Button
           disabled={fields.length >= 8}
@@ -140,6 +148,82 @@ function Fields() {
           />
         </div>
       ))}
+    </>
+  );
+}
+
+/** How far bent parts may be off; left empty, the server takes what is usual. */
+function PartTolerances({
+  sheets,
+  onChange,
+}: {
+  sheets: Sheets;
+  onChange: (changed: (sheets: Sheets) => Partial<Sheets>, what: string) => Promise<void>;
+}) {
+  const field = (key: 'place' | 'straight' | 'angle', label: string) => (
+    <Row label={label} wide>
+      <NumberField
+        label={label}
+        value={sheets.part_tolerances?.[key]}
+        placeholder="as usual"
+        plain={key === 'angle'}
+        unit={key === 'angle' ? '°' : undefined}
+        onChange={(value) =>
+          onChange(
+            (before) => ({ part_tolerances: { ...before.part_tolerances, [key]: value } }),
+            'Change how far bent parts may be off',
+          )
+        }
+      />
+    </Row>
+  );
+  return (
+    <>
+      <div className="caption caption-row mt-2">
+        <span>Bent parts may be off by</span>
+      </div>
+      {field('place', 'Corners ±')}
+      {field('straight', 'Straights ±')}
+      {field('angle', 'Bends ±')}
+    </>
+  );
+}
+
+function LogoRow({
+  logo,
+  onChange,
+}: {
+  logo: string | undefined;
+  onChange: (logo: string | undefined) => Promise<void>;
+}) {
+  const [fault, setFault] = useState<string | null>(null);
+  const take = async (file: File) => {
+    setFault(null);
+    try {
+      await onChange(await jpegOf(file));
+    } catch (reason) {
+      setFault(reason instanceof Error ? reason.message : String(reason));
+    }
+  };
+  return (
+    <>
+      <div className="caption caption-row mt-2">
+        <span>Logo</span>
+        <FileButton label="Picture of the logo" accept="image/*" onFile={(file) => tell(take(file))}>
+          {logo === undefined ? 'Add a logo' : 'Take another'}
+        </FileButton>
+      </div>
+      {logo !== undefined && (
+        <div className="logo-row">
+          <img src={`data:image/jpeg;base64,${logo}`} alt="Logo on the drawings" />
+          <IconButton icon={Trash2} name="Take out the logo" onClick={() => tell(onChange(undefined))} />
+        </div>
+      )}
+      {fault !== null && (
+        <p className="text-danger mb-1" role="alert">
+          {fault}
+        </p>
+      )}
     </>
   );
 }

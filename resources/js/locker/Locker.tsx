@@ -28,7 +28,11 @@ const boreWords = (bore: number | string | undefined) => (typeof bore === 'numbe
 
 /** The worst of what is found of a harness. */
 const worstOf = (findings: readonly HarnessFinding[]) =>
-  findings.some((one) => one.severity === 'violation') ? 'violation' : findings.length > 0 ? 'warning' : 'good';
+  findings.some((one) => one.severity === 'violation' && one.waived === null)
+    ? 'violation'
+    : findings.some((one) => one.waived === null)
+      ? 'warning'
+      : 'good';
 
 /** The items of a job: those that need work in this stage first. */
 export function Locker({ stage }: { stage: Stage }) {

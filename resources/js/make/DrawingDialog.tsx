@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { api, type DrawingOptions, files } from '../api/client';
 import { PAPERS } from '../job/papers';
+import { units } from '../job/units';
 import { useJob } from '../job/useJob';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -88,8 +89,8 @@ export function DrawingDialog({ kind, title, run, spool, onClose }: Props) {
           {isArrangement && axis !== undefined && (
             <input
               className="form-control form-control-sm section-at"
-              aria-label={`Section at ${axis}, mm`}
-              placeholder={`section at ${axis}, mm`}
+              aria-label={`Section at ${axis}, ${units().word}`}
+              placeholder={`section at ${axis}, ${units().word}`}
               inputMode="decimal"
               value={entered}
               onChange={(event) => setEntered(event.target.value)}

@@ -14,6 +14,7 @@ const KINDS: readonly (readonly [Kind, string, string])[] = [
   ['arrangement', 'Arrangement', 'the whole job from four sides'],
   ['isometric', 'Isometrics', 'one for each pipe and tube with corners'],
   ['bend-sheet', 'Bend sheets', 'one for each spool'],
+  ['harness', 'Harnesses', 'the board of each at full size, and its lists'],
   ['lists', 'Lists', 'materials, cuts, welds, supports, valves, hoses: those that have something in them'],
 ];
 

@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use Bowline\Geometry\Vector;
+use Bowline\Job\PartTolerances;
+use Bowline\Job\Units;
 use Bowline\Shop\BendFilm;
 use Bowline\Shop\BendProgram;
 use Bowline\Shop\BendStep;
@@ -10,7 +12,6 @@ use Bowline\Shop\FilmFrame;
 use Bowline\Shop\MachineSpace;
 use Bowline\Shop\MadeTube;
 use Bowline\Shop\MeasuredTube;
-use Bowline\Shop\PartLimits;
 use Bowline\Shop\PartReport;
 use Tests\Jobs;
 
@@ -32,7 +33,7 @@ function measuredAs(MadeTube $tube): MeasuredTube
 }
 
 /** @param  array<int, float>  $angles  degrees more, by bend; $straights likewise mm */
-function partOff(array $angles = [], array $straights = []): PartReport
+function partOff(array $angles = [], array $straights = [], ?Units $units = null): PartReport
 {
     $wanted = twoBends()->wanted();
     $bends = [];
@@ -41,7 +42,8 @@ function partOff(array $angles = [], array $straights = []): PartReport
     }
 
     return PartReport::of(
-        twoBends(), measuredAs(new MadeTube($bends, $wanted->tail + ($straights[2] ?? 0.0), 12.0)), new PartLimits,
+        twoBends(), measuredAs(new MadeTube($bends, $wanted->tail + ($straights[2] ?? 0.0), 12.0)),
+        new PartTolerances(1.0), $units ?? Units::millimetres(),
     );
 }
 
@@ -71,7 +73,17 @@ it('says of a part whether it is good, can be saved, or is scrap', function (
     ],
     'one short and one too far' => [[0 => -0.9, 1 => 0.9], [], 'Scrap', 'Bend 1 is 0.90° short: it can be bent on.'],
     'a straight that is too short stays so' => [[], [1 => -1.5], 'Scrap', 'Straight 2 is 1.50 mm too short.'],
-    'a tail that is too long' => [[], [2 => 2.5], 'Scrap', 'Straight 3 is 2.50 mm too long.'],
+    'a tail that is too long' => [
+        [], [2 => 2.5], 'It can be saved: cut 2.50 mm off straight 3',
+        'Straight 3 is 2.50 mm too long: it can be cut off.',
+    ],
+    'a tail that is too short' => [[], [2 => -2.5], 'Scrap', 'Straight 3 is 2.50 mm too short.'],
+    'both ends too long' => [[], [0 => 3.0, 2 => 1.5],
+        'It can be saved: cut 3.00 mm off straight 1, cut 1.50 mm off straight 3', 'Straight 1 is 3.00 mm too long'],
+    'one between bends that is too long' => [[], [1 => 1.5], 'Scrap', 'Straight 2 is 1.50 mm too long.'],
+    // Bent on by 4°, 2.09 mm of the tail are drawn round the die: 5 mm more than that are too many.
+    'a bend that is short and a tail that is long' => [[1 => -4.0], [2 => 7.09],
+        'It can be saved: bend on bend 2 by 4.00°, cut 5.00 mm off straight 3', 'Bend 2 is 4.00° short'],
     // 0.49° over a leg of 300 is 2.6 mm, of which laying it onto the design leaves more than one.
     'all within their limits, but not together' => [
         [0 => 0.49, 1 => 0.49], [0 => 0.9, 1 => 0.9], 'Scrap',
@@ -144,3 +156,16 @@ it('shows the bending from the raw tube to the finished one', function (int $see
         ->and(array_unique(array_map(static fn (FilmFrame $one): int => $one->step, $frames)))
         ->toHaveCount(count($program->steps));
 })->with([2, 5, 9]);
+
+it('tells a part in the units of its job', function (): void {
+    // 2.54 mm are a tenth of an inch.
+    $report = partOff([], [2 => 2.54], Units::inches());
+    expect($report->reasons)->toBe(['Straight 3 is 0.1000 in too long: it can be cut off.'])
+        ->and($report->advice())->toContain('cut 0.1000 in off straight 3');
+});
+
+it('lays a part whose end is cut off onto its design by all but that', function (): void {
+    // As long as designed but for 8 mm at its end: only that end is off.
+    $off = array_column(partOff([], [2 => 8.0])->off, 'by');
+    expect(max(array_slice($off, 0, 3)))->toBeLessThan(1e-6)->and($off[3])->toEqualWithDelta(8.0, 1e-6);
+});

@@ -121,7 +121,6 @@ function Bend({
   const client = useQueryClient();
   const [benderAt, setBenderAt] = useState(bench.bender_at ?? '127.0.0.1:');
   const [armAt, setArmAt] = useState(bench.arm_at ?? '127.0.0.1:');
-  const [limits, setLimits] = useState({ place: '2', straight: '1', angle: '0.5' });
   const [fault, setFault] = useState<string | null>(null);
   const part = bench.parts.find((one) => UNDER_WAY.includes(one.state));
   const again = () => client.invalidateQueries({ queryKey: ['bench', state.id, run.id] });
@@ -134,26 +133,12 @@ function Bend({
         from,
         bender_at: benderAt,
         arm_at: armAt,
-        place: Number(limits.place),
-        straight: Number(limits.straight),
-        angle: Number(limits.angle),
       });
     } catch (reason) {
       setFault(reason instanceof Error ? reason.message : String(reason));
     }
     await again();
   };
-  const limit = (key: keyof typeof limits, label: string) => (
-    <label>
-      {label}
-      <input
-        className="form-control form-control-sm figure"
-        inputMode="decimal"
-        value={limits[key]}
-        onChange={(event) => setLimits({ ...limits, [key]: event.target.value })}
-      />
-    </label>
-  );
   return (
     <>
       <div className="issue-fields">
@@ -173,10 +158,8 @@ function Bend({
             onChange={(event) => setArmAt(event.target.value)}
           />
         </label>
-        {limit('place', 'Corners ± mm')}
-        {limit('straight', 'Straights ± mm')}
-        {limit('angle', 'Bends ± °')}
       </div>
+      <p className="quiet mb-2">Judged by: {bench.tolerances}. They are told with the drawings.</p>
       {fault !== null && (
         <p className="text-danger mb-1" role="alert">
           {fault}

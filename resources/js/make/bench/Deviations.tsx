@@ -1,6 +1,7 @@
 import type { PartReport } from '../../api/types';
-import { lengthEven } from '../../job/format';
+import { lengthEven, showEven } from '../../job/format';
 import { Mark } from '../../job/Mark';
+import { units } from '../../job/units';
 import { flat, line, windowOf } from './project';
 
 /** How large the farthest corner is drawn off, as a part of the picture. */
@@ -31,7 +32,7 @@ export function Deviations({ report }: { report: PartReport }) {
                 <td>{lengthEven(straight.wanted)}</td>
                 <td />
                 <td>{lengthEven(straight.got)}</td>
-                <td>{signed(straight.got - straight.wanted)}</td>
+                <td>{signedLength(straight.got - straight.wanted)}</td>
               </tr>,
               bend !== undefined && (
                 // biome-ignore lint/suspicious/noArrayIndexKey: a bend is its place
@@ -80,14 +81,14 @@ function Picture({ report: { design, part, off } }: { report: PartReport }) {
                 textAnchor={isLeft ? 'end' : 'start'}
                 fontSize={size / 24}
               >
-                {place?.by.toFixed(2)}
+                {place !== undefined && lengthEven(place.by, 2)}
               </text>
             </g>
           );
         })}
       </svg>
       <figcaption className="quiet">
-        Grey as designed, the line as measured; mm off at start, corners and end, drawn {times} times.
+        Grey as designed, the line as measured; {units().word} off at start, corners and end, drawn {times} times.
       </figcaption>
     </figure>
   );
@@ -111,4 +112,8 @@ export function Verdict({ report }: { report: PartReport }) {
   );
 }
 
-const signed = (value: number) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(2)}`;
+const sign = (value: number) => (value < 0 ? '−' : '+');
+
+const signed = (value: number) => `${sign(value)}${showEven(Math.abs(value), 2)}`;
+
+const signedLength = (value: number) => `${sign(value)}${lengthEven(Math.abs(value), 2)}`;

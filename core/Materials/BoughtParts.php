@@ -163,9 +163,7 @@ final class BoughtParts
         $bolts = FlangeBolts::of($flange, $gasket);
 
         return array_values(array_filter([
-            $bolts === null ? null : new BoughtPart(
-                $mark, 'bolt', sprintf('Bolt %s, ISO 4014, with nut and 2 washers', $bolts->words()), $bolts->count,
-            ),
+            $bolts === null ? null : new BoughtPart($mark, 'bolt', $bolts->what, $bolts->count),
             $seal === null ? null : new BoughtPart($mark, 'gasket', $seal, 1),
         ]));
     }

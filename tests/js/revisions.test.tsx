@@ -294,7 +294,7 @@ describe('revisions', () => {
 });
 
 describe('what stands on the drawings', () => {
-  const SHOWN = { entries: {}, values: [] };
+  const SHOWN = { entries: {}, values: {} };
 
   test('is merged when its turn comes, own fields too', async () => {
     const user = userEvent.setup();

@@ -8,6 +8,8 @@ use Bowline\Job\End\BoltHoles;
 use Bowline\Job\End\Flange;
 use Bowline\Job\End\FlangeBolts;
 use Bowline\Job\End\RoundPlate;
+use Bowline\Job\End\Standard\FlangeSize;
+use Bowline\Job\End\Standard\FlangeTables;
 use Bowline\Solving\Solver;
 use Tests\Cases;
 use Tests\Jobs;
@@ -60,7 +62,9 @@ it('takes the bolts that fit the holes, long enough for two threads over the nut
     ?string $words,
 ): void {
     $flange = new Flange(new RoundPlate(115.0), $plate, null, new BoltHoles(4, 85.0, $hole));
-    expect(FlangeBolts::of($flange, 2.0)?->words())->toBe($words);
+    expect(FlangeBolts::of($flange, 2.0)?->what)->toBe(
+        $words === null ? null : sprintf('Bolt %s, ISO 4014, with nut and 2 washers', $words),
+    );
 })->with([
     // 2·18 + 2 + 2·2.5 + 10.8 + 2·1.75 = 57.3.
     'M12 in 14' => [14.0, 18.0, 'M12 × 60'],
@@ -70,6 +74,30 @@ it('takes the bolts that fit the holes, long enough for two threads over the nut
     'M16 in 18' => [18.0, 18.0, 'M16 × 65'],
     'no bolt is that thin' => [5.0, 10.0, null],
     'none is that long' => [14.0, 120.0, null],
+]);
+
+it('takes stud bolts of inch sizes for flanges of ASME, as long as ASME B16.5 has them', function (
+    string $standard,
+    string $size,
+    int $count,
+    string $words,
+): void {
+    $one = array_values(array_filter(
+        FlangeTables::find($standard)?->sizes() ?? [], static fn (FlangeSize $row): bool => $row->name === "NPS $size",
+    ))[0];
+    $flange = new Flange(
+        new RoundPlate($one->od), $one->thickness, null, new BoltHoles($one->holes, $one->circle, $one->hole),
+        name: "$standard NPS $size",
+    );
+    expect(FlangeBolts::of($flange, 3.0))->toMatchObject([
+        'count' => $count, 'what' => "Stud bolt $words, ASME B16.5, with 2 heavy nuts",
+    ]);
+})->with([
+    // Lengths of stud bolts with raised faces, ASME B16.5, tables 7 and 11.
+    ['ASME B16.5 class 150', '1', 4, '1/2 in × 2.5 in'], ['ASME B16.5 class 150', '2', 4, '5/8 in × 3.25 in'],
+    ['ASME B16.5 class 150', '4', 8, '5/8 in × 3.5 in'], ['ASME B16.5 class 150', '6', 8, '3/4 in × 4 in'],
+    ['ASME B16.5 class 150', '8', 8, '3/4 in × 4.25 in'], ['ASME B16.5 class 300', '2', 8, '5/8 in × 3.5 in'],
+    ['ASME B16.5 class 300', '4', 8, '3/4 in × 4.5 in'], ['ASME B16.5 class 300', '8', 12, '7/8 in × 5.5 in'],
 ]);
 
 it('lists what is bought, counted', function (): void {

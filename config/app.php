@@ -11,5 +11,8 @@ return [
     'locale' => 'en',
     'fallback_locale' => 'en',
     'cipher' => 'AES-256-CBC',
-    'key' => env('APP_KEY'),
+    // For the cookies of those who sign in; made by bin/prepare.
+    'key' => env('APP_KEY') ?? (is_file(storage_path('app/key'))
+        ? trim((string) file_get_contents(storage_path('app/key')))
+        : null),
 ];

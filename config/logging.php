@@ -6,5 +6,6 @@ return [
     'default' => 'single',
     'channels' => [
         'single' => ['driver' => 'single', 'path' => storage_path('logs/bowline.log'), 'level' => 'warning'],
+        'mail' => ['driver' => 'single', 'path' => storage_path('logs/mail.log'), 'level' => 'debug'],
     ],
 ];

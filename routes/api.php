@@ -26,6 +26,7 @@ use App\Http\Controllers\OwnFlangesController;
 use App\Http\Controllers\PackController;
 use App\Http\Controllers\PartsController;
 use App\Http\Controllers\PiecesController;
+use App\Http\Controllers\PresenceController;
 use App\Http\Controllers\PreviewController;
 use App\Http\Controllers\RemarkController;
 use App\Http\Controllers\RenameController;
@@ -36,8 +37,10 @@ use App\Http\Controllers\SettlingController;
 use App\Http\Controllers\StepController;
 use App\Http\Controllers\SupportsController;
 use App\Http\Controllers\TrunkController;
+use App\Http\Controllers\UndoController;
 use App\Http\Controllers\WaysController;
 use App\Http\Health;
+use App\Http\Metrics;
 use App\Http\Middleware\LimitedWork;
 use Illuminate\Support\Facades\Route;
 
@@ -48,6 +51,7 @@ Route::pattern('key', '[a-f0-9]{1,64}');
 
 // 204 when Bowline can work, 503 with the reasons when it cannot.
 Route::get('ready', Health::class);
+Route::get('metrics', Metrics::class);
 Route::get('jobs', [JobController::class, 'index']);
 Route::get('parts', PartsController::class);
 Route::get('flange-tables', FlangeTablesController::class);
@@ -73,6 +77,8 @@ Route::post('jobs/{job}/copy', [JobController::class, 'copy']);
 Route::post('jobs/{job}/opened', [JobController::class, 'opened']);
 Route::get('jobs/{job}/revision', [JobController::class, 'revision']);
 Route::post('jobs/{job}/step', StepController::class);
+Route::post('jobs/{job}/undo', UndoController::class);
+Route::post('jobs/{job}/presence', PresenceController::class);
 
 Route::post('jobs/{job}/edits', EditController::class);
 Route::post('jobs/{job}/runs/{run}/laying', [LayingController::class, 'keep']);
@@ -100,6 +106,7 @@ Route::get('jobs/{job}/revisions', [RevisionController::class, 'index']);
 Route::post('jobs/{job}/revisions', [RevisionController::class, 'store']);
 Route::get('jobs/{job}/revisions/{number}', [RevisionController::class, 'show'])->whereNumber('number');
 Route::get('jobs/{job}/revisions/{number}/files/{name}', [RevisionController::class, 'file'])->whereNumber('number');
+Route::post('jobs/{job}/revisions/{number}/made', [RevisionController::class, 'made'])->whereNumber('number');
 Route::post('jobs/{job}/checking', [RevisionController::class, 'check']);
 Route::get('jobs/{job}/remarks', [RemarkController::class, 'index']);
 Route::post('jobs/{job}/remarks', [RemarkController::class, 'store']);

@@ -7,6 +7,7 @@ namespace App\Bench;
 use App\Editing\JobFiles;
 use App\Models\BentPart;
 use App\Models\Job;
+use App\People\People;
 use Bowline\Console\LineClient;
 use Bowline\Exchange\PartReportWriter;
 use Bowline\Job\JobError;
@@ -44,6 +45,7 @@ final class BendPart implements ShouldQueue
         if (! $begun || $part === null || $job === null) {
             return;
         }
+        People::current()->workFor($job->team_id);
         try {
             $this->bend($part, BenchQuestion::of($files, $job, $part->run, $part->spool, $part->bender), $known);
         } catch (DeviceFault $fault) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use App\Models\CatalogueRow;
+use App\People\People;
 use Bowline\Exchange\CatalogueRows;
 use Bowline\Job\JobError;
 use Illuminate\Support\Facades\File;
@@ -123,7 +124,7 @@ final class Catalogue
                     'why' => 'it ships with the catalogue already; give yours a part number of its own',
                 ];
             } else {
-                $imported[] = [...self::columns($row), 'own' => true];
+                $imported[] = [...self::columns($row), 'own' => true, 'team_id' => People::team()];
             }
         }
         usort($refused, static fn (array $a, array $b): int => $a['line'] <=> $b['line']);
@@ -155,7 +156,7 @@ final class Catalogue
             }
             $this->write(
                 array_map(
-                    static fn (array $row): array => [...self::columns($row), 'own' => false],
+                    static fn (array $row): array => [...self::columns($row), 'own' => false, 'team_id' => 0],
                     CatalogueRows::read($file->getContents())->rows,
                 ),
             );
@@ -166,7 +167,7 @@ final class Catalogue
     private function write(array $rows): void
     {
         foreach (array_chunk($rows, 40) as $some) {
-            CatalogueRow::query()->upsert($some, ['part_number']);
+            CatalogueRow::query()->upsert($some, ['team_id', 'part_number']);
         }
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Editing;
 
 use App\Models\Job;
+use App\People\EditRights;
 use Bowline\Editing\BranchLegs;
 use Bowline\Editing\BranchPlaces;
 use Bowline\Editing\Loosening;
@@ -56,9 +57,14 @@ final readonly class JobEdits
             $after = $this->edited($before, $action, $action->after === $job->revision);
             $this->check($after);
             $changes = $this->write($job, $before, $after);
+            if (! $action->isAllowed) {
+                EditRights::require($job, $changes);
+            }
             $this->refuseTooManyTriangles($job, $changes);
             if ($changes !== []) {
-                $this->steps->record($job, $action->name ?? StepName::of($changes), $changes, $action->token);
+                $this->steps->record(
+                    $job, $action->name ?? StepName::of($changes), $changes, $action->token, $action->undoes,
+                );
                 $this->remember($job, $changes);
                 $job->revision++;
                 $job->touch();

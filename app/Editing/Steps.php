@@ -6,6 +6,9 @@ namespace App\Editing;
 
 use App\Models\Job;
 use App\Models\Step;
+use App\People\EditRights;
+use App\People\People;
+use App\People\Trail;
 use Bowline\Job\Node;
 
 /** The steps of a job in order, for undo and redo. */
@@ -28,16 +31,24 @@ final readonly class Steps
      * Adds a step behind the present one; undone steps are deleted.
      *
      * @param  list<Change>  $changes
+     * @param  int|null  $undoes  number of the step that it takes back
      */
-    public function record(Job $job, string $name, array $changes, ?string $token): void
+    public function record(Job $job, string $name, array $changes, ?string $token, ?int $undoes = null): void
     {
+        $user = People::user();
         Step::query()->where('job_id', $job->id)->where('number', '>', $job->step)->delete();
         Step::query()->where('job_id', $job->id)->where('number', '<=', $job->step - self::MAX_STEPS)->delete();
         $job->step++;
         Step::query()->create([
             'job_id' => $job->id, 'number' => $job->step, 'name' => mb_substr($name, 0, 200),
-            'changes' => $changes, 'token' => $token, 'made_at' => now(),
+            'changes' => $changes, 'token' => $token, 'made_at' => now(), 'user_id' => $user?->id,
+            'made_by' => $user?->name, 'undoes' => $undoes,
         ]);
+        Trail::note('edit', $name, $job, ['step' => $job->step, 'changes' => array_map(
+            static fn (Change $change): array => [
+                'list' => $change->list, 'id' => $change->id, 'before' => $change->before, 'after' => $change->after,
+            ], $changes,
+        )]);
     }
 
     /** Undoes or redoes until the step with that number is the last one done. */
@@ -49,7 +60,14 @@ final readonly class Steps
                 ->where('number', '>', min($number, $job->step))->where('number', '<=', max($number, $job->step))->get()
                 ->sortBy(static fn (Step $step): int => $back ? -$step->number : $step->number);
             foreach ($steps as $step) {
-                $this->put($job, array_map(Change::read(...), $step->changes), $back);
+                $changes = array_map(Change::read(...), $step->changes);
+                EditRights::require($job, $back ? array_map(
+                    static fn (Change $one): Change => new Change(
+                        $one->list, $one->id, $one->after, $one->before, $one->position,
+                    ), $changes,
+                ) : $changes);
+                $this->put($job, $changes, $back);
+                Trail::note('edit', ($back ? 'Undo: ' : 'Redo: ').$step->name, $job, ['step' => $step->number]);
                 $job->step = $back ? $step->number - 1 : $step->number;
             }
             if ($steps->isNotEmpty()) {

@@ -8,6 +8,7 @@ use App\Bodies\BodyPending;
 use App\Editing\EditClash;
 use App\Editing\EditRefused;
 use App\Editing\StorageFailed;
+use App\People\TooManyTries;
 use App\Revisions\JobIsFrozen;
 use App\Revisions\RevisionRefused;
 use App\Support\WorkBrokenOff;
@@ -18,6 +19,7 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Answers to refused requests: plain words and the place of the error (schema/api.json, `problem`). */
@@ -33,6 +35,7 @@ final class Problems
             RevisionRefused::class,
             JobError::class,
             EditError::class,
+            TooManyTries::class,
             WorkBrokenOff::class,
         ]);
         $exceptions->render(
@@ -68,6 +71,12 @@ final class Problems
             'message' => $error->getMessage(),
             'pointer' => $error->pointer,
         ], 422));
+        $exceptions->render(static fn (TooManyTries $tries): JsonResponse => response()->json([
+            'message' => $tries->getMessage(),
+        ], 429, ['Retry-After' => (string) max(1, $tries->seconds)]));
+        $exceptions->render(static fn (AccessDeniedHttpException $denied): JsonResponse => response()->json([
+            'message' => $denied->getMessage(),
+        ], 403));
         $exceptions->render(
             static fn (StorageFailed $failed): JsonResponse => response()->json(
                 ['message' => $failed->getMessage()],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\People\OfTeam;
 use Bowline\Exchange\CatalogueRows;
 use Illuminate\Database\Eloquent\Model;
 
@@ -32,11 +33,13 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class CatalogueRow extends Model
 {
+    use OfTeam;
+
     public $timestamps = false;
 
     protected $guarded = [];
 
-    protected $hidden = ['words'];
+    protected $hidden = ['words', 'team_id'];
 
     /** @return array<string, string> */
     protected function casts(): array

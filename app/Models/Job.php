@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\People\People;
 use App\Revisions\JobIsFrozen;
 use Bowline\Job\Channel;
 use Bowline\Job\Node;
@@ -34,6 +35,8 @@ use stdClass;
  * @property Carbon|null $opened_at
  * @property Carbon $updated_at
  * @property string $last_hash of its newest revision; empty where there is none
+ * @property int $team_id whose it is; 0 on one desk
+ * @property string|null $share_hash of the link that lets anybody read it
  * @property bool $is_frozen it is an issued revision, and does not change
  * @property stdClass|null $checking who asked for a check (`by`), when (`at`), and at which `revision`
  * @property int|null $runs_count
@@ -42,6 +45,13 @@ final class Job extends Model
 {
     use Prunable;
     use SoftDeletes;
+
+    protected static function booted(): void
+    {
+        self::creating(static function (self $job): void {
+            $job->team_id = People::team();
+        });
+    }
 
     /** Days for which a deleted job can be restored, and an unused mesh is kept. */
     public const KEPT_DELETED = 30;
@@ -225,6 +235,7 @@ final class Job extends Model
             'extras' => 'object',
             'remembered' => 'object',
             'revision' => 'integer',
+            'team_id' => 'integer',
             'step' => 'integer',
             'opened_at' => 'datetime',
             'is_frozen' => 'boolean',

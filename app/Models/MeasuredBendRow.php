@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\People\OfTeam;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
@@ -22,6 +23,8 @@ use Illuminate\Support\Carbon;
  */
 final class MeasuredBendRow extends Model
 {
+    use OfTeam;
+
     public $timestamps = false;
 
     protected $table = 'measured_bends';

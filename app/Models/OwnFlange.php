@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\People\OfTeam;
 use Illuminate\Database\Eloquent\Model;
 use stdClass;
 
@@ -16,6 +17,8 @@ use stdClass;
  */
 final class OwnFlange extends Model
 {
+    use OfTeam;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -17,6 +17,9 @@ use Illuminate\Support\Carbon;
  * @property list<\stdClass> $changes each with `list`, `id`, `before`, `after`, `position`; the job's own with list ""
  * @property string|null $token
  * @property Carbon $made_at
+ * @property int|null $user_id who made it, where people sign in
+ * @property string|null $made_by
+ * @property int|null $undoes number of the step that it takes back by itself
  */
 final class Step extends Model
 {
@@ -27,6 +30,9 @@ final class Step extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['changes' => 'object', 'number' => 'integer', 'made_at' => 'datetime'];
+        return [
+            'changes' => 'object', 'number' => 'integer', 'made_at' => 'datetime', 'user_id' => 'integer',
+            'undoes' => 'integer',
+        ];
     }
 }

@@ -60,7 +60,7 @@ final readonly class Issuing
             $this->edits->apply($job, Action::read(new Node((object) [
                 'edits' => [], 'header' => (object) ['revision' => $next],
                 'name' => sprintf('Revision %s issued, %s begun', $name, $next),
-            ])));
+            ]), true));
         }
 
         return $revision;

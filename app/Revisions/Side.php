@@ -7,11 +7,13 @@ namespace App\Revisions;
 use App\Editing\JobFiles;
 use App\Models\Job;
 use App\Models\Revision;
+use App\People\People;
 use App\Settling\SettledRuns;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
 use Bowline\Solving\SolvedRun;
 use Bowline\Solving\Solver;
+use Illuminate\Support\Facades\Gate;
 use stdClass;
 
 /** One of two states of a job that are compared: as it is now, one of its revisions, another job, or a file. */
@@ -45,6 +47,10 @@ final readonly class Side
             }
         }
         $other = $kind === 'job' ? Job::query()->where('is_frozen', false)->find((int) $number) : null;
+        $user = People::user();
+        if ($other !== null && People::areOn() && ($user === null || ! Gate::forUser($user)->allows('see', $other))) {
+            $other = null;
+        }
 
         return match (true) {
             $word === 'working' => self::of($job, 'the job as it is', $files),

@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use App\Catalogue\Catalogue;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -19,7 +18,6 @@ return new class extends Migration
             $table->double('pressure_longest')->nullable()->comment('%');
             $table->string('layers', 400)->default('')->comment('name and outside diameter, from the bore outwards');
         });
-        (new Catalogue)->readShipped();
     }
 
     public function down(): void

@@ -10,6 +10,10 @@ use App\Http\JobResponse;
 use App\Http\RequestBody;
 use App\Http\TemporaryFile;
 use App\Models\Job;
+use App\Models\JobMember;
+use App\Models\Revision;
+use App\People\People;
+use App\People\Trail;
 use App\Settling\SettledShape;
 use Bowline\Drawing\JobPicture;
 use Bowline\Exchange\JobArchive;
@@ -17,10 +21,13 @@ use Bowline\Job as CoreJob;
 use Bowline\Job\JobFile;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+use stdClass;
 
 final readonly class JobController
 {
@@ -28,30 +35,32 @@ final readonly class JobController
     {
     }
 
-    /** Lists all jobs, the one last opened or changed first. */
+    /** Lists all jobs, the one last opened or changed first; where people sign in, those with which they have to do. */
     public function index(): JsonResponse
     {
+        $user = People::user();
+        $jobs = Job::query()->where('is_frozen', false)->withCount('runs');
+        if (People::areOn()) {
+            $jobs->where(static fn (Builder $query) => $query->where('team_id', People::team())->orWhereIn(
+                'id', JobMember::query()->where('user_id', $user?->id)->select('job_id'),
+            ));
+        }
+        $jobs = $jobs->get();
+        $issued = Revision::query()->whereIn('job_id', $jobs->modelKeys())->where('state', 'issued')
+            ->orderBy('number')->pluck('frozen_id', 'job_id');
+
         return response()->json(
-            Job::query()
-                ->where('is_frozen', false)
-                ->withCount('runs')
-                ->get()
-                ->sortByDesc(
-                    static fn (Job $job): array => [
-                        max($job->updated_at, $job->opened_at ?? $job->updated_at),
-                        $job->id,
-                    ],
-                )
-                ->values()
-                ->map(
-                    static fn (Job $job): array => [
-                        'id' => $job->id,
-                        'name' => $job->name,
-                        'runs' => (int) $job->runs_count,
-                        'revision' => $job->revision,
-                        'saved_at' => $job->updated_at->toIso8601String(),
-                    ],
-                ),
+            $jobs->sortByDesc(static fn (Job $job): array => [
+                max($job->updated_at, $job->opened_at ?? $job->updated_at), $job->id,
+            ])->values()->map(static fn (Job $job): array => [
+                'id' => $job->id,
+                'name' => $job->name,
+                'runs' => (int) $job->runs_count,
+                'revision' => $job->revision,
+                'saved_at' => $job->updated_at->toIso8601String(),
+                'issued' => $issued[$job->id] ?? null,
+                'may_see' => $user === null || Gate::forUser($user)->allows('see', $job),
+            ]),
         );
     }
 
@@ -79,7 +88,7 @@ final readonly class JobController
         $file = $this->files->file($job);
         $file->name = mb_substr($job->name, 0, 190).', copy';
 
-        return $response->of($this->files->keep($file), 201);
+        return $response->of($this->keep($file), 201);
     }
 
     public function picture(Job $job): Response
@@ -101,7 +110,7 @@ final readonly class JobController
         $name = RequestBody::of($request, 'newJob')->get('name')->text();
 
         return $response->of(
-            $this->files->keep((object) ['format' => JobFile::FORMAT, 'version' => JobFile::VERSION, 'name' => $name]),
+            $this->keep((object) ['format' => JobFile::FORMAT, 'version' => JobFile::VERSION, 'name' => $name]),
             201,
         );
     }
@@ -119,7 +128,7 @@ final readonly class JobController
             ? TemporaryFile::holding($content, JobArchive::open(...))
             : JobFile::decode((string) stream_get_contents($content));
 
-        return $response->of($this->files->keep($file), 201);
+        return $response->of($this->keep($file), 201);
     }
 
     /** Deletes a job; it can be restored. */
@@ -127,14 +136,29 @@ final readonly class JobController
     {
         $job->refuseIfFrozen();
         $job->delete();
+        Trail::note('job', 'Deleted the job', $job);
 
         return response()->noContent();
     }
 
     public function restore(int $job): Response
     {
-        Job::onlyTrashed()->findOrFail($job)->restore();
+        $found = Job::onlyTrashed()->findOrFail($job);
+        $found->restore();
+        Trail::note('job', 'Brought the job back', $found);
 
         return response()->noContent();
+    }
+
+    /**
+     * Keeps a job of the team. Whoever began it has the role in it that they have in the team: a designer does not
+     * issue what is their own.
+     */
+    private function keep(stdClass $file): Job
+    {
+        $job = $this->files->keep($file);
+        Trail::note('job', 'Began the job', $job);
+
+        return $job;
     }
 }

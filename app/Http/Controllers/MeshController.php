@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\Meshes;
+use App\People\MeshAccess;
 use Illuminate\Contracts\Filesystem\FileNotFoundException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -25,6 +26,8 @@ final readonly class MeshController
             mb_substr(basename($request->query->getString('name', 'the file')), 0, 150),
         );
 
+        MeshAccess::give($mesh->key);
+
         return response()->json(
             ['mesh' => $mesh->key, 'name' => $mesh->name, 'triangles' => $mesh->triangles, 'extent' => $mesh->extent],
             201,
@@ -33,6 +36,9 @@ final readonly class MeshController
 
     public function show(string $key): Response
     {
+        if (! MeshAccess::isGiven($key)) {
+            throw new NotFoundHttpException;
+        }
         try {
             return new Response($this->meshes->triangles($key), 200, [
                 'Content-Type' => 'application/octet-stream',

@@ -7,6 +7,8 @@ namespace App\Http\Controllers;
 use App\Http\RequestBody;
 use App\Models\Job;
 use App\Models\Remark;
+use App\People\People;
+use App\People\Trail;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -30,8 +32,10 @@ final readonly class RemarkController
         $remark = Remark::query()->create([
             'job_id' => $job->id, 'list' => $body->get('list')->text(), 'key' => $body->get('item')->text(),
             'part' => $body->find('part')?->text(), 'at' => $body->find('at')?->value,
-            'words' => trim($body->get('words')->text()), 'made_by' => $body->get('by')->text(), 'made_at' => now(),
+            'words' => trim($body->get('words')->text()), 'made_at' => now(),
+            'made_by' => People::name($body->get('by')->text()),
         ]);
+        Trail::note('remark', 'Remark: '.$remark->words, $job, ['remark' => $remark->id]);
 
         return response()->json($remark->forApi(), 201);
     }
@@ -42,7 +46,7 @@ final readonly class RemarkController
         $job->refuseIfFrozen();
         $found = Remark::query()->where('job_id', $job->id)->find($remark) ?? throw new NotFoundHttpException;
         $body = RequestBody::of($request, 'remarkChange');
-        $by = $body->get('by')->text();
+        $by = People::name($body->get('by')->text());
         $answer = $body->find('answer')?->text();
         if ($answer !== null) {
             $found->fill(['answer' => trim($answer), 'answered_by' => $by]);
@@ -54,6 +58,9 @@ final readonly class RemarkController
                 : ['resolved_at' => null, 'resolved_by' => null]);
         }
         $found->save();
+        Trail::note('remark', 'Remark answered or settled: '.$found->words, $job, [
+            'remark' => $found->id, 'answer' => $answer, 'settled' => $isResolved,
+        ]);
 
         return response()->json($found->forApi());
     }

@@ -7,8 +7,11 @@ namespace App\Http\Controllers;
 use App\Http\Attachment;
 use App\Http\RequestBody;
 use App\Models\Job;
+use App\Models\MadePart;
 use App\Models\Revision;
 use App\Models\RevisionFile;
+use App\People\People;
+use App\People\Trail;
 use App\Revisions\HashChain;
 use App\Revisions\Issuing;
 use App\Revisions\OpenPoints;
@@ -48,8 +51,10 @@ final readonly class RevisionController
     {
         $body = RequestBody::of($request, 'newRevision');
         $revision = $issuing->issue(
-            $job, $body->get('name')->text(), $body->get('by')->text(), $body->find('note')?->text() ?? '',
+            $job, $body->get('name')->text(), People::name($body->get('by')->text()),
+            $body->find('note')?->text() ?? '',
         );
+        Trail::note('issue', 'Issued revision '.$revision->name, $job, ['note' => $revision->note]);
 
         return response()->json(self::forApi($revision, false, true), 202);
     }
@@ -63,7 +68,50 @@ final readonly class RevisionController
             'files' => $revision->files()->orderBy('id')->get(['name', 'type', 'hash'])->map(
                 static fn (RevisionFile $file): array => $file->only(['name', 'type', 'hash']),
             )->all(),
+            'parts' => self::parts($revision),
         ]);
+    }
+
+    /** Marks a part of an issued revision as made, or takes that back. */
+    public function made(Request $request, Job $job, int $number): JsonResponse
+    {
+        $revision = self::find($job, $number);
+        $body = RequestBody::of($request, 'madePart');
+        $part = $body->get('part')->text();
+        if ($revision->state !== 'issued' || ! in_array($part, array_column(self::parts($revision), 'part'), true)) {
+            throw $body->get('part')->error(sprintf('there is no part “%s” in what is issued', $part));
+        }
+        $marked = MadePart::query()->where('revision_id', $revision->id)->where('part', $part);
+        if ($body->get('made')->value !== true) {
+            $marked->delete();
+        } elseif ($marked->doesntExist()) {
+            MadePart::query()->create([
+                'revision_id' => $revision->id, 'part' => $part, 'made_at' => now(),
+                'made_by' => People::name($body->find('by')?->text() ?? ''),
+            ]);
+        }
+        Trail::note('made', sprintf(
+            '%s of revision %s: %s', $part, $revision->name, $body->get('made')->value === true ? 'made' : 'not made',
+        ), $job);
+
+        return response()->json(['parts' => self::parts($revision)]);
+    }
+
+    /** @return list<array{part: string, made_by: string|null, made_at: string|null}> runs and spools */
+    private static function parts(Revision $revision): array
+    {
+        $made = MadePart::query()->where('revision_id', $revision->id)->get()->keyBy('part');
+        $parts = [];
+        foreach ($revision->files()->orderBy('id')->pluck('name') as $name) {
+            if (is_string($name) && preg_match('/^(.+)-(?:bends|cuts)\.csv$/', $name, $found) === 1) {
+                $one = $made[$found[1]] ?? null;
+                $parts[] = [
+                    'part' => $found[1], 'made_by' => $one?->made_by, 'made_at' => $one?->made_at->toIso8601String(),
+                ];
+            }
+        }
+
+        return $parts;
     }
 
     public function file(Job $job, int $number, string $name): Response
@@ -79,7 +127,7 @@ final readonly class RevisionController
         $by = RequestBody::of($request, 'askCheck')->get('by')->value;
         $job->alone(static function () use ($job, $by): void {
             $job->checking = ! is_string($by) ? null : (object) [
-                'by' => $by, 'at' => now()->toIso8601String(), 'revision' => $job->revision,
+                'by' => People::name($by), 'at' => now()->toIso8601String(), 'revision' => $job->revision,
             ];
             $job->timestamps = false;
             $job->save();

@@ -15,7 +15,7 @@ use Illuminate\Http\Resources\Json\JsonResource;
  */
 final class StepResource extends JsonResource
 {
-    /** @return array{number: int, name: string, made_at: string, token: string|null} */
+    /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
         return [
@@ -23,6 +23,7 @@ final class StepResource extends JsonResource
             'name' => $this->resource->name,
             'made_at' => $this->resource->made_at->toIso8601String(),
             'token' => $this->resource->token,
+            'by' => $this->resource->made_by,
         ];
     }
 }

@@ -144,6 +144,14 @@ export type JobList = {
   runs: number;
   saved_at: string;
   revision: number;
+  /**
+   * The job as it was issued last, which opens read-only.
+   */
+  issued: number | null;
+  /**
+   * Whether it may be opened as it is worked on.
+   */
+  may_see: boolean;
 }[];
 export type Placing = Move | Turn;
 /**
@@ -316,6 +324,31 @@ export interface Api {
   forgetSpringback?: ForgetSpringback;
   newPack?: NewPack;
   pack?: Pack;
+  signIn?: SignIn;
+  secondFactorCode?: SecondFactorCode;
+  forgottenPassword?: ForgottenPassword;
+  newPassword?: NewPassword;
+  acceptInvitation?: AcceptInvitation;
+  changePassword?: ChangePassword;
+  ownPassword?: OwnPassword;
+  newToken?: NewToken;
+  invitePerson?: InvitePerson;
+  changePerson?: ChangePerson;
+  changeJobPerson?: ChangeJobPerson;
+  shareLink?: ShareLink;
+  presence?: Presence;
+  madePart?: MadePart;
+  person?: Person;
+  me?: Me;
+  signedIn?: SignedIn;
+  secondFactor?: SecondFactor;
+  recoveryCodes?: RecoveryCodes;
+  scriptToken?: ScriptToken;
+  people?: TeamPeople;
+  jobPeople?: JobPeople;
+  trail?: Trail;
+  presences?: Presences;
+  madeParts?: MadeParts;
 }
 /**
  * A new, empty job.
@@ -4879,6 +4912,10 @@ export interface Step {
    * Of the action that made it.
    */
   token: string | null;
+  /**
+   * Who made it, where people sign in.
+   */
+  by: string | null;
 }
 export interface SolvedSet {
   id: string;
@@ -6397,6 +6434,10 @@ export interface JobRevision {
    */
   intact: boolean;
   files?: RevisionFile[];
+  /**
+   * Runs and spools of it, and which are made.
+   */
+  parts?: PartOfRevision[];
 }
 /**
  * A file of a revision.
@@ -6408,6 +6449,17 @@ export interface RevisionFile {
   name: string;
   type: string;
   hash: string;
+}
+/**
+ * A run or a spool, and whether it is made.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "partOfRevision".
+ */
+export interface PartOfRevision {
+  part: string;
+  made_by: string | null;
+  made_at: string | null;
 }
 /**
  * A remark on an item of a job.
@@ -6799,6 +6851,340 @@ export interface Pack {
    * why it failed
    */
   problem: string | null;
+}
+/**
+ * An e-mail address and a password.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "signIn".
+ */
+export interface SignIn {
+  email: string;
+  password: string;
+}
+/**
+ * A code of an authenticator, or a recovery code.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "secondFactorCode".
+ */
+export interface SecondFactorCode {
+  code: string;
+}
+/**
+ * Whose password is to be chosen anew.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "forgottenPassword".
+ */
+export interface ForgottenPassword {
+  email: string;
+}
+/**
+ * A new password, by the link that was sent.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "newPassword".
+ */
+export interface NewPassword {
+  email: string;
+  token: string;
+  password: string;
+}
+/**
+ * The password of somebody who was invited.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "acceptInvitation".
+ */
+export interface AcceptInvitation {
+  password: string;
+}
+/**
+ * The password as it is, and as it shall be.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "changePassword".
+ */
+export interface ChangePassword {
+  now: string;
+  password: string;
+}
+/**
+ * The password of whoever asks.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "ownPassword".
+ */
+export interface OwnPassword {
+  password: string;
+}
+/**
+ * A token for a script.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "newToken".
+ */
+export interface NewToken {
+  name: string;
+  /**
+   * @minItems 1
+   */
+  scopes: ["read" | "edit" | "issue", ...("read" | "edit" | "issue")[]];
+  /**
+   * For which it holds, 366 at most.
+   */
+  days: number;
+}
+/**
+ * Somebody who is invited into the team.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "invitePerson".
+ */
+export interface InvitePerson {
+  name: string;
+  email: string;
+  role: "viewer" | "shop" | "designer" | "checker" | "owner";
+}
+/**
+ * What changes of somebody.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "changePerson".
+ */
+export interface ChangePerson {
+  role?: "viewer" | "shop" | "designer" | "checker" | "owner";
+  disabled?: boolean;
+  /**
+   * Sends the invitation once more.
+   */
+  again?: boolean;
+}
+/**
+ * The role of somebody in a job; that of the team where it is left out.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "changeJobPerson".
+ */
+export interface ChangeJobPerson {
+  email: string;
+  role?: "viewer" | "shop" | "designer" | "checker" | "owner";
+}
+/**
+ * Whether anybody who has the link reads the job.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "shareLink".
+ */
+export interface ShareLink {
+  on: boolean;
+}
+/**
+ * What a window has picked.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "presence".
+ */
+export interface Presence {
+  window: string;
+  picked?: {
+    list: string;
+    id: string;
+  } | null;
+}
+/**
+ * Whether a part of an issued revision is made.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "madePart".
+ */
+export interface MadePart {
+  part: string;
+  made: boolean;
+  by?: string;
+}
+/**
+ * Somebody who signs in.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "person".
+ */
+export interface Person {
+  id: number;
+  name: string;
+  email: string;
+  role: "viewer" | "shop" | "designer" | "checker" | "owner";
+  /**
+   * Whether a code is asked for.
+   */
+  second_factor: boolean;
+  /**
+   * Whether the invitation is not accepted yet.
+   */
+  invited: boolean;
+  disabled: boolean;
+}
+/**
+ * Who has signed in, and what they may do.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "me".
+ */
+export interface Me {
+  /**
+   * Whether people sign in.
+   */
+  people: boolean;
+  person: Person | null;
+  team: string | null;
+  may: string[];
+}
+/**
+ * Whoever has signed in; null where a code is needed yet.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "signedIn".
+ */
+export interface SignedIn {
+  person: Person | null;
+  code_needed: boolean;
+}
+/**
+ * A second factor that begins.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "secondFactor".
+ */
+export interface SecondFactor {
+  secret: string;
+  /**
+   * The QR code of it, row by row.
+   */
+  modules: number[][];
+}
+/**
+ * Codes that are used once each.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "recoveryCodes".
+ */
+export interface RecoveryCodes {
+  recovery_codes: string[];
+}
+/**
+ * A token of a script.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "scriptToken".
+ */
+export interface ScriptToken {
+  id: number;
+  name: string;
+  scopes: string[];
+  last_used_at: string | null;
+  expires_at: string | null;
+  /**
+   * Of a new one, this once.
+   */
+  text?: string;
+}
+/**
+ * The people of a team.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "people".
+ */
+export interface TeamPeople {
+  team: string;
+  people: Person[];
+}
+/**
+ * The people who have to do with a job.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "jobPeople".
+ */
+export interface JobPeople {
+  /**
+   * Whether there is a link to it.
+   */
+  shared: boolean;
+  people: JobPerson[];
+}
+/**
+ * Somebody in a job.
+ */
+export interface JobPerson {
+  name: string;
+  email: string;
+  role: "viewer" | "shop" | "designer" | "checker" | "owner";
+  /**
+   * Whether the role is of this job.
+   */
+  own: boolean;
+  /**
+   * Whether they are of another team.
+   */
+  guest: boolean;
+}
+/**
+ * Who did what, the newest first.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "trail".
+ */
+export interface Trail {
+  found: number;
+  entries: TrailEntry[];
+}
+/**
+ * One thing that was done.
+ */
+export interface TrailEntry {
+  id: number;
+  at: string;
+  by: string;
+  event: string;
+  job: string | null;
+  words: string;
+  /**
+   * What there was before and after, and the like.
+   */
+  details: {
+    [k: string]: unknown;
+  };
+}
+/**
+ * Who else is in a job.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "presences".
+ */
+export interface Presences {
+  revision: number;
+  step: number;
+  others: OtherPerson[];
+}
+/**
+ * Somebody with a window of the job.
+ */
+export interface OtherPerson {
+  name: string;
+  window: string;
+  picked: {
+    list: string;
+    id: string;
+  } | null;
+}
+/**
+ * The parts of a revision.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "madeParts".
+ */
+export interface MadeParts {
+  parts: PartOfRevision[];
 }
 /**
  * What a new item of a job is to begin as.

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\RequestBody;
+use App\Models\Job;
+use App\People\People;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Config;
+use Illuminate\Support\Facades\DB;
+
+/** Who is in a job, and what they have picked: windows tell and ask it every two seconds. */
+final class PresenceController
+{
+    public function __invoke(Request $request, Job $job): JsonResponse
+    {
+        $body = RequestBody::of($request, 'presence');
+        $user = People::user();
+        $window = $body->get('window')->text();
+        if ($user !== null) {
+            DB::table('job_presences')->upsert([[
+                'job_id' => $job->id, 'window' => $window, 'user_id' => $user->id,
+                'picked' => json_encode($body->find('picked')?->value, JSON_THROW_ON_ERROR), 'seen_at' => now(),
+            ]], ['job_id', 'window']);
+        }
+        $since = now()->subSeconds(Config::integer('people.present_seconds'));
+        // Rows of those who are long gone: not at each call.
+        if (random_int(1, 100) === 1) {
+            DB::table('job_presences')->where('seen_at', '<', now()->subHour())->delete();
+        }
+
+        return response()->json([
+            'revision' => $job->revision, 'step' => $job->step,
+            'others' => DB::table('job_presences')->join('users', 'users.id', '=', 'job_presences.user_id')
+                ->where('job_id', $job->id)->where('window', '!=', $window)->where('seen_at', '>=', $since)
+                ->orderBy('users.name')->orderBy('job_presences.id')
+                ->get(['users.name', 'job_presences.window', 'job_presences.picked'])
+                ->map(static fn (object $row): array => [
+                    'name' => $row->name, 'window' => $row->window,
+                    'picked' => is_string($row->picked) ? json_decode($row->picked, true) : null,
+                ])->all(),
+        ]);
+    }
+}

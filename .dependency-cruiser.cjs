@@ -1,6 +1,6 @@
 // The folders of the browser's part in their order: each uses those before it and none after.
 // `ui` and `kernel` (the CAD kernel that reads STEP) know nobody; `api` ← `job` ← the panels, which may use one another but not in a circle ← `workbench`.
-const FOLDERS = ['ui', 'api', 'job', '(view|board|strip|card|check|make|locker|dialogs|jobs)', 'workbench'];
+const FOLDERS = ['ui', 'api', 'job', '(view|board|strip|card|check|make|locker|dialogs|people|jobs)', 'workbench'];
 
 const after = (index) => FOLDERS.slice(index + 1).join('|');
 
@@ -35,7 +35,7 @@ module.exports = {
       comment: 'A panel that is used by another does not use it in turn.',
       severity: 'error',
       from: { path: '^resources/js/view/' },
-      to: { path: '^resources/js/(board|strip|card|check|make|locker|dialogs|jobs)/' },
+      to: { path: '^resources/js/(board|strip|card|check|make|locker|dialogs|people|jobs)/' },
     },
   ],
   options: { doNotFollow: { path: 'node_modules' }, tsPreCompilationDeps: true, tsConfig: { fileName: 'tsconfig.json' } },

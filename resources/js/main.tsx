@@ -1,4 +1,4 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
@@ -8,7 +8,17 @@ import { Broken } from './workbench/Broken';
 import { Start } from './workbench/Start';
 import { Workbench } from './workbench/Workbench';
 
+/** Whoever has to sign in is led there, and back. */
+const askToSignIn = (error: unknown) => {
+  if (error instanceof Refused && error.status === 401) {
+    const { pathname, search } = window.location;
+    void router.navigate('/sign-in', { replace: true, state: { back: pathname + search } });
+  }
+};
+
 const client = new QueryClient({
+  queryCache: new QueryCache({ onError: askToSignIn }),
+  mutationCache: new MutationCache({ onError: askToSignIn }),
   defaultOptions: {
     queries: {
       staleTime: 30_000,
@@ -18,11 +28,21 @@ const client = new QueryClient({
   },
 });
 
+/** The pages about people, which nobody needs on one desk. */
+const people = () => import('./people/pages');
+
 const router = createBrowserRouter([
   {
     errorElement: <Broken />,
     children: [
       { path: '/', element: <Start /> },
+      { path: '/sign-in', lazy: async () => ({ Component: (await people()).SignInPage }) },
+      { path: '/invitations/:user', lazy: async () => ({ Component: (await people()).InvitationPage }) },
+      { path: '/new-password', lazy: async () => ({ Component: (await people()).NewPasswordPage }) },
+      { path: '/shared/:link', lazy: async () => ({ Component: (await people()).SharedPage }) },
+      { path: '/people', lazy: async () => ({ Component: (await people()).PeoplePage }) },
+      { path: '/trail', lazy: async () => ({ Component: (await people()).TrailPage }) },
+      { path: '/account', lazy: async () => ({ Component: (await people()).AccountPage }) },
       { path: '/jobs', element: <JobsPage /> },
       { path: '/jobs/:job/:stage', element: <Workbench /> },
       { path: '*', element: <Navigate to="/" replace /> },

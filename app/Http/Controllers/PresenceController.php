@@ -12,7 +12,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 
-/** Who is in a job, and what they have picked: windows tell and ask it every two seconds. */
+/** Who else is in a job, and what they have picked in the window they used last; windows ask it each second. */
 final class PresenceController
 {
     public function __invoke(Request $request, Job $job): JsonResponse
@@ -35,9 +35,10 @@ final class PresenceController
         return response()->json([
             'revision' => $job->revision, 'step' => $job->step,
             'others' => DB::table('job_presences')->join('users', 'users.id', '=', 'job_presences.user_id')
-                ->where('job_id', $job->id)->where('window', '!=', $window)->where('seen_at', '>=', $since)
-                ->orderBy('users.name')->orderBy('job_presences.id')
-                ->get(['users.name', 'job_presences.window', 'job_presences.picked'])
+                ->where('job_id', $job->id)->where('user_id', '!=', $user->id ?? 0)->where('seen_at', '>=', $since)
+                ->orderByDesc('seen_at')->orderByDesc('job_presences.id')
+                ->get(['users.id', 'users.name', 'job_presences.window', 'job_presences.picked'])
+                ->unique('id')->sortBy('name')->values()
                 ->map(static fn (object $row): array => [
                     'name' => $row->name, 'window' => $row->window,
                     'picked' => is_string($row->picked) ? json_decode($row->picked, true) : null,

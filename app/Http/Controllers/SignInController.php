@@ -42,7 +42,7 @@ final readonly class SignInController
             return response()->json(['people' => false, 'person' => null, 'team' => null, 'may' => []]);
         }
         $user = People::user();
-        $job = $request->query->has('job') ? Job::query()->find($request->query->getInt('job')) : null;
+        $job = $request->query->has('job') ? Job::query()->find((int) $request->query->getString('job')) : null;
 
         return response()->json([
             'people' => true, 'person' => $user?->forApi(), 'team' => $user?->team()->first()?->name,

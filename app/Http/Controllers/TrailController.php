@@ -25,7 +25,7 @@ final class TrailController
     public function index(Request $request): JsonResponse
     {
         $found = self::found($request);
-        $before = $request->query->getInt('before');
+        $before = (int) $request->query->getString('before');
         $rows = ($before > 0 ? (clone $found)->where('id', '<', $before) : clone $found)
             ->orderByDesc('id')->limit(self::PAGE)->get();
 

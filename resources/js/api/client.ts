@@ -12,6 +12,9 @@ import type {
   Catalogue,
   CatalogueReport,
   CatalogueRow,
+  ChangeJobPerson,
+  ChangePassword,
+  ChangePerson,
   Comb,
   ComparedFile,
   Comparison,
@@ -24,12 +27,14 @@ import type {
   FlangeTables,
   HarnessList,
   InsideTrunks,
+  InvitePerson,
   ItemRef,
   JobChange,
   JobClearances,
   JobFacts,
   JobHarnesses,
   JobList,
+  JobPeople,
   JobRevision,
   JobState,
   Joined,
@@ -40,6 +45,9 @@ import type {
   LayWork,
   Lines,
   MachineTable,
+  MadePart,
+  MadeParts,
+  Me,
   Measured,
   MeasureOf,
   Mesh,
@@ -48,8 +56,10 @@ import type {
   NewItem,
   NewPack,
   NewPart,
+  NewPassword,
   NewRemark,
   NewRevision,
+  NewToken,
   OpenPoint,
   OwnFlanges,
   OwnStock,
@@ -58,25 +68,35 @@ import type {
   PastedPairs,
   PastedRows,
   PastedWires,
+  Person,
   PortOnPort,
+  Presence,
+  Presences,
   Preview,
   PreviewPlace,
   PreviewRun,
   Problem,
   ReadNumber,
+  RecoveryCodes,
   Remark,
   RemarkChange,
   Rename,
   Revision,
   Revisions,
   Run,
+  ScriptToken,
+  SecondFactor,
   SectionOf,
   SectionView,
   Settling,
   Several,
+  SignedIn,
+  SignIn,
   SolvedHarness,
   Supports,
+  TeamPeople,
   Tested,
+  Trail,
   TriangleCount,
   TriedHarness,
   TriedItem,
@@ -159,6 +179,39 @@ const harnessOf = (job: number, id: string) => `jobs/${job}/harnesses/${encodeUR
 
 /** Bowline's HTTP interface, typed from schema/. */
 export const api = {
+  me: (job?: number) => get<Me>(`me${job === undefined ? '' : `?job=${job}`}`),
+  signIn: (body: SignIn) => send<SignedIn>('sign-in', body),
+  giveCode: (code: string) => send<SignedIn>('sign-in/code', { code }),
+  signOut: () => ask('POST', 'sign-out', '{}'),
+  signOutEverywhere: () => ask('POST', 'me/sign-out-everywhere', '{}'),
+  forgotPassword: (email: string) => ask('POST', 'password/forgotten', JSON.stringify({ email })),
+  newPassword: (body: NewPassword) => ask('POST', 'password/new', JSON.stringify(body)),
+  /** Whom an invitation is for; the query of its address is signed. */
+  invitation: (user: string, query: string) =>
+    get<{ name: string; email: string }>(`invitations/${encodeURIComponent(user)}${query}`),
+  acceptInvitation: (user: string, query: string, password: string) =>
+    send<SignedIn>(`invitations/${encodeURIComponent(user)}${query}`, { password }),
+  openShared: (link: string) => send<{ job: number }>(`shared/${encodeURIComponent(link)}`, {}),
+  changePassword: (body: ChangePassword) => ask('POST', 'me/password', JSON.stringify(body)),
+  beginSecondFactor: (password: string) => send<SecondFactor>('me/second-factor', { password }),
+  confirmSecondFactor: (code: string) => send<RecoveryCodes>('me/second-factor/confirmed', { code }),
+  removeSecondFactor: (password: string) => ask('POST', 'me/second-factor/off', JSON.stringify({ password })),
+  tokens: () => get<{ tokens: ScriptToken[] }>('me/tokens'),
+  makeToken: (body: NewToken) => send<ScriptToken>('me/tokens', body),
+  dropToken: (id: number) => ask('DELETE', `me/tokens/${id}`, '{}'),
+  people: () => get<TeamPeople>('people'),
+  invite: (body: InvitePerson) => send<Person>('people', body),
+  changePerson: (id: number, body: ChangePerson) => send<Person>(`people/${id}`, body),
+  jobPeople: (job: number) => get<JobPeople>(`jobs/${job}/people`),
+  changeJobPerson: (job: number, body: ChangeJobPerson) => send<JobPeople>(`jobs/${job}/people`, body),
+  shareJob: (job: number, on: boolean) => send<{ link: string | null }>(`jobs/${job}/link`, { on }),
+  trail: (query: TrailQuery) => get<Trail>(`trail?${new URLSearchParams({ ...query })}`),
+  /** Tells what this window has picked, and who else is in the job. */
+  presence: (job: number, body: Presence) => send<Presences>(`jobs/${job}/presence`, body),
+  /** Takes back the last step of whoever asks. */
+  undo: (job: number) => send<JobState>(`jobs/${job}/undo`, {}),
+  markMade: (job: number, number: number, body: MadePart) =>
+    send<MadeParts>(`jobs/${job}/revisions/${number}/made`, body),
   jobs: () => get<JobList>('jobs'),
   job: (id: number) => get<JobState>(`jobs/${id}`),
   revision: (id: number) => get<Revision>(`jobs/${id}/revision`),
@@ -323,6 +376,16 @@ export const api = {
   },
 };
 
+/** What of the trail is asked for; everything where a word is empty. */
+interface TrailQuery {
+  what: string;
+  person: string;
+  from: string;
+  to: string;
+  /** Number of the entry before which the next page begins. */
+  before?: string;
+}
+
 /** Chord tolerance of saved triangles where no other is typed, mm. */
 export const CHORD = 0.1;
 
@@ -406,6 +469,7 @@ export const files = {
     `/api/jobs/${job}/drawings/${kind}.${format}?${drawingQuery(options)}&revision=${revision}${
       page === undefined ? '' : `&page=${page}`
     }`,
+  trail: (query: TrailQuery) => `/api/trail.csv?${new URLSearchParams({ ...query })}`,
   flanges: '/api/flanges.csv',
   catalogue: (own: boolean) => `/api/catalogue.csv${own ? '?own=1' : ''}`,
   /** The body of a run or spool, or those of all runs; the chord tolerance is that of formats of triangles, mm. */

@@ -3,10 +3,11 @@ import { useState } from 'react';
 import { api } from '../api/client';
 import type { Remark } from '../api/types';
 import { Field } from '../job/Field';
-import { usePreferences } from '../job/preferences';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
+import { may, useMe } from '../job/useMe';
+import { usePerson } from '../job/usePerson';
 import { partWords, remarkPart, useRemarks } from '../job/useRemarks';
 import { Button } from '../ui/Button';
 import { Section } from '../ui/Section';
@@ -16,7 +17,8 @@ export function Remarks() {
   const { state, item } = useJob();
   const client = useQueryClient();
   const picked = useWorkbench((store) => store.picked);
-  const { person, sign } = usePreferences();
+  const { person, sign } = usePerson();
+  const me = useMe(state.id);
   const { data, error } = useRemarks();
   const [isWriting, setIsWriting] = useState(false);
   const refresh = () => client.invalidateQueries({ queryKey: ['remarks', state.id] });
@@ -48,20 +50,23 @@ export function Remarks() {
         <OneRemark key={one.id} remark={one} onChange={refresh} />
       ))}
       {picked !== null &&
+        may(me, 'remark') &&
         (isWriting ? (
           <div className="d-grid gap-1">
             <span className="quiet">
               On {name}
               {part !== undefined && `, ${part}`}
             </span>
-            <label className="quiet">
-              Your name
-              <input
-                className="form-control form-control-sm"
-                value={person}
-                onChange={(event) => sign(event.target.value)}
-              />
-            </label>
+            {sign !== null && (
+              <label className="quiet">
+                Your name
+                <input
+                  className="form-control form-control-sm"
+                  value={person}
+                  onChange={(event) => sign(event.target.value)}
+                />
+              </label>
+            )}
             <Field label="Remark" text="" kind="text" onEnter={make} />
             <Button onClick={() => setIsWriting(false)}>Leave it</Button>
           </div>
@@ -77,7 +82,7 @@ export function Remarks() {
 function OneRemark({ remark, onChange }: { remark: Remark; onChange: () => Promise<void> }) {
   const { state, item } = useJob();
   const pick = useWorkbench((store) => store.pick);
-  const person = usePreferences((store) => store.person);
+  const { person } = usePerson();
   const [isAnswering, setIsAnswering] = useState(false);
   const change = async (changed: { answer?: string; resolved?: boolean }) => {
     await api.changeRemark(state.id, remark.id, { by: person === '' ? 'somebody' : person, ...changed });

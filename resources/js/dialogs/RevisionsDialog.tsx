@@ -1,15 +1,16 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import { api, files, Refused } from '../api/client';
-import type { JobRevision, List, OpenPoint } from '../api/types';
+import type { JobRevision, List, OpenPoint, PartOfRevision } from '../api/types';
 import { type Side, useComparing } from '../job/comparing';
 import { Mark } from '../job/Mark';
-import { usePreferences } from '../job/preferences';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
+import { may, useMe } from '../job/useMe';
+import { usePerson } from '../job/usePerson';
 import { useRevisions } from '../job/useRevisions';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -79,8 +80,8 @@ function Revisions() {
 function Working() {
   const { state } = useJob();
   const { data, refresh } = useRevisions();
-  const person = usePreferences((store) => store.person);
-  const sign = usePreferences((store) => store.sign);
+  const { person, sign } = usePerson();
+  const me = useMe(state.id);
   const [name, setName] = useState<string | null>(null);
   const [note, setNote] = useState('');
   const [open, setOpen] = useState<OpenPoint[] | null>(null);
@@ -121,14 +122,16 @@ function Working() {
           : 'Ask for a check, or issue it as it is now.'}
       </p>
       <div className="issue-fields">
-        <label>
-          Your name
-          <input
-            className="form-control form-control-sm"
-            value={person}
-            onChange={(event) => sign(event.target.value)}
-          />
-        </label>
+        {sign !== null && (
+          <label>
+            Your name
+            <input
+              className="form-control form-control-sm"
+              value={person}
+              onChange={(event) => sign(event.target.value)}
+            />
+          </label>
+        )}
         <label>
           Name of the revision
           <input
@@ -155,14 +158,19 @@ function Working() {
       )}
       {open !== null && <Open points={open} />}
       <div className="made-list">
-        <Button look="primary" disabled={person.trim() === ''} onClick={() => tell(issue())}>
+        <Button
+          look="primary"
+          disabled={person.trim() === '' || !may(me, 'issue')}
+          title={may(me, 'issue') ? undefined : 'A checker or an owner issues'}
+          onClick={() => tell(issue())}
+        >
           Issue revision {name ?? data.next}
         </Button>
         <Button disabled={isAsking} onClick={() => tell(look())}>
           {isAsking ? 'Looking…' : 'What is still open?'}
         </Button>
         <Button
-          disabled={person.trim() === ''}
+          disabled={person.trim() === '' || !may(me, 'edit')}
           onClick={() => tell(api.askCheck(state.id, inCheck ? null : person).then(refresh))}
         >
           {inCheck ? 'Take it back into work' : 'Ask for a check'}
@@ -318,12 +326,55 @@ function Files({ number }: { number: number }) {
     return <p className="quiet">Looking for its files…</p>;
   }
   return (
-    <ul className="revision-files">
-      {(data.files ?? []).map(({ name }) => (
-        <li key={name}>
-          <a href={files.ofRevision(job, number, name)} download={name}>
-            {name}
-          </a>
+    <>
+      <Made job={job} number={number} parts={data.parts ?? []} />
+      <ul className="revision-files">
+        {(data.files ?? []).map(({ name }) => (
+          <li key={name}>
+            <a href={files.ofRevision(job, number, name)} download={name}>
+              {name}
+            </a>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** Which parts of a revision the shop has made. */
+function Made({ job, number, parts }: { job: number; number: number; parts: readonly PartOfRevision[] }) {
+  const { person } = usePerson();
+  const me = useMe(job);
+  const client = useQueryClient();
+  const mark = async (part: string, made: boolean) => {
+    const told = await api.markMade(job, number, { part, made, by: person });
+    client.setQueryData<JobRevision>(['revision', job, number], (now) =>
+      now === undefined ? now : { ...now, ...told },
+    );
+  };
+  if (parts.length === 0) {
+    return null;
+  }
+  return (
+    <ul className="made-parts" aria-label="Parts that are made">
+      {parts.map(({ part, made_by: by, made_at: at }) => (
+        <li key={part}>
+          <label>
+            <input
+              type="checkbox"
+              checked={at !== null}
+              disabled={!may(me, 'mark-made')}
+              onChange={(event) => tell(mark(part, event.target.checked))}
+            />{' '}
+            {part}
+          </label>
+          {at !== null && (
+            <span className="quiet">
+              {' '}
+              made {when(at)}
+              {by !== null && by !== '' && ` by ${by}`}
+            </span>
+          )}
         </li>
       ))}
     </ul>

@@ -43,6 +43,7 @@ type Panel =
   | 'sets'
   | 'several'
   | 'comb'
+  | 'people'
   | null;
 
 interface WorkbenchStore {

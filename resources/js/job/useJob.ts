@@ -15,8 +15,10 @@ import type {
   SolvedHarness,
   SolvedRun,
 } from '../api/types';
+import { usePresence, WINDOW } from './presence';
 import { useWorkbench } from './store';
 import { showIn, unitsOf } from './units';
+import { useMe } from './useMe';
 import { areBehind, useTriedHarnesses } from './useTried';
 
 export type ItemOf<L extends List> = NonNullable<Job[L]>[number];
@@ -25,6 +27,9 @@ const key = (id: number) => ['job', id] as const;
 
 /** Interval of polling for changes of other windows and for the server's return, ms. */
 const LOOK = 2000;
+
+/** The same where people work together, ms. */
+const TOGETHER = 1000;
 
 /** Longest interval of polling for runs that are not solved yet, ms. */
 const LONGEST = 30_000;
@@ -199,10 +204,23 @@ function useHarnesses(state: JobState, busy: boolean) {
 function useWatching(state: JobState, busy: boolean) {
   const client = useQueryClient();
   const setAway = useWorkbench((store) => store.setAway);
+  const { people } = useMe();
   const look = useQuery({
-    queryKey: ['revision', state.id],
-    queryFn: () => api.revision(state.id),
-    refetchInterval: LOOK,
+    queryKey: ['revision', state.id, people],
+    queryFn: async () => {
+      if (!people) {
+        return api.revision(state.id);
+      }
+      const { picked } = useWorkbench.getState();
+      const told = await api.presence(state.id, {
+        window: WINDOW,
+        picked: picked === null ? null : { list: picked.list, id: picked.id },
+      });
+      usePresence.getState().set(told.others);
+      return told;
+    },
+    // Edits of others arrive within two seconds.
+    refetchInterval: people ? TOGETHER : LOOK,
     retry: false,
     networkMode: 'always',
   });
@@ -220,6 +238,7 @@ function useWatching(state: JobState, busy: boolean) {
 export function useJobAccess(state: JobState): JobAccess {
   showIn(unitsOf(state.job));
   const client = useQueryClient();
+  const { people } = useMe();
   const taking = useTaking();
   const trying = useWorkbench((store) => store.trying);
   const jobId = state.id;
@@ -297,9 +316,11 @@ export function useJobAccess(state: JobState): JobAccess {
   const goBy = useCallback(
     async (steps: number) => {
       // Counted from the step that is last when its turn comes: edits before it are steps, too.
-      await mutateAsync(() => api.goTo(jobId, Math.max(0, now().step + steps)));
+      await mutateAsync(() =>
+        steps === -1 && people ? api.undo(jobId) : api.goTo(jobId, Math.max(0, now().step + steps)),
+      );
     },
-    [mutateAsync, jobId, now],
+    [mutateAsync, jobId, now, people],
   );
 
   return useMemo(() => {

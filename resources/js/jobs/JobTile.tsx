@@ -16,11 +16,18 @@ interface Props {
 /** A job in the list, with its picture. */
 export function JobTile({ job, onCopy, onRename, onDelete }: Props) {
   const [renaming, setRenaming] = useState(false);
+  // In the shop a job is opened as it was issued.
+  const address = job.may_see ? `/jobs/${job.id}/lay` : job.issued === null ? '/jobs' : `/jobs/${job.issued}/make`;
   const when = new Date(job.saved_at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
   return (
     <li className="job-tile">
-      <Link to={`/jobs/${job.id}/lay`} aria-label={`Open ${job.name}`}>
-        <img src={files.picture(job.id, job.revision)} alt="" width={240} height={150} />
+      <Link to={address} aria-label={`Open ${job.name}`}>
+        <img
+          src={files.picture(job.may_see ? job.id : (job.issued ?? job.id), job.revision)}
+          alt=""
+          width={240}
+          height={150}
+        />
       </Link>
       <div className="about">
         {renaming ? (
@@ -30,7 +37,7 @@ export function JobTile({ job, onCopy, onRename, onDelete }: Props) {
             onChange={(name) => onRename(name).then(() => setRenaming(false))}
           />
         ) : (
-          <Link to={`/jobs/${job.id}/lay`} className="name">
+          <Link to={address} className="name">
             {job.name}
           </Link>
         )}

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { api } from '../api/client';
+import { PersonMenu } from '../people/PersonMenu';
 import { Button } from '../ui/Button';
 import { FileButton } from '../ui/FileButton';
 import { FullState } from '../ui/FullState';
@@ -68,6 +69,7 @@ export function JobsPage() {
         <Button look="primary" onClick={() => open(api.newJob('New job'), 'place')}>
           New job
         </Button>
+        <PersonMenu />
       </header>
       {refused !== null && (
         <p className="text-danger" role="alert">

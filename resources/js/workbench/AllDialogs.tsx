@@ -9,6 +9,7 @@ import { SetsDialog } from '../dialogs/SetsDialog';
 import { SeveralDialog } from '../dialogs/SeveralDialog';
 import { SheetsDialog } from '../dialogs/SheetsDialog';
 import { ValuesDialog } from '../dialogs/ValuesDialog';
+import { JobPeopleDialog } from '../people/JobPeopleDialog';
 
 /** All dialogs; each opens when the store asks for it. */
 export function AllDialogs() {
@@ -19,6 +20,7 @@ export function AllDialogs() {
       <CatalogueDialog />
       <ClashDialog />
       <CombDialog />
+      <JobPeopleDialog />
       <RevisionsDialog />
       <ServicesDialog />
       <SetsDialog />

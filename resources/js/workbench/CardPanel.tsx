@@ -13,6 +13,7 @@ import { type Stage, useWorkbench } from '../job/store';
 import { MakePanel } from '../make/MakePanel';
 import { PiecesPanel } from '../view/pieces/PiecesPanel';
 import { FrozenBanner } from './FrozenBanner';
+import { RoleBanner } from './RoleBanner';
 
 const CARDS = {
   runs: RunCard,
@@ -37,6 +38,7 @@ export function CardPanel({ stage }: { stage: Stage }) {
   return (
     <aside className="card-panel" aria-label={label}>
       <FrozenBanner />
+      <RoleBanner />
       {label === 'Findings' ? (
         <Findings />
       ) : label === 'Make' ? (

@@ -7,11 +7,13 @@ import { NameField } from '../job/NameField';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
+import { useMe } from '../job/useMe';
 import { Button } from '../ui/Button';
 
 /** The menu of the job: its name, its file, and the other jobs. */
 export function JobMenu() {
   const { state, edit } = useJob();
+  const me = useMe();
   const jobs = useQuery({ queryKey: ['jobs'], queryFn: api.jobs });
   const client = useQueryClient();
   const navigate = useNavigate();
@@ -50,6 +52,7 @@ export function JobMenu() {
           <Dropdown.Item onClick={() => openPanel('benders')}>Benders…</Dropdown.Item>
           <Dropdown.Item onClick={() => openPanel('services')}>Legend of what runs carry…</Dropdown.Item>
           <Dropdown.Item onClick={() => openPanel('revisions')}>Revisions…</Dropdown.Item>
+          {me.people && <Dropdown.Item onClick={() => openPanel('people')}>People of this job…</Dropdown.Item>}
           <Dropdown.Item onClick={() => openPanel('sheets')}>Title block of the drawings…</Dropdown.Item>
           <Dropdown.Item onClick={() => openPanel('values')}>Named values…</Dropdown.Item>
           <Dropdown.Item href={files.job(state)} download>

@@ -3,6 +3,8 @@ import { time } from '../job/format';
 import { type Stage, stages, useWorkbench } from '../job/store';
 import { useClearances } from '../job/useClearances';
 import { useJob } from '../job/useJob';
+import { OthersHere } from '../people/OthersHere';
+import { PersonMenu } from '../people/PersonMenu';
 import { JobMenu } from './JobMenu';
 import { StepsMenu } from './StepsMenu';
 import { UnitsMenu } from './UnitsMenu';
@@ -60,11 +62,13 @@ export function TopBar({ stage }: { stage: Stage }) {
         <span>Find anything</span>
         <kbd>Ctrl K</kbd>
       </button>
+      <OthersHere />
       <StepsMenu />
       <button type="button" className="top-button" title="Keys of this stage (?)" onClick={() => openPanel('keys')}>
         ?<span className="visually-hidden"> keys of this stage</span>
       </button>
       <UnitsMenu />
+      <PersonMenu />
       <span className="saved mono" role="status">
         {away ? 'not saved' : saving ? 'saving…' : `saved ${time(state.saved_at)}`}
       </span>

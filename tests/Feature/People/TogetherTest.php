@@ -164,7 +164,8 @@ it('notes who did what, with what there was before and after, where nobody can c
         ->and($trail->json('entries.1.details.changes.0.before.to.at.1'))->toEqual(250)
         ->and($trail->json('entries.1.details.changes.0.after.to.at.1'))->toEqual(300)
         ->and($trail->json('entries.0.words'))->toContain('/file');
-    expect(test()->getJson('/api/trail?what=edit')->json('found'))->toBe(1)
+    // As the page asks: what is left empty is everything.
+    expect(test()->getJson('/api/trail?what=edit&person=&from=&to=&before=')->json('found'))->toBe(1)
         ->and(test()->getJson("/api/trail?person=$owner->id&from=2020-01-01&to=2020-12-31")->json('found'))->toBe(0);
     $csv = (string) test()->get('/api/trail.csv?what=edit')->assertOk()->content();
     if ($csv === '') {

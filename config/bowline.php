@@ -11,6 +11,8 @@ return [
     'solving_seconds' => (float) env('BOWLINE_SOLVING_SECONDS', 1.0),
     // How long a question that changes nothing may take (previews, ways into a port, files), s.
     'request_seconds' => (float) env('BOWLINE_REQUEST_SECONDS', 5.0),
+    // Whether computations are interrupted by alarms, where PHP has them (App\Support\WorkTime); tests do without.
+    'has_alarm' => (bool) env('BOWLINE_ALARM', true),
     // Where tube benders listen, by their ids ("bench-22=127.0.0.1:7001,shop-60=127.0.0.1:7002"), and the measuring
     // arm; null where there is none (docs/bender.md).
     'benders' => (static function (): array {

@@ -78,7 +78,9 @@ final readonly class KeptSolutions
             return $this->queued($job, $run, $from) ?? self::meanwhile($solver->preview($hanging), 'settling');
         }
         try {
-            $solved = $waiting === $from ? null : $time->run(static fn (): SolvedRun => $solver->run($run));
+            $solved = $waiting === $from ? null : $time->run(
+                static fn (): SolvedRun => $solver->run($run), $from,
+            );
         } catch (WorkBrokenOff) {
             $solved = null;
         }

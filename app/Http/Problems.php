@@ -19,6 +19,7 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Symfony\Component\ErrorHandler\Error\FatalError;
 use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -77,6 +78,10 @@ final class Problems
         $exceptions->render(static fn (AccessDeniedHttpException $denied): JsonResponse => response()->json([
             'message' => $denied->getMessage(),
         ], 403));
+        // In PHP-FPM a request ends when it has computed too long (WorkTime).
+        $exceptions->render(static fn (FatalError $error): ?JsonResponse => str_contains(
+            $error->getMessage(), 'Maximum execution time',
+        ) ? response()->json(['message' => WorkBrokenOff::timeUp()->getMessage()], 503) : null);
         $exceptions->render(
             static fn (StorageFailed $failed): JsonResponse => response()->json(
                 ['message' => $failed->getMessage()],

@@ -60,6 +60,14 @@ final class User extends Authenticatable
         $this->forceFill(['sessions_epoch' => $this->sessions_epoch + 1])->save();
     }
 
+    /** Tells somebody by mail of a change of how they sign in, in case it was not theirs. */
+    public function tellOf(string $what): void
+    {
+        Mail::to($this->email)->send(new PlainMail('A change of how you sign in to Bowline', 'mail.changed', [
+            'name' => $this->name, 'what' => $what,
+        ]));
+    }
+
     /** Called by Laravel's broker of passwords. */
     public function sendPasswordResetNotification(#[\SensitiveParameter] $token): void
     {

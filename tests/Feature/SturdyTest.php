@@ -3,16 +3,22 @@
 declare(strict_types=1);
 
 use App\Editing\JobFiles;
+use App\Models\Run;
 use App\Models\Settling;
 use App\Settling\SettleRun;
 use App\Support\ClientConnection;
 use App\Support\WorkBrokenOff;
 use App\Support\WorkTime;
+use Illuminate\Contracts\Debug\ExceptionHandler;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
+use Symfony\Component\ErrorHandler\Error\FatalError;
+use Tests\Jobs;
 use Tests\Triangles;
 
 /*
@@ -453,4 +459,32 @@ it('clears away after 30 days what was deleted, and meshes that nobody holds', f
     expect($files())->toBe([])->and(DB::table('jobs')->count())->toBe(0);
     // It can be brought in again.
     expect(bringIn(stlOfBox(3))->assertCreated()->json('mesh'))->toBe($loose)->and($files())->toBe([$loose]);
+});
+
+it('leaves to the queue what has ended a request before, where PHP has no alarms', function (): void {
+    config(['bowline.has_alarm' => false]);
+    Queue::fake();
+    $job = opened(json_encode(Jobs::file([['at' => [0, 0, 250]]], ['at' => [300, 0, 250]]), JSON_THROW_ON_ERROR));
+    expect(test()->getJson($job)->json('solutions.0.unsolved'))->not->toBeTrue();
+    $row = Run::query()->where('job_id', (int) basename($job))->firstOrFail();
+    $from = $row->solved_from;
+    $again = static function () use ($job): bool {
+        Run::query()->where('job_id', (int) basename($job))->toBase()->update([
+            'solved_from' => null, 'solution' => null,
+        ]);
+
+        return test()->getJson($job)->json('solutions.0.unsolved') === true;
+    };
+    // What has come to its end is not remembered.
+    expect($again())->toBeFalse();
+    Cache::put('computing:'.$from, true, 60);
+    expect($again())->toBeTrue();
+    Queue::assertPushed(SettleRun::class, 1);
+});
+
+it('says in words that a question took too long when PHP has ended it', function (): void {
+    $ended = new FatalError('Maximum execution time of 5 seconds exceeded', 0, ['file' => 'x', 'line' => 1]);
+    $answer = app(ExceptionHandler::class)->render(Request::create('/api/jobs/1'), $ended);
+    expect($answer->getStatusCode())->toBe(503)->and((string) $answer->getContent())
+        ->toContain('longer than Bowline lets a question take')->not->toContain('Maximum execution');
 });

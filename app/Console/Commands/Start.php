@@ -13,7 +13,7 @@ use PDOException;
 /** Run by bin/demo before it serves: migrates the database, or says in plain words why it cannot. */
 final class Start extends Command
 {
-    protected $signature = 'bowline:start';
+    protected $signature = 'bowline:start {--no-demo : leaves an empty database empty}';
 
     protected $description = 'Brings the database up to date, and puts the demo into an empty one';
 
@@ -27,7 +27,7 @@ final class Start extends Command
 
                 return self::FAILURE;
             }
-            Artisan::call('migrate', ['--force' => true, '--seed' => true]);
+            Artisan::call('migrate', ['--force' => true, '--seed' => $this->option('no-demo') !== true]);
         } catch (PDOException $error) {
             $this->line(
                 Health::wordsFor($error->getMessage()) ??

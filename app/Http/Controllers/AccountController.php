@@ -48,6 +48,7 @@ final readonly class AccountController
         $user->forceFill(['password' => Passwords::checked($body->get('password'))])->save();
         $user->signOutEverywhere();
         $this->signIn->enter($request, $user);
+        $user->tellOf('Your password was changed.');
 
         return response()->noContent();
     }
@@ -78,6 +79,7 @@ final readonly class AccountController
         $user->forceFill([
             'second_factor_at' => now(), 'recovery_codes' => array_map(Totp::hashOf(...), $codes),
         ])->save();
+        $user->tellOf('A second factor was put on.');
         Trail::note('account', 'Put on a second factor');
 
         return response()->json(['recovery_codes' => $codes]);
@@ -85,9 +87,9 @@ final readonly class AccountController
 
     public function removeSecondFactor(Request $request): Response
     {
-        self::sure(RequestBody::of($request, 'ownPassword')->get('password'))->forceFill([
-            'second_factor' => null, 'second_factor_at' => null, 'recovery_codes' => null,
-        ])->save();
+        $user = self::sure(RequestBody::of($request, 'ownPassword')->get('password'));
+        $user->forceFill(['second_factor' => null, 'second_factor_at' => null, 'recovery_codes' => null])->save();
+        $user->tellOf('The second factor was taken off.');
         Trail::note('account', 'Took off the second factor');
 
         return response()->noContent();

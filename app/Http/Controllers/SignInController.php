@@ -95,6 +95,7 @@ final readonly class SignInController
             static function (User $user) use ($password): void {
                 $user->forceFill(['password' => $password])->save();
                 $user->signOutEverywhere();
+                $user->tellOf('A new password was chosen by the link that was sent to you.');
                 Trail::note('sign-in', 'Chose a new password by a link', null, [], $user);
             },
         );

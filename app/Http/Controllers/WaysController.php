@@ -34,7 +34,8 @@ final readonly class WaysController
         $body = RequestBody::of($request, 'errands');
         $question = WaysQuestion::read($body, $job, $this->files, $this->packings);
         LayWork::forget($job);
-        if (count($question->errands) === 1) {
+        // What cannot be interrupted is not begun here.
+        if (count($question->errands) === 1 && WorkTime::hasAlarm()) {
             try {
                 $answer = WorkTime::limit(self::AT_ONCE, static fn (WorkTime $time): array => $time->run(
                     static fn (): array => $question->answer(static fn (): bool => false, static function (): void {

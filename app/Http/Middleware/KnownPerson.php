@@ -15,6 +15,7 @@ use App\People\SignIn;
 use App\People\TokenScope;
 use App\People\Trail;
 use Closure;
+use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Gate;
@@ -29,6 +30,9 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
  */
 final readonly class KnownPerson
 {
+    /** Most that is read of whoever has not signed in, bytes. */
+    private const MOST_BYTES = 100_000;
+
     public function __construct(private CurrentPerson $current)
     {
     }
@@ -40,6 +44,9 @@ final readonly class KnownPerson
             return $next($request);
         }
         $this->current->user = $this->sender($request);
+        if ($this->current->user === null && (int) $request->headers->get('Content-Length') > self::MOST_BYTES) {
+            throw new PostTooLargeException;
+        }
         $route = $request->route();
         $ability = $route instanceof Route ? RouteAccess::of($route) : null;
         $job = self::job($request);
@@ -50,6 +57,10 @@ final readonly class KnownPerson
             return $refused;
         }
         $response = $next($request);
+        // Nothing of a team stays behind in a browser, but what is named by its content.
+        if (! str_contains($response->headers->get('Cache-Control') ?? '', 'immutable')) {
+            $response->headers->set('Cache-Control', 'no-store, private');
+        }
         if ($response->isSuccessful() && str_starts_with(
             $response->headers->get('Content-Disposition') ?? '', 'attachment',
         )) {

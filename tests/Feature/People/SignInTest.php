@@ -85,6 +85,14 @@ it('says the same of a wrong password, an unknown address, and whoever may not c
     }
 });
 
+it('reads no large bodies of whoever has not signed in', function (): void {
+    $body = json_encode(['email' => 'a@example.org', 'password' => str_repeat('x', 100_001)], JSON_THROW_ON_ERROR);
+    $send = static fn () => test()->call('POST', '/api/sign-in', [], [], [], [
+        'CONTENT_TYPE' => 'application/json', 'HTTP_CONTENT_LENGTH' => (string) strlen($body),
+    ], $body)->assertStatus(413);
+    $send();
+});
+
 it('slows down whoever tries passwords', function (): void {
     $user = person(Role::Designer);
     for ($i = 0; $i < 5; $i++) {
@@ -183,10 +191,13 @@ it('chooses a new password by a link that is sent, which ends all sessions and t
         test()->postJson('/api/password/forgotten', ['email' => $email])->assertNoContent();
     }
     Mail::assertSentCount(1);
+    $told = static fn (PlainMail $mail): bool => str_contains($mail->render(), 'A new password was chosen');
     parse_str((string) parse_url(mailedLink($user->email), PHP_URL_QUERY), $query);
     $body = ['email' => $user->email, 'token' => $query['token'], 'password' => 'four wet oak planks'];
     test()->postJson('/api/password/new', [...$body, 'token' => 'guessed'])->assertUnprocessable();
+    Mail::assertNotSent(PlainMail::class, $told);
     test()->postJson('/api/password/new', $body)->assertNoContent();
+    Mail::assertSent(PlainMail::class, $told);
     test()->postJson('/api/password/new', $body)->assertUnprocessable();
     signIn($user)->assertUnprocessable();
     signIn($user, 'four wet oak planks')->assertOk();

@@ -181,6 +181,13 @@ it('notes who did what, with what there was before and after, where nobody can c
     test()->getJson('/api/trail')->assertForbidden();
 });
 
+it('leaves nothing behind in a browser, but what is named by its content', function (): void {
+    $job = jobOf(person(Role::Owner));
+    expect(test()->getJson($job)->headers->get('Cache-Control'))->toContain('no-store')
+        ->and(test()->get($job.'/file')->headers->get('Cache-Control'))->toContain('no-store')
+        ->and(test()->get($job.'/picture.svg')->headers->get('Cache-Control'))->toContain('immutable');
+});
+
 it('keeps what a team has from every other', function (): void {
     $ida = person(Role::Owner);
     $job = jobOf($ida);

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Bodies;
 
 use App\Editing\JobFiles;
+use App\Machines\BodyCalculation;
+use App\Machines\Machines;
+use App\Machines\MachinesAway;
 use App\Models\BodyWork;
 use App\Models\Job;
 use Bowline\Exchange\JobBodies;
@@ -13,6 +16,7 @@ use Bowline\Job\JobError;
 use Bowline\Space\Progress;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use stdClass;
 
 /** Works on a question about a body on the queue, and keeps the answer. */
 final class FindBody implements ShouldQueue
@@ -34,14 +38,15 @@ final class FindBody implements ShouldQueue
     {
     }
 
-    public function handle(JobFiles $files, KeptBodies $kept): void
+    public function handle(JobFiles $files, KeptBodies $kept, Machines $machines): void
     {
         $work = BodyWork::query()->find($this->work);
         $job = $work === null ? null : Job::query()->find($work->job_id);
         if ($work === null || $job === null || ! in_array($work->state, ['waiting', 'working'], true)) {
             return;
         }
-        $core = CoreJob::read($files->file($job));
+        $file = $files->file($job);
+        $core = CoreJob::read($file);
         $question = $work->question();
         if (! isset(JobBodies::all($core)[$work->body]) || $question->key($core) !== $work->key) {
             // The body has changed meanwhile and is asked for anew.
@@ -50,12 +55,34 @@ final class FindBody implements ShouldQueue
             return;
         }
         try {
-            $kept->keep($question, $core, $question->work($core, self::watched($work)));
+            $kept->keep($question, $core, $this->answer($machines, $file, $core, $question, self::watched($work)));
             $work->delete();
         } catch (BodyWorkStopped) {
             return;
         } catch (JobError $error) {
             $work->update(['state' => 'refused', 'pointer' => $error->pointer, 'reason' => $error->getMessage()]);
+        }
+    }
+
+    /** @throws JobError where it cannot be made */
+    private function answer(
+        Machines $machines,
+        stdClass $file,
+        CoreJob $core,
+        BodyQuestion $question,
+        Progress $progress,
+    ): mixed {
+        try {
+            $answer = $machines->answer(
+                BodyCalculation::task($file, $question),
+                static fn (array $told) => $progress->tell(
+                    is_numeric($told['part'] ?? null) ? (float) $told['part'] : 0.0,
+                ),
+            );
+
+            return BodyCalculation::taken($answer);
+        } catch (MachinesAway) {
+            return $question->work($core, $progress);
         }
     }
 

@@ -93,21 +93,38 @@ final readonly class KeptSolutions
     /** Stores the solution of a run. */
     public static function keep(Job $job, string $key, string $from, SolvedRun $solved): KeptSolution
     {
-        $solution = json_encode(
-            SolutionWriter::run($solved),
-            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
-        );
-        $length = $solved->laid->length();
+        return self::put($job, $key, $from, self::columns($solved));
+    }
+
+    /**
+     * Returns what a row of a run keeps of its solution, by its columns.
+     *
+     * @return array<string, float|string|null>
+     */
+    public static function columns(SolvedRun $solved): array
+    {
         $shapes = $solved->laid->shapes();
-        RunRow::query()
-            ->where('job_id', $job->id)
-            ->where('key', $key)
-            ->toBase()
-            ->update([
-                'solved_from' => $from, 'solution' => $solution, 'length' => $length,
-                'shapes' => $shapes === null ? null : MovedShapesJson::write($shapes),
-                ...NearbyRuns::extent($solved->laid),
-            ]);
+
+        return [
+            'solution' => json_encode(
+                SolutionWriter::run($solved),
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+            ),
+            'length' => $solved->laid->length(),
+            'shapes' => $shapes === null ? null : MovedShapesJson::write($shapes),
+            ...NearbyRuns::extent($solved->laid),
+        ];
+    }
+
+    /** @param  array<string, mixed>  $columns  of which there are `solution` and `length` */
+    public static function put(Job $job, string $key, string $from, array $columns): KeptSolution
+    {
+        RunRow::query()->where('job_id', $job->id)->where('key', $key)->toBase()->update([
+            'solved_from' => $from, ...$columns,
+        ]);
+
+        [$solution, $length] = [$columns['solution'], $columns['length']];
+        assert(is_string($solution) && is_float($length));
 
         return new KeptSolution($solution, $length);
     }

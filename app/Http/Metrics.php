@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Machines\Machines;
 use App\Models\Job;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -18,6 +19,10 @@ final class Metrics
 {
     private const LOOPBACK = ['127.0.0.1', '::1'];
 
+    public function __construct(private readonly Machines $machines)
+    {
+    }
+
     public function __invoke(Request $request): Response
     {
         if (! in_array($request->ip(), self::LOOPBACK, true)) {
@@ -27,7 +32,12 @@ final class Metrics
         $room = disk_free_space(storage_path());
         $bytes = DB::scalar('SELECT page_count * page_size FROM pragma_page_count(), pragma_page_size()');
         $text = '';
+        $machines = $this->machines->figures();
         foreach ([
+            ['machines_away', 'Whether all is worked here.', $machines === null ? 1 : 0],
+            ['machines_workers', 'Workers on other machines that are heard of.', $machines['workers'] ?? 0],
+            ['machines_waiting', 'Tasks that wait for one.', $machines['waiting'] ?? 0],
+            ['machines_answered', 'Tasks that they have answered.', $machines['answered'] ?? 0],
             ['ready', 'Whether Bowline can work (api/ready).', Health::reasons() === [] ? 1 : 0],
             ['jobs', 'Jobs that are not deleted.', Job::query()->where('is_frozen', false)->count()],
             ['edits', 'Steps of jobs that are kept.', DB::table('steps')->count()],

@@ -6,14 +6,14 @@ namespace App\Settling;
 
 use App\Editing\JobFiles;
 use App\Editing\KeptSolutions;
+use App\Machines\Machines;
+use App\Machines\MachinesAway;
+use App\Machines\RunCalculation;
 use App\Models\Job;
 use App\Models\Settling;
-use Bowline\Job as CoreJob;
 use Bowline\Routing\Flexible\SettlingStopped;
-use Bowline\Solving\Solver;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use stdClass;
 
 /** Settles a draped run, or solves a run for which no request had the time, on the queue, and stores the solution. */
 final class SettleRun implements ShouldQueue
@@ -32,7 +32,7 @@ final class SettleRun implements ShouldQueue
     {
     }
 
-    public function handle(JobFiles $files): void
+    public function handle(JobFiles $files, Machines $machines): void
     {
         $settling = Settling::query()->find($this->settling);
         $job = $settling === null ? null : Job::query()->find($settling->job_id);
@@ -44,23 +44,27 @@ final class SettleRun implements ShouldQueue
         ) {
             return;
         }
-        $core = CoreJob::readOnly(
-            $files->around($job, [$settling->key]),
-            static fn (stdClass $run): bool => ($run->id ?? null) === $settling->key,
-        );
+        $file = $files->around($job, [$settling->key]);
+        $core = RunCalculation::read($file, $settling->key);
         $run = $core->runs[$settling->key];
         if (KeptSolutions::hash($run) !== $settling->from) {
             // The run has changed meanwhile and is queued again in its new state.
             return;
         }
-        $route = $run->route->settling();
-        $watched = $route === null ? $run : $run->withRoute($route->watchedBy(new SettlingWatch($settling)));
+        $watch = new SettlingWatch($settling);
         try {
-            $solved = (new Solver($core))->run($watched);
+            $columns = $machines->answer(RunCalculation::task($file, $settling->key), $watch->told(...));
+        } catch (MachinesAway) {
+            $columns = null;
         } catch (SettlingStopped) {
             return;
         }
-        KeptSolutions::keep($job, $settling->key, $settling->from, $solved);
+        try {
+            $columns = RunCalculation::kept($columns) ?? RunCalculation::columns($core, $run, $watch);
+        } catch (SettlingStopped) {
+            return;
+        }
+        KeptSolutions::put($job, $settling->key, $settling->from, $columns);
         $settling->delete();
     }
 

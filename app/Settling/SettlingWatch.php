@@ -21,6 +21,24 @@ final class SettlingWatch implements Watch
     {
     }
 
+    /**
+     * Receives the same from another machine; without anything new it only asks whether it is still wanted.
+     *
+     * @param  array<string, mixed>  $told  `part` and `points`
+     */
+    public function told(array $told): void
+    {
+        $part = $told['part'] ?? null;
+        $points = [];
+        foreach (is_array($told['points'] ?? null) ? $told['points'] : [] as $point) {
+            [$x, $y, $z] = is_array($point) && count($point) === 3 ? array_values($point) : [0.0, 0.0, 0.0];
+            if (is_numeric($x) && is_numeric($y) && is_numeric($z)) {
+                $points[] = new Vector((float) $x, (float) $y, (float) $z);
+            }
+        }
+        $this->settles(is_numeric($part) ? (float) $part : 0.0, static fn (): array => $points);
+    }
+
     public function settles(float $part, callable $points): void
     {
         if (microtime(true) - $this->told < self::PAUSE) {

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Machines\Calculations;
+use App\Machines\MachinesAway;
+use App\Machines\TaskBoard;
+use App\Machines\TaskDropped;
+use Illuminate\Console\Command;
+use Illuminate\Support\Str;
+use Throwable;
+
+/**
+ * A worker for the calculations of others (bin/calculate). It has no database and keeps nothing: tasks and answers are
+ * values in Redis. It is ended at any time; what it was at is taken by another.
+ */
+final class Calculate extends Command
+{
+    /** Between two beats, s. */
+    private const BEAT = 1;
+
+    protected $signature = 'bowline:calculate {--once : ends when there is nothing to do}';
+
+    protected $description = 'Works calculations for Bowline on another machine (BOWLINE_REDIS)';
+
+    /** Whether the task at hand is still wanted, and how far it has come. */
+    private bool $isWanted = true;
+
+    private ?string $progress = null;
+
+    private ?string $id = null;
+
+    public function handle(TaskBoard $board, TaskBoard $beats): int
+    {
+        // Beats go out in the middle of a calculation, by a connection of their own.
+        $name = gethostname().'-'.getmypid().'-'.Str::random(4);
+        pcntl_async_signals(true);
+        pcntl_signal(SIGALRM, function () use ($beats, $name): void {
+            try {
+                $this->isWanted = $beats->beat($name, $this->id, $this->progress);
+            } catch (MachinesAway) {
+                // It goes on: Redis may be back before it has its answer.
+            }
+            pcntl_alarm(self::BEAT);
+        });
+        pcntl_alarm(self::BEAT);
+        while (true) {
+            try {
+                $beats->beat($name);
+                $board->reap();
+                $task = $board->take();
+                if ($task !== null) {
+                    $this->work($board, $task);
+                } elseif ($this->option('once') === true) {
+                    return self::SUCCESS;
+                }
+            } catch (MachinesAway $away) {
+                $this->warn('Redis is away: '.$away->getMessage());
+                sleep(1);
+            }
+        }
+    }
+
+    /** @param  array{id: string, kind: string, question: string}  $task */
+    private function work(TaskBoard $board, array $task): void
+    {
+        [$this->id, $this->isWanted, $this->progress] = [$task['id'], true, null];
+        try {
+            $answer = Calculations::work($task['kind'], $task['question'], function (array $told): void {
+                $this->progress = json_encode($told, JSON_THROW_ON_ERROR);
+                if (! $this->isWanted) {
+                    throw new TaskDropped;
+                }
+            });
+            $this->id = null;
+            $board->answer($task['id'], $answer);
+            $this->line(sprintf('%s %s: done', $task['kind'], substr($task['id'], 0, 8)));
+        } catch (TaskDropped) {
+            $this->id = null;
+            $board->forget($task['id']);
+        } catch (MachinesAway $away) {
+            throw $away;
+        } catch (Throwable $error) {
+            $this->id = null;
+            $this->error($error->getMessage());
+            $board->giveUp($task['id']);
+        }
+    }
+}

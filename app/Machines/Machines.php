@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Machines;
+
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\Config;
+use Illuminate\Support\Facades\Log;
+
+/**
+ * Calculations on other machines, where Redis is told: asked for as values, watched, and taken as values. Where Redis
+ * is away or no worker is there, MachinesAway says so and whoever asked works by itself.
+ */
+final readonly class Machines
+{
+    /** Between two looks at a task, microseconds. */
+    private const LOOK = 100_000;
+
+    /** Looks between two at workers that have gone. */
+    private const REAPED_EVERY = 20;
+
+    private const AWAY = 'machines away';
+
+    public function __construct(private TaskBoard $board)
+    {
+    }
+
+    public static function areTold(): bool
+    {
+        return config('machines.redis') !== null;
+    }
+
+    /** Whether they were away a moment ago. */
+    public static function areAway(): bool
+    {
+        return Cache::has(self::AWAY);
+    }
+
+    /** @return array{workers: int, waiting: int, taken: int, answered: int}|null null where none are told, or away */
+    public function figures(): ?array
+    {
+        try {
+            return self::areTold() ? $this->board->figures() : null;
+        } catch (MachinesAway) {
+            return null;
+        }
+    }
+
+    /**
+     * Has a task worked by another machine.
+     *
+     * @param  callable(array<string, mixed>): void  $report  told how far it has come; throws to stop it
+     *
+     * @throws MachinesAway when none works it
+     */
+    public function answer(Task $task, callable $report): mixed
+    {
+        if (! self::areTold() || self::areAway()) {
+            throw new MachinesAway('No other machine is there.');
+        }
+        try {
+            return $this->watched($task, $report);
+        } catch (MachinesAway $away) {
+            Log::warning('Calculations are worked here: '.$away->getMessage());
+            Cache::put(self::AWAY, true, Config::integer('machines.away'));
+            throw $away;
+        }
+    }
+
+    /**
+     * @param  callable(array<string, mixed>): void  $report
+     *
+     * @throws MachinesAway
+     */
+    private function watched(Task $task, callable $report): mixed
+    {
+        if ($this->board->figures()['workers'] === 0) {
+            throw new MachinesAway('Redis is there, but no worker is (bin/calculate).');
+        }
+        $this->board->ask($task);
+        $id = $task->id();
+        $told = null;
+        for ($looks = 1; true; $looks++) {
+            ['state' => $state, 'progress' => $progress, 'answer' => $answer] = $this->board->look($id);
+            if ($state === 'done' && $answer !== null) {
+                return Signed::unpack($answer);
+            }
+            if ($state === 'failed') {
+                throw new MachinesAway('A task was given up by the other machines.');
+            }
+            if ($state === 'gone') {
+                $this->board->ask($task);
+            }
+            if ($progress !== null && $progress !== $told) {
+                $told = $progress;
+                $this->tell($id, $progress, $report);
+            } else {
+                // Whoever asks may want to stop it all the same.
+                $this->tell($id, '{}', $report);
+            }
+            if ($looks % self::REAPED_EVERY === 0) {
+                $this->board->reap();
+                if ($this->board->figures()['workers'] === 0) {
+                    throw new MachinesAway('The last worker has gone.');
+                }
+            }
+            usleep(self::LOOK);
+        }
+    }
+
+    /** @param  callable(array<string, mixed>): void  $report */
+    private function tell(string $id, string $progress, callable $report): void
+    {
+        try {
+            $told = json_decode($progress, true, 16, JSON_THROW_ON_ERROR);
+            $report(is_array($told) ? array_combine(array_map(strval(...), array_keys($told)), $told) : []);
+        } catch (MachinesAway $away) {
+            throw $away;
+        } catch (\Throwable $stopped) {
+            $this->board->drop($id);
+            throw $stopped;
+        }
+    }
+}

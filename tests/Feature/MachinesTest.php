@@ -1,0 +1,252 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Bodies\BodyAnswer;
+use App\Bodies\BodyQuestion;
+use App\Console\Commands\Calculate;
+use App\Machines\BodyCalculation;
+use App\Machines\Calculations;
+use App\Machines\Machines;
+use App\Machines\MachinesAway;
+use App\Machines\RunCalculation;
+use App\Machines\Signed;
+use App\Machines\Task;
+use App\Machines\TaskBoard;
+use App\Models\Run;
+use App\Models\Settling;
+use App\Settling\SettleRun;
+use Bowline\Body\Mesh;
+use Bowline\Job\JobFile;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\Queue;
+
+/*
+ * Calculations on other machines: a Redis of the test's own, and workers that are processes (bowline:calculate) with a
+ * database that is not there.
+ */
+
+/** Processes that a test has started. */
+final class StartedMachines
+{
+    /** @var list<resource> */
+    public static array $processes = [];
+
+    public static int $port = 0;
+}
+
+beforeEach(function (): void {
+    $probe = stream_socket_server('tcp://127.0.0.1:0');
+    StartedMachines::$port = (int) explode(':', (string) stream_socket_get_name($probe, false))[1];
+    fclose($probe);
+    $redis = startRedis();
+    config(['machines.redis' => $redis, 'machines.key' => 'of these machines', 'machines.lease' => 2]);
+    Cache::forget('machines away');
+});
+
+afterEach(function (): void {
+    foreach (StartedMachines::$processes as $process) {
+        proc_terminate($process, SIGKILL);
+        proc_close($process);
+    }
+    StartedMachines::$processes = [];
+});
+
+/** Starts Redis, and returns its address once it answers. */
+function startRedis(): string
+{
+    $port = StartedMachines::$port;
+    $process = proc_open(
+        ['redis-server', '--port', (string) $port, '--save', '', '--appendonly', 'no', '--bind', '127.0.0.1'],
+        [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes,
+    );
+    assert(is_resource($process));
+    StartedMachines::$processes[] = $process;
+    for ($tries = 0; $tries < 100; $tries++) {
+        $socket = @fsockopen('127.0.0.1', $port);
+        if ($socket !== false) {
+            fclose($socket);
+
+            return "tcp://127.0.0.1:$port";
+        }
+        usleep(50_000);
+    }
+    throw new RuntimeException('Redis did not start.');
+}
+
+/** Starts a worker, and returns its process once it is heard of. */
+function startWorker(): mixed
+{
+    $before = workers();
+    $process = proc_open(
+        [PHP_BINARY, 'artisan', 'bowline:calculate'],
+        [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, base_path(), [
+            ...getenv(), 'BOWLINE_REDIS' => 'tcp://127.0.0.1:'.StartedMachines::$port,
+            'BOWLINE_MACHINES_KEY' => 'of these machines', 'DB_DATABASE' => '/nowhere/at.all',
+            'APP_ENV' => 'production',
+        ],
+    );
+    assert(is_resource($process));
+    StartedMachines::$processes[] = $process;
+    until(static fn (): bool => workers() > $before);
+
+    return $process;
+}
+
+function workers(): int
+{
+    return app(Machines::class)->figures()['workers'] ?? 0;
+}
+
+/** @param  callable(): bool  $is */
+function until(callable $is, float $seconds = 20.0): void
+{
+    $end = microtime(true) + $seconds;
+    while (! $is()) {
+        expect(microtime(true))->toBeLessThan($end, 'it did not happen');
+        usleep(20_000);
+    }
+}
+
+/** A cable that drapes over a locker, as a file: a second of work, several where it is long. */
+function drapedFile(float $slack = 0.3, float $half = 500.0): stdClass
+{
+    return json_decode(json_encode([
+        'format' => 'bowline-job', 'version' => 1, 'name' => 'Quay', 'stock' => [cableStock(20)],
+        'surroundings' => [
+            ['id' => 'quay', 'shape' => 'box', 'size' => [9000, 9000, 20], 'pose' => ['at' => [0, 0, -10]]],
+            ['id' => 'locker', 'shape' => 'box', 'size' => [300, 600, 200], 'pose' => ['at' => [0, 0, 100]]],
+        ],
+        'runs' => [[
+            'id' => 'shore', 'stock' => 'c', 'from' => ['at' => [-$half, 0, 300]], 'to' => ['at' => [$half, 0, 300]],
+            'route' => ['kind' => 'drape', 'slack' => $slack],
+        ]],
+    ], JSON_THROW_ON_ERROR), false, 64, JSON_THROW_ON_ERROR);
+}
+
+function nothingToReport(): callable
+{
+    return static function (): void {
+    };
+}
+
+it('gets the same from another machine as from this one, and asks each thing once', function (): void {
+    startWorker();
+    $task = RunCalculation::task(drapedFile(0.4, 1500.0), 'shore');
+    $reports = [];
+    $there = app(Machines::class)->answer($task, static function (array $told) use (&$reports): void {
+        $reports[] = $told;
+    });
+    $here = Calculations::work($task->kind, $task->question, nothingToReport());
+    expect($there)->toBe($here)->and(array_filter(
+        array_column($reports, 'part'), static fn (mixed $part): bool => $part > 0.0,
+    ))->not->toBe([]);
+    // The same again is there at once: nobody works it.
+    $answered = app(Machines::class)->figures()['answered'];
+    expect(app(Machines::class)->answer($task, nothingToReport()))->toBe($here)
+        ->and(app(Machines::class)->figures()['answered'])->toBe($answered);
+    app(Machines::class)->answer(RunCalculation::task(drapedFile(0.31), 'shore'), nothingToReport());
+    expect(app(Machines::class)->figures()['answered'])->toBe($answered + 1);
+});
+
+it('has the triangles of a body from another machine as they are here', function (): void {
+    startWorker();
+    $file = JobFile::decode((string) file_get_contents(database_path('demo/exhaust.json')));
+    $task = BodyCalculation::task($file, new BodyQuestion(BodyAnswer::Mesh, $file->bodies[0]->id, 3.0));
+    $there = BodyCalculation::taken(app(Machines::class)->answer($task, nothingToReport()));
+    $here = BodyCalculation::taken(Calculations::work($task->kind, $task->question, nothingToReport()));
+    expect($there)->toBeInstanceOf(Mesh::class)->and(count($there->vertices))->toBeGreaterThan(1000)
+        ->and($there)->toEqual($here);
+});
+
+it('takes a task from a worker that is killed in the middle', function (): void {
+    $first = startWorker();
+    $task = RunCalculation::task(drapedFile(0.41, 1500.0), 'shore');
+    $isKilled = false;
+    $answer = app(Machines::class)->answer($task, static function (array $told) use ($first, &$isKilled): void {
+        if (! $isKilled && ($told['part'] ?? 0.0) > 0.0) {
+            $isKilled = true;
+            proc_terminate($first, SIGKILL);
+            startWorker();
+        }
+    });
+    expect($isKilled)->toBeTrue()
+        ->and($answer)->toBe(Calculations::work($task->kind, $task->question, nothingToReport()))
+        ->and(app(Machines::class)->figures())->toMatchArray(['waiting' => 0, 'taken' => 0]);
+});
+
+it('works here where Redis is away or nobody is there, and says so', function (): void {
+    $machines = app(Machines::class);
+    $task = RunCalculation::task(drapedFile(), 'shore');
+    expect(static fn () => $machines->answer($task, nothingToReport()))
+        ->toThrow(MachinesAway::class, 'no worker is (bin/calculate)')
+        ->and(Machines::areAway())->toBeTrue();
+    proc_terminate(StartedMachines::$processes[0], SIGKILL);
+    proc_close(array_shift(StartedMachines::$processes));
+    Cache::forget('machines away');
+    expect(static fn () => $machines->answer($task, nothingToReport()))->toThrow(MachinesAway::class);
+    expect((string) test()->get('/api/metrics')->content())->toContain("\nbowline_machines_away 1\n");
+
+    // A run settles all the same.
+    Queue::fake();
+    $job = opened(json_encode([...(array) drapedFile(0.45)], JSON_THROW_ON_ERROR));
+    test()->getJson($job)->assertOk();
+    $settling = Settling::query()->first();
+    if ($settling !== null) {
+        app()->call((new SettleRun($settling->id))->handle(...));
+    }
+    expect(Run::query()->where('job_id', (int) basename($job))->whereNotNull('solution')->count())->toBe(1);
+});
+
+it('stops a task that nobody wants any more', function (): void {
+    startWorker();
+    $task = RunCalculation::task(drapedFile(0.5, 1500.0), 'shore');
+    expect(static fn () => app(Machines::class)->answer($task, static function (array $told): void {
+        if (($told['part'] ?? 0.0) > 0.0) {
+            throw new DomainException('Not any more.');
+        }
+    }))->toThrow(DomainException::class);
+    until(static fn (): bool => (app(Machines::class)->figures()['taken'] ?? 1) === 0);
+    expect((new TaskBoard)->look($task->id())['answer'])->toBeNull();
+});
+
+it('gives up a task that cannot be worked, and works it here', function (): void {
+    startWorker();
+    expect(static fn () => app(Machines::class)->answer(new Task('no such kind', '{}'), nothingToReport()))
+        ->toThrow(MachinesAway::class, 'given up');
+});
+
+it('leaves a task of another version of the program to others', function (): void {
+    config(['bowline.core' => 'another']);
+    $board = new TaskBoard;
+    $board->ask(RunCalculation::task(drapedFile(), 'shore'));
+    config(['bowline.core' => 'this']);
+    expect($board->take())->toBeNull()->and($board->figures())->toMatchArray(['waiting' => 1, 'taken' => 0]);
+    config(['bowline.core' => 'another']);
+    expect($board->take())->toMatchArray(['kind' => 'run']);
+});
+
+it('reads no answer that is signed by another key, or damaged', function (): void {
+    $signed = Signed::pack(['a' => 1]);
+    expect(Signed::unpack($signed))->toBe(['a' => 1]);
+    $damaged = $signed;
+    $damaged[40] = chr(ord($damaged[40]) ^ 1);
+    expect(static fn () => Signed::unpack($damaged))->toThrow(RuntimeException::class);
+    config(['machines.key' => 'of others']);
+    expect(static fn () => Signed::unpack($signed))->toThrow(RuntimeException::class, 'BOWLINE_MACHINES_KEY');
+});
+
+it('takes why a body cannot be made as well as the body', function (): void {
+    $refused = BodyCalculation::taken(...);
+    expect(static fn () => $refused(['answer' => null, 'refused' => ['/bodies/0', 'two runs do not meet']]))
+        ->toThrow('two runs do not meet')
+        ->and($refused(['answer' => 5, 'refused' => null]))->toBe(5)
+        ->and(static fn () => $refused('nonsense'))->toThrow(MachinesAway::class)
+        ->and(RunCalculation::kept(['solution' => 'x']))->toBeNull()
+        ->and(RunCalculation::kept(['solution' => '{}', 'length' => 1.5, 'job_id' => 7]))
+        ->toBe(['solution' => '{}', 'length' => 1.5]);
+});
+
+it('has a command that says what it is for', function (): void {
+    expect(app(Calculate::class)->getDescription())->toContain('another machine');
+});

@@ -1,0 +1,164 @@
+// What is lost when processes are killed: node bench/faults.mjs [KILLS]. Behind nginx and PHP-FPM (bin/server), four
+// windows send edits one after another and send each again until it is answered, as the page does; meanwhile workers of
+// PHP, the worker of the queue and the whole server are killed (SIGKILL) again and again. Then every edit that was
+// answered has to be there, once. Asked for: 200 kills, nothing lost, nothing twice, no damaged file.
+import { execFileSync, spawn } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const KILLS = Number(process.argv[2] ?? 200);
+const WINDOWS = 4;
+const SERVER = join('bin', 'server');
+const PAUSE = 250;
+
+process.env.NODE_TLS_REJECT_UNAUTHORIZED = '0';
+process.removeAllListeners('warning');
+
+const folder = mkdtempSync(join(tmpdir(), 'bowline-faults-'));
+const database = join(folder, 'bowline.sqlite');
+const env = { ...process.env, DB_DATABASE: database };
+const freePort = () =>
+  new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address();
+      probe.close(() => resolve(port));
+    });
+  });
+const [port, plain] = [await freePort(), await freePort()];
+const address = `https://localhost:${port}/api`;
+const user = execFileSync('id', ['-un'], { encoding: 'utf8' }).trim();
+execFileSync(
+  SERVER,
+  ['write', join(folder, 'server'), '--name', 'localhost', '--port', port, '--plain', plain, '--user', user].map(
+    String,
+  ),
+  { env, stdio: 'ignore' },
+);
+const serve = () => spawn(SERVER, ['run', join(folder, 'server')], { env, stdio: 'ignore', detached: true });
+let server = serve();
+
+const wait = (time) => new Promise((resolve) => setTimeout(resolve, time));
+/** Asks until there is an answer that is none of a server that is just gone. */
+async function until(path, body) {
+  for (;;) {
+    try {
+      const answer = await fetch(address + path, {
+        method: body === undefined ? 'GET' : 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: body === undefined ? undefined : JSON.stringify(body),
+      });
+      if (answer.ok) {
+        return answer.status === 204 ? null : await answer.json();
+      }
+      if (answer.status < 500) {
+        throw new Error(`${answer.status}: ${await answer.text()}`);
+      }
+    } catch (error) {
+      if (/^[34]\d\d:/.test(error.message)) {
+        throw error;
+      }
+    }
+    await wait(50);
+  }
+}
+
+const children = (id) => {
+  try {
+    return execFileSync('ps', ['-o', 'pid=', '--ppid', String(id)], { encoding: 'utf8' })
+      .split('\n')
+      .map(Number)
+      .filter(Boolean);
+  } catch {
+    return [];
+  }
+};
+const tree = (id) => [id, ...children(id).flatMap(tree)];
+const named = (word) =>
+  tree(server.pid).filter((id) => {
+    try {
+      return execFileSync('ps', ['-o', 'args=', '-p', String(id)], { encoding: 'utf8' }).includes(word);
+    } catch {
+      return false;
+    }
+  });
+const kill = (ids) => {
+  for (const id of ids) {
+    try {
+      process.kill(id, 'SIGKILL');
+    } catch {
+      // It has gone by itself.
+    }
+  }
+  return ids.length;
+};
+
+const fitting = (number) => ({
+  id: `f${number}`,
+  name: `Fitting ${number}`,
+  pose: { at: [0, 200 * number, 0] },
+  body: { shape: 'box', size: [50, 50, 50] },
+  ports: [],
+});
+const { id: job } = await until('/jobs/open', {
+  format: 'bowline-job',
+  version: 1,
+  name: 'Faults',
+  fittings: Array.from({ length: WINDOWS }, (_, number) => fitting(number)),
+});
+
+let isOver = false;
+let sentAgain = 0;
+const answered = await Promise.all([
+  ...Array.from({ length: WINDOWS }, async (_, number) => {
+    let count = 0;
+    while (!isOver) {
+      const item = fitting(number);
+      item.pose.at[0] = count + 1;
+      const token = randomUUID();
+      const started = performance.now();
+      await until(`/jobs/${job}/edits`, { edits: [{ list: 'fittings', id: item.id, item }], token });
+      sentAgain += performance.now() - started > 1000 ? 1 : 0;
+      count++;
+    }
+    return count;
+  }),
+  (async () => {
+    const killed = { 'workers of PHP': 0, 'the worker of the queue': 0, 'the whole server': 0 };
+    for (let number = 0; number < KILLS; number++) {
+      await wait(PAUSE);
+      if (number % 10 === 9) {
+        killed['the whole server'] += 1;
+        kill(tree(server.pid));
+        server = serve();
+        await until('/ready');
+      } else if (number % 5 === 4) {
+        killed['the worker of the queue'] += kill(named('queue:work').slice(0, 1));
+      } else {
+        const workers = named('php-fpm: pool');
+        killed['workers of PHP'] += kill([workers[number % Math.max(1, workers.length)]].filter(Boolean));
+      }
+    }
+    isOver = true;
+    console.log('killed:', killed);
+    return null;
+  })(),
+]);
+
+const counts = answered.slice(0, WINDOWS);
+const state = await until(`/jobs/${job}`);
+const at = state.job.fittings.map(({ pose }) => pose.at[0]);
+const total = counts.reduce((sum, one) => sum + one, 0);
+const whole = execFileSync(
+  'php',
+  ['-r', 'echo (new PDO("sqlite:".$argv[1]))->query("PRAGMA integrity_check")->fetchColumn();', database],
+  { encoding: 'utf8' },
+).trim();
+kill(tree(server.pid));
+rmSync(folder, { recursive: true, force: true });
+console.log(`${total} edits were answered, ${sentAgain} of them after more than a second.`);
+const lost = counts.filter((count, number) => at[number] !== count).length;
+console.log(`lost: ${lost}, done twice: ${state.step - total}, database: ${whole}`);
+process.exit(state.step === total && whole === 'ok' && lost === 0 ? 0 : 1);

@@ -16,6 +16,9 @@ enum Ability: string
     /** Looks at a job as it is worked on, and takes files away. */
     case See = 'see';
 
+    /** Learns who has to do with a job; not by a link. */
+    case Meet = 'meet';
+
     /** Looks at what is issued. */
     case SeeIssued = 'see-issued';
 

@@ -20,6 +20,11 @@ final class JobPolicy
         return self::can($user, $job, Ability::See);
     }
 
+    public function meet(User $user, Job $job): bool
+    {
+        return self::can($user, $job, Ability::Meet);
+    }
+
     public function seeIssued(User $user, Job $job): bool
     {
         return self::can($user, $job, Ability::SeeIssued);

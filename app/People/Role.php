@@ -18,7 +18,7 @@ enum Role: string
         return match ($ability) {
             Ability::Anyone, Ability::SignedIn => true,
             Ability::Browse, Ability::SeeIssued => true,
-            Ability::See => $this !== self::Shop,
+            Ability::See, Ability::Meet => $this !== self::Shop,
             Ability::MarkMade => in_array($this, [self::Shop, self::Designer, self::Owner], true),
             // In the shop, of what is issued: that may be seen (JobPolicy).
             Ability::Make => in_array($this, [self::Designer, self::Owner], true),
@@ -34,7 +34,7 @@ enum Role: string
     public function canOfIssued(Ability $ability): bool
     {
         return match ($ability) {
-            Ability::See, Ability::SeeIssued => true,
+            Ability::See, Ability::Meet, Ability::SeeIssued => true,
             Ability::Make => $this->can(Ability::MarkMade),
             default => $this->can($ability),
         };

@@ -168,7 +168,7 @@ final class RouteAccess
         // Owned.
         'DELETE jobs/{job}' => Ability::Own,
         'POST jobs/{job}/restore' => Ability::Own,
-        'GET jobs/{job}/people' => Ability::See,
+        'GET jobs/{job}/people' => Ability::Meet,
         'POST jobs/{job}/people' => Ability::Own,
         'POST jobs/{job}/link' => Ability::Own,
         'POST jobs/{job}/copy' => Ability::Copy,

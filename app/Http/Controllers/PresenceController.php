@@ -34,8 +34,9 @@ final class PresenceController
 
         return response()->json([
             'revision' => $job->revision, 'step' => $job->step,
-            'others' => DB::table('job_presences')->join('users', 'users.id', '=', 'job_presences.user_id')
-                ->where('job_id', $job->id)->where('user_id', '!=', $user->id ?? 0)->where('seen_at', '>=', $since)
+            // Whoever has come by a link is not told who works on it.
+            'others' => $user === null ? [] : DB::table('job_presences')->join('users', 'users.id', '=', 'job_presences.user_id')
+                ->where('job_id', $job->id)->where('user_id', '!=', $user->id)->where('seen_at', '>=', $since)
                 ->orderByDesc('seen_at')->orderByDesc('job_presences.id')
                 ->get(['users.id', 'users.name', 'job_presences.window', 'job_presences.picked'])
                 ->unique('id')->sortBy('name')->values()

@@ -21,6 +21,7 @@ const ROLES = ['viewer', 'shop', 'designer', 'checker', 'owner'];
 /** Who has each ability: of a job that is worked on, and of an issued revision. */
 const MAY = [
     'see' => [['viewer', 'designer', 'checker', 'owner'], ROLES],
+    'meet' => [['viewer', 'designer', 'checker', 'owner'], ROLES],
     'see-issued' => [ROLES, ROLES],
     'mark-made' => [['shop', 'designer', 'owner'], ['shop', 'designer', 'owner']],
     'make' => [['designer', 'owner'], ['shop', 'designer', 'owner']],

@@ -149,6 +149,14 @@ it('shows who else is in a job, what they have picked, and what they have done',
     by($ida);
     endAt($job, 300.0);
     expect($tell('w1')->json())->toMatchArray(['step' => 1])->and($tell('w1')->json('others.0.name'))->toBe($ola->name);
+    // By a link nobody learns who works on it.
+    $link = (string) tap(Job::query()->findOrFail((int) basename($job)), static fn (Job $one) => $one->update([
+        'share_hash' => hash('sha256', 'link'),
+    ]))->share_hash;
+    by(null, ['shared' => [(int) basename($job) => $link]]);
+    expect($tell('w3')->json('others'))->toBe([]);
+    test()->getJson($job.'/people')->assertUnauthorized();
+    by($ida);
     test()->travel(11)->seconds();
     expect($tell('w1')->json('others'))->toBe([]);
 });

@@ -16,7 +16,7 @@ function admin(string $database, string ...$arguments): array
         'APP_ENV' => 'local',
         'DB_CONNECTION' => 'sqlite',
     ]);
-    $process->setTimeout(120);
+    $process->setTimeout(300);
     $process->run();
 
     return [(int) $process->getExitCode(), $process->getErrorOutput().$process->getOutput()];
@@ -62,12 +62,18 @@ it('backs up, restores and checks', function (): void {
             ->toBe(0)
             ->and($said)
             ->toContain('Restored 6 jobs.')
+            // It is shown by solving all of them.
+            ->toMatch('/[4-9]\d runs looked at, 0 wrong\./')
             ->and(glob($database.'.before-*'))
             ->toHaveCount(1)
             // Byte for byte.
             ->and($issued())->toBe($files);
+        // A byte of a solution is told.
+        $pdo = new PDO('sqlite:'.$database);
+        $pdo->exec("UPDATE runs SET solution = solution || ' ' WHERE id = (SELECT MIN(id) FROM runs)");
+        unset($pdo);
         [$exit, $said] = admin($database, 'check');
-        expect($exit)->toBe(0)->and($said)->toContain('0 wrong');
+        expect($exit)->toBe(1)->and($said)->toContain('1 wrong')->toContain('is not that of the run');
 
         // Over a database that is none, too.
         file_put_contents($database, random_bytes(5000));

@@ -8,7 +8,9 @@ use App\Models\Job;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use PDO;
 use PharData;
+use RuntimeException;
 use Throwable;
 
 /** Copies all jobs and meshes to one file, while people go on editing. */
@@ -37,14 +39,20 @@ final class Backup extends Command
             unlink($copy);
             // SQLite writes a consistent copy without blocking others.
             DB::statement('VACUUM INTO ?', [$copy]);
+            $this->refuseDamaged($copy);
+            $hash = hash_file('sha256', $copy);
             $archive = new PharData($beside);
             $archive->addFile($copy, 'bowline.sqlite');
             foreach (array_filter(Storage::files('meshes'), is_string(...)) as $mesh) {
                 $archive->addFile(Storage::path($mesh), $mesh);
             }
             unset($archive);
+            // It is read back before it counts.
+            if (hash_file('sha256', 'phar://'.$beside.'/bowline.sqlite') !== $hash) {
+                throw new RuntimeException('it reads back otherwise than it was written');
+            }
             if (! rename($beside, $file)) {
-                throw new \RuntimeException('it could not be moved to its place');
+                throw new RuntimeException('it could not be moved to its place');
             }
         } catch (Throwable $error) {
             @unlink($beside);
@@ -66,5 +74,14 @@ final class Backup extends Command
         );
 
         return self::SUCCESS;
+    }
+
+    /** @throws RuntimeException when the jobs are damaged: a backup of them would take the place of a good one */
+    private function refuseDamaged(string $copy): void
+    {
+        $check = (new PDO('sqlite:'.$copy))->query('PRAGMA integrity_check');
+        if ($check === false || $check->fetchColumn() !== 'ok') {
+            throw new RuntimeException('the database is damaged; restore the last good backup');
+        }
     }
 }

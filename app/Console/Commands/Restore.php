@@ -65,6 +65,12 @@ final class Restore extends Command
                 basename($before),
             ),
         );
+        // That they are what they were is shown by solving them.
+        if ($this->call('bowline:check') !== self::SUCCESS) {
+            $this->error(sprintf('Not all of it is as it was. What was there before is kept as %s.', basename($before)));
+
+            return self::FAILURE;
+        }
 
         return self::SUCCESS;
     }

@@ -23,6 +23,8 @@ final class OwnFlange extends Model
 
     protected $guarded = [];
 
+    protected $hidden = ['team_id'];
+
     /** @return array<string, string> */
     protected function casts(): array
     {

@@ -67,7 +67,7 @@ final class Restore extends Command
         );
         // That they are what they were is shown by solving them.
         if ($this->call('bowline:check') !== self::SUCCESS) {
-            $this->error(sprintf('Not all of it is as it was. What was there before is kept as %s.', basename($before)));
+            $this->error('Not all of it is as it was. What was there before is kept as '.basename($before).'.');
 
             return self::FAILURE;
         }

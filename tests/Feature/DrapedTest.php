@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use App\Editing\JobFiles;
 use App\Models\Settling;
 use App\Settling\SettleRun;
 use App\Settling\SettlingWatch;
@@ -150,7 +149,7 @@ it('lets what takes long settle on the queue, seen meanwhile as it would hang', 
     Queue::assertPushed(SettleRun::class, 1);
     test()->getJson($job.'/runs/r/settling')->assertJson(['state' => 'waiting', 'part' => 0]);
 
-    Queue::pushed(SettleRun::class)[0]->handle(app(JobFiles::class));
+    app()->call(Queue::pushed(SettleRun::class)[0]->handle(...));
     $settled = test()->getJson($job)->json('solutions.0');
     expect($settled['settling'] ?? false)
         ->toBeFalse()
@@ -199,7 +198,7 @@ it('stops when it is told to or when the run has changed, and settles again', fu
     test()->getJson($job);
     $settle = static fn (bool $again) => test()->postJson($job.'/runs/r/settling', ['settle' => $again])->assertOk();
     $settle(false)->assertJson(['state' => 'stopped']);
-    Queue::pushed(SettleRun::class)[0]->handle(app(JobFiles::class));
+    app()->call(Queue::pushed(SettleRun::class)[0]->handle(...));
     expect(test()->getJson($job)->json('solutions.0.settling'))->toBeTrue();
     $settle(true)->assertJson(['state' => 'waiting']);
     Queue::assertPushed(SettleRun::class, 2);

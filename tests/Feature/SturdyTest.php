@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use App\Editing\JobFiles;
 use App\Models\Run;
 use App\Models\Settling;
 use App\Settling\SettleRun;
@@ -239,7 +238,7 @@ it(
             ->not->toHaveKey('unsolved')
             ->length->toEqualWithDelta(800.0, 1e-3);
         foreach (Queue::pushed(SettleRun::class) as $task) {
-            $task->handle(app(JobFiles::class));
+            app()->call($task->handle(...));
         }
         $solved = test()->getJson($job)->json('solutions');
         expect(array_column($solved, 'unsolved'))

@@ -2,19 +2,27 @@ import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@ta
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
-import { Refused } from './api/client';
+import { api, Refused } from './api/client';
 import { JobsPage } from './jobs/JobsPage';
 import { Broken } from './workbench/Broken';
 import { Start } from './workbench/Start';
 import { Workbench } from './workbench/Workbench';
 
-/** Whoever has to sign in is led there, and back. */
+/** Whoever has to sign in is led there, and back; not whoever reads a job by its link, to whom little else is open. */
 const askToSignIn = (error: unknown) => {
   if (error instanceof Refused && error.status === 401) {
-    const { pathname, search } = window.location;
-    void router.navigate('/sign-in', { replace: true, state: { back: pathname + search } });
+    void leadToSignIn();
   }
 };
+
+async function leadToSignIn(): Promise<void> {
+  const { pathname, search } = window.location;
+  const job = /^\/jobs\/(\d+)/.exec(pathname)?.[1];
+  const me = job === undefined ? null : await api.me(Number(job)).catch(() => null);
+  if (me?.may.includes('see') !== true) {
+    await router.navigate('/sign-in', { replace: true, state: { back: pathname + search } });
+  }
+}
 
 const client = new QueryClient({
   queryCache: new QueryCache({ onError: askToSignIn }),

@@ -14,7 +14,8 @@ import { Button } from '../ui/Button';
 export function JobMenu() {
   const { state, edit } = useJob();
   const me = useMe();
-  const jobs = useQuery({ queryKey: ['jobs'], queryFn: api.jobs });
+  const isGuest = me.people && me.person === null;
+  const jobs = useQuery({ queryKey: ['jobs'], queryFn: api.jobs, enabled: !isGuest });
   const client = useQueryClient();
   const navigate = useNavigate();
   const openPanel = useWorkbench((store) => store.open);

@@ -8,6 +8,7 @@ use App\Editing\JobFiles;
 use App\Machines\BodyCalculation;
 use App\Machines\Machines;
 use App\Machines\MachinesAway;
+use App\Machines\Task;
 use App\Models\BodyWork;
 use App\Models\Job;
 use Bowline\Exchange\JobBodies;
@@ -74,7 +75,7 @@ final class FindBody implements ShouldQueue
     ): mixed {
         try {
             $answer = $machines->answer(
-                BodyCalculation::task($file, $question),
+                static fn (): Task => BodyCalculation::task($file, $question),
                 static fn (array $told) => $progress->tell(
                     is_numeric($told['part'] ?? null) ? (float) $told['part'] : 0.0,
                 ),

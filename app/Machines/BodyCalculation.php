@@ -50,12 +50,12 @@ final class BodyCalculation implements Calculation
      * Returns the answer that another machine gave.
      *
      * @throws JobError when it said why the body cannot be made
-     * @throws MachinesAway when it is none
+     * @throws TaskGivenUp when it is none
      */
     public static function taken(mixed $given): mixed
     {
         if (! is_array($given) || ! array_key_exists('answer', $given)) {
-            throw new MachinesAway('That is no answer about a body.');
+            throw new TaskGivenUp('That is no answer about a body.');
         }
         $refused = $given['refused'] ?? null;
         if (is_array($refused) && is_string($refused[0] ?? null) && is_string($refused[1] ?? null)) {

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
+use Closure;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Log;
+use Throwable;
 
 /**
  * Calculations on other machines, where Redis is told: asked for as values, watched, and taken as values. Where Redis
@@ -50,17 +52,22 @@ final readonly class Machines
     /**
      * Has a task worked by another machine.
      *
-     * @param  callable(array<string, mixed>): void  $report  told how far it has come; throws to stop it
+     * @param  Closure(): Task  $task  made only where there are machines: it may hold megabytes of meshes
+     * @param  callable(array<string, mixed>): void  $report  told how far it has come, again and again while nothing
+     *     changes; throws to stop it
      *
      * @throws MachinesAway when none works it
      */
-    public function answer(Task $task, callable $report): mixed
+    public function answer(Closure $task, callable $report): mixed
     {
         if (! self::areTold() || self::areAway()) {
             throw new MachinesAway('No other machine is there.');
         }
         try {
-            return $this->watched($task, $report);
+            return $this->watched($task(), $report);
+        } catch (TaskGivenUp $givenUp) {
+            Log::warning('A calculation is worked here: '.$givenUp->getMessage());
+            throw $givenUp;
         } catch (MachinesAway $away) {
             Log::warning('Calculations are worked here: '.$away->getMessage());
             Cache::put(self::AWAY, true, Config::integer('machines.away'));
@@ -80,25 +87,19 @@ final readonly class Machines
         }
         $this->board->ask($task);
         $id = $task->id();
-        $told = null;
         for ($looks = 1; true; $looks++) {
             ['state' => $state, 'progress' => $progress, 'answer' => $answer] = $this->board->look($id);
             if ($state === 'done' && $answer !== null) {
                 return Signed::unpack($answer);
             }
             if ($state === 'failed') {
-                throw new MachinesAway('A task was given up by the other machines.');
+                throw new TaskGivenUp('The other machines have given it up.');
             }
             if ($state === 'gone') {
                 $this->board->ask($task);
             }
-            if ($progress !== null && $progress !== $told) {
-                $told = $progress;
-                $this->tell($id, $progress, $report);
-            } else {
-                // Whoever asks may want to stop it all the same.
-                $this->tell($id, '{}', $report);
-            }
+            // Also where nothing is new: whoever asks may want to stop it.
+            $this->tell($id, $progress ?? '{}', $report);
             if ($looks % self::REAPED_EVERY === 0) {
                 $this->board->reap();
                 if ($this->board->figures()['workers'] === 0) {
@@ -117,7 +118,7 @@ final readonly class Machines
             $report(is_array($told) ? array_combine(array_map(strval(...), array_keys($told)), $told) : []);
         } catch (MachinesAway $away) {
             throw $away;
-        } catch (\Throwable $stopped) {
+        } catch (Throwable $stopped) {
             $this->board->drop($id);
             throw $stopped;
         }

@@ -7,6 +7,6 @@ namespace App\Machines;
 use RuntimeException;
 
 /** Redis does not answer, or no worker is there: what was asked is worked here. */
-final class MachinesAway extends RuntimeException
+class MachinesAway extends RuntimeException
 {
 }

@@ -19,12 +19,12 @@ final class Signed
         return hash_hmac('sha256', $text, self::key(), true).$text;
     }
 
-    /** @throws RuntimeException when it is signed by another key, or damaged */
+    /** @throws TaskGivenUp when it is signed by another key, or damaged */
     public static function unpack(string $signed): mixed
     {
         [$signature, $text] = [substr($signed, 0, self::LENGTH), substr($signed, self::LENGTH)];
         if (! hash_equals(hash_hmac('sha256', $text, self::key(), true), $signature)) {
-            throw new RuntimeException('An answer is not signed by the key of these machines (BOWLINE_MACHINES_KEY).');
+            throw new TaskGivenUp('It is not signed by the key of these machines (BOWLINE_MACHINES_KEY).');
         }
 
         return unserialize((string) gzuncompress($text));

@@ -11,7 +11,7 @@ use Predis\PredisException;
 /**
  * Tasks in Redis. `waiting` and `taken` are lists of ids; `task:ID` is a hash of the question, its state, how far it
  * has come and its answer; `lease:ID` lives as long as its worker is heard of, `wanted:ID` as long as somebody asks for
- * it.
+ * it. `workers` are those that are there, by when they were heard of last.
  */
 final class TaskBoard
 {
@@ -20,24 +20,27 @@ final class TaskBoard
     /** How long the question of a task stays, s. */
     private const QUESTION = 3600;
 
+    /** Puts a task up once, whoever asks at the same time (a script of Redis is one step). */
+    private const PUT_UP = <<<'LUA'
+        if redis.call('EXISTS', KEYS[1]) == 0 then
+            redis.call('HSET', KEYS[1], 'kind', ARGV[3], 'question', ARGV[4], 'core', ARGV[5], 'state', 'waiting')
+            redis.call('EXPIRE', KEYS[1], ARGV[2])
+            redis.call('LPUSH', KEYS[2], ARGV[1])
+        end
+        LUA;
+
     private ?Client $client = null;
 
-    /** Returns the state of a task after asking for it: it is put up unless it is there already. */
-    public function ask(Task $task): string
+    /** Asks for a task: it is put up unless it is there already. */
+    public function ask(Task $task): void
     {
-        return $this->try(function (Client $redis) use ($task): string {
+        $this->try(static function (Client $redis) use ($task): void {
             $id = $task->id();
             $redis->setex("wanted:$id", Config::integer('machines.wanted'), '1');
-            if ($redis->hsetnx("task:$id", 'kind', $task->kind) === 1) {
-                $redis->hmset("task:$id", [
-                    'question' => Signed::pack($task->question), 'core' => Config::string('bowline.core'),
-                    'state' => 'waiting', 'tries' => '0',
-                ]);
-                $redis->expire("task:$id", self::QUESTION);
-                $redis->lpush('waiting', [$id]);
-            }
-
-            return (string) $redis->hget("task:$id", 'state');
+            $redis->eval(
+                self::PUT_UP, 2, "task:$id", 'waiting', $id, (string) self::QUESTION, $task->kind,
+                Signed::pack($task->question), Config::string('bowline.core'),
+            );
         });
     }
 
@@ -94,7 +97,7 @@ final class TaskBoard
     /**
      * Takes the next task, waiting up to a second for one.
      *
-     * @return array{id: string, kind: string, question: string}|null
+     * @return array{id: string, kind: string, question: string}|null its question as it was signed
      */
     public function take(): ?array
     {
@@ -122,9 +125,8 @@ final class TaskBoard
                 return null;
             }
             $redis->hset("task:$id", 'state', 'taken');
-            $text = Signed::unpack($question);
 
-            return is_string($text) ? ['id' => $id, 'kind' => $kind, 'question' => $text] : null;
+            return ['id' => $id, 'kind' => $kind, 'question' => $question];
         });
     }
 
@@ -132,7 +134,7 @@ final class TaskBoard
     public function beat(string $worker, ?string $id = null, ?string $progress = null): bool
     {
         return $this->try(static function (Client $redis) use ($worker, $id, $progress): bool {
-            $redis->setex("worker:$worker", Config::integer('machines.lease'), '1');
+            $redis->zadd('workers', [$worker => self::now($redis)]);
             if ($id === null) {
                 return true;
             }
@@ -171,9 +173,18 @@ final class TaskBoard
     public function figures(): array
     {
         return $this->try(static fn (Client $redis): array => [
-            'workers' => count($redis->keys('worker:*')), 'waiting' => $redis->llen('waiting'),
+            'workers' => $redis->zcount('workers', self::now($redis) - Config::integer('machines.lease'), '+inf'),
+            'waiting' => $redis->llen('waiting'),
             'taken' => $redis->llen('taken'), 'answered' => (int) $redis->get('answered'),
         ]);
+    }
+
+    /** The clock of Redis, s: those of the machines may differ. */
+    private static function now(Client $redis): int
+    {
+        [$seconds] = $redis->time();
+
+        return is_numeric($seconds) ? (int) $seconds : 0;
     }
 
     /** @param  array<string, string>  $fields */

@@ -9,11 +9,13 @@ use App\Editing\KeptSolutions;
 use App\Machines\Machines;
 use App\Machines\MachinesAway;
 use App\Machines\RunCalculation;
+use App\Machines\Task;
 use App\Models\Job;
 use App\Models\Settling;
 use Bowline\Routing\Flexible\SettlingStopped;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use stdClass;
 
 /** Settles a draped run, or solves a run for which no request had the time, on the queue, and stores the solution. */
 final class SettleRun implements ShouldQueue
@@ -53,19 +55,25 @@ final class SettleRun implements ShouldQueue
         }
         $watch = new SettlingWatch($settling);
         try {
-            $columns = $machines->answer(RunCalculation::task($file, $settling->key), $watch->told(...));
-        } catch (MachinesAway) {
-            $columns = null;
-        } catch (SettlingStopped) {
-            return;
-        }
-        try {
-            $columns = RunCalculation::kept($columns) ?? RunCalculation::columns($core, $run, $watch);
+            $columns = self::elsewhere($machines, $file, $settling->key, $watch)
+                ?? RunCalculation::columns($core, $run, $watch);
         } catch (SettlingStopped) {
             return;
         }
         KeptSolutions::put($job, $settling->key, $settling->from, $columns);
         $settling->delete();
+    }
+
+    /** @return array<string, mixed>|null what another machine has worked out; null where none is there */
+    private static function elsewhere(Machines $machines, stdClass $file, string $run, SettlingWatch $watch): ?array
+    {
+        try {
+            return RunCalculation::kept($machines->answer(
+                static fn (): Task => RunCalculation::task($file, $run), $watch->told(...),
+            ));
+        } catch (MachinesAway) {
+            return null;
+        }
     }
 
     /** Marks the run as failed, so that it does not appear to be settling. */

@@ -22,7 +22,7 @@ final class SettlingWatch implements Watch
     }
 
     /**
-     * Receives the same from another machine; without anything new it only asks whether it is still wanted.
+     * Receives the same from another machine.
      *
      * @param  array<string, mixed>  $told  `part` and `points`
      */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use App\Bodies\BodyAnswer;
 use App\Bodies\BodyQuestion;
-use App\Console\Commands\Calculate;
 use App\Machines\BodyCalculation;
 use App\Machines\Calculations;
 use App\Machines\Machines;
@@ -13,6 +12,7 @@ use App\Machines\RunCalculation;
 use App\Machines\Signed;
 use App\Machines\Task;
 use App\Machines\TaskBoard;
+use App\Machines\TaskGivenUp;
 use App\Models\Run;
 use App\Models\Settling;
 use App\Settling\SettleRun;
@@ -124,6 +124,12 @@ function drapedFile(float $slack = 0.3, float $half = 500.0): stdClass
     ], JSON_THROW_ON_ERROR), false, 64, JSON_THROW_ON_ERROR);
 }
 
+/** Has a task worked by another machine. */
+function worked(Task $task, callable $report): mixed
+{
+    return app(Machines::class)->answer(static fn (): Task => $task, $report);
+}
+
 function nothingToReport(): callable
 {
     return static function (): void {
@@ -134,7 +140,7 @@ it('gets the same from another machine as from this one, and asks each thing onc
     startWorker();
     $task = RunCalculation::task(drapedFile(0.4, 1500.0), 'shore');
     $reports = [];
-    $there = app(Machines::class)->answer($task, static function (array $told) use (&$reports): void {
+    $there = worked($task, static function (array $told) use (&$reports): void {
         $reports[] = $told;
     });
     $here = Calculations::work($task->kind, $task->question, nothingToReport());
@@ -143,9 +149,9 @@ it('gets the same from another machine as from this one, and asks each thing onc
     ))->not->toBe([]);
     // The same again is there at once: nobody works it.
     $answered = app(Machines::class)->figures()['answered'];
-    expect(app(Machines::class)->answer($task, nothingToReport()))->toBe($here)
+    expect(worked($task, nothingToReport()))->toBe($here)
         ->and(app(Machines::class)->figures()['answered'])->toBe($answered);
-    app(Machines::class)->answer(RunCalculation::task(drapedFile(0.31), 'shore'), nothingToReport());
+    worked(RunCalculation::task(drapedFile(0.31), 'shore'), nothingToReport());
     expect(app(Machines::class)->figures()['answered'])->toBe($answered + 1);
 });
 
@@ -153,7 +159,7 @@ it('has the triangles of a body from another machine as they are here', function
     startWorker();
     $file = JobFile::decode((string) file_get_contents(database_path('demo/exhaust.json')));
     $task = BodyCalculation::task($file, new BodyQuestion(BodyAnswer::Mesh, $file->bodies[0]->id, 3.0));
-    $there = BodyCalculation::taken(app(Machines::class)->answer($task, nothingToReport()));
+    $there = BodyCalculation::taken(worked($task, nothingToReport()));
     $here = BodyCalculation::taken(Calculations::work($task->kind, $task->question, nothingToReport()));
     expect($there)->toBeInstanceOf(Mesh::class)->and(count($there->vertices))->toBeGreaterThan(1000)
         ->and($there)->toEqual($here);
@@ -163,7 +169,7 @@ it('takes a task from a worker that is killed in the middle', function (): void 
     $first = startWorker();
     $task = RunCalculation::task(drapedFile(0.41, 1500.0), 'shore');
     $isKilled = false;
-    $answer = app(Machines::class)->answer($task, static function (array $told) use ($first, &$isKilled): void {
+    $answer = worked($task, static function (array $told) use ($first, &$isKilled): void {
         if (! $isKilled && ($told['part'] ?? 0.0) > 0.0) {
             $isKilled = true;
             proc_terminate($first, SIGKILL);
@@ -176,15 +182,14 @@ it('takes a task from a worker that is killed in the middle', function (): void 
 });
 
 it('works here where Redis is away or nobody is there, and says so', function (): void {
-    $machines = app(Machines::class);
     $task = RunCalculation::task(drapedFile(), 'shore');
-    expect(static fn () => $machines->answer($task, nothingToReport()))
+    expect(static fn () => worked($task, nothingToReport()))
         ->toThrow(MachinesAway::class, 'no worker is (bin/calculate)')
         ->and(Machines::areAway())->toBeTrue();
     proc_terminate(StartedMachines::$processes[0], SIGKILL);
     proc_close(array_shift(StartedMachines::$processes));
     Cache::forget('machines away');
-    expect(static fn () => $machines->answer($task, nothingToReport()))->toThrow(MachinesAway::class);
+    expect(static fn () => worked($task, nothingToReport()))->toThrow(MachinesAway::class);
     expect((string) test()->get('/api/metrics')->content())->toContain("\nbowline_machines_away 1\n");
 
     // A run settles all the same.
@@ -198,10 +203,42 @@ it('works here where Redis is away or nobody is there, and says so', function ()
     expect(Run::query()->where('job_id', (int) basename($job))->whereNotNull('solution')->count())->toBe(1);
 });
 
+it('tells how far it has come, and never that it has gone back', function (): void {
+    startWorker();
+    $parts = [];
+    $task = RunCalculation::task(drapedFile(0.42, 1500.0), 'shore');
+    worked($task, static function (array $told) use (&$parts): void {
+        $parts[] = $told['part'] ?? 0.0;
+    });
+    $sorted = $parts;
+    sort($sorted);
+    expect($parts)->toBe($sorted)->and(max($parts))->toBeGreaterThan(0.0);
+});
+
+it('makes no task where no other machine is told', function (): void {
+    config(['machines.redis' => null]);
+    $isMade = false;
+    expect(static fn () => app(Machines::class)->answer(static function () use (&$isMade): Task {
+        $isMade = true;
+
+        return new Task('run', '{}');
+    }, nothingToReport()))->toThrow(MachinesAway::class)->and($isMade)->toBeFalse();
+});
+
+it('gives up what is signed by another key, and goes on with the next', function (): void {
+    startWorker();
+    config(['machines.key' => 'of others']);
+    expect(static fn () => worked(RunCalculation::task(drapedFile(0.33), 'shore'), nothingToReport()))
+        ->toThrow(TaskGivenUp::class);
+    config(['machines.key' => 'of these machines']);
+    $task = RunCalculation::task(drapedFile(0.34), 'shore');
+    expect(worked($task, nothingToReport()))->toHaveKey('solution');
+});
+
 it('stops a task that nobody wants any more', function (): void {
     startWorker();
     $task = RunCalculation::task(drapedFile(0.5, 1500.0), 'shore');
-    expect(static fn () => app(Machines::class)->answer($task, static function (array $told): void {
+    expect(static fn () => worked($task, static function (array $told): void {
         if (($told['part'] ?? 0.0) > 0.0) {
             throw new DomainException('Not any more.');
         }
@@ -212,8 +249,10 @@ it('stops a task that nobody wants any more', function (): void {
 
 it('gives up a task that cannot be worked, and works it here', function (): void {
     startWorker();
-    expect(static fn () => app(Machines::class)->answer(new Task('no such kind', '{}'), nothingToReport()))
-        ->toThrow(MachinesAway::class, 'given up');
+    expect(static fn () => worked(new Task('no such kind', '{}'), nothingToReport()))
+        ->toThrow(TaskGivenUp::class, 'given it up')
+        // Others are still worked there.
+        ->and(Machines::areAway())->toBeFalse();
 });
 
 it('leaves a task of another version of the program to others', function (): void {
@@ -231,9 +270,9 @@ it('reads no answer that is signed by another key, or damaged', function (): voi
     expect(Signed::unpack($signed))->toBe(['a' => 1]);
     $damaged = $signed;
     $damaged[40] = chr(ord($damaged[40]) ^ 1);
-    expect(static fn () => Signed::unpack($damaged))->toThrow(RuntimeException::class);
+    expect(static fn () => Signed::unpack($damaged))->toThrow(TaskGivenUp::class);
     config(['machines.key' => 'of others']);
-    expect(static fn () => Signed::unpack($signed))->toThrow(RuntimeException::class, 'BOWLINE_MACHINES_KEY');
+    expect(static fn () => Signed::unpack($signed))->toThrow(TaskGivenUp::class, 'BOWLINE_MACHINES_KEY');
 });
 
 it('takes why a body cannot be made as well as the body', function (): void {
@@ -245,8 +284,4 @@ it('takes why a body cannot be made as well as the body', function (): void {
         ->and(RunCalculation::kept(['solution' => 'x']))->toBeNull()
         ->and(RunCalculation::kept(['solution' => '{}', 'length' => 1.5, 'job_id' => 7]))
         ->toBe(['solution' => '{}', 'length' => 1.5]);
-});
-
-it('has a command that says what it is for', function (): void {
-    expect(app(Calculate::class)->getDescription())->toContain('another machine');
 });

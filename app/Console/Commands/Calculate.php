@@ -6,8 +6,10 @@ namespace App\Console\Commands;
 
 use App\Machines\Calculations;
 use App\Machines\MachinesAway;
+use App\Machines\Signed;
 use App\Machines\TaskBoard;
 use App\Machines\TaskDropped;
+use App\Machines\TaskGivenUp;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;
 use Throwable;
@@ -48,7 +50,7 @@ final class Calculate extends Command
         pcntl_alarm(self::BEAT);
         while (true) {
             try {
-                $beats->beat($name);
+                $board->beat($name);
                 $board->reap();
                 $task = $board->take();
                 if ($task !== null) {
@@ -68,24 +70,30 @@ final class Calculate extends Command
     {
         [$this->id, $this->isWanted, $this->progress] = [$task['id'], true, null];
         try {
-            $answer = Calculations::work($task['kind'], $task['question'], function (array $told): void {
-                $this->progress = json_encode($told, JSON_THROW_ON_ERROR);
-                if (! $this->isWanted) {
-                    throw new TaskDropped;
-                }
-            });
+            $question = Signed::unpack($task['question']);
+            $answer = Calculations::work($task['kind'], is_string($question) ? $question : '', $this->report(...));
             $this->id = null;
             $board->answer($task['id'], $answer);
             $this->line(sprintf('%s %s: done', $task['kind'], substr($task['id'], 0, 8)));
         } catch (TaskDropped) {
             $this->id = null;
             $board->forget($task['id']);
-        } catch (MachinesAway $away) {
-            throw $away;
         } catch (Throwable $error) {
+            if ($error instanceof MachinesAway && ! $error instanceof TaskGivenUp) {
+                throw $error;
+            }
             $this->id = null;
             $this->error($error->getMessage());
             $board->giveUp($task['id']);
+        }
+    }
+
+    /** @param  array<string, mixed>  $told  how far the task at hand has come */
+    private function report(array $told): void
+    {
+        $this->progress = json_encode($told, JSON_THROW_ON_ERROR);
+        if (! $this->isWanted) {
+            throw new TaskDropped;
         }
     }
 }

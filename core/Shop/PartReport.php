@@ -83,20 +83,14 @@ final readonly class PartReport
             }
         }
         $design = $program->wanted()->corners();
-        $fit = RigidFit::of($measured->cut($cuts[0] ?? 0.0, $cuts[count($lengths) - 1] ?? 0.0)->corners, $design);
+        $cut = $measured->cut($cuts[0] ?? 0.0, $cuts[count($lengths) - 1] ?? 0.0)->corners;
+        $fit = RigidFit::of($cut, $design);
         $part = array_map($fit->point(...), $measured->corners);
         $off = array_map(
             static fn (Vector $at, Vector $other): float => $at->distanceTo($other), $part, $design,
         );
-        // An end that is cut off lies where it should afterwards.
-        $left = $off;
-        if (isset($cuts[0])) {
-            $left[0] = abs($off[0] - $cuts[0]);
-        }
-        if (isset($cuts[count($lengths) - 1])) {
-            $left[count($off) - 1] = abs($off[count($off) - 1] - $cuts[count($lengths) - 1]);
-        }
-        $farthest = max($left);
+        // Of the part as it is once its ends are cut off.
+        $farthest = $fit->worst($cut, $design);
         if ($farthest > $tolerances->place && $more === [] && ! $isScrap) {
             $reasons[] = sprintf(
                 'Each bend and straight is within its limit, but together they put a corner %s off.',

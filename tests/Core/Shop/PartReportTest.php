@@ -164,6 +164,14 @@ it('tells a part in the units of its job', function (): void {
         ->and($report->advice())->toContain('cut 0.1000 in off straight 3');
 });
 
+it('is scrap where it is off at its end even when that is cut off', function (): void {
+    // Each bend 0.49° too far, which is within its limit, turns the last leg by about 1° over 250: by more than 4 mm.
+    $report = partOff([0 => 0.49, 1 => 0.49], [2 => 5.0]);
+    expect($report->cuts)->toBe([])->and($report->advice())->toStartWith('Scrap')
+        ->and($report->reasons[0])->toStartWith('Straight 3 is 5.00 mm too long')
+        ->and($report->reasons[1])->toStartWith('Each bend and straight is within its limit');
+});
+
 it('lays a part whose end is cut off onto its design by all but that', function (): void {
     // As long as designed but for 8 mm at its end: only that end is off.
     $off = array_column(partOff([], [2 => 8.0])->off, 'by');

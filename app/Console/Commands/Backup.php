@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\Job;
+use App\Support\DatabaseFile;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
-use PDO;
 use PharData;
 use RuntimeException;
 use Throwable;
@@ -39,7 +39,7 @@ final class Backup extends Command
             unlink($copy);
             // SQLite writes a consistent copy without blocking others.
             DB::statement('VACUUM INTO ?', [$copy]);
-            $this->refuseDamaged($copy);
+            DatabaseFile::refuseDamaged($copy);
             $hash = hash_file('sha256', $copy);
             $archive = new PharData($beside);
             $archive->addFile($copy, 'bowline.sqlite');
@@ -74,14 +74,5 @@ final class Backup extends Command
         );
 
         return self::SUCCESS;
-    }
-
-    /** @throws RuntimeException when the jobs are damaged: a backup of them would take the place of a good one */
-    private function refuseDamaged(string $copy): void
-    {
-        $check = (new PDO('sqlite:'.$copy))->query('PRAGMA integrity_check');
-        if ($check === false || $check->fetchColumn() !== 'ok') {
-            throw new RuntimeException('the database is damaged; restore the last good backup');
-        }
     }
 }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\Job;
+use App\Support\DatabaseFile;
 use Illuminate\Console\Command;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
-use PDO;
 use PharData;
 use Throwable;
 
@@ -29,7 +29,7 @@ final class Restore extends Command
                 throw new \RuntimeException('there is no such file');
             }
             (new PharData($file))->extractTo($unpacked);
-            $this->refuseDamaged($unpacked.'/bowline.sqlite');
+            DatabaseFile::refuseDamaged($unpacked.'/bowline.sqlite');
             $database = config('database.connections.sqlite.database');
             $database = is_string($database) ? $database : '';
             DB::disconnect();
@@ -73,16 +73,5 @@ final class Restore extends Command
         }
 
         return self::SUCCESS;
-    }
-
-    private function refuseDamaged(string $database): void
-    {
-        if (! is_file($database)) {
-            throw new \RuntimeException('it holds no jobs');
-        }
-        $check = (new PDO('sqlite:'.$database))->query('PRAGMA integrity_check');
-        if ($check === false || $check->fetchColumn() !== 'ok') {
-            throw new \RuntimeException('the jobs in it are damaged');
-        }
     }
 }

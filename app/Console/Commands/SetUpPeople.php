@@ -15,7 +15,7 @@ use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
 /** Turns signing in on and off, and makes teams. */
-final class People extends Command
+final class SetUpPeople extends Command
 {
     /** Tables whose rows of one desk go to the first team. What ships with Bowline stays everybody's. */
     private const OF_TEAMS = [

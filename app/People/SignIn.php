@@ -73,6 +73,7 @@ final readonly class SignIn
      */
     public function withPassword(Request $request, string $email, string $password): ?User
     {
+        self::needsBrowser($request);
         $email = mb_strtolower(trim($email));
         $keys = [
             'sign-in:'.hash('sha256', $email.'|'.$request->ip()) => Config::integer('people.tries'),
@@ -85,7 +86,7 @@ final readonly class SignIn
         if ($user === null || ! $isRight || ! $user->mayComeIn()) {
             $this->count($keys);
             Trail::note('sign-in', 'A sign-in was refused', null, [
-                'email' => $email, 'from' => $request->ip(), 'team' => $user->team_id ?? 0,
+                'email' => $email, 'from' => $request->ip(),
             ], $user);
             throw JobError::at('/password', 'this e-mail address and password do not go together');
         }
@@ -106,6 +107,7 @@ final readonly class SignIn
      */
     public function withCode(Request $request, string $code): User
     {
+        self::needsBrowser($request);
         $waiting = $request->session()->get(self::WAITING);
         [$id, $until] = is_array($waiting) ? [...$waiting, 0, 0] : [0, 0];
         $user = is_int($id) && $until >= now()->getTimestamp() ? User::query()->find($id) : null;
@@ -125,9 +127,14 @@ final readonly class SignIn
         return $user;
     }
 
-    /** Signs somebody in with the browser of a request, in a session of its own. */
+    /**
+     * Signs somebody in with the browser of a request, in a session of its own.
+     *
+     * @throws JobError when it is a script
+     */
     public function enter(Request $request, User $user): void
     {
+        self::needsBrowser($request);
         $shared = self::shared($request);
         $request->session()->invalidate();
         $request->session()->put([
@@ -142,6 +149,14 @@ final readonly class SignIn
         Trail::note('sign-in', 'Signed out');
         $request->session()->invalidate();
         People::current()->user = null;
+    }
+
+    /** @throws JobError when a token was sent: it has no session */
+    private static function needsBrowser(Request $request): void
+    {
+        if (! $request->hasSession()) {
+            throw JobError::at('', 'with a token nobody signs in: send the request without');
+        }
     }
 
     /** @param  array<string, int>  $keys  and how often each may be tried in a minute */

@@ -118,8 +118,9 @@ final readonly class SignInController
         $invited = self::invited($request, $user);
         $invited->forceFill([
             'password' => Passwords::checked(RequestBody::of($request, 'acceptInvitation')->get('password')),
-        ])->save();
+        ]);
         $this->signIn->enter($request, $invited);
+        $invited->save();
 
         return response()->json(['person' => $invited->forApi(), 'code_needed' => false]);
     }

@@ -65,6 +65,21 @@ it('signs in with the password, and out again', function (): void {
     test()->getJson('/api/jobs')->assertUnauthorized();
 });
 
+it('signs nobody in with a token, which has no session', function (): void {
+    $user = person(Role::Owner);
+    test()->flushSession();
+    test()->withToken($user->createToken('script', ['read'])->plainTextToken);
+    $invited = tap(person(Role::Viewer), static fn (User $one) => $one->forceFill(['password' => null])->save());
+    $link = parse_url(Invitations::link($invited), PHP_URL_PATH).'?'
+        .parse_url(Invitations::link($invited), PHP_URL_QUERY);
+    signIn($user)->assertUnprocessable()->assertJsonPath('pointer', '');
+    test()->postJson('/api/sign-in/code', ['code' => '123456'])->assertUnprocessable();
+    test()->postJson('/api/sign-out', [])->assertNoContent();
+    test()->postJson('/api'.$link, ['password' => PASSWORD])->assertUnprocessable()->assertJsonPath('pointer', '');
+    expect($invited->refresh()->password)->toBeNull();
+    test()->postJson('/api/shared/'.str_repeat('a', 40), [])->assertNotFound();
+});
+
 it('keeps passwords by argon2id alone', function (): void {
     $kept = (string) person(Role::Viewer)->getAttributes()['password'];
     expect($kept)->toStartWith('$argon2id$v=19$m=19456,t=2,p=1$')->and(password_verify(PASSWORD, $kept))->toBeTrue();

@@ -10,6 +10,12 @@ use App\Models\User;
 /** The trail of who did what, kept by spatie/laravel-activitylog; the database refuses to change or delete of it. */
 final class Trail
 {
+    /** Returns the name of the log of a team. */
+    public static function ofTeam(int $team): string
+    {
+        return "team $team";
+    }
+
     /**
      * Notes something, where people sign in.
      *
@@ -27,9 +33,8 @@ final class Trail
             return;
         }
         $user = $by ?? People::user();
-        $entry = activity()->event($event)->withProperties([
-            ...$details, 'team' => $job->team_id ?? $user->team_id ?? 0, 'by' => $user->name ?? 'a link',
-            'job' => $job?->name,
+        $entry = activity(self::ofTeam($job->team_id ?? $user->team_id ?? 0))->event($event)->withProperties([
+            ...$details, 'by' => $user->name ?? 'nobody who has signed in', 'job' => $job?->name,
         ]);
         if ($job !== null) {
             $entry->performedOn($job);

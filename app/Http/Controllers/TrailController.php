@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Attachment;
 use App\People\People;
+use App\People\Trail;
 use Bowline\Exchange\CsvTables;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
@@ -32,7 +33,7 @@ final class TrailController
         return response()->json([
             'found' => $found->count(),
             'entries' => $rows->map(static fn (Activity $one): array => [
-                ...self::cells($one), 'details' => $one->properties?->except(['team', 'by', 'job'])->all() ?? [],
+                ...self::cells($one), 'details' => $one->properties?->except(['by', 'job'])->all() ?? [],
             ])->all(),
         ]);
     }
@@ -46,7 +47,7 @@ final class TrailController
                 (string) $cells['id'], $cells['at'], $cells['by'], $cells['event'], $cells['job'] ?? '',
                 $cells['words'],
                 json_encode(
-                    $one->properties?->except(['team', 'by', 'job'])->all() ?? [],
+                    $one->properties?->except(['by', 'job'])->all() ?? [],
                     JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
                 ),
             ];
@@ -58,7 +59,7 @@ final class TrailController
     /** @return Builder<Activity> what the query asks for, of the team */
     private static function found(Request $request): Builder
     {
-        $query = Activity::query()->where('properties->team', People::team());
+        $query = Activity::query()->where('log_name', Trail::ofTeam(People::team()));
         $text = static fn (string $key): string => $request->query->getString($key);
         if ($text('job') !== '') {
             $query->where('subject_id', (int) $text('job'));

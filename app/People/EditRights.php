@@ -28,7 +28,9 @@ final class EditRights
         if ($user === null) {
             return;
         }
-        $gate = Gate::forUser($user);
+        [$mayEdit, $mayWaive] = array_map(
+            static fn (string $ability): bool => Gate::forUser($user)->allows($ability, $job), ['edit', 'waive'],
+        );
         foreach ($changes as $change) {
             $without = static fn (?stdClass $item): ?stdClass => $item === null
                 ? null
@@ -38,12 +40,12 @@ final class EditRights
             ), static fn (mixed $waivers): bool => $waivers !== null && $waivers !== []);
             // What goes takes its waivers along.
             if ($change->after !== null && ! ItemMerge::isSame($only($change->before), $only($change->after))
-                && ! $gate->allows('waive', $job)) {
+                && ! $mayWaive) {
                 throw new AuthorizationException('Only a checker or an owner waives what breaks a rule.');
             }
             $isEdited = $change->before === null || $change->after === null
                 || ! ItemMerge::isSame($without($change->before), $without($change->after));
-            if ($isEdited && ! $gate->allows('edit', $job)) {
+            if ($isEdited && ! $mayEdit) {
                 throw new AuthorizationException('Your role lets you waive, and not change the job.');
             }
         }

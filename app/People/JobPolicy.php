@@ -80,8 +80,26 @@ final class JobPolicy
     {
         $of = self::working($job);
 
-        return JobMember::query()->where('job_id', $of->id)->where('user_id', $user->id)->first()->role
-            ?? ($of->team_id === $user->team_id ? $user->role : null);
+        return self::rolesIn($user, [$of])[$of->id] ?? null;
+    }
+
+    /**
+     * @param  iterable<int, Job>  $jobs  that are worked on
+     * @return array<int, Role> of somebody, by the ids of the jobs that have to do with them
+     */
+    public static function rolesIn(User $user, iterable $jobs): array
+    {
+        $own = JobMember::query()->where('user_id', $user->id)
+            ->whereIn('job_id', collect($jobs)->map(static fn (Job $job): int => $job->id))->get()->keyBy('job_id');
+        $roles = [];
+        foreach ($jobs as $job) {
+            $role = $own[$job->id]->role ?? ($job->team_id === $user->team_id ? $user->role : null);
+            if ($role !== null) {
+                $roles[$job->id] = $role;
+            }
+        }
+
+        return $roles;
     }
 
     /** Returns the job that a revision is of; the job itself where it is none. */

@@ -12,6 +12,8 @@ use App\Http\TemporaryFile;
 use App\Models\Job;
 use App\Models\JobMember;
 use App\Models\Revision;
+use App\People\Ability;
+use App\People\JobPolicy;
 use App\People\People;
 use App\People\Trail;
 use App\Settling\SettledShape;
@@ -26,7 +28,6 @@ use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\Gate;
 use stdClass;
 
 final readonly class JobController
@@ -46,6 +47,7 @@ final readonly class JobController
             ));
         }
         $jobs = $jobs->get();
+        $roles = $user === null ? [] : JobPolicy::rolesIn($user, $jobs);
         $issued = Revision::query()->whereIn('job_id', $jobs->modelKeys())->where('state', 'issued')
             ->orderBy('number')->pluck('frozen_id', 'job_id');
 
@@ -59,7 +61,7 @@ final readonly class JobController
                 'revision' => $job->revision,
                 'saved_at' => $job->updated_at->toIso8601String(),
                 'issued' => $issued[$job->id] ?? null,
-                'may_see' => $user === null || Gate::forUser($user)->allows('see', $job),
+                'may_see' => $user === null || ($roles[$job->id] ?? null)?->can(Ability::See) === true,
             ]),
         );
     }

@@ -126,12 +126,12 @@ final readonly class KnownPerson
         if ($job === null) {
             return $user->role->can($ability) ? null : self::forbidden();
         }
-        if (JobPolicy::roleIn($user, $job) === null) {
-            // Whoever has nothing to do with a job is not told that it is there.
-            throw new NotFoundHttpException;
+        if (Gate::forUser($user)->allows(Str::camel($ability->value), $job)) {
+            return null;
         }
 
-        return Gate::forUser($user)->allows(Str::camel($ability->value), $job) ? null : self::forbidden();
+        // Whoever has nothing to do with a job is not told that it is there.
+        return JobPolicy::roleIn($user, $job) === null ? throw new NotFoundHttpException : self::forbidden();
     }
 
     /** Whether the job was opened in this browser by its link, which is still good. */

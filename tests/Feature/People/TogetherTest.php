@@ -189,6 +189,25 @@ it('notes who did what, with what there was before and after, where nobody can c
     test()->getJson('/api/trail')->assertForbidden();
 });
 
+it('lists jobs by as many questions to the database, however many there are', function (): void {
+    $ida = person(Role::Designer);
+    $questions = function () use ($ida): int {
+        by($ida);
+        DB::flushQueryLog();
+        DB::enableQueryLog();
+        expect(array_unique(test()->getJson('/api/jobs')->assertOk()->json('*.may_see')))->toBe([true]);
+        DB::disableQueryLog();
+
+        return count(DB::getQueryLog());
+    };
+    jobOf($ida);
+    $one = $questions();
+    foreach (range(1, 5) as $_) {
+        jobOf($ida);
+    }
+    expect($questions())->toBe($one);
+});
+
 it('leaves nothing behind in a browser, but what is named by its content', function (): void {
     $job = jobOf(person(Role::Owner));
     expect(test()->getJson($job)->headers->get('Cache-Control'))->toContain('no-store')

@@ -63,7 +63,7 @@ final readonly class BenchQuestion
             $laid, $spool === '' ? $spools[0]->spool->mark : $spool, $able, $bender === null
                 ? $able[0] ?? null
                 : $benders[$bender] ?? throw new NotFoundHttpException,
-            BendProgram::of($laid), $core->sheets->parts,
+            BendProgram::of($laid), $core->sheets->partTolerances,
         );
     }
 

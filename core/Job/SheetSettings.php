@@ -17,7 +17,7 @@ final readonly class SheetSettings
      * @param  string  $revision  of the job
      * @param  string  $north  axis that points north: "+y"
      * @param  Logo|null  $logo  of the owner; null where there is none
-     * @param  PartTolerances  $parts  how far bent parts may be off
+     * @param  PartTolerances  $partTolerances  how far bent parts may be off
      */
     private function __construct(
         public string $paper,
@@ -31,7 +31,7 @@ final readonly class SheetSettings
         public string $revision,
         public string $north,
         public ?Logo $logo,
-        public PartTolerances $parts,
+        public PartTolerances $partTolerances,
     ) {
     }
 
@@ -58,7 +58,7 @@ final readonly class SheetSettings
     {
         return new self(
             $paper, $this->isThirdAngle, $this->company, $this->number, $this->drawnBy, $this->checkedBy,
-            $this->tolerance, $this->fields, $this->revision, $this->north, $this->logo, $this->parts,
+            $this->tolerance, $this->fields, $this->revision, $this->north, $this->logo, $this->partTolerances,
         );
     }
 }

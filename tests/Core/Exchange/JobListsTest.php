@@ -93,7 +93,7 @@ it('takes stud bolts of inch sizes for flanges of ASME, as long as ASME B16.5 ha
         'count' => $count, 'what' => "Stud bolt $words, ASME B16.5, with 2 heavy nuts",
     ]);
 })->with([
-    // Lengths of stud bolts with raised faces, ASME B16.5, tables 7 and 11.
+    // Lengths of stud bolts with raised faces, in the tables of bolting for classes 150 and 300 of ASME B16.5.
     ['ASME B16.5 class 150', '1', 4, '1/2 in × 2.5 in'], ['ASME B16.5 class 150', '2', 4, '5/8 in × 3.25 in'],
     ['ASME B16.5 class 150', '4', 8, '5/8 in × 3.5 in'], ['ASME B16.5 class 150', '6', 8, '3/4 in × 4 in'],
     ['ASME B16.5 class 150', '8', 8, '3/4 in × 4.25 in'], ['ASME B16.5 class 300', '2', 8, '5/8 in × 3.5 in'],

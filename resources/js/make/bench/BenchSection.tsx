@@ -159,7 +159,7 @@ function Bend({
           />
         </label>
       </div>
-      <p className="quiet mb-2">Judged by: {bench.tolerances}. They are told with the drawings.</p>
+      <p className="quiet mb-2">Judged by: {bench.tolerances}. Change them under “Title block”.</p>
       {fault !== null && (
         <p className="text-danger mb-1" role="alert">
           {fault}

@@ -2,68 +2,16 @@
 // windows send edits one after another and send each again until it is answered, as the page does; meanwhile workers of
 // PHP, the worker of the queue and the whole server are killed (SIGKILL) again and again. Then every edit that was
 // answered has to be there, once. Asked for: 200 kills, nothing lost, nothing twice, no damaged file.
-import { execFileSync, spawn } from 'node:child_process';
+import { execFileSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { behindNginx, until, wait } from './nginx.mjs';
 
 const KILLS = Number(process.argv[2] ?? 200);
 const WINDOWS = 4;
-const SERVER = join('bin', 'server');
 const PAUSE = 250;
 
-process.env.NODE_TLS_REJECT_UNAUTHORIZED = '0';
-process.removeAllListeners('warning');
-
-const folder = mkdtempSync(join(tmpdir(), 'bowline-faults-'));
-const database = join(folder, 'bowline.sqlite');
-const env = { ...process.env, DB_DATABASE: database };
-const freePort = () =>
-  new Promise((resolve) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address();
-      probe.close(() => resolve(port));
-    });
-  });
-const [port, plain] = [await freePort(), await freePort()];
-const address = `https://localhost:${port}/api`;
-const user = execFileSync('id', ['-un'], { encoding: 'utf8' }).trim();
-execFileSync(
-  SERVER,
-  ['write', join(folder, 'server'), '--name', 'localhost', '--port', port, '--plain', plain, '--user', user].map(
-    String,
-  ),
-  { env, stdio: 'ignore' },
-);
-const serve = () => spawn(SERVER, ['run', join(folder, 'server')], { env, stdio: 'ignore', detached: true });
-let server = serve();
-
-const wait = (time) => new Promise((resolve) => setTimeout(resolve, time));
-/** Asks until there is an answer that is none of a server that is just gone. */
-async function until(path, body) {
-  for (;;) {
-    try {
-      const answer = await fetch(address + path, {
-        method: body === undefined ? 'GET' : 'POST',
-        headers: { 'Content-Type': 'application/json' },
-        body: body === undefined ? undefined : JSON.stringify(body),
-      });
-      if (answer.ok) {
-        return answer.status === 204 ? null : await answer.json();
-      }
-      if (answer.status < 500) {
-        throw new Error(`${answer.status}: ${await answer.text()}`);
-      }
-    } catch (error) {
-      if (/^[34]\d\d:/.test(error.message)) {
-        throw error;
-      }
-    }
-    await wait(50);
-  }
-}
+const { address, database, forget, start } = await behindNginx();
+let server = start();
 
 const children = (id) => {
   try {
@@ -102,7 +50,7 @@ const fitting = (number) => ({
   body: { shape: 'box', size: [50, 50, 50] },
   ports: [],
 });
-const { id: job } = await until('/jobs/open', {
+const { id: job } = await until(address, '/jobs/open', {
   format: 'bowline-job',
   version: 1,
   name: 'Faults',
@@ -119,7 +67,7 @@ const answered = await Promise.all([
       item.pose.at[0] = count + 1;
       const token = randomUUID();
       const started = performance.now();
-      await until(`/jobs/${job}/edits`, { edits: [{ list: 'fittings', id: item.id, item }], token });
+      await until(address, `/jobs/${job}/edits`, { edits: [{ list: 'fittings', id: item.id, item }], token });
       sentAgain += performance.now() - started > 1000 ? 1 : 0;
       count++;
     }
@@ -132,8 +80,8 @@ const answered = await Promise.all([
       if (number % 10 === 9) {
         killed['the whole server'] += 1;
         kill(tree(server.pid));
-        server = serve();
-        await until('/ready');
+        server = start();
+        await until(address, '/ready');
       } else if (number % 5 === 4) {
         killed['the worker of the queue'] += kill(named('queue:work').slice(0, 1));
       } else {
@@ -148,7 +96,7 @@ const answered = await Promise.all([
 ]);
 
 const counts = answered.slice(0, WINDOWS);
-const state = await until(`/jobs/${job}`);
+const state = await until(address, `/jobs/${job}`);
 const at = state.job.fittings.map(({ pose }) => pose.at[0]);
 const total = counts.reduce((sum, one) => sum + one, 0);
 const whole = execFileSync(
@@ -157,7 +105,7 @@ const whole = execFileSync(
   { encoding: 'utf8' },
 ).trim();
 kill(tree(server.pid));
-rmSync(folder, { recursive: true, force: true });
+forget();
 console.log(`${total} edits were answered, ${sentAgain} of them after more than a second.`);
 const lost = counts.filter((count, number) => at[number] !== count).length;
 console.log(`lost: ${lost}, done twice: ${state.step - total}, database: ${whole}`);

@@ -29,6 +29,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class BentPart extends Model
 {
+    protected $table = 'bent_parts';
+
     /** States in which it is being made. */
     public const UNDER_WAY = ['waiting', 'bending', 'measuring'];
 

@@ -24,6 +24,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class BodyWork extends Model
 {
+    protected $table = 'body_works';
+
     public $timestamps = false;
 
     protected $guarded = [];

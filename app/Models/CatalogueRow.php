@@ -35,6 +35,8 @@ final class CatalogueRow extends Model
 {
     use OfTeam;
 
+    protected $table = 'catalogue_rows';
+
     public $timestamps = false;
 
     protected $guarded = [];

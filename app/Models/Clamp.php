@@ -7,4 +7,5 @@ namespace App\Models;
 /** What holds a run. */
 final class Clamp extends JobItem
 {
+    protected $table = 'clamps';
 }

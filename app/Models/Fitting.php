@@ -7,4 +7,5 @@ namespace App\Models;
 /** A thing that runs connect to. */
 final class Fitting extends JobItem
 {
+    protected $table = 'fittings';
 }

@@ -7,4 +7,5 @@ namespace App\Models;
 /** Wires that go along trunks. */
 final class Harness extends JobItem
 {
+    protected $table = 'harnesses';
 }

@@ -46,6 +46,8 @@ final class Job extends Model
     use Prunable;
     use SoftDeletes;
 
+    protected $table = 'jobs';
+
     protected static function booted(): void
     {
         self::creating(static function (self $job): void {

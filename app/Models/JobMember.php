@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class JobMember extends Model
 {
+    protected $table = 'job_members';
+
     protected $guarded = [];
 
     /** @return BelongsTo<User, $this> */

@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class LayWork extends Model
 {
+    protected $table = 'lay_works';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -17,6 +17,8 @@ use Illuminate\Support\Carbon;
  */
 final class MadePart extends Model
 {
+    protected $table = 'made_parts';
+
     public $timestamps = false;
 
     protected $guarded = [];

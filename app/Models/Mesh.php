@@ -23,6 +23,8 @@ final class Mesh extends Model
 {
     use Prunable;
 
+    protected $table = 'meshes';
+
     protected $guarded = [];
 
     /**

@@ -19,6 +19,8 @@ final class OwnFlange extends Model
 {
     use OfTeam;
 
+    protected $table = 'own_flanges';
+
     public $timestamps = false;
 
     protected $guarded = [];

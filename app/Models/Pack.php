@@ -23,6 +23,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Pack extends Model
 {
+    protected $table = 'packs';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -26,6 +26,8 @@ use Illuminate\Support\Carbon;
  */
 final class Remark extends Model
 {
+    protected $table = 'remarks';
+
     public $timestamps = false;
 
     protected $guarded = [];

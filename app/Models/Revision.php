@@ -32,6 +32,8 @@ use Illuminate\Support\Carbon;
  */
 final class Revision extends Model
 {
+    protected $table = 'revisions';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class RevisionFile extends Model
 {
+    protected $table = 'revision_files';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -15,4 +15,5 @@ namespace App\Models;
  */
 final class Run extends JobItem
 {
+    protected $table = 'runs';
 }

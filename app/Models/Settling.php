@@ -20,6 +20,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Settling extends Model
 {
+    protected $table = 'settlings';
+
     public $timestamps = false;
 
     protected $guarded = [];

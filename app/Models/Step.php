@@ -23,6 +23,8 @@ use Illuminate\Support\Carbon;
  */
 final class Step extends Model
 {
+    protected $table = 'steps';
+
     public $timestamps = false;
 
     protected $guarded = [];

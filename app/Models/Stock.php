@@ -7,4 +7,5 @@ namespace App\Models;
 /** What runs are made of. */
 final class Stock extends JobItem
 {
+    protected $table = 'stocks';
 }

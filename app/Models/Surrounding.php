@@ -7,4 +7,5 @@ namespace App\Models;
 /** What stands around. */
 final class Surrounding extends JobItem
 {
+    protected $table = 'surroundings';
 }

@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Team extends Model
 {
+    protected $table = 'teams';
+
     protected $guarded = [];
 
     /** @return HasMany<User, $this> */

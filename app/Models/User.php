@@ -35,6 +35,8 @@ final class User extends Authenticatable
     /** @use HasApiTokens<PersonalAccessToken> */
     use HasApiTokens;
 
+    protected $table = 'users';
+
     protected $guarded = [];
 
     /** @var array<string, mixed> */

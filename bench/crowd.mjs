@@ -1,0 +1,138 @@
+// How long designers wait who work at the same time behind nginx and PHP-FPM: node bench/crowd.mjs [SECONDS]. Fifty
+// designers in twenty jobs: each drags twice a minute for four seconds (eight previews a second), keeps what was
+// dragged, edits twice more, and asks each second what others do; some open a job or take a STEP file away. After that
+// five hundred readers as well, who ask as often as an open window does. autocannon sends it all. Asked for: no error,
+// 95th percentiles of edits within 250 ms and of previews within 120 ms, on two processors.
+import { execFileSync } from 'node:child_process';
+import autocannon from 'autocannon';
+import { behindNginx, until, wait } from './nginx.mjs';
+import { recordRatio } from './record.mjs';
+
+const SECONDS = Number(process.argv[2] ?? 300);
+const [DESIGNERS, JOBS, READERS] = [50, 20, 500];
+const DRAG = { connections: 1, connectionRate: 8, amount: 32 };
+/** Times between two things that somebody does, s. */
+const [BETWEEN_DRAGS, BETWEEN_EDITS, BETWEEN_OPENINGS, BETWEEN_FILES] = [30, 30, 600, 900];
+const MOST = { edits: 250, previews: 120 };
+
+const server = await behindNginx();
+const running = server.start();
+const { address } = server;
+try {
+  await until(address, '/ready');
+  const made = execFileSync('php', ['-r', 'require "bench/jobs.php"; echo json_encode(benchJob(20, 10));']);
+  const first = await until(address, '/jobs/open', JSON.parse(made));
+  const jobs = [first.id];
+  while (jobs.length < JOBS) {
+    jobs.push((await until(address, `/jobs/${first.id}/copy`, {})).id);
+  }
+
+  /** What a crowd was answered, by kind: milliseconds, and what was no good answer. */
+  const crowd = async (readers) => {
+    const taken = {};
+    const end = performance.now() + SECONDS * 1000;
+    const send = (kind, path, options) =>
+      new Promise((resolve, reject) => {
+        const all = (taken[kind] ??= { times: [], errors: 0 });
+        const shot = autocannon(
+          { url: address + path, headers: { 'Content-Type': 'application/json' }, timeout: 30, ...options },
+          (error, { errors = 0 } = {}) => {
+            all.errors += errors;
+            return error ? reject(error) : resolve();
+          },
+        );
+        shot.on('response', (_client, status, _bytes, time) => {
+          all.times.push(time);
+          all.errors += status >= 400 ? 1 : 0;
+        });
+      });
+    /** Does it again and again at random, so often on the average, until the time is over. */
+    const often = async (between, act) => {
+      for (;;) {
+        const pause = -Math.log(1 - Math.random()) * between * 1000;
+        if (performance.now() + pause > end) {
+          return;
+        }
+        await wait(pause);
+        await act();
+      }
+    };
+    const once = { connections: 1, amount: 1 };
+    const designer = (number) => {
+      const job = `/jobs/${jobs[number % JOBS]}`;
+      const block = first.job.fittings[number < DESIGNERS / 2 ? 5 : 12];
+      let kept = 0;
+      const edit = () => {
+        const [x, y, z] = block.pose.at;
+        kept += 1;
+        const item = { ...block, pose: { ...block.pose, at: [x, y + (kept % 20), z + (number % 7)] } };
+        return send('edits', `${job}/edits`, {
+          ...once,
+          method: 'POST',
+          body: JSON.stringify({ edits: [{ list: 'fittings', id: block.id, item }] }),
+        });
+      };
+      const previews = Array.from({ length: DRAG.amount }, (_, step) => ({
+        body: JSON.stringify({
+          list: 'fittings',
+          id: block.id,
+          change: { do: 'move', by: [0, step % 20, 2] },
+          hold: 1,
+        }),
+      }));
+      return [
+        often(BETWEEN_DRAGS, async () => {
+          await send('previews', `${job}/preview/place`, { ...DRAG, method: 'POST', requests: previews });
+          await edit();
+        }),
+        often(BETWEEN_EDITS, edit),
+        often(BETWEEN_OPENINGS, () => send('jobs opened', job, once)),
+        often(BETWEEN_FILES, () => send('files', `${job}/export/step`, once)),
+        send('questions', `${job}/revision`, { connections: 1, connectionRate: 1, duration: SECONDS }),
+      ];
+    };
+    const questions = jobs.map((id) => ({ method: 'GET', path: `/api/jobs/${id}/revision` }));
+    await Promise.all([
+      ...Array.from({ length: DESIGNERS }, (_, number) => designer(number)).flat(),
+      ...(readers === 0
+        ? []
+        : [
+            // Each asks every two seconds.
+            send('questions of readers', '/ready', {
+              connections: readers,
+              overallRate: readers / 2,
+              duration: SECONDS,
+              requests: questions,
+            }),
+          ]),
+    ]);
+    return taken;
+  };
+
+  const percentile = (times, part) => times.toSorted((a, b) => a - b)[Math.ceil(part * times.length) - 1] ?? 0;
+  for (const readers of [0, READERS]) {
+    const taken = await crowd(readers);
+    const words = `${DESIGNERS} designers${readers === 0 ? '' : ` and ${readers} readers`}`;
+    console.log(`${words}, ${SECONDS} s`);
+    for (const [kind, { times, errors }] of Object.entries(taken)) {
+      const shown = [0.5, 0.95, 1].map((part) => `${percentile(times, part).toFixed(0).padStart(6)} ms`);
+      console.log(
+        `  ${kind.padEnd(22)} ${String(times.length).padStart(6)} answers, ${errors} errors   ` +
+          `median ${shown[0]}   95th ${shown[1]}   longest ${shown[2]}`,
+      );
+      if (kind in MOST) {
+        const at = percentile(times, 0.95);
+        recordRatio(
+          `95th percentile of ${kind}, ${words}`,
+          at / MOST[kind],
+          `${at.toFixed(0)} ms`,
+          `what is asked, ${MOST[kind]} ms`,
+        );
+      }
+    }
+  }
+} finally {
+  process.kill(-running.pid, 'SIGTERM');
+  await wait(1000);
+  server.forget();
+}

@@ -33,7 +33,8 @@ try {
     const end = performance.now() + SECONDS * 1000;
     const send = (kind, path, options) =>
       new Promise((resolve, reject) => {
-        const all = (taken[kind] ??= { times: [], errors: 0 });
+        taken[kind] ??= { times: [], errors: 0 };
+        const all = taken[kind];
         const shot = autocannon(
           { url: address + path, headers: { 'Content-Type': 'application/json' }, timeout: 30, ...options },
           (error, { errors = 0 } = {}) => {

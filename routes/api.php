@@ -86,6 +86,8 @@ Route::get('jobs/{job}/runs/{run}/settling', [SettlingController::class, 'show']
 Route::post('jobs/{job}/runs/{run}/settling', [SettlingController::class, 'change']);
 Route::get('jobs/{job}/body-works/{work}', [BodyWorkController::class, 'show'])->whereNumber('work');
 Route::post('jobs/{job}/body-works/{work}', [BodyWorkController::class, 'change'])->whereNumber('work');
+Route::get('jobs/{job}/clearances', [ClearancesController::class, 'index']);
+Route::post('jobs/{job}/clearances/work', [ClearancesController::class, 'work']);
 Route::post('jobs/{job}/ways', [WaysController::class, 'lay']);
 Route::get('jobs/{job}/ways/{work}', [WaysController::class, 'show'])->whereNumber('work');
 Route::post('jobs/{job}/ways/{work}/stop', [WaysController::class, 'stop'])->whereNumber('work');
@@ -133,7 +135,6 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::post('jobs/{job}/fittings/{fitting}/onto', [PartsController::class, 'onto']);
     Route::post('jobs/{job}/pairs', [WaysController::class, 'pasted']);
     Route::post('jobs/{job}/pasted', [LayingController::class, 'pasted']);
-    Route::get('jobs/{job}/clearances', [ClearancesController::class, 'index']);
     Route::post('jobs/{job}/clearances/cures', [ClearancesController::class, 'cures']);
     Route::post('jobs/{job}/nearest', [ClearancesController::class, 'nearest']);
     Route::get('jobs/{job}/harnesses', [HarnessController::class, 'index']);

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Bodies;
 
 use App\Editing\JobFiles;
+use App\Machines\Answered;
 use App\Machines\BodyCalculation;
 use App\Machines\Machines;
 use App\Machines\MachinesAway;
+use App\Machines\Report;
 use App\Machines\Task;
 use App\Models\BodyWork;
 use App\Models\Job;
@@ -76,12 +78,12 @@ final class FindBody implements ShouldQueue
         try {
             $answer = $machines->answer(
                 static fn (): Task => BodyCalculation::task($file, $question),
-                static fn (array $told) => $progress->tell(
+                new Report(static fn (array $told) => $progress->tell(
                     is_numeric($told['part'] ?? null) ? (float) $told['part'] : 0.0,
-                ),
+                )),
             );
 
-            return BodyCalculation::taken($answer);
+            return Answered::taken($answer);
         } catch (MachinesAway) {
             return $question->work($core, $progress);
         }

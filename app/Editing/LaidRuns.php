@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Editing;
 
-use App\Models\Job;
-use App\Models\Run as RunRow;
 use App\Settling\SettledShape;
 use Bowline\Exchange\MovedShapesJson;
 use Bowline\Exchange\SegmentReader;
@@ -20,21 +18,15 @@ final class LaidRuns
      * @param  array<string, Run>  $runs
      * @return list<LaidRun>
      */
-    public static function of(Job $job, array $runs): array
+    public static function of(KeptRuns $job, array $runs): array
     {
-        $bent = array_filter($runs, static fn (Run $run): bool => $run->route->corners() === null);
-        $kept = $bent === [] ? [] : RunRow::query()
-            ->where('job_id', $job->id)
-            ->whereIn('key', array_map(strval(...), array_keys($bent)))
-            ->get(['key', 'solved_from', 'solution'])
-            ->keyBy('key')
-            ->all();
+        $kept = self::kept($job, array_filter($runs, static fn (Run $run): bool => $run->route->corners() === null));
         $laid = [];
         foreach ($runs as $run) {
-            $row = $kept[$run->id] ?? null;
-            $path = $row?->solution !== null && $row->solved_from === KeptSolutions::hash($run)
-                ? SegmentReader::path(new Node(json_decode($row->solution, false, 64, JSON_THROW_ON_ERROR)))
-                : null;
+            $solution = self::ofNow($kept, $run)?->solution;
+            $path = $solution === null
+                ? null
+                : SegmentReader::path(new Node(json_decode($solution, false, 64, JSON_THROW_ON_ERROR)));
             $shown = $path === null ? SettledShape::shown($job, $run) : $run;
             $laid[] = $path === null ? $shown->route->lay($shown) : LaidRun::curve($run, $path);
         }
@@ -49,22 +41,35 @@ final class LaidRuns
      * @param  array<string, Run>  $runs
      * @return list<LaidRun>
      */
-    public static function overMovement(Job $job, array $runs): array
+    public static function overMovement(KeptRuns $job, array $runs): array
     {
-        $moving = array_filter($runs, static fn (Run $run): bool => $run->isMoving());
-        $kept = $moving === [] ? [] : RunRow::query()
-            ->where('job_id', $job->id)
-            ->whereIn('key', array_map(strval(...), array_keys($moving)))
-            ->whereNotNull('shapes')
-            ->get(['key', 'solved_from', 'shapes'])
-            ->keyBy('key')
-            ->all();
+        $kept = self::kept($job, array_filter($runs, static fn (Run $run): bool => $run->isMoving()));
 
         return array_map(static function (LaidRun $laid) use ($kept, $runs): LaidRun {
-            $row = $kept[$laid->run->id] ?? null;
-            $isKnown = $row !== null && $row->solved_from === KeptSolutions::hash($runs[$laid->run->id]);
+            $shapes = self::ofNow($kept, $runs[$laid->run->id])?->shapes;
 
-            return $laid->withShapes($isKnown ? MovedShapesJson::read((string) $row->shapes) : null);
+            return $laid->withShapes($shapes === null ? null : MovedShapesJson::read($shapes));
         }, self::of($job, $runs));
+    }
+
+    /**
+     * @param  array<string, Run>  $runs
+     * @return array<string, KeptRun>
+     */
+    private static function kept(KeptRuns $job, array $runs): array
+    {
+        return $runs === [] ? [] : $job->keptRuns(array_map(strval(...), array_keys($runs)));
+    }
+
+    /**
+     * Returns what is kept of a run, where nothing has changed since it was solved.
+     *
+     * @param  array<string, KeptRun>  $kept
+     */
+    private static function ofNow(array $kept, Run $run): ?KeptRun
+    {
+        $row = $kept[$run->id] ?? null;
+
+        return $row !== null && $row->solvedFrom === KeptSolutions::hash($run) ? $row : null;
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Harness;
 
-use App\Models\Job;
+use App\Editing\KeptRuns;
 use Bowline\Harness\Movements;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\MovedPosition;
@@ -12,7 +12,7 @@ use Bowline\Routing\MovedPosition;
 /** Movements of trunks as they were solved with their runs; not known before a run is solved. */
 final readonly class KeptMovements implements Movements
 {
-    public function __construct(private Job $job)
+    public function __construct(private KeptRuns $job)
     {
     }
 
@@ -21,8 +21,8 @@ final readonly class KeptMovements implements Movements
         if (! $trunk->run->isMoving()) {
             return null;
         }
-        $solution = $this->job->runs()->where('key', $trunk->run->id)->value('solution');
-        $solved = is_string($solution) ? json_decode($solution, true, 64, JSON_THROW_ON_ERROR) : null;
+        $solution = ($this->job->keptRuns([$trunk->run->id])[$trunk->run->id] ?? null)?->solution;
+        $solved = $solution !== null ? json_decode($solution, true, 64, JSON_THROW_ON_ERROR) : null;
         $movement = data_get($solved, 'movement');
         $position = data_get($movement, ['positions', data_get($movement, 'tightest')]);
         $radius = data_get($position, 'min_radius');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Harness;
 
 use App\Editing\JobFiles;
+use App\Editing\KeptRuns;
 use App\Models\Job;
 use Bowline\Job as CoreJob;
 use Bowline\Solving\HarnessSolver;
@@ -30,7 +31,7 @@ final readonly class SolvedHarnesses
      * @param  CoreJob  $core  the job as it was read
      * @return list<SolvedHarness> without remedies
      */
-    public static function of(Job $job, CoreJob $core, RememberedPackings $packings): array
+    public static function of(KeptRuns $job, CoreJob $core, RememberedPackings $packings): array
     {
         return (new HarnessSolver($core, $packings, new KeptMovements($job)))->all();
     }

@@ -9,9 +9,6 @@ use Bowline\Job\Node;
 /** A long calculation that needs nothing but its question: no database, no files, no session. */
 interface Calculation
 {
-    /**
-     * @param  callable(array<string, mixed>): void  $report  told how far it has come; throws to stop it
-     * @return mixed a value of scalars, arrays and values of the core
-     */
-    public static function work(Node $question, callable $report): mixed;
+    /** @return mixed a value of scalars, arrays and values of the core */
+    public static function work(Node $question, Report $report): mixed;
 }

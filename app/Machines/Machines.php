@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
 use Closure;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Config;
@@ -23,6 +25,9 @@ final readonly class Machines
     private const REAPED_EVERY = 20;
 
     private const AWAY = 'machines away';
+
+    /** How deep what is told may be nested. */
+    private const DEPTH = 128;
 
     public function __construct(private TaskBoard $board)
     {
@@ -50,15 +55,30 @@ final readonly class Machines
     }
 
     /**
+     * Answers a long question by another machine, or here where none is there.
+     *
+     * @param  Report  $report  told how far it has come, where others work it also again and again while nothing changes
+     *
+     * @throws JobError where there is no answer
+     */
+    public function work(LongQuestion $question, Report $report): mixed
+    {
+        try {
+            return Answered::taken($this->answer(static fn (): Task => Calculations::task($question), $report));
+        } catch (MachinesAway) {
+            return $question->answer($report);
+        }
+    }
+
+    /**
      * Has a task worked by another machine.
      *
      * @param  Closure(): Task  $task  made only where there are machines: it may hold megabytes of meshes
-     * @param  callable(array<string, mixed>): void  $report  told how far it has come, again and again while nothing
-     *     changes; throws to stop it
+     * @param  Report  $report  told how far it has come, again and again while nothing changes
      *
      * @throws MachinesAway when none works it
      */
-    public function answer(Closure $task, callable $report): mixed
+    public function answer(Closure $task, Report $report): mixed
     {
         if (! self::areTold() || self::areAway()) {
             throw new MachinesAway('No other machine is there.');
@@ -75,12 +95,8 @@ final readonly class Machines
         }
     }
 
-    /**
-     * @param  callable(array<string, mixed>): void  $report
-     *
-     * @throws MachinesAway
-     */
-    private function watched(Task $task, callable $report): mixed
+    /** @throws MachinesAway */
+    private function watched(Task $task, Report $report): mixed
     {
         if ($this->board->figures()['workers'] === 0) {
             throw new MachinesAway('Redis is there, but no worker is (bin/calculate).');
@@ -100,6 +116,9 @@ final readonly class Machines
             }
             // Also where nothing is new: whoever asks may want to stop it.
             $this->tell($id, $progress ?? '{}', $report);
+            if ($report->isOver()) {
+                $this->board->hurry($id);
+            }
             if ($looks % self::REAPED_EVERY === 0) {
                 $this->board->reap();
                 if ($this->board->figures()['workers'] === 0) {
@@ -110,12 +129,12 @@ final readonly class Machines
         }
     }
 
-    /** @param  callable(array<string, mixed>): void  $report */
-    private function tell(string $id, string $progress, callable $report): void
+    private function tell(string $id, string $progress, Report $report): void
     {
         try {
-            $told = json_decode($progress, true, 16, JSON_THROW_ON_ERROR);
-            $report(is_array($told) ? array_combine(array_map(strval(...), array_keys($told)), $told) : []);
+            // Not as arrays: what is told may be written again, and empty objects have to stay objects.
+            $told = new Node(json_decode($progress, false, self::DEPTH, JSON_THROW_ON_ERROR));
+            $report->tell(array_map(static fn (Node $one): mixed => $one->value, $told->members()));
         } catch (MachinesAway $away) {
             throw $away;
         } catch (Throwable $stopped) {

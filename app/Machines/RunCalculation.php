@@ -33,21 +33,20 @@ final class RunCalculation implements Calculation
     }
 
     /** @return array<string, mixed> */
-    public static function work(Node $question, callable $report): array
+    public static function work(Node $question, Report $report): array
     {
         $id = $question->get('run')->text();
         $core = self::read(JobFile::decode($question->get('file')->text()), $id);
 
         return self::columns($core, $core->runs[$id], new class($report) implements Watch
         {
-            /** @param  callable(array<string, mixed>): void  $report */
-            public function __construct(private $report)
+            public function __construct(private Report $report)
             {
             }
 
             public function settles(float $part, callable $points): void
             {
-                ($this->report)(['part' => $part, 'points' => array_map(
+                $this->report->tell(['part' => $part, 'points' => array_map(
                     static fn (Vector $point): array => $point->toArray(), $points(),
                 )]);
             }

@@ -11,7 +11,7 @@ use Predis\PredisException;
 /**
  * Tasks in Redis. `waiting` and `taken` are lists of ids; `task:ID` is a hash of the question, its state, how far it
  * has come and its answer; `lease:ID` lives as long as its worker is heard of, `wanted:ID` as long as somebody asks for
- * it. `workers` are those that are there, by when they were heard of last.
+ * it, `hurried:ID` where it has to end with what it has. `workers` are those that are there, by when they were heard of last.
  */
 final class TaskBoard
 {
@@ -130,20 +130,32 @@ final class TaskBoard
         });
     }
 
-    /** Tells that a worker is there and how far it has come; returns whether the task is still wanted. */
-    public function beat(string $worker, ?string $id = null, ?string $progress = null): bool
+    /** Asks whoever works a task to end with what it has found so far; learnt at the next beat. */
+    public function hurry(string $id): void
     {
-        return $this->try(static function (Client $redis) use ($worker, $id, $progress): bool {
+        $this->try(static fn (Client $redis): mixed => $redis->setex(
+            "hurried:$id", Config::integer('machines.wanted'), '1',
+        ));
+    }
+
+    /** Tells that a worker is there and how far it has come; returns how its task is wanted. */
+    public function beat(string $worker, ?string $id = null, ?string $progress = null): Wish
+    {
+        return $this->try(static function (Client $redis) use ($worker, $id, $progress): Wish {
             $redis->zadd('workers', [$worker => self::now($redis)]);
             if ($id === null) {
-                return true;
+                return Wish::Whole;
             }
             $redis->setex("lease:$id", Config::integer('machines.lease'), '1');
             if ($progress !== null) {
                 $redis->hset("task:$id", 'progress', $progress);
             }
 
-            return $redis->exists("wanted:$id") === 1;
+            return match (true) {
+                $redis->exists("wanted:$id") === 0 => Wish::None,
+                $redis->exists("hurried:$id") === 1 => Wish::SoFar,
+                default => Wish::Whole,
+            };
         });
     }
 

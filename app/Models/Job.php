@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Editing\KeptRun;
+use App\Editing\KeptRuns;
 use App\People\People;
 use App\Revisions\JobIsFrozen;
 use Bowline\Job\Channel;
@@ -41,7 +43,7 @@ use stdClass;
  * @property stdClass|null $checking who asked for a check (`by`), when (`at`), and at which `revision`
  * @property int|null $runs_count
  */
-final class Job extends Model
+final class Job extends Model implements KeptRuns
 {
     use Prunable;
     use SoftDeletes;
@@ -87,6 +89,19 @@ final class Job extends Model
     public function header(): stdClass
     {
         return (object) ['show_units' => $this->show_units, ...get_object_vars($this->extras)];
+    }
+
+    public function keptRuns(array $runs): array
+    {
+        $rows = $runs === [] ? [] : $this->runs()->whereIn('key', $runs)->get([
+            'key', 'solved_from', 'solution', 'shapes',
+        ])->all();
+        $kept = [];
+        foreach ($rows as $row) {
+            $kept[$row->key] = new KeptRun($row->solved_from, $row->solution, $row->shapes);
+        }
+
+        return $kept;
     }
 
     /** @return array<string, list<string>> ids of the runs that are taken out of each block, by its id */

@@ -5,15 +5,11 @@ declare(strict_types=1);
 namespace App\Packs;
 
 use App\Editing\JobFiles;
-use App\Harness\RememberedPackings;
-use App\Harness\SolvedHarnesses;
-use App\Http\TemporaryFile;
+use App\Machines\JobCopy;
+use App\Machines\Machines;
+use App\Machines\Report;
 use App\Models\Job;
 use App\Models\Pack;
-use App\Settling\SettledRuns;
-use Bowline\Exchange\Pack\JobDocuments;
-use Bowline\Exchange\Pack\Pack as Documents;
-use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -34,7 +30,7 @@ final class MakePack implements ShouldQueue
     {
     }
 
-    public function handle(JobFiles $files, RememberedPackings $packings): void
+    public function handle(JobFiles $files, Machines $machines): void
     {
         $begun = Pack::query()->whereKey($this->pack)->whereIn('state', ['waiting', 'working'])
             ->update(['state' => 'working']);
@@ -44,7 +40,10 @@ final class MakePack implements ShouldQueue
             return;
         }
         try {
-            $content = $this->bound($pack, $job, $files, $packings);
+            $content = $machines->work(new PackQuestion(
+                JobCopy::of($job, $files), $pack->kinds, $pack->runs, $pack->format,
+                $job->updated_at->format('Y-m-d'),
+            ), new Report($this->report(...)));
         } catch (PackStopped) {
             return;
         } catch (JobError $error) {
@@ -58,36 +57,14 @@ final class MakePack implements ShouldQueue
     }
 
     /**
+     * @param  array<string, mixed>  $told  empty where another machine has not told yet how far it is
+     *
      * @throws PackStopped
-     * @throws JobError when there is nothing to bind, or something cannot be drawn
      */
-    private function bound(Pack $pack, Job $job, JobFiles $files, RememberedPackings $packings): string
+    private function report(array $told): void
     {
-        $core = CoreJob::read($files->file($job));
-        $date = $job->updated_at->format('Y-m-d');
-        $runs = $pack->runs === null
-            ? array_values($core->runs)
-            : array_values(array_intersect_key($core->runs, array_flip($pack->runs)));
-        $documents = (new JobDocuments(
-            $core, SettledRuns::solved($job, $core, $runs), SolvedHarnesses::of($job, $core, $packings), $date,
-        ))->of($pack->kinds);
-        if ($documents === []) {
-            throw JobError::at('/kinds', 'there is nothing of that in the job yet');
-        }
-        $report = fn (int $done) => $this->report($done / (count($documents) + 1));
-
-        return $pack->format === 'zip'
-            ? TemporaryFile::of(
-                static fn (string $path) => Documents::zip($core, $documents, $date, $path, $report),
-            )
-            : Documents::pdf($core, $documents, $date, $report);
-    }
-
-    /** @throws PackStopped */
-    private function report(float $part): void
-    {
-        $isWanted = Pack::query()->whereKey($this->pack)->where('state', 'working')->update(['part' => $part]);
-        if ($isWanted === 0) {
+        $query = Pack::query()->whereKey($this->pack)->where('state', 'working');
+        if (is_numeric($told['part'] ?? null) ? $query->update(['part' => $told['part']]) === 0 : ! $query->exists()) {
             throw new PackStopped;
         }
     }

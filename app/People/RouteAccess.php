@@ -71,6 +71,7 @@ final class RouteAccess
         'GET jobs/{job}/centrelines.dxf' => Ability::See,
         'GET jobs/{job}/clearances' => Ability::See,
         'POST jobs/{job}/clearances/cures' => Ability::See,
+        'POST jobs/{job}/clearances/work' => Ability::See,
         'GET jobs/{job}/comparison' => Ability::See,
         'POST jobs/{job}/comparison' => Ability::See,
         'GET jobs/{job}/comparison.pdf' => Ability::See,

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Revisions;
 
+use App\Editing\JobFiles;
+use App\Machines\Machines;
+use App\Machines\Report;
 use App\Models\Job;
 use App\Models\Revision;
 use App\Models\RevisionFile;
@@ -11,6 +14,7 @@ use Bowline\Job\JobError;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
+use LogicException;
 
 /** Makes the files of a revision on the queue, and issues it once all are there. */
 final class IssueRevision implements ShouldQueue
@@ -28,7 +32,7 @@ final class IssueRevision implements ShouldQueue
     {
     }
 
-    public function handle(RevisionFiles $files): void
+    public function handle(JobFiles $files, Machines $machines): void
     {
         $revision = Revision::query()->where('state', 'issuing')->find($this->revision);
         if ($revision === null) {
@@ -36,17 +40,24 @@ final class IssueRevision implements ShouldQueue
         }
         $revision->files()->delete();
         try {
-            foreach ($files->of($revision) as [$part, $name, $type, $content]) {
-                RevisionFile::query()->create([
-                    'revision_id' => $revision->id, 'name' => $name, 'type' => $type,
-                    'hash' => hash('sha256', $content), 'content' => $content,
-                ]);
-                $revision->update(['part' => $part]);
-            }
+            $made = $machines->work(RevisionQuestion::of($revision, $files), new Report(
+                static function (array $told) use ($revision): void {
+                    if (is_numeric($told['part'] ?? null)) {
+                        $revision->update(['part' => $told['part']]);
+                    }
+                },
+            ));
         } catch (JobError $error) {
             $this->fails($revision, $error->getMessage());
 
             return;
+        }
+        foreach (is_array($made) ? $made : [] as $file) {
+            [$name, $type, $content] = is_array($file) ? $file : throw new LogicException('no file');
+            RevisionFile::query()->create([
+                'revision_id' => $revision->id, 'name' => $name, 'type' => $type,
+                'hash' => hash('sha256', is_string($content) ? $content : ''), 'content' => $content,
+            ]);
         }
         $revision->issued_at = now();
         $hash = HashChain::of($revision);

@@ -8,6 +8,7 @@ use App\Editing\JobFiles;
 use App\Editing\KeptSolutions;
 use App\Machines\Machines;
 use App\Machines\MachinesAway;
+use App\Machines\Report;
 use App\Machines\RunCalculation;
 use App\Machines\Task;
 use App\Models\Job;
@@ -69,7 +70,7 @@ final class SettleRun implements ShouldQueue
     {
         try {
             return RunCalculation::kept($machines->answer(
-                static fn (): Task => RunCalculation::task($file, $run), $watch->told(...),
+                static fn (): Task => RunCalculation::task($file, $run), new Report($watch->told(...)),
             ));
         } catch (MachinesAway) {
             return null;

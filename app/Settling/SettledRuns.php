@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Settling;
 
-use App\Models\Job;
+use App\Editing\KeptRuns;
 use Bowline\Job as CoreJob;
 use Bowline\Routing\Run;
 use Bowline\Solving\SolvedRun;
@@ -17,7 +17,7 @@ final class SettledRuns
      * @param  list<Run>|null  $runs  null for all
      * @return list<SolvedRun>
      */
-    public static function solved(Job $job, CoreJob $core, ?array $runs = null): array
+    public static function solved(KeptRuns $job, CoreJob $core, ?array $runs = null): array
     {
         $solver = new Solver($core);
 

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Settling;
 
+use App\Editing\KeptRuns;
 use App\Editing\KeptSolutions;
-use App\Models\Job;
-use App\Models\Run as RunRow;
 use Bowline\Editing\EditError;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\ProvisionalRoute;
@@ -16,30 +15,27 @@ use Bowline\Routing\Run;
 final class SettledShape
 {
     /** @throws EditError when it has not come to lie yet */
-    public static function of(Job $job, Run $run): Run
+    public static function of(KeptRuns $job, Run $run): Run
     {
         return self::find($job, $run) ??
             throw new EditError(sprintf('%s has not come to lie yet. Wait until it has, and try again.', $run->name));
     }
 
     /** Returns the run in its settled shape, or hanging until it has settled. */
-    public static function shown(Job $job, Run $run): Run
+    public static function shown(KeptRuns $job, Run $run): Run
     {
         return self::find($job, $run) ?? ProvisionalRoute::of($run);
     }
 
-    private static function find(Job $job, Run $run): ?Run
+    private static function find(KeptRuns $job, Run $run): ?Run
     {
         $route = $run->route->settling();
         if ($route?->takesLong($run) !== true) {
             return $run;
         }
-        $row = RunRow::query()
-            ->where('job_id', $job->id)
-            ->where('key', $run->id)
-            ->where('solved_from', KeptSolutions::hash($run))
-            ->first(['solution']);
-        $solution = json_decode($row->solution ?? '{}', true, 64, JSON_THROW_ON_ERROR);
+        $kept = $job->keptRuns([$run->id])[$run->id] ?? null;
+        $isOfNow = $kept !== null && $kept->solvedFrom === KeptSolutions::hash($run);
+        $solution = json_decode($isOfNow ? $kept->solution ?? '{}' : '{}', true, 64, JSON_THROW_ON_ERROR);
         $points = [];
         foreach (is_array($solution) && is_array($solution['path'] ?? null) ? $solution['path'] : [] as $segment) {
             $told = is_array($segment) ? $segment['through'] ?? [$segment['from'] ?? null, $segment['to'] ?? null] : [];

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Ways;
 
 use App\Editing\JobFiles;
-use App\Harness\RememberedPackings;
+use App\Machines\JobCopy;
+use App\Machines\Machines;
+use App\Machines\Report;
 use App\Models\Job;
 use App\Models\LayWork;
 use Bowline\Job\JobError;
@@ -43,7 +45,7 @@ final class LayRuns implements ShouldQueue
     {
     }
 
-    public function handle(JobFiles $files, RememberedPackings $packings): void
+    public function handle(JobFiles $files, Machines $machines): void
     {
         $work = LayWork::query()->find($this->work);
         $job = $work === null ? null : Job::query()->find($work->job_id);
@@ -56,14 +58,14 @@ final class LayRuns implements ShouldQueue
             return;
         }
         try {
-            $question = WaysQuestion::read($work->body(), $job, $files, $packings);
+            $question = WaysQuestion::of(JobCopy::of($job, $files), $work->body());
         } catch (JobError) {
             // The job has changed meanwhile: a port or a stock is gone.
             $work->update(['state' => 'failed']);
 
             return;
         }
-        $answer = $question->answer($this->isOver(...), $this->report(...));
+        $answer = $machines->work($question, new Report($this->report(...), $this->isOver(...)));
         LayWork::query()->whereKey($this->work)->update([
             'state' => 'done', 'answer' => json_encode($answer, JSON_THROW_ON_ERROR),
         ]);
@@ -83,10 +85,10 @@ final class LayRuns implements ShouldQueue
         return $this->isStopped;
     }
 
-    /** @param  array<string, mixed>  $answer */
+    /** @param  array<string, mixed>  $answer  empty where another machine has not told one yet */
     private function report(array $answer): void
     {
-        if (microtime(true) - $this->written > self::PAUSE) {
+        if ($answer !== [] && microtime(true) - $this->written > self::PAUSE) {
             $this->written = microtime(true);
             LayWork::query()->whereKey($this->work)->update(['answer' => json_encode($answer, JSON_THROW_ON_ERROR)]);
         }

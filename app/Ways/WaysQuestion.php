@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Ways;
 
-use App\Editing\JobFiles;
 use App\Editing\LaidRuns;
 use App\Harness\RememberedPackings;
-use App\Models\Job;
+use App\Harness\SolvedHarnesses;
+use App\Machines\JobCopy;
+use App\Machines\LongQuestion;
+use App\Machines\Report;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Exchange\WayWriter;
 use Bowline\Job as CoreJob;
@@ -20,23 +22,24 @@ use Bowline\Pathfinding\Way;
 use Bowline\Pathfinding\WayFinder;
 use Bowline\Pathfinding\WayItem;
 use Bowline\Routing\LaidRun;
-use Bowline\Solving\HarnessSolver;
 use Bowline\Solving\SolvedHarness;
 
-/** Runs of a stored job that are to be laid: ways for one, or one way each for several. */
-final readonly class WaysQuestion
+/** Runs of a job that are to be laid: ways for one, or one way each for several. */
+final readonly class WaysQuestion implements LongQuestion
 {
     private const MOST_WAYS = 5;
 
     /**
+     * @param  Node  $body  schema/api.json, `errands`
+     * @param  list<LaidRun>  $laid  all runs of the job
      * @param  non-empty-list<Errand>  $errands
-     * @param  list<string>  $taken  ids of the runs of the job
      */
     private function __construct(
-        private Scene $scene,
+        private JobCopy $job,
+        private Node $body,
+        private CoreJob $core,
+        private array $laid,
         public array $errands,
-        private int $ways,
-        private array $taken,
     ) {
     }
 
@@ -45,20 +48,32 @@ final readonly class WaysQuestion
      *
      * @throws JobError where an errand is wrong
      */
-    public static function read(Node $body, Job $job, JobFiles $files, RememberedPackings $packings): self
+    public static function of(JobCopy $job, Node $body): self
     {
-        $core = CoreJob::read($files->file($job));
+        $core = $job->core();
         $laid = LaidRuns::overMovement($job, $core->runs);
         $errands = array_map(
             static fn (Node $one): Errand => self::errand($one, $core, $laid), $body->list('errands'),
         );
-        $ways = $body->find('ways')?->value;
 
         return new self(
-            Scene::of($core, $laid, SolvedHarness::bundlesOf((new HarnessSolver($core, $packings))->all())),
-            $errands === [] ? throw $body->error('there is nothing to lay') : $errands,
-            is_int($ways) ? $ways : self::MOST_WAYS, array_map(strval(...), array_keys($core->runs)),
+            $job, $body, $core, $laid, $errands === [] ? throw $body->error('there is nothing to lay') : $errands,
         );
+    }
+
+    public static function kind(): string
+    {
+        return 'ways';
+    }
+
+    public static function read(Node $written): self
+    {
+        return self::of(JobCopy::read($written->get('job')), new Node($written->get('body')->value));
+    }
+
+    public function written(): array
+    {
+        return ['job' => $this->job->written(), 'body' => $this->body->value];
     }
 
     /**
@@ -81,55 +96,58 @@ final readonly class WaysQuestion
     }
 
     /**
-     * @param  callable(): bool  $isOver  whether it was stopped
-     * @param  callable(array<string, mixed>): void  $report  told the answer as it would be so far
+     * @param  Report  $report  told the answer as it would be so far
      * @return array<string, mixed> schema/api.json, `layWork`, without `id` and `state`
      */
-    public function answer(callable $isOver, callable $report): array
+    public function answer(Report $report): array
     {
+        $harnesses = SolvedHarnesses::of($this->job, $this->core, app(RememberedPackings::class));
+        $scene = Scene::of($this->core, $this->laid, SolvedHarness::bundlesOf($harnesses));
+
         return count($this->errands) === 1
-            ? $this->waysOf($this->errands[0], $isOver)
-            : $this->batch($isOver, $report);
+            ? $this->waysOf($this->errands[0], $scene, $report)
+            : $this->batch($scene, $report);
     }
 
-    /**
-     * @param  callable(): bool  $isOver
-     * @return array<string, mixed>
-     */
-    private function waysOf(Errand $errand, callable $isOver): array
+    /** @return list<string> ids of the runs of the job */
+    private function taken(): array
     {
-        $finder = new WayFinder($this->scene, $errand);
+        return array_map(strval(...), array_keys($this->core->runs));
+    }
+
+    /** @return array<string, mixed> */
+    private function waysOf(Errand $errand, Scene $scene, Report $report): array
+    {
+        $most = $this->body->find('ways')?->value;
+        $finder = new WayFinder($scene, $errand);
         $ways = $finder->ways(
-            $errand->again === null ? $this->ways : 1, WayItem::names($errand, $this->scene, $this->taken), $isOver,
+            $errand->again !== null ? 1 : (is_int($most) ? $most : self::MOST_WAYS),
+            WayItem::names($errand, $scene, $this->taken()), $report->isOver(...),
         );
 
         return [
-            ...self::nothing(1), 'laid' => min(1, count($ways)), 'ways' => array_map(self::written(...), $ways),
+            ...self::nothing(1), 'laid' => min(1, count($ways)), 'ways' => array_map(self::wayWritten(...), $ways),
             'not_laid' => $ways !== [] ? [] : [
                 self::notLaid($errand, $finder->reason()),
             ],
         ];
     }
 
-    /**
-     * @param  callable(): bool  $isOver
-     * @param  callable(array<string, mixed>): void  $report
-     * @return array<string, mixed>
-     */
-    private function batch(callable $isOver, callable $report): array
+    /** @return array<string, mixed> */
+    private function batch(Scene $scene, Report $report): array
     {
         $count = count($this->errands);
-        $batch = (new BatchLayer($this->scene, $this->errands, $this->taken))->lay(
-            $isOver,
-            static fn (array $laid) => $report([
+        $batch = (new BatchLayer($scene, $this->errands, $this->taken()))->lay(
+            $report->isOver(...),
+            static fn (array $laid) => $report->tell([
                 ...self::nothing($count), 'laid' => count($laid),
-                'ways' => array_values(array_map(self::written(...), $laid)),
+                'ways' => array_values(array_map(self::wayWritten(...), $laid)),
             ]),
         );
 
         return [
             ...self::nothing($count), 'laid' => count($batch->laid), 'whole' => $batch->isWhole,
-            'ways' => array_values(array_map(self::written(...), $batch->laid)),
+            'ways' => array_values(array_map(self::wayWritten(...), $batch->laid)),
             'not_laid' => array_map(
                 fn (int $number, string $why): array => self::notLaid($this->errands[$number], $why),
                 array_keys($batch->notLaid), $batch->notLaid,
@@ -144,7 +162,7 @@ final readonly class WaysQuestion
     }
 
     /** @return array<string, mixed> */
-    private static function written(Way $way): array
+    private static function wayWritten(Way $way): array
     {
         return [...WayWriter::write($way), 'solution' => SolutionWriter::run($way->solved)];
     }

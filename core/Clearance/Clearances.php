@@ -8,6 +8,7 @@ use Bowline\Harness\BundleSpan;
 use Bowline\Job;
 use Bowline\Job\ItemRef;
 use Bowline\Routing\LaidRun;
+use Bowline\Space\Progress;
 use Generator;
 
 /**
@@ -112,10 +113,16 @@ final class Clearances
         );
     }
 
-    /** @return list<Shortfall> all that is nearer than needed: clashes first, in the order of the job */
-    public function all(): array
+    /**
+     * @param  Progress  $progress  may break it off
+     * @return list<Shortfall> all that is nearer than needed: clashes first, in the order of the job
+     */
+    public function all(Progress $progress = new Progress): array
     {
-        return $this->sorted($this->solidPairs(), $this->pairs(), $this->movingPairs(null));
+        return $this->sorted(
+            $this->solidPairs(), $this->pairs($progress->share(0, 2)),
+            $this->movingPairs(null, $progress->share(1, 2)),
+        );
     }
 
     /**
@@ -206,9 +213,10 @@ final class Clearances
     }
 
     /** @return Generator<array{RunThing, Thing}> each run with each other, and with all else */
-    private function pairs(): Generator
+    private function pairs(Progress $progress): Generator
     {
         foreach ($this->runs as $number => $run) {
+            $progress->tell($number / count($this->runs));
             foreach ([...array_slice($this->runs, $number + 1), ...$this->others] as $other) {
                 yield [$run, $other];
             }
@@ -284,14 +292,16 @@ final class Clearances
      * @param  list<ItemRef>|null  $things  null for all
      * @return Generator<array{Thing, Thing}> pairs of which one at least moves, of which one is among some things
      */
-    private function movingPairs(?array $things): Generator
+    private function movingPairs(?array $things, Progress $progress = new Progress): Generator
     {
         $keys = $things === null
             ? null
             : array_flip(array_map(static fn (ItemRef $one): string => $one->key(), $things));
         $all = $this->things();
         $moving = $this->movement()->moving($all);
+        $done = 0;
         foreach ($moving as $place => $one) {
+            $progress->tell($done++ / count($moving));
             foreach ($all as $number => $other) {
                 // A pair of which both move comes once.
                 if ($number !== $place && ($number > $place || ! isset($moving[$number])) && ($keys === null

@@ -2,12 +2,20 @@
 
 declare(strict_types=1);
 
+use App\Clearance\FindClearances;
+use App\Clearance\KeptClearances;
+use App\Models\ClearanceWork;
+use App\Models\Job;
 use Bowline\Clearance\Clearances;
 use Bowline\Exchange\ClearanceWriter;
-use Bowline\Job;
+use Bowline\Job as CoreJob;
 use Bowline\Job\Schema;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
+use Illuminate\Database\Events\QueryExecuted;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Tests\Jobs;
@@ -246,7 +254,7 @@ it('tells what a hose comes too near to while its arm swings, again after each e
     Schema::check(json_decode($told->content()), 'api.json#/$defs/jobClearances');
     $one = $told->json('found.0');
     // Laid anew, over the whole movement.
-    $core = Job::read(Jobs::decoded($file));
+    $core = CoreJob::read(Jobs::decoded($file));
     $alone = ClearanceWriter::write((new Clearances($core, array_map(
         static fn (Run $run): LaidRun => $run->route->lay($run), array_values($core->runs),
     )))->all(), $core->site->units)[0];
@@ -298,4 +306,90 @@ it('keeps a large mesh divided, and finds the same in it again', function (): vo
     // Cut off by a full disk, it is made anew.
     Storage::put(array_values($kept)[0], 'short');
     expect(test()->getJson($job.'/clearances')->assertOk()->json('found.0.distance'))->toEqualWithDelta(94, 1e-4);
+});
+
+/** What a request began and did not come to the end of is left to the queue (WorkTime): as if this one had. */
+function isLong(string $job): void
+{
+    config(['bowline.has_alarm' => false]);
+    $model = Job::query()->findOrFail((int) basename($job));
+    Cache::put('computing:clearances '.KeptClearances::key($model), true, 60);
+}
+
+function findOnQueue(): void
+{
+    app()->call((new FindClearances(ClearanceWork::query()->sole()->id))->handle(...));
+}
+
+it('finds on the queue what takes long, and keeps it until the job changes', function (): void {
+    Queue::fake();
+    $job = crossingTubes();
+    $atOnce = test()->getJson($job.'/clearances')->assertOk()->json('found');
+    expect(ClearanceWork::query()->count())->toBe(0);
+    isLong($job);
+    $begun = test()->getJson($job.'/clearances')->assertStatus(202);
+    Schema::check(json_decode($begun->content()), 'api.json#/$defs/jobClearances');
+    expect($begun->json())->toMatchArray(['found' => null, 'work' => ['state' => 'waiting', 'part' => 0]]);
+    // Asked again meanwhile, by this window or another, it is queued once.
+    test()->getJson($job.'/clearances')->assertStatus(202);
+    Queue::assertPushed(FindClearances::class, 1);
+    findOnQueue();
+    expect(test()->getJson($job.'/clearances')->assertOk()->json('found'))->toBe($atOnce)
+        ->and($atOnce)->toHaveCount(1);
+
+    $low = item($job, 'runs', 'low');
+    edit($job, 'runs', 'low', [...$low, 'insulation' => 10])->assertOk();
+    test()->getJson($job)->assertOk();
+    test()->getJson($job.'/clearances')->assertStatus(202);
+    // A worker that has the question as it was before the next change answers nothing.
+    edit($job, 'runs', 'low', [...$low, 'insulation' => 9])->assertOk();
+    test()->getJson($job)->assertOk();
+    findOnQueue();
+    expect(ClearanceWork::query()->sole()->found)->toBeNull();
+    test()->getJson($job.'/clearances')->assertStatus(202);
+    findOnQueue();
+    // 8 less 9 of insulation.
+    expect(test()->getJson($job.'/clearances')->json('found.0.distance'))->toEqualWithDelta(-1, 1e-6);
+    Queue::assertPushed(FindClearances::class, 3);
+});
+
+it('stops, before it begins and in the middle, and goes on when asked', function (bool $isBegun): void {
+    Queue::fake();
+    $job = crossingTubes();
+    isLong($job);
+    test()->getJson($job.'/clearances')->assertStatus(202);
+    $change = static fn (bool $again) => test()->postJson($job.'/clearances/work', ['again' => $again]);
+    if ($isBegun) {
+        $isStopped = false;
+        DB::listen(static function ($query) use (&$isStopped): void {
+            if (! $isStopped && str_contains($query->sql, 'update "clearance_works" set "state"')) {
+                $isStopped = true;
+                DB::table('clearance_works')->where('state', 'working')->update(['state' => 'stopped']);
+            }
+        });
+    } else {
+        expect($change(false)->assertStatus(202)->json('work.state'))->toBe('stopped');
+    }
+    findOnQueue();
+    expect(ClearanceWork::query()->sole()->only(['state', 'found']))->toBe(['state' => 'stopped', 'found' => null]);
+    DB::getEventDispatcher()->forget(QueryExecuted::class);
+    expect($change(true)->assertStatus(202)->json('work.state'))->toBe('waiting');
+    Queue::assertPushed(FindClearances::class, 2);
+    findOnQueue();
+    expect(test()->getJson($job.'/clearances')->assertOk()->json('found'))->toHaveCount(1);
+    // There is nothing to stop any more.
+    expect($change(false)->assertOk()->json('work'))->toBeNull();
+})->with(['before it begins' => [false], 'in the middle' => [true]]);
+
+it('says that it has failed, and is taken up again', function (): void {
+    Queue::fake();
+    $job = crossingTubes();
+    isLong($job);
+    test()->getJson($job.'/clearances')->assertStatus(202);
+    (new FindClearances(ClearanceWork::query()->sole()->id))->failed();
+    expect(test()->getJson($job.'/clearances')->assertStatus(202)->json('work.state'))->toBe('failed');
+    test()->postJson($job.'/clearances/work', ['again' => 1])->assertUnprocessable()->assertJsonPath('pointer', '/again');
+    test()->postJson($job.'/clearances/work', ['again' => true])->assertStatus(202);
+    findOnQueue();
+    expect(test()->getJson($job.'/clearances')->assertOk()->json('found'))->toHaveCount(1);
 });

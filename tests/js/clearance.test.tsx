@@ -55,7 +55,7 @@ afterEach(() => {
 
 describe('what is too near', () => {
   test('is looked for, and told where there is nothing', async () => {
-    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 3, found: [] });
+    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 3, found: [], work: null });
     render(<TooNear />, { wrapper: around() });
     expect(screen.getByRole('status').textContent).toBe('Looking at what is near…');
     await screen.findByText('Nothing is too near to anything else.');
@@ -66,7 +66,7 @@ describe('what is too near', () => {
     await screen.findByText('This could not be looked at: The server answered 500.');
   });
   test('is marked in the view, and the mark goes with the list', async () => {
-    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 3, found: [near()] });
+    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 3, found: [near()], work: null });
     const { unmount } = render(<TooNear />, { wrapper: around() });
     fireEvent.click(await screen.findByTitle('Mark both places'));
     expect(useNearness.getState().marked?.b.id).toBe('beam');
@@ -79,7 +79,7 @@ describe('what is too near', () => {
   test('is waived at what was measured, beside other waivers and in place of its own', async () => {
     const other = { a: { list: 'runs', id: 'x' }, b: { list: 'runs', id: 'y' }, distance: 1, reason: 'Other' };
     const own = { a: near().b, b: near().a, distance: 15, reason: 'Before it came nearer' };
-    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 3, found: [near({ measured: -2, inside: true })] });
+    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 3, found: [near({ measured: -2, inside: true })], work: null });
     render(<TooNear />, { wrapper: around({ waivers: [other, own] }) });
     fireEvent.click(await screen.findByRole('button', { name: 'Waive…' }));
     const field = screen.getByRole('textbox', { name: 'Why it may be so' });
@@ -92,11 +92,32 @@ describe('what is too near', () => {
       'Waive Return at Beam',
     );
   });
+  test('that takes long is shown with how far it has come, and is stopped and taken up again', async () => {
+    const working = { revision: 3, found: null, work: { state: 'working' as const, part: 0.4 } };
+    const stopped = { revision: 3, found: null, work: { state: 'stopped' as const, part: 0 } };
+    vi.spyOn(api, 'clearances').mockResolvedValue(working);
+    const change = vi.spyOn(api, 'changeClearanceWork').mockResolvedValue(stopped);
+    render(<TooNear />, { wrapper: around() });
+    expect((await screen.findByRole('progressbar')).getAttribute('aria-valuenow')).toBe('40');
+    fireEvent.click(screen.getByRole('button', { name: 'Stop' }));
+    const again = await screen.findByRole('button', { name: 'Go on' });
+    expect(change).toHaveBeenLastCalledWith(7, false);
+    // Nobody asks while nothing is under way.
+    const asked = vi.mocked(api.clearances).mock.calls.length;
+    expect(screen.queryByRole('progressbar')).toBeNull();
+    change.mockResolvedValue({ revision: 3, found: [near()], work: null });
+    fireEvent.click(again);
+    expect(await screen.findByText('1 too near')).toBeDefined();
+    expect(change).toHaveBeenLastCalledWith(7, true);
+    expect(vi.mocked(api.clearances).mock.calls.length).toBe(asked);
+  });
+
   test('stands behind what is not waived, and is taken back', async () => {
     const waiver = { a: near().a, b: near().b, distance: 14, reason: 'Sleeved' };
     vi.spyOn(api, 'clearances').mockResolvedValue({
       revision: 3,
       found: [near({ waived: 'Sleeved' }), near({ b: { list: 'runs', id: 'z' }, title: 'Return goes into z' })],
+      work: null,
     });
     render(<TooNear />, { wrapper: around({ waivers: [waiver] }) });
     await screen.findByText('1 too near, 1 waived');

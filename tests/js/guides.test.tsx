@@ -192,7 +192,7 @@ describe('two things that are too near', () => {
     route: { kind: 'corners', stops: [] },
   };
   const list = (run: object = FEED) => {
-    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 3, found: [near] });
+    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 3, found: [near], work: null });
     return render(<TooNear />, { wrapper: around({}, run) });
   };
   const mark = async () => fireEvent.click(await screen.findByTitle('Mark both places'));
@@ -221,18 +221,18 @@ describe('two things that are too near', () => {
     const { rerender } = list();
     await mark();
     expect(useNearness.getState().marked?.distance).toBe(14);
-    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 4, found: [{ ...near, distance: 9 }] });
+    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 4, found: [{ ...near, distance: 9 }], work: null });
     await act(() => queries.invalidateQueries());
     rerender(<TooNear />);
     await waitFor(() => expect(useNearness.getState().marked?.distance).toBe(9));
-    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 5, found: [] });
+    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 5, found: [], work: null });
     await act(() => queries.invalidateQueries());
     await waitFor(() => expect(useNearness.getState().marked).toBeNull());
   });
 
   test('are cured by a swap of both runs in one edit, or told that none is', async () => {
     const two: SolvedClearance = { ...near, b: { list: 'runs', id: 'other' }, title: 'Feed is too near to Other' };
-    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 3, found: [two] });
+    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 3, found: [two], work: null });
     const asked = vi.spyOn(api, 'nearCures').mockResolvedValue([]);
     render(<TooNear />, { wrapper: around({}, FEED) });
     await mark();

@@ -6,10 +6,12 @@ namespace App\Console\Commands;
 
 use App\Machines\Calculations;
 use App\Machines\MachinesAway;
+use App\Machines\Report;
 use App\Machines\Signed;
 use App\Machines\TaskBoard;
 use App\Machines\TaskDropped;
 use App\Machines\TaskGivenUp;
+use App\Machines\Wish;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;
 use Throwable;
@@ -27,8 +29,8 @@ final class Calculate extends Command
 
     protected $description = 'Works calculations for Bowline on another machine (BOWLINE_REDIS)';
 
-    /** Whether the task at hand is still wanted, and how far it has come. */
-    private bool $isWanted = true;
+    /** How the task at hand is wanted, and how far it has come. */
+    private Wish $wish = Wish::Whole;
 
     private ?string $progress = null;
 
@@ -41,7 +43,7 @@ final class Calculate extends Command
         pcntl_async_signals(true);
         pcntl_signal(SIGALRM, function () use ($beats, $name): void {
             try {
-                $this->isWanted = $beats->beat($name, $this->id, $this->progress);
+                $this->wish = $beats->beat($name, $this->id, $this->progress);
             } catch (MachinesAway) {
                 // It goes on: Redis may be back before it has its answer.
             }
@@ -68,10 +70,12 @@ final class Calculate extends Command
     /** @param  array{id: string, kind: string, question: string}  $task */
     private function work(TaskBoard $board, array $task): void
     {
-        [$this->id, $this->isWanted, $this->progress] = [$task['id'], true, null];
+        [$this->id, $this->wish, $this->progress] = [$task['id'], Wish::Whole, null];
         try {
             $question = Signed::unpack($task['question']);
-            $answer = Calculations::work($task['kind'], is_string($question) ? $question : '', $this->report(...));
+            $answer = Calculations::work($task['kind'], is_string($question) ? $question : '', new Report(
+                $this->report(...), $this->isOver(...),
+            ));
             $this->id = null;
             $board->answer($task['id'], $answer);
             $this->line(sprintf('%s %s: done', $task['kind'], substr($task['id'], 0, 8)));
@@ -88,11 +92,16 @@ final class Calculate extends Command
         }
     }
 
+    private function isOver(): bool
+    {
+        return $this->wish !== Wish::Whole;
+    }
+
     /** @param  array<string, mixed>  $told  how far the task at hand has come */
     private function report(array $told): void
     {
         $this->progress = json_encode($told, JSON_THROW_ON_ERROR);
-        if (! $this->isWanted) {
+        if ($this->wish === Wish::None) {
             throw new TaskDropped;
         }
     }

@@ -6,8 +6,10 @@ namespace App\Console\Commands;
 
 use App\Bench\BendPart;
 use App\Bodies\FindBody;
+use App\Clearance\FindClearances;
 use App\Models\BentPart;
 use App\Models\BodyWork;
+use App\Models\ClearanceWork;
 use App\Models\LayWork;
 use App\Models\Pack;
 use App\Models\Revision;
@@ -42,6 +44,9 @@ final class ReleaseReserved extends Command
             }
             foreach (BodyWork::query()->whereIn('state', ['waiting', 'working'])->get() as $work) {
                 FindBody::dispatch($work->id);
+            }
+            foreach (ClearanceWork::query()->whereIn('state', ClearanceWork::UNDER_WAY)->get(['id']) as $work) {
+                FindClearances::dispatch($work->id);
             }
             foreach (LayWork::query()->whereIn('state', ['waiting', 'working'])->get() as $work) {
                 LayRuns::dispatch($work->id);

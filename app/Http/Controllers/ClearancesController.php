@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Clearance\FindClearances;
+use App\Clearance\KeptClearances;
 use App\Editing\JobFiles;
 use App\Editing\LaidRuns;
 use App\Editing\TriedJob;
 use App\Harness\KeptMovements;
 use App\Harness\RememberedPackings;
 use App\Http\RequestBody;
+use App\Models\ClearanceWork;
 use App\Models\Job;
 use Bowline\Clearance\Clearances;
 use Bowline\Exchange\ClearanceWriter;
@@ -31,17 +34,29 @@ final readonly class ClearancesController
     {
     }
 
-    public function index(Job $job, RememberedPackings $packings): JsonResponse
+    /** Answers with what is too near; 202 and how far it has come while it is found on the queue. */
+    public function index(Job $job, KeptClearances $kept): JsonResponse
     {
-        $core = CoreJob::read($this->files->file($job));
-        $harnesses = (new HarnessSolver($core, $packings, new KeptMovements($job)))->all();
+        $found = $kept->of($job);
+        $work = $found instanceof ClearanceWork ? $found : null;
 
         return response()->json([
-            'revision' => $job->revision,
-            'found' => ClearanceWriter::write((new Clearances(
-                $core, LaidRuns::overMovement($job, $core->runs), SolvedHarness::bundlesOf($harnesses),
-            ))->all(), $core->site->units),
-        ]);
+            'revision' => $job->revision, 'found' => $work === null ? $found : null, 'work' => $work?->forApi(),
+        ], $work === null ? 200 : 202);
+    }
+
+    /** Stops finding it, or takes that up again. */
+    public function work(Request $request, Job $job, KeptClearances $kept): JsonResponse
+    {
+        $again = RequestBody::of($request, 'clearanceWorkChange')->get('again')->value === true;
+        $changed = ClearanceWork::query()->where('job_id', $job->id)
+            ->whereIn('state', $again ? ['stopped', 'failed'] : ClearanceWork::UNDER_WAY)
+            ->update(['state' => $again ? 'waiting' : 'stopped', 'part' => 0]);
+        if ($again && $changed > 0) {
+            FindClearances::dispatch(ClearanceWork::query()->where('job_id', $job->id)->firstOrFail()->id);
+        }
+
+        return $this->index($job, $kept);
     }
 
     /** Returns cures of two things that are too near to each other, each tried; not stored. */

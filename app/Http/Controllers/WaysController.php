@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\JobFiles;
-use App\Harness\RememberedPackings;
 use App\Http\RequestBody;
+use App\Machines\JobCopy;
+use App\Machines\Report;
 use App\Models\Job;
 use App\Models\LayWork;
 use App\Support\WorkBrokenOff;
@@ -23,23 +24,20 @@ final readonly class WaysController
 {
     private const AT_ONCE = 1.0;
 
-    public function __construct(
-        private JobFiles $files,
-        private RememberedPackings $packings,
-    ) {
+    public function __construct(private JobFiles $files)
+    {
     }
 
     public function lay(Request $request, Job $job): JsonResponse
     {
         $body = RequestBody::of($request, 'errands');
-        $question = WaysQuestion::read($body, $job, $this->files, $this->packings);
+        $question = WaysQuestion::of(JobCopy::of($job, $this->files), $body);
         LayWork::forget($job);
         // What cannot be interrupted is not begun here.
         if (count($question->errands) === 1 && WorkTime::hasAlarm()) {
             try {
                 $answer = WorkTime::limit(self::AT_ONCE, static fn (WorkTime $time): array => $time->run(
-                    static fn (): array => $question->answer(static fn (): bool => false, static function (): void {
-                    }),
+                    static fn (): array => $question->answer(Report::toNobody()),
                 ));
 
                 return response()->json(['id' => null, 'state' => 'done', ...$answer]);

@@ -273,6 +273,8 @@ export const api = {
   pasted: (job: number, text: string) => send<PastedRows>(`jobs/${job}/pasted`, { text }),
   /** What in the job is too near to each other. */
   clearances: (job: number) => get<JobClearances>(`jobs/${job}/clearances`),
+  /** Stops looking for it on the queue, or takes that up again. */
+  changeClearanceWork: (job: number, again: boolean) => send<JobClearances>(`jobs/${job}/clearances/work`, { again }),
   /** Cures of two things that are too near, each tried. */
   nearCures: (job: number, a: ItemRef, b: ItemRef) => send<NearCures>(`jobs/${job}/clearances/cures`, { a, b }),
   /** What is nearest to something while it is dragged, which is not stored. */

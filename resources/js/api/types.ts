@@ -301,6 +301,7 @@ export interface Api {
   triangleCount?: TriangleCount;
   bodyWork?: BodyWork;
   bodyWorkChange?: BodyWorkChange;
+  clearanceWorkChange?: ClearanceWorkChange;
   errands?: Errands;
   layWork?: LayWork;
   pastedPairs?: PastedPairs;
@@ -5378,14 +5379,15 @@ export interface JobHarnesses {
   harnesses: SolvedHarness[];
 }
 /**
- * What is too near to each other in a job at a revision.
+ * What is too near to each other in a job at a revision; `found` is null while that is found on the queue.
  *
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "jobClearances".
  */
 export interface JobClearances {
   revision: number;
-  found: SolvedClearance[];
+  found: SolvedClearance[] | null;
+  work: ClearanceWork | null;
 }
 export interface SolvedClearance {
   a: ItemRef;
@@ -5450,6 +5452,19 @@ export interface SolvedClearance {
   waived: string | null;
   title: string;
   message: string;
+}
+/**
+ * How far it has come to find on the queue what is too near to each other.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "clearanceWork".
+ */
+export interface ClearanceWork {
+  state: "waiting" | "working" | "stopped" | "failed" | "done";
+  /**
+   * how much of it is done, 0 to 1
+   */
+  part: number;
 }
 /**
  * What is nearest to something while it is dragged; null where nothing is near.
@@ -6140,6 +6155,15 @@ export interface BodyWork {
  * via the `definition` "bodyWorkChange".
  */
 export interface BodyWorkChange {
+  again: boolean;
+}
+/**
+ * true takes the work up again, false stops it.
+ *
+ * This interface was referenced by `Api`'s JSON-Schema
+ * via the `definition` "clearanceWorkChange".
+ */
+export interface ClearanceWorkChange {
   again: boolean;
 }
 /**

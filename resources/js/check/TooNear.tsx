@@ -10,6 +10,7 @@ import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useClearances } from '../job/useClearances';
 import { useJob } from '../job/useJob';
+import { WorkProgress } from '../job/WorkProgress';
 import { useWays } from '../job/ways';
 import { Button } from '../ui/Button';
 
@@ -22,16 +23,16 @@ const isRigid = (run: Run | undefined): boolean =>
 /** What in the job is too near to each other, those that are not waived first. */
 export function TooNear() {
   const mark = useNearness((store) => store.mark);
-  const { data, error, isPending } = useClearances();
+  const { found: told, work, error, change } = useClearances();
   useEffect(() => () => mark(null), [mark]);
   // What was marked is marked as it is now, or no more once it is cured.
   useEffect(() => {
     const { marked } = useNearness.getState();
-    if (marked !== null && data !== undefined) {
-      mark(data.found.find((one) => pairOf(one) === pairOf(marked)) ?? null);
+    if (marked !== null && told !== undefined) {
+      mark(told.find((one) => pairOf(one) === pairOf(marked)) ?? null);
     }
-  }, [data, mark]);
-  const found = data?.found ?? [];
+  }, [told, mark]);
+  const found = told ?? [];
   const open = found.filter(({ waived }) => waived === null);
   const waived = found.filter((one) => one.waived !== null);
   return (
@@ -40,12 +41,15 @@ export function TooNear() {
       <p className="under" role="status">
         {error !== null
           ? `This could not be looked at: ${error.message}`
-          : isPending
-            ? 'Looking at what is near…'
+          : told === undefined
+            ? work === null
+              ? 'Looking at what is near…'
+              : 'It is a large job: this takes a while.'
             : open.length === 0
               ? 'Nothing is too near to anything else.'
               : `${open.length} too near${waived.length === 0 ? '' : `, ${waived.length} waived`}`}
       </p>
+      {work !== null && <WorkProgress work={work} doing="Looking at what is near…" change={change} />}
       {[...open, ...waived].map((one) => (
         <NearPair key={`${one.title} ${pairOf(one)}`} one={one} />
       ))}

@@ -1,10 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { ProgressBar } from 'react-bootstrap';
 import { api } from '../api/client';
 import type { BodyWork } from '../api/types';
-import { Button } from '../ui/Button';
-import { tell } from './tell';
 import { useJob } from './useJob';
+import { WorkProgress } from './WorkProgress';
 
 interface Props {
   work: BodyWork;
@@ -17,21 +15,9 @@ interface Props {
 export function BodyProgress({ work, doing }: Props) {
   const { state } = useJob();
   const client = useQueryClient();
-  const failed = work.state === 'failed';
-  const stopped = failed || work.state === 'stopped';
-  const change = async () => {
-    client.setQueryData(['body work', state.id, work.id], await api.changeBodyWork(state.id, work.id, stopped));
+  const change = async (again: boolean) => {
+    client.setQueryData(['body work', state.id, work.id], await api.changeBodyWork(state.id, work.id, again));
     await client.invalidateQueries({ queryKey: ['body work', state.id, work.id] });
   };
-  return (
-    <div className="body-progress" role="status">
-      <div className="d-flex align-items-center gap-2">
-        <span className="flex-grow-1">
-          {failed ? 'It took too long or was broken off' : stopped ? 'Stopped' : doing}
-        </span>
-        <Button onClick={() => tell(change())}>{failed ? 'Try again' : stopped ? 'Go on' : 'Stop'}</Button>
-      </div>
-      {!stopped && <ProgressBar now={work.part * 100} aria-label="How far it has come" />}
-    </div>
-  );
+  return <WorkProgress work={work} doing={doing} change={change} />;
 }

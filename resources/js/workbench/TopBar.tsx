@@ -16,7 +16,7 @@ export function TopBar({ stage }: { stage: Stage }) {
   const { state, saving } = useJob();
   const navigate = useNavigate();
   const { open: openPanel, away } = useWorkbench();
-  const near = useClearances().data?.found.filter(({ waived }) => waived === null) ?? [];
+  const near = useClearances().found?.filter(({ waived }) => waived === null) ?? [];
   const findings = [...state.solutions.flatMap((run) => run.findings.filter(({ waived }) => waived === null)), ...near];
   const ready = state.solutions.filter((run) => run.status !== 'violation').length;
   const open: Record<Stage, { count: number; word: string; bad?: boolean }> = {

@@ -10,6 +10,7 @@ use Bowline\Job\JobFile;
 use Bowline\Job\Schema;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
+use Bowline\Space\Progress;
 use Tests\Jobs;
 
 /*
@@ -312,4 +313,25 @@ it('is written as version 5, and a job without any of it as before', function ()
     expect(json_decode(JobFile::encode($plain))->version)->toBe(5);
     $plain->runs = [Jobs::object(tubeBetween('a', [0, 0, 0], [9, 0, 0], [], ['fall' => 0]))];
     expect(json_decode(JobFile::encode($plain))->version)->toBe(5);
+});
+
+it('tells how far it has come, run by run, and can be broken off', function (): void {
+    $runs = array_map(
+        static fn (int $i): array => tubeBetween("r$i", [-200, 50 * $i, 0], [200, 50 * $i, 0]), range(0, 3),
+    );
+    $job = Job::read(clearanceJob($runs));
+    $clearances = new Clearances($job, array_map(
+        static fn (Run $run): LaidRun => $run->route->lay($run), array_values($job->runs),
+    ));
+    $told = [];
+    $clearances->all(new Progress(static function (float $part) use (&$told): void {
+        $told[] = $part;
+    }));
+    // Half of it is what is at rest, of four runs; nothing moves.
+    expect($told)->toEqualWithDelta([0, 0.125, 0.25, 0.375], 1e-12);
+    expect(static fn () => $clearances->all(new Progress(static function (float $part): void {
+        if ($part > 0.2) {
+            throw new DomainException('Not any more.');
+        }
+    })))->toThrow(DomainException::class);
 });

@@ -16,5 +16,11 @@ return [
             'synchronous' => 'NORMAL',
         ],
     ],
+    // Queue, cache and locks, where it is told (config/machines.php).
+    'redis' => [
+        'client' => 'predis',
+        'options' => ['prefix' => 'bowline-server:'],
+        'default' => ['url' => env('BOWLINE_REDIS'), 'timeout' => 1.0, 'read_write_timeout' => 5.0],
+    ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],
 ];

@@ -6,6 +6,7 @@ namespace App\Bodies;
 
 use App\Models\BodyWork;
 use App\Models\Job;
+use App\Queue\Tasks;
 use Bowline\Body\Boundary\Solid;
 use Bowline\Body\Mesh;
 use Bowline\Exchange\ExactPart;
@@ -122,7 +123,7 @@ final readonly class KeptBodies
         $work = BodyWork::query()->createOrFirst(['job_id' => $job->id, 'key' => $key], $asked);
         if ($work->wasRecentlyCreated) {
             BodyWork::query()->where('job_id', $job->id)->where($asked)->where('key', '!=', $key)->delete();
-            FindBody::dispatch($work->id);
+            Tasks::put(new FindBody($work->id));
         }
 
         return $work;

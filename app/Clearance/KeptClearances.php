@@ -9,6 +9,7 @@ use App\Machines\JobCopy;
 use App\Machines\Report;
 use App\Models\ClearanceWork;
 use App\Models\Job;
+use App\Queue\Tasks;
 use App\Support\WorkBrokenOff;
 use App\Support\WorkTime;
 use Illuminate\Support\Facades\Config;
@@ -26,7 +27,7 @@ final readonly class KeptClearances
     }
 
     /**
-     * @return list<mixed>|ClearanceWork what is found (schema/solution.json, `solvedClearance`), or the work of finding it
+     * @return list<mixed>|ClearanceWork schema/solution.json, `solvedClearance`; or the work of finding that
      */
     public function of(Job $job): array|ClearanceWork
     {
@@ -63,7 +64,7 @@ final readonly class KeptClearances
         $isNew = $work->wasRecentlyCreated
             || ClearanceWork::query()->whereKey($work->id)->where('key', '!=', $key)->toBase()->update($new) > 0;
         if ($isNew) {
-            FindClearances::dispatch($work->id);
+            Tasks::put(new FindClearances($work->id));
         }
 
         return $work->refresh();

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editing;
 
-/** Where the solutions of the runs of a job are kept: the database, or a copy of the job that goes to another machine. */
+/** Where the solutions of the runs of a job are kept: the database, or a copy of it that goes to another machine. */
 interface KeptRuns
 {
     /**

@@ -7,6 +7,7 @@ namespace App\Editing;
 use App\Models\Job;
 use App\Models\Run as RunRow;
 use App\Models\Settling;
+use App\Queue\Tasks;
 use App\Settling\SettleRun;
 use App\Support\WorkBrokenOff;
 use App\Support\WorkTime;
@@ -147,7 +148,7 @@ final readonly class KeptSolutions
                 ->toBase()
                 ->update([...$new, 'points' => '[]']) > 0;
         if ($isNew) {
-            SettleRun::dispatch($settling->id);
+            Tasks::put(new SettleRun($settling->id));
         }
 
         $row = RunRow::query()

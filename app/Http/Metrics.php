@@ -6,6 +6,7 @@ namespace App\Http;
 
 use App\Machines\Machines;
 use App\Models\Job;
+use App\Queue\Tasks;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
@@ -28,7 +29,7 @@ final class Metrics
         if (! in_array($request->ip(), self::LOOPBACK, true)) {
             throw new NotFoundHttpException;
         }
-        $oldest = DB::table('queued')->whereNull('reserved_at')->min('available_at');
+        $queue = Tasks::figures();
         $room = disk_free_space(storage_path());
         $bytes = DB::scalar('SELECT page_count * page_size FROM pragma_page_count(), pragma_page_size()');
         $text = '';
@@ -41,10 +42,11 @@ final class Metrics
             ['ready', 'Whether Bowline can work (api/ready).', Health::reasons() === [] ? 1 : 0],
             ['jobs', 'Jobs that are not deleted.', Job::query()->where('is_frozen', false)->count()],
             ['edits', 'Steps of jobs that are kept.', DB::table('steps')->count()],
-            ['queue_waiting', 'Tasks that wait.', DB::table('queued')->whereNull('reserved_at')->count()],
-            ['queue_working', 'Tasks that are worked on.', DB::table('queued')->whereNotNull('reserved_at')->count()],
-            ['queue_oldest_seconds', 'How long the oldest waits.', is_numeric($oldest)
-                ? max(0, now()->getTimestamp() - (int) $oldest) : 0],
+            ['queue_waiting', 'Tasks that wait.', $queue['waiting']],
+            ['queue_working', 'Tasks that are worked on.', $queue['working']],
+            ['queue_oldest_seconds', 'How long the oldest waits.', max(0, now()->getTimestamp() - (
+                $queue['oldest'] ?? now()->getTimestamp()
+            ))],
             ['database_bytes', 'Size of the database.', is_numeric($bytes) ? (int) $bytes : 0],
             ['disk_free_bytes', 'Room left on its disk.', $room === false ? 0 : (int) $room],
             ['people_present', 'Windows that were heard of within a minute.', DB::table('job_presences')

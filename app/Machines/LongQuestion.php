@@ -7,7 +7,7 @@ namespace App\Machines;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 
-/** A question that takes long and carries all that its answer follows from: Machines has it answered here or elsewhere. */
+/** A question that takes long and carries all that its answer follows from (Machines::work). */
 interface LongQuestion
 {
     /** Returns the word by which other machines know questions of its kind. */

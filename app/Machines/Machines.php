@@ -7,6 +7,7 @@ namespace App\Machines;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Closure;
+use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Log;
@@ -41,7 +42,19 @@ final readonly class Machines
     /** Whether they were away a moment ago. */
     public static function areAway(): bool
     {
-        return Cache::has(self::AWAY);
+        return self::local()->has(self::AWAY);
+    }
+
+    /** Notes that they are away: for a few seconds nobody tries to reach them. */
+    public static function noteAway(): void
+    {
+        self::local()->put(self::AWAY, true, Config::integer('machines.away'));
+    }
+
+    /** The cache of this machine, which is there when Redis is not. */
+    private static function local(): Repository
+    {
+        return Cache::store(Config::string('cache.local'));
     }
 
     /** @return array{workers: int, waiting: int, taken: int, answered: int}|null null where none are told, or away */
@@ -57,7 +70,7 @@ final readonly class Machines
     /**
      * Answers a long question by another machine, or here where none is there.
      *
-     * @param  Report  $report  told how far it has come, where others work it also again and again while nothing changes
+     * @param  Report  $report  told how far it has come; by others also again and again while nothing changes
      *
      * @throws JobError where there is no answer
      */
@@ -90,7 +103,7 @@ final readonly class Machines
             throw $givenUp;
         } catch (MachinesAway $away) {
             Log::warning('Calculations are worked here: '.$away->getMessage());
-            Cache::put(self::AWAY, true, Config::integer('machines.away'));
+            self::noteAway();
             throw $away;
         }
     }

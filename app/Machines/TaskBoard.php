@@ -11,7 +11,8 @@ use Predis\PredisException;
 /**
  * Tasks in Redis. `waiting` and `taken` are lists of ids; `task:ID` is a hash of the question, its state, how far it
  * has come and its answer; `lease:ID` lives as long as its worker is heard of, `wanted:ID` as long as somebody asks for
- * it, `hurried:ID` where it has to end with what it has. `workers` are those that are there, by when they were heard of last.
+ * it, `hurried:ID` where it has to end with what it has. `workers` are those that are there, by when they were heard of
+ * last.
  */
 final class TaskBoard
 {

@@ -4,12 +4,23 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Machines\Machines;
 use App\Models\Job;
 use App\People\CurrentPerson;
 use App\People\JobPolicy;
+use App\Queue\HeldTask;
 use Bowline\Job\Schema;
+use Illuminate\Cache\Events\CacheFailedOver;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Queue\Events\JobExceptionOccurred;
+use Illuminate\Queue\Events\JobFailed;
+use Illuminate\Queue\Events\JobProcessed;
+use Illuminate\Queue\Events\JobProcessing;
+use Illuminate\Queue\Events\QueueFailedOver;
+use Illuminate\Support\Facades\Config;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
@@ -26,5 +37,18 @@ final class AppServiceProvider extends ServiceProvider
         // Lazy loading of relations and missing attributes are errors.
         Model::shouldBeStrict();
         Gate::policy(Job::class, JobPolicy::class);
+        $this->withoutRedisWhereItIsAway();
+        Queue::before(static fn (JobProcessing $event) => HeldTask::note($event->connectionName, $event->job));
+        Event::listen([JobProcessed::class, JobExceptionOccurred::class, JobFailed::class], HeldTask::forget(...));
+    }
+
+    /** Queue and cache go to the database and to files where Redis is told and away. */
+    private function withoutRedisWhereItIsAway(): void
+    {
+        Event::listen([QueueFailedOver::class, CacheFailedOver::class], Machines::noteAway(...));
+        // A request ends soon; processes that go on would not learn that it is back.
+        if (Machines::areTold() && ! $this->app->runningInConsole() && Machines::areAway()) {
+            config(['queue.default' => 'database', 'cache.default' => Config::string('cache.local')]);
+        }
     }
 }

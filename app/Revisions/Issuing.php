@@ -10,6 +10,7 @@ use App\Editing\JobFiles;
 use App\Models\Job;
 use App\Models\Revision;
 use App\Models\Run;
+use App\Queue\Tasks;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 
@@ -53,7 +54,7 @@ final readonly class Issuing
 
             return $this->freeze($job, $name, $by, $note);
         });
-        IssueRevision::dispatch($revision->id);
+        Tasks::put(new IssueRevision($revision->id));
         // The work goes on as the next revision.
         $next = self::after($name);
         if ($next !== null) {

@@ -29,8 +29,8 @@ use Generator;
 use Illuminate\Support\Str;
 
 /**
- * The files of a revision that is issued: the job and its solution, all drawings and lists, tables for each run, and what
- * has changed since the revision before.
+ * The files of a revision that is issued: the job and its solution, all drawings and lists, tables for each run, and
+ * what has changed since the revision before.
  */
 final readonly class RevisionQuestion implements LongQuestion
 {

@@ -180,10 +180,15 @@ it('is cut coarsely until it is found', function (): void {
 it('is taken up again when the queue begins', function (): void {
     $job = roundedJob();
     test()->getJson($job.'/joined/tee/walls')->assertStatus(202);
+    // While it is on the queue it is not put there again.
     Artisan::call('bowline:take-up-again');
-    Queue::assertPushed(FindBody::class, 2);
+    Queue::assertPushed(FindBody::class, 1);
+    Queue::fake();
+    Artisan::call('bowline:take-up-again');
+    Queue::assertPushed(FindBody::class, 1);
     // Stopped, it stays so.
     BodyWork::query()->update(['state' => 'stopped']);
+    Queue::fake();
     Artisan::call('bowline:take-up-again');
-    Queue::assertPushed(FindBody::class, 2);
+    Queue::assertNothingPushed();
 });

@@ -372,7 +372,7 @@ it('stops, before it begins and in the middle, and goes on when asked', function
     }
     findOnQueue();
     expect(ClearanceWork::query()->sole()->only(['state', 'found']))->toBe(['state' => 'stopped', 'found' => null]);
-    DB::getEventDispatcher()->forget(QueryExecuted::class);
+    DB::getEventDispatcher()?->forget(QueryExecuted::class);
     expect($change(true)->assertStatus(202)->json('work.state'))->toBe('waiting');
     Queue::assertPushed(FindClearances::class, 2);
     findOnQueue();
@@ -388,7 +388,8 @@ it('says that it has failed, and is taken up again', function (): void {
     test()->getJson($job.'/clearances')->assertStatus(202);
     (new FindClearances(ClearanceWork::query()->sole()->id))->failed();
     expect(test()->getJson($job.'/clearances')->assertStatus(202)->json('work.state'))->toBe('failed');
-    test()->postJson($job.'/clearances/work', ['again' => 1])->assertUnprocessable()->assertJsonPath('pointer', '/again');
+    test()->postJson($job.'/clearances/work', ['again' => 1])->assertUnprocessable()
+        ->assertJsonPath('pointer', '/again');
     test()->postJson($job.'/clearances/work', ['again' => true])->assertStatus(202);
     findOnQueue();
     expect(test()->getJson($job.'/clearances')->assertOk()->json('found'))->toHaveCount(1);

@@ -38,74 +38,27 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Tests\Jobs;
+use Tests\StartedMachines;
 
 /*
  * Calculations on other machines: a Redis of the test's own, and workers that are processes (bowline:calculate) with a
  * database that is not there.
  */
 
-/** Processes that a test has started. */
-final class StartedMachines
-{
-    /** @var list<resource> */
-    public static array $processes = [];
-
-    public static int $port = 0;
-}
-
 beforeEach(function (): void {
-    $probe = stream_socket_server('tcp://127.0.0.1:0');
-    StartedMachines::$port = (int) explode(':', (string) stream_socket_get_name($probe, false))[1];
-    fclose($probe);
-    $redis = startRedis();
-    config(['machines.redis' => $redis, 'machines.key' => 'of these machines', 'machines.lease' => 2]);
+    config([
+        'machines.redis' => StartedMachines::redis(), 'machines.key' => StartedMachines::KEY, 'machines.lease' => 2,
+    ]);
     Cache::forget('machines away');
 });
 
-afterEach(function (): void {
-    foreach (StartedMachines::$processes as $process) {
-        proc_terminate($process, SIGKILL);
-        proc_close($process);
-    }
-    StartedMachines::$processes = [];
-});
-
-/** Starts Redis, and returns its address once it answers. */
-function startRedis(): string
-{
-    $port = StartedMachines::$port;
-    $process = proc_open(
-        ['redis-server', '--port', (string) $port, '--save', '', '--appendonly', 'no', '--bind', '127.0.0.1'],
-        [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes,
-    );
-    assert(is_resource($process));
-    StartedMachines::$processes[] = $process;
-    for ($tries = 0; $tries < 100; $tries++) {
-        $socket = @fsockopen('127.0.0.1', $port);
-        if ($socket !== false) {
-            fclose($socket);
-
-            return "tcp://127.0.0.1:$port";
-        }
-        usleep(50_000);
-    }
-    throw new RuntimeException('Redis did not start.');
-}
+afterEach(fn () => StartedMachines::end());
 
 /** Starts a worker, and returns its process once it is heard of. */
 function startWorker(): mixed
 {
     $before = workers();
-    $process = proc_open(
-        [PHP_BINARY, 'artisan', 'bowline:calculate'],
-        [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, base_path(), [
-            ...getenv(), 'BOWLINE_REDIS' => 'tcp://127.0.0.1:'.StartedMachines::$port,
-            'BOWLINE_MACHINES_KEY' => 'of these machines', 'DB_DATABASE' => '/nowhere/at.all',
-            'APP_ENV' => 'production',
-        ],
-    );
-    assert(is_resource($process));
-    StartedMachines::$processes[] = $process;
+    $process = StartedMachines::worker();
     until(static fn (): bool => workers() > $before);
 
     return $process;
@@ -200,8 +153,7 @@ it('works here where Redis is away or nobody is there, and says so', function ()
     expect(static fn () => worked($task))
         ->toThrow(MachinesAway::class, 'no worker is (bin/calculate)')
         ->and(Machines::areAway())->toBeTrue();
-    proc_terminate(StartedMachines::$processes[0], SIGKILL);
-    proc_close(array_shift(StartedMachines::$processes));
+    StartedMachines::killRedis();
     Cache::forget('machines away');
     expect(static fn () => worked($task))->toThrow(MachinesAway::class);
     expect((string) test()->get('/api/metrics')->content())->toContain("\nbowline_machines_away 1\n");
@@ -244,7 +196,7 @@ it('gives up what is signed by another key, and goes on with the next', function
     config(['machines.key' => 'of others']);
     expect(static fn () => worked(RunCalculation::task(drapedFile(0.33), 'shore')))
         ->toThrow(TaskGivenUp::class);
-    config(['machines.key' => 'of these machines']);
+    config(['machines.key' => StartedMachines::KEY]);
     $task = RunCalculation::task(drapedFile(0.34), 'shore');
     expect(worked($task))->toHaveKey('solution');
 });
@@ -326,7 +278,8 @@ function pairsOfPorts(int $count): WaysQuestion
     $file = [
         'format' => 'bowline-job', 'version' => 5, 'name' => 'Rows', 'clearances' => ['usual' => 10],
         'stock' => [[
-            'id' => 't', 'kind' => 'tube', 'density' => 8000, 'section' => ['shape' => 'round', 'od' => 12, 'wall' => 1],
+            'id' => 't', 'kind' => 'tube', 'density' => 8000,
+            'section' => ['shape' => 'round', 'od' => 12, 'wall' => 1],
             'bend' => ['radius' => 36, 'min_radius' => 36, 'min_straight' => 20],
         ]],
     ];

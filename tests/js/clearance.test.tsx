@@ -79,7 +79,11 @@ describe('what is too near', () => {
   test('is waived at what was measured, beside other waivers and in place of its own', async () => {
     const other = { a: { list: 'runs', id: 'x' }, b: { list: 'runs', id: 'y' }, distance: 1, reason: 'Other' };
     const own = { a: near().b, b: near().a, distance: 15, reason: 'Before it came nearer' };
-    vi.spyOn(api, 'clearances').mockResolvedValue({ revision: 3, found: [near({ measured: -2, inside: true })], work: null });
+    vi.spyOn(api, 'clearances').mockResolvedValue({
+      revision: 3,
+      found: [near({ measured: -2, inside: true })],
+      work: null,
+    });
     render(<TooNear />, { wrapper: around({ waivers: [other, own] }) });
     fireEvent.click(await screen.findByRole('button', { name: 'Waive…' }));
     const field = screen.getByRole('textbox', { name: 'Why it may be so' });

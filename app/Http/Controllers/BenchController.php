@@ -11,6 +11,7 @@ use App\Editing\JobFiles;
 use App\Http\RequestBody;
 use App\Models\BentPart;
 use App\Models\Job;
+use App\Queue\Tasks;
 use Bowline\Bending\Bender;
 use Bowline\Exchange\BenchWriter;
 use Bowline\Job\JobError;
@@ -89,7 +90,7 @@ final readonly class BenchController
                 'angle' => rad2deg($question->tolerances->angle),
             ],
         ]);
-        BendPart::dispatch($part->id);
+        Tasks::put(new BendPart($part->id));
 
         return response()->json($part->refresh()->forApi(), 202);
     }

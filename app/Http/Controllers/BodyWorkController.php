@@ -8,6 +8,7 @@ use App\Bodies\FindBody;
 use App\Http\RequestBody;
 use App\Models\BodyWork;
 use App\Models\Job;
+use App\Queue\Tasks;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -30,7 +31,7 @@ final class BodyWorkController
         if ($found !== null && $again === in_array($found->state, ['stopped', 'failed'], true)) {
             $found->update(['state' => $again ? 'waiting' : 'stopped', 'part' => 0]);
             if ($again) {
-                FindBody::dispatch($found->id);
+                Tasks::put(new FindBody($found->id));
             }
         }
 

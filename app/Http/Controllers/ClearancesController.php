@@ -14,6 +14,7 @@ use App\Harness\RememberedPackings;
 use App\Http\RequestBody;
 use App\Models\ClearanceWork;
 use App\Models\Job;
+use App\Queue\Tasks;
 use Bowline\Clearance\Clearances;
 use Bowline\Exchange\ClearanceWriter;
 use Bowline\Job as CoreJob;
@@ -53,7 +54,7 @@ final readonly class ClearancesController
             ->whereIn('state', $again ? ['stopped', 'failed'] : ClearanceWork::UNDER_WAY)
             ->update(['state' => $again ? 'waiting' : 'stopped', 'part' => 0]);
         if ($again && $changed > 0) {
-            FindClearances::dispatch(ClearanceWork::query()->where('job_id', $job->id)->firstOrFail()->id);
+            Tasks::put(new FindClearances(ClearanceWork::query()->where('job_id', $job->id)->firstOrFail()->id));
         }
 
         return $this->index($job, $kept);

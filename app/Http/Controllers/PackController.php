@@ -10,6 +10,7 @@ use App\Http\RequestBody;
 use App\Models\Job;
 use App\Models\Pack;
 use App\Packs\MakePack;
+use App\Queue\Tasks;
 use Bowline\Exchange\Pack\Pack as Documents;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
@@ -35,7 +36,7 @@ final readonly class PackController
             'kinds' => array_map(static fn (Node $kind): string => $kind->text(), $body->list('kinds')),
             'asked_at' => now(),
         ]);
-        MakePack::dispatch($pack->id);
+        Tasks::put(new MakePack($pack->id));
 
         return response()->json($pack->forApi(), 202);
     }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\RequestBody;
 use App\Models\Job;
 use App\Models\Settling;
+use App\Queue\Tasks;
 use App\Settling\SettleRun;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -30,7 +31,7 @@ final class SettlingController
         if ($settling !== null && $again === in_array($settling->state, ['stopped', 'failed'], true)) {
             $settling->update(['state' => $again ? 'waiting' : 'stopped', 'part' => 0]);
             if ($again) {
-                SettleRun::dispatch($settling->id);
+                Tasks::put(new SettleRun($settling->id));
             }
         }
 

@@ -10,6 +10,7 @@ use App\Machines\JobCopy;
 use App\Machines\Report;
 use App\Models\Job;
 use App\Models\LayWork;
+use App\Queue\Tasks;
 use App\Support\WorkBrokenOff;
 use App\Support\WorkTime;
 use App\Ways\LayRuns;
@@ -52,7 +53,7 @@ final readonly class WaysController
             'job_id' => $job->id, 'question' => json_encode($body->value, JSON_THROW_ON_ERROR),
             'asked_at' => now(),
         ]);
-        LayRuns::dispatch($work->id);
+        Tasks::put(new LayRuns($work->id));
 
         return response()->json($work->forApi(), 202);
     }

@@ -1,16 +1,33 @@
 // What is lost when processes are killed: node bench/faults.mjs [KILLS]. Behind nginx and PHP-FPM (bin/server), four
-// windows send edits one after another and send each again until it is answered, as the page does; meanwhile workers of
-// PHP, the worker of the queue and the whole server are killed (SIGKILL) again and again. Then every edit that was
-// answered has to be there, once. Asked for: 200 kills, nothing lost, nothing twice, no damaged file.
-import { execFileSync } from 'node:child_process';
+// windows send edits one after another and send each again until it is answered, as the page does; a fifth has packs made,
+// which go through Redis to workers without a database. Meanwhile workers of PHP, workers of the queue, Redis, workers of
+// other machines and the whole server are killed (SIGKILL) again and again. Then every edit that was answered has to be
+// there, once, and every pack that was asked for has to be made. Asked for: 200 kills, nothing lost, nothing twice, no
+// damaged file.
+import { execFileSync, spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { behindNginx, until, wait } from './nginx.mjs';
+import { behindNginx, freePort, until, wait } from './nginx.mjs';
 
 const KILLS = Number(process.argv[2] ?? 200);
 const WINDOWS = 4;
 const PAUSE = 250;
+/** A task that has not come to its end after so long is lost, ms. */
+const LOST = 120_000;
 
-const { address, database, forget, start } = await behindNginx();
+const redisPort = await freePort();
+const told = {
+  BOWLINE_REDIS: `tcp://127.0.0.1:${redisPort}`,
+  BOWLINE_MACHINES_KEY: 'of this bench',
+  BOWLINE_QUEUE_WORKERS: '2',
+};
+const { address, database, env, forget, start } = await behindNginx(told);
+const quiet = { env, stdio: 'ignore', detached: true };
+const startRedis = () =>
+  spawn('redis-server', ['--port', `${redisPort}`, '--save', '', '--appendonly', 'no', '--bind', '127.0.0.1'], quiet);
+const startCalculator = () =>
+  spawn('php', ['artisan', 'bowline:calculate'], { ...quiet, env: { ...env, DB_DATABASE: '/nowhere/at.all' } });
+let redis = startRedis();
+const calculators = [startCalculator(), startCalculator()];
 let server = start();
 
 const children = (id) => {
@@ -59,6 +76,8 @@ const { id: job } = await until(address, '/jobs/open', {
 
 let isOver = false;
 let sentAgain = 0;
+const packs = {};
+let slowest = 0;
 const answered = await Promise.all([
   ...Array.from({ length: WINDOWS }, async (_, number) => {
     let count = 0;
@@ -74,7 +93,27 @@ const answered = await Promise.all([
     return count;
   }),
   (async () => {
-    const killed = { 'workers of PHP': 0, 'the worker of the queue': 0, 'the whole server': 0 };
+    while (!isOver) {
+      const asked = performance.now();
+      const { id } = await until(address, `/jobs/${job}/packs`, { kinds: ['lists'], format: 'pdf' });
+      let state = 'waiting';
+      while (['waiting', 'working'].includes(state) && performance.now() - asked < LOST) {
+        await wait(PAUSE);
+        ({ state } = await until(address, `/jobs/${job}/packs/${id}`));
+      }
+      packs[state] = (packs[state] ?? 0) + 1;
+      slowest = Math.max(slowest, performance.now() - asked);
+    }
+    return null;
+  })(),
+  (async () => {
+    const killed = {
+      'workers of PHP': 0,
+      'workers of the queue': 0,
+      Redis: 0,
+      'workers of other machines': 0,
+      'the whole server': 0,
+    };
     for (let number = 0; number < KILLS; number++) {
       await wait(PAUSE);
       if (number % 10 === 9) {
@@ -82,8 +121,16 @@ const answered = await Promise.all([
         kill(tree(server.pid));
         server = start();
         await until(address, '/ready');
-      } else if (number % 5 === 4) {
-        killed['the worker of the queue'] += kill(named('queue:work').slice(0, 1));
+      } else if (number % 10 === 4) {
+        killed['workers of the queue'] += kill(named('queue:work').slice(0, 1));
+      } else if (number % 10 === 6) {
+        killed.Redis += kill([redis.pid]);
+        await wait(PAUSE);
+        redis = startRedis();
+      } else if (number % 10 === 8) {
+        killed['workers of other machines'] += kill([calculators[0].pid]);
+        calculators.push(startCalculator());
+        calculators.shift();
       } else {
         const workers = named('php-fpm: pool');
         killed['workers of PHP'] += kill([workers[number % Math.max(1, workers.length)]].filter(Boolean));
@@ -104,9 +151,10 @@ const whole = execFileSync(
   ['-r', 'echo (new PDO("sqlite:".$argv[1]))->query("PRAGMA integrity_check")->fetchColumn();', database],
   { encoding: 'utf8' },
 ).trim();
-kill(tree(server.pid));
+kill([...tree(server.pid), redis.pid, ...calculators.map(({ pid }) => pid)]);
 forget();
+console.log('packs:', packs, `the slowest after ${(slowest / 1000).toFixed(1)} s`);
 console.log(`${total} edits were answered, ${sentAgain} of them after more than a second.`);
 const lost = counts.filter((count, number) => at[number] !== count).length;
 console.log(`lost: ${lost}, done twice: ${state.step - total}, database: ${whole}`);
-process.exit(state.step === total && whole === 'ok' && lost === 0 ? 0 : 1);
+process.exit(state.step === total && whole === 'ok' && lost === 0 && Object.keys(packs).join() === 'done' ? 0 : 1);

@@ -7,6 +7,7 @@ namespace App\Editing;
 use App\Models\Job;
 use App\Models\Step;
 use App\Models\User;
+use App\People\People;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
 
@@ -30,6 +31,16 @@ final readonly class OwnUndo
 
         return $inForce->where('user_id', $user->id)->whereNull('undoes')->whereNotIn('number', $takenBack)
             ->orderByDesc('number')->first();
+    }
+
+    /** Returns the number of the step that undo takes back for whoever asks; null where there is none. */
+    public static function next(Job $job): ?int
+    {
+        $user = People::user();
+
+        return $user !== null
+            ? self::last($job, $user)?->number
+            : Step::query()->where('job_id', $job->id)->where('number', $job->step)->first(['number'])?->number;
     }
 
     /** @throws JobError when nothing of it can be taken back */

@@ -83,7 +83,7 @@ final class Job extends Model implements KeptRuns
     protected $guarded = [];
 
     /** @var array<string, mixed> */
-    protected $attributes = ['extras' => '{}', 'remembered' => '{}', 'is_frozen' => false];
+    protected $attributes = ['extras' => '{}', 'remembered' => '{}', 'is_frozen' => false, 'step' => 0];
 
     /** Returns the header of its job file with the units of display. */
     public function header(): stdClass

@@ -7,6 +7,7 @@ use Tests\Fuzz\BroughtInFiles;
 use Tests\Fuzz\Fuzzer;
 use Tests\Fuzz\JobFiles;
 use Tests\Fuzz\RunEdits;
+use Tests\Fuzz\SchemaBodies;
 
 /*
  * Random input with fixed seeds; bin/fuzz takes any, and as much as is wanted.
@@ -29,6 +30,10 @@ it('refuses what it cannot take in plain words', function (Fuzzer $fuzzer, int $
 
 /** Requests of one seed. */
 const REQUESTS = 150;
+
+/** Most that one may take: of an ordinary processor that does something else beside, s; bytes. */
+const MOST_SECONDS = 15.0;
+const MOST_MEMORY = 256 * 1024 * 1024;
 
 /** A body of a request that may suit a route, and may not. */
 function oddBody(): string
@@ -95,6 +100,7 @@ it('answers no request with an error of its own', function (int $seed): void {
             static fn ($route): bool => str_starts_with($route->uri(), 'api/'),
         ),
     );
+    $bodies = new SchemaBodies;
     $pick = static fn (mixed ...$of): mixed => $of[mt_rand(0, count($of) - 1)];
     for ($i = 0; $i < REQUESTS; $i++) {
         $route = $routes[mt_rand(0, count($routes) - 1)];
@@ -127,6 +133,9 @@ it('answers no request with an error of its own', function (int $seed): void {
                 '?kind[]=tube',
                 '?page=x',
             );
+        $start = hrtime(true);
+        memory_reset_peak_usage();
+        $before = memory_get_usage();
         $response = $this->call(
             $method,
             $address,
@@ -134,8 +143,15 @@ it('answers no request with an error of its own', function (int $seed): void {
             [],
             [],
             ['CONTENT_TYPE' => $pick('application/json', 'application/json', 'application/octet-stream')],
-            oddBody(),
+            mt_rand(0, 1) === 0 ? oddBody() : $bodies->of($route) ?? oddBody(),
         );
+        $label = "$method $address";
+        // Nobody is told where on the machine Bowline is, or what a program of it says of itself.
+        $told = $response->headers->get('Content-Type') === 'application/json' ? (string) $response->getContent() : '';
+        expect($told)->not->toContain(trim((string) json_encode(base_path()), '"'), $label)
+            ->not->toContain('SQLSTATE', $label)->not->toContain('Stack trace', $label)
+            ->and((hrtime(true) - $start) / 1e9)->toBeLessThan(MOST_SECONDS, $label)
+            ->and(memory_get_peak_usage() - $before)->toBeLessThan(MOST_MEMORY, $label);
         // 503 and 507 are for disks and databases; nothing is wrong with these here.
         expect($response->getStatusCode())->toBeLessThan(
             500,

@@ -65,7 +65,7 @@ abstract class Fuzzer
     }
 
     /** Something in it replaced, taken out or doubled, by chance. */
-    protected static function mutated(mixed $data): mixed
+    public static function mutated(mixed $data): mixed
     {
         $keys = array_keys(is_object($data) ? get_object_vars($data) : (is_array($data) ? $data : []));
         if ($keys === [] || mt_rand(0, 24) === 0) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Editing\KeptSolution;
+use App\Editing\OwnUndo;
 use App\Models\Job;
 use App\Models\TypedEntry;
 use Illuminate\Http\Request;
@@ -33,6 +34,7 @@ abstract class StateResource extends JsonResource
             'revision' => $this->resource->revision,
             'saved_at' => $this->resource->updated_at->toIso8601String(),
             'step' => $this->resource->step,
+            'undo' => OwnUndo::next($this->resource),
             'entries' => $this->entries(),
             'solutions' => array_values(
                 array_map(static fn (KeptSolution $one): stdClass => $one->decoded(), $this->solutions),

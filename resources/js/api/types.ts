@@ -2379,6 +2379,10 @@ export interface JobState {
    * Number of the last step in force; those after it are undone.
    */
   step: number;
+  /**
+   * Number of the step that undo takes back, of whoever asks; null where there is none.
+   */
+  undo: number | null;
   steps: Step[];
   /**
    * What was typed, by field: shown again while the field has that value.
@@ -5916,6 +5920,7 @@ export interface JobChange {
   revision: number;
   saved_at: string;
   step: number;
+  undo: number | null;
   new_step: Step;
   /**
    * What was typed, by field: shown again while the field has that value.

@@ -1,31 +1,29 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import { Dropdown } from 'react-bootstrap';
-import type { JobState } from '../api/types';
 import { time } from '../job/format';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
-import { useMe } from '../job/useMe';
 
 /** Undo, redo, and the list of steps. */
 export function StepsMenu() {
   const { state, goTo, goBy } = useJob();
-  const me = useMe();
   const { panel, open } = useWorkbench();
   const { steps, step } = state;
   const last = steps.find(({ number }) => number === step);
   const next = steps.find(({ number }) => number === step + 1);
   const first = (steps[0]?.number ?? 1) - 1;
   // Where several people work on a job, each undoes their own.
-  const undoes = ({ name, by }: JobState['steps'][number]) =>
-    by === null || by === me.person?.name ? `Undo: ${name}` : `Undo your own last step (the last is ${by}’s: ${name})`;
+  const own = steps.find(({ number }) => number === state.undo);
+  const undoes = own === undefined ? 'Undo' : own.number === step ? `Undo: ${own.name}` : `Undo your own: ${own.name}`;
+  const whyNot = last === undefined || last.by === null ? 'Nothing to undo' : 'No step of yours can be undone';
   return (
     <div className="steps">
       <button
         type="button"
-        aria-label={last === undefined ? 'Undo' : undoes(last)}
-        title={last === undefined ? 'Nothing to undo' : `${undoes(last)} (Ctrl+Z)`}
-        disabled={last === undefined}
+        aria-label={undoes}
+        title={own === undefined ? whyNot : `${undoes} (Ctrl+Z)`}
+        disabled={own === undefined}
         onClick={() => tell(goBy(-1))}
       >
         <Undo2 size={16} aria-hidden />

@@ -46,14 +46,18 @@ it('takes back the last step of one’s own, and leaves those of others', functi
     endAt($job, 300.0);
     by($ola);
     renameStock($job, 'Tube of Ola');
-    expect(test()->getJson($job)->json('steps.*.by'))->toBe([$ida->name, $ola->name]);
+    $told = test()->getJson($job);
+    expect($told->json('steps.*.by'))->toBe([$ida->name, $ola->name])->and($told->json('undo'))->toBe(2);
     by($ida);
+    // It is told beforehand which step it will be.
+    expect(test()->getJson($job)->json('undo'))->toBe(1);
     $after = test()->postJson($job.'/undo', [])->assertOk();
     expect($after->json('job.runs.0.to.at.1'))->toEqual(250)
         ->and($after->json('job.stock.0.name'))->toBe('Tube of Ola')
         ->and($after->json('steps.2'))->toMatchArray(['by' => $ida->name, 'name' => 'Take back “'
             .$after->json('steps.0.name').'”']);
     // Nothing of hers is left.
+    expect($after->json('undo'))->toBeNull();
     test()->postJson($job.'/undo', [])->assertUnprocessable();
     by($ola);
     expect(test()->postJson($job.'/undo', [])->assertOk()->json('job.stock.0.name'))->not->toBe('Tube of Ola');
@@ -74,7 +78,9 @@ it('leaves a step where somebody has changed the same since, and says so', funct
 it('is as before on one desk: undo is of the last step', function (): void {
     config(['people.on' => false]);
     $job = opened(json_encode(Jobs::file([['at' => [0, 0, 250]]], ['at' => [300, 0, 250]]), JSON_THROW_ON_ERROR));
+    expect(test()->getJson($job)->json('undo'))->toBeNull();
     renameStock($job, 'Other tube');
+    expect(test()->getJson($job)->json('undo'))->toBe(1);
     expect(test()->postJson($job.'/undo', [])->assertOk()->json('step'))->toBe(0);
 });
 

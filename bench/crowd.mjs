@@ -1,15 +1,15 @@
-// How long designers wait who work at the same time behind nginx and PHP-FPM: node bench/crowd.mjs [SECONDS]. Fifty
-// designers in twenty jobs: each drags twice a minute for four seconds (eight previews a second), keeps what was
+// How long designers wait who work at the same time behind nginx and PHP-FPM: node bench/crowd.mjs [SECONDS] [DESIGNERS]
+// [READERS]. Fifty designers in twenty jobs: each drags twice a minute for four seconds (eight previews a second), keeps what was
 // dragged, edits twice more, and asks each second what others do; some open a job or take a STEP file away. After that
-// five hundred readers as well, who ask as often as an open window does. autocannon sends it all. Asked for: no error,
+// five hundred readers as well, who ask as often as an open window does (none: no second part). autocannon sends it all. Asked for: no error,
 // 95th percentiles of edits within 250 ms and of previews within 120 ms, on two processors.
 import { execFileSync } from 'node:child_process';
 import autocannon from 'autocannon';
 import { behindNginx, until, wait } from './nginx.mjs';
 import { recordRatio } from './record.mjs';
 
-const SECONDS = Number(process.argv[2] ?? 300);
-const [DESIGNERS, JOBS, READERS] = [50, 20, 500];
+const [SECONDS, DESIGNERS, READERS] = [300, 50, 500].map((usual, place) => Number(process.argv[2 + place] ?? usual));
+const JOBS = Math.ceil(DESIGNERS / 2.5);
 const DRAG = { connections: 1, connectionRate: 8, amount: 32 };
 /** Times between two things that somebody does, s. */
 const [BETWEEN_DRAGS, BETWEEN_EDITS, BETWEEN_OPENINGS, BETWEEN_FILES] = [30, 30, 600, 900];
@@ -88,7 +88,7 @@ try {
         }),
         often(BETWEEN_EDITS, edit),
         often(BETWEEN_OPENINGS, () => send('jobs opened', job, once)),
-        often(BETWEEN_FILES, () => send('files', `${job}/export/step`, once)),
+        often(BETWEEN_FILES, () => send('files', `${job}/bodies.step`, once)),
         send('questions', `${job}/revision`, { connections: 1, connectionRate: 1, duration: SECONDS }),
       ];
     };
@@ -111,7 +111,7 @@ try {
   };
 
   const percentile = (times, part) => times.toSorted((a, b) => a - b)[Math.ceil(part * times.length) - 1] ?? 0;
-  for (const readers of [0, READERS]) {
+  for (const readers of READERS === 0 ? [0] : [0, READERS]) {
     const taken = await crowd(readers);
     const words = `${DESIGNERS} designers${readers === 0 ? '' : ` and ${readers} readers`}`;
     console.log(`${words}, ${SECONDS} s`);

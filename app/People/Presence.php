@@ -12,6 +12,9 @@ use Illuminate\Support\Facades\DB;
 /** Windows in which jobs are open, by who has them and what is picked in each. */
 final class Presence
 {
+    /** How far clocks may differ, s. */
+    private const CLOCK = 5;
+
     /** One call in so many forgets windows that are long gone. */
     private const FORGETS = 100;
 
@@ -38,6 +41,8 @@ final class Presence
 
         return array_values(DB::table('job_presences')->join('users', 'users.id', '=', 'job_presences.user_id')
             ->where('job_id', $job->id)->where('user_id', '!=', $user->id)->where('seen_at', '>=', $since)
+            // Whoever was seen later than now was here before the clock was set back.
+            ->where('seen_at', '<=', now()->addSeconds(self::CLOCK))
             ->orderByDesc('seen_at')->orderByDesc('job_presences.id')
             ->get(['users.id', 'users.name', 'job_presences.window', 'job_presences.picked'])
             ->unique('id')->sortBy('name')

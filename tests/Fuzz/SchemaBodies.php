@@ -17,8 +17,8 @@ final class SchemaBodies
     private const DEEP = 7;
 
     private const WORDS = [
-        'feed', 'feed', 'suction', 'pump', 'pump.out', 'dn25', '+x', '-z', '1', 'nobody', '', 'x', '1/2 in', '90', '2*45',
-        'a.b', "ä\u{0}", '2026-11-29', 'A', 'from', 'to',
+        'feed', 'feed', 'suction', 'pump', 'pump.out', 'dn25', '+x', '-z', '1', 'nobody', '', 'x', '1/2 in', '90',
+        '2*45', 'a.b', "ä\u{0}", '2026-11-29', 'A', 'from', 'to',
     ];
 
     private const NUMBERS = [0, 1, -1, 2, 3, 10, 90, 250.5, 1e-9, 1e9, -1e300, 0.5];
@@ -126,7 +126,7 @@ final class SchemaBodies
     {
         $prefix = $schema->prefixItems ?? null;
         if (is_array($prefix)) {
-            return array_map(fn (mixed $one): mixed => $this->instance($one, $file, $depth + 1), $prefix);
+            return array_map(fn (mixed $one): mixed => $this->instance($one, $file, $depth + 1), array_values($prefix));
         }
         $least = is_int($schema->minItems ?? null) ? $schema->minItems : 0;
         $most = is_int($schema->maxItems ?? null) ? $schema->maxItems : $least + 2;
@@ -141,7 +141,7 @@ final class SchemaBodies
     {
         $this->files[$file] ??= json_decode((string) file_get_contents(base_path('schema/'.$file)));
         $found = $this->files[$file];
-        foreach (array_filter(explode('/', $path)) as $key) {
+        foreach (array_filter(explode('/', $path), static fn (string $key): bool => $key !== '') as $key) {
             $found = is_object($found) ? $found->{$key} ?? null : null;
         }
 

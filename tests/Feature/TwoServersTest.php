@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Http\Client\Response;
+use Illuminate\Support\Facades\Http;
+
+/*
+ * Two servers on one database: processes of their own, that are sent edits at the same time.
+ */
+
+/** @return resource a server on a port, once it answers */
+function serverOn(int $port, string $database): mixed
+{
+    $process = proc_open(
+        [PHP_BINARY, '-S', "127.0.0.1:$port", '-t', 'public', 'bin/router.php'],
+        [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, base_path(),
+        [...getenv(), 'DB_DATABASE' => $database, 'APP_ENV' => 'local', 'PHP_CLI_SERVER_WORKERS' => '2'],
+    );
+    assert(is_resource($process));
+    for ($tries = 0; $tries < 200; $tries++) {
+        $socket = @fsockopen('127.0.0.1', $port);
+        if ($socket !== false) {
+            fclose($socket);
+
+            return $process;
+        }
+        usleep(50_000);
+    }
+    throw new RuntimeException('The server did not start.');
+}
+
+function portForServer(): int
+{
+    $probe = stream_socket_server('tcp://127.0.0.1:0');
+    assert($probe !== false);
+    $port = (int) explode(':', (string) stream_socket_get_name($probe, false))[1];
+    fclose($probe);
+
+    return $port;
+}
+
+/** @return array<string, mixed> a fitting at a place along x */
+function fittingAt(int $number, float $x): array
+{
+    return [
+        'id' => "f$number", 'name' => "Fitting $number", 'pose' => ['at' => [$x, 200 * $number, 0]],
+        'body' => ['shape' => 'box', 'size' => [50, 50, 50]], 'ports' => [],
+    ];
+}
+
+it('loses no edit and does none twice', function (): void {
+    $database = (string) tempnam(sys_get_temp_dir(), 'two-servers');
+    exec('DB_DATABASE='.escapeshellarg($database).' php '.escapeshellarg(base_path('artisan')).' migrate --force -q');
+    $ports = [portForServer(), portForServer()];
+    $servers = array_map(static fn (int $port): mixed => serverOn($port, $database), $ports);
+    try {
+        $address = static fn (int $server, string $path): string => "http://127.0.0.1:{$ports[$server % 2]}/api/$path";
+        $job = Http::post($address(0, 'jobs/open'), [
+            'format' => 'bowline-job', 'version' => 1, 'name' => 'Shared',
+            'fittings' => array_map(static fn (int $number): array => fittingAt($number, 0), range(0, 3)),
+        ])->throw()->json('id');
+        // Ten rounds, in each of which every fitting is moved by both servers at once, and one edit is sent to both.
+        for ($round = 1; $round <= 10; $round++) {
+            $answers = Http::pool(static fn ($pool): array => array_map(
+                static fn (int $sent) => $pool->timeout(30)->post($address($sent, "jobs/$job/edits"), ['edits' => [[
+                    'list' => 'fittings', 'id' => 'f'.intdiv($sent, 2),
+                    'item' => fittingAt(intdiv($sent, 2), $round * 10 + ($sent < 6 ? $sent % 2 : 0)),
+                ]], 'token' => $sent < 6 ? "r$round-$sent" : "r$round-both"]), range(0, 7),
+            ));
+            foreach ($answers as $answer) {
+                assert($answer instanceof Response);
+                expect($answer->status())->toBe(200, $answer->body());
+            }
+        }
+        $state = Http::get($address(1, "jobs/$job"))->throw();
+        // Six of their own and one that both were sent, in each round.
+        expect($state->json('step'))->toBe(70)->and($state->json('revision'))->toBeGreaterThanOrEqual(70);
+        foreach ($state->json('job.fittings') as $number => $fitting) {
+            expect($fitting['pose']['at'][0])->toBeIn($number < 3 ? [100, 101] : [100]);
+        }
+        $check = (new PDO("sqlite:$database"))->query('PRAGMA integrity_check');
+        expect($check === false ? null : $check->fetchColumn())->toBe('ok');
+    } finally {
+        foreach ($servers as $server) {
+            // With those that it has forked.
+            exec('pkill -TERM -P '.proc_get_status($server)['pid']);
+            proc_terminate($server);
+            proc_close($server);
+        }
+        array_map(unlink(...), glob($database.'*') ?: []);
+    }
+});

@@ -1,8 +1,9 @@
-// How long designers wait who work at the same time behind nginx and PHP-FPM: node bench/crowd.mjs [SECONDS] [DESIGNERS]
-// [READERS]. Fifty designers in twenty jobs: each drags twice a minute for four seconds (eight previews a second), keeps what was
-// dragged, edits twice more, and asks each second what others do; some open a job or take a STEP file away. After that
-// five hundred readers as well, who ask as often as an open window does (none: no second part). autocannon sends it all. Asked for: no error,
-// 95th percentiles of edits within 250 ms and of previews within 120 ms, on two processors.
+// How long designers wait who work at the same time behind nginx and PHP-FPM:
+// node bench/crowd.mjs [SECONDS] [DESIGNERS] [READERS]. Fifty designers in twenty jobs: each drags twice a minute for four
+// seconds (eight previews a second), keeps what was dragged, edits twice more, and asks each second whether anything is
+// new; some open a job or take a STEP file away. After that five hundred readers as well, who ask every two seconds
+// (0: no second part). autocannon sends it all. Asked for: no error, 95th percentiles of edits within 250 ms and of
+// previews within 120 ms, on two processors.
 import { execFileSync } from 'node:child_process';
 import autocannon from 'autocannon';
 import { behindNginx, until, wait } from './nginx.mjs';
@@ -12,7 +13,7 @@ const [SECONDS, DESIGNERS, READERS] = [300, 50, 500].map((usual, place) => Numbe
 const JOBS = Math.ceil(DESIGNERS / 2.5);
 const DRAG = { connections: 1, connectionRate: 8, amount: 32 };
 /** Times between two things that somebody does, s. */
-const [BETWEEN_DRAGS, BETWEEN_EDITS, BETWEEN_OPENINGS, BETWEEN_FILES] = [30, 30, 600, 900];
+const [BETWEEN_DRAGS, BETWEEN_EDITS, BETWEEN_PRESENCES, BETWEEN_OPENINGS, BETWEEN_FILES] = [30, 30, 5, 600, 900];
 const MOST = { edits: 250, previews: 120 };
 
 const server = await behindNginx();
@@ -26,6 +27,24 @@ try {
   while (jobs.length < JOBS) {
     jobs.push((await until(address, `/jobs/${first.id}/copy`, {})).id);
   }
+
+  const tokens = [];
+  const renew = async () => {
+    await Promise.all(
+      jobs.map(async (id, place) => {
+        tokens[place] = (await until(address, `/jobs/${id}/revision`)).live;
+      }),
+    );
+  };
+  await renew();
+  const renewing = setInterval(() => void renew(), 30_000);
+  /** Whether anything is new, by a token, as a window asks (public/live.php). */
+  const quick = (places) =>
+    places.map((place) => ({
+      method: 'GET',
+      path: '/live',
+      setupRequest: (request) => ({ ...request, headers: { ...request.headers, 'X-Bowline-Live': tokens[place] } }),
+    }));
 
   /** What a crowd was answered, by kind: milliseconds, and what was no good answer. */
   const crowd = async (readers) => {
@@ -89,21 +108,32 @@ try {
         often(BETWEEN_EDITS, edit),
         often(BETWEEN_OPENINGS, () => send('jobs opened', job, once)),
         often(BETWEEN_FILES, () => send('files', `${job}/bodies.step`, once)),
-        send('questions', `${job}/revision`, { connections: 1, connectionRate: 1, duration: SECONDS }),
+        send('questions', '', {
+          connections: 1,
+          connectionRate: 1,
+          duration: SECONDS,
+          requests: quick([number % JOBS]),
+        }),
+        often(BETWEEN_PRESENCES, () => send('who is there', `${job}/revision`, once)),
       ];
     };
-    const questions = jobs.map((id) => ({ method: 'GET', path: `/api/jobs/${id}/revision` }));
     await Promise.all([
       ...Array.from({ length: DESIGNERS }, (_, number) => designer(number)).flat(),
       ...(readers === 0
         ? []
         : [
             // Each asks every two seconds.
-            send('questions of readers', '/ready', {
+            send('questions of readers', '', {
               connections: readers,
               overallRate: readers / 2,
               duration: SECONDS,
-              requests: questions,
+              requests: quick([...jobs.keys()]),
+            }),
+            // And for a token twice a minute.
+            send('tokens of readers', `/jobs/${jobs[0]}/revision`, {
+              connections: 10,
+              overallRate: Math.ceil(readers / 30),
+              duration: SECONDS,
             }),
           ]),
     ]);
@@ -132,6 +162,7 @@ try {
       }
     }
   }
+  clearInterval(renewing);
 } finally {
   process.kill(-running.pid, 'SIGTERM');
   await wait(1000);

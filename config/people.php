@@ -12,4 +12,6 @@ return [
     'invitation_days' => 7,
     // Seconds after which somebody who has not been heard of counts as gone from a job.
     'present_seconds' => 10,
+    // Whether windows ask public/live.php whether anything is new: behind nginx (bin/server).
+    'live' => env('BOWLINE_LIVE') === 'on',
 ];

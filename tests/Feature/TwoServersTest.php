@@ -4,41 +4,11 @@ declare(strict_types=1);
 
 use Illuminate\Http\Client\Response;
 use Illuminate\Support\Facades\Http;
+use Tests\OwnServer;
 
 /*
  * Two servers on one database: processes of their own, that are sent edits at the same time.
  */
-
-/** @return resource a server on a port, once it answers */
-function serverOn(int $port, string $database): mixed
-{
-    $process = proc_open(
-        [PHP_BINARY, '-S', "127.0.0.1:$port", '-t', 'public', 'bin/router.php'],
-        [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, base_path(),
-        [...getenv(), 'DB_DATABASE' => $database, 'APP_ENV' => 'local', 'PHP_CLI_SERVER_WORKERS' => '2'],
-    );
-    assert(is_resource($process));
-    for ($tries = 0; $tries < 200; $tries++) {
-        $socket = @fsockopen('127.0.0.1', $port);
-        if ($socket !== false) {
-            fclose($socket);
-
-            return $process;
-        }
-        usleep(50_000);
-    }
-    throw new RuntimeException('The server did not start.');
-}
-
-function portForServer(): int
-{
-    $probe = stream_socket_server('tcp://127.0.0.1:0');
-    assert($probe !== false);
-    $port = (int) explode(':', (string) stream_socket_get_name($probe, false))[1];
-    fclose($probe);
-
-    return $port;
-}
 
 /** @return array<string, mixed> a fitting at a place along x */
 function fittingAt(int $number, float $x): array
@@ -52,10 +22,9 @@ function fittingAt(int $number, float $x): array
 it('loses no edit and does none twice', function (): void {
     $database = (string) tempnam(sys_get_temp_dir(), 'two-servers');
     exec('DB_DATABASE='.escapeshellarg($database).' php '.escapeshellarg(base_path('artisan')).' migrate --force -q');
-    $ports = [portForServer(), portForServer()];
-    $servers = array_map(static fn (int $port): mixed => serverOn($port, $database), $ports);
+    $servers = [OwnServer::start($database), OwnServer::start($database)];
     try {
-        $address = static fn (int $server, string $path): string => "http://127.0.0.1:{$ports[$server % 2]}/api/$path";
+        $address = static fn (int $server, string $path): string => $servers[$server % 2]->address."/api/$path";
         $job = Http::post($address(0, 'jobs/open'), [
             'format' => 'bowline-job', 'version' => 1, 'name' => 'Shared',
             'fittings' => array_map(static fn (int $number): array => fittingAt($number, 0), range(0, 3)),
@@ -82,12 +51,8 @@ it('loses no edit and does none twice', function (): void {
         $check = (new PDO("sqlite:$database"))->query('PRAGMA integrity_check');
         expect($check === false ? null : $check->fetchColumn())->toBe('ok');
     } finally {
-        foreach ($servers as $server) {
-            // With those that it has forked.
-            exec('pkill -TERM -P '.proc_get_status($server)['pid']);
-            proc_terminate($server);
-            proc_close($server);
-        }
+        $servers[0]->end();
+        $servers[1]->end();
         array_map(unlink(...), glob($database.'*') ?: []);
     }
 });

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Editing\JobFiles;
 use App\Http\BodySize;
 use App\Http\JobResponse;
+use App\Http\Live;
 use App\Http\RequestBody;
 use App\Http\TemporaryFile;
 use App\Models\Job;
@@ -82,7 +83,9 @@ final readonly class JobController
     /** Returns the revision of the job, which windows poll for changes of others. */
     public function revision(Job $job): JsonResponse
     {
-        return response()->json(['revision' => $job->revision, 'step' => $job->step]);
+        return response()->json([
+            'revision' => $job->revision, 'step' => $job->step, 'live' => Live::token($job),
+        ]);
     }
 
     public function copy(Job $job, JobResponse $response): JsonResponse

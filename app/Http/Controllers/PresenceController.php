@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Live;
 use App\Http\RequestBody;
 use App\Models\Job;
 use App\People\People;
@@ -23,7 +24,7 @@ final class PresenceController
         }
 
         return response()->json([
-            'revision' => $job->revision, 'step' => $job->step,
+            'revision' => $job->revision, 'step' => $job->step, 'live' => Live::token($job),
             // Whoever has come by a link is not told who works on it.
             'others' => $user === null ? [] : $presence->others($job, $user),
         ]);

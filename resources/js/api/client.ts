@@ -157,6 +157,14 @@ const send = async <Answer>(path: string, body: unknown, signal?: AbortSignal): 
 
 const get = async <Answer>(path: string): Promise<Answer> => (await ask('GET', path)).json() as Promise<Answer>;
 
+/** What public/live.php answers. */
+export interface Live {
+  revision: number;
+  step: number;
+  /** Differs when others have come, gone, or picked something else. */
+  present: string;
+}
+
 /** What changes when a trunk is broken or joined; no item where one goes. */
 export type TrunkEdit = Pick<Edit, 'list' | 'id' | 'item'>;
 
@@ -208,6 +216,15 @@ export const api = {
   trail: (query: TrailQuery) => get<Trail>(`trail?${new URLSearchParams({ ...query })}`),
   /** Tells what this window has picked, and who else is in the job. */
   presence: (job: number, body: Presence) => send<Presences>(`jobs/${job}/presence`, body),
+  /** Whether anything is new in a job, by a token; null where that is not answered any more. */
+  live: async (token: string): Promise<Live | null> => {
+    try {
+      const response = await fetch('/live', { headers: { 'X-Bowline-Live': token } });
+      return response.ok ? ((await response.json()) as Live) : null;
+    } catch {
+      return null;
+    }
+  },
   /** Takes back the last step of whoever asks. */
   undo: (job: number) => send<JobState>(`jobs/${job}/undo`, {}),
   markMade: (job: number, number: number, body: MadePart) =>

@@ -5658,6 +5658,10 @@ export interface GoTo {
  */
 export interface Revision {
   revision: number;
+  /**
+   * By this a window asks /live for a minute whether anything is new; null where that is not served.
+   */
+  live: string | null;
   step: number;
 }
 /**
@@ -7192,6 +7196,10 @@ export interface TrailEntry {
  */
 export interface Presences {
   revision: number;
+  /**
+   * By this a window asks /live for a minute whether anything is new; null where that is not served.
+   */
+  live: string | null;
   step: number;
   others: OtherPerson[];
 }

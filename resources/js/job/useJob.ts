@@ -1,5 +1,5 @@
 import { type UseQueryResult, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { createContext, useCallback, useContext, useEffect, useMemo } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import { create } from 'zustand';
 import { api, Refused, Unreachable } from '../api/client';
 import type {
@@ -15,7 +15,7 @@ import type {
   SolvedHarness,
   SolvedRun,
 } from '../api/types';
-import { usePresence, WINDOW } from './presence';
+import { JobWatch } from './JobWatch';
 import { useWorkbench } from './store';
 import { showIn, unitsOf } from './units';
 import { useMe } from './useMe';
@@ -205,19 +205,12 @@ function useWatching(state: JobState, busy: boolean) {
   const client = useQueryClient();
   const setAway = useWorkbench((store) => store.setAway);
   const { people } = useMe();
+  const [watch] = useState(() => new JobWatch(state.id));
   const look = useQuery({
     queryKey: ['revision', state.id, people],
     queryFn: async () => {
-      if (!people) {
-        return api.revision(state.id);
-      }
       const { picked } = useWorkbench.getState();
-      const told = await api.presence(state.id, {
-        window: WINDOW,
-        picked: picked === null ? null : { list: picked.list, id: picked.id },
-      });
-      usePresence.getState().set(told.others);
-      return told;
+      return watch.ask(picked === null ? null : { list: picked.list, id: picked.id }, people);
     },
     // Edits of others arrive within two seconds.
     refetchInterval: people ? TOGETHER : LOOK,

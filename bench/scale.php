@@ -17,8 +17,9 @@ const KINDS = [
     // Two drags of four seconds a minute, eight previews a second.
     'a preview' => [64 / 60, 30.0],
     'an edit' => [4 / 60, 32.0],
-    // What is picked, and who else is there.
-    'a presence' => [1.0, 7.3],
+    // Whether anything is new (public/live.php), and each five seconds who else is there.
+    'a question' => [1.0, 0.8],
+    'a presence' => [0.2, 7.3],
     'a job opened' => [1 / 600, 112.5],
     'a file taken away' => [1 / 900, 400.0],
 ];

@@ -14,7 +14,10 @@ final class Passwords
 
     public const MOST = 200;
 
-    /** Parts of passwords that are tried first, in small letters. */
+    /** Passwords that are tried first, a line each, in small letters; written by bin/prepare. */
+    private const LIST = 'app/common-passwords.txt';
+
+    /** Parts of such, in small letters. */
     private const COMMON = [
         'password', 'passwort', '12345678', 'qwertyui', 'letmein', 'bowline', 'iloveyou', 'admin123',
     ];
@@ -24,10 +27,6 @@ final class Passwords
     {
         $password = $node->text();
         $plain = mb_strtolower($password);
-        $isCommon = array_filter(
-            self::COMMON, static fn (string $one): bool => str_contains($plain, $one)
-                && mb_strlen($password) < mb_strlen($one) + 8,
-        ) !== [];
 
         return match (true) {
             mb_strlen($password) < self::LEAST => throw $node->error(sprintf(
@@ -36,10 +35,26 @@ final class Passwords
             mb_strlen($password) > self::MOST => throw $node->error(sprintf(
                 'a password has %d characters at most', self::MOST,
             )),
-            $isCommon, count(array_unique(mb_str_split($plain))) < 5 => throw $node->error(
+            self::isCommon($plain), count(array_unique(mb_str_split($plain))) < 5 => throw $node->error(
                 'this password is one of those that are tried first; take another',
             ),
             default => $password,
         };
+    }
+
+    /** Whether it is tried first: a part of it is, with little beside it, or it is a common one between other characters. */
+    private static function isCommon(string $plain): bool
+    {
+        foreach (self::COMMON as $one) {
+            if (str_contains($plain, $one) && mb_strlen($plain) < mb_strlen($one) + 8) {
+                return true;
+            }
+        }
+        // "sunshine2026!" is "sunshine" to whoever guesses.
+        $word = (string) preg_replace('/^[^\p{L}]+|[^\p{L}]+$/u', '', $plain);
+        $file = storage_path(self::LIST);
+        $common = is_file($file) ? (array) file($file, FILE_IGNORE_NEW_LINES) : [];
+
+        return in_array($plain, $common, true) || ($word !== '' && in_array($word, $common, true));
     }
 }

@@ -1,9 +1,9 @@
 // What is lost when processes are killed: node bench/faults.mjs [KILLS]. Behind nginx and PHP-FPM (bin/server), four
 // windows send edits one after another and send each again until it is answered, as the page does; a fifth has packs
 // made, which go through Redis to workers without a database. Meanwhile workers of PHP, workers of the queue, Redis,
-// workers of other machines and the whole server are killed (SIGKILL) again and again. Then every edit that was answered
-// has to be there, once, and every pack that was asked for has to be made. Asked for: 200 kills, nothing lost, nothing
-// twice, no damaged file.
+// workers of other machines and the whole server are killed (SIGKILL) again and again. Then every edit that was
+// answered has to be there, once, and every pack that was asked for has to be made. Asked for: 200 kills, nothing lost,
+// nothing twice, no damaged file.
 import { execFileSync, spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { behindNginx, freePort, until, wait } from './nginx.mjs';

@@ -28,7 +28,10 @@ final class OwnServer
         $process = proc_open(
             [PHP_BINARY, '-S', $host, '-t', 'public', $router],
             [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, base_path(),
-            [...getenv(), 'DB_DATABASE' => $database, 'APP_ENV' => 'local', 'PHP_CLI_SERVER_WORKERS' => '2', ...$environment],
+            [
+                ...getenv(), 'DB_DATABASE' => $database, 'APP_ENV' => 'local', 'PHP_CLI_SERVER_WORKERS' => '2',
+                ...$environment,
+            ],
         );
         assert(is_resource($process));
         for ($tries = 0; $tries < 200; $tries++) {

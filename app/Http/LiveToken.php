@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http;
 
 /**
- * Lets a window ask public/live.php about a job for a minute, signed with the key of the application. Plain PHP, because
- * that answers without the framework.
+ * Lets a window ask public/live.php about a job for a minute, signed with the key of the application. Plain PHP,
+ * because that answers without the framework.
  */
 final class LiveToken
 {

@@ -42,7 +42,7 @@ final class Passwords
         };
     }
 
-    /** Whether it is tried first: a part of it is, with little beside it, or it is a common one between other characters. */
+    /** Whether it is tried first: most of it is common, or it is a common one between digits and signs. */
     private static function isCommon(string $plain): bool
     {
         foreach (self::COMMON as $one) {

@@ -58,7 +58,9 @@ it('tells the revision and whether others have come, and nothing to others', fun
     ]);
     $table = $job->getConnection()->table(...);
     $team = $table('teams')->insertGetId(['name' => 'Yard']);
-    $table('users')->insert(['name' => 'Ola', 'email' => 'ola@cleat.example', 'role' => 'designer', 'team_id' => $team]);
+    $table('users')->insert([
+        'name' => 'Ola', 'email' => 'ola@cleat.example', 'role' => 'designer', 'team_id' => $team,
+    ]);
     $server = OwnServer::start($database, ['APP_KEY' => LIVE_KEY], 'public/live.php');
     try {
         $ask = static fn (?string $token) => Http::withHeaders(
@@ -86,14 +88,15 @@ it('tells the revision and whether others have come, and nothing to others', fun
         // Gone is as if nobody had come.
         $come('of Ola', ['list' => 'runs', 'id' => 'feed'], 11);
         expect($present())->toBe($words[0]);
-        foreach ([null, 'x', LiveToken::of($job->id, time() - 61, LIVE_KEY), LiveToken::of($job->id, time(), 'k')] as $no) {
+        $old = LiveToken::of($job->id, time() - 61, LIVE_KEY);
+        foreach ([null, 'x', $old, LiveToken::of($job->id, time(), 'of others')] as $no) {
             $answer = $ask($no);
             expect($answer->status())->toBe(403)->and($answer->body())->toBe('');
         }
         expect($ask(LiveToken::of(999, time(), LIVE_KEY))->status())->toBe(404);
         $table('jobs')->update(['deleted_at' => now()]);
         expect($ask($token)->status())->toBe(404);
-        file_put_contents($database, 'no database at all, but far longer than its header would have to be, which is 100');
+        file_put_contents($database, str_repeat('This is no database. ', 10));
         array_map(unlink(...), glob($database.'-*') ?: []);
         expect($ask($token)->status())->toBe(503);
     } finally {

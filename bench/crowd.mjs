@@ -2,8 +2,8 @@
 // node bench/crowd.mjs [SECONDS] [DESIGNERS] [READERS]. Fifty designers in twenty jobs: each drags twice a minute for
 // four seconds (eight previews a second), keeps what was dragged, edits twice more, and asks each second whether
 // anything is new; some open a job or take a STEP file away. After that five hundred readers as well, who ask every two
-// seconds (0: no second part). autocannon sends it all. Asked for: no error, 95th percentiles of edits within 250 ms and
-// of previews within 120 ms, on two processors.
+// seconds (0: no second part). autocannon sends it all. Asked for: no error, 95th percentiles of edits within 250 ms
+// and of previews within 120 ms, on two processors.
 import { execFileSync } from 'node:child_process';
 import autocannon from 'autocannon';
 import { behindNginx, until, wait } from './nginx.mjs';

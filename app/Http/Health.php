@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Queue\Tasks;
 use Illuminate\Database\QueryException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 
-/** Whether the database answers, and the folders are writable and have room. */
+/** Whether the database answers, the folders are writable and have room, and somebody works on the queue. */
 final class Health
 {
     /** Least free space in bytes with which edits are safe. */
     private const LEAST_ROOM = 20_000_000;
+
+    /** For how long a task waits at most where somebody works, s. */
+    private const LEFT = 120;
 
     /** Messages of SQLite and their meaning for the user. */
     private const WORDS = [
@@ -45,11 +49,26 @@ final class Health
         return null;
     }
 
-    /** Returns 204 when all is well, else 503 with the reasons. */
+    /** Answers 204 where requests can be answered, else 503 with the reasons. */
     public function __invoke(): Response|JsonResponse
     {
-        $reasons = self::reasons();
+        return self::answer(self::reasons());
+    }
 
+    /** Answers likewise for whoever watches the server: somebody has to work on the queue, too. */
+    public function up(): Response|JsonResponse
+    {
+        $reasons = self::reasons();
+        if ($reasons === [] && self::isQueueLeft()) {
+            $reasons[] = 'Nothing is taken from the queue: long calculations wait. Is bin/work running?';
+        }
+
+        return self::answer($reasons);
+    }
+
+    /** @param  list<string>  $reasons */
+    private static function answer(array $reasons): Response|JsonResponse
+    {
         return $reasons === []
             ? response()->noContent()
             : response()->json(['message' => implode(' ', $reasons), 'reasons' => $reasons], 503);
@@ -74,5 +93,13 @@ final class Health
         }
 
         return $reasons;
+    }
+
+    /** Whether the oldest task has waited long while nobody works on any. */
+    private static function isQueueLeft(): bool
+    {
+        ['working' => $working, 'oldest' => $oldest] = Tasks::figures();
+
+        return $working === 0 && $oldest !== null && $oldest < time() - self::LEFT;
     }
 }

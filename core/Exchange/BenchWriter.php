@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Exchange;
 
 use Bowline\Bending\Bender;
+use Bowline\Geometry\PositiveZero;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Words;
@@ -36,7 +37,7 @@ final class BenchWriter
                 'step' => $frame->step, 'phase' => $frame->phase,
                 'amount' => $frame->phase === 'feed' ? $frame->amount : rad2deg($frame->amount),
                 'points' => array_map(static fn (Vector $at): array => array_map(
-                    static fn (float $one): float => round($one, 1) + 0.0, $at->toArray(),
+                    static fn (float $one): float => PositiveZero::of(round($one, 1)), $at->toArray(),
                 ), $frame->points),
             ], BendFilm::of($program)),
         ];
@@ -46,7 +47,8 @@ final class BenchWriter
     private static function die(float $radius): array
     {
         return array_map(static fn (int $i): array => [
-            round($radius * cos($i * M_PI / 18), 1) + 0.0, round($radius + $radius * sin($i * M_PI / 18), 1) + 0.0, 0.0,
+            PositiveZero::of(round($radius * cos($i * M_PI / 18), 1)),
+            PositiveZero::of(round($radius + $radius * sin($i * M_PI / 18), 1)), 0.0,
         ], range(0, 35));
     }
 

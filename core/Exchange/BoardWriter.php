@@ -7,6 +7,7 @@ namespace Bowline\Exchange;
 use Bowline\Drawing\BoardDrawing;
 use Bowline\Drawing\Plan\Plan;
 use Bowline\Exchange\Plan\PlanSvg;
+use Bowline\Geometry\PositiveZero;
 use Bowline\Harness\Board;
 use Bowline\Harness\BoardChange;
 use Bowline\Harness\BoardChanges;
@@ -69,7 +70,7 @@ final readonly class BoardWriter
             'end' => $this->inPicture($end),
             'length' => $length,
             'along' => round(rad2deg($turn->along), 6),
-            'angle' => round(rad2deg($turn->angle), 6) + 0.0,
+            'angle' => PositiveZero::of(round(rad2deg($turn->angle), 6)),
             'told' => $this->isTold($turn),
             'in_way' => $turn->inWay === null ? null : $this->nameOf($turn->inWay->run),
         ];

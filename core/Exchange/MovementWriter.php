@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange;
 
+use Bowline\Geometry\PositiveZero;
 use Bowline\Geometry\Segment;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
@@ -147,6 +148,6 @@ final class MovementWriter
     /** @return list<float> to a hundredth: they are only drawn */
     private static function vector(Vector $vector): array
     {
-        return array_map(static fn (float $part): float => round($part, 2) + 0.0, $vector->toArray());
+        return array_map(static fn (float $part): float => PositiveZero::of(round($part, 2)), $vector->toArray());
     }
 }

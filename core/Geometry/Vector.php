@@ -159,7 +159,7 @@ final readonly class Vector
     /** @return list<float> its components; 0 in place of −0, which reads as a mistake */
     public function withoutNegativeZeros(): array
     {
-        return [$this->x + 0.0, $this->y + 0.0, $this->z + 0.0];
+        return [PositiveZero::of($this->x), PositiveZero::of($this->y), PositiveZero::of($this->z)];
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Space;
 
+use Bowline\Geometry\PositiveZero;
 use Bowline\Geometry\Vector;
 
 /**
@@ -157,7 +158,9 @@ final readonly class TriangleSurface
     private static function number(array &$numbers, float $x, float $y, float $z): int
     {
         // 0 and −0 are equal.
-        return $numbers[pack('g3', $x + 0.0, $y + 0.0, $z + 0.0)] ??= count($numbers);
+        $key = pack('g3', PositiveZero::of($x), PositiveZero::of($y), PositiveZero::of($z));
+
+        return $numbers[$key] ??= count($numbers);
     }
 
     /** Returns the width of a square of the average area of its triangles, mm; 0 without triangles. */

@@ -42,6 +42,17 @@ it('tells nothing to others', function (): void {
     test()->withServerVariables(['REMOTE_ADDR' => '192.0.2.7'])->get('/api/metrics')->assertNotFound();
 });
 
-it('is up where it can work', function (): void {
+it('is up where it can work, and somebody works on the queue', function (): void {
+    test()->get('/up')->assertNoContent();
+    $task = static fn (?int $reserved): array => [
+        'queue' => 'default', 'payload' => '{}', 'attempts' => 0, 'reserved_at' => $reserved,
+        'available_at' => time() - 300, 'created_at' => time() - 300,
+    ];
+    DB::table('queued')->insert($task(null));
+    test()->get('/up')->assertStatus(503)->assertSee('Nothing is taken from the queue');
+    // It answers requests all the same.
+    test()->get('/api/ready')->assertNoContent();
+    // While one is worked on, others may wait long.
+    DB::table('queued')->insert($task(time() - 100));
     test()->get('/up')->assertNoContent();
 });

@@ -12,6 +12,7 @@ use Bowline\Drawing\Plan\PlanPath;
 use Bowline\Drawing\Plan\PlanShift;
 use Bowline\Drawing\Plan\PlanText;
 use Bowline\Drawing\Plan\PlanVisitor;
+use Bowline\Geometry\PositiveZero;
 
 /**
  * Writes a drawing as DXF (AC1015) at full size: LINE, CIRCLE and TEXT, millimetres, on the layers of its shapes.
@@ -129,6 +130,6 @@ final readonly class PlanDxf implements PlanVisitor
 
     private static function number(float $number): string
     {
-        return sprintf('%.6F', $number + 0.0);
+        return sprintf('%.6F', PositiveZero::of($number));
     }
 }

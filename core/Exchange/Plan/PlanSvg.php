@@ -12,6 +12,7 @@ use Bowline\Drawing\Plan\PlanPath;
 use Bowline\Drawing\Plan\PlanShape;
 use Bowline\Drawing\Plan\PlanText;
 use Bowline\Drawing\Plan\PlanVisitor;
+use Bowline\Geometry\PositiveZero;
 
 /**
  * Writes a drawing as SVG at full size: a unit of it is a millimetre.
@@ -108,6 +109,6 @@ final readonly class PlanSvg implements PlanVisitor
 
     private static function number(float $number): string
     {
-        return (string) (round($number, 6) + 0.0);
+        return (string) PositiveZero::of(round($number, 6));
     }
 }

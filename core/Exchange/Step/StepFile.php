@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Exchange\Step;
 
+use Bowline\Geometry\PositiveZero;
 use Bowline\Geometry\Vector;
 
 /** The data section of an ISO 10303-21 file: entities with their numbers. */
@@ -50,7 +51,7 @@ final class StepFile
     /** Returns a number with all its digits; ISO 10303-21 wants a point in it. */
     public static function real(float $number): string
     {
-        return var_export($number + 0.0, true);
+        return var_export(PositiveZero::of($number), true);
     }
 
     /** @param  array<float>  $numbers */
@@ -78,7 +79,6 @@ final class StepFile
 
     private static function triple(Vector $at): string
     {
-        return '('.var_export($at->x + 0.0, true).','.var_export($at->y + 0.0, true).','
-            .var_export($at->z + 0.0, true).')';
+        return '('.self::real($at->x).','.self::real($at->y).','.self::real($at->z).')';
     }
 }

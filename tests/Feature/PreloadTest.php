@@ -17,8 +17,8 @@ function ranAlone(string $code, bool $isPreloaded): array
     $root = dirname(__DIR__, 2);
     $process = proc_open([
         PHP_BINARY, ...$isPreloaded ? [
-            '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=off', '-d', 'opcache.preload='.$root.'/bin/preload.php', '-d',
-            'opcache.preload_user='.exec('id -un'),
+            '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=off', '-d',
+            'opcache.preload='.$root.'/bin/preload.php', '-d', 'opcache.preload_user='.exec('id -un'),
         ] : ['-d', 'opcache.enable_cli=0'],
         '-d', 'display_errors=stderr', '-r', 'require "'.$root.'/vendor/autoload.php"; $root = "'.$root.'"; '
             .'$read = static fn (string $demo) => Bowline\Job::read(Bowline\Job\JobFile::decode('
@@ -32,7 +32,8 @@ function ranAlone(string $code, bool $isPreloaded): array
 
 it('has all that drawings and lists need where classes are preloaded', function (string $code): void {
     [$exit, $out, $errors] = ranAlone(
-        '$job = $read("ternwake"); $runs = [(new Bowline\Solving\Solver($job))->preview($job->runs["feed"])];'.$code, true,
+        '$job = $read("ternwake"); $runs = [(new Bowline\Solving\Solver($job))->preview($job->runs["feed"])];'.$code,
+        true,
     );
     expect($exit)->toBe(0, $errors)->and($out)->toStartWith('%PDF');
 })->with([
@@ -43,8 +44,8 @@ it('has all that drawings and lists need where classes are preloaded', function 
 ]);
 
 /*
- * What OPcache makes of the program has to work out the same: it leaves out `+ 0.0`, which makes 0 of −0, where it knows
- * the types, as it does of classes that are preloaded.
+ * What OPcache makes of the program has to work out the same: it leaves out `+ 0.0`, which makes 0 of −0, where it
+ * knows the types, as it does of classes that are preloaded.
  */
 it('works out the same to the byte where classes are preloaded', function (string $demo): void {
     $code = '$job = $read("'.$demo.'"); $solver = new Bowline\Solving\Solver($job);'

@@ -22,6 +22,8 @@ const near = (more: Partial<SolvedClearance> = {}) => nearPair('r', 'Return', mo
 
 const edit = vi.fn(async () => {});
 
+let queries: QueryClient | null = null;
+
 function around(job: object = {}, services: object[] = []) {
   const state = { id: 7, revision: 3, harnesses: [], harnesses_at: 3, services, entries: {}, job } as never;
   const names: Record<string, string> = { r: 'Return', beam: 'Beam' };
@@ -34,6 +36,7 @@ function around(job: object = {}, services: object[] = []) {
     edit,
   } as unknown as JobAccess;
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  queries = client;
   return ({ children }: { children: ReactNode }) => (
     <MemoryRouter>
       <QueryClientProvider client={client}>
@@ -103,17 +106,27 @@ describe('what is too near', () => {
     const change = vi.spyOn(api, 'changeClearanceWork').mockResolvedValue(stopped);
     render(<TooNear />, { wrapper: around() });
     expect((await screen.findByRole('progressbar')).getAttribute('aria-valuenow')).toBe('40');
+    expect(screen.getByText('It is a large job: this takes a while.')).toBeDefined();
     fireEvent.click(screen.getByRole('button', { name: 'Stop' }));
     const again = await screen.findByRole('button', { name: 'Go on' });
     expect(change).toHaveBeenLastCalledWith(7, false);
     // Nobody asks while nothing is under way.
     const asked = vi.mocked(api.clearances).mock.calls.length;
     expect(screen.queryByRole('progressbar')).toBeNull();
+    expect(screen.getByText('What is too near now is not known.')).toBeDefined();
     change.mockResolvedValue({ revision: 3, found: [near()], work: null });
     fireEvent.click(again);
     expect(await screen.findByText('1 too near')).toBeDefined();
     expect(change).toHaveBeenLastCalledWith(7, true);
     expect(vi.mocked(api.clearances).mock.calls.length).toBe(asked);
+    // After the next change it says that what is still shown is of before.
+    change.mockResolvedValue(stopped);
+    vi.mocked(api.clearances).mockResolvedValue(stopped);
+    await act(() => queries?.invalidateQueries());
+    expect(
+      await screen.findByText('What is too near now is not known. What stands here is from before the last change.'),
+    ).toBeDefined();
+    expect(screen.getByText(/Return/)).toBeDefined();
   });
 
   test('stands behind what is not waived, and is taken back', async () => {

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../api/client';
-import type { Edit, Run, SolvedClearance, Waiver } from '../api/types';
+import type { ClearanceWork, Edit, Run, SolvedClearance, Waiver } from '../api/types';
 import { Waive } from '../card/Waive';
 import { Mark } from '../job/Mark';
 import { useNearness } from '../job/nearness';
@@ -41,13 +41,13 @@ export function TooNear() {
       <p className="under" role="status">
         {error !== null
           ? `This could not be looked at: ${error.message}`
-          : told === undefined
-            ? work === null
+          : work !== null
+            ? whileLooking(work.state, told !== undefined)
+            : told === undefined
               ? 'Looking at what is near…'
-              : 'It is a large job: this takes a while.'
-            : open.length === 0
-              ? 'Nothing is too near to anything else.'
-              : `${open.length} too near${waived.length === 0 ? '' : `, ${waived.length} waived`}`}
+              : open.length === 0
+                ? 'Nothing is too near to anything else.'
+                : `${open.length} too near${waived.length === 0 ? '' : `, ${waived.length} waived`}`}
       </p>
       {work !== null && <WorkProgress work={work} doing="Looking at what is near…" change={change} />}
       {[...open, ...waived].map((one) => (
@@ -55,6 +55,15 @@ export function TooNear() {
       ))}
     </>
   );
+}
+
+/** What is said while it is looked for on the queue, or is not any more. */
+function whileLooking(state: ClearanceWork['state'], isKnownBefore: boolean): string {
+  const isEnded = state === 'stopped' || state === 'failed';
+  return [
+    isEnded ? 'What is too near now is not known.' : 'It is a large job: this takes a while.',
+    ...(isKnownBefore ? ['What stands here is from before the last change.'] : []),
+  ].join(' ');
 }
 
 const NO_CURE = 'No one move of a leg, a corner, a fitting or a clamp cures it';

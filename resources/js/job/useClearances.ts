@@ -24,15 +24,16 @@ export function useClearances(): NearThings {
   const { state } = useJob();
   const client = useQueryClient();
   const key = ['clearances', state.id, state.revision];
+  /** Keeps what was found, until the next is. */
+  const known = (answer: JobClearances) => {
+    if (answer.found !== null) {
+      client.setQueryData(['clearances found', state.id], answer.found);
+    }
+    return answer;
+  };
   const { data, error } = useQuery({
     queryKey: key,
-    queryFn: async () => {
-      const answer = await api.clearances(state.id);
-      if (answer.found !== null) {
-        client.setQueryData(['clearances found', state.id], answer.found);
-      }
-      return answer;
-    },
+    queryFn: async () => known(await api.clearances(state.id)),
     placeholderData: (before) => before,
     refetchInterval: ({ state: { data: last } }) => (isUnderWay(last) ? LOOK : false),
   });
@@ -45,7 +46,7 @@ export function useClearances(): NearThings {
     work: data?.work ?? null,
     error,
     change: async (again) => {
-      client.setQueryData(key, await api.changeClearanceWork(state.id, again));
+      client.setQueryData(key, known(await api.changeClearanceWork(state.id, again)));
     },
   };
 }

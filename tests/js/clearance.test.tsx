@@ -126,7 +126,7 @@ describe('what is too near', () => {
     expect(
       await screen.findByText('What is too near now is not known. What stands here is from before the last change.'),
     ).toBeDefined();
-    expect(screen.getByText(/Return/)).toBeDefined();
+    expect(screen.getByLabelText('Return is too near to Beam')).toBeDefined();
   });
 
   test('stands behind what is not waived, and is taken back', async () => {

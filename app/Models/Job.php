@@ -120,11 +120,9 @@ final class Job extends Model implements KeptRuns
     public function branches(): array
     {
         $branches = [];
-        // Those in whose text the word stands; which of them do is told by what they say.
-        $maybe = $this->runs()->whereRaw('instr(definition, ?) > 0', ['"on":']);
-        foreach ($maybe->orderBy('position')->get(['key', 'definition']) as $run) {
-            foreach (References::hosts($run->definition) as $host) {
-                $branches[$host][] = $run->key;
+        foreach ($this->runsWithWord('"on":') as [$key, $run]) {
+            foreach (References::hosts($run) as $host) {
+                $branches[$host][] = $key;
             }
         }
 
@@ -135,14 +133,34 @@ final class Job extends Model implements KeptRuns
     public function flanged(): array
     {
         $flanged = [];
-        $maybe = $this->runs()->whereRaw('instr(definition, ?) > 0', ['"flange"']);
-        foreach ($maybe->orderBy('position')->get(['key', 'definition']) as $run) {
-            foreach (References::flangedFittings(new Node($run->definition)) as $fitting) {
-                $flanged[$fitting][] = $run->key;
+        foreach ($this->runsWithWord('"flange"') as [$key, $run]) {
+            foreach (References::flangedFittings(new Node($run)) as $fitting) {
+                $flanged[$fitting][] = $key;
             }
         }
 
         return $flanged;
+    }
+
+    /**
+     * Returns the runs in whose text a word stands, in order: whether they say what is looked for is told by what they
+     * say. Without models: every preview asks this (bench/preview.mjs).
+     *
+     * @return list<array{string, stdClass}> id and definition
+     */
+    private function runsWithWord(string $word): array
+    {
+        $found = [];
+        $rows = $this->getConnection()->table(self::TABLES['runs'])->where('job_id', $this->id)
+            ->whereRaw('instr(definition, ?) > 0', [$word])->orderBy('position')->get(['key', 'definition']);
+        foreach ($rows as $row) {
+            $definition = json_decode(is_string($row->definition) ? $row->definition : '', false, 64);
+            if (is_string($row->key) && $definition instanceof stdClass) {
+                $found[] = [$row->key, $definition];
+            }
+        }
+
+        return $found;
     }
 
     /** @return list<list<string>> ids of the runs of each body of several runs, and of the channels of each block */

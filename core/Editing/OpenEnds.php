@@ -26,9 +26,10 @@ final class OpenEnds
     /**
      * @param  stdClass  $before  the job file as it was
      * @param  stdClass  $after  the job file as it shall be
+     * @param  Job|null  $read  the job as it was, with those of its runs that have been read already
      * @return stdClass the same with its open ends where their last corners are
      */
-    public static function fit(stdClass $before, stdClass $after): stdClass
+    public static function fit(stdClass $before, stdClass $after, ?Job $read = null): stdClass
     {
         $open = array_filter(
             (new Node($before))->list('runs'),
@@ -39,8 +40,10 @@ final class OpenEnds
         }
         $ids = array_map(static fn (Node $run): string => $run->get('id')->text(), $open);
         try {
-            $isOne = static fn (stdClass $run): bool => in_array($run->id ?? null, $ids, true);
-            $was = Job::readOnly($before, $isOne);
+            $isRead = $read !== null && array_diff_key(array_flip($ids), $read->runs) === [];
+            $was = $isRead ? $read : Job::readOnly(
+                $before, static fn (stdClass $run): bool => in_array($run->id ?? null, $ids, true),
+            );
             $site = RouteBook::site(new Node($after));
         } catch (JobError) {
             // The job is wrong and will be refused for that.

@@ -112,10 +112,13 @@ final readonly class EditPreview
             : $edit->moved($wish > 0.0 ? $by->times($amount / $wish) : $by);
         $last = null;
         $read = static function (float $amount) use ($job, $list, $placed, $isHanging, &$last): Job {
+            if ($amount === 0.0) {
+                return $job;
+            }
             if ($last === null || $last[0] !== $amount) {
                 $moved = FileItems::replaced($job->source, $list, $placed($amount));
                 $last = [$amount, Job::readOnly(
-                    OpenEnds::fit($job->source, BranchPlaces::fit($job->source, $moved)), $isHanging,
+                    OpenEnds::fit($job->source, BranchPlaces::fit($job->source, $moved), $job), $isHanging,
                 )];
             }
 

@@ -4,19 +4,17 @@ declare(strict_types=1);
 
 namespace App\Revisions;
 
+use App\Clearance\KeptClearances;
 use App\Editing\JobFiles;
 use App\Editing\KeptSolutions;
-use App\Editing\LaidRuns;
 use App\Harness\RememberedPackings;
 use App\Harness\SolvedHarnesses;
+use App\Models\ClearanceWork;
 use App\Models\Job;
 use App\Models\Remark;
-use Bowline\Clearance\Clearances;
-use Bowline\Exchange\ClearanceWriter;
 use Bowline\Exchange\JobBodies;
 use Bowline\Job as CoreJob;
 use Bowline\Job\Node;
-use Bowline\Solving\SolvedHarness;
 
 /**
  * What keeps a job from being issued: violations that are neither cured nor waived, runs that are not worked out,
@@ -28,6 +26,7 @@ final readonly class OpenPoints
         private JobFiles $files,
         private KeptSolutions $solutions,
         private RememberedPackings $packings,
+        private KeptClearances $clearances,
     ) {
     }
 
@@ -38,7 +37,7 @@ final readonly class OpenPoints
 
         return [
             ...$this->ofRuns($job, $core), ...self::ofBodies($core), ...$this->ofHarnesses($job, $core),
-            ...self::ofRemarks($job),
+            ...$this->ofClearances($job), ...self::ofRemarks($job),
         ];
     }
 
@@ -77,26 +76,37 @@ final readonly class OpenPoints
         return $points;
     }
 
-    /** @return list<array{list: string|null, id: string|null, words: string}> of harnesses, and of things too near */
+    /** @return list<array{list: string|null, id: string|null, words: string}> */
     private function ofHarnesses(Job $job, CoreJob $core): array
     {
         $points = [];
-        $harnesses = SolvedHarnesses::of($job, $core, $this->packings);
-        foreach ($harnesses as $harness) {
+        foreach (SolvedHarnesses::of($job, $core, $this->packings) as $harness) {
             foreach ($harness->findings as $finding) {
                 if ($finding->counts()) {
                     $points[] = self::point('harnesses', $harness->laid->harness->id, $finding->title);
                 }
             }
         }
-        $clearances = new Clearances(
-            $core, LaidRuns::overMovement($job, $core->runs), SolvedHarness::bundlesOf($harnesses),
-        );
-        foreach ($clearances->all() as $short) {
-            if ($short->isViolation()) {
-                $ref = $short->gap->one->ref();
-                $title = ClearanceWriter::write([$short], $core->site->units)[0]['title'];
-                $points[] = self::point($ref->list, $ref->id, is_string($title) ? $title : '');
+
+        return $points;
+    }
+
+    /** @return list<array{list: string|null, id: string|null, words: string}> */
+    private function ofClearances(Job $job): array
+    {
+        $found = $this->clearances->of($job);
+        if ($found instanceof ClearanceWork) {
+            return [self::point(null, null, in_array($found->state, ClearanceWork::UNDER_WAY, true)
+                ? 'What is too near to each other is still being looked at'
+                : 'What is too near to each other has not been looked at; have it looked at under Check')];
+        }
+        $points = [];
+        // Kept ones are arrays as they were read from JSON.
+        foreach ((new Node(json_decode(json_encode($found, JSON_THROW_ON_ERROR))))->items() as $one) {
+            if ($one->get('severity')->value === 'violation') {
+                $points[] = self::point(
+                    $one->get('a')->get('list')->text(), $one->get('a')->get('id')->text(), $one->get('title')->text(),
+                );
             }
         }
 

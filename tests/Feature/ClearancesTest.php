@@ -394,3 +394,22 @@ it('says that it has failed, and is taken up again', function (): void {
     findOnQueue();
     expect(test()->getJson($job.'/clearances')->assertOk()->json('found'))->toHaveCount(1);
 });
+
+it('is not issued before it is known what is too near', function (): void {
+    Queue::fake();
+    $job = crossingTubes();
+    // 2 mm inside each other.
+    edit($job, 'runs', 'low', [...item($job, 'runs', 'low'), 'insulation' => 10])->assertOk();
+    test()->getJson($job)->assertOk();
+    $words = static fn (): array => test()->postJson($job.'/revisions', [
+        'name' => 'A', 'by' => 'Maud Larsen', 'note' => '',
+    ])->assertStatus(422)->json('open.*.words');
+    isLong($job);
+    expect($words())->toBe(['What is too near to each other is still being looked at']);
+    ClearanceWork::query()->update(['state' => 'stopped']);
+    expect($words())
+        ->toBe(['What is too near to each other has not been looked at; have it looked at under Check']);
+    ClearanceWork::query()->update(['state' => 'waiting']);
+    findOnQueue();
+    expect($words())->toBe(['Low goes into High']);
+});

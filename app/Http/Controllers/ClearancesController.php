@@ -68,11 +68,12 @@ final readonly class ClearancesController
         $harnesses = (new HarnessSolver($core, $packings, new KeptMovements($job)))->all();
         $laid = LaidRuns::overMovement($job, $core->runs);
         $clearances = new Clearances($core, $laid, SolvedHarness::bundlesOf($harnesses));
-        $keys = array_map(static fn (string $which): string => ItemRef::of(
+        $pair = array_map(static fn (string $which): ItemRef => ItemRef::of(
             $body->get($which)->get('list')->text(), $body->get($which)->get('id')->text(),
-        )->key(), ['a', 'b']);
-        foreach ($clearances->all() as $one) {
-            if (array_diff($keys, [$one->gap->one->ref()->key(), $one->gap->other->ref()->key()]) === []) {
+        ), ['a', 'b']);
+        foreach ($clearances->ofAny($pair) as $one) {
+            $keys = [$one->gap->one->ref()->key(), $one->gap->other->ref()->key()];
+            if (array_diff([$pair[0]->key(), $pair[1]->key()], $keys) === []) {
                 return response()->json((new ClearanceCures($core, $laid, $clearances))->of($one));
             }
         }

@@ -79,18 +79,31 @@ try {
     };
     const once = { connections: 1, amount: 1 };
     const designer = (number) => {
-      const job = `/jobs/${jobs[number % JOBS]}`;
+      const place = number % JOBS;
+      const job = `/jobs/${jobs[place]}`;
       const block = first.job.fittings[number < DESIGNERS / 2 ? 5 : 12];
+      // The revision that this window shows, and whether it reads the job again.
+      let seen = 0;
+      let isReading = false;
+      const note = (_status, body) => {
+        seen = Math.max(seen, Number(/"revision":(\d+)/.exec(body)?.[1] ?? 0));
+      };
       let kept = 0;
       const edit = () => {
         const [x, y, z] = block.pose.at;
         kept += 1;
         const item = { ...block, pose: { ...block.pose, at: [x, y + (kept % 20), z + (number % 7)] } };
-        return send('edits', `${job}/edits`, {
-          ...once,
-          method: 'POST',
-          body: JSON.stringify({ edits: [{ list: 'fittings', id: block.id, item }] }),
-        });
+        const body = JSON.stringify({ edits: [{ list: 'fittings', id: block.id, item }], since: seen });
+        return send('edits', `${job}/edits`, { ...once, requests: [{ method: 'POST', body, onResponse: note }] });
+      };
+      /** A window reads the job again when another has changed it. */
+      const look = async (_status, body) => {
+        const revision = Number(/"revision":(\d+)/.exec(body)?.[1] ?? 0);
+        if (seen > 0 && revision > seen && !isReading) {
+          isReading = true;
+          await send('job read again', job, { ...once, requests: [{ method: 'GET', onResponse: note }] });
+          isReading = false;
+        }
       };
       const previews = Array.from({ length: DRAG.amount }, (_, step) => ({
         body: JSON.stringify({
@@ -112,7 +125,7 @@ try {
           connections: 1,
           connectionRate: 1,
           duration: SECONDS,
-          requests: quick([number % JOBS]),
+          requests: quick([place]).map((one) => ({ ...one, onResponse: look })),
         }),
         often(BETWEEN_PRESENCES, () => send('who is there', `${job}/revision`, once)),
       ];

@@ -28,4 +28,6 @@ return [
         'failover' => ['driver' => 'failover', 'connections' => ['redis', 'database']],
     ],
     'failed' => ['driver' => 'null'],
+    // Where workers note what they are at (HeldTask); bin/work looks there.
+    'held' => storage_path('framework/held'),
 ];

@@ -6,7 +6,9 @@ namespace App\Queue;
 
 use Illuminate\Contracts\Queue\Job;
 use Illuminate\Queue\Jobs\RedisJob;
+use Illuminate\Queue\Jobs\SyncJob;
 use Illuminate\Queue\RedisQueue;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Queue;
@@ -17,9 +19,12 @@ use Illuminate\Support\Facades\Queue;
  */
 final class HeldTask
 {
-    /** Notes that this process has begun a task. */
+    /** Notes that this process has begun a task; what is worked at once is nobody's to give back. */
     public static function note(string $connection, Job $job): void
     {
+        if ($job instanceof SyncJob) {
+            return;
+        }
         File::ensureDirectoryExists(self::folder());
         File::put(self::path((int) getmypid()), json_encode([
             'connection' => $connection,
@@ -49,7 +54,8 @@ final class HeldTask
     /** Puts back what all workers held: none is left. */
     public static function releaseAll(bool $withRedis): void
     {
-        File::deleteDirectory(self::folder());
+        // Not the folder itself: somebody may be about to write into it.
+        File::cleanDirectory(self::folder());
         DB::table('queued')->whereNotNull('reserved_at')->update(self::free());
         $queue = $withRedis ? Queue::connection('redis') : null;
         if ($queue instanceof RedisQueue) {
@@ -78,7 +84,7 @@ final class HeldTask
 
     private static function folder(): string
     {
-        return storage_path('framework/held');
+        return Config::string('queue.held');
     }
 
     private static function path(int $process): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Machines;
 
+use Bowline\Editing\EditError;
 use Bowline\Job\JobError;
 
 /** The answer of a calculation that may be refused, as it goes through Redis. */
@@ -19,6 +20,9 @@ final class Answered
             return ['answer' => $work(), 'refused' => null];
         } catch (JobError $error) {
             return ['answer' => null, 'refused' => [$error->pointer, $error->getMessage()]];
+        } catch (EditError $error) {
+            // A run that has not come to lie yet, say.
+            return ['answer' => null, 'refused' => ['', $error->getMessage()]];
         }
     }
 

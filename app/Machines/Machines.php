@@ -79,7 +79,7 @@ final readonly class Machines
         try {
             return Answered::taken($this->answer(static fn (): Task => Calculations::task($question), $report));
         } catch (MachinesAway) {
-            return $question->answer($report);
+            return Answered::taken(Answered::by(static fn (): mixed => $question->answer($report)));
         }
     }
 

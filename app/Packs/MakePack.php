@@ -78,6 +78,6 @@ final class MakePack implements ShouldQueue
     private function fails(string $problem): void
     {
         Pack::query()->whereKey($this->pack)->where('state', 'working')
-            ->update(['state' => 'failed', 'problem' => ucfirst($problem).'.']);
+            ->update(['state' => 'failed', 'problem' => ucfirst(rtrim($problem, '.')).'.']);
     }
 }

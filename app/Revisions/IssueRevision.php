@@ -79,6 +79,6 @@ final class IssueRevision implements ShouldQueue
     private function fails(Revision $revision, string $problem): void
     {
         $revision->files()->delete();
-        $revision->update(['state' => 'failed', 'problem' => ucfirst($problem).'.']);
+        $revision->update(['state' => 'failed', 'problem' => ucfirst(rtrim($problem, '.')).'.']);
     }
 }

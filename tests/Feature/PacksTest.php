@@ -135,6 +135,25 @@ it('fails with words where the job has nothing of that', function (): void {
     test()->get("$job/packs/$id/file")->assertNotFound();
 });
 
+it('says which run has not come to lie yet', function (): void {
+    Queue::fake();
+    $job = opened(json_encode([
+        'format' => 'bowline-job', 'version' => 1, 'name' => 'Quay', 'stock' => [cableStock(20)],
+        'surroundings' => [
+            ['id' => 'quay', 'shape' => 'box', 'size' => [9000, 9000, 20], 'pose' => ['at' => [0, 0, -10]]],
+        ],
+        'runs' => [[
+            'id' => 'shore', 'name' => 'Shore', 'stock' => 'c', 'from' => ['at' => [-1500, 0, 300]],
+            'to' => ['at' => [1500, 0, 300]], 'route' => ['kind' => 'drape', 'slack' => 0.4],
+        ]],
+    ], JSON_THROW_ON_ERROR));
+    $id = askPack($job, ['arrangement'])->json('id');
+    app()->call((new MakePack($id))->handle(...));
+    expect(test()->getJson("$job/packs/$id")->json())->toMatchArray([
+        'state' => 'failed', 'problem' => 'Shore has not come to lie yet. Wait until it has, and try again.',
+    ]);
+});
+
 it('can be stopped before it begins and between two documents', function (bool $isBegun): void {
     Queue::fake();
     $job = demo();

@@ -51,9 +51,9 @@ final readonly class JobEdits
             if ($this->steps->isDone($job, $action->token)) {
                 return new EditResult($job, [], null);
             }
-            $runs = $this->following($job, $action);
-            $before =
-                $runs === null ? $this->files->file($job) : $this->files->around($job, $runs, [], self::named($action));
+            $reader = $this->files->reader($job);
+            $runs = self::following($reader, $action);
+            $before = $runs === null ? $reader->file() : $reader->around($runs, [], self::named($action));
             $after = $this->edited($before, $action, $action->after === $job->revision);
             $this->check($after);
             $changes = $this->write($job, $before, $after);
@@ -81,22 +81,22 @@ final readonly class JobEdits
      *
      * @return list<string>|null null when the whole job is needed
      */
-    private function following(Job $job, Action $action): ?array
+    private static function following(JobReader $reader, Action $action): ?array
     {
         if ($action->header !== null || count($action->edits) > 4) {
             return null;
         }
-        $isWired = $job->harnesses()->exists();
+        $isWired = $reader->job->harnesses()->exists();
         $runs = [];
         foreach ($action->edits as $edit) {
             [$list, $id] = [$edit->get('list')->text(), $edit->get('id')->text()];
-            if ($list === 'stock' || $edit->get('item')->value === null || ! $this->files->has($job, $list, $id)) {
+            if ($list === 'stock' || $edit->get('item')->value === null || ! $reader->has($list, $id)) {
                 return null;
             }
-            if ($isWired && ! self::leavesWires($list, $edit->get('item'), $this->files->item($job, $list, $id))) {
+            if ($isWired && ! self::leavesWires($list, $edit->get('item'), $reader->item($list, $id))) {
                 return null;
             }
-            array_push($runs, ...$this->files->hangingOn($job, ItemRef::of($list, $id)));
+            array_push($runs, ...$reader->hangingOn(ItemRef::of($list, $id)));
         }
 
         return array_values(array_unique($runs));
@@ -148,7 +148,7 @@ final readonly class JobEdits
                 continue;
             }
             try {
-                Triangles::refuseMoreInAll($this->files->triangles($job));
+                Triangles::refuseMoreInAll($this->files->reader($job)->triangles());
             } catch (JobError $error) {
                 throw new EditRefused($change->list, $change->id, '/mesh', $error->getMessage());
             }

@@ -51,15 +51,16 @@ final readonly class JobState
         ) {
             return null;
         }
+        $reader = $this->files->reader($job);
         $items = [];
         foreach ($kept->changes as $change) {
             $items[] = ItemRef::of($change->list, $change->id);
             if ($change->list === 'surroundings') {
-                array_push($items, ...$this->files->mountedOn($job, $change->id));
+                array_push($items, ...$reader->mountedOn($change->id));
             }
         }
         $core = CoreJob::readOnly(
-            $this->files->around($job, $kept->runs, [], $items),
+            $reader->around($kept->runs, [], $items),
             static fn (stdClass $run): bool => in_array($run->id ?? null, $kept->runs, true),
         );
 

@@ -16,21 +16,16 @@ use Bowline\Job\Values;
 use Bowline\Proposals\NearLimit;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
-use Illuminate\Database\Query\Builder;
 use stdClass;
 
 /**
  * Reads of a job what is within reach of a box, so that a drag in a job of hundreds of runs asks about few: boxes that
  * hold the solved runs are kept beside their solutions.
  */
-final readonly class NearbyRuns
+final class NearbyRuns
 {
     /** A bundle counts as so much thicker than its path: what is in it is not known of the run, mm. */
     private const BUNDLE = 60.0;
-
-    public function __construct(private JobFiles $files)
-    {
-    }
 
     /** @return array<string, float|null> columns of a run for the box that holds it, null where it has no length */
     public static function extent(LaidRun $laid): array
@@ -54,26 +49,16 @@ final readonly class NearbyRuns
      * @param  list<stdClass>  $drafts  runs in their present state, whatever is stored of them
      * @param  (callable(stdClass): stdClass)|null  $change  changes the file before it is read
      */
-    public function job(
-        Job $job,
+    public static function job(
+        JobReader $reader,
         Bounds $box,
         float $reach,
         array $runs,
         array $drafts = [],
         ?callable $change = null,
     ): CoreJob {
-        $near = $box->grown($reach);
-        $ids = $job->getConnection()->table(Job::TABLES['runs'])
-            ->where('job_id', $job->id)
-            ->where(static function (Builder $query) use ($near): void {
-                $query->whereNull('low_x')->orWhere(static fn (Builder $within): Builder => $within
-                    ->where('low_x', '<=', $near->high->x)->where('high_x', '>=', $near->low->x)
-                    ->where('low_y', '<=', $near->high->y)->where('high_y', '>=', $near->low->y)
-                    ->where('low_z', '<=', $near->high->z)->where('high_z', '>=', $near->low->z));
-            })
-            ->orderBy('position')->pluck('key')->filter(static fn (mixed $key): bool => is_string($key))->all();
-
-        $file = $this->files->near($job, array_values(array_unique([...$ids, ...$runs])), $drafts);
+        $ids = $reader->runsWithin($box->grown($reach));
+        $file = $reader->near(array_values(array_unique([...$ids, ...$runs])), $drafts);
         // In the order of the job, what is not stored yet last.
         $place = array_flip($ids);
         $file->runs = array_map(static fn (Node $run): stdClass => $run->object(), (new Node($file))->list('runs'));
@@ -96,12 +81,15 @@ final readonly class NearbyRuns
      * @param  list<stdClass>  $drafts  runs that are dragged and not stored
      * @return callable(Bounds, list<LaidRun>): NearLimit
      */
-    public function limit(Job $job, array $moved, array $drafts = []): callable
+    public static function limit(JobReader $reader, array $moved, array $drafts = []): callable
     {
-        return function (Bounds $box, array $rest) use ($job, $moved, $drafts): NearLimit {
+        return static function (Bounds $box, array $rest) use ($reader, $moved, $drafts): NearLimit {
+            $job = $reader->job;
             $header = new Node((object) ['values' => $job->named_values, ...get_object_vars($job->extras)]);
             $reach = ClearanceTable::read($header, Values::read($header->find('values')))->most();
-            $core = $this->job($job, $box, $reach, $drafts === [] ? ItemRef::idsIn('runs', $moved) : [], $drafts);
+            $core = self::job(
+                $reader, $box, $reach, $drafts === [] ? ItemRef::idsIn('runs', $moved) : [], $drafts,
+            );
 
             return new NearLimit($core, self::laid($job, $core, $rest), $moved);
         };

@@ -25,7 +25,6 @@ final readonly class TriedJob
     public function __construct(
         private JobFiles $files,
         private Schema $schema,
-        private NearbyRuns $nearby,
     ) {
     }
 
@@ -57,13 +56,14 @@ final readonly class TriedJob
         [$list, $item] = $this->item($request);
         $ref = ItemRef::of($list, $item->get('id')->text());
         $drafts = $list === 'runs' ? [$item->object()] : [];
-        $hanging = $list === 'runs' ? [] : $this->files->hangingOn($job, $ref);
+        $reader = $this->files->reader($job);
+        $hanging = $list === 'runs' ? [] : $reader->hangingOn($ref);
         $change = static fn (stdClass $file): stdClass => $list === 'runs'
             ? $file
             : FileItems::replaced($file, $list, $item->object());
         $ids = $list === 'runs' ? [$ref->id] : $hanging;
         $moving = CoreJob::readOnly(
-            $change($this->files->around($job, $hanging, $drafts, [$ref])),
+            $change($reader->around($hanging, $drafts, [$ref])),
             static fn (stdClass $run): bool => in_array($run->id ?? null, $ids, true),
         );
         $boxes = array_map(static fn (Thing $one): Bounds => $one->bounds(), array_values(array_filter([
@@ -72,8 +72,8 @@ final readonly class TriedJob
         $moved = array_values(ItemRef::unique([$ref, ...array_map(ItemRef::run(...), $ids)]));
 
         return [
-            $boxes === [] ? $moving : $this->nearby->job(
-                $job, array_reduce($boxes, static fn (Bounds $all, Bounds $one): Bounds => $all->with($one), $boxes[0]),
+            $boxes === [] ? $moving : NearbyRuns::job(
+                $reader, array_reduce($boxes, static fn (Bounds $all, Bounds $one): Bounds => $all->with($one), $boxes[0]),
                 $reach + $moving->clearances->most(), $hanging, $drafts, $change,
             ),
             $moved,

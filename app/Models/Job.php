@@ -10,7 +10,6 @@ use App\People\People;
 use App\Revisions\JobIsFrozen;
 use Bowline\Job\Channel;
 use Bowline\Job\Node;
-use Bowline\Job\References;
 use Closure;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -114,53 +113,6 @@ final class Job extends Model implements KeptRuns
         }
 
         return $channels;
-    }
-
-    /** @return array<string, list<string>> ids of the runs that stand on another, by the id of that */
-    public function branches(): array
-    {
-        $branches = [];
-        foreach ($this->runsWithWord('"on":') as [$key, $run]) {
-            foreach (References::hosts($run) as $host) {
-                $branches[$host][] = $key;
-            }
-        }
-
-        return $branches;
-    }
-
-    /** @return array<string, list<string>> ids of the runs that have a flange at a port of each fitting, by its id */
-    public function flanged(): array
-    {
-        $flanged = [];
-        foreach ($this->runsWithWord('"flange"') as [$key, $run]) {
-            foreach (References::flangedFittings(new Node($run)) as $fitting) {
-                $flanged[$fitting][] = $key;
-            }
-        }
-
-        return $flanged;
-    }
-
-    /**
-     * Returns the runs in whose text a word stands, in order: whether they say what is looked for is told by what they
-     * say. Without models: every preview asks this (bench/preview.mjs).
-     *
-     * @return list<array{string, stdClass}> id and definition
-     */
-    private function runsWithWord(string $word): array
-    {
-        $found = [];
-        $rows = $this->getConnection()->table(self::TABLES['runs'])->where('job_id', $this->id)
-            ->whereRaw('instr(definition, ?) > 0', [$word])->orderBy('position')->get(['key', 'definition']);
-        foreach ($rows as $row) {
-            $definition = json_decode(is_string($row->definition) ? $row->definition : '', false, 64);
-            if (is_string($row->key) && $definition instanceof stdClass) {
-                $found[] = [$row->key, $definition];
-            }
-        }
-
-        return $found;
     }
 
     /** @return list<list<string>> ids of the runs of each body of several runs, and of the channels of each block */

@@ -43,7 +43,7 @@ final class SettleRun implements ShouldQueue
             $settling === null ||
             $job === null ||
             in_array($settling->state, ['stopped', 'failed'], true) ||
-            ! $files->has($job, 'runs', $settling->key)
+            ! $files->reader($job)->has('runs', $settling->key)
         ) {
             return;
         }

@@ -17,8 +17,8 @@ final class NearLimit
 {
     private readonly Clearances $rest;
 
-    /** @var array<string, true> pairs that are too near already; they hold nothing */
-    private readonly array $near;
+    /** @var array<string, true>|null pairs that are too near already, once that is asked for; they hold nothing */
+    private ?array $near = null;
 
     /**
      * @param  Job  $job  as it rests, of all that is within reach of the drag
@@ -31,13 +31,6 @@ final class NearLimit
         private readonly array $moved,
     ) {
         $this->rest = new Clearances($job, $laid);
-        $near = [];
-        foreach ($this->rest->ofAnyAtRest($moved) as $short) {
-            if ($short->waiver === null) {
-                $near[$short->key()] = true;
-            }
-        }
-        $this->near = $near;
     }
 
     /**
@@ -58,11 +51,26 @@ final class NearLimit
         ));
         $clearances = new Clearances($this->job, array_values($now), [], $this->rest, $solids);
         foreach ($clearances->ofAnyAtRest($this->moved) as $short) {
-            if ($short->waiver === null && ! isset($this->near[$short->key()])) {
+            if ($short->waiver === null && ! isset($this->near()[$short->key()])) {
                 return $short;
             }
         }
 
         return null;
+    }
+
+    /** @return array<string, true> by key */
+    private function near(): array
+    {
+        if ($this->near === null) {
+            $this->near = [];
+            foreach ($this->rest->ofAnyAtRest($this->moved) as $short) {
+                if ($short->waiver === null) {
+                    $this->near[$short->key()] = true;
+                }
+            }
+        }
+
+        return $this->near;
     }
 }

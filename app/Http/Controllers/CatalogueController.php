@@ -50,7 +50,7 @@ final readonly class CatalogueController
         return response()->json(
             $this->catalogue->put(
                 CatalogueStock::row(
-                    new Node($files->item($job, 'stock', $id)),
+                    new Node($files->reader($job)->item('stock', $id)),
                     Values::read(new Node($job->named_values)),
                 ),
             ),

@@ -102,7 +102,7 @@ final readonly class LayingController
      */
     private function core(Job $job, string $run, ?stdClass $was = null, array $things = []): CoreJob
     {
-        $this->files->item($job, 'runs', $run);
+        $this->files->reader($job)->item('runs', $run);
         $seen = $was === null ? [] : [(object) [...get_object_vars($was), 'id' => $run]];
         $file = $this->files->around($job, [$run], $seen, $things);
 

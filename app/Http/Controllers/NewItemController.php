@@ -59,7 +59,7 @@ final readonly class NewItemController
             'run' => ['runs', self::run($body, $job, $new)],
             'branch' => ['runs', $this->branch($body, $job, $new)],
             'channel' => ['runs', self::channel($body, CoreJob::read($file), $new)],
-            'strand' => ['runs', $new->strand($this->files->item($job, 'runs', $body->get('run')->text()))],
+            'strand' => ['runs', $new->strand($this->files->reader($job)->item('runs', $body->get('run')->text()))],
             default => ['clamps', $body->find('run') === null ? $new->clamp() : $this->clampOn($body, $job, $new)],
         };
 
@@ -87,7 +87,7 @@ final readonly class NewItemController
     private function portOn(Node $body, Job $job, NewItem $new): stdClass
     {
         $surrounding = $body->get('surrounding');
-        $also = $this->files->has($job, 'surroundings', $surrounding->text())
+        $also = $this->files->reader($job)->has('surroundings', $surrounding->text())
             ? [ItemRef::of('surroundings', $surrounding->text())]
             : [];
         $core = CoreJob::read($this->files->around($job, [], [], $also));

@@ -65,7 +65,7 @@ final readonly class PartsController
         }
 
         return response()->json(
-            PlaceEdit::of($this->files->item($job, 'fittings', $fitting), $site->values)->portOnto(
+            PlaceEdit::of($this->files->reader($job)->item('fittings', $fitting), $site->values)->portOnto(
                 $site->fittings[$fitting],
                 $own,
                 $site->port($body->get('onto')),

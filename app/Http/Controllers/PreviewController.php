@@ -29,7 +29,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The result of an edit during a drag; not stored. */
 final readonly class PreviewController
 {
-    public function __construct(private JobFiles $files, private NearbyRuns $nearby)
+    public function __construct(private JobFiles $files)
     {
     }
 
@@ -40,8 +40,8 @@ final readonly class PreviewController
         $draft = $body->find('draft')?->object();
         $id = $draft->id ?? $body->get('run')->text();
         $name = is_string($id) ? $id : '';
-        $file = $this->files->around(
-            $job,
+        $reader = $this->files->reader($job);
+        $file = $reader->around(
             $draft === null ? [$name] : [],
             $draft === null ? [] : [$draft],
             References::itemsOfChange($body->get('change')->object()),
@@ -54,7 +54,7 @@ final readonly class PreviewController
             ? $core->runs[$name] ?? throw new NotFoundHttpException
             : Run::read(new Node($draft, '/draft'), $core->site);
 
-        $near = $this->nearby->limit($job, [ItemRef::run($run->id)], $draft === null ? [] : [$draft]);
+        $near = NearbyRuns::limit($reader, [ItemRef::run($run->id)], $draft === null ? [] : [$draft]);
 
         return $this->answer(
             EditPreview::ofRun($core, $run, $body->get('change'), $this->step($body), $near), $core->site,
@@ -69,12 +69,13 @@ final readonly class PreviewController
         if (! in_array($list, ['fittings', 'clamps', 'surroundings'], true)) {
             throw $body->get('list')->error('only what stands in space can be moved');
         }
-        $hanging = $this->files->hangingOn($job, ItemRef::of($list, $id));
-        $mounted = $list === 'surroundings' ? $this->files->mountedOn($job, $id) : [];
-        $file = $this->files->around($job, $hanging, [], [ItemRef::of($list, $id), ...$mounted]);
-        $item = $this->files->item($job, $list, $id);
+        $reader = $this->files->reader($job);
+        $hanging = $reader->hangingOn(ItemRef::of($list, $id));
+        $mounted = $list === 'surroundings' ? $reader->mountedOn($id) : [];
+        $file = $reader->around($hanging, [], [ItemRef::of($list, $id), ...$mounted]);
+        $item = $reader->item($list, $id);
         $moved = [ItemRef::of($list, $id), ...$mounted];
-        $near = $this->nearby->limit($job, [...$moved, ...array_map(ItemRef::run(...), $hanging)]);
+        $near = NearbyRuns::limit($reader, [...$moved, ...array_map(ItemRef::run(...), $hanging)]);
         $trial = EditPreview::ofPlace($file, $list, $item, $hanging, $body->get('change'), $this->step($body), $near);
         $with = FileItems::replaced($file, $list, $trial->items[$list]);
         $with->runs = [];

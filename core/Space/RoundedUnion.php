@@ -99,7 +99,9 @@ final readonly class RoundedUnion implements UnionDistance
         foreach ($this->tubes as $tube) {
             [$distance, $gx, $gy, $gz] = $tube->at($x, $y, $z);
             if ($distance < $least) {
-                [$least, $nearest, $out] = [$distance, $tube, [$gx, $gy, $gz]];
+                $least = $distance;
+                $nearest = $tube;
+                $out = [$gx, $gy, $gz];
             }
             // The ball touches both tubes, so that what it keeps out of is within its diameter of either.
             $near += $distance < 2 * $ball ? 1 : 0;
@@ -193,9 +195,10 @@ final readonly class RoundedUnion implements UnionDistance
      */
     private function from(array $place, array $start, float $accuracy): array
     {
+        // With few lists of values: each makes an array, and these steps are taken millions of times.
         [$x, $y, $z] = $place;
         [$qx, $qy, $qz] = $start;
-        $last = null;
+        $lastX = $lastY = $lastZ = $lastRx = $lastRy = $lastRz = 0.0;
         $isSettled = false;
         for ($step = 0; $step < self::MOST_STEPS; $step++) {
             $planes = [];
@@ -208,28 +211,43 @@ final readonly class RoundedUnion implements UnionDistance
                 $planes[] = [$gx, $gy, $gz, $short];
             }
             [$nx, $ny, $nz] = self::projected($planes);
-            [$tx, $ty, $tz] = [$x + $nx, $y + $ny, $z + $nz];
-            [$rx, $ry, $rz] = [$tx - $qx, $ty - $qy, $tz - $qz];
-            [$qx, $qy, $qz] = [$tx, $ty, $tz];
+            $tx = $x + $nx;
+            $ty = $y + $ny;
+            $tz = $z + $nz;
+            $rx = $tx - $qx;
+            $ry = $ty - $qy;
+            $rz = $tz - $qz;
+            $qx = $tx;
+            $qy = $ty;
+            $qz = $tz;
             if (abs($rx) + abs($ry) + abs($rz) < $accuracy) {
                 // Steps may be short and yet not get there.
                 $isSettled = $least > $this->rounding - self::OFF * $accuracy;
                 break;
             }
             // What is left falls off evenly: gone ahead by what the last two steps tell of that (Anderson, depth one).
-            if ($last !== null && $step < self::STEPS_AHEAD) {
-                [$sx, $sy, $sz] = [$rx - $last[3], $ry - $last[4], $rz - $last[5]];
+            if ($step > 0 && $step < self::STEPS_AHEAD) {
+                $sx = $rx - $lastRx;
+                $sy = $ry - $lastRy;
+                $sz = $rz - $lastRz;
                 $square = $sx * $sx + $sy * $sy + $sz * $sz;
                 $share = $square > self::SAME ** 2 ? ($rx * $sx + $ry * $sy + $rz * $sz) / $square : 0.0;
                 if (abs($share) < self::MOST_AHEAD) {
-                    $qx -= $share * ($tx - $last[0]);
-                    $qy -= $share * ($ty - $last[1]);
-                    $qz -= $share * ($tz - $last[2]);
+                    $qx -= $share * ($tx - $lastX);
+                    $qy -= $share * ($ty - $lastY);
+                    $qz -= $share * ($tz - $lastZ);
                 }
             }
-            $last = [$tx, $ty, $tz, $rx, $ry, $rz];
+            $lastX = $tx;
+            $lastY = $ty;
+            $lastZ = $tz;
+            $lastRx = $rx;
+            $lastRy = $ry;
+            $lastRz = $rz;
         }
-        [$wx, $wy, $wz] = [$qx - $x, $qy - $y, $qz - $z];
+        $wx = $qx - $x;
+        $wy = $qy - $y;
+        $wz = $qz - $z;
         $way = sqrt($wx * $wx + $wy * $wy + $wz * $wz);
         if ($way < self::SAME) {
             // Farther out than the ball: the nearest tube tells.
@@ -249,8 +267,11 @@ final readonly class RoundedUnion implements UnionDistance
      */
     private static function projected(array $planes): array
     {
-        $needed = array_values(array_filter($planes, static fn (array $plane): bool => $plane[3] > 0.0));
-        if ($needed === []) {
+        $isNeeded = false;
+        foreach ($planes as $plane) {
+            $isNeeded = $isNeeded || $plane[3] > 0.0;
+        }
+        if (! $isNeeded) {
             return [0.0, 0.0, 0.0];
         }
         if (count($planes) === 2) {
@@ -382,15 +403,19 @@ final readonly class RoundedUnion implements UnionDistance
      */
     private static function pastBoth(array $one, array $other): array
     {
-        [[$ax, $ay, $az, $a], [$bx, $by, $bz, $b]] = [$one, $other];
+        [$ax, $ay, $az, $a] = $one;
+        [$bx, $by, $bz, $b] = $other;
         $cosine = $ax * $bx + $ay * $by + $az * $bz;
         $square = 1.0 - $cosine * $cosine;
-        [$ofOne, $ofOther] = [$a - $cosine * $b, $b - $cosine * $a];
+        $ofOne = $a - $cosine * $b;
+        $ofOther = $b - $cosine * $a;
         if ($square > self::SAME && $ofOne > 0.0 && $ofOther > 0.0) {
-            [$ofOne, $ofOther] = [$ofOne / $square, $ofOther / $square];
+            $ofOne /= $square;
+            $ofOther /= $square;
         } else {
             // Past the farther one the other is passed too.
-            [$ofOne, $ofOther] = $a > $b ? [$a, 0.0] : [0.0, $b];
+            $ofOne = $a > $b ? $a : 0.0;
+            $ofOther = $a > $b ? 0.0 : $b;
         }
 
         return [

@@ -13,6 +13,11 @@ use Bowline\Geometry\SegmentVisitor;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
+use function atan2;
+use function cos;
+use function sin;
+use function sqrt;
+
 /**
  * The distance from the surface of a round tube along a path, negative inside it. The tube goes straight on beyond an
  * end, or ends in half a ball there. Exact along lines and arcs; a curve is followed by chords within 1e-3 mm.
@@ -148,39 +153,53 @@ final class TubeDistance implements SegmentVisitor, SurfaceDistance
      */
     public function at(float $x, float $y, float $z): array
     {
+        // Without lists of values on either side: each makes an array, and this is asked for millions of times.
         $least = INF;
-        $near = [0.0, 0.0, 0.0, 0.0];
+        $nearX = $nearY = $nearZ = $along = 0.0;
         foreach ($this->straights as $number => [$px, $py, $pz, $dx, $dy, $dz, $length, $from]) {
-            [$wx, $wy, $wz] = [$x - $px, $y - $py, $z - $pz];
+            $wx = $x - $px;
+            $wy = $y - $py;
+            $wz = $z - $pz;
             $t = $wx * $dx + $wy * $dy + $wz * $dz;
             $t = $t < 0.0 ? 0.0 : ($t > $length ? $length : $t);
-            [$ax, $ay, $az] = [$wx - $t * $dx, $wy - $t * $dy, $wz - $t * $dz];
+            $ax = $wx - $t * $dx;
+            $ay = $wy - $t * $dy;
+            $az = $wz - $t * $dz;
             $square = $ax * $ax + $ay * $ay + $az * $az;
             if ($square < $least) {
                 $least = $square;
-                $near = [$ax, $ay, $az, isset($this->backwards[$number]) ? -$from - $t : $from + $t];
+                $nearX = $ax;
+                $nearY = $ay;
+                $nearZ = $az;
+                $along = isset($this->backwards[$number]) ? -$from - $t : $from + $t;
             }
         }
-        foreach ($this->bends as [$cx, $cy, $cz, $ux, $uy, $uz, $vx, $vy, $vz, $nx, $ny, $nz, $radius, $angle, $from]) {
-            [$wx, $wy, $wz] = [$x - $cx, $y - $cy, $z - $cz];
+        foreach ($this->bends as [$cx, $cy, $cz, $ux, $uy, $uz, $vx, $vy, $vz, , , , $radius, $angle, $from]) {
+            $wx = $x - $cx;
+            $wy = $y - $cy;
+            $wz = $z - $cz;
             $turn = atan2($wx * $vx + $wy * $vy + $wz * $vz, $wx * $ux + $wy * $uy + $wz * $uz);
             if ($turn < 0.0 || $turn > $angle) {
                 // Nearer to an end, which the piece beside it has too.
                 $turn = $turn < ($angle - 2 * M_PI) / 2 || $turn > $angle ? $angle : 0.0;
             }
-            [$cos, $sin] = [$radius * cos($turn), $radius * sin($turn)];
-            [$ax, $ay, $az] = [
-                $wx - $cos * $ux - $sin * $vx, $wy - $cos * $uy - $sin * $vy, $wz - $cos * $uz - $sin * $vz,
-            ];
+            $cos = $radius * cos($turn);
+            $sin = $radius * sin($turn);
+            $ax = $wx - $cos * $ux - $sin * $vx;
+            $ay = $wy - $cos * $uy - $sin * $vy;
+            $az = $wz - $cos * $uz - $sin * $vz;
             $square = $ax * $ax + $ay * $ay + $az * $az;
             if ($square < $least) {
                 $least = $square;
-                $near = [$ax, $ay, $az, $from + $radius * $turn];
+                $nearX = $ax;
+                $nearY = $ay;
+                $nearZ = $az;
+                $along = $from + $radius * $turn;
             }
         }
         $distance = sqrt($least);
         $scale = $distance > Tolerance::NOTHING ? 1.0 / $distance : 0.0;
 
-        return [$distance - $this->radius, $near[0] * $scale, $near[1] * $scale, $near[2] * $scale, $near[3]];
+        return [$distance - $this->radius, $nearX * $scale, $nearY * $scale, $nearZ * $scale, $along];
     }
 }

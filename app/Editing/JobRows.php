@@ -130,7 +130,7 @@ final class JobRows
             if ($missing === null) {
                 $this->whole[$list] = true;
             } else {
-                $this->asked[$list] = [...$this->asked[$list] ?? [], ...array_fill_keys($missing, true)];
+                $this->asked[$list] = ($this->asked[$list] ?? []) + array_fill_keys($missing, true);
                 $query->whereIn('key', $missing);
             }
             $all = $all === null ? $query : $all->unionAll($query);

@@ -34,7 +34,7 @@ it('finds the runs that hang on a thing without reading all others', function (s
     $some = 0;
     foreach (['fittings', 'clamps', 'surroundings', 'runs'] as $list) {
         foreach ($file->{$list} as $item) {
-            $found = $files->hangingOn($job, ItemRef::of($list, $item->id));
+            $found = $files->reader($job)->hangingOn(ItemRef::of($list, $item->id));
             expect($found)->toBe(hangingByAll($file, $list, $item->id));
             $some += count($found);
         }
@@ -111,8 +111,8 @@ it('finds them through names that JSON writes in another way, through many runs,
     );
     $files = app(JobFiles::class);
     $likes = array_map(static fn (int $i): string => "like$i", range(1, 60));
-    expect($files->hangingOn($job, ItemRef::of('fittings', 'Öl "A"')))->toBe(['Füllung', ...$likes])
-        ->and($files->hangingOn($job, ItemRef::of('runs', 'same')))->toBe(['same', 'set'])
-        ->and($files->hangingOn($job, ItemRef::of('runs', 'alone')))->toBe(['alone'])
-        ->and($files->hangingOn($job, ItemRef::of('runs', 'like30')))->toBe(array_slice($likes, 29));
+    expect($files->reader($job)->hangingOn(ItemRef::of('fittings', 'Öl "A"')))->toBe(['Füllung', ...$likes])
+        ->and($files->reader($job)->hangingOn(ItemRef::of('runs', 'same')))->toBe(['same', 'set'])
+        ->and($files->reader($job)->hangingOn(ItemRef::of('runs', 'alone')))->toBe(['alone'])
+        ->and($files->reader($job)->hangingOn(ItemRef::of('runs', 'like30')))->toBe(array_slice($likes, 29));
 });

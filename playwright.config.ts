@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { launchOptions } from './tests/browser/chromium.mjs';
+import { plainLaunchOptions } from './tests/browser/chromium.mjs';
 
 const port = process.env.BOWLINE_TEST_PORT ?? '8199';
 
@@ -15,7 +15,7 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
-    launchOptions,
+    launchOptions: plainLaunchOptions,
     permissions: ['clipboard-read', 'clipboard-write'],
     contextOptions: { reducedMotion: 'reduce' },
   },

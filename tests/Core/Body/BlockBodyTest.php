@@ -14,6 +14,7 @@ use Bowline\Job;
 use Bowline\Job\JobError;
 use Tests\Blocks;
 use Tests\RandomBlocks;
+use Tests\Seeds;
 
 /*
  * Blocks of 200 × 100 × 60 with channels of 8: what is taken out is the area of the section by the length within the
@@ -319,7 +320,7 @@ it('does not come out beside what it is in', function (): void {
 
 it('is one closed body over random channels, or says why it cannot be', function (): void {
     $made = 0;
-    for ($seed = 1; $seed <= 60; $seed++) {
+    foreach ($seeds = Seeds::of(1, 60) as $seed) {
         try {
             $body = RandomBlocks::made($seed);
             $mesh = $body->mesh(0.1);
@@ -332,5 +333,5 @@ it('is one closed body over random channels, or says why it cannot be', function
             ->and($mesh->volume() / $volume)->toEqualWithDelta(1.0, 1e-2)
             ->and($mesh->volume())->toBeLessThan($body->wholeVolume());
     }
-    expect($made)->toBeGreaterThan(30);
+    expect($made)->toBeGreaterThan(count($seeds) / 2);
 });

@@ -17,6 +17,7 @@ use Bowline\Job;
 use Bowline\Job\JobError;
 use Tests\Jobs;
 use Tests\RandomJunctions;
+use Tests\Seeds;
 use Tests\Tees;
 use Tests\Triangles;
 
@@ -108,7 +109,10 @@ it('closes, as one shell, its facets within the chord', function (Closure $file,
             ->and(count($used) - count($mesh->triangles) / 2)->toEqual(2 - 2 * $genus)
             ->and($mesh->volume())->toBeGreaterThan(0.0);
         [$outside, $bore] = [$body->union(false), $body->union(true)];
-        foreach ($mesh->triangles as [$a, $b, $c]) {
+        // Of a fine mesh every so many.
+        $step = intdiv(count($mesh->triangles), 3000) + 1;
+        for ($i = 0, $count = count($mesh->triangles); $i < $count; $i += $step) {
+            [$a, $b, $c] = $mesh->triangles[$i];
             $at = $mesh->vertices[$a]->plus($mesh->vertices[$b])->plus($mesh->vertices[$c])->times(1 / 3);
             // What is flat at an end lies on neither.
             $off = min(
@@ -277,7 +281,7 @@ it('closes as one shell, with an even wall where it is rounded first, however ru
         $walls = $body->walls(2.0) ?? throw new LogicException;
         expect([$walls->least()[1] / $told->wall, $walls->most()[1] / $told->wall])->toEqualWithDelta([1, 1], 0.01);
     }
-})->with([...range(1, 6), 135, 188]);
+})->with(fn (): array => [...Seeds::of(1, 8), 135, 188]);
 
 /** A pipe with a branch 40 × 3 up at 120 and one down at 280, 150 long each. */
 function pipeWithTwo(): stdClass

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 use Bowline\Body\Mesh;
 use Bowline\Body\RunBody;
+use Bowline\Exchange\Body\MeshLimit;
 use Bowline\Exchange\Body\StlWriter;
+use Bowline\Exchange\MeshPart;
 use Bowline\Exchange\Part;
 use Bowline\Exchange\Parts;
 use Bowline\Geometry\Arc;
@@ -152,14 +154,13 @@ it('does not cut up straights, and divides bends as finely as asked', function (
 });
 
 it('writes no more triangles into one STL than programs open', function (): void {
-    $part = bodyPart();
-    $triangles = count($part->mesh(0.02)->triangles);
-    $many = (static function () use ($part, $triangles): Generator {
-        for ($count = 0; $count <= 3_000_000; $count += $triangles) {
-            yield $part;
-        }
-    })();
-    expect(fn () => StlWriter::write('Many', $many, 0.02))->toThrow(JobError::class, '3,000,000 triangles');
+    $part = static fn (int $triangles): Part => new MeshPart('part', 'Part', new Mesh(
+        [Vector::zero(), new Vector(1.0, 0.0, 0.0), new Vector(0.0, 1.0, 0.0)], array_fill(0, $triangles, [0, 1, 2]),
+    ), [0.5, 0.5, 0.5]);
+    expect(strlen(StlWriter::write('Few', [$part(2), $part(1)], 0.02)))->toBe(84 + 50 * 3)
+        ->and(MeshLimit::triangles([$part(1), $part(2_999_999)], 0.02))->toBe(3_000_000)
+        ->and(fn () => StlWriter::write('Many', [$part(1), $part(3_000_000)], 0.02))
+        ->toThrow(JobError::class, '3,000,000 triangles');
 });
 
 it('writes binary STL: 84 bytes and 50 a triangle, normals outward', function (): void {

@@ -17,6 +17,7 @@ use Bowline\Routing\LaidJoint;
 use Bowline\Solving\Solver;
 use Tests\Cases;
 use Tests\Jobs;
+use Tests\Seeds;
 use Tests\Sheets;
 
 /** @return non-empty-list<Plan> */
@@ -149,7 +150,7 @@ it('lets no text lie on another', function (int $seed): void {
             }
         }
     }
-})->with(range(1, 60));
+})->with(fn (): array => Seeds::of(1, 60));
 
 it('dimensions each leg, the parts of each skewed one, and numbers each bend', function (int $seed): void {
     $file = Jobs::wandering($seed, 1 + $seed % 14);
@@ -176,7 +177,7 @@ it('dimensions each leg, the parts of each skewed one, and numbers each bend', f
     foreach (array_count_values($due) as $words => $count) {
         expect($shown[$words] ?? 0)->toBeGreaterThanOrEqual($count, "seed {$seed}: {$words}");
     }
-})->with(range(1, 60));
+})->with(fn (): array => Seeds::of(1, 60));
 
 it('is of runs with corners', function (): void {
     $job = Job::read(JobFile::decode(Cases::json('hang-length')));

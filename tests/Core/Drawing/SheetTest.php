@@ -19,6 +19,7 @@ use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Tests\Cases;
 use Tests\Jobs;
+use Tests\Seeds;
 use Tests\Sheets;
 
 /** A tube along x at no height, and one along y at a height, both through the middle of the paper. */
@@ -138,7 +139,7 @@ it('lets no text lie on another, whatever the run', function (int $seed): void {
             }
         }
     }
-})->with(range(1, 100));
+})->with(fn (): array => Seeds::of(1, 100));
 
 it('dimensions each leg of a run along the axes once', function (): void {
     $job = Job::read(Jobs::file(

@@ -13,6 +13,7 @@ use Bowline\Harness\BoardLayout;
 use Bowline\Harness\BoardSegment;
 use Bowline\Job\Units;
 use Tests\Harnesses;
+use Tests\Seeds;
 
 /*
  * The board: every trunk as long as it is in space, nothing across anything else, whatever the harness.
@@ -91,7 +92,7 @@ it('lays every length of trunk as long as it is, once, and nothing over anything
         array_filter($board->marks, static fn ($mark): bool => $mark->kind === 'break'),
     ));
     expect(array_filter($letters, static fn (int $times): bool => $times !== 2))->toBe([]);
-})->with(range(1, 200));
+})->with(fn (): array => Seeds::of(1, 200));
 
 it('has every connector, where its trunk ends or at the end of its way from one', function (): void {
     $file = Harnesses::file(

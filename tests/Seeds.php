@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+/**
+ * Which of many random cases a run of the tests looks at: the first part of them, so that bin/test stays quick, or all
+ * of them with BOWLINE_ALL_SEEDS=yes.
+ */
+final class Seeds
+{
+    /** Part of the cases that an ordinary run looks at. */
+    private const PART = 0.25;
+
+    /** @return non-empty-list<int> */
+    public static function of(int $from, int $to): array
+    {
+        return range($from, $from + self::most($to - $from + 1) - 1);
+    }
+
+    /** Returns how many of a number of cases are looked at. */
+    public static function most(int $all): int
+    {
+        return getenv('BOWLINE_ALL_SEEDS') === 'yes' ? $all : max(1, (int) ceil($all * self::PART));
+    }
+}

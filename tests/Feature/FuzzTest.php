@@ -8,6 +8,7 @@ use Tests\Fuzz\Fuzzer;
 use Tests\Fuzz\JobFiles;
 use Tests\Fuzz\RunEdits;
 use Tests\Fuzz\SchemaBodies;
+use Tests\Seeds;
 
 /*
  * Random input with fixed seeds; bin/fuzz takes any, and as much as is wanted.
@@ -23,9 +24,9 @@ it('refuses what it cannot take in plain words', function (Fuzzer $fuzzer, int $
     }
     expect($failures)->toBe([]);
 })->with([
-    'job files' => fn () => [new JobFiles, 250],
-    'edits of runs' => fn () => [new RunEdits, 84],
-    'what is brought in' => fn () => [new BroughtInFiles, 1200],
+    'job files' => fn () => [new JobFiles, Seeds::most(400)],
+    'edits of runs' => fn () => [new RunEdits, Seeds::most(160)],
+    'what is brought in' => fn () => [new BroughtInFiles, Seeds::most(2000)],
 ]);
 
 /** Requests of one seed. */
@@ -171,7 +172,7 @@ it('answers no request with an error of its own', function (int $seed): void {
     [$first, $count] = array_map(
         static fn (string $name, int $usual): int => (int) (getenv($name) ?: $usual),
         ['FUZZ_FIRST', 'FUZZ_COUNT'],
-        [1, 12],
+        [1, Seeds::most(20)],
     );
 
     return range($first, $first + $count - 1);

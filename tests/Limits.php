@@ -15,7 +15,7 @@ use stdClass;
 final class Limits
 {
     /** A tube with a flange of 60 at its start, and another with one of 50 at a port so far beside. */
-    private static function besideAnother(float $apart): stdClass
+    public static function besideAnother(float $apart): stdClass
     {
         $flange = static fn (float $od): array => ['type' => 'flange', 'od' => $od, 'thickness' => 8, 'bore' => 13];
         $file = Jobs::file([], ['at' => [0, 0, 300]], ['from' => ['port' => 'pump.out', 'end' => $flange(60)]]);

@@ -43,7 +43,7 @@ $branched = static function (array $branch, array $main = [], array $pipe = [60,
 // A bend of R 100 begins at 300 and is 50π long; 300 are straight behind it.
 $bent = ['to' => ['at' => [400, 400, 0]], 'route' => ['kind' => 'corners', 'stops' => [['at' => [400, 0, 0]]]]];
 $supported = static function (array $stops, array $to, float $spacing, array $clamps = []): stdClass {
-    $file = Jobs::file($stops, $to, ['clamps' => $clamps]);
+    $file = Jobs::file(array_values($stops), $to, ['clamps' => $clamps]);
     $file->stock[0]->support_spacing = $spacing;
 
     return $file;

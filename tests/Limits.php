@@ -488,7 +488,7 @@ final class Limits
     }
 
     /** A cable of 1100 from a thing that slides along x to where its ends are 700 apart, from 1000. */
-    private static function sliding(float $length, array $stock = [], array $surroundings = []): stdClass
+    public static function sliding(float $length, array $stock = [], array $surroundings = []): stdClass
     {
         $file = self::line(1000, ['kind' => 'hang', 'length' => $length], $stock);
         $file->fittings = [

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Rules\Remedy;
+use Bowline\Rules\Rules;
+use Bowline\Rules\Severity;
+use Tests\Blocks;
+use Tests\Jobs;
+use Tests\Limits;
+use Tests\Words;
+
+/*
+ * What the rules of channels in a block of 200 × 100 × 60 about the origin, of sections that are not round, and of
+ * hoses say, where, by which numbers, and all that they suggest.
+ */
+
+/** A groove of a tube of 8, half of it deep. */
+$groove = static fn (array $channel): array => [
+    ...$channel, 'body' => ['as' => 'groove', 'in' => 'block', 'depth' => 4, 'over' => 5],
+];
+/** A hose over 1000 that slides to where it spans 700. */
+$sliding = static function (array $route, array $stock = []): stdClass {
+    $file = Limits::sliding($route['length'], $stock);
+    $file->runs[0]->route = Jobs::object($route);
+
+    return $file;
+};
+// Up in a bend of R 20 at x −60, along the top at z 25, and down again: the leg along it is from −40 to 40.
+$bridge = Blocks::around([Blocks::through(
+    [-100, 0, 0], [[-60, 0, 0], [-60, 0, 25], [60, 0, 25], [60, 0, 0]], [100, 0, 0],
+)]);
+$sag = static fn (float $a): float => $a * (cosh(350 / $a) - 1);
+$tight = Limits::catenaryParameter(700, 1100);
+$bad = Severity::Violation;
+
+it('says what is wrong, where and by how much, and what might cure it', function (mixed ...$said): void {
+    Words::expect(...$said);
+})->with([
+    // The bottom of the groove is at z 26, the top of the channel at 25.
+    'a channel under a groove' => [
+        'thin-wall', Blocks::around([
+            Blocks::through([0, -50, 21], [], [0, 50, 21]), $groove(Blocks::through([-100, 0, 30], [], [100, 0, 30])),
+        ]), $bad, 'Thin wall to Channel 2. 1 mm is left; 2 mm is needed.', [0, 0, 26], [50, 50], [1, 2], [], 'leg 1',
+    ],
+    'a groove over a channel' => [
+        'thin-wall', Blocks::around([
+            $groove(Blocks::through([-100, 0, 30], [], [100, 0, 30])), Blocks::through([0, -50, 21], [], [0, 50, 21]),
+        ]), $bad, 'Thin wall to Channel 2. 1 mm is left; 2 mm is needed.', [0, 0, 26], [100, 100], [1, 2], [], 'leg 1',
+    ],
+    'a groove into a channel' => [
+        'thin-wall', Blocks::around([
+            $groove(Blocks::through([-100, 0, 30], [], [100, 0, 30])), Blocks::through([0, -50, 25], [], [0, 50, 25]),
+        ]), $bad, 'It cuts into Channel 2. By 3 mm; a wall of 2 mm is needed.', [0, 0, 26], [100, 100], [-3, 2],
+        ['Let it open into Channel 2'], 'leg 1',
+    ],
+    'channels that are drilled straight' => [
+        'thin-wall', Blocks::around([
+            Blocks::through([-100, 0, 0], [], [0, 0, 0]), Blocks::through([-50, -50, 3], [], [-50, 50, 3]),
+        ]), $bad, 'It cuts into Channel 2. By 5 mm; a wall of 2 mm is needed.', [-50, 0, 0], [50, 50], [-5, 2],
+        ['Let it open into Channel 2'], 'leg 1',
+    ],
+    // 30 wide and 20 high: the hard way it needs half as much again.
+    'a bend the hard way' => [
+        'bend-radius', Jobs::file([['at' => [0, 0, 300]], ['at' => [400, 0, 300]]], ['at' => [400, 400, 300]], [
+            'section' => ['shape' => 'rectangle', 'width' => 30, 'height' => 20, 'wall' => 2, 'corner_radius' => 3],
+        ]), $bad, 'Bend 2 is too tight. R 30; this tube needs at least R 36.', [400, 0, 300],
+        [560 + 15 * M_PI, 560 + 30 * M_PI], [30, 36], ['Use R 36', 'Use R 36 at every corner'], 'bend 1',
+    ],
+    // 13.4 short, and 2, 8 and 20 % of 1003, in whole millimetres.
+    'a cable that is short' => [
+        'too-short', Limits::line(1003, ['kind' => 'hang', 'length' => 989.6]), $bad,
+        'It does not reach. There are 989.6 mm to span 1003 mm; it is drawn straight.', [501.5, 0, 0], [0, 1003],
+        [989.6, 1003], ['Make it 34 mm longer', 'Make it 94 mm longer', 'Make it 214 mm longer'], 'run',
+    ],
+    // A catenary is tightest at its lowest point, with R = a.
+    'a cable that is tight where it is nearest' => [
+        'moving-radius', Limits::sliding(1100, [
+            'bend' => ['radius' => 60, 'min_radius' => 24, 'min_straight' => 0, 'moving_radius' => 300],
+        ]), $bad,
+        sprintf(
+            'It is bent too tightly while it moves. At 100 %% of the movement its radius is %s mm; a hose that moves '.
+            'needs at least R 300.', round($tight, 2),
+        ),
+        [650, 0, -$sag($tight)], [550, 550], [$tight, 300], [], 'run',
+    ],
+    'a cable that is too short to follow' => [
+        'moving-reach', $sliding(['kind' => 'hang', 'length' => 990]), $bad,
+        'It does not reach over the whole movement. At 0 % of the movement there are 990 mm to span 1000 mm.',
+        [1000, 0, 0], [0, 1000], [990, 1000], [], 'run',
+    ],
+    // As it is drawn it is 1000: 2, 5, 10, 20, 35 and 60 % more.
+    'a hose that is too short to follow' => [
+        'moving-reach', $sliding(['kind' => 'spring', 'length' => 990]), $bad,
+        'It does not reach over the whole movement. At 0 % of the movement there are 990 mm to span 1000 mm.',
+        [1000, 0, 0], [0, 1000], [990, 1000], [
+            'Use a hose of 1020 mm', 'Use a hose of 1050 mm', 'Use a hose of 1100 mm', 'Use a hose of 1200 mm',
+            'Use a hose of 1350 mm', 'Use a hose of 1600 mm',
+        ], 'run',
+    ],
+    'a hose that is sold in some lengths' => [
+        'moving-reach', $sliding(['kind' => 'spring', 'length' => 990], ['lengths' => [900, 1500, 1200]]), $bad,
+        'It does not reach over the whole movement. At 0 % of the movement there are 990 mm to span 1000 mm.',
+        [1000, 0, 0], [0, 1000], [990, 1000], ['Use a hose of 1200 mm', 'Use a hose of 1500 mm'], 'run',
+    ],
+]);
+
+it('moves what is near a wall by what is missing and a tenth, half as much again, and more', function () use ($bridge): void {
+    $laid = Jobs::laid($bridge);
+    [$finding] = Rules::all()['thin-wall']->check($laid);
+    $labels = $ways = [];
+    /** @var Remedy $remedy */
+    foreach (Rules::all()['thin-wall']->remedies($finding, $laid) as $remedy) {
+        $labels[] = $remedy->label;
+        $ways[$remedy->way][] = $remedy;
+    }
+    // 1 is missing. Of its four corners the two that are nearest.
+    $wanted = [];
+    foreach (['leg 2', 'leg 3', 'corner 2', 'corner 1'] as $what) {
+        array_push($wanted, ...array_map(
+            static fn (string $by): string => "Move $what $by mm along −z", ['1.1', '1.65', '2.75'],
+        ));
+    }
+    // A single one of each way is offered.
+    expect($labels)->toBe($wanted)->and(array_map(count(...), array_values($ways)))->toBe([3, 3, 3, 3]);
+    // Leg 3 is taken along with both of its corners.
+    expect(array_map(
+        static fn (stdClass $stop): float => (float) $stop->at[2], $ways['leg 3along −z'][2]->item->route->stops,
+    ))->toEqualWithDelta([0, 22.25, 22.25, 0], 1e-9);
+});
+
+it('opens a channel into one more, and leaves those that it opens into already', function (): void {
+    $first = Blocks::through([-100, 0, 0], [], [0, 0, 0]);
+    $laid = Jobs::laid(Blocks::around([
+        [...$first, 'body' => ['as' => 'channel', 'in' => 'block', 'over' => 5, 'meets' => ['c3']]],
+        Blocks::through([-50, -50, 3], [], [-50, 50, 3]), Blocks::through([-20, -50, 0], [], [-20, 50, 0]),
+    ]));
+    $found = Rules::all()['thin-wall']->check($laid);
+    expect($found)->toHaveCount(1);
+    [$open] = [...Rules::all()['thin-wall']->remedies($found[0], $laid)];
+    expect($open->item->body->meets)->toBe(['c3', 'c2']);
+});

@@ -36,13 +36,11 @@ function List() {
   const [role, setRole] = useState<Role>('viewer');
   const [link, setLink] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
-  const attempt = async (doing: () => Promise<void>) => {
-    setFault(null);
-    try {
-      await doing();
-    } catch (reason) {
-      setFault(reasonOf(reason));
-    }
+  /** Returns whether it was done. */
+  const attempt = async (doing: () => Promise<void>): Promise<boolean> => {
+    const reason = await doing().then(() => null, reasonOf);
+    setFault(reason);
+    return reason === null;
   };
   const give = (to: string, one: Role | undefined) =>
     attempt(async () => {
@@ -62,7 +60,7 @@ function List() {
   const isOwned = may(me, 'own');
   const add = (event: FormEvent) => {
     event.preventDefault();
-    void give(email, role).then(() => setEmail(''));
+    void give(email, role).then((isDone) => isDone && setEmail(''));
   };
   return (
     <>

@@ -15,14 +15,13 @@ export function PeoplePage() {
   const client = useQueryClient();
   const [fault, setFault] = useState<string | null>(null);
   const { data, error } = useQuery({ queryKey: ['people'], queryFn: api.people, staleTime: 0 });
-  const act = async (doing: Promise<unknown>) => {
+  /** Returns whether it was done. */
+  const act = async (doing: Promise<unknown>): Promise<boolean> => {
     setFault(null);
-    try {
-      await doing;
-    } catch (reason) {
-      setFault(reasonOf(reason));
-    }
+    const reason = await doing.then(() => null, reasonOf);
+    setFault(reason);
     await client.invalidateQueries({ queryKey: ['people'] });
+    return reason === null;
   };
   const isLed = may(me, 'lead');
   return (
@@ -33,6 +32,7 @@ export function PeoplePage() {
           {fault}
         </p>
       )}
+      {data === undefined && error === null && <p className="quiet">Reading…</p>}
       {data !== undefined && (
         <table className="table table-sm" aria-label="People of the team">
           <thead>
@@ -101,15 +101,16 @@ function PersonRow({ person, isLed, onChange }: RowProps) {
   );
 }
 
-function Invite({ onInvite }: { onInvite: (body: { name: string; email: string; role: Role }) => Promise<void> }) {
+function Invite({ onInvite }: { onInvite: (body: { name: string; email: string; role: Role }) => Promise<boolean> }) {
   const [name, setName] = useState('');
   const [email, setEmail] = useState('');
   const [role, setRole] = useState<Role>('designer');
   const invite = async (event: FormEvent) => {
     event.preventDefault();
-    await onInvite({ name, email, role });
-    setName('');
-    setEmail('');
+    if (await onInvite({ name, email, role })) {
+      setName('');
+      setEmail('');
+    }
   };
   return (
     <form className="invite" onSubmit={(event) => void invite(event)} aria-label="Invite somebody">

@@ -9,6 +9,7 @@ use App\Models\Step;
 use App\People\EditRights;
 use App\People\People;
 use App\People\Trail;
+use App\People\TrailKind;
 use Bowline\Job\Node;
 
 /** The steps of a job in order, for undo and redo. */
@@ -44,7 +45,7 @@ final readonly class Steps
             'changes' => $changes, 'token' => $token, 'made_at' => now(), 'user_id' => $user?->id,
             'made_by' => $user?->name, 'undoes' => $undoes,
         ]);
-        Trail::note('edit', $name, $job, ['step' => $job->step, 'changes' => array_map(
+        Trail::note(TrailKind::Edit, $name, $job, ['step' => $job->step, 'changes' => array_map(
             static fn (Change $change): array => [
                 'list' => $change->list, 'id' => $change->id, 'before' => $change->before, 'after' => $change->after,
             ], $changes,
@@ -67,7 +68,7 @@ final readonly class Steps
                     ), $changes,
                 ) : $changes);
                 $this->put($job, $changes, $back);
-                Trail::note('edit', ($back ? 'Undo: ' : 'Redo: ').$step->name, $job, ['step' => $step->number]);
+                Trail::note(TrailKind::Edit, ($back ? 'Undo: ' : 'Redo: ').$step->name, $job, ['step' => $step->number]);
                 $job->step = $back ? $step->number - 1 : $step->number;
             }
             if ($steps->isNotEmpty()) {

@@ -85,7 +85,7 @@ final readonly class SignIn
         $isRight = Hash::check($password, $user->password ?? self::NOBODY);
         if ($user === null || ! $isRight || ! $user->mayComeIn()) {
             $this->count($keys);
-            Trail::note('sign-in', 'A sign-in was refused', null, [
+            Trail::note(TrailKind::SignIn, 'A sign-in was refused', null, [
                 'email' => $email, 'from' => $request->ip(),
             ], $user);
             throw JobError::at('/password', 'this e-mail address and password do not go together');
@@ -119,7 +119,7 @@ final readonly class SignIn
         $this->refuseTooMany($keys);
         if (! Totp::take($user, $code)) {
             $this->count($keys);
-            Trail::note('sign-in', 'A code was refused', null, ['from' => $request->ip()], $user);
+            Trail::note(TrailKind::SignIn, 'A code was refused', null, ['from' => $request->ip()], $user);
             throw JobError::at('/code', 'this code does not hold (any more); wait for the next');
         }
         $this->enter($request, $user);
@@ -141,12 +141,12 @@ final readonly class SignIn
             self::USER => $user->id, self::EPOCH => $user->sessions_epoch, self::SHARED => $shared,
         ]);
         People::current()->user = $user;
-        Trail::note('sign-in', 'Signed in', null, ['from' => $request->ip()], $user);
+        Trail::note(TrailKind::SignIn, 'Signed in', null, ['from' => $request->ip()], $user);
     }
 
     public function leave(Request $request): void
     {
-        Trail::note('sign-in', 'Signed out');
+        Trail::note(TrailKind::SignIn, 'Signed out');
         $request->session()->invalidate();
         People::current()->user = null;
     }

@@ -19,11 +19,10 @@ final class Trail
     /**
      * Notes something, where people sign in.
      *
-     * @param  string  $event  "edit", "export", "sign-in" …
      * @param  array<string, mixed>  $details
      */
     public static function note(
-        string $event,
+        TrailKind $kind,
         string $words,
         ?Job $job = null,
         array $details = [],
@@ -33,7 +32,7 @@ final class Trail
             return;
         }
         $user = $by ?? People::user();
-        $entry = activity(self::ofTeam($job->team_id ?? $user->team_id ?? 0))->event($event)->withProperties([
+        $entry = activity(self::ofTeam($job->team_id ?? $user->team_id ?? 0))->event($kind->value)->withProperties([
             ...$details, 'by' => $user->name ?? 'nobody who has signed in', 'job' => $job?->name,
         ]);
         if ($job !== null) {

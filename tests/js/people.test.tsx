@@ -301,7 +301,15 @@ describe('the people of a job', () => {
 
 describe('what was done', () => {
   const entry = (id: number) =>
-    ({ id, at: '2026-11-29T12:00:00Z', by: 'Maud', job: 'Skid', words: `Step ${id}`, details: {} }) as TrailEntry;
+    ({
+      id,
+      at: '2026-11-29T12:00:00Z',
+      by: 'Maud',
+      event: 'edit',
+      job: 'Skid',
+      words: `Step ${id}`,
+      details: {},
+    }) as TrailEntry;
 
   test('is asked for by what, whom and when, and saved the same', async () => {
     me('lead');

@@ -12,6 +12,7 @@ use App\People\SignIn;
 use App\People\TokenScope;
 use App\People\Totp;
 use App\People\Trail;
+use App\People\TrailKind;
 use Bowline\Drawing\Sheet\QrCode;
 use Bowline\Job\JobError;
 use Bowline\Job\Node;
@@ -80,7 +81,7 @@ final readonly class AccountController
             'second_factor_at' => now(), 'recovery_codes' => array_map(Totp::hashOf(...), $codes),
         ])->save();
         $user->tellOf('A second factor was put on.');
-        Trail::note('account', 'Put on a second factor');
+        Trail::note(TrailKind::Account, 'Put on a second factor');
 
         return response()->json(['recovery_codes' => $codes]);
     }
@@ -90,7 +91,7 @@ final readonly class AccountController
         $user = self::sure(RequestBody::of($request, 'ownPassword')->get('password'));
         $user->forceFill(['second_factor' => null, 'second_factor_at' => null, 'recovery_codes' => null])->save();
         $user->tellOf('The second factor was taken off.');
-        Trail::note('account', 'Took off the second factor');
+        Trail::note(TrailKind::Account, 'Took off the second factor');
 
         return response()->noContent();
     }
@@ -112,7 +113,7 @@ final readonly class AccountController
         $made = self::person()->createToken(
             $name, $scopes, now()->addDays(min(self::TOKEN_DAYS, is_int($days) ? $days : 1)),
         );
-        Trail::note('account', 'Made a token: '.$name, null, ['scopes' => $scopes]);
+        Trail::note(TrailKind::Account, 'Made a token: '.$name, null, ['scopes' => $scopes]);
 
         return response()->json([
             ...self::token($made->accessToken), 'text' => $made->plainTextToken,
@@ -122,7 +123,7 @@ final readonly class AccountController
     public function revokeToken(int $token): Response
     {
         self::person()->tokens()->whereKey($token)->delete();
-        Trail::note('account', 'Took back a token');
+        Trail::note(TrailKind::Account, 'Took back a token');
 
         return response()->noContent();
     }

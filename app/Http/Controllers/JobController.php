@@ -17,6 +17,7 @@ use App\People\Ability;
 use App\People\JobPolicy;
 use App\People\People;
 use App\People\Trail;
+use App\People\TrailKind;
 use App\Settling\SettledShape;
 use Bowline\Drawing\JobPicture;
 use Bowline\Exchange\JobArchive;
@@ -141,7 +142,7 @@ final readonly class JobController
     {
         $job->refuseIfFrozen();
         $job->delete();
-        Trail::note('job', 'Deleted the job', $job);
+        Trail::note(TrailKind::Job, 'Deleted the job', $job);
 
         return response()->noContent();
     }
@@ -150,7 +151,7 @@ final readonly class JobController
     {
         $found = Job::onlyTrashed()->findOrFail($job);
         $found->restore();
-        Trail::note('job', 'Brought the job back', $found);
+        Trail::note(TrailKind::Job, 'Brought the job back', $found);
 
         return response()->noContent();
     }
@@ -162,7 +163,7 @@ final readonly class JobController
     private function keep(stdClass $file): Job
     {
         $job = $this->files->keep($file);
-        Trail::note('job', 'Began the job', $job);
+        Trail::note(TrailKind::Job, 'Began the job', $job);
 
         return $job;
     }

@@ -13,6 +13,7 @@ use App\People\JobPolicy;
 use App\People\People;
 use App\People\Role;
 use App\People\Trail;
+use App\People\TrailKind;
 use Bowline\Job\JobError;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\JsonResponse;
@@ -47,7 +48,7 @@ final readonly class PeopleController
             $from->team()->firstOrFail(), Role::from($body->get('role')->text()), $body->get('name')->text(),
             $body->get('email'), $from->name,
         );
-        Trail::note('people', sprintf('Invited %s as %s', $invited->name, $invited->role->value));
+        Trail::note(TrailKind::People, sprintf('Invited %s as %s', $invited->name, $invited->role->value));
 
         return response()->json($invited->forApi(), 201);
     }
@@ -74,7 +75,7 @@ final readonly class PeopleController
         if ($body->find('again')?->value === true && $one->password === null) {
             $this->invitations->mail($one, $from->name);
         }
-        Trail::note('people', sprintf(
+        Trail::note(TrailKind::People, sprintf(
             '%s is %s%s', $one->name, $one->role->value, $isDisabled === true ? ', locked out' : '',
         ));
 
@@ -102,7 +103,7 @@ final readonly class PeopleController
         } else {
             JobMember::query()->updateOrCreate(['job_id' => $job->id, 'user_id' => $one->id], ['role' => $role]);
         }
-        Trail::note('people', sprintf('%s: %s in this job', $one->name, $role->value ?? 'no role of their own'), $job);
+        Trail::note(TrailKind::People, sprintf('%s: %s in this job', $one->name, $role->value ?? 'no role of their own'), $job);
 
         return response()->json(self::people($job));
     }
@@ -116,7 +117,7 @@ final readonly class PeopleController
         Job::query()->whereKey($job->id)->toBase()->update([
             'share_hash' => $link === null ? null : hash('sha256', $link),
         ]);
-        Trail::note('people', $isOn ? 'Shared it by a link' : 'Ended its link', $job);
+        Trail::note(TrailKind::People, $isOn ? 'Shared it by a link' : 'Ended its link', $job);
 
         return response()->json(['link' => $link === null ? null : url('/shared/'.$link)]);
     }

@@ -9,6 +9,7 @@ use App\Models\Job;
 use App\Models\Remark;
 use App\People\People;
 use App\People\Trail;
+use App\People\TrailKind;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -35,7 +36,7 @@ final readonly class RemarkController
             'words' => trim($body->get('words')->text()), 'made_at' => now(),
             'made_by' => People::name($body->get('by')->text()),
         ]);
-        Trail::note('remark', 'Remark: '.$remark->words, $job, ['remark' => $remark->id]);
+        Trail::note(TrailKind::Remark, 'Remark: '.$remark->words, $job, ['remark' => $remark->id]);
 
         return response()->json($remark->forApi(), 201);
     }
@@ -58,7 +59,7 @@ final readonly class RemarkController
                 : ['resolved_at' => null, 'resolved_by' => null]);
         }
         $found->save();
-        Trail::note('remark', 'Remark answered or settled: '.$found->words, $job, [
+        Trail::note(TrailKind::Remark, 'Remark answered or settled: '.$found->words, $job, [
             'remark' => $found->id, 'answer' => $answer, 'settled' => $isResolved,
         ]);
 

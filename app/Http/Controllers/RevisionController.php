@@ -12,6 +12,7 @@ use App\Models\Revision;
 use App\Models\RevisionFile;
 use App\People\People;
 use App\People\Trail;
+use App\People\TrailKind;
 use App\Revisions\HashChain;
 use App\Revisions\Issuing;
 use App\Revisions\OpenPoints;
@@ -54,7 +55,7 @@ final readonly class RevisionController
             $job, $body->get('name')->text(), People::name($body->get('by')->text()),
             $body->find('note')?->text() ?? '',
         );
-        Trail::note('issue', 'Issued revision '.$revision->name, $job, ['note' => $revision->note]);
+        Trail::note(TrailKind::Issue, 'Issued revision '.$revision->name, $job, ['note' => $revision->note]);
 
         return response()->json(self::forApi($revision, false, true), 202);
     }
@@ -90,7 +91,7 @@ final readonly class RevisionController
                 'made_by' => People::name($body->find('by')?->text() ?? ''),
             ]);
         }
-        Trail::note('made', sprintf(
+        Trail::note(TrailKind::Made, sprintf(
             '%s of revision %s: %s', $part, $revision->name, $body->get('made')->value === true ? 'made' : 'not made',
         ), $job);
 

@@ -13,6 +13,7 @@ use App\People\Passwords;
 use App\People\People;
 use App\People\SignIn;
 use App\People\Trail;
+use App\People\TrailKind;
 use Bowline\Job\JobError;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -96,7 +97,7 @@ final readonly class SignInController
                 $user->forceFill(['password' => $password])->save();
                 $user->signOutEverywhere();
                 $user->tellOf('A new password was chosen by the link that was sent to you.');
-                Trail::note('sign-in', 'Chose a new password by a link', null, [], $user);
+                Trail::note(TrailKind::SignIn, 'Chose a new password by a link', null, [], $user);
             },
         );
 

@@ -14,6 +14,7 @@ use App\People\RouteAccess;
 use App\People\SignIn;
 use App\People\TokenScope;
 use App\People\Trail;
+use App\People\TrailKind;
 use Closure;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\Request;
@@ -64,7 +65,7 @@ final readonly class KnownPerson
         if ($response->isSuccessful() && str_starts_with(
             $response->headers->get('Content-Disposition') ?? '', 'attachment',
         )) {
-            Trail::note('export', 'Took away '.Str::after($request->path(), 'api/'), $job, [
+            Trail::note(TrailKind::Export, 'Took away '.Str::after($request->path(), 'api/'), $job, [
                 'query' => $request->query->all(),
             ]);
         }

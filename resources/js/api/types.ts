@@ -7178,7 +7178,7 @@ export interface TrailEntry {
   id: number;
   at: string;
   by: string;
-  event: string;
+  event: "edit" | "issue" | "remark" | "made" | "export" | "job" | "people" | "sign-in" | "account";
   job: string | null;
   words: string;
   /**

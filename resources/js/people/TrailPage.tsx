@@ -1,23 +1,25 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, files } from '../api/client';
+import type { TrailEntry } from '../api/types';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { reasonOf } from './Gate';
 import { PeopleFrame } from './PeopleFrame';
 
-const WHAT: readonly (readonly [string, string])[] = [
-  ['', 'everything'],
-  ['edit', 'changes of jobs'],
-  ['issue', 'issues'],
-  ['remark', 'remarks'],
-  ['made', 'parts made'],
-  ['export', 'files taken away'],
-  ['job', 'jobs begun, deleted'],
-  ['people', 'people and links'],
-  ['sign-in', 'signing in and out'],
-  ['account', 'second factors, tokens'],
-];
+/** Every kind of what is told, in words. */
+const KINDS: Record<TrailEntry['event'], string> = {
+  edit: 'changes of jobs',
+  issue: 'issues',
+  remark: 'remarks',
+  made: 'parts made',
+  export: 'files taken away',
+  job: 'jobs begun, deleted',
+  people: 'people and links',
+  'sign-in': 'signing in and out',
+  account: 'second factors, tokens',
+};
+const WHAT: [string, string][] = [['', 'everything'], ...Object.entries(KINDS)];
 
 /** Who did what, when, with what there was before and after. */
 export function TrailPage() {

@@ -1,4 +1,4 @@
-import { describe, expect, test, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { Refused, Unreachable } from '../../resources/js/api/client';
 import { newest } from '../../resources/js/job/newest';
 
@@ -109,5 +109,62 @@ describe('newest', () => {
     await questions.settled();
     expect(why).toEqual(said);
     expect(taken).toEqual(['two']);
+  });
+
+  describe('between an answer and the next question', () => {
+    beforeEach(() => vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'performance'] }));
+    afterEach(() => vi.useRealTimers());
+
+    /** Asks 1, wants 2 while it is answered after some time, ms. */
+    const answeredAfter = async (time: number) => {
+      const { ask, asked, next } = server();
+      const questions = newest(ask, vi.fn());
+      questions.want(1);
+      questions.want(2);
+      await vi.advanceTimersByTimeAsync(time);
+      next().answer('one');
+      await vi.advanceTimersByTimeAsync(0);
+      return { questions, asked, next };
+    };
+
+    test.each([
+      // As long as the answer took, and no longer than 150 ms.
+      [20, 20],
+      [90, 90],
+      [150, 150],
+      [800, 150],
+    ])('that took %d ms it waits %d ms', async (took, waits) => {
+      const { asked } = await answeredAfter(took);
+      await vi.advanceTimersByTimeAsync(waits - 1);
+      expect(asked).toEqual([1]);
+      await vi.advanceTimersByTimeAsync(1);
+      expect(asked).toEqual([1, 2]);
+    });
+
+    test('it does not wait where a drop waits for it', async () => {
+      const { questions, asked, next } = await answeredAfter(100);
+      const settled = vi.fn();
+      void questions.settled().then(settled);
+      await vi.advanceTimersByTimeAsync(0);
+      expect(asked).toEqual([1, 2]);
+      next().answer('two');
+      await vi.advanceTimersByTimeAsync(0);
+      expect(settled).toHaveBeenCalled();
+    });
+
+    test('it takes the newest that comes while it waits', async () => {
+      const { questions, asked } = await answeredAfter(100);
+      questions.want(3);
+      await vi.advanceTimersByTimeAsync(100);
+      expect(asked).toEqual([1, 3]);
+    });
+
+    test('a stop ends the wait, and nothing is asked', async () => {
+      const { questions, asked } = await answeredAfter(100);
+      questions.stop();
+      await questions.settled();
+      expect(asked).toEqual([1]);
+      expect(vi.getTimerCount()).toBe(0);
+    });
   });
 });

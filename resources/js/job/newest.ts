@@ -1,8 +1,13 @@
 import { Refused, Unreachable } from '../api/client';
 
+/** Longest pause between an answer and the next question, ms. */
+const LONGEST_PAUSE = 150;
+
 /**
  * Asks one question at a time, always the newest: questions that were replaced meanwhile are never asked, and no answer
- * is taken after a stop.
+ * is taken after a stop. Between an answer and the next question it waits as long as the answer took, so that one drag
+ * keeps the server busy half of the time at most, and many drags do not keep each other waiting; the last question,
+ * which a drop waits for, is asked at once.
  */
 export function newest<Question, Answer>(
   ask: (question: Question) => Promise<Answer>,
@@ -12,11 +17,24 @@ export function newest<Question, Answer>(
   let wanted: Question | null = null;
   let asking: Promise<void> | null = null;
   let stopped = false;
+  /** Whether somebody waits for the newest answer. */
+  let isAwaited = false;
+  let endPause: () => void = () => undefined;
+
+  const pause = (time: number) =>
+    new Promise<void>((resolve) => {
+      const timer = setTimeout(resolve, time);
+      endPause = () => {
+        clearTimeout(timer);
+        resolve();
+      };
+    });
 
   const work = async () => {
     while (wanted !== null && !stopped) {
       const question = wanted;
       wanted = null;
+      const asked = performance.now();
       try {
         const answer = await ask(question);
         if (!stopped) {
@@ -27,6 +45,9 @@ export function newest<Question, Answer>(
           refuse(error.message);
         }
       }
+      if (!stopped && !isAwaited) {
+        await pause(Math.min(performance.now() - asked, LONGEST_PAUSE));
+      }
     }
     asking = null;
   };
@@ -34,16 +55,20 @@ export function newest<Question, Answer>(
   return {
     want(question: Question) {
       wanted = question;
+      isAwaited = false;
       asking ??= work();
     },
     /** Resolves when the newest question has been answered. */
     settled: async () => {
+      isAwaited = true;
+      endPause();
       while (asking !== null) {
         await asking;
       }
     },
     stop() {
       stopped = true;
+      endPause();
     },
   };
 }

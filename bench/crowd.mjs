@@ -1,9 +1,11 @@
 // How long designers wait who work at the same time behind nginx and PHP-FPM:
 // node bench/crowd.mjs [SECONDS] [DESIGNERS] [READERS]. Fifty designers in twenty jobs: each drags twice a minute for
-// four seconds (eight previews a second), keeps what was dragged, edits twice more, and asks each second whether
-// anything is new; some open a job or take a STEP file away. After that five hundred readers as well, who ask every two
-// seconds (0: no second part). autocannon sends it all. Asked for: no error, 95th percentiles of edits within 250 ms
-// and of previews within 120 ms, on two processors.
+// four seconds, keeps what was dragged, edits twice more, and asks each second whether anything is new; some open a job
+// or take a STEP file away. A drag asks as the browser does (resources/js/job/newest.ts): for previews and for what is
+// nearest, one of each at a time, with pauses as long as the answer took, or three times as long. After that five
+// hundred readers as well, who ask every two seconds (0: no second part). Drags are sent by fetch, all else by
+// autocannon. Asked for: no error, 95th percentiles of edits within 250 ms and of previews within 120 ms, on two
+// processors.
 import { execFileSync } from 'node:child_process';
 import autocannon from 'autocannon';
 import { behindNginx, until, wait } from './nginx.mjs';
@@ -11,7 +13,9 @@ import { recordRatio } from './record.mjs';
 
 const [SECONDS, DESIGNERS, READERS] = [300, 50, 500].map((usual, place) => Number(process.argv[2 + place] ?? usual));
 const JOBS = Math.ceil(DESIGNERS / 2.5);
-const DRAG = { connections: 1, connectionRate: 8, amount: 32 };
+/** How long a drag is, s; time of an answer beyond which a pause gets no longer, ms; pauses by the time of answers. */
+const [DRAG, LONGEST] = [4, 150];
+const RESTS = { previews: 1, 'what is nearest': 3 };
 /** Times between two things that somebody does, s. */
 const [BETWEEN_DRAGS, BETWEEN_EDITS, BETWEEN_PRESENCES, BETWEEN_OPENINGS, BETWEEN_FILES] = [30, 30, 5, 600, 900];
 const MOST = { edits: 250, previews: 120 };
@@ -105,17 +109,39 @@ try {
           isReading = false;
         }
       };
-      const previews = Array.from({ length: DRAG.amount }, (_, step) => ({
-        body: JSON.stringify({
-          list: 'fittings',
-          id: block.id,
-          change: { do: 'move', by: [0, step % 20, 2] },
-          hold: 1,
-        }),
-      }));
+      let at = 0;
+      const by = () => [0, ++at % 20, 2];
+      const preview = () => ({ list: 'fittings', id: block.id, change: { do: 'move', by: by() }, hold: 1 });
+      const tried = () => {
+        const [, y, z] = by();
+        const [x0, y0, z0] = block.pose.at;
+        return { list: 'fittings', item: { ...block, pose: { ...block.pose, at: [x0, y0 + y, z0 + z] } } };
+      };
+      /** Asks one question at a time while a drag lasts, as the browser does. */
+      const whileDragging = async (kind, path, body) => {
+        taken[kind] ??= { times: [], errors: 0 };
+        for (const begun = performance.now(); performance.now() < begun + DRAG * 1000; ) {
+          const asked = performance.now();
+          const good = await fetch(address + job + path, {
+            method: 'POST',
+            headers: { 'Content-Type': 'application/json' },
+            body: JSON.stringify(body()),
+          }).then(
+            (answer) => answer.arrayBuffer().then(() => answer.ok),
+            () => false,
+          );
+          const took = performance.now() - asked;
+          taken[kind].times.push(took);
+          taken[kind].errors += good ? 0 : 1;
+          await wait(RESTS[kind] * Math.min(took, LONGEST));
+        }
+      };
       return [
         often(BETWEEN_DRAGS, async () => {
-          await send('previews', `${job}/preview/place`, { ...DRAG, method: 'POST', requests: previews });
+          await Promise.all([
+            whileDragging('previews', '/preview/place', preview),
+            whileDragging('what is nearest', '/nearest', tried),
+          ]);
           await edit();
         }),
         often(BETWEEN_EDITS, edit),

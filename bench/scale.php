@@ -14,9 +14,11 @@ const ASKED = ['an edit' => 250.0, 'a preview' => 120.0];
 
 /** By kind: how often somebody who works sends it, 1/s, and how long it computes, ms. */
 const KINDS = [
-    // Two drags of four seconds a minute, eight previews a second.
-    'a preview' => [64 / 60, 30.0],
-    'an edit' => [4 / 60, 32.0],
+    // Two drags of four seconds a minute: as many as were asked in that time of a server that holds them.
+    'a preview' => [68 / 60, 25.0],
+    'what is nearest' => [32 / 60, 23.0],
+    'an edit' => [4 / 60, 45.0],
+    'a job read again' => [5 / 60, 45.0],
     // Whether anything is new (public/live.php), and each five seconds who else is there.
     'a question' => [1.0, 0.8],
     'a presence' => [0.2, 7.3],

@@ -116,9 +116,9 @@ describe('newest', () => {
     afterEach(() => vi.useRealTimers());
 
     /** Asks 1, wants 2 while it is answered after some time, ms. */
-    const answeredAfter = async (time: number) => {
+    const answeredAfter = async (time: number, rests = 1) => {
       const { ask, asked, next } = server();
-      const questions = newest(ask, vi.fn());
+      const questions = newest(ask, vi.fn(), undefined, rests);
       questions.want(1);
       questions.want(2);
       await vi.advanceTimersByTimeAsync(time);
@@ -128,13 +128,15 @@ describe('newest', () => {
     };
 
     test.each([
-      // As long as the answer took, and no longer than 150 ms.
-      [20, 20],
-      [90, 90],
-      [150, 150],
-      [800, 150],
-    ])('that took %d ms it waits %d ms', async (took, waits) => {
-      const { asked } = await answeredAfter(took);
+      // As long as the answer took, and no longer than 150 ms; or three times as long.
+      [20, 1, 20],
+      [90, 1, 90],
+      [150, 1, 150],
+      [800, 1, 150],
+      [20, 3, 60],
+      [800, 3, 450],
+    ])('that took %d ms it waits %d times as long: %d ms', async (took, rests, waits) => {
+      const { asked } = await answeredAfter(took, rests);
       await vi.advanceTimersByTimeAsync(waits - 1);
       expect(asked).toEqual([1]);
       await vi.advanceTimersByTimeAsync(1);

@@ -1,18 +1,21 @@
 import { Refused, Unreachable } from '../api/client';
 
-/** Longest pause between an answer and the next question, ms. */
-const LONGEST_PAUSE = 150;
+/** Time of an answer beyond which a pause gets no longer, ms. */
+const LONGEST = 150;
 
 /**
  * Asks one question at a time, always the newest: questions that were replaced meanwhile are never asked, and no answer
  * is taken after a stop. Between an answer and the next question it waits as long as the answer took, so that one drag
  * keeps the server busy half of the time at most, and many drags do not keep each other waiting; the last question,
  * which a drop waits for, is asked at once.
+ *
+ * @param rests how many times as long as an answer took it waits
  */
 export function newest<Question, Answer>(
   ask: (question: Question) => Promise<Answer>,
   take: (answer: Answer, question: Question) => void,
   refuse: (why: string) => void = () => undefined,
+  rests = 1,
 ) {
   let wanted: Question | null = null;
   let asking: Promise<void> | null = null;
@@ -46,7 +49,7 @@ export function newest<Question, Answer>(
         }
       }
       if (!stopped && !isAwaited) {
-        await pause(Math.min(performance.now() - asked, LONGEST_PAUSE));
+        await pause(rests * Math.min(performance.now() - asked, LONGEST));
       }
     }
     asking = null;

@@ -3,6 +3,9 @@ import type { TriedItem } from '../api/types';
 import { newest } from './newest';
 import { useWorkbench } from './store';
 
+/** What is told beside a preview may be older than that: it is asked for half as often. */
+const RESTS = 3;
+
 /**
  * Asks about what is dragged, beside its preview, which does not wait for it; clears the answer when asking ends.
  *
@@ -17,7 +20,7 @@ export function useWhileDragging<Answer>(
 ): boolean {
   const item = useWorkbench((store) => store.trying?.item);
   const isAsking = (item !== undefined || isAlso) && isAllowed;
-  const asking = useMemo(() => (isAsking ? newest(ask, take) : null), [isAsking, ask, take]);
+  const asking = useMemo(() => (isAsking ? newest(ask, take, undefined, RESTS) : null), [isAsking, ask, take]);
   useEffect(() => {
     if (item !== undefined) {
       asking?.want(item);

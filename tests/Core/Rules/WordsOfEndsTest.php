@@ -113,6 +113,12 @@ it('says what is wrong, where and by how much, and what might cure it', function
         'The cap at the end does not fit. A dome goes round; the tube does not.', [400, 0, 300], [$end, $end], [0, 1],
         ['Make it 370 mm long', 'Make it half round', 'Close it with a flat cap', 'Leave the end open'], 'end 2 to',
     ],
+    'a spigot that goes into the bend' => [
+        'end-fit', $ends(['type' => 'cap', 'shape' => 'stepped', 'thickness' => 3, 'diameter' => 12, 'depth' => 380]),
+        $bad, 'The cap at the end does not fit. It goes 380 mm into the bore; only 370 mm is straight there.',
+        [400, 0, 300], [$end, $end], [370, 380],
+        ['Make it 370 mm long', 'Make it half round', 'Close it with a flat cap', 'Leave the end open'], 'end 2 to',
+    ],
     'bolt holes of another number' => [
         'joint-fit', $flanges(['holes' => ['count' => 6, 'circle' => 84, 'diameter' => 9]]), $bad,
         // A gasket of 2 lies between them.
@@ -296,6 +302,21 @@ it('says what is wrong, where and by how much, and what might cure it', function
         })(), $bad, 'It falls too little. It falls by 10 mm a metre here; 20 are asked for.', [500, 0, 1005],
         [0, hypot(1000, 10)], [10, 20], [], 'leg 1',
     ],
+]);
+
+it('says nothing of what fits', function (string $rule, stdClass $file): void {
+    expect(Rules::all()[$rule]->check(Jobs::laid($file)))->toBe([]);
+})->with([
+    'a spigot in the straight' => ['end-fit', $ends([
+        'type' => 'cap', 'shape' => 'stepped', 'thickness' => 3, 'diameter' => 12, 'depth' => 20,
+    ])],
+    'a dome on a tube' => ['end-fit', $ends(['type' => 'cap', 'shape' => 'domed'])],
+    'a spigot in a recess of its size' => ['joint-fit', $flanges(
+        ['face' => ['kind' => 'recess', 'diameter' => 20, 'height' => 2]],
+        ['face' => ['kind' => 'spigot', 'diameter' => 20, 'height' => 2]],
+    )],
+    'flanges turned to the next hole' => ['joint-fit', $flanges(['turn' => 90])],
+    'a branch in the middle' => ['branch-place', $branched(Tees::branch(200, [0, 0, 1]))],
 ]);
 
 it('says from where and how high it climbs on its way down', function (bool $isReversed): void {

@@ -105,6 +105,59 @@ it('says what is wrong, where and by how much, and what might cure it', function
     ],
 ]);
 
+it('offers one of each way, and no more lengths than can be read', function (
+    string $rule,
+    stdClass $file,
+    array $suggested,
+): void {
+    $laid = Jobs::laid($file);
+    [$finding] = Rules::all()[$rule]->check($laid);
+    $found = [];
+    /** @var Remedy $remedy */
+    foreach (Rules::all()[$rule]->remedies($finding, $laid) as $remedy) {
+        $found[] = [$remedy->label, $remedy->way];
+    }
+    expect($found)->toBe($suggested);
+})->with([
+    'a short leg' => [
+        'leg-room',
+        Jobs::file([['at' => [0, 0, 300]], ['at' => [75, 0, 300]]], ['at' => [75, 400, 300]]),
+        [
+            ['Ease bend 1 by 5 mm to R 25', null], ['Ease bend 2 by 5 mm to R 25', null],
+            ['Move corner 2 5 mm along +x', 'corner 2+x'], ['Move corner 2 5.8 mm along +x', 'corner 2+x'],
+            ['Move corner 2 7.5 mm along +x', 'corner 2+x'], ['Move corner 1 5 mm along −x', 'corner 1−x'],
+            ['Move corner 1 5.8 mm along −x', 'corner 1−x'], ['Move corner 1 7.5 mm along −x', 'corner 1−x'],
+            ['Ease bend 1 to R 27.5 and bend 2 to R 27.5', null],
+        ],
+    ],
+    // Of 10, 110, 290, 310 and 790 off the nearest three.
+    'a hose that is sold in five lengths' => [
+        'sold-length',
+        Limits::line(1000, ['kind' => 'spring', 'length' => 1210], ['lengths' => [1200, 1500, 900, 2000, 1100]]),
+        [['Use the hose of 1200 mm', null], ['Use the hose of 1100 mm', null], ['Use the hose of 1500 mm', null]],
+    ],
+]);
+
+it('says by how much a movement twists it, and where', function (): void {
+    // Its start is turned by 12° about its own axis.
+    $file = Limits::sliding(1100);
+    $file->runs[0]->route = Jobs::object(['kind' => 'spring', 'length' => 1100]);
+    $file->fittings[0]->moves = Jobs::object(
+        ['swing' => ['at' => [0, 0, 0], 'axis' => [1, 0, 0], 'from' => 0, 'to' => 12]],
+    );
+    $laid = Jobs::laid($file);
+    [$finding] = Rules::all()['twist']->check($laid);
+    expect($finding->title)->toBe('The movement twists it by 12°')
+        ->and($finding->message)->toBe(
+            'At 12° it leaves the plane the hose bends in. Turn the fittings so that all moves in one plane, or give '.
+            'one end a swivel.',
+        )
+        ->and([$finding->measured, $finding->required])->toEqualWithDelta([12, 2], 1e-4)
+        ->and($finding->at->toArray())->toEqualWithDelta([1000, 0, 0], 1e-9)
+        ->and($finding->span)->toEqualWithDelta([0, 1100], 1e-3)
+        ->and($finding->severity)->toBe(Severity::Warning);
+});
+
 it('moves what is near a wall by what is missing and a tenth, half as much again, and more', function () use ($bridge): void {
     $laid = Jobs::laid($bridge);
     [$finding] = Rules::all()['thin-wall']->check($laid);

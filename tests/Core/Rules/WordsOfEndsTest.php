@@ -189,6 +189,16 @@ it('says what is wrong, where and by how much, and what might cure it', function
         'Supports are too far apart. 700 mm reach beyond the last support; 650 mm at most for this tube.',
         [550, 0, 300], [390 + 15 * M_PI, 1090 + 15 * M_PI], [700, 650], [], 'leg 4',
     ],
+    // 350 + 15π up and 570 level: the middle is on the level leg, a third of it on the riser.
+    'a riser and a level leg without a support' => [
+        'support-spacing', $supported([['at' => [0, 0, 430]]], ['at' => [600, 0, 430]], 500), Severity::Warning,
+        sprintf(
+            'Supports are too far apart. %s mm reach beyond the last support; 500 mm at most for this tube.',
+            round(920 + 15 * M_PI, 2),
+        ),
+        [(920 + 15 * M_PI) / 2 - 350 - 15 * M_PI + 30, 0, 430], [0, 920 + 15 * M_PI], [920 + 15 * M_PI, 500], [],
+        'leg 2',
+    ],
     // 12 and a wall of a fifth of it on both sides; twice as long as wide.
     'a sleeve narrower than its tube' => [
         'loose-part', $joined([
@@ -292,6 +302,15 @@ it('says what is wrong, where and by how much, and what might cure it', function
             return $file;
         })(), $bad, 'It falls too little. It falls by 10 mm a metre here; 20 are asked for.', [500, 0, 995],
         [0, hypot(1000, 10)], [10, 20], [], 'leg 1',
+    ],
+    'a run that falls half a millimetre too little' => [
+        'no-fall', (static function (): stdClass {
+            $file = Jobs::file([], ['at' => [1000, 0, 988]], ['from' => ['at' => [0, 0, 1000]]]);
+            $file->runs[0]->fall = 12.5;
+
+            return $file;
+        })(), $bad, 'It falls too little. It falls by 12 mm a metre here; 12.5 are asked for.', [500, 0, 994],
+        [0, hypot(1000, 12)], [12, 12.5], [], 'leg 1',
     ],
     'a run that falls as little the other way' => [
         'no-fall', (static function (): stdClass {

@@ -225,6 +225,11 @@ it('says what is wrong, where and by how much, and what might cure it', function
         'The flange at the end does not fit. Its 12 bolt holes run into each other by 1.13 mm.',
         [400, 0, 300], $flangeSpan, [12, 42 * sin(M_PI / 12)], $holes(66, 37, 37),
     ],
+    'a face too wide for its plate' => [
+        'flange-fit', $flange(['holes' => ['count' => 0], 'face' => ['kind' => 'raised', 'diameter' => 60, 'height' => 2]]), Severity::Violation,
+        'The flange at the end does not fit. Its face is 60 mm across and does not lie in the plate.',
+        [400, 0, 300], $flangeSpan, [60, 60], ['Bore it to 13 mm', 'Make the plate 90 mm'],
+    ],
     'a plate too small' => [
         'flange-fit', $flange(['od' => 13, 'holes' => ['count' => 0]]), Severity::Violation,
         'The flange at the end does not fit. Its plate is 13 mm outside; nothing is left round a bore of 13 mm.',

@@ -312,6 +312,21 @@ it('says what is wrong, where and by how much, and what might cure it', function
         })(), $bad, 'It falls too little. It falls by 12 mm a metre here; 12.5 are asked for.', [500, 0, 994],
         [0, hypot(1000, 12)], [12, 12.5], [], 'leg 1',
     ],
+    // Down by a tenth, and by 12.4 over the next 1000; the bend between them takes its tangent of both legs.
+    'a second leg that falls too little' => (static function () use ($bad): array {
+        $file = Jobs::file([['at' => [1000, 0, 900]]], ['at' => [2000, 0, 887.6]], ['from' => ['at' => [0, 0, 1000]]]);
+        $file->runs[0]->fall = 12.5;
+        $turn = atan(0.1) - atan(0.0124);
+        $tangent = 30 * tan($turn / 2);
+        $begins = hypot(1000, 100) - $tangent + 30 * $turn;
+        $straight = hypot(1000, 12.4) - $tangent;
+        $middle = ($tangent + $straight / 2) / hypot(1000, 12.4);
+
+        return [
+            'no-fall', $file, $bad, 'It falls too little. It falls by 12.4 mm a metre here; 12.5 are asked for.',
+            [1000 + 1000 * $middle, 0, 900 - 12.4 * $middle], [$begins, $begins + $straight], [12.4, 12.5], [], 'leg 2',
+        ];
+    })(),
     'a run that falls as little the other way' => [
         'no-fall', (static function (): stdClass {
             $file = Jobs::file([], ['at' => [1000, 0, 1010]], ['from' => ['at' => [0, 0, 1000]]]);

@@ -28,7 +28,7 @@ final readonly class JobReader
         $this->rows = new JobRows($job);
     }
 
-    /** Returns the job as a job file, with one query a list. */
+    /** Returns the job as a job file. */
     public function file(): stdClass
     {
         return $this->withMeshes($this->withLists(static fn (): ?array => null));

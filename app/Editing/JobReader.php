@@ -15,7 +15,7 @@ use Bowline\Job\References;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use stdClass;
 
-/** Reads a stored job, or what of it a question needs, as a job file: for one question, while nobody changes the job. */
+/** Reads a stored job, or what of it one question needs, as a job file, while nobody changes the job. */
 final readonly class JobReader
 {
     /** Most names that are searched for in the text of runs at once. */

@@ -26,7 +26,7 @@ final class JobRows
     /** @var array<string, array<string, array{int, stdClass}>> positions and definitions by list and id */
     private array $read = [];
 
-    /** @var array<string, array<string, true>> ids that were asked for, by list, whether there is such an item or not */
+    /** @var array<string, array<string, true>> ids that were asked for, by list, there or not */
     private array $asked = [];
 
     /** @var array<string, true> lists of which all is read */

@@ -68,7 +68,8 @@ final readonly class Steps
                     ), $changes,
                 ) : $changes);
                 $this->put($job, $changes, $back);
-                Trail::note(TrailKind::Edit, ($back ? 'Undo: ' : 'Redo: ').$step->name, $job, ['step' => $step->number]);
+                $words = ($back ? 'Undo: ' : 'Redo: ').$step->name;
+                Trail::note(TrailKind::Edit, $words, $job, ['step' => $step->number]);
                 $job->step = $back ? $step->number - 1 : $step->number;
             }
             if ($steps->isNotEmpty()) {

@@ -73,7 +73,8 @@ final readonly class TriedJob
 
         return [
             $boxes === [] ? $moving : NearbyRuns::job(
-                $reader, array_reduce($boxes, static fn (Bounds $all, Bounds $one): Bounds => $all->with($one), $boxes[0]),
+                $reader,
+                array_reduce($boxes, static fn (Bounds $all, Bounds $one): Bounds => $all->with($one), $boxes[0]),
                 $reach + $moving->clearances->most(), $hanging, $drafts, $change,
             ),
             $moved,

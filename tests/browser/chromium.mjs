@@ -12,12 +12,3 @@ export const launchOptions = {
     '--disable-sync',
   ],
 };
-
-/**
- * The same without smoothed edges, and with pages put together by the processor: drawing takes a third then. For tests,
- * which look at no pixel.
- */
-export const plainLaunchOptions = {
-  ...launchOptions,
-  args: [...launchOptions.args, '--webgl-antialiasing-mode=none', '--disable-gpu-compositing'],
-};

@@ -103,7 +103,8 @@ final readonly class PeopleController
         } else {
             JobMember::query()->updateOrCreate(['job_id' => $job->id, 'user_id' => $one->id], ['role' => $role]);
         }
-        Trail::note(TrailKind::People, sprintf('%s: %s in this job', $one->name, $role->value ?? 'no role of their own'), $job);
+        $words = sprintf('%s: %s in this job', $one->name, $role->value ?? 'no role of their own');
+        Trail::note(TrailKind::People, $words, $job);
 
         return response()->json(self::people($job));
     }

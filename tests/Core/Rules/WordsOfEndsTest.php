@@ -161,8 +161,8 @@ it('says what is wrong, where and by how much, and what might cure it', function
     // 20 along the bend of R 30 is 20/30 of a radian; a weld takes 2.
     'a joint in a bend' => [
         'joint-place', $joined(['at' => ['length' => 240], 'kind' => 'weld']), $bad,
-        'Joint 1 is not on a straight. It is at 240 mm, which is not on a straight; it is drawn at 219 mm, the nearest '.
-            'that is.',
+        'Joint 1 is not on a straight. It is at 240 mm, which is not on a straight; it is drawn at 219 mm, the '.
+            'nearest that is.',
         [30 - 30 * cos(2 / 3), 0, 270 + 30 * sin(2 / 3)], [240, 240], [240, 219],
         ['Put it at 219 mm', 'Put it at 268.12 mm', 'Leave it out'], 'joint 0 1',
     ],
@@ -184,7 +184,7 @@ it('says what is wrong, where and by how much, and what might cure it', function
     'a run that goes on far behind its support' => [
         'support-spacing', $supported(
             [['at' => [0, 0, 300]], ['clamp' => 'c', 'before' => 60, 'after' => 60]], ['at' => [900, 0, 300]], 650,
-            [['id' => 'c', 'name' => 'Saddle', 'at' => [200, 0, 300], 'axis' => [1, 0, 0], 'bore' => 12, 'width' => 20]],
+            [['id' => 'c', 'at' => [200, 0, 300], 'axis' => [1, 0, 0], 'bore' => 12, 'width' => 20]],
         ), Severity::Warning,
         'Supports are too far apart. 700 mm reach beyond the last support; 650 mm at most for this tube.',
         [550, 0, 300], [390 + 15 * M_PI, 1090 + 15 * M_PI], [700, 650], [], 'leg 4',
@@ -223,8 +223,8 @@ it('says what is wrong, where and by how much, and what might cure it', function
 
             return $file;
         })(), $bad,
-        'The outline of the clips does not go round the run. It comes as near to the middle as 5.5 mm; the run is 6 mm '.
-            'from there to its outside.',
+        'The outline of the clips does not go round the run. It comes as near to the middle as 5.5 mm; the run is '.
+            '6 mm from there to its outside.',
         [0, 0, 0], [0, 400], [5.5, 6], ['Make them round'], 'repeat 0',
     ],
     // Half of 60 and half of 50 are 55; the middles are 50 apart. The plate is 8 thick.
@@ -274,8 +274,8 @@ it('says what is wrong, where and by how much, and what might cure it', function
             'to' => ['at' => [200, 300, 60]],
             'route' => ['kind' => 'corners', 'stops' => [['at' => [200, 0, 60]]], 'corner' => ['radius' => 40]],
         ]), $bad,
-        'The branch on Main bends too early. It is clear of Main at 30 mm from the middle of that; only 20 mm of it is '.
-            'straight there.',
+        'The branch on Main bends too early. It is clear of Main at 30 mm from the middle of that; only 20 mm of it '.
+            'is straight there.',
         [200, 0, 0], [0, 0], [20, 30], [], 'end 1 from',
     ],
     'a tee that nobody sells' => [
@@ -376,7 +376,13 @@ it('says from where and how high it climbs on its way down', function (bool $isR
         ->and($finding->message)->toStartWith(sprintf('It climbs by %.2f mm on its way down from ', $high - $low));
 })->with(['as it is laid' => false, 'the other way' => true]);
 
-it('puts in place what it suggests', function (string $rule, stdClass $file, string $label, array $path, mixed $is): void {
+it('puts in place what it suggests', function (
+    string $rule,
+    stdClass $file,
+    string $label,
+    array $path,
+    mixed $is,
+): void {
     $laid = Jobs::laid($file);
     [$finding] = Rules::all()[$rule]->check($laid);
     foreach (Rules::all()[$rule]->remedies($finding, $laid) as $remedy) {

@@ -158,7 +158,7 @@ it('says by how much a movement twists it, and where', function (): void {
         ->and($finding->severity)->toBe(Severity::Warning);
 });
 
-it('moves what is near a wall by what is missing and a tenth, half as much again, and more', function () use ($bridge): void {
+it('moves what is near a wall by what is missing and a tenth, or more', function () use ($bridge): void {
     $laid = Jobs::laid($bridge);
     [$finding] = Rules::all()['thin-wall']->check($laid);
     $labels = $ways = [];

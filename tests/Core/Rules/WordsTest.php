@@ -226,7 +226,9 @@ it('says what is wrong, where and by how much, and what might cure it', function
         [400, 0, 300], $flangeSpan, [12, 42 * sin(M_PI / 12)], $holes(66, 37, 37),
     ],
     'a face too wide for its plate' => [
-        'flange-fit', $flange(['holes' => ['count' => 0], 'face' => ['kind' => 'raised', 'diameter' => 60, 'height' => 2]]), Severity::Violation,
+        'flange-fit',
+        $flange(['holes' => ['count' => 0], 'face' => ['kind' => 'raised', 'diameter' => 60, 'height' => 2]]),
+        Severity::Violation,
         'The flange at the end does not fit. Its face is 60 mm across and does not lie in the plate.',
         [400, 0, 300], $flangeSpan, [60, 60], ['Bore it to 13 mm', 'Make the plate 90 mm'],
     ],

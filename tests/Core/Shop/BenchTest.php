@@ -40,8 +40,8 @@ function programOf(stdClass $file): BendProgram
 }
 
 it('is right the second time, whatever its tube springs back by', function (): void {
-    // Up to 200 random parts, noise of 0.05° in a bend and 0.1 mm in what is measured. What the second part really is: within
-    // 0.2° and 0.3 mm but for four standard deviations, of which 2000 figures have less than one.
+    // Up to 200 random parts, noise of 0.05° in a bend and 0.1 mm in what is measured. What the second part really is:
+    // within 0.2° and 0.3 mm but for four standard deviations, of which 2000 figures have less than one.
     $worse = $count = $bent = $seed = 0;
     $room = new MachineSpace(0.0, -1e6, -1e6, -1e6);
     $most = Seeds::most(200);

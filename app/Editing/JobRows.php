@@ -26,7 +26,7 @@ final class JobRows
     /** @var array<string, array<string, array{int, stdClass}>> positions and definitions by list and id */
     private array $read = [];
 
-    /** @var array<string, array<string, true>> ids that were asked for, by list, there or not */
+    /** @var array<string, array<string, true>> ids that were read, by list, with those that no item has */
     private array $asked = [];
 
     /** @var array<string, true> lists of which all is read */

@@ -102,9 +102,10 @@ final readonly class LayingController
      */
     private function core(Job $job, string $run, ?stdClass $was = null, array $things = []): CoreJob
     {
-        $this->files->reader($job)->item('runs', $run);
+        $reader = $this->files->reader($job);
+        $reader->item('runs', $run);
         $seen = $was === null ? [] : [(object) [...get_object_vars($was), 'id' => $run]];
-        $file = $this->files->around($job, [$run], $seen, $things);
+        $file = $reader->around([$run], $seen, $things);
 
         return CoreJob::readOnly($file, static fn (stdClass $one): bool => ($one->id ?? null) === $run);
     }

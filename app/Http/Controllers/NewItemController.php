@@ -87,10 +87,11 @@ final readonly class NewItemController
     private function portOn(Node $body, Job $job, NewItem $new): stdClass
     {
         $surrounding = $body->get('surrounding');
-        $also = $this->files->reader($job)->has('surroundings', $surrounding->text())
+        $reader = $this->files->reader($job);
+        $also = $reader->has('surroundings', $surrounding->text())
             ? [ItemRef::of('surroundings', $surrounding->text())]
             : [];
-        $core = CoreJob::read($this->files->around($job, [], [], $also));
+        $core = CoreJob::read($reader->around([], [], $also));
         $on = $core->site->surroundings[$surrounding->text()] ?? throw $surrounding->error('there is no such body');
         $number = $body->get('round');
 

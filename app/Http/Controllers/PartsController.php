@@ -57,7 +57,8 @@ final readonly class PartsController
             ItemRef::fitting(PortName::of($body->get('port')->text())->fitting),
             ItemRef::fitting(PortName::of($body->get('onto')->text())->fitting),
         ];
-        $file = $this->files->around($job, [], [], $fittings);
+        $reader = $this->files->reader($job);
+        $file = $reader->around([], [], $fittings);
         $site = RouteBook::site(new Node($file));
         $own = $site->port($body->get('port'));
         if ($fittings[1]->id !== $fitting || $fittings[2]->id === $fitting) {
@@ -65,7 +66,7 @@ final readonly class PartsController
         }
 
         return response()->json(
-            PlaceEdit::of($this->files->reader($job)->item('fittings', $fitting), $site->values)->portOnto(
+            PlaceEdit::of($reader->item('fittings', $fitting), $site->values)->portOnto(
                 $site->fittings[$fitting],
                 $own,
                 $site->port($body->get('onto')),

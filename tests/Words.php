@@ -49,7 +49,7 @@ final class Words
             ->and($finding->severity)
             ->toBe($severity)
             ->and($finding->at->toArray())
-            ->toEqualWithDelta($at, 1e-7)
+            ->toEqualWithDelta($at, 1e-9)
             ->and($finding->span)
             ->toEqualWithDelta($span, 1e-9)
             ->and([$finding->measured, $finding->required])

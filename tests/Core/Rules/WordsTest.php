@@ -225,6 +225,7 @@ it('says what is wrong, where and by how much, and what might cure it', function
         'The flange at the end does not fit. Its 12 bolt holes run into each other by 1.13 mm.',
         [400, 0, 300], $flangeSpan, [12, 42 * sin(M_PI / 12)], $holes(66, 37, 37),
     ],
+    // A plate is half as wide again as what stands on it.
     'a face too wide for its plate' => [
         'flange-fit',
         $flange(['holes' => ['count' => 0], 'face' => ['kind' => 'raised', 'diameter' => 60, 'height' => 2]]),

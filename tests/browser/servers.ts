@@ -6,6 +6,9 @@ import { type AddressInfo, createServer } from 'node:net';
 export const ownDatabase = () =>
   `${process.cwd()}/.bowline/own-server-${process.env.TEST_PARALLEL_INDEX ?? '0'}.sqlite`;
 
+/** What the server of all tests began with: the demo job. */
+const SEEDED = `${process.cwd()}/.bowline/browser-tests.sqlite.seeded`;
+
 /** A server of a test's own, which it can stop and start again: with a database of its own beside the others'. */
 export async function start(
   port: number,
@@ -13,17 +16,19 @@ export async function start(
   env: Record<string, string> = {},
 ): Promise<ChildProcess> {
   const server = spawn(command, [String(port)], {
-    env: { ...process.env, ...env, DB_DATABASE: ownDatabase() },
+    env: { ...process.env, BOWLINE_SEEDED: SEEDED, ...env, DB_DATABASE: ownDatabase() },
     stdio: 'ignore',
   });
-  for (let tries = 0; tries < 300; tries++) {
+  // As long as it lives: on a busy machine two of them start beside each other in more than half a minute. A test that
+  // waits for good is ended by Playwright's own limit.
+  while (server.exitCode === null && server.signalCode === null) {
     const answer = await fetch(`http://127.0.0.1:${port}/api/ready`).catch(() => null);
     if (answer?.ok) {
       return server;
     }
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
-  throw new Error('The server did not start.');
+  throw new Error(`The server ended with ${server.exitCode ?? server.signalCode} before it answered.`);
 }
 
 export async function stop(server: ChildProcess): Promise<void> {

@@ -3,9 +3,8 @@
 declare(strict_types=1);
 
 /*
- * report.php FILE: reads a JUnit report. The first line is the number of tests that passed and of those that failed; the
- * names of those that failed follow, with the first lines of what was wrong. A report that is missing or broken counts
- * as one failure.
+ * report.php FILE: reads a JUnit report. Its first line is how many tests passed and how many failed; the names of
+ * those that failed follow, with the first lines of what was wrong. A missing or broken report counts as one failure.
  */
 
 require_once __DIR__.'/../vendor/autoload.php';

@@ -136,7 +136,6 @@ Route::middleware(LimitedWork::class)->group(static function (): void {
     Route::post('jobs/{job}/pairs', [WaysController::class, 'pasted']);
     Route::post('jobs/{job}/pasted', [LayingController::class, 'pasted']);
     Route::post('jobs/{job}/clearances/cures', [ClearancesController::class, 'cures']);
-    Route::post('jobs/{job}/nearest', [ClearancesController::class, 'nearest']);
     Route::get('jobs/{job}/harnesses', [HarnessController::class, 'index']);
     Route::post('jobs/{job}/harnesses', [HarnessController::class, 'tried']);
     Route::get('jobs/{job}/harnesses/{harness}', [HarnessController::class, 'cured']);

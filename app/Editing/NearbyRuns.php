@@ -47,16 +47,9 @@ final class NearbyRuns
      * @param  float  $reach  mm
      * @param  list<string>  $runs  ids of others that are wanted
      * @param  list<stdClass>  $drafts  runs in their present state, whatever is stored of them
-     * @param  (callable(stdClass): stdClass)|null  $change  changes the file before it is read
      */
-    public static function job(
-        JobReader $reader,
-        Bounds $box,
-        float $reach,
-        array $runs,
-        array $drafts = [],
-        ?callable $change = null,
-    ): CoreJob {
+    private static function job(JobReader $reader, Bounds $box, float $reach, array $runs, array $drafts): CoreJob
+    {
         $ids = $reader->runsWithin($box->grown($reach));
         $file = $reader->near(array_values(array_unique([...$ids, ...$runs])), $drafts);
         // In the order of the job, what is not stored yet last.
@@ -65,7 +58,7 @@ final class NearbyRuns
         usort($file->runs, static fn (stdClass $one, stdClass $other): int => self::place($place, $one)
             <=> self::place($place, $other));
 
-        return CoreJob::read($change === null ? $file : $change($file));
+        return CoreJob::read($file);
     }
 
     /** @param  array<int>  $places  by id */
@@ -75,20 +68,21 @@ final class NearbyRuns
     }
 
     /**
-     * Returns what holds a drag at clearance.
+     * Returns what holds a drag at clearance, and knows what is nearest.
      *
      * @param  list<ItemRef>  $moved  what is dragged, and all that hangs on it
      * @param  list<stdClass>  $drafts  runs that are dragged and not stored
+     * @param  float  $beyond  how much farther off than what has to be kept something may be, mm
      * @return callable(Bounds, list<LaidRun>): NearLimit
      */
-    public static function limit(JobReader $reader, array $moved, array $drafts = []): callable
+    public static function limit(JobReader $reader, array $moved, array $drafts = [], float $beyond = 0.0): callable
     {
-        return static function (Bounds $box, array $rest) use ($reader, $moved, $drafts): NearLimit {
+        return static function (Bounds $box, array $rest) use ($reader, $moved, $drafts, $beyond): NearLimit {
             $job = $reader->job;
             $header = new Node((object) ['values' => $job->named_values, ...get_object_vars($job->extras)]);
             $reach = ClearanceTable::read($header, Values::read($header->find('values')))->most();
             $core = self::job(
-                $reader, $box, $reach, $drafts === [] ? ItemRef::idsIn('runs', $moved) : [], $drafts,
+                $reader, $box, $reach + $beyond, $drafts === [] ? ItemRef::idsIn('runs', $moved) : [], $drafts,
             );
 
             return new NearLimit($core, self::laid($job, $core, $rest), $moved);

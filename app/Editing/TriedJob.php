@@ -6,10 +6,6 @@ namespace App\Editing;
 
 use App\Http\RequestBody;
 use App\Models\Job;
-use Bowline\Clearance\RunThing;
-use Bowline\Clearance\SolidThing;
-use Bowline\Clearance\Thing;
-use Bowline\Geometry\Bounds;
 use Bowline\Job as CoreJob;
 use Bowline\Job\FileItems;
 use Bowline\Job\ItemRef;
@@ -17,7 +13,6 @@ use Bowline\Job\JobError;
 use Bowline\Job\Node;
 use Bowline\Job\Schema;
 use Illuminate\Http\Request;
-use stdClass;
 
 /** A job as it would be with an item that is dragged, which is not stored. */
 final readonly class TriedJob
@@ -40,44 +35,6 @@ final readonly class TriedJob
         return [
             CoreJob::read(FileItems::replaced($this->files->file($job), $list, $item->object())),
             ItemRef::of($list, $item->get('id')->text()),
-        ];
-    }
-
-    /**
-     * Returns of the job what is within reach of what is dragged, and of all runs that hang on that.
-     *
-     * @param  float  $reach  beyond what has to be kept, mm
-     * @return array{CoreJob, list<ItemRef>} and what moves
-     *
-     * @throws JobError likewise
-     */
-    public function near(Request $request, Job $job, float $reach): array
-    {
-        [$list, $item] = $this->item($request);
-        $ref = ItemRef::of($list, $item->get('id')->text());
-        $drafts = $list === 'runs' ? [$item->object()] : [];
-        $reader = $this->files->reader($job);
-        $hanging = $list === 'runs' ? [] : $reader->hangingOn($ref);
-        $change = static fn (stdClass $file): stdClass => $list === 'runs'
-            ? $file
-            : FileItems::replaced($file, $list, $item->object());
-        $ids = $list === 'runs' ? [$ref->id] : $hanging;
-        $moving = CoreJob::readOnly(
-            $change($reader->around($hanging, $drafts, [$ref])),
-            static fn (stdClass $run): bool => in_array($run->id ?? null, $ids, true),
-        );
-        $boxes = array_map(static fn (Thing $one): Bounds => $one->bounds(), array_values(array_filter([
-            ...SolidThing::of($ref, $moving->site), ...array_map(RunThing::of(...), LaidRuns::of($job, $moving->runs)),
-        ])));
-        $moved = array_values(ItemRef::unique([$ref, ...array_map(ItemRef::run(...), $ids)]));
-
-        return [
-            $boxes === [] ? $moving : NearbyRuns::job(
-                $reader,
-                array_reduce($boxes, static fn (Bounds $all, Bounds $one): Bounds => $all->with($one), $boxes[0]),
-                $reach + $moving->clearances->most(), $hanging, $drafts, $change,
-            ),
-            $moved,
         ];
     }
 

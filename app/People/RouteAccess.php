@@ -99,7 +99,6 @@ final class RouteAccess
         'GET jobs/{job}/lists/{list}.pdf' => Ability::See,
         'GET jobs/{job}/mass' => Ability::See,
         'POST jobs/{job}/measure' => Ability::See,
-        'POST jobs/{job}/nearest' => Ability::See,
         'GET jobs/{job}/open-points' => Ability::See,
         'POST jobs/{job}/packs' => Ability::See,
         'GET jobs/{job}/packs/{pack}' => Ability::See,

@@ -81,6 +81,12 @@ final readonly class Node
         return is_string($this->value) ? $this->value : throw $this->error('a text is expected here');
     }
 
+    /** @throws JobError when this is neither true nor false */
+    public function flag(): bool
+    {
+        return is_bool($this->value) ? $this->value : throw $this->error('true or false is expected here');
+    }
+
     public function object(): stdClass
     {
         return $this->value instanceof stdClass ? $this->value : throw $this->error('an object is expected here');

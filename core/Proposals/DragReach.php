@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Proposals;
 
 use Bowline\Clearance\RunThing;
+use Bowline\Clearance\Shortfall;
 use Bowline\Clearance\SolidThing;
 use Bowline\Clearance\Thing;
 use Bowline\Geometry\Bounds;
@@ -53,6 +54,20 @@ final class DragReach
         $this->limit ??= $this->limitTo($laid, $amount);
 
         return $this->limit?->passed($laid, ($this->siteAt)($amount))?->title();
+    }
+
+    /**
+     * Returns what is nearest to what moves, or lacks most of what is needed; null where nothing is within reach.
+     *
+     * @param  list<SolvedRun>  $solved  the runs that move, for an amount
+     * @param  float  $reach  mm
+     */
+    public function nearest(array $solved, float $amount, float $reach): ?Shortfall
+    {
+        $laid = self::laid($solved);
+        $this->limit ??= $this->limitTo($laid, $amount);
+
+        return $this->limit?->nearest($laid, ($this->siteAt)($amount), $reach);
     }
 
     /**

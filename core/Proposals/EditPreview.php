@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Proposals;
 
+use Bowline\Clearance\Shortfall;
 use Bowline\Editing\BranchPlaces;
 use Bowline\Editing\DragParameter;
 use Bowline\Editing\EditError;
@@ -34,10 +35,12 @@ final readonly class EditPreview
 {
     /**
      * @param  array<string, stdClass>  $items  the items as they would stand in the file, by list
+     * @param  Shortfall|null  $nearest  what is nearest to what is dragged, where that is asked for and within reach
      */
     private function __construct(
         public array $items,
         public Hold $hold,
+        public ?Shortfall $nearest,
     ) {
     }
 
@@ -46,12 +49,19 @@ final readonly class EditPreview
      *
      * @param  float|null  $step  accuracy of a limit, mm or degrees; null to hold nothing
      * @param  (callable(Bounds, list<LaidRun>): NearLimit)|null  $near  holds at clearance too (DragReach)
+     * @param  float|null  $reach  how far off what is nearest is looked for, mm; null not to look
      *
      * @throws EditError when it cannot be made, or takes too much work (WorkBudget)
      * @throws JobError when it is wrong
      */
-    public static function ofRun(Job $job, Run $run, Node $change, ?float $step, ?callable $near = null): self
-    {
+    public static function ofRun(
+        Job $job,
+        Run $run,
+        Node $change,
+        ?float $step,
+        ?callable $near = null,
+        ?float $reach = null,
+    ): self {
         $solver = new Solver($job, new WorkBudget);
         $shown = ProvisionalRoute::of($run);
         $laid = is_a(RunEdits::of($change), WithoutPath::class, true)
@@ -65,20 +75,21 @@ final readonly class EditPreview
         ];
 
         $scale = DragParameter::of($change, $laid, $job->site->values);
+        $drag = $near === null ? null : new DragReach($near, [$laid], static fn (): Site => $job->site);
         if ($scale === null || $step === null) {
             $item = $edited($change);
 
-            return new self(['runs' => $item], Hold::free($scale->wish ?? 0.0, $solve($item)));
+            return self::of('runs', $item, Hold::free($scale->wish ?? 0.0, $solve($item)), $drag, $reach);
         }
         $at = static fn (float $amount): array => $solve($edited($scale->at($amount)));
         $hold = $scale->hasLeast
             ? Hold::atLeast($at, [$solver->preview($shown)], $scale->rest, $scale->wish, $step)
             : Hold::towards(
                 $at, [$solver->preview($shown)], $scale->rest, $scale->wish, $step,
-                $near === null ? null : (new DragReach($near, [$laid], static fn (): Site => $job->site))->passed(...),
+                $drag === null ? null : $drag->passed(...),
             );
 
-        return new self(['runs' => $edited($scale->at($hold->amount))], $hold);
+        return self::of('runs', $edited($scale->at($hold->amount)), $hold, $drag, $reach);
     }
 
     /**
@@ -87,6 +98,7 @@ final readonly class EditPreview
      * @param  stdClass  $file  the job file
      * @param  list<string>  $hanging  ids of the runs that depend on it
      * @param  (callable(Bounds, list<LaidRun>): NearLimit)|null  $near  holds at clearance too (DragReach)
+     * @param  float|null  $reach  how far off what is nearest is looked for, mm; null not to look
      *
      * @throws EditError when it takes too much work (WorkBudget)
      * @throws JobError when it is wrong
@@ -99,6 +111,7 @@ final readonly class EditPreview
         Node $change,
         ?float $step,
         ?callable $near = null,
+        ?float $reach = null,
     ): self {
         $isHanging = static fn (stdClass $run): bool => in_array($run->id ?? null, $hanging, true);
         $job = Job::readOnly($file, $isHanging);
@@ -137,15 +150,23 @@ final readonly class EditPreview
         );
         $solve = static fn (float $amount): array => $preview($amount === $wish ? $there : $read($amount));
         $before = $step === null ? [] : $preview($job);
+        $drag = $near === null ? null : new DragReach(
+            $near, DragReach::laid($before),
+            static fn (float $amount): Site => ($amount === $wish ? $there : $read($amount))->site,
+            ItemRef::of($list, (new Node($item))->get('id')->text()),
+        );
         $hold = $step === null ? Hold::free($wish, $solve($wish)) : Hold::towards(
-            $solve, $before, 0.0, $wish, $step,
-            $near === null ? null : (new DragReach(
-                $near, DragReach::laid($before), static fn (float $amount): Site => $read($amount)->site,
-                ItemRef::of($list, (new Node($item))->get('id')->text()),
-            ))->passed(...),
+            $solve, $before, 0.0, $wish, $step, $drag === null ? null : $drag->passed(...),
         );
 
-        return new self([$list => $placed($hold->amount)], $hold);
+        return self::of($list, $placed($hold->amount), $hold, $drag, $reach);
+    }
+
+    private static function of(string $list, stdClass $item, Hold $hold, ?DragReach $drag, ?float $reach): self
+    {
+        return new self([$list => $item], $hold, $reach === null
+            ? null
+            : $drag?->nearest($hold->solved, $hold->amount, $reach));
     }
 
     /** @return list<SolvedRun> */

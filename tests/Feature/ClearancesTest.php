@@ -131,23 +131,6 @@ it('looks at trunks as thick as their bundles', function (): void {
     expect(test()->getJson($job.'/clearances')->json('found.0.distance'))->toEqualWithDelta(10, 1e-6);
 });
 
-it('tells what is nearest to something while it is dragged, and stores nothing', function (): void {
-    $job = crossingTubes();
-    $run = test()->getJson($job)->json('job.runs.1');
-    $near = static function (float $height) use ($job, $run): ?array {
-        [$run['from']['at'][2], $run['to']['at'][2]] = [$height, $height];
-        $told = test()->postJson($job.'/nearest', ['list' => 'runs', 'item' => $run])->assertOk();
-        Schema::check(json_decode($told->content()), 'api.json#/$defs/nearestThing');
-
-        return $told->json('nearest');
-    };
-
-    expect($near(80)['distance'])->toEqualWithDelta(68, 1e-4)->and($near(80)['b']['id'])->toBe('high')
-        ->and($near(-30)['at'][0])->toEqualWithDelta([7, 0, -6], 1e-4)->and($near(400))->toBeNull()
-        ->and(test()->getJson($job)->json('job.runs.1.from.at.2'))->toBe(20);
-    test()->postJson($job.'/nearest', ['list' => 'runs', 'item' => ['id' => 'high']])->assertStatus(422);
-});
-
 /**
  * A goalpost of a tube of 12 from a pump: up to 200, 300 along x, and down again; a beam with its lower face at 260,
  * and a post with its face at x = 400; 20 to be kept.
@@ -216,20 +199,76 @@ it('holds a thing that is dragged into a run', function (): void {
         ->and($drag(50)->json('held'))->toBeNull();
 });
 
+/** Moves the upper leg of the goalpost up, or the post towards it, and asks what is nearest. */
+function nearestWhen(
+    string $job, string $what, float $by, ?float $hold = null, array $more = ['nearest' => true],
+): TestResponse {
+    return test()->postJson($job.'/preview/'.($what === 'leg' ? 'run' : 'place'), $more + [
+        'hold' => $hold,
+        ...$what === 'leg'
+            ? ['run' => 'feed', 'change' => ['do' => 'move-leg', 'vertex' => 2, 'by' => [0, 0, $by]]]
+            : ['list' => 'surroundings', 'id' => 'post', 'change' => ['do' => 'move', 'by' => [-$by, 0, 0]]],
+    ]);
+}
+
+it('tells what is nearest while something is dragged', function (
+    string $what, float $by, ?float $hold, ?string $thing, float $distance, ?array $at,
+): void {
+    $job = underBeam();
+    $answer = nearestWhen($job, $what, $by, $hold)->assertOk();
+    Schema::check(json_decode($answer->content()), 'api.json#/$defs/preview');
+    $near = $answer->json('nearest');
+
+    expect($near['b']['id'] ?? null)->toBe($thing)
+        ->and($near['distance'] ?? 0.0)->toEqualWithDelta($distance, 1e-4)
+        ->and(test()->getJson($job)->json('revision'))->toBe(1);
+    if ($at !== null) {
+        expect(array_intersect_key($near['at'][1], $at))->toEqualWithDelta($at, 1e-4);
+    }
+})->with([
+    // Faces of the beam at z = 260 and of the post at x = 400; the tube at 200 and 300, 6 thick from its middle.
+    'a leg' => ['leg', 20, null, 'beam', 260 - 220 - 6, [2 => 260]],
+    'a leg that may go there' => ['leg', 20, 1, 'beam', 260 - 220 - 6, [2 => 260]],
+    'a leg that is held' => ['leg', 60, 1, 'beam', 20, [2 => 260]],
+    'a leg that goes past, into it' => ['leg', 60, null, 'beam', 0, null],
+    'a leg so low that another thing is nearer' => ['leg', -80, null, 'post', 400 - 300 - 6, [0 => 400]],
+    'a thing' => ['post', 50, 1, 'post', 350 - 300 - 6, [0 => 350]],
+    'a thing that is held' => ['post', 90, 1, 'post', 20, [0 => 326]],
+    'a thing that goes past' => ['post', 90, null, 'post', 310 - 300 - 6, [0 => 310]],
+    'a thing far off' => ['post', -100, 1, null, 0, null],
+]);
+
+it('tells what is nearest to a run that is not stored yet', function (): void {
+    $job = underBeam();
+    $draft = ['id' => 'new', 'name' => 'New', 'stock' => 't',
+        'from' => ['at' => [0, 100, 200]], 'to' => ['at' => [300, 100, 200]],
+        'route' => ['kind' => 'corners', 'stops' => [['at' => [0, 100, 220]], ['at' => [300, 100, 220]]]]];
+    $near = test()->postJson($job.'/preview/run', [
+        'draft' => $draft, 'change' => ['do' => 'move-leg', 'vertex' => 2, 'by' => [0, 0, 15]], 'nearest' => true,
+    ])->assertOk()->json('nearest');
+
+    // The beam is 400 wide along y.
+    expect([$near['a']['id'], $near['b']['id']])->toBe(['new', 'beam'])
+        ->and($near['distance'])->toEqualWithDelta(260 - 235 - 6, 1e-4);
+});
+
+it('tells nothing of what is nearest unless it is asked, and says what is wrong with the question', function (): void {
+    $job = underBeam();
+
+    expect(nearestWhen($job, 'leg', 20, 1, [])->assertOk()->json('nearest'))->toBeNull()
+        ->and(nearestWhen($job, 'leg', 20, 1, ['nearest' => false])->assertOk()->json('nearest'))->toBeNull()
+        ->and(nearestWhen($job, 'leg', 20, 1, ['nearest' => 'beam'])->assertStatus(422)->json('pointer'))
+        ->toBe('/nearest');
+});
+
 it('finds the same nearest thing whether or not hundreds of runs are far off', function (): void {
     $far = array_map(static fn (int $i): array => [
         'id' => "far$i", 'stock' => 't', 'from' => ['at' => [5000, 60 * $i, 0]], 'to' => ['at' => [9000, 60 * $i, 0]],
         'route' => ['kind' => 'corners', 'stops' => []],
     ], range(1, 60));
-    $near = static function (string $job): array {
-        $run = test()->getJson($job)->json('job.runs.0');
-        $run['route']['stops'][0]['at'][2] = $run['route']['stops'][1]['at'][2] = 220;
+    $near = static fn (array $runs): array => nearestWhen(underBeam([], $runs), 'leg', 20)->assertOk()->json('nearest');
 
-        return test()->postJson($job.'/nearest', ['list' => 'runs', 'item' => $run])->assertOk()->json('nearest');
-    };
-    // 260 − 220 − 6.
-    expect($near(underBeam())['distance'])->toEqualWithDelta(34, 1e-6)
-        ->and($near(underBeam([], $far)))->toEqual($near(underBeam()));
+    expect($near($far))->toEqual($near([]));
 });
 
 it('tells what a hose comes too near to while its arm swings, again after each edit', function (): void {

@@ -1,18 +1,18 @@
 // @vitest-environment jsdom
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { act, cleanup, fireEvent, render, renderHook, screen, waitFor } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { api } from '../../resources/js/api/client';
-import type { JobState, SolvedClearance } from '../../resources/js/api/types';
+import type { JobState, Laying, SolvedClearance } from '../../resources/js/api/types';
 import { TooNear } from '../../resources/js/check/TooNear';
 import { ClassField, KeptApart } from '../../resources/js/dialogs/KeptApart';
 import { useHover } from '../../resources/js/job/hover';
 import { useNearness } from '../../resources/js/job/nearness';
 import { useWorkbench } from '../../resources/js/job/store';
 import { type JobAccess, JobContext } from '../../resources/js/job/useJob';
-import { useNearest } from '../../resources/js/job/useNearest';
+import { tryingOf } from '../../resources/js/job/useTried';
 import { HoverTag } from '../../resources/js/view/HoverTag';
 import { nearPair } from './nearPair';
 
@@ -48,7 +48,7 @@ function around(job: object = {}, services: object[] = []) {
 
 beforeEach(() => {
   edit.mockClear();
-  useNearness.setState({ marked: null, dragged: null });
+  useNearness.setState({ marked: null });
   useWorkbench.setState({ trying: null });
 });
 afterEach(() => {
@@ -150,15 +150,24 @@ describe('what is too near', () => {
 describe('the nearest thing', () => {
   const item = { list: 'runs', item: { id: 'r' } } as never;
 
-  test('is asked for what is in the hand, and forgotten when it is let go', async () => {
-    const asked = vi.spyOn(api, 'nearest').mockResolvedValue({ nearest: near() });
-    renderHook(() => useNearest(7), { wrapper: around() });
-    expect(asked).not.toHaveBeenCalled();
-    act(() => useWorkbench.getState().setTrying({ solutions: [], places: [], item }));
-    await waitFor(() => expect(useNearness.getState().dragged?.distance).toBe(14));
-    expect(asked).toHaveBeenCalledWith(7, item);
-    act(() => useWorkbench.getState().setTrying(null));
-    expect(useNearness.getState().dragged).toBeNull();
+  test('is asked for with the preview of a drag, and shown with it', async () => {
+    const answer = {
+      list: 'runs',
+      item: { id: 'r' },
+      amount: 5,
+      held: null,
+      places: [],
+      nearest: near(),
+      solutions: [],
+    };
+    const asked = vi.spyOn(globalThis, 'fetch').mockImplementation(async () => Response.json(answer));
+    const change: Laying = { do: 'move-leg', vertex: 2, by: [0, 0, 5] };
+    const shown = tryingOf(await api.dragRun(7, { run: 'r', change, hold: 1 }));
+    expect(JSON.parse(String(asked.mock.calls[0]?.[1]?.body))).toEqual({ run: 'r', change, hold: 1, nearest: true });
+    expect(shown.nearest?.distance).toBe(14);
+    expect(shown.item).toEqual(item);
+    await api.dragPlace(7, { list: 'fittings', id: 'f', change: { do: 'move', by: [0, 0, 5] }, hold: null });
+    expect(JSON.parse(String(asked.mock.calls[1]?.[1]?.body)).nearest).toBe(true);
   });
   test.each([
     ['with what is needed where that is more', near(), 'to Beam14 mm of 20'],
@@ -167,8 +176,7 @@ describe('the nearest thing', () => {
     ['by how deep it is in it', near({ distance: 0, measured: -3, required: 0, inside: true }), 'to Beam−3 mm'],
   ])('is told in the tag %s', (_, dragged, words) => {
     useHover.getState().setHover({ title: 'Along z', rows: [], x: 0, y: 0 });
-    useWorkbench.setState({ trying: { solutions: [], places: [], item } as never });
-    useNearness.setState({ dragged });
+    useWorkbench.setState({ trying: { solutions: [], places: [], item, nearest: dragged } });
     const { container } = render(<HoverTag />, { wrapper: around() });
     expect(container.querySelector('.row-of-tag')?.textContent).toBe(words);
   });

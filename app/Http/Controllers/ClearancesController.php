@@ -8,7 +8,6 @@ use App\Clearance\FindClearances;
 use App\Clearance\KeptClearances;
 use App\Editing\JobFiles;
 use App\Editing\LaidRuns;
-use App\Editing\TriedJob;
 use App\Harness\KeptMovements;
 use App\Harness\RememberedPackings;
 use App\Http\RequestBody;
@@ -16,7 +15,6 @@ use App\Models\ClearanceWork;
 use App\Models\Job;
 use App\Queue\Tasks;
 use Bowline\Clearance\Clearances;
-use Bowline\Exchange\ClearanceWriter;
 use Bowline\Job as CoreJob;
 use Bowline\Job\ItemRef;
 use Bowline\Proposals\ClearanceCures;
@@ -25,12 +23,9 @@ use Bowline\Solving\SolvedHarness;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** Tells what in a job is too near to each other, and what is nearest to something while it is dragged. */
+/** Tells what in a job is too near to each other. */
 final readonly class ClearancesController
 {
-    /** How far off something is still told while it is dragged, mm. */
-    private const REACH = 150.0;
-
     public function __construct(private JobFiles $files)
     {
     }
@@ -79,16 +74,5 @@ final readonly class ClearancesController
         }
 
         return response()->json([]);
-    }
-
-    /** Returns what is nearest to an item, and to all that hangs on it, with the item as told; not stored. */
-    public function nearest(Request $request, Job $job, TriedJob $tried): JsonResponse
-    {
-        [$core, $moved] = $tried->near($request, $job, self::REACH);
-        $nearest = (new Clearances($core, LaidRuns::of($job, $core->runs)))->nearest($moved, self::REACH);
-
-        return response()->json([
-            'nearest' => $nearest === null ? null : ClearanceWriter::write([$nearest], $core->site->units)[0],
-        ]);
     }
 }

@@ -8,6 +8,7 @@ use App\Editing\JobFiles;
 use App\Editing\NearbyRuns;
 use App\Http\RequestBody;
 use App\Models\Job;
+use Bowline\Exchange\ClearanceWriter;
 use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SolutionWriter;
 use Bowline\Job as CoreJob;
@@ -29,6 +30,9 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The result of an edit during a drag; not stored. */
 final readonly class PreviewController
 {
+    /** How far off something is still told while it is dragged, mm. */
+    private const REACH = 150.0;
+
     public function __construct(private JobFiles $files)
     {
     }
@@ -54,10 +58,11 @@ final readonly class PreviewController
             ? $core->runs[$name] ?? throw new NotFoundHttpException
             : Run::read(new Node($draft, '/draft'), $core->site);
 
-        $near = NearbyRuns::limit($reader, [ItemRef::run($run->id)], $draft === null ? [] : [$draft]);
+        $reach = $this->reach($body);
+        $near = NearbyRuns::limit($reader, [ItemRef::run($run->id)], $draft === null ? [] : [$draft], $reach ?? 0.0);
 
         return $this->answer(
-            EditPreview::ofRun($core, $run, $body->get('change'), $this->step($body), $near), $core->site,
+            EditPreview::ofRun($core, $run, $body->get('change'), $this->step($body), $near, $reach), $core->site,
         );
     }
 
@@ -75,8 +80,13 @@ final readonly class PreviewController
         $file = $reader->around($hanging, [], [ItemRef::of($list, $id), ...$mounted]);
         $item = $reader->item($list, $id);
         $moved = [ItemRef::of($list, $id), ...$mounted];
-        $near = NearbyRuns::limit($reader, [...$moved, ...array_map(ItemRef::run(...), $hanging)]);
-        $trial = EditPreview::ofPlace($file, $list, $item, $hanging, $body->get('change'), $this->step($body), $near);
+        $reach = $this->reach($body);
+        $near = NearbyRuns::limit(
+            $reader, [...$moved, ...array_map(ItemRef::run(...), $hanging)], [], $reach ?? 0.0,
+        );
+        $trial = EditPreview::ofPlace(
+            $file, $list, $item, $hanging, $body->get('change'), $this->step($body), $near, $reach,
+        );
         $with = FileItems::replaced($file, $list, $trial->items[$list]);
         $with->runs = [];
 
@@ -94,8 +104,15 @@ final readonly class PreviewController
             'amount' => $trial->hold->amount,
             'held' => $trial->hold->heldBy,
             'places' => $moved === [] ? [] : PlaceWriter::only($site, $moved),
+            'nearest' => $trial->nearest === null ? null : ClearanceWriter::write([$trial->nearest], $site->units)[0],
             'solutions' => array_map(SolutionWriter::preview(...), $trial->solved()),
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 200, ['Content-Type' => 'application/json']);
+    }
+
+    /** Returns how far off what is nearest is looked for, mm; null where that is not asked for. */
+    private function reach(Node $body): ?float
+    {
+        return $body->find('nearest')?->flag() === true ? self::REACH : null;
     }
 
     /**

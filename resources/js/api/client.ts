@@ -52,7 +52,6 @@ import type {
   MeasureOf,
   Mesh,
   NearCures,
-  NearestThing,
   NewItem,
   NewPack,
   NewPart,
@@ -245,8 +244,11 @@ export const api = {
   goTo: (job: number, step: number) => send<JobState>(`jobs/${job}/step`, { step }),
   previewRun: (job: number, asked: PreviewRun, signal?: AbortSignal) =>
     send<Preview>(`jobs/${job}/preview/run`, asked, signal),
-  previewPlace: (job: number, asked: PreviewPlace, signal?: AbortSignal) =>
-    send<Preview>(`jobs/${job}/preview/place`, asked, signal),
+  /** Previews an edit of a run that is dragged, with what is nearest to it. */
+  dragRun: (job: number, asked: PreviewRun) => api.previewRun(job, { ...asked, nearest: true }),
+  /** Previews a thing that is dragged, and all that hangs on it, with what is nearest to them. */
+  dragPlace: (job: number, asked: PreviewPlace) =>
+    send<Preview>(`jobs/${job}/preview/place`, { ...asked, nearest: true }),
   waysIn: (job: number, id: string, port: string) => send<Ways>(`${run(job, id)}/ways-in`, { port }),
   settling: (job: number, id: string) => get<Settling>(`${run(job, id)}/settling`),
   settle: (job: number, id: string, settle: boolean) => send<Settling>(`${run(job, id)}/settling`, { settle }),
@@ -294,8 +296,6 @@ export const api = {
   changeClearanceWork: (job: number, again: boolean) => send<JobClearances>(`jobs/${job}/clearances/work`, { again }),
   /** Cures of two things that are too near, each tried. */
   nearCures: (job: number, a: ItemRef, b: ItemRef) => send<NearCures>(`jobs/${job}/clearances/cures`, { a, b }),
-  /** What is nearest to something while it is dragged, which is not stored. */
-  nearest: (job: number, tried: TriedItem) => send<NearestThing>(`jobs/${job}/nearest`, tried),
   /** Clamps on a length of a run that is supported too seldom, by where it begins. */
   supports: (job: number, id: string, from: number) => get<Supports>(`${run(job, id)}/supports?from=${from}`),
   harnesses: (job: number) => get<JobHarnesses>(`jobs/${job}/harnesses`),

@@ -251,7 +251,6 @@ export interface Api {
   insideTrunks?: InsideTrunks;
   jobHarnesses?: JobHarnesses;
   jobClearances?: JobClearances;
-  nearestThing?: NearestThing;
   harnessList?: HarnessList;
   trunkBreak?: TrunkBreak;
   trunkJoin?: TrunkJoin;
@@ -5222,7 +5221,75 @@ export interface Preview {
    */
   held: string | null;
   places: Place[];
+  /**
+   * What is nearest to what is dragged; null where nothing is near, or it was not asked for.
+   */
+  nearest: SolvedClearance | null;
   solutions: SolvedRun[];
+}
+export interface SolvedClearance {
+  a: ItemRef;
+  b: ItemRef;
+  /**
+   * From surface to surface, mm; below 0 where round runs are inside each other, 0 where others are.
+   */
+  distance: number;
+  /**
+   * Position of the movement at which they are nearest; null where that is so at rest.
+   */
+  moment: {
+    /**
+     * 0 to 1.
+     */
+    part: number;
+    /**
+     * Of the swing, degrees; null where nothing swings.
+     */
+    angle: number | null;
+    /**
+     * Where the fittings that move stand then.
+     */
+    places: {
+      id: string;
+      pose: MovedPose;
+    }[];
+    /**
+     * Points along the runs that move, as they lie then.
+     */
+    lines: {
+      id: string;
+      points: Point[];
+    }[];
+  } | null;
+  /**
+   * The same, below 0 by how deep the surface of a run is in anything, mm: at this it is waived.
+   */
+  measured: number;
+  inside: boolean;
+  required: number;
+  why: string | null;
+  /**
+   * Where they are nearest, on each.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  at: [Point, Point];
+  /**
+   * Developed length of each where it is a run, mm.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  along: [number | null, number | null];
+  rule: "clash" | "clearance";
+  severity: "violation" | "warning";
+  /**
+   * The reason for which it is waived.
+   */
+  waived: string | null;
+  title: string;
+  message: string;
 }
 /**
  * Why something was refused, and where: a JSON pointer into the item, or into the body when no item is named.
@@ -5287,6 +5354,10 @@ export interface PreviewRun {
    * How finely a limit is found, mm or degrees; nothing is held without it.
    */
   hold?: number | null;
+  /**
+   * Whether what is nearest to what is dragged is told, too.
+   */
+  nearest?: boolean;
 }
 export interface PreviewPlace {
   list: "fittings" | "clamps" | "surroundings";
@@ -5296,6 +5367,10 @@ export interface PreviewPlace {
    * How finely a limit is found, mm or degrees; nothing is held without it.
    */
   hold?: number | null;
+  /**
+   * Whether what is nearest to what is dragged is told, too.
+   */
+  nearest?: boolean;
 }
 export interface Move {
   do: "move";
@@ -5393,70 +5468,6 @@ export interface JobClearances {
   found: SolvedClearance[] | null;
   work: ClearanceWork | null;
 }
-export interface SolvedClearance {
-  a: ItemRef;
-  b: ItemRef;
-  /**
-   * From surface to surface, mm; below 0 where round runs are inside each other, 0 where others are.
-   */
-  distance: number;
-  /**
-   * Position of the movement at which they are nearest; null where that is so at rest.
-   */
-  moment: {
-    /**
-     * 0 to 1.
-     */
-    part: number;
-    /**
-     * Of the swing, degrees; null where nothing swings.
-     */
-    angle: number | null;
-    /**
-     * Where the fittings that move stand then.
-     */
-    places: {
-      id: string;
-      pose: MovedPose;
-    }[];
-    /**
-     * Points along the runs that move, as they lie then.
-     */
-    lines: {
-      id: string;
-      points: Point[];
-    }[];
-  } | null;
-  /**
-   * The same, below 0 by how deep the surface of a run is in anything, mm: at this it is waived.
-   */
-  measured: number;
-  inside: boolean;
-  required: number;
-  why: string | null;
-  /**
-   * Where they are nearest, on each.
-   *
-   * @minItems 2
-   * @maxItems 2
-   */
-  at: [Point, Point];
-  /**
-   * Developed length of each where it is a run, mm.
-   *
-   * @minItems 2
-   * @maxItems 2
-   */
-  along: [number | null, number | null];
-  rule: "clash" | "clearance";
-  severity: "violation" | "warning";
-  /**
-   * The reason for which it is waived.
-   */
-  waived: string | null;
-  title: string;
-  message: string;
-}
 /**
  * How far it has come to find on the queue what is too near to each other.
  *
@@ -5469,15 +5480,6 @@ export interface ClearanceWork {
    * how much of it is done, 0 to 1
    */
   part: number;
-}
-/**
- * What is nearest to something while it is dragged; null where nothing is near.
- *
- * This interface was referenced by `Api`'s JSON-Schema
- * via the `definition` "nearestThing".
- */
-export interface NearestThing {
-  nearest: SolvedClearance | null;
 }
 /**
  * A list about a harness.

@@ -5,7 +5,7 @@ import { newest } from '../job/newest';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
-import { triedOf } from '../job/useTried';
+import { tryingOf } from '../job/useTried';
 
 interface Props {
   run: string;
@@ -29,8 +29,8 @@ export function RouteSlider({ run, label, value, least, most, step, route }: Pro
     () =>
       newest(
         (amount: number) =>
-          api.previewRun(state.id, { run, change: { do: 'set-route', route: route(amount) }, hold: null }),
-        (answer: Preview) => setTrying({ solutions: answer.solutions, places: [], item: triedOf(answer) }),
+          api.dragRun(state.id, { run, change: { do: 'set-route', route: route(amount) }, hold: null }),
+        (answer: Preview) => setTrying(tryingOf(answer)),
         () => undefined,
       ),
     [state.id, run, route, setTrying],

@@ -5,14 +5,9 @@ interface NearnessStore {
   /** Two things that are too near to each other, marked in the view; null for none. */
   marked: SolvedClearance | null;
   mark: (marked: SolvedClearance | null) => void;
-  /** What is nearest to what is dragged; null while nothing is, or nothing is near. */
-  dragged: SolvedClearance | null;
-  setDragged: (dragged: SolvedClearance | null) => void;
 }
 
 export const useNearness = create<NearnessStore>()((set) => ({
   marked: null,
   mark: (marked) => set({ marked }),
-  dragged: null,
-  setDragged: (dragged) => set({ dragged }),
 }));

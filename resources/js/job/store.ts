@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Clash, List, Place, SolvedRun, TriedItem } from '../api/types';
+import type { Clash, List, Place, SolvedClearance, SolvedRun, TriedItem } from '../api/types';
 
 export type Stage = 'place' | 'lay' | 'check' | 'make';
 
@@ -15,11 +15,13 @@ interface Picked {
 }
 
 /** A preview of what is being dragged or laid: it replaces the stored state. */
-interface Trying {
+export interface Trying {
   solutions: readonly SolvedRun[];
   places: readonly Place[];
   /** The item as it would stand in the job file; undefined while it is not in that yet. */
   item?: TriedItem;
+  /** What is nearest to it; undefined or null where nothing is near. */
+  nearest?: SolvedClearance | null;
 }
 
 /** Two windows changed the same thing, and the user has to choose. */

@@ -1,14 +1,20 @@
 import { useCallback, useMemo, useState } from 'react';
 import { api } from '../api/client';
 import type { JobState, Preview, SolvedHarness, SolvedWire, TriedHarness, TriedItem } from '../api/types';
+import type { Trying } from './store';
 import { useWhileDragging } from './useWhileDragging';
 
 /** Whether the harnesses are those of an earlier revision. */
 export const areBehind = ({ harnesses, harnesses_at, revision }: JobState) =>
   harnesses.length > 0 && harnesses_at < revision;
 
-/** Returns the item of a preview, for the harnesses that hang on it. */
-export const triedOf = ({ list, item }: Preview): TriedItem => ({ list, item }) as unknown as TriedItem;
+/** Returns what is shown of a preview while something is dragged; the item is for the harnesses that hang on it. */
+export const tryingOf = ({ list, item, solutions, places, nearest }: Preview): Trying => ({
+  solutions,
+  places,
+  nearest,
+  item: { list, item } as unknown as TriedItem,
+});
 
 /**
  * Returns the harnesses as they would be with what is dragged; null while nothing is. They are asked for beside the

@@ -7,7 +7,7 @@ import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import type { LayingEdit } from '../job/useJob';
 import { useJob } from '../job/useJob';
-import { triedOf } from '../job/useTried';
+import { tryingOf } from '../job/useTried';
 
 interface Scale {
   /** Returns the amount at a place of the screen, mm. */
@@ -28,10 +28,10 @@ export function useStripDrag(run: string) {
     let last: Preview | null = null;
     const asking = newest(
       ({ amount, past }: { amount: number; past: boolean }) =>
-        api.previewRun(state.id, { run, change: change(amount) as Laying, hold: past ? null : 1 }),
+        api.dragRun(state.id, { run, change: change(amount) as Laying, hold: past ? null : 1 }),
       (answer) => {
         last = answer;
-        setTrying({ solutions: answer.solutions, places: [], item: triedOf(answer) });
+        setTrying(tryingOf(answer));
         const held = answer.held === null ? '' : ` · held: ${answer.held}. Alt goes past.`;
         setSaid(`${word} ${Math.round(answer.amount * 10) / 10}${held}`);
       },

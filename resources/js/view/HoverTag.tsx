@@ -1,7 +1,6 @@
 import type { SolvedClearance, SolvedHarness } from '../api/types';
 import { length, lengthWithUnit } from '../job/format';
 import { useHover } from '../job/hover';
-import { useNearness } from '../job/nearness';
 import { useWorkbench } from '../job/store';
 import { type JobAccess, useJob } from '../job/useJob';
 
@@ -14,7 +13,7 @@ const LEAST = 0.05;
 /** The small tag by the pointer. */
 export function HoverTag() {
   const hover = useHover((store) => store.hover);
-  const dragged = useNearness((store) => store.dragged);
+  const dragged = useWorkbench((store) => store.trying?.nearest ?? null);
   const inHand = useWorkbench((store) => (store.trying?.item?.item as { id?: string } | undefined)?.id);
   const { state, harnesses, item } = useJob();
   if (hover === null) {

@@ -4,8 +4,8 @@ import { Vector3 } from 'three';
 import type { SolvedClearance } from '../api/types';
 import { lengthWithUnit } from '../job/format';
 import { useNearness } from '../job/nearness';
+import { useWorkbench } from '../job/store';
 import { useJob } from '../job/useJob';
-import { useNearest } from '../job/useNearest';
 import { Ghost, sweptTube } from './Envelope';
 import { Pinned } from './Pinned';
 
@@ -13,9 +13,7 @@ type Moment = NonNullable<SolvedClearance['moment']>;
 
 /** A thin line to what is nearest to what is dragged, as far as its tag tells it. */
 export function NearLine() {
-  const { state } = useJob();
-  useNearest(state.id);
-  const dragged = useNearness((store) => store.dragged);
+  const dragged = useWorkbench((store) => store.trying?.nearest ?? null);
   return dragged === null ? null : (
     <Line
       points={dragged.at.map((at) => new Vector3(...at)) as [Vector3, Vector3]}

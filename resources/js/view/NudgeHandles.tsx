@@ -34,7 +34,7 @@ export function NudgeHandles({ run }: { run: Run }) {
       tracks: axisTracks().filter((_, axis) => axis % 2 === 0),
       // Not held: it settles from wherever it is moved.
       ask: async (track, distance) => ({
-        ...(await api.previewRun(state.id, { run: run.id, change: nudged(track, distance), hold: null })),
+        ...(await api.dragRun(state.id, { run: run.id, change: nudged(track, distance), hold: null })),
         amount: Math.abs(distance),
       }),
       keep: (track, amount) => lay(run.id, nudged(track, amount)),

@@ -33,8 +33,8 @@ export function PlaceHandles({ list, id }: { list: Place['list']; id: string }) 
   const rows = (answer: Preview): [string, string][] => [
     ['hanging on it', `${answer.solutions.length} run${answer.solutions.length === 1 ? '' : 's'}`],
   ];
-  const ask = (change: Parameters<typeof api.previewPlace>[1]['change'], hold: number | null) =>
-    api.previewPlace(state.id, { list, id, change, hold });
+  const ask = (change: Parameters<typeof api.dragPlace>[1]['change'], hold: number | null) =>
+    api.dragPlace(state.id, { list, id, change, hold });
 
   const grip = (axis: Vector3, label: string): Grip => ({
     at,

@@ -28,7 +28,7 @@ export function PointHandles({ run }: { run: Run }) {
     at,
     tracks: axisTracks().filter((_, axis) => axis % 2 === 0),
     ask: (track, distance, hold) =>
-      api.previewRun(state.id, {
+      api.dragRun(state.id, {
         run: run.id,
         change: { do: 'set-route', route: { points: moved(index, track, distance) } },
         hold,

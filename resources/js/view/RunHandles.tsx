@@ -40,7 +40,7 @@ export function RunHandles({ run }: { run: string }) {
       at: change === 'move-corner' ? vector(kept.vertices[vertex]) : middleOf(kept, vertex),
       tracks: change === 'move-corner' ? cornerTracks(kept, vertex) : legTracks(kept, vertex),
       ask: (track, distance, hold) =>
-        api.previewRun(state.id, { run, change: { do: change, vertex, by: by(track, distance) }, hold }),
+        api.dragRun(state.id, { run, change: { do: change, vertex, by: by(track, distance) }, hold }),
       keep: (track, amount) => lay(run, { do: change, vertex, by: by(track, amount) }),
       rows: (answer) => runRows(item('runs', run), answer.solutions[0]),
     };

@@ -8,7 +8,7 @@ import { newest } from '../../job/newest';
 import { useWorkbench } from '../../job/store';
 import { type Flat, onTrack, screenScale, stepFor, type Track } from '../../job/tracks';
 import { handStep } from '../../job/units';
-import { triedOf } from '../../job/useTried';
+import { tryingOf } from '../../job/useTried';
 import { useProjection } from './useProjection';
 
 /** Pixels of movement before a track is chosen. */
@@ -45,7 +45,7 @@ export function useHandDrag() {
       (answer, { on, distance }) => {
         const amount = Math.sign(distance) * answer.amount;
         last = { amount, answer };
-        setTrying({ solutions: answer.solutions, places: answer.places, item: triedOf(answer) });
+        setTrying(tryingOf(answer));
         setHover({
           title: `Along ${on.name}`,
           rows: [['moved', lengthWithUnit(amount)], ...grip.rows(answer)],

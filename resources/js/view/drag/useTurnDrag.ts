@@ -6,7 +6,7 @@ import { show } from '../../job/format';
 import { useHover } from '../../job/hover';
 import { newest } from '../../job/newest';
 import { useWorkbench } from '../../job/store';
-import { triedOf } from '../../job/useTried';
+import { tryingOf } from '../../job/useTried';
 import { useProjection } from './useProjection';
 
 interface TurnGrip {
@@ -40,7 +40,7 @@ export function useTurnDrag() {
       ({ angle, past }: { angle: number; past: boolean }) => grip.ask(angle, past ? null : 0.1),
       (answer) => {
         last = answer;
-        setTrying({ solutions: answer.solutions, places: answer.places, item: triedOf(answer) });
+        setTrying(tryingOf(answer));
         setHover({
           title: `About ${grip.name}`,
           rows: [['turned', `${show(answer.amount)}°`]],

@@ -1,25 +1,25 @@
 // How long designers wait who work at the same time behind nginx and PHP-FPM:
 // node bench/crowd.mjs [SECONDS] [DESIGNERS] [READERS]. Fifty designers in twenty jobs: each drags twice a minute for
 // four seconds, keeps what was dragged, edits twice more, and asks each second whether anything is new; some open a job
-// or take a STEP file away. A drag asks as the browser does (resources/js/job/newest.ts): for previews and for what is
-// nearest, one of each at a time, with pauses as long as the answer took, or three times as long. After that five
-// hundred readers as well, who ask every two seconds (0: no second part). Drags are sent by fetch, all else by
-// autocannon. Asked for: no error, 95th percentiles of edits within 250 ms and of previews within 120 ms, on two
-// processors.
+// or take a STEP file away. What asks for previews is the browser's own (resources/js/job/newest.ts), told of each
+// movement of the hand. After that five hundred readers as well, who ask every two seconds (0: no second part). Drags
+// are sent by fetch, all else by autocannon. Asked for: no error, 95th percentiles of edits within 250 ms and of
+// previews within 120 ms, on two processors.
 import { execFileSync } from 'node:child_process';
 import autocannon from 'autocannon';
+import { runnerImport } from 'vite';
 import { behindNginx, until, wait } from './nginx.mjs';
 import { recordRatio } from './record.mjs';
 
 const [SECONDS, DESIGNERS, READERS] = [300, 50, 500].map((usual, place) => Number(process.argv[2 + place] ?? usual));
 const JOBS = Math.ceil(DESIGNERS / 2.5);
-/** How long a drag is, s; time of an answer beyond which a pause gets no longer, ms; pauses by the time of answers. */
-const [DRAG, LONGEST] = [4, 150];
-const RESTS = { previews: 1, 'what is nearest': 3 };
+/** How long a drag is, s, and how often the hand is told of in it, ms. */
+const [DRAG, HAND] = [4, 25];
 /** Times between two things that somebody does, s. */
 const [BETWEEN_DRAGS, BETWEEN_EDITS, BETWEEN_PRESENCES, BETWEEN_OPENINGS, BETWEEN_FILES] = [30, 30, 5, 600, 900];
 const MOST = { edits: 250, previews: 120 };
 
+const { newestPreview } = (await runnerImport('./resources/js/job/newest.ts', { configFile: false })).module;
 const server = await behindNginx();
 const running = server.start();
 const { address } = server;
@@ -53,6 +53,7 @@ try {
   /** What a crowd was answered, by kind: milliseconds, and what was no good answer. */
   const crowd = async (readers) => {
     const taken = {};
+    let drags = 0;
     const end = performance.now() + SECONDS * 1000;
     const send = (kind, path, options) =>
       new Promise((resolve, reject) => {
@@ -111,37 +112,46 @@ try {
       };
       let at = 0;
       const by = () => [0, ++at % 20, 2];
-      const preview = () => ({ list: 'fittings', id: block.id, change: { do: 'move', by: by() }, hold: 1 });
-      const tried = () => {
-        const [, y, z] = by();
-        const [x0, y0, z0] = block.pose.at;
-        return { list: 'fittings', item: { ...block, pose: { ...block.pose, at: [x0, y0 + y, z0 + z] } } };
-      };
-      /** Asks one question at a time while a drag lasts, as the browser does. */
-      const whileDragging = async (kind, path, body) => {
-        taken[kind] ??= { times: [], errors: 0 };
-        for (const begun = performance.now(); performance.now() < begun + DRAG * 1000; ) {
-          const asked = performance.now();
-          const good = await fetch(address + job + path, {
+      const preview = () => ({
+        list: 'fittings',
+        id: block.id,
+        change: { do: 'move', by: by() },
+        hold: 1,
+        nearest: true,
+      });
+      const ask = async (body) => {
+        const asked = performance.now();
+        try {
+          const answer = await fetch(`${address}${job}/preview/place`, {
             method: 'POST',
             headers: { 'Content-Type': 'application/json' },
-            body: JSON.stringify(body()),
-          }).then(
-            (answer) => answer.arrayBuffer().then(() => answer.ok),
-            () => false,
-          );
-          const took = performance.now() - asked;
-          taken[kind].times.push(took);
-          taken[kind].errors += good ? 0 : 1;
-          await wait(RESTS[kind] * Math.min(took, LONGEST));
+            body: JSON.stringify(body),
+          });
+          if (!answer.ok) {
+            throw new Error(`answered with ${answer.status}`);
+          }
+          return await answer.json();
+        } catch (error) {
+          taken.previews.errors += 1;
+          throw error;
+        } finally {
+          taken.previews.times.push(performance.now() - asked);
         }
+      };
+      const drag = async () => {
+        taken.previews ??= { times: [], errors: 0 };
+        const asking = newestPreview(ask, () => undefined);
+        for (const begun = performance.now(); performance.now() < begun + DRAG * 1000; ) {
+          asking.want(preview());
+          await wait(HAND);
+        }
+        await asking.settled();
+        asking.stop();
+        drags += 1;
       };
       return [
         often(BETWEEN_DRAGS, async () => {
-          await Promise.all([
-            whileDragging('previews', '/preview/place', preview),
-            whileDragging('what is nearest', '/nearest', tried),
-          ]);
+          await drag();
           await edit();
         }),
         often(BETWEEN_EDITS, edit),
@@ -176,14 +186,15 @@ try {
             }),
           ]),
     ]);
-    return taken;
+    return { taken, drags };
   };
 
   const percentile = (times, part) => times.toSorted((a, b) => a - b)[Math.ceil(part * times.length) - 1] ?? 0;
   for (const readers of READERS === 0 ? [0] : [0, READERS]) {
-    const taken = await crowd(readers);
+    const { taken, drags } = await crowd(readers);
     const words = `${DESIGNERS} designers${readers === 0 ? '' : ` and ${readers} readers`}`;
-    console.log(`${words}, ${SECONDS} s`);
+    const pictures = taken.previews.times.length / (drags * DRAG);
+    console.log(`${words}, ${SECONDS} s; ${pictures.toFixed(1)} previews in each second of a drag`);
     for (const [kind, { times, errors }] of Object.entries(taken)) {
       const shown = [0.5, 0.95, 1].map((part) => `${percentile(times, part).toFixed(0).padStart(6)} ms`);
       console.log(

@@ -118,7 +118,7 @@ describe('newest', () => {
     /** Asks 1, wants 2 while it is answered after some time, ms. */
     const answeredAfter = async (time: number, rests = 1) => {
       const { ask, asked, next } = server();
-      const questions = newest(ask, vi.fn(), undefined, rests);
+      const questions = newest(ask, vi.fn(), undefined, { rests });
       questions.want(1);
       questions.want(2);
       await vi.advanceTimersByTimeAsync(time);
@@ -141,6 +141,32 @@ describe('newest', () => {
       expect(asked).toEqual([1]);
       await vi.advanceTimersByTimeAsync(1);
       expect(asked).toEqual([1, 2]);
+    });
+
+    test.each([
+      // First answers of 30 ms, 20 of which were worked: 10 are the way. Then [took, worked, pause]:
+      ['nobody else is there', 30, 20, 30],
+      ['it is much work, and nobody else is there', 140, 130, 140],
+      ['others kept it waiting for 50 ms more', 80, 20, 80 + 4 * 50],
+      ['others kept it waiting for long', 400, 20, 150 + 300],
+      ['the way was quicker than before', 25, 20, 25],
+    ])('it yields where %s', async (_, took, worked, waits) => {
+      const { ask, asked, next } = server();
+      const questions = newest(ask, vi.fn(), undefined, { workOf: Number });
+      for (const [question, time, work] of [
+        [1, 30, 20],
+        [2, took, worked],
+      ] as const) {
+        questions.want(question);
+        await vi.advanceTimersByTimeAsync(time);
+        next().answer(String(work));
+        await vi.advanceTimersByTimeAsync(question === 1 ? 30 : 0);
+      }
+      questions.want(3);
+      await vi.advanceTimersByTimeAsync(waits - 1);
+      expect(asked).toEqual([1, 2]);
+      await vi.advanceTimersByTimeAsync(1);
+      expect(asked).toEqual([1, 2, 3]);
     });
 
     test('it does not wait where a drop waits for it', async () => {

@@ -8,6 +8,7 @@ use App\Editing\JobFiles;
 use App\Editing\NearbyRuns;
 use App\Http\RequestBody;
 use App\Models\Job;
+use App\Support\ProcessorTime;
 use Bowline\Exchange\ClearanceWriter;
 use Bowline\Exchange\PlaceWriter;
 use Bowline\Exchange\SolutionWriter;
@@ -40,6 +41,7 @@ final readonly class PreviewController
     /** Previews an edit of a run, stored or not yet. */
     public function run(Request $request, Job $job): Response
     {
+        $begun = ProcessorTime::now();
         $body = RequestBody::preview($request);
         $draft = $body->find('draft')?->object();
         $id = $draft->id ?? $body->get('run')->text();
@@ -61,14 +63,15 @@ final readonly class PreviewController
         $reach = $this->reach($body);
         $near = NearbyRuns::limit($reader, [ItemRef::run($run->id)], $draft === null ? [] : [$draft], $reach ?? 0.0);
 
-        return $this->answer(
-            EditPreview::ofRun($core, $run, $body->get('change'), $this->step($body), $near, $reach), $core->site,
-        );
+        $trial = EditPreview::ofRun($core, $run, $body->get('change'), $this->step($body), $near, $reach);
+
+        return $this->answer($begun, $trial, $core->site);
     }
 
     /** Previews a placed item that is moved or turned, with all that depends on it. */
     public function place(Request $request, Job $job): Response
     {
+        $begun = ProcessorTime::now();
         $body = RequestBody::preview($request);
         [$list, $id] = [$body->get('list')->text(), $body->get('id')->text()];
         if (! in_array($list, ['fittings', 'clamps', 'surroundings'], true)) {
@@ -90,11 +93,14 @@ final readonly class PreviewController
         $with = FileItems::replaced($file, $list, $trial->items[$list]);
         $with->runs = [];
 
-        return $this->answer($trial, RouteBook::site(new Node($with)), $moved);
+        return $this->answer($begun, $trial, RouteBook::site(new Node($with)), $moved);
     }
 
-    /** @param  list<ItemRef>  $moved  what stands elsewhere now */
-    private function answer(EditPreview $trial, Site $site, array $moved = []): Response
+    /**
+     * @param  float  $begun  processor time when it was begun, ms
+     * @param  list<ItemRef>  $moved  what stands elsewhere now
+     */
+    private function answer(float $begun, EditPreview $trial, Site $site, array $moved = []): Response
     {
         $list = array_key_first($trial->items);
 
@@ -106,6 +112,7 @@ final readonly class PreviewController
             'places' => $moved === [] ? [] : PlaceWriter::only($site, $moved),
             'nearest' => $trial->nearest === null ? null : ClearanceWriter::write([$trial->nearest], $site->units)[0],
             'solutions' => array_map(SolutionWriter::preview(...), $trial->solved()),
+            'work' => round(ProcessorTime::now() - $begun, 1),
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 200, ['Content-Type' => 'application/json']);
     }
 

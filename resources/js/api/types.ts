@@ -5226,6 +5226,10 @@ export interface Preview {
    */
   nearest: SolvedClearance | null;
   solutions: SolvedRun[];
+  /**
+   * Processor time of the answer, ms; what it took beyond that was waiting.
+   */
+  work: number;
 }
 export interface SolvedClearance {
   a: ItemRef;

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { api } from '../api/client';
 import type { Preview, SetRoute } from '../api/types';
-import { newest } from '../job/newest';
+import { newestPreview } from '../job/newest';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import { useJob } from '../job/useJob';
@@ -27,7 +27,7 @@ export function RouteSlider({ run, label, value, least, most, step, route }: Pro
   const { setTrying } = useWorkbench.getState();
   const asking = useMemo(
     () =>
-      newest(
+      newestPreview(
         (amount: number) =>
           api.dragRun(state.id, { run, change: { do: 'set-route', route: route(amount) }, hold: null }),
         (answer: Preview) => setTrying(tryingOf(answer)),

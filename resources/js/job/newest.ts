@@ -1,21 +1,30 @@
 import { Refused, Unreachable } from '../api/client';
+import type { Preview } from '../api/types';
 
 /** Time of an answer beyond which a pause gets no longer, ms. */
 const LONGEST = 150;
 
+/** How many times as long it pauses as an answer waited for others at the server, and how long at most, ms. */
+const [YIELDS, LONGEST_YIELD] = [4, 300];
+
 /**
  * Asks one question at a time, always the newest: questions that were replaced meanwhile are never asked, and no answer
- * is taken after a stop. Between an answer and the next question it waits as long as the answer took, so that one drag
- * keeps the server busy half of the time at most, and many drags do not keep each other waiting; the last question,
- * which a drop waits for, is asked at once.
+ * is taken after a stop. Between an answer and the next question it pauses as long as the answer took, so that one drag
+ * keeps the server busy half of the time at most; the last question, which a drop waits for, is asked at once.
  *
- * @param rests how many times as long as an answer took it waits
+ * Many drags that do so would still keep each other waiting: where an answer tells how long it was worked on, what it
+ * took beyond that, and beyond the least of this drag (the way there and back), it waited for others. It pauses longer
+ * by four times that, so that drags share a busy server by asking less often and not by queueing, as congestion control
+ * by delay does in networks (L. Brakmo, L. Peterson, "TCP Vegas", 1995).
+ *
+ * @param rests how many times as long as an answer took it pauses
+ * @param workOf returns how long an answer was worked on, ms
  */
 export function newest<Question, Answer>(
   ask: (question: Question) => Promise<Answer>,
   take: (answer: Answer, question: Question) => void,
   refuse: (why: string) => void = () => undefined,
-  rests = 1,
+  { rests = 1, workOf }: { rests?: number; workOf?: (answer: Answer) => number } = {},
 ) {
   let wanted: Question | null = null;
   let asking: Promise<void> | null = null;
@@ -23,6 +32,8 @@ export function newest<Question, Answer>(
   /** Whether somebody waits for the newest answer. */
   let isAwaited = false;
   let endPause: () => void = () => undefined;
+  /** The least time that an answer took beyond the work on it, ms. */
+  let leastWait = Number.POSITIVE_INFINITY;
 
   const pause = (time: number) =>
     new Promise<void>((resolve) => {
@@ -38,8 +49,14 @@ export function newest<Question, Answer>(
       const question = wanted;
       wanted = null;
       const asked = performance.now();
+      let waited = 0;
       try {
         const answer = await ask(question);
+        if (workOf !== undefined) {
+          const wait = Math.max(0, performance.now() - asked - workOf(answer));
+          leastWait = Math.min(leastWait, wait);
+          waited = wait - leastWait;
+        }
         if (!stopped) {
           take(answer, question);
         }
@@ -49,7 +66,8 @@ export function newest<Question, Answer>(
         }
       }
       if (!stopped && !isAwaited) {
-        await pause(rests * Math.min(performance.now() - asked, LONGEST));
+        const took = performance.now() - asked;
+        await pause(rests * Math.min(took, LONGEST) + Math.min(YIELDS * waited, LONGEST_YIELD));
       }
     }
     asking = null;
@@ -75,3 +93,10 @@ export function newest<Question, Answer>(
     },
   };
 }
+
+/** Asks for previews of a drag, one at a time, always the newest. */
+export const newestPreview = <Question>(
+  ask: (question: Question) => Promise<Preview>,
+  take: (answer: Preview, question: Question) => void,
+  refuse?: (why: string) => void,
+) => newest(ask, take, refuse, { workOf: ({ work }) => work });

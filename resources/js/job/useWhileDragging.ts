@@ -20,7 +20,10 @@ export function useWhileDragging<Answer>(
 ): boolean {
   const item = useWorkbench((store) => store.trying?.item);
   const isAsking = (item !== undefined || isAlso) && isAllowed;
-  const asking = useMemo(() => (isAsking ? newest(ask, take, undefined, RESTS) : null), [isAsking, ask, take]);
+  const asking = useMemo(
+    () => (isAsking ? newest(ask, take, undefined, { rests: RESTS }) : null),
+    [isAsking, ask, take],
+  );
   useEffect(() => {
     if (item !== undefined) {
       asking?.want(item);

@@ -2,7 +2,7 @@ import { type PointerEvent as HandPointerEvent, useState } from 'react';
 import { api } from '../api/client';
 import type { Laying, Preview } from '../api/types';
 import { follow } from '../job/follow';
-import { newest } from '../job/newest';
+import { newestPreview } from '../job/newest';
 import { useWorkbench } from '../job/store';
 import { tell } from '../job/tell';
 import type { LayingEdit } from '../job/useJob';
@@ -26,7 +26,7 @@ export function useStripDrag(run: string) {
   const grab = (down: HandPointerEvent, { amountAt, change, word }: Scale) => {
     const { setTrying } = useWorkbench.getState();
     let last: Preview | null = null;
-    const asking = newest(
+    const asking = newestPreview(
       ({ amount, past }: { amount: number; past: boolean }) =>
         api.dragRun(state.id, { run, change: change(amount) as Laying, hold: past ? null : 1 }),
       (answer) => {

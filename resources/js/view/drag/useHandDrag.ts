@@ -4,7 +4,7 @@ import type { Preview } from '../../api/types';
 import { followTrying } from '../../job/follow';
 import { lengthWithUnit } from '../../job/format';
 import { useHover } from '../../job/hover';
-import { newest } from '../../job/newest';
+import { newestPreview } from '../../job/newest';
 import { useWorkbench } from '../../job/store';
 import { type Flat, onTrack, screenScale, stepFor, type Track } from '../../job/tracks';
 import { handStep } from '../../job/units';
@@ -39,7 +39,7 @@ export function useHandDrag() {
     let track: Track | null = null;
     let last: { amount: number; answer: Preview } | null = null;
 
-    const asking = newest(
+    const asking = newestPreview(
       ({ on, distance, past }: { on: Track; distance: number; past: boolean }) =>
         grip.ask(on, distance, past ? null : handStep()),
       (answer, { on, distance }) => {

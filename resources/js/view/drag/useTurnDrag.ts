@@ -4,7 +4,7 @@ import type { Preview } from '../../api/types';
 import { followTrying } from '../../job/follow';
 import { show } from '../../job/format';
 import { useHover } from '../../job/hover';
-import { newest } from '../../job/newest';
+import { newestPreview } from '../../job/newest';
 import { useWorkbench } from '../../job/store';
 import { tryingOf } from '../../job/useTried';
 import { useProjection } from './useProjection';
@@ -36,7 +36,7 @@ export function useTurnDrag() {
     // Seen against the axis, the direction is reversed.
     const side = rayAt(middle).ray.direction.dot(grip.about) < 0 ? 1 : -1;
     let last: Preview | null = null;
-    const asking = newest(
+    const asking = newestPreview(
       ({ angle, past }: { angle: number; past: boolean }) => grip.ask(angle, past ? null : 0.1),
       (answer) => {
         last = answer;

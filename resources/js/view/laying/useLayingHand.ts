@@ -1,8 +1,7 @@
 import { useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useRef } from 'react';
-import type { Preview } from '../../api/types';
 import { useLaying } from '../../job/laying';
-import { newest } from '../../job/newest';
+import { newestPreview } from '../../job/newest';
 import { useWorkbench } from '../../job/store';
 import { axisTracks, type Flat, withTrack } from '../../job/tracks';
 import { useJob } from '../../job/useJob';
@@ -53,9 +52,9 @@ export function useLayingHand() {
 
   const asking = useMemo(
     () =>
-      newest(
+      newestPreview(
         acts.tryLeg,
-        (answer: Preview) => {
+        (answer) => {
           useLaying.getState().set({ answer, refused: null });
           useWorkbench.getState().setTrying({ solutions: answer.solutions, places: [] });
         },

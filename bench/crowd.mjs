@@ -106,7 +106,10 @@ try {
         const revision = Number(/"revision":(\d+)/.exec(body)?.[1] ?? 0);
         if (seen > 0 && revision > seen && !isReading) {
           isReading = true;
-          await send('job read again', job, { ...once, requests: [{ method: 'GET', onResponse: note }] });
+          await send('job read again', `${job}?since=${seen}`, {
+            ...once,
+            requests: [{ method: 'GET', onResponse: note }],
+          });
           isReading = false;
         }
       };

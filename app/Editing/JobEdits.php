@@ -106,7 +106,7 @@ final readonly class JobEdits
      * Whether wires end at the same pins and go along the same trunks after a change of an item, which may move. What
      * else is changed has to be checked with all harnesses.
      */
-    private static function leavesWires(string $list, Node $item, stdClass $stored): bool
+    public static function leavesWires(string $list, Node $item, stdClass $stored): bool
     {
         $needed = static fn (stdClass $one): stdClass => (object) match ($list) {
             'fittings' => array_diff_key(get_object_vars($one), ['pose' => true, 'on' => true]),

@@ -51,24 +51,54 @@ final readonly class JobState
         ) {
             return null;
         }
+
+        return $this->only($job, $this->files->reader($job), $kept->changes, $kept->runs, $since);
+    }
+
+    /**
+     * Returns only what has changed since a revision that a window has seen, by whomever; null when all of it may be
+     * needed, or that is not known any more.
+     */
+    public function since(Job $job, int $seen): ?JobChangeResource
+    {
+        if (($job->extras->sets ?? []) !== []) {
+            return null;
+        }
+        $changes = (new NewSteps($job, $seen))->changes();
+        if ($changes === null) {
+            return null;
+        }
         $reader = $this->files->reader($job);
+        $runs = array_merge(...array_map(
+            static fn (Change $one): array => $reader->hangingOn(ItemRef::of($one->list, $one->id)), $changes,
+        ));
+        if (array_intersect($runs, array_merge(...$job->madeTogether())) !== []) {
+            return null;
+        }
+
+        return $this->only($job, $reader, $changes, array_values(array_unique($runs)), $seen);
+    }
+
+    /**
+     * @param  list<Change>  $changes
+     * @param  list<string>  $runs  ids of those that may follow from them
+     */
+    private function only(Job $job, JobReader $reader, array $changes, array $runs, int $seen): JobChangeResource
+    {
         $items = [];
-        foreach ($kept->changes as $change) {
+        foreach ($changes as $change) {
             $items[] = ItemRef::of($change->list, $change->id);
             if ($change->list === 'surroundings') {
                 array_push($items, ...$reader->mountedOn($change->id));
             }
         }
         $core = CoreJob::readOnly(
-            $reader->around($kept->runs, [], $items),
-            static fn (stdClass $run): bool => in_array($run->id ?? null, $kept->runs, true),
+            $reader->around($runs, [], $items),
+            static fn (stdClass $run): bool => in_array($run->id ?? null, $runs, true),
         );
 
         return new JobChangeResource(
-            $job,
-            $kept->changes,
-            PlaceWriter::only($core->site, $items),
-            $this->solutions->of($job, $core),
+            $job, $changes, PlaceWriter::only($core->site, $items), $this->solutions->of($job, $core), $seen,
         );
     }
 

@@ -29,7 +29,7 @@ final readonly class Steps
     }
 
     /**
-     * Adds a step behind the present one; undone steps are deleted.
+     * Adds a step behind the present one, for the revision that comes next; undone steps are deleted.
      *
      * @param  list<Change>  $changes
      * @param  int|null  $undoes  number of the step that it takes back
@@ -41,9 +41,9 @@ final readonly class Steps
         Step::query()->where('job_id', $job->id)->where('number', '<=', $job->step - self::MAX_STEPS)->delete();
         $job->step++;
         Step::query()->create([
-            'job_id' => $job->id, 'number' => $job->step, 'name' => mb_substr($name, 0, 200),
-            'changes' => $changes, 'token' => $token, 'made_at' => now(), 'user_id' => $user?->id,
-            'made_by' => $user?->name, 'undoes' => $undoes,
+            'job_id' => $job->id, 'number' => $job->step, 'revision' => $job->revision + 1,
+            'name' => mb_substr($name, 0, 200), 'changes' => $changes, 'token' => $token, 'undoes' => $undoes,
+            'made_at' => now(), 'user_id' => $user?->id, 'made_by' => $user?->name,
         ]);
         Trail::note(TrailKind::Edit, $name, $job, ['step' => $job->step, 'changes' => array_map(
             static fn (Change $change): array => [
@@ -74,6 +74,7 @@ final readonly class Steps
             }
             if ($steps->isNotEmpty()) {
                 $job->revision++;
+                Step::query()->whereKey($steps->modelKeys())->update(['revision' => $job->revision]);
                 $job->touch();
                 $job->save();
             }

@@ -6,6 +6,8 @@ namespace App\Http;
 
 use App\Editing\EditResult;
 use App\Editing\JobState;
+use App\Http\Resources\JobChangeResource;
+use App\Http\Resources\JobResource;
 use App\Models\Job;
 use Illuminate\Http\JsonResponse;
 
@@ -19,7 +21,18 @@ final readonly class JobResponse
     /** @param  int|null  $since  the revision that the asking window has seen; it needs only what is new since then */
     public function kept(EditResult $kept, ?int $since): JsonResponse
     {
-        return ($this->state->change($kept, $since) ?? $this->state->whole($kept->job))->response();
+        return ($this->state->change($kept, $since) ?? $this->newest($kept->job, $since))->response();
+    }
+
+    /** @param  int|null  $since  likewise */
+    public function since(Job $job, ?int $since): JsonResponse
+    {
+        return $this->newest($job, $since)->response();
+    }
+
+    private function newest(Job $job, ?int $since): JobChangeResource|JobResource
+    {
+        return ($since === null ? null : $this->state->since($job, $since)) ?? $this->state->whole($job);
     }
 
     public function of(Job $job, int $status = 200): JsonResponse

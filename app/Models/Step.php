@@ -19,6 +19,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $made_at
  * @property int|null $user_id who made it, where people sign in
  * @property string|null $made_by
+ * @property int|null $revision of the job after it was last done, undone or redone
  * @property int|null $undoes number of the step that it takes back by itself
  */
 final class Step extends Model
@@ -34,7 +35,7 @@ final class Step extends Model
     {
         return [
             'changes' => 'object', 'number' => 'integer', 'made_at' => 'datetime', 'user_id' => 'integer',
-            'undoes' => 'integer',
+            'undoes' => 'integer', 'revision' => 'integer',
         ];
     }
 }

@@ -88,12 +88,12 @@ it('tells a window only what is new, and all of it to one that has seen less', f
     expect($answer->json('solutions'))->toEqual($now['solutions'])->and($answer->json('items.0.item'))->toEqual($moved)
         ->and($answer->json('places.0'))
         ->toEqual($now['places'][0])
-        ->and($answer->json('new_step'))
-        ->toEqual($now['steps'][0]);
+        ->and($answer->json('new_steps'))
+        ->toEqual($now['steps']);
     $full = test()
         ->postJson($job.'/edits', [
             'edits' => [['list' => 'fittings', 'id' => 'pump', 'item' => $pump]],
-            'since' => $state['revision'],
+            'since' => $state['revision'] - 1,
         ])
         ->assertOk();
     expect($full->json('job.name'))->toBe('Hatch');

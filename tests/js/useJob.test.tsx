@@ -47,23 +47,33 @@ const moved = (revision: number, x: number, token: string): JobChange =>
     items: [{ list: 'fittings', item: fitting(x) }],
     places: [{ list: 'fittings', id: 'pump', pose: { at: [x, 0, 0] } }],
     solutions: [{ id: 'r', findings: [finding(`pump at ${x}`)] }],
-    new_step: { number: revision, name: 'Move', token },
+    new_steps: [{ number: revision, name: 'Move', token }],
   }) as unknown as JobChange;
 
 type Sent = { path: string; body: Record<string, unknown> };
 let sent: Sent[];
+/** The newest revision, what is new in it, and the questions about that. */
+let newest: number;
+let news: JobState | JobChange;
+let read: string[];
 let answer: (asked: Sent) => Response | Promise<Response>;
 const json = (value: unknown, status = 200) => new Response(JSON.stringify(value), { status });
 
 beforeEach(() => {
   sent = [];
+  newest = 1;
+  read = [];
   vi.stubGlobal('fetch', async (address: string, { method, body }: { method: string; body?: string }) => {
     const path = address.replace('/api/jobs/7', '');
     if (path === '/revision') {
-      return json({ revision: 1 });
+      return json({ revision: newest });
     }
     if (path === '/harnesses') {
       return json({ revision: 2, harnesses: [{ id: 'h', packed: true, wires: [{ id: 'W1', length: 1080 }] }] });
+    }
+    if (path.startsWith('?since=')) {
+      read.push(path);
+      return json(news);
     }
     if (method === 'GET') {
       return json(state(1, 0));
@@ -104,6 +114,50 @@ describe('harnesses', () => {
       harnesses_at: 2,
     });
     await waitFor(() => expect(job().harnesses[0]?.packed).toBe(true));
+  });
+});
+
+describe('what others have done', () => {
+  test.each([
+    ['only what is new', () => moved(2, 5, 'theirs'), 'Test'],
+    ['the whole job', () => ({ ...state(2, 5), job: { ...state(2, 5).job, name: 'Other' } }) as JobState, 'Other'],
+  ])('comes as %s', async (_, told, name) => {
+    newest = 2;
+    news = told();
+    const { job } = await open();
+    await waitFor(() => expect(pumpAt(job())).toBe(5));
+    expect(read).toEqual(['?since=1']);
+    expect(job().state.revision).toBe(2);
+    expect(job().state.job.name).toBe(name);
+    expect(job().solution('r')?.findings).toHaveLength(name === 'Test' ? 1 : 0);
+  });
+
+  test('has steps that went and came', async () => {
+    const step = (number: number, name: string) => ({ number, name, token: name });
+    newest = 2;
+    news = { ...moved(2, 5, 'theirs'), new_steps: [step(2, 'Turn'), step(3, 'Move')] } as unknown as JobChange;
+    const { job } = await open({ steps: [step(1, 'Lay'), step(2, 'Name'), step(3, 'Cut'), step(4, 'Weld')] });
+    await waitFor(() => expect(job().state.revision).toBe(2));
+    expect(job().state.steps.map(({ name }) => name)).toEqual(['Lay', 'Turn', 'Move']);
+  });
+
+  test('is left where an edit of this window was answered meanwhile', async () => {
+    newest = 2;
+    let tell: (told: Response) => void = () => undefined;
+    const late = new Promise<Response>((resolve) => {
+      tell = resolve;
+    });
+    const usual = fetch;
+    vi.stubGlobal('fetch', (address: string, options: { method: string }) =>
+      address.endsWith('?since=1') ? late : usual(address, options as RequestInit),
+    );
+    const { job, client } = await open();
+    await waitFor(() => expect(client.isFetching({ queryKey: ['news', 7, 1] })).toBe(1));
+    act(() => void client.setQueryData(['job', 7], state(3, 9)));
+    tell(json(moved(2, 5, 'theirs')));
+    await waitFor(() => expect(client.isFetching()).toBe(0));
+    expect(pumpAt(job())).toBe(9);
+    expect(job().state.revision).toBe(3);
   });
 });
 

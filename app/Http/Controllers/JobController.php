@@ -22,6 +22,7 @@ use App\Settling\SettledShape;
 use Bowline\Drawing\JobPicture;
 use Bowline\Exchange\JobArchive;
 use Bowline\Job as CoreJob;
+use Bowline\Job\JobError;
 use Bowline\Job\JobFile;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
@@ -68,9 +69,15 @@ final readonly class JobController
         );
     }
 
-    public function show(Job $job, JobResponse $response): JsonResponse
+    /** Answers with the job, or only with what is new in it since a revision (`?since=`), where that can be told. */
+    public function show(Request $request, Job $job, JobResponse $response): JsonResponse
     {
-        return $response->of($job);
+        $since = $request->query('since');
+        if ($since !== null && (! is_string($since) || preg_match('/^\d{1,9}$/', $since) !== 1)) {
+            throw JobError::at('/since', 'a revision is a whole number');
+        }
+
+        return $response->since($job, $since === null ? null : (int) $since);
     }
 
     /** Records that the job was opened. */

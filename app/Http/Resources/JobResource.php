@@ -54,7 +54,7 @@ final class JobResource extends StateResource
             ...parent::toArray($request),
             // Includes undone steps, in order.
             'steps' => StepResource::collection(
-                $this->resource->steps()->orderBy('number')->get(['number', 'name', 'made_at', 'token', 'made_by']),
+                $this->resource->steps()->orderBy('number')->get(StepResource::COLUMNS),
             )->resolve($request),
             'job' => $file,
             'values' => (object) $this->core->site->values->all(),

@@ -15,6 +15,9 @@ use Illuminate\Http\Resources\Json\JsonResource;
  */
 final class StepResource extends JsonResource
 {
+    /** What has to be read of a step. */
+    public const COLUMNS = ['number', 'name', 'made_at', 'token', 'made_by'];
+
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {

@@ -230,6 +230,8 @@ export const api = {
     send<MadeParts>(`jobs/${job}/revisions/${number}/made`, body),
   jobs: () => get<JobList>('jobs'),
   job: (id: number) => get<JobState>(`jobs/${id}`),
+  /** What is new in a job since a revision; all of it where that cannot be told. */
+  news: (id: number, since: number) => get<JobState | JobChange>(`jobs/${id}?since=${since}`),
   revision: (id: number) => get<Revision>(`jobs/${id}/revision`),
   opened: (id: number) => ask('POST', `jobs/${id}/opened`, '{}'),
   newJob: (name: string) => send<JobState>('jobs', { name }),

@@ -5920,7 +5920,7 @@ export interface Mesh {
   extent: Point[];
 }
 /**
- * What of a job is not as it was just before.
+ * What of a job is not as it was at a revision that a window has seen.
  *
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "jobChange".
@@ -5931,7 +5931,10 @@ export interface JobChange {
   saved_at: string;
   step: number;
   undo: number | null;
-  new_step: Step;
+  /**
+   * All steps from the first that was done, undone or redone since.
+   */
+  new_steps: Step[];
   /**
    * What was typed, by field: shown again while the field has that value.
    */

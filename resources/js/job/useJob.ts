@@ -123,18 +123,19 @@ function isOwn(job: number, from: number, to: number): boolean {
 }
 
 /** Returns the state of a job with a change applied. */
-function changed(state: JobState, { items, places, solutions, new_step, ...head }: JobChange): JobState {
+function changed(state: JobState, { items, places, solutions, new_steps, ...head }: JobChange): JobState {
   const job = { ...state.job };
   for (const { list, item } of items) {
     const one = item as unknown as ItemOf<typeof list>;
     job[list] = (state.job[list] ?? []).map((other) => (other.id === one.id ? one : other)) as never;
   }
   const { change: _, ...known } = head;
+  const first = new_steps[0]?.number ?? Number.POSITIVE_INFINITY;
   return {
     ...state,
     ...known,
     job,
-    steps: [...state.steps.filter(({ number }) => number < new_step.number), new_step],
+    steps: [...state.steps.filter(({ number }) => number < first), ...new_steps],
     places: state.places.map(
       (place) => places.find((other) => other.list === place.list && other.id === place.id) ?? place,
     ),
@@ -220,11 +221,25 @@ function useWatching(state: JobState, busy: boolean) {
   useEffect(() => {
     setAway(look.error instanceof Unreachable);
   }, [look.error, setAway]);
+  // Only what is new, where that can be told: a large job is a hundred times as much.
+  const { id, revision: seen } = state;
+  const { data: news } = useQuery({
+    queryKey: ['news', id, seen],
+    queryFn: () => api.news(id, seen),
+    enabled: !busy && look.data !== undefined && look.data.revision > seen,
+    gcTime: 0,
+  });
   useEffect(() => {
-    if (!busy && look.data !== undefined && look.data.revision > state.revision) {
-      void client.invalidateQueries({ queryKey: key(state.id) });
+    if (news !== undefined) {
+      client.setQueryData<JobState>(key(id), (now) => {
+        // An edit of this window may have been answered meanwhile.
+        if (now === undefined || now.revision >= news.revision || ('change' in news && now.revision !== seen)) {
+          return now;
+        }
+        return 'change' in news ? changed(now, news) : news;
+      });
     }
-  }, [busy, look.data, state, client]);
+  }, [news, client, id, seen]);
 }
 
 /** Provides the edits of a job. They are sent one after another, so that answers arrive in order. */

@@ -147,8 +147,8 @@ describe('newest', () => {
       // First answers of 30 ms, 20 of which were worked: 10 are the way. Then [took, worked, pause]:
       ['nobody else is there', 30, 20, 30],
       ['it is much work, and nobody else is there', 140, 130, 140],
-      ['others kept it waiting for 50 ms more', 80, 20, 80 + 4 * 50],
-      ['others kept it waiting for long', 400, 20, 150 + 300],
+      ['others kept it waiting for 50 ms more', 80, 20, 80 + 8 * 50],
+      ['others kept it waiting for long', 400, 20, 150 + 500],
       ['the way was quicker than before', 25, 20, 25],
     ])('it yields where %s', async (_, took, worked, waits) => {
       const { ask, asked, next } = server();

@@ -5,7 +5,7 @@ import type { Preview } from '../api/types';
 const LONGEST = 150;
 
 /** How many times as long it pauses as an answer waited for others at the server, and how long at most, ms. */
-const [YIELDS, LONGEST_YIELD] = [4, 300];
+const [YIELDS, LONGEST_YIELD] = [8, 500];
 
 /**
  * Asks one question at a time, always the newest: questions that were replaced meanwhile are never asked, and no answer
@@ -14,7 +14,7 @@ const [YIELDS, LONGEST_YIELD] = [4, 300];
  *
  * Many drags that do so would still keep each other waiting: where an answer tells how long it was worked on, what it
  * took beyond that, and beyond the least of this drag (the way there and back), it waited for others. It pauses longer
- * by four times that, so that drags share a busy server by asking less often and not by queueing, as congestion control
+ * by eight times that, so that drags share a busy server by asking less often and not by queueing, as congestion control
  * by delay does in networks (L. Brakmo, L. Peterson, "TCP Vegas", 1995).
  *
  * @param rests how many times as long as an answer took it pauses

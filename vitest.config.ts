@@ -6,6 +6,9 @@ import { defineConfig } from 'vitest/config';
  */
 export default defineConfig({
   test: {
+    // Beside Pest, on a busy machine: what is awaited comes late, and not never.
+    testTimeout: 60_000,
+    setupFiles: ['tests/js/setup.ts'],
     include: ['tests/js/**/*.test.{ts,tsx}', 'tests/kernel/*.test.mjs'],
     reporters: ['default', ['junit', { outputFile: '.bowline/vitest.xml' }]],
   },

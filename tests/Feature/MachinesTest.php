@@ -70,7 +70,7 @@ function workers(): int
 }
 
 /** @param  callable(): bool  $is */
-function until(callable $is, float $seconds = 20.0): void
+function until(callable $is, float $seconds = 60.0): void
 {
     $end = microtime(true) + $seconds;
     while (! $is()) {

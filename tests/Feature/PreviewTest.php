@@ -226,5 +226,5 @@ it('finds limits in steps that there are, and says which', function (mixed $hold
         'hold' => $hold,
     ])
         ->assertStatus(422)->assertJson(['pointer' => '/hold']);
-    expect((hrtime(true) - $start) / 1e9)->toBeLessThan(5.0);
+    expect((hrtime(true) - $start) / 1e9)->toBeLessThan(15.0);
 })->with([0, -1, 1e-14, 1e9, 'fine', [[]]]);

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { bowline } from './kernel.mjs';
 
 describe.each(['ternwake', 'skid', 'hoses'])('GLB of the demo job %s', (name) => {
-  it('has no error for the validator of the format', { timeout: 60_000 }, async () => {
+  it('has no error for the validator of the format', { timeout: 180_000 }, async () => {
     const bytes = bowline('glb', `database/demo/${name}.json`);
     const { issues, info } = await validateBytes(new Uint8Array(bytes));
     expect(issues.messages).toEqual([]);

@@ -36,7 +36,7 @@ const isUpright = (job, id) =>
   JSON.parse(readFileSync(job, 'utf8')).runs.some((run) => run.id === id && run.section_up === 'upright');
 
 describe.each(Object.entries(jobs))('STEP of %s', (_, make) => {
-  it('is read by a CAD kernel as the solids that `mass` tells of', { timeout: 240_000 }, () => {
+  it('is read by a CAD kernel as the solids that `mass` tells of', { timeout: 480_000 }, () => {
     const job = make();
     const path = join(folder, 'job.step');
     writeFileSync(path, bowline('step', job));
@@ -109,7 +109,7 @@ describe('STEP of a body of several runs', () => {
     ['over another, turned', [branch('a', 'tube', 100, [0, 0, 1]), branch('b', 'tube', 300, [0, 1, 1])]],
     ['on a branch', [branch('a', 'tube', 200, [0, 0, 1]), onBranch('b', 'thin', 100, [2, 1, 0])]],
     ['on a branch, as wide', [branch('a', 'tube', 200, [0, 0, 1]), onBranch('b', 'tube', 90, [1, 0, 0])]],
-  ])('is one valid solid, as large as `mass` says: %s', { timeout: 60_000 }, (_, branches) => {
+  ])('is one valid solid, as large as `mass` says: %s', { timeout: 180_000 }, (_, branches) => {
     const job = {
       format: 'bowline-job',
       version: 3,
@@ -226,7 +226,7 @@ describe('STEP of a block with channels', () => {
       ],
     ],
     ['blind', round, [channel('c', [0, 0, -30], [], [0, 0, 0])]],
-  ])('is one valid solid, as large as `mass` says: %s', { timeout: 60_000 }, (_, section, runs) => {
+  ])('is one valid solid, as large as `mass` says: %s', { timeout: 180_000 }, (_, section, runs) => {
     const path = join(folder, 'block.json');
     writeFileSync(
       path,
@@ -298,7 +298,7 @@ describe('STEP with equipment and surroundings', () => {
     return path;
   };
 
-  it('has a solid of each body, as large as it is, and the triangles of a mesh', { timeout: 60_000 }, () => {
+  it('has a solid of each body, as large as it is, and the triangles of a mesh', { timeout: 180_000 }, () => {
     const path = join(folder, 'room.step');
     const job = room();
     const text = bowline('step', job, '--with', 'around').toString();

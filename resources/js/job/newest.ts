@@ -12,10 +12,10 @@ const [YIELDS, LONGEST_YIELD] = [8, 500];
  * is taken after a stop. Between an answer and the next question it pauses as long as the answer took, so that one drag
  * keeps the server busy half of the time at most; the last question, which a drop waits for, is asked at once.
  *
- * Many drags that do so would still keep each other waiting: where an answer tells how long it was worked on, what it
- * took beyond that, and beyond the least of this drag (the way there and back), it waited for others. It pauses longer
- * by eight times that, so that drags share a busy server by asking less often and not by queueing, as congestion control
- * by delay does in networks (L. Brakmo, L. Peterson, "TCP Vegas", 1995).
+ * Many drags that do so would still keep each other waiting. Where an answer tells how long it was worked on, what it
+ * took beyond that, and beyond the least of this drag (the way there and back), it waited for others. The pause is
+ * longer by eight times that: drags share a busy server by asking less often and not by queueing, as congestion
+ * control by delay does in networks (L. Brakmo, L. Peterson, "TCP Vegas", 1995).
  *
  * @param rests how many times as long as an answer took it pauses
  * @param workOf returns how long an answer was worked on, ms

@@ -6,6 +6,7 @@ namespace App\Editing;
 
 use App\Models\Job;
 use App\People\EditRights;
+use App\People\People;
 use Bowline\Editing\BranchLegs;
 use Bowline\Editing\BranchPlaces;
 use Bowline\Editing\Loosening;
@@ -55,6 +56,10 @@ final readonly class JobEdits
             $runs = self::following($reader, $action);
             $before = $runs === null ? $reader->file() : $reader->around($runs, [], self::named($action));
             $after = $this->edited($before, $action, $action->after === $job->revision);
+            $user = $action->isAllowed ? null : People::user();
+            if ($user !== null) {
+                $after = SignedWaivers::by($user->name, $before, $after);
+            }
             $this->check($after);
             $changes = $this->write($job, $before, $after);
             if (! $action->isAllowed) {

@@ -10,6 +10,7 @@ use Bowline\Clearance\Thing;
 use Bowline\Geometry\Pose;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Units;
+use Bowline\Job\Waiver;
 
 /** Writes what is too near to each other in the shape of schema/solution.json (`solvedClearance`): millimetres. */
 final class ClearanceWriter
@@ -34,7 +35,7 @@ final class ClearanceWriter
             'moment' => $one->moment === null ? null : self::moment($one->moment),
             'rule' => $one->rule(),
             'severity' => $one->isViolation() ? 'violation' : 'warning',
-            'waived' => $one->waiver?->reason,
+            'waived' => $one->waiver === null ? null : Waiver::said($one->waiver->reason, $one->waiver->by),
             'title' => $one->title(),
             'message' => $one->message($units),
         ], $found);

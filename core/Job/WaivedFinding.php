@@ -19,12 +19,14 @@ final readonly class WaivedFinding
      * @param  string  $rule  id of the rule
      * @param  string  $of  what of the run or the harness it is about: "bend 2", "wire 12"
      * @param  float|null  $off  how far what there was is from what is needed; null where the rule tells no figures
+     * @param  string|null  $by  who waived it, where that is known
      */
     private function __construct(
         public string $rule,
         public string $of,
         public ?float $off,
         public string $reason,
+        public ?string $by,
     ) {
     }
 
@@ -37,6 +39,7 @@ final readonly class WaivedFinding
         return new self(
             $node->get('rule')->text(), $node->get('of')->text(), is_int($off) || is_float($off) ? (float) $off : null,
             trim($reason->text()) !== '' ? trim($reason->text()) : throw $reason->error('say why it is waived'),
+            $node->find('by')?->text(),
         );
     }
 
@@ -49,7 +52,8 @@ final readonly class WaivedFinding
     }
 
     /**
-     * Returns the reason for which the first of several that covers a finding accepts it; null where none does.
+     * Returns the reason for which the first of several that covers a finding accepts it, and who did; null where none
+     * does.
      *
      * @param  list<self>  $waived
      * @param  float|null  $off  how far it is off now
@@ -58,7 +62,7 @@ final readonly class WaivedFinding
     {
         foreach ($waived as $one) {
             if ($one->covers($rule, $of, $off)) {
-                return $one->reason;
+                return Waiver::said($one->reason, $one->by);
             }
         }
 

@@ -94,8 +94,14 @@ it('is waived with a reason, undone, and counts again when it has come nearer', 
         'edits' => [], 'header' => ['waivers' => [[...$waiver, 'reason' => '']]],
     ])->assertStatus(422);
     expect($answer->json('pointer'))->toBe('/waivers/0/reason');
+    test()->postJson($job.'/edits', [
+        'edits' => [], 'header' => ['waivers' => [[...$waiver, 'by' => 'M. Larsen']]],
+    ])->assertOk();
+    expect(test()->getJson($job.'/clearances')->json('found.0.waived'))->toBe('Both are cold (M. Larsen)');
+    test()->postJson($job.'/step', ['step' => 0])->assertOk();
     test()->postJson($job.'/edits', ['edits' => [], 'header' => ['waivers' => [$waiver]]])->assertOk();
-    expect(test()->getJson($job.'/clearances')->json('found.0.waived'))->toBe('Both are cold');
+    expect(test()->getJson($job.'/clearances')->json('found.0.waived'))->toBe('Both are cold')
+        ->and(test()->getJson($job)->json('job.waivers.0'))->not->toHaveKey('by');
     $high = test()->getJson($job)->json('job.runs.1');
     [$high['from']['at'][2], $high['to']['at'][2]] = [19, 19];
     test()->postJson($job.'/edits', ['edits' => [['list' => 'runs', 'id' => 'high', 'item' => $high]]])->assertOk();

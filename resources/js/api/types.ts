@@ -776,6 +776,10 @@ export interface Waiver {
    * via the `definition` "name".
    */
   reason: string;
+  /**
+   * Who waived it.
+   */
+  by?: string;
 }
 /**
  * This interface was referenced by `Job`'s JSON-Schema
@@ -3900,6 +3904,9 @@ export interface WaivedFinding {
    */
   off?: number;
   reason: string;
+  /**
+   * Who waived it.
+   */
   by?: string;
 }
 /**

@@ -107,6 +107,37 @@ it('lets a checker waive and not change, and a designer change and not waive', f
     test()->postJson($job.'/step', ['step' => 0])->assertOk();
 });
 
+it('says who waived what, whatever their window says', function (): void {
+    [$first, $second] = [person(Role::Checker), person(Role::Owner)];
+    $job = jobOf(person(Role::Designer));
+    by($first);
+    $waived = static fn (string $reason, array $more = []): array => [
+        'rule' => 'bend-radius', 'of' => 'bend 1', 'off' => 5, 'reason' => $reason, ...$more,
+    ];
+    $run = item($job, 'runs', 'run');
+    $waive = static fn (array ...$all) => edit($job, 'runs', 'run', [...$run, 'waived' => $all])->assertOk();
+    $kept = static fn (): array => array_column(item($job, 'runs', 'run')['waived'], 'by', 'reason');
+
+    $waive($waived('Tried'));
+    expect($kept())->toBe(['Tried' => $first->name]);
+    by($second);
+    // The name of the other is neither lost nor taken, and a new reason is one's own.
+    $waive($waived('Tried', ['by' => $second->name]), $waived('Bought so', ['by' => 'Somebody else']));
+    expect($kept())->toBe(['Tried' => $first->name, 'Bought so' => $second->name]);
+    $waive($waived('Tried again', ['by' => $first->name]));
+    expect($kept())->toBe(['Tried again' => $second->name]);
+
+    test()->postJson($job.'/edits', ['edits' => [], 'header' => ['waivers' => [[
+        'a' => ['list' => 'runs', 'id' => 'run'], 'b' => ['list' => 'fittings', 'id' => 'other'],
+        'distance' => 3, 'reason' => 'Cold', 'by' => $first->name,
+    ]]]])->assertOk();
+    expect(test()->getJson($job)->json('job.waivers.0.by'))->toBe($second->name);
+    // What is undone and done again is still of whoever did it.
+    test()->postJson($job.'/step', ['step' => 0])->assertOk();
+    test()->postJson($job.'/step', ['step' => 1])->assertOk();
+    expect($kept())->toBe(['Tried' => $first->name]);
+});
+
 it('is issued by a checker, under the name of whoever signs in, and read and made in the shop', function (): void {
     $designer = person(Role::Designer);
     $job = jobOf($designer);

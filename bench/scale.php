@@ -17,7 +17,7 @@ const KINDS = [
     'an edit' => [4 / 60, 35.0],
     'what is new' => [5 / 60, 20.0],
     // Whether anything is new (public/live.php), and each five seconds who else is there.
-    'a question' => [1.0, 2.2],
+    'a question' => [1.0, 0.9],
     'a presence' => [0.2, 7.3],
     'a job opened' => [1 / 600, 40.0],
     'a file taken away' => [1 / 900, 400.0],
@@ -186,7 +186,7 @@ function percentileOf(array $times): float
 }
 
 $most = 0;
-foreach ([10, 20, 30, 40, 50, 60, 70, 80, 100, 120, 150, 200, 250, 300, 400, 500, 600] as $people) {
+foreach ([10, 20, 30, 40, 50, 60, 70, 80, 100, 120, 150, 200, 250, 300, 400, 500, 600, 700, 800] as $people) {
     $crowd = new Crowd($people, $cores);
     $crowd->run();
     $isIn = true;

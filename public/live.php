@@ -32,8 +32,11 @@ if ($job === null) {
 }
 try {
     $database = getenv('DB_DATABASE') ?: __DIR__.'/../storage/bowline.sqlite';
-    $pdo = new PDO('sqlite:'.$database, null, null, [
+    // Reading the schema is most of what opening takes, so it stays open; a file put in its place, as by a restore, has
+    // another number, and is opened anew. SQLite asks for no user; PHP tells connections apart by it.
+    $pdo = new PDO('sqlite:'.$database, (string) @fileinode($database), null, [
         PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY,
+        PDO::ATTR_PERSISTENT => true,
     ]);
     $asked = $pdo->prepare('SELECT revision, step, (
         SELECT group_concat(window || picked) FROM (

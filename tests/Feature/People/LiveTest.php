@@ -94,10 +94,23 @@ it('tells the revision and whether others have come, and nothing to others', fun
             expect($answer->status())->toBe(403)->and($answer->body())->toBe('');
         }
         expect($ask(LiveToken::of(999, time(), LIVE_KEY))->status())->toBe(404);
+        // It sees at once what is written, and a database that is put in the place of the other, as by a restore.
+        $table('jobs')->update(['revision' => 5]);
+        expect($ask($token)->json('revision'))->toBe(5);
+        $put = static function (callable $make) use ($database, $job): void {
+            $make($database.'.new');
+            $job->getConnection()->disconnect();
+            array_map(unlink(...), array_filter([$database.'-wal', $database.'-shm'], is_file(...)));
+            rename($database.'.new', $database);
+        };
+        $put(static function (string $file) use ($job): void {
+            $job->getConnection()->statement('VACUUM INTO '.(new PDO('sqlite::memory:'))->quote($file));
+            (new PDO('sqlite:'.$file))->exec('UPDATE jobs SET revision = 9');
+        });
+        expect($ask($token)->json('revision'))->toBe(9);
         $table('jobs')->update(['deleted_at' => now()]);
         expect($ask($token)->status())->toBe(404);
-        file_put_contents($database, str_repeat('This is no database. ', 10));
-        array_map(unlink(...), glob($database.'-*') ?: []);
+        $put(static fn (string $file) => file_put_contents($file, str_repeat('This is no database. ', 10)));
         expect($ask($token)->status())->toBe(503);
     } finally {
         $server->end();

@@ -10,13 +10,13 @@ it('counts what is computed, and not what is waited', function (): void {
     $waited = ProcessorTime::now() - $begun;
 
     $begun = ProcessorTime::now();
-    $end = hrtime(true) + 200_000_000;
-    $rounds = 0;
-    while (hrtime(true) < $end || ProcessorTime::now() - $begun < 50.0) {
-        $rounds++;
+    $hash = '';
+    // Half a million rounds take a tenth of a second and more of any processor.
+    for ($round = 0; $round < 500_000; $round++) {
+        $hash = md5($hash);
     }
     $computed = ProcessorTime::now() - $begun;
 
     expect($waited)->toBeGreaterThanOrEqual(0.0)->toBeLessThan(20.0)
-        ->and($computed)->toBeGreaterThanOrEqual(50.0);
+        ->and($computed)->toBeGreaterThan(20.0);
 });

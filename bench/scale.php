@@ -196,7 +196,7 @@ foreach ([10, 20, 30, 40, 50, 60, 70, 80, 100, 120, 150, 200, 250, 300, 400, 500
         $isIn = $isIn && $percentile <= $asked;
         $line .= sprintf(', %s %6.0f ms', $kind, $percentile);
     }
-    // A person drags for a seventh of the time.
+    // Of the time from one drag to the next, so much is dragged.
     $line .= sprintf(
         ', %.1f previews in each second of a drag',
         count($crowd->taken['a preview']) / ($people * TIME / 1000 * DRAG / (BETWEEN_DRAGS + DRAG)),

@@ -33,7 +33,8 @@ if ($job === null) {
 try {
     $database = getenv('DB_DATABASE') ?: __DIR__.'/../storage/bowline.sqlite';
     // Reading the schema is most of what opening takes, so it stays open; a file put in its place, as by a restore, has
-    // another number, and is opened anew. SQLite asks for no user; PHP tells connections apart by it.
+    // another inode, and is opened anew: PHP tells connections apart by the name of the user, which SQLite does not
+    // ask for. A file that is missing has none; opening it says so.
     $pdo = new PDO('sqlite:'.$database, (string) @fileinode($database), null, [
         PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY,
         PDO::ATTR_PERSISTENT => true,

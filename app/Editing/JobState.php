@@ -64,7 +64,7 @@ final readonly class JobState
         if (($job->extras->sets ?? []) !== []) {
             return null;
         }
-        $changes = (new NewSteps($job, $seen))->changes();
+        $changes = NewSteps::changes($job, $seen);
         if ($changes === null) {
             return null;
         }

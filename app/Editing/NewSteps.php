@@ -5,41 +5,35 @@ declare(strict_types=1);
 namespace App\Editing;
 
 use App\Models\Job;
-use App\Models\Step;
 use Bowline\Job\Node;
-use Illuminate\Database\Eloquent\Collection;
 
 /** The steps that were done, undone or redone since a revision of a job. */
-final readonly class NewSteps
+final class NewSteps
 {
     /** Most revisions that are told step by step; whoever has seen less reads the whole job. */
     private const MOST = 12;
 
-    /** @var Collection<int, Step> in order */
-    private Collection $steps;
-
-    public function __construct(private Job $job, private int $seen)
-    {
-        $this->steps = $job->steps()->where('revision', '>', $seen)->orderBy('number')->get();
-    }
-
     /**
-     * Returns what these steps have changed, as it is now, each item once. Null where that is not known, or not all
+     * Returns what has changed since a revision, as it is now, each item once. Null where that is not known, or not all
      * there is: where a revision came about otherwise, its steps are not there any more, something came or went, or
      * what was changed is not an item that stands by itself.
      *
      * @return non-empty-list<Change>|null
      */
-    public function changes(): ?array
+    public static function changes(Job $job, int $seen): ?array
     {
-        $behind = $this->job->revision - $this->seen;
-        if ($behind < 1 || $behind > self::MOST || $this->steps->unique('revision')->count() !== $behind) {
+        $behind = $job->revision - $seen;
+        if ($behind < 1 || $behind > self::MOST) {
             return null;
         }
-        $isWired = $this->job->harnesses()->exists();
+        $steps = $job->steps()->where('revision', '>', $seen)->orderBy('number')->get();
+        if ($steps->unique('revision')->count() !== $behind) {
+            return null;
+        }
+        $isWired = $job->harnesses()->exists();
         $changes = [];
-        foreach ($this->steps as $step) {
-            $isDone = $step->number <= $this->job->step;
+        foreach ($steps as $step) {
+            $isDone = $step->number <= $job->step;
             foreach (array_map(Change::read(...), $step->changes) as $one) {
                 if (
                     in_array($one->list, ['', 'stock'], true) || $one->before === null || $one->after === null

@@ -4,7 +4,7 @@ import type { Preview } from '../api/types';
 /** Time of an answer beyond which a pause gets no longer, ms. */
 const LONGEST = 150;
 
-/** How many times as long it pauses as an answer waited for others at the server, and how long at most, ms. */
+/** Pause for each ms that an answer waited for others at the server, and the longest such pause, ms. */
 const [YIELDS, LONGEST_YIELD] = [8, 500];
 
 /**

@@ -221,7 +221,7 @@ function useWatching(state: JobState, busy: boolean) {
   useEffect(() => {
     setAway(look.error instanceof Unreachable);
   }, [look.error, setAway]);
-  // Only what is new, where that can be told: a large job is a hundred times as much.
+  // Only what is new is asked for, where that can be told.
   const { id, revision: seen } = state;
   const { data: news } = useQuery({
     queryKey: ['news', id, seen],

@@ -2,9 +2,10 @@
 // node bench/crowd.mjs [SECONDS] [DESIGNERS] [READERS]. Fifty designers in twenty jobs: each drags twice a minute for
 // four seconds, keeps what was dragged, edits twice more, and asks each second whether anything is new; some open a job
 // or take a STEP file away. What asks for previews is the browser's own (resources/js/job/newest.ts), told of each
-// movement of the hand. After that five hundred readers as well, who ask every two seconds (0: no second part). The
-// quick questions are sent by autocannon, all else by fetch, over connections that stay open. Asked for: no error, 95th
-// percentiles of edits within 250 ms and of previews within 120 ms, on two processors.
+// movement of the hand. After that five hundred readers as well (0: no second part), who ask every two seconds whether
+// anything is new, and what where it is: twenty-five to a job. The quick questions are sent by autocannon, all else by
+// fetch, over connections that stay open. Asked for: no error, 95th percentiles of edits within 250 ms and of previews
+// within 120 ms, on two processors.
 import { execFileSync } from 'node:child_process';
 import autocannon from 'autocannon';
 import { runnerImport } from 'vite';
@@ -32,23 +33,25 @@ try {
     jobs.push((await until(address, `/jobs/${first.id}/copy`, {})).id);
   }
 
-  const tokens = [];
+  const queries = [];
   const renew = async () => {
     await Promise.all(
       jobs.map(async (id, place) => {
-        tokens[place] = (await until(address, `/jobs/${id}/revision`)).live;
+        queries[place] = (await until(address, `/jobs/${id}/revision`)).live;
       }),
     );
   };
   await renew();
-  const renewing = setInterval(() => void renew(), 30_000);
-  /** Whether anything is new, by a token, as a window asks (public/live.php). */
-  const quick = (places) =>
-    places.map((place) => ({
+  const renewing = setInterval(() => void renew(), 20_000);
+  const live = (place, file) => `/live/${jobs[place]}/${file}.json${queries[place]}`;
+  /** Whether anything is new, as a window asks; `look` is told of each answer (App\Http\Live). */
+  const quick = (place, look) => [
+    {
       method: 'GET',
-      path: '/live',
-      setupRequest: (request) => ({ ...request, headers: { ...request.headers, 'X-Bowline-Live': tokens[place] } }),
-    }));
+      setupRequest: (request) => ({ ...request, path: live(place, 'now') }),
+      onResponse: (_status, body) => void look(Number(/"revision":(\d+)/.exec(body)?.[1] ?? 0)),
+    },
+  ];
 
   /** What a crowd was answered, by kind: milliseconds, and what was no good answer. */
   const crowd = async (readers) => {
@@ -87,7 +90,7 @@ try {
       new Promise((resolve, reject) => {
         const all = noted(kind);
         const shot = autocannon(
-          { url: address, duration: SECONDS, timeout: 30, ...options },
+          { url: server.origin, duration: SECONDS, timeout: 30, ...options },
           (error, { errors = 0 } = {}) => {
             all.errors += errors;
             return error ? reject(error) : resolve();
@@ -127,8 +130,7 @@ try {
         note(await send('edits', `${job}/edits`, { edits: [{ list: 'fittings', id: block.id, item }], since: seen }));
       };
       /** A window asks what is new when another has changed the job. */
-      const look = async (_status, body) => {
-        const revision = Number(/"revision":(\d+)/.exec(body)?.[1] ?? 0);
+      const look = async (revision) => {
         if (seen > 0 && revision > seen && !isReading) {
           isReading = true;
           note(await send('what is new', `${job}?since=${seen}`));
@@ -166,24 +168,52 @@ try {
         shoot('questions', {
           connections: 1,
           connectionRate: 1,
-          requests: quick([place]).map((one) => ({ ...one, onResponse: look })),
+          requests: quick(place, look),
         }),
         often(BETWEEN_PRESENCES, () => send('who is there', `${job}/revision`)),
       ];
     };
+    /** What is new for a reader: by the file that another had written, else by the question (JobWatch.ts). */
+    const news = async (place, seen, revision) => {
+      const all = noted('what is new to readers');
+      const asked = performance.now();
+      const kept = await fetch(server.origin + live(place, `since-${seen}-${revision}`)).catch(() => null);
+      const text = await kept?.text();
+      const isKept = kept?.ok === true;
+      noted('… by a file').times.push(...(isKept ? [performance.now() - asked] : []));
+      const body = isKept ? text : await send('… by a question', `/jobs/${jobs[place]}?since=${seen}`);
+      all.times.push(performance.now() - asked);
+      return Number(/"revision":(\d+)/.exec(body ?? '')?.[1] ?? revision);
+    };
+    /** Each connection asks each second, for two readers by turns, as autocannon asks no more slowly. */
+    const readersOf = (place) =>
+      shoot('questions of readers', {
+        connections: Math.ceil((readers / JOBS + (place % 2)) / 2),
+        connectionRate: 1,
+        setupClient: (client) => {
+          const two = [{ seen: 0 }, { seen: 0 }];
+          client.setRequests(
+            quick(place, async (revision) => {
+              const [reader] = two.reverse();
+              if (reader.seen === 0) {
+                reader.seen = revision;
+              } else if (revision > reader.seen && !reader.isReading) {
+                reader.isReading = true;
+                reader.seen = await news(place, reader.seen, revision);
+                reader.isReading = false;
+              }
+            }),
+          );
+        },
+      });
     await Promise.all([
       ...Array.from({ length: DESIGNERS }, (_, number) => designer(number)).flat(),
       ...(readers === 0
         ? []
         : [
-            // Each asks every two seconds.
-            shoot('questions of readers', {
-              connections: readers,
-              overallRate: readers / 2,
-              requests: quick([...jobs.keys()]),
-            }),
-            // And for a token twice a minute.
-            shoot('tokens of readers', {
+            ...[...jobs.keys()].map(readersOf),
+            // Each asks for another query twice a minute.
+            shoot('queries of readers', {
               url: `${address}/jobs/${jobs[0]}/revision`,
               connections: 10,
               overallRate: Math.ceil(readers / 30),

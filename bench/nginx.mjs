@@ -38,6 +38,7 @@ export async function behindNginx(told = {}) {
     { env, stdio: 'ignore' },
   );
   return {
+    origin: `https://localhost:${port}`,
     address: `https://localhost:${port}/api`,
     database,
     env,

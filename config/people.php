@@ -11,7 +11,9 @@ return [
     // Days for which an invitation works.
     'invitation_days' => 7,
     // Seconds after which somebody who has not been heard of counts as gone from a job.
-    'present_seconds' => 10,
-    // Whether windows ask public/live.php whether anything is new: behind nginx (bin/server).
-    'live' => env('BOWLINE_LIVE') === 'on',
+    // Windows say every 20 s that they are there, and when they are closed (JobWatch.ts).
+    'present_seconds' => 45,
+    // Files from which nginx answers whether anything is new in a job (App\Http\Live): their folder, and the key of the
+    // links to them. bin/server tells them.
+    'live' => ['folder' => env('BOWLINE_LIVE'), 'key' => env('BOWLINE_LIVE_KEY', '')],
 ];

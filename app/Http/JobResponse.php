@@ -9,7 +9,9 @@ use App\Editing\JobState;
 use App\Http\Resources\JobChangeResource;
 use App\Http\Resources\JobResource;
 use App\Models\Job;
+use App\People\People;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Gate;
 
 /** Answers with the state of a job. */
 final readonly class JobResponse
@@ -27,7 +29,20 @@ final readonly class JobResponse
     /** @param  int|null  $since  likewise */
     public function since(Job $job, ?int $since): JsonResponse
     {
-        return $this->newest($job, $since)->response();
+        $newest = $this->newest($job, $since);
+        $response = $newest->response();
+        $isNews = $since !== null && $newest instanceof JobChangeResource;
+        if ($isNews && $newest->isWorkedOut() && self::onlyLooks($job)) {
+            Live::keep($job, $since, (string) $response->getContent());
+        }
+
+        return $response;
+    }
+
+    /** Whether what is answered holds for all who only look: nobody of them has a step of their own to take back. */
+    private static function onlyLooks(Job $job): bool
+    {
+        return ! People::areOn() || ! Gate::forUser(People::user())->allows('change', $job);
     }
 
     private function newest(Job $job, ?int $since): JobChangeResource|JobResource

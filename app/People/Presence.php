@@ -30,6 +30,13 @@ final class Presence
         }
     }
 
+    /** Notes that a window of somebody was closed. */
+    public function forget(Job $job, User $user, string $window): void
+    {
+        DB::table('job_presences')->where('job_id', $job->id)->where('user_id', $user->id)->where('window', $window)
+            ->delete();
+    }
+
     /**
      * Returns who else is in a job, each once, with what they have picked in the window that they used last.
      *

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Http\Live;
 use App\Machines\Machines;
 use App\Models\Job;
 use App\People\CurrentPerson;
@@ -18,6 +19,7 @@ use Illuminate\Queue\Events\JobProcessed;
 use Illuminate\Queue\Events\JobProcessing;
 use Illuminate\Queue\Events\QueueFailedOver;
 use Illuminate\Support\Facades\Config;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Queue;
@@ -37,6 +39,9 @@ final class AppServiceProvider extends ServiceProvider
         // Lazy loading of relations and missing attributes are errors.
         Model::shouldBeStrict();
         Gate::policy(Job::class, JobPolicy::class);
+        // Nobody is told of what may still be rolled back.
+        Job::saved(static fn (Job $job) => DB::afterCommit(static fn () => Live::note($job->id)));
+        Job::deleted(static fn (Job $job) => DB::afterCommit(static fn () => Live::note($job->id)));
         $this->withoutRedisWhereItIsAway();
         Queue::before(static fn (JobProcessing $event) => HeldTask::note($event->connectionName, $event->job));
         Event::listen([JobProcessed::class, JobExceptionOccurred::class, JobFailed::class], HeldTask::forget(...));

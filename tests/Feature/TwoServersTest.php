@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Illuminate\Http\Client\Response;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Http;
 use Tests\OwnServer;
 
@@ -22,7 +23,9 @@ function fittingAt(int $number, float $x): array
 it('loses no edit and does none twice', function (): void {
     $database = (string) tempnam(sys_get_temp_dir(), 'two-servers');
     exec('DB_DATABASE='.escapeshellarg($database).' php '.escapeshellarg(base_path('artisan')).' migrate --force -q');
-    $servers = [OwnServer::start($database), OwnServer::start($database)];
+    // What others are told of each edit, which both write.
+    $files = ['BOWLINE_LIVE' => $database.'-live', 'BOWLINE_LIVE_KEY' => 'of this test'];
+    $servers = [OwnServer::start($database, $files), OwnServer::start($database, $files)];
     try {
         $address = static fn (int $server, string $path): string => $servers[$server % 2]->address."/api/$path";
         $job = Http::post($address(0, 'jobs/open'), [
@@ -41,6 +44,9 @@ it('loses no edit and does none twice', function (): void {
                 assert($answer instanceof Response);
                 expect($answer->status())->toBe(200, $answer->body());
             }
+            $told = json_decode((string) file_get_contents("$database-live/$job/now.json"), true);
+            $newest = Http::get($address(0, "jobs/$job/revision"))->throw();
+            expect($told)->toMatchArray(['revision' => $newest->json('revision'), 'step' => $newest->json('step')]);
         }
         $state = Http::get($address(1, "jobs/$job"))->throw();
         // Six of their own and one that both were sent, in each round.
@@ -53,6 +59,7 @@ it('loses no edit and does none twice', function (): void {
     } finally {
         $servers[0]->end();
         $servers[1]->end();
+        File::deleteDirectory($database.'-live');
         array_map(unlink(...), glob($database.'*') ?: []);
     }
 });

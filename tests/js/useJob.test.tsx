@@ -65,6 +65,9 @@ beforeEach(() => {
   read = [];
   vi.stubGlobal('fetch', async (address: string, { method, body }: { method: string; body?: string }) => {
     const path = address.replace('/api/jobs/7', '');
+    if (address.startsWith('/api/me')) {
+      return json({ people: false, person: null, team: null, may: [] });
+    }
     if (path === '/revision') {
       return json({ revision: newest });
     }

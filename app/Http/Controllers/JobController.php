@@ -91,8 +91,10 @@ final readonly class JobController
     /** Returns the revision of the job, which windows poll for changes of others. */
     public function revision(Job $job): JsonResponse
     {
+        Live::note($job->id);
+
         return response()->json([
-            'revision' => $job->revision, 'step' => $job->step, 'live' => Live::token($job),
+            'revision' => $job->revision, 'step' => $job->step, 'live' => Live::query($job),
         ]);
     }
 

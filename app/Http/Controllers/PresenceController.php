@@ -12,7 +12,7 @@ use App\People\Presence;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** Who else is in a job: windows tell what is picked in them, and ask it, each second. */
+/** Who else is in a job: windows tell what is picked in them, and that they are closed, and ask it. */
 final class PresenceController
 {
     public function __invoke(Request $request, Job $job, Presence $presence): JsonResponse
@@ -20,11 +20,15 @@ final class PresenceController
         $body = RequestBody::of($request, 'presence');
         $user = People::user();
         if ($user !== null) {
-            $presence->note($job, $user, $body->get('window')->text(), $body->find('picked')?->value);
+            $window = $body->get('window')->text();
+            $body->find('gone')?->value === true
+                ? $presence->forget($job, $user, $window)
+                : $presence->note($job, $user, $window, $body->find('picked')?->value);
         }
+        Live::note($job->id);
 
         return response()->json([
-            'revision' => $job->revision, 'step' => $job->step, 'live' => Live::token($job),
+            'revision' => $job->revision, 'step' => $job->step, 'live' => Live::query($job),
             // Whoever has come by a link is not told who works on it.
             'others' => $user === null ? [] : $presence->others($job, $user),
         ]);

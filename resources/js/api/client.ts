@@ -156,12 +156,22 @@ const send = async <Answer>(path: string, body: unknown, signal?: AbortSignal): 
 
 const get = async <Answer>(path: string): Promise<Answer> => (await ask('GET', path)).json() as Promise<Answer>;
 
-/** What public/live.php answers. */
+/** The file with the revision of a job, which nginx answers. */
 export interface Live {
   revision: number;
   step: number;
   /** Differs when others have come, gone, or picked something else. */
   present: string;
+}
+
+/** Reads a file of JSON; null where there is none, whatever the reason. */
+async function fileOf<Content>(address: string): Promise<Content | null> {
+  try {
+    const response = await fetch(address);
+    return response.ok ? ((await response.json()) as Content) : null;
+  } catch {
+    return null;
+  }
 }
 
 /** What changes when a trunk is broken or joined; no item where one goes. */
@@ -215,15 +225,19 @@ export const api = {
   trail: (query: TrailQuery) => get<Trail>(`trail?${new URLSearchParams({ ...query })}`),
   /** Tells what this window has picked, and who else is in the job. */
   presence: (job: number, body: Presence) => send<Presences>(`jobs/${job}/presence`, body),
-  /** Whether anything is new in a job, by a token; null where that is not answered any more. */
-  live: async (token: string): Promise<Live | null> => {
-    try {
-      const response = await fetch('/live', { headers: { 'X-Bowline-Live': token } });
-      return response.ok ? ((await response.json()) as Live) : null;
-    } catch {
-      return null;
-    }
-  },
+  /** Tells that this window is closed; sent although the page goes. */
+  leave: (job: number, window: string) =>
+    void fetch(`/api/jobs/${job}/presence`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ window, gone: true } satisfies Presence),
+      keepalive: true,
+    }).catch(() => undefined),
+  /** Whether anything is new in a job, by a query that the server gave; null where that is not answered any more. */
+  live: (job: number, query: string) => fileOf<Live>(`/live/${job}/now.json${query}`),
+  /** What is new in a job between two revisions, where another window has asked for it before; else null. */
+  liveNews: (job: number, since: number, revision: number, query: string) =>
+    fileOf<JobChange>(`/live/${job}/since-${since}-${revision}.json${query}`),
   /** Takes back the last step of whoever asks. */
   undo: (job: number) => send<JobState>(`jobs/${job}/undo`, {}),
   markMade: (job: number, number: number, body: MadePart) =>

@@ -5672,7 +5672,7 @@ export interface GoTo {
 export interface Revision {
   revision: number;
   /**
-   * By this a window asks /live for a minute whether anything is new; null where that is not served.
+   * Query of the addresses /live/JOB/now.json and /live/JOB/since-OLD-NEW.json, by which a window may ask them for some time; null where they are not served.
    */
   live: string | null;
   step: number;
@@ -7030,7 +7030,7 @@ export interface ShareLink {
   on: boolean;
 }
 /**
- * What a window has picked.
+ * What a window has picked, or that it is closed.
  *
  * This interface was referenced by `Api`'s JSON-Schema
  * via the `definition` "presence".
@@ -7041,6 +7041,10 @@ export interface Presence {
     list: string;
     id: string;
   } | null;
+  /**
+   * Whether the window is closed.
+   */
+  gone?: boolean;
 }
 /**
  * Whether a part of an issued revision is made.
@@ -7213,7 +7217,7 @@ export interface TrailEntry {
 export interface Presences {
   revision: number;
   /**
-   * By this a window asks /live for a minute whether anything is new; null where that is not served.
+   * Query of the addresses /live/JOB/now.json and /live/JOB/since-OLD-NEW.json, by which a window may ask them for some time; null where they are not served.
    */
   live: string | null;
   step: number;

@@ -1,9 +1,12 @@
 import { api, type Live } from '../api/client';
-import type { Presence, Presences, Revision } from '../api/types';
+import type { JobChange, JobState, Presence, Presences, Revision } from '../api/types';
 import { usePresence, WINDOW } from './presence';
 
-/** Times after which the whole question is asked although nothing is new, ms: sooner than a window counts as gone. */
-const [HERE, TOKEN] = [5000, 30_000];
+/**
+ * Times after which the whole question is asked although nothing is new, ms: sooner than a window counts as gone, and
+ * than a query for the quick question holds no more.
+ */
+const [HERE, QUERY] = [20_000, 30_000];
 
 type Picked = Presence['picked'];
 
@@ -21,13 +24,14 @@ export class JobWatch {
 
   /**
    * @param picked what is picked in this window
-   * @param people whether people sign in
+   * @param isNamed whether somebody has signed in, so that others are told who is there
    */
-  async ask(picked: Picked, people: boolean): Promise<Revision | Presences> {
-    const isFull = this.told === null || this.isDue(picked, people);
-    const live = isFull || !this.told?.live ? null : await api.live(this.told.live);
+  async ask(picked: Picked, isNamed: boolean): Promise<Revision | Presences> {
+    const isFull = this.told === null || this.isDue(picked, isNamed);
+    const live = isFull || !this.told?.live ? null : await api.live(this.job, this.told.live);
     // What others have picked is asked for whole, but not each of their edits.
-    const isAsItWas = live !== null && this.told !== null && (this.live?.present ?? live.present) === live.present;
+    const isAsItWas =
+      live !== null && this.told !== null && (!isNamed || (this.live?.present ?? live.present) === live.present);
     this.live = live;
     if (isAsItWas && this.told !== null) {
       this.told = { ...this.told, revision: live.revision, step: live.step };
@@ -35,7 +39,7 @@ export class JobWatch {
     }
     this.at = performance.now();
     this.picked = JSON.stringify(picked);
-    if (people) {
+    if (isNamed) {
       const told = await api.presence(this.job, { window: WINDOW, picked });
       usePresence.getState().set(told.others);
       this.told = told;
@@ -45,7 +49,20 @@ export class JobWatch {
     return this.told;
   }
 
-  private isDue(picked: Picked, people: boolean): boolean {
-    return performance.now() - this.at >= (people ? HERE : TOKEN) || (people && JSON.stringify(picked) !== this.picked);
+  /**
+   * Returns what is new since a revision.
+   *
+   * @param looks whether this window only looks: what has been told to another such window is the same for this one
+   */
+  async news(since: number, looks: boolean): Promise<JobState | JobChange> {
+    const kept =
+      looks && this.told?.live ? await api.liveNews(this.job, since, this.told.revision, this.told.live) : null;
+    return kept ?? api.news(this.job, since);
+  }
+
+  private isDue(picked: Picked, isNamed: boolean): boolean {
+    return (
+      performance.now() - this.at >= (isNamed ? HERE : QUERY) || (isNamed && JSON.stringify(picked) !== this.picked)
+    );
   }
 }

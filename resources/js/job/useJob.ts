@@ -16,9 +16,10 @@ import type {
   SolvedRun,
 } from '../api/types';
 import { JobWatch } from './JobWatch';
+import { WINDOW } from './presence';
 import { useWorkbench } from './store';
 import { showIn, unitsOf } from './units';
-import { useMe } from './useMe';
+import { may, useMe } from './useMe';
 import { areBehind, useTriedHarnesses } from './useTried';
 
 export type ItemOf<L extends List> = NonNullable<Job[L]>[number];
@@ -205,13 +206,16 @@ function useHarnesses(state: JobState, busy: boolean) {
 function useWatching(state: JobState, busy: boolean) {
   const client = useQueryClient();
   const setAway = useWorkbench((store) => store.setAway);
-  const { people } = useMe();
+  const me = useMe(state.id);
+  const { people } = me;
+  const isNamed = me.person !== null;
+  const looks = !people || !may(me, 'change');
   const [watch] = useState(() => new JobWatch(state.id));
   const look = useQuery({
-    queryKey: ['revision', state.id, people],
+    queryKey: ['revision', state.id, isNamed],
     queryFn: async () => {
       const { picked } = useWorkbench.getState();
-      return watch.ask(picked === null ? null : { list: picked.list, id: picked.id }, people);
+      return watch.ask(picked === null ? null : { list: picked.list, id: picked.id }, isNamed);
     },
     // Edits of others arrive within two seconds.
     refetchInterval: people ? TOGETHER : LOOK,
@@ -221,11 +225,22 @@ function useWatching(state: JobState, busy: boolean) {
   useEffect(() => {
     setAway(look.error instanceof Unreachable);
   }, [look.error, setAway]);
+  useEffect(() => {
+    if (!isNamed) {
+      return;
+    }
+    const leave = () => api.leave(state.id, WINDOW);
+    window.addEventListener('pagehide', leave);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      leave();
+    };
+  }, [isNamed, state.id]);
   // Only what is new is asked for, where that can be told.
   const { id, revision: seen } = state;
   const { data: news } = useQuery({
     queryKey: ['news', id, seen],
-    queryFn: () => api.news(id, seen),
+    queryFn: () => watch.news(seen, looks),
     enabled: !busy && look.data !== undefined && look.data.revision > seen,
     gcTime: 0,
   });

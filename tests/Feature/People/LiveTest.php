@@ -2,118 +2,174 @@
 
 declare(strict_types=1);
 
-use App\Http\LiveToken;
+use App\Http\Live;
 use App\Models\Job;
 use App\People\Role;
-use Illuminate\Support\Facades\Http;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
 use Tests\Jobs;
-use Tests\OwnServer;
 
 /*
- * The quick question whether anything is new in a job (public/live.php), by a server of its own; and who may ask it.
+ * The files from which nginx answers whether anything is new in a job, and what. That nginx gives them only to those
+ * who have a link is asked of it by tests/deploy/checks.
  */
 
-const LIVE_KEY = 'of this test';
+/** Returns the folder of the files, one to a process; of a job, when one is said. */
+function liveFolder(string $job = ''): string
+{
+    return rtrim(storage_path('framework/testing/live-'.getmypid()).'/'.basename($job), '/');
+}
 
-it('holds for a minute, for its job, by its key', function (): void {
-    $token = LiveToken::of(7, 1000, LIVE_KEY);
-    expect(LiveToken::jobOf($token, 1000, LIVE_KEY))->toBe(7)
-        ->and(LiveToken::jobOf($token, 1060, LIVE_KEY))->toBe(7)
-        ->and(LiveToken::jobOf($token, 1061, LIVE_KEY))->toBeNull()
-        // From before the clock was set back, it does not hold until then.
-        ->and(LiveToken::jobOf($token, 900, LIVE_KEY))->toBeNull()
-        ->and(LiveToken::jobOf($token, 1000, 'of others'))->toBeNull()
-        ->and(LiveToken::jobOf('8'.substr($token, 1), 1000, LIVE_KEY))->toBeNull()
-        ->and(LiveToken::jobOf($token."\n", 1000, LIVE_KEY))->toBeNull();
-    foreach (['', '.', '7', '7.1060', '7.1060.', '7.1060.'.str_repeat('g', 64), str_repeat('9', 500)] as $wrong) {
-        expect(LiveToken::jobOf($wrong, 1000, LIVE_KEY))->toBeNull($wrong);
-    }
+beforeEach(function (): void {
+    config(['people.live' => ['folder' => liveFolder(), 'key' => 'of this test']]);
 });
+afterEach(fn () => File::deleteDirectory(liveFolder()));
 
-it('gives a token with what only those are told who may see the job', function (): void {
-    $open = static fn (): string => opened(json_encode(
-        Jobs::file([['at' => [0, 0, 250]]], ['at' => [300, 0, 250]]), JSON_THROW_ON_ERROR,
-    ));
-    // On one desk and without nginx it is not served.
-    $job = $open();
-    expect(test()->getJson($job.'/revision')->assertOk()->json('live'))->toBeNull();
-    config(['people.live' => true]);
+/** Opens a job with a run of one corner. */
+function watchedJob(): string
+{
+    return opened(json_encode(Jobs::file([['at' => [0, 0, 250]]], ['at' => [300, 0, 250]]), JSON_THROW_ON_ERROR));
+}
+
+/** @return array<string, mixed>|null what a file of a job says; null where there is none */
+function liveFile(string $job, string $name = 'now'): ?array
+{
+    $file = liveFolder($job).'/'.$name.'.json';
+
+    return is_file($file) ? json_decode((string) file_get_contents($file), true, flags: JSON_THROW_ON_ERROR) : null;
+}
+
+/** @return list<string> names of the files of a job that tell what was new */
+function newsFiles(string $job): array
+{
+    $files = array_map(
+        static fn (SplFileInfo $file): string => $file->getBasename('.json'), File::files(liveFolder($job)),
+    );
+
+    return array_values(array_filter($files, static fn (string $name): bool => str_starts_with($name, 'since-')));
+}
+
+/** Moves the pump of the job along y. */
+function pumpAt(string $job, float $y): void
+{
+    $pump = test()->getJson($job)->json('job.fittings.0');
+    edit($job, 'fittings', 'pump', [...$pump, 'pose' => ['at' => [0, $y, 0]]])->assertOk();
+}
+
+it('gives a link with what only those are told who may see the job', function (): void {
     peopleOn();
     by(person(Role::Designer));
-    $job = $open();
-    $token = test()->postJson($job.'/presence', ['window' => 'w', 'picked' => null])->assertOk()->json('live');
-    expect(LiveToken::jobOf($token, time(), config('app.key')))->toBe((int) basename($job))
+    $job = watchedJob();
+    $query = test()->postJson($job.'/presence', ['window' => 'w', 'picked' => null])->assertOk()->json('live');
+    // As nginx's secure_link has it: MD5, in the alphabet of base64 for addresses, without what fills it up.
+    expect(preg_match('/^\?until=(\d+)&key=([\w-]+)$/D', $query, $said))->toBe(1);
+    [, $until, $key] = $said;
+    $signed = hex2bin(md5(basename($job)." $until of this test"));
+    expect((int) $until - time())->toBeGreaterThan(Live::SECONDS - 5)->toBeLessThanOrEqual(Live::SECONDS)
+        ->and(base64_decode(strtr($key, '-_', '+/'), true))->toBe($signed)
+        ->and(strlen($key))->toBe(22)
         ->and(test()->getJson($job.'/revision')->assertOk()->json('live'))->toBeString();
     by(person(Role::Designer, 'Other yard'));
     test()->getJson($job.'/revision')->assertNotFound();
+    // On one desk and without nginx they are not served, nor written.
+    config(['people.live.folder' => null]);
+    by(person(Role::Designer));
+    expect(test()->getJson(watchedJob().'/revision')->assertOk()->json('live'))->toBeNull();
 });
 
-it('tells the revision and whether others have come, and nothing to others', function (): void {
-    $database = (string) tempnam(sys_get_temp_dir(), 'live');
-    exec('DB_DATABASE='.escapeshellarg($database).' php '.escapeshellarg(base_path('artisan')).' migrate --force -q');
-    config(['database.connections.live' => [...config('database.connections.sqlite'), 'database' => $database]]);
-    $job = Job::on('live')->create([
-        'name' => 'Shared', 'show_units' => 'mm', 'up' => 'z', 'named_values' => new stdClass, 'revision' => 4,
-        'step' => 3,
-    ]);
-    $table = $job->getConnection()->table(...);
-    $team = $table('teams')->insertGetId(['name' => 'Yard']);
-    $table('users')->insert([
-        'name' => 'Ola', 'email' => 'ola@cleat.example', 'role' => 'designer', 'team_id' => $team,
-    ]);
-    $server = OwnServer::start($database, ['APP_KEY' => LIVE_KEY], 'public/live.php');
+it('says the revision and the step after each edit, undo and redo, and of no job that is deleted', function (): void {
+    $job = watchedJob();
+    expect(liveFile($job))->toMatchArray(['revision' => 1, 'step' => 0]);
+    pumpAt($job, 5);
+    pumpAt($job, 6);
+    expect(liveFile($job))->toMatchArray(['revision' => 3, 'step' => 2]);
+    test()->postJson($job.'/step', ['step' => 1])->assertOk();
+    expect(liveFile($job))->toMatchArray(['revision' => 4, 'step' => 1]);
+    test()->postJson($job.'/step', ['step' => 2])->assertOk();
+    expect(liveFile($job))->toMatchArray(['revision' => 5, 'step' => 2]);
+    edit($job, 'fittings', 'pump', ['id' => 'pump', 'pose' => 'nowhere'])->assertUnprocessable();
+    expect(liveFile($job))->toMatchArray(['revision' => 5, 'step' => 2]);
+    test()->deleteJson($job)->assertNoContent();
+    expect(liveFile($job))->toBeNull();
+});
+
+it('says nothing of what is rolled back', function (): void {
+    $job = watchedJob();
     try {
-        $ask = static fn (?string $token) => Http::withHeaders(
-            $token === null ? [] : ['X-Bowline-Live' => $token],
-        )->get($server->address.'/live');
-        $token = LiveToken::of($job->id, time(), LIVE_KEY);
-        $alone = $ask($token);
-        expect($alone->status())->toBe(200)->and($alone->json())->toMatchArray(['revision' => 4, 'step' => 3])
-            ->and($alone->header('Cache-Control'))->toBe('no-store')
-            ->and($alone->header('Content-Security-Policy'))->not->toBe('');
-        $come = static fn (string $window, mixed $picked, int $ago = 0): int => $table('job_presences')->upsert([[
-            'job_id' => $job->id, 'window' => $window, 'user_id' => 1, 'picked' => json_encode($picked),
-            'seen_at' => now()->subSeconds($ago),
-        ]], ['job_id', 'window']);
-        $present = static fn (): string => $ask($token)->json('present');
-        $words = [$present()];
-        $come('of Ola', null);
-        $words[] = $present();
-        $come('of Ola', ['list' => 'runs', 'id' => 'feed']);
-        $words[] = $present();
-        // Each is another; heard of again with the same picked, it is the same.
-        expect(array_unique($words))->toHaveCount(3);
-        $come('of Ola', ['list' => 'runs', 'id' => 'feed']);
-        expect($present())->toBe($words[2]);
-        // Gone is as if nobody had come.
-        $come('of Ola', ['list' => 'runs', 'id' => 'feed'], 11);
-        expect($present())->toBe($words[0]);
-        $old = LiveToken::of($job->id, time() - 61, LIVE_KEY);
-        foreach ([null, 'x', $old, LiveToken::of($job->id, time(), 'of others')] as $no) {
-            $answer = $ask($no);
-            expect($answer->status())->toBe(403)->and($answer->body())->toBe('');
-        }
-        expect($ask(LiveToken::of(999, time(), LIVE_KEY))->status())->toBe(404);
-        // It sees at once what is written, and a database that is put in the place of the other, as by a restore.
-        $table('jobs')->update(['revision' => 5]);
-        expect($ask($token)->json('revision'))->toBe(5);
-        $put = static function (callable $make) use ($database, $job): void {
-            $make($database.'.new');
-            $job->getConnection()->disconnect();
-            array_map(unlink(...), array_filter([$database.'-wal', $database.'-shm'], is_file(...)));
-            rename($database.'.new', $database);
-        };
-        $put(static function (string $file) use ($job): void {
-            $job->getConnection()->statement('VACUUM INTO '.(new PDO('sqlite::memory:'))->quote($file));
-            (new PDO('sqlite:'.$file))->exec('UPDATE jobs SET revision = 9');
+        DB::transaction(static function () use ($job): void {
+            Job::query()->findOrFail((int) basename($job))->update(['revision' => 7]);
+            throw new RuntimeException('not kept');
         });
-        expect($ask($token)->json('revision'))->toBe(9);
-        $table('jobs')->update(['deleted_at' => now()]);
-        expect($ask($token)->status())->toBe(404);
-        $put(static fn (string $file) => file_put_contents($file, str_repeat('This is no database. ', 10)));
-        expect($ask($token)->status())->toBe(503);
-    } finally {
-        $server->end();
-        array_map(unlink(...), glob($database.'*') ?: []);
+    } catch (RuntimeException) {
     }
+    expect(liveFile($job))->toMatchArray(['revision' => 1]);
+});
+
+it('says whether others have come, gone, or picked something else', function (): void {
+    peopleOn();
+    by(person(Role::Designer));
+    $job = watchedJob();
+    $tell = static function (string $window, mixed $picked, bool $gone = false) use ($job): string {
+        test()->postJson($job.'/presence', ['window' => $window, 'picked' => $picked, 'gone' => $gone])->assertOk();
+
+        return liveFile($job)['present'];
+    };
+    $feed = ['list' => 'runs', 'id' => 'feed'];
+    $alone = $tell('of Ida', null);
+    by(person(Role::Viewer));
+    $words = [$alone, $two = $tell('of Ola', null), $tell('of Ola', $feed)];
+    expect(array_unique($words))->toHaveCount(3)
+        // Heard of again with the same picked, it is the same.
+        ->and($tell('of Ola', $feed))->toBe($words[2])
+        ->and($tell('of Ola', null))->toBe($two)
+        // Closed is as if nobody had come; a window of somebody else cannot be closed.
+        ->and($tell('of Ida', null, gone: true))->toBe($two)
+        ->and($tell('of Ola', null, gone: true))->toBe($alone);
+    // A window that is not heard of for 45 s is gone, once another is heard of.
+    $tell('of Ola', null);
+    test()->travel(46)->seconds();
+    expect($tell('of Eve', null))->not->toBe($two)
+        ->and(DB::table('job_presences')->where('window', 'of Ida')->exists())->toBeTrue();
+});
+
+it('keeps what was told to one who only looks for the others, until something else is new', function (): void {
+    $job = watchedJob();
+    pumpAt($job, 5);
+    pumpAt($job, 6);
+    $told = test()->getJson($job.'?since=1')->assertOk()->json();
+    expect(newsFiles($job))->toBe(['since-1-3'])->and(liveFile($job, 'since-1-3'))->toBe($told);
+    test()->getJson($job.'?since=2')->assertOk();
+    expect(newsFiles($job))->toEqualCanonicalizing(['since-1-3', 'since-2-3']);
+    // The whole job is no news, and neither is nothing.
+    test()->getJson($job)->assertOk();
+    test()->getJson($job.'?since=3')->assertOk();
+    expect(newsFiles($job))->toHaveCount(2);
+    pumpAt($job, 7);
+    expect(newsFiles($job))->toBe([]);
+});
+
+it('keeps nothing that was told to somebody with steps to take back', function (Role $role, bool $kept): void {
+    peopleOn();
+    $owner = person(Role::Owner);
+    by($owner);
+    $job = watchedJob();
+    pumpAt($job, 5);
+    by(person($role));
+    $told = test()->getJson($job.'?since=1')->assertOk()->json();
+    expect($told['change'])->toBeTrue()->and(newsFiles($job))->toBe($kept ? ['since-1-2'] : []);
+})->with([[Role::Viewer, true], [Role::Designer, false], [Role::Checker, false], [Role::Owner, false]]);
+
+it('keeps edits where the files cannot be written, and says nothing that is out of date', function (): void {
+    $job = watchedJob();
+    expect(liveFile($job))->toMatchArray(['revision' => 1]);
+    $folder = liveFolder($job);
+    // A folder in place of the file that is locked.
+    File::delete($folder.'/lock');
+    File::makeDirectory($folder.'/lock');
+    pumpAt($job, 5);
+    expect(liveFile($job))->toBeNull()->and(test()->getJson($job.'/revision')->assertOk()->json('revision'))->toBe(2);
+    File::deleteDirectory($folder.'/lock');
+    // The next whole question sets it right.
+    test()->getJson($job.'/revision')->assertOk();
+    expect(liveFile($job))->toMatchArray(['revision' => 2, 'step' => 1]);
 });

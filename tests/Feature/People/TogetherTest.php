@@ -194,7 +194,7 @@ it('shows who else is in a job, what they have picked, and what they have done',
     expect($tell('w3')->json('others'))->toBe([]);
     test()->getJson($job.'/people')->assertUnauthorized();
     by($ida);
-    test()->travel(11)->seconds();
+    test()->travel(46)->seconds();
     expect($tell('w1')->json('others'))->toBe([]);
 });
 

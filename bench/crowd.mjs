@@ -17,7 +17,7 @@ const JOBS = Math.ceil(DESIGNERS / 2.5);
 /** How long a drag is, s, and how often the hand is told of in it, ms. */
 const [DRAG, HAND] = [4, 25];
 /** Times between two things that somebody does, s. */
-const [BETWEEN_DRAGS, BETWEEN_EDITS, BETWEEN_PRESENCES, BETWEEN_OPENINGS, BETWEEN_FILES] = [30, 30, 5, 600, 900];
+const [BETWEEN_DRAGS, BETWEEN_EDITS, BETWEEN_PRESENCES, BETWEEN_OPENINGS, BETWEEN_FILES] = [30, 30, 20, 600, 900];
 const MOST = { edits: 250, previews: 120 };
 
 const { newestPreview } = (await runnerImport('./resources/js/job/newest.ts', { configFile: false })).module;
@@ -173,17 +173,21 @@ try {
         often(BETWEEN_PRESENCES, () => send('who is there', `${job}/revision`)),
       ];
     };
-    /** What is new for a reader: by the file that another had written, else by the question (JobWatch.ts). */
+    /** What is new for a reader: one change after another by files, else by the question (JobWatch.ts). */
     const news = async (place, seen, revision) => {
-      const all = noted('what is new to readers');
-      const asked = performance.now();
-      const kept = await fetch(server.origin + live(place, `since-${seen}-${revision}`)).catch(() => null);
-      const text = await kept?.text();
-      const isKept = kept?.ok === true;
-      noted('… by a file').times.push(...(isKept ? [performance.now() - asked] : []));
-      const body = isKept ? text : await send('… by a question', `/jobs/${jobs[place]}?since=${seen}`);
-      all.times.push(performance.now() - asked);
-      return Number(/"revision":(\d+)/.exec(body ?? '')?.[1] ?? revision);
+      let now = seen;
+      while (now < revision) {
+        const asked = performance.now();
+        const kept = await fetch(server.origin + live(place, `since-${now}-${now + 1}`)).catch(() => null);
+        await kept?.arrayBuffer();
+        if (kept?.ok !== true) {
+          const body = await send('news for readers, asked', `/jobs/${jobs[place]}?since=${now}`);
+          return Number(/"revision":(\d+)/.exec(body ?? '')?.[1] ?? revision);
+        }
+        noted('news for readers').times.push(performance.now() - asked);
+        now += 1;
+      }
+      return now;
     };
     /** Each connection asks each second, for two readers by turns, as autocannon asks no more slowly. */
     const readersOf = (place) =>
@@ -212,12 +216,8 @@ try {
         ? []
         : [
             ...[...jobs.keys()].map(readersOf),
-            // Each asks for another query twice a minute.
-            shoot('queries of readers', {
-              url: `${address}/jobs/${jobs[0]}/revision`,
-              connections: 10,
-              overallRate: Math.ceil(readers / 30),
-            }),
+            // Each asks for another query twice a minute, at any time.
+            ...jobs.map((id) => often((30 * JOBS) / readers, () => send('queries of readers', `/jobs/${id}/revision`))),
           ]),
     ]);
     return { taken, drags };

@@ -16,9 +16,9 @@ const ASKED = ['an edit' => 250.0, 'a preview' => 120.0];
 const KINDS = [
     'an edit' => [4 / 60, 35.0],
     'what is new' => [5 / 60, 20.0],
-    // Whether anything is new (public/live.php), and each five seconds who else is there.
-    'a question' => [1.0, 0.9],
-    'a presence' => [0.2, 7.3],
+    // Whether anything is new, from a file by nginx, and each twenty seconds who else is there.
+    'a question' => [1.0, 0.3],
+    'a presence' => [0.05, 7.3],
     'a job opened' => [1 / 600, 40.0],
     'a file taken away' => [1 / 900, 400.0],
 ];

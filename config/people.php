@@ -8,6 +8,8 @@ return [
     // Sign-ins that may fail within a minute, by address of the sender and e-mail address, and by sender alone.
     'tries' => 5,
     'tries_of_sender' => 30,
+    // Whether who leads a team must have a second factor for it: behind nginx (bin/server).
+    'leads_by_second_factor' => env('BOWLINE_LEADS_BY_SECOND_FACTOR') === 'on',
     // Days for which an invitation works.
     'invitation_days' => 7,
     // Seconds after which somebody who has not been heard of counts as gone from a job.

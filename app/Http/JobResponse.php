@@ -11,7 +11,7 @@ use App\Http\Resources\JobResource;
 use App\Models\Job;
 use App\People\People;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\Gate;
+use stdClass;
 
 /** Answers with the state of a job. */
 final readonly class JobResponse
@@ -23,26 +23,48 @@ final readonly class JobResponse
     /** @param  int|null  $since  the revision that the asking window has seen; it needs only what is new since then */
     public function kept(EditResult $kept, ?int $since): JsonResponse
     {
-        return ($this->state->change($kept, $since) ?? $this->newest($kept->job, $since))->response();
+        $told = $this->state->change($kept, $since) ?? $this->newest($kept->job, $since);
+
+        return $this->keptForOthers($kept->job, $told->response(), $since);
+    }
+
+    /** Answers with the whole job after its last change. */
+    public function after(Job $job): JsonResponse
+    {
+        return $this->keptForOthers($job, $this->of($job), null);
     }
 
     /** @param  int|null  $since  likewise */
     public function since(Job $job, ?int $since): JsonResponse
     {
-        $newest = $this->newest($job, $since);
-        $response = $newest->response();
-        $isNews = $since !== null && $newest instanceof JobChangeResource;
-        if ($isNews && $newest->isWorkedOut() && self::onlyLooks($job)) {
-            Live::keep($job, $since, (string) $response->getContent());
+        $response = $this->newest($job, $since)->response();
+
+        return $since === null ? $response : $this->keptForOthers($job, $response, $since);
+    }
+
+    /**
+     * Keeps what the last change of a job has made new for windows that only look, where files are served: what is
+     * answered, if that is just this; else it is found.
+     */
+    private function keptForOthers(Job $job, JsonResponse $response, ?int $since): JsonResponse
+    {
+        $before = $job->revision - 1;
+        if ($before > 0 && Live::wants($job)) {
+            $last = $since === $before ? $response : $this->newest($job, $before)->response();
+            Live::keep($job, People::areOn() ? self::withoutUndo($last) : (string) $last->getContent());
         }
 
         return $response;
     }
 
-    /** Whether what is answered holds for all who only look: nobody of them has a step of their own to take back. */
-    private static function onlyLooks(Job $job): bool
+    /** Returns what is answered without what the asking person may take back, which nobody may who only looks. */
+    private static function withoutUndo(JsonResponse $response): string
     {
-        return ! People::areOn() || ! Gate::forUser(People::user())->allows('change', $job);
+        $said = $response->getData();
+        assert($said instanceof stdClass);
+        $said->undo = null;
+
+        return json_encode($said, $response->getEncodingOptions() | JSON_THROW_ON_ERROR);
     }
 
     private function newest(Job $job, ?int $since): JobChangeResource|JobResource

@@ -11,14 +11,20 @@ use Illuminate\Support\Facades\File;
 
 /**
  * What every window asks each second or two, answered by nginx from files without PHP (deploy/nginx.conf.in): the
- * revision of a job, and what was new in it. The files of a job are in a folder of its own, and are read by whoever has
- * a link that holds for a short time, signed as nginx's secure_link module has it. A file that is missing, or could not
- * be written, leads to the whole question; each of these brings the files up to date.
+ * revision of a job, and what each of its last changes has made new. The files of a job are in a folder of its own, and
+ * are read by whoever has a link that holds for a short time, signed as nginx's secure_link module has it. A file that
+ * is missing, or could not be written, leads to the whole question; each of these brings the files up to date.
  */
 final class Live
 {
     /** How long a link holds, s; also for how long somebody who is locked out can still read the files of a job. */
     public const SECONDS = 40;
+
+    /** How many changes are kept before the last one, for windows that come to it one after another. */
+    private const KEPT = 12;
+
+    /** Largest file of one of these, bytes. */
+    private const SMALL = 50_000;
 
     /** Returns the query by which a window may ask for the files of a job; null where they are not served. */
     public static function query(Job $job): ?string
@@ -53,19 +59,33 @@ final class Live
         }, static fn (): bool => File::delete($folder.'/now.json'));
     }
 
-    /**
-     * Keeps what was new in a job between two revisions, as it was answered, for other windows that only look.
-     *
-     * @param  string  $answer  JSON
-     */
-    public static function keep(Job $job, int $since, string $answer): void
+    /** Whether files are served, and there is none of what the last change of a job has made new. */
+    public static function wants(Job $job): bool
     {
         $folder = self::folder($job->id);
-        if ($folder === null) {
-            return;
+
+        return $folder !== null && ! is_file(self::news($folder, $job->revision));
+    }
+
+    /**
+     * Keeps what the last change of a job has made new, for windows that only look.
+     *
+     * @param  string  $answer  JSON, as a window that had seen all before is answered
+     */
+    public static function keep(Job $job, string $answer): void
+    {
+        $folder = self::folder($job->id);
+        if ($folder !== null) {
+            rescue(static function () use ($folder, $job, $answer): void {
+                File::ensureDirectoryExists($folder);
+                File::replace(self::news($folder, $job->revision), $answer);
+            });
         }
-        $file = sprintf('%s/since-%d-%d.json', $folder, $since, $job->revision);
-        rescue(static fn () => File::replace($file, $answer));
+    }
+
+    private static function news(string $folder, int $revision): string
+    {
+        return sprintf('%s/since-%d-%d.json', $folder, $revision - 1, $revision);
     }
 
     private static function write(string $folder, int $job): void
@@ -83,13 +103,20 @@ final class Live
             'revision' => $now->revision, 'step' => $now->step, 'present' => md5($windows->toJson()),
         ], JSON_THROW_ON_ERROR);
         $file = $folder.'/now.json';
-        $revision = (string) $now->revision;
         if (! is_file($file) || File::get($file) !== $said) {
             File::replace($file, $said);
-            // What was new before is asked for no more.
-            foreach (File::files($folder) as $one) {
-                if (preg_match('/^since-\d+-(\d+)\.json$/D', $one->getFilename(), $at) === 1 && $at[1] !== $revision) {
-                    File::delete($one->getPathname());
+            self::forgetOld($folder, $now->revision);
+        }
+    }
+
+    /** Deletes what was new so long ago that nobody goes on from there, and what is large unless it is the last. */
+    private static function forgetOld(string $folder, int $revision): void
+    {
+        foreach (File::files($folder) as $file) {
+            if (preg_match('/^since-\d+-(\d+)\.json$/D', $file->getFilename(), $at) === 1) {
+                $behind = $revision - (int) $at[1];
+                if ($behind > self::KEPT || ($behind > 0 && $file->getSize() > self::SMALL)) {
+                    File::delete($file->getPathname());
                 }
             }
         }

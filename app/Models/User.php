@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\People\Ability;
 use App\People\Mail\PlainMail;
 use App\People\Role;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Mail;
 use Laravel\Sanctum\HasApiTokens;
 use Laravel\Sanctum\PersonalAccessToken;
@@ -77,6 +79,19 @@ final class User extends Authenticatable
             'name' => $this->name,
             'link' => url('/new-password').'?'.http_build_query(['email' => $this->email, 'token' => $token]),
         ]));
+    }
+
+    /** Whether something in the team is theirs to do; to lead it may ask for a second factor. */
+    public function mayInTeam(Ability $ability): bool
+    {
+        return $this->role->can($ability) && ! $this->lacksSecondFactor($ability);
+    }
+
+    /** Whether only a second factor is missing for it. */
+    public function lacksSecondFactor(Ability $ability): bool
+    {
+        return $ability === Ability::Lead && $this->role->can($ability) && $this->second_factor_at === null
+            && Config::boolean('people.leads_by_second_factor');
     }
 
     /** @return array<string, mixed> schema/api.json, `person` */

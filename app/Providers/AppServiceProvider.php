@@ -39,9 +39,12 @@ final class AppServiceProvider extends ServiceProvider
         // Lazy loading of relations and missing attributes are errors.
         Model::shouldBeStrict();
         Gate::policy(Job::class, JobPolicy::class);
-        // Nobody is told of what may still be rolled back.
-        Job::saved(static fn (Job $job) => DB::afterCommit(static fn () => Live::note($job->id)));
-        Job::deleted(static fn (Job $job) => DB::afterCommit(static fn () => Live::note($job->id)));
+        // Nobody is told of what may still be rolled back, nor before what is new is kept for others (JobResponse).
+        $note = static fn (Job $job) => DB::afterCommit(
+            static fn () => defer(static fn () => Live::note($job->id), "live $job->id", always: true),
+        );
+        Job::saved($note);
+        Job::deleted($note);
         $this->withoutRedisWhereItIsAway();
         Queue::before(static fn (JobProcessing $event) => HeldTask::note($event->connectionName, $event->job));
         Event::listen([JobProcessed::class, JobExceptionOccurred::class, JobFailed::class], HeldTask::forget(...));

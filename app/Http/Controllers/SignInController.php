@@ -154,7 +154,7 @@ final readonly class SignInController
     {
         return self::words(array_filter(
             [Ability::Browse, Ability::Library, Ability::Lead],
-            static fn (Ability $one): bool => $user?->role->can($one) === true,
+            static fn (Ability $one): bool => $user?->mayInTeam($one) === true,
         ));
     }
 

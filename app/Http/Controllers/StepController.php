@@ -19,6 +19,6 @@ final class StepController
         $number = RequestBody::of($request, 'goTo')->get('step')->value;
         $steps->goTo($job, is_int($number) ? $number : $job->step);
 
-        return $response->of($job);
+        return $response->after($job);
     }
 }

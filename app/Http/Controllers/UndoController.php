@@ -23,6 +23,6 @@ final class UndoController
             $own->undo($job, $user);
         }
 
-        return $response->of($job->refresh());
+        return $response->after($job->refresh());
     }
 }

@@ -43,18 +43,6 @@ abstract class StateResource extends JsonResource
         ];
     }
 
-    /** Whether all runs that are told are as they will stay: none of them is still solved. */
-    public function isWorkedOut(): bool
-    {
-        foreach ($this->solutions as $solution) {
-            if (! $solution->isWorkedOut) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
     public function jsonOptions(): int
     {
         return JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES;

@@ -235,9 +235,9 @@ export const api = {
     }).catch(() => undefined),
   /** Whether anything is new in a job, by a query that the server gave; null where that is not answered any more. */
   live: (job: number, query: string) => fileOf<Live>(`/live/${job}/now.json${query}`),
-  /** What is new in a job between two revisions, where another window has asked for it before; else null. */
-  liveNews: (job: number, since: number, revision: number, query: string) =>
-    fileOf<JobChange>(`/live/${job}/since-${since}-${revision}.json${query}`),
+  /** What the change of a job after a revision has made new, where that is kept for windows that look; else null. */
+  liveNews: (job: number, since: number, query: string) =>
+    fileOf<JobState | JobChange>(`/live/${job}/since-${since}-${since + 1}.json${query}`),
   /** Takes back the last step of whoever asks. */
   undo: (job: number) => send<JobState>(`jobs/${job}/undo`, {}),
   markMade: (job: number, number: number, body: MadePart) =>

@@ -50,13 +50,12 @@ export class JobWatch {
   }
 
   /**
-   * Returns what is new since a revision.
+   * Returns what is new since a revision, or what was new with the next one.
    *
-   * @param looks whether this window only looks: what has been told to another such window is the same for this one
+   * @param looks whether this window only looks: what others are told is the same for it
    */
   async news(since: number, looks: boolean): Promise<JobState | JobChange> {
-    const kept =
-      looks && this.told?.live ? await api.liveNews(this.job, since, this.told.revision, this.told.live) : null;
+    const kept = looks && this.told?.live ? await api.liveNews(this.job, since, this.told.live) : null;
     return kept ?? api.news(this.job, since);
   }
 

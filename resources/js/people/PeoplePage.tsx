@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
+import { Link } from 'react-router';
 import { api } from '../api/client';
 import type { Person } from '../api/types';
 import { may, useMe } from '../job/useMe';
@@ -33,6 +34,12 @@ export function PeoplePage() {
         </p>
       )}
       {data === undefined && error === null && <p className="quiet">Reading…</p>}
+      {me.person?.role === 'owner' && !isLed && (
+        <p>
+          To invite people, change roles and read what was done, put on a second factor under{' '}
+          <Link to="/account">your account</Link>.
+        </p>
+      )}
       {data !== undefined && (
         <table className="table table-sm" aria-label="People of the team">
           <thead>

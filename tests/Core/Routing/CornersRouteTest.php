@@ -40,6 +40,47 @@ it('takes stops of every kind', function (array $stop, array $vertex): void {
     ],
 ]);
 
+it('is free to move where nothing holds it', function (array $stop, array $free): void {
+    $to = ['at' => [400, 300, 200], 'axis' => '-x', 'lead' => 40];
+    $laid = Jobs::laid(Jobs::file([['at' => [10, 20, 170]], $stop], $to, [
+        'clamps' => [['id' => 'c', 'at' => [200, 20, 170], 'axis' => [0, 3, 4], 'bore' => 12, 'width' => 10]],
+    ]));
+    $said = static fn (int $vertex): array => array_map(
+        static fn (Vector $way): array => $way->toArray(), $laid->free($vertex),
+    );
+    expect($said(2))->toEqualWithDelta($free, 1e-12)
+        // The pump's port holds its lead, the end's own axis lets its lead move along it.
+        ->and($said(0))->toBe([])
+        ->and($said(count($laid->vertices) - 2))->toEqualWithDelta([[-1.0, 0.0, 0.0]], 1e-12)
+        ->and($said(count($laid->vertices) - 1))->toBe([]);
+})->with([
+    'a point' => [['at' => [1, 2, 3]], [[1.0, 0.0, 0.0], [0.0, 1.0, 0.0], [0.0, 0.0, 1.0]]],
+    'through a clamp' => [['clamp' => 'c', 'before' => 60, 'after' => 40], [[0.0, 0.6, 0.8]]],
+]);
+
+it('has the elbow of its corner, else that of its run, else none', function (
+    array $route, array $own, array $elbows,
+): void {
+    // Long and short elbows of pipe 60.3 have radii of 76 and 51 (ASME B16.9).
+    $file = Jobs::file([['at' => [0, 0, 500]], ['at' => [500, 0, 500], ...$own]], ['at' => [500, 500, 500]], [
+        'section' => ['shape' => 'round', 'od' => 60.3, 'wall' => 3.91],
+    ]);
+    $file->runs[0]->route = Jobs::object([...(array) $file->runs[0]->route, ...$route]);
+    $laid = Jobs::laid($file);
+    expect(array_map(static fn ($bend): ?string => $bend->elbow?->value, $laid->bends))->toBe($elbows);
+    foreach ($laid->bends as $bend) {
+        expect($bend->radius)->toBe(match ($bend->elbow?->value) {
+            'long' => 76.0, 'short' => 51.0, default => 30.0
+        });
+    }
+})->with([
+    'of nobody' => [[], [], [null, null]],
+    'of the run' => [['corner' => ['elbow' => 'long']], [], ['long', 'long']],
+    'of a corner' => [[], ['corner' => ['elbow' => 'short']], [null, 'short']],
+    'of both' => [['corner' => ['elbow' => 'long']], ['corner' => ['elbow' => 'short']], ['long', 'short']],
+    'bent among elbows' => [['corner' => ['elbow' => 'long']], ['corner' => ['radius' => 30]], ['long', null]],
+]);
+
 it('lets one bend that has no room leave its neighbour alone', function (): void {
     // Bend 1 wants 30 of a leg of 40, bend 2 (135 degrees) wants 72.4: each is left at least half.
     $laid = Jobs::laid(Jobs::file([['at' => [0, 0, 200]], ['at' => [40, 0, 200]]], ['at' => [-260, 300, 200]]));

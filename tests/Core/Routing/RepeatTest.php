@@ -50,8 +50,26 @@ it('stands at a pitch, at a count, or at a pitch that is fitted', function (arra
         ['pitch' => 250, 'fit' => true, 'from' => 57.0796326794896, 'to' => 100],
         [57.0796326794896, 57.0796326794896 + 800 / 3, 57.0796326794896 + 1600 / 3, 857.0796326794896],
     ],
+    // 800 in four.
+    'a pitch that comes out even' => [
+        ['pitch' => 200, 'from' => 57.0796326794896, 'to' => 100],
+        [57.0796326794896, 257.0796326794896, 457.0796326794896, 657.0796326794896, 857.0796326794896],
+    ],
+    'two in half a millimetre' => [['count' => 2, 'from' => 956.5796326794896], [956.5796326794896, 957.0796326794896]],
+    'fitted in half a millimetre' => [
+        ['pitch' => 0.25, 'fit' => true, 'from' => 956.5796326794896],
+        [956.5796326794896, 956.8296326794896, 957.0796326794896],
+    ],
+    'room for one at a pitch' => [['pitch' => 250, 'from' => 600, 'to' => 357.0796326794896], [600]],
+    'room for one that is fitted' => [['pitch' => 250, 'fit' => true, 'from' => 600, 'to' => 357.0796326794896], [600]],
     'no room' => [['pitch' => 250, 'from' => 600, 'to' => 600], []],
 ]);
+
+it('is two thousand at most, which go to the end where they are fitted', function (bool $fit, float $last): void {
+    // 957.08 at 0.4 would be 2393.
+    $places = placesOf(['kind' => 'clip', 'pitch' => 0.4, 'fit' => $fit]);
+    expect($places)->toHaveCount(2000)->and($places[0])->toBe(0.0)->and($places[1999])->toEqualWithDelta($last, 1e-9);
+})->with([[false, 1999 * 0.4], [true, BEND_END + 400]]);
 
 it('is put on the nearest straight on asking, each apart from the one before', function (): void {
     // At 100 each: 400 would reach into the bend by half of its width of 20; 450 and 500 lie in it.

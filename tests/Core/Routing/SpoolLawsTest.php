@@ -106,6 +106,26 @@ it('has every bend of the run in one of its spools, turned as in the run but for
     expect($number)->toBe(count($whole));
 })->with('zigzags');
 
+it('has legs from corner to corner, with a bend at each end but the first and the last', function (int $seed): void {
+    foreach (Spool::all(Jobs::laid(jointedZigzag($seed))) as $spool) {
+        $legs = $spool->laid->legs;
+        expect($legs)->toHaveCount(count($spool->laid->bends) + 1);
+        foreach ($legs as $i => $leg) {
+            [$from, $to] = [$spool->laid->vertices[$i]->at, $spool->laid->vertices[$i + 1]->at];
+            $way = $to->minus($from);
+            $straight = $way->length() - ($spool->laid->bends[$i - 1]->tangent ?? 0.0)
+                - ($spool->laid->bends[$i]->tangent ?? 0.0);
+            expect([$leg->fromVertex, $leg->toVertex, $leg->bendBefore, $leg->bendAfter])
+                ->toBe([$i, $i + 1, $i === 0 ? null : $i - 1, $i === count($legs) - 1 ? null : $i])
+                ->and($leg->middle->distanceTo($from))->toEqualWithDelta($way->length() / 2, 1e-9)
+                ->and($leg->middle->distanceTo($to))->toEqualWithDelta($way->length() / 2, 1e-9)
+                ->and($leg->length)->toEqualWithDelta($way->length(), 1e-9)
+                ->and($leg->straight)->toEqualWithDelta($straight, 1e-9)
+                ->and($leg->direction->distanceTo($way->unit()))->toBeLessThan(1e-9);
+        }
+    }
+})->with('zigzags');
+
 it('needs as much pipe as its straights and bends add up to', function (int $seed): void {
     foreach (Spool::all(Jobs::laid(jointedZigzag($seed))) as $spool) {
         $table = BendTable::of($spool->laid);

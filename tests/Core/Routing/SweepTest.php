@@ -153,6 +153,17 @@ it('tells how near it comes to what stands around', function (): void {
         ->toEqualWithDelta(300 - $solved['shape']['sag'] - 10, 0.1);
 });
 
+it('does not count what stands about its ends, as its fittings do', function (array $at): void {
+    // A box of 10, whose underside is 15 over an end: 5 from the outside of the cable there. Three radii on, 30 along
+    // the cable, which leads down at more than 30° from there, it is 15 sideways and 15 and more down from there.
+    $box = ['id' => 'box', 'shape' => 'box', 'size' => [10, 10, 10], 'pose' => ['at' => $at]];
+    $movement = Jobs::written(
+        movingHose(['to' => ['at' => [100, 0, 0]]], ['kind' => 'hang', 'length' => 600], [], [], [$box]),
+    )['movement'];
+    $nearest = $movement['positions'][$movement['nearest']]['nearest'];
+    expect($nearest['id'])->toBe('box')->and($nearest['distance'])->toBeGreaterThan(20.0)->toBeLessThan(40.0);
+})->with(['at its start' => [[200, 0, 20]], 'at its end' => [[0, 500, 20]]]);
+
 it('lets only what is flexible hang on a thing that moves', function () use ($swing): void {
     expect(Jobs::broken(movingHose($swing, ['kind' => 'corners', 'stops' => []])))->toContain('moving-reach');
 });

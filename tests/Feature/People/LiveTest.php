@@ -93,17 +93,21 @@ it('says the revision and the step after each edit, undo and redo, and of no job
     expect(liveFile($job))->toBeNull();
 });
 
-it('says nothing of what is rolled back', function (): void {
+it('says nothing of what is rolled back', function (bool $isKept): void {
     $job = watchedJob();
     try {
-        DB::transaction(static function () use ($job): void {
+        DB::transaction(static function () use ($job, $isKept): void {
             Job::query()->findOrFail((int) basename($job))->update(['revision' => 7]);
-            throw new RuntimeException('not kept');
+            if (! $isKept) {
+                throw new RuntimeException('not kept');
+            }
         });
     } catch (RuntimeException) {
     }
-    expect(liveFile($job))->toMatchArray(['revision' => 1]);
-});
+    // Others are told at the end of a request.
+    test()->getJson('/api/parts')->assertOk();
+    expect(liveFile($job))->toMatchArray(['revision' => $isKept ? 7 : 1]);
+})->with([true, false]);
 
 it('says whether others have come, gone, or picked something else', function (): void {
     peopleOn();
@@ -132,32 +136,63 @@ it('says whether others have come, gone, or picked something else', function ():
         ->and(DB::table('job_presences')->where('window', 'of Ida')->exists())->toBeTrue();
 });
 
-it('keeps what was told to one who only looks for the others, until something else is new', function (): void {
+it('keeps what each change made new, as a window is told that had seen all before', function (): void {
     $job = watchedJob();
-    pumpAt($job, 5);
-    pumpAt($job, 6);
-    $told = test()->getJson($job.'?since=1')->assertOk()->json();
-    expect(newsFiles($job))->toBe(['since-1-3'])->and(liveFile($job, 'since-1-3'))->toBe($told);
-    test()->getJson($job.'?since=2')->assertOk();
-    expect(newsFiles($job))->toEqualCanonicalizing(['since-1-3', 'since-2-3']);
-    // The whole job is no news, and neither is nothing.
-    test()->getJson($job)->assertOk();
-    test()->getJson($job.'?since=3')->assertOk();
-    expect(newsFiles($job))->toHaveCount(2);
-    pumpAt($job, 7);
-    expect(newsFiles($job))->toBe([]);
+    $told = static fn (int $since): array => test()->getJson("$job?since=$since")->assertOk()->json();
+    // An edit, one more, an undo, a redo, one with something new, which is told as the whole job.
+    $acts = [
+        static fn () => pumpAt($job, 5),
+        static fn () => pumpAt($job, 6),
+        static fn () => test()->postJson($job.'/step', ['step' => 1])->assertOk(),
+        static fn () => test()->postJson($job.'/step', ['step' => 2])->assertOk(),
+        static fn () => test()->postJson($job.'/undo', [])->assertOk(),
+        static fn () => edit($job, 'fittings', 'vent', ['id' => 'vent', 'pose' => ['at' => [9, 9, 9]]])->assertOk(),
+    ];
+    foreach ($acts as $number => $act) {
+        $act();
+        $since = $number + 1;
+        $file = liveFile($job, sprintf('since-%d-%d', $since, $since + 1));
+        expect($file)->toBe($told($since))->and($file['revision'])->toBe($since + 1);
+    }
+    // What a window is told that comes from farther behind is not kept.
+    $told(2);
+    expect(newsFiles($job))->toHaveCount(count($acts));
 });
 
-it('keeps nothing that was told to somebody with steps to take back', function (Role $role, bool $kept): void {
+it('keeps the last twelve changes and the last, and of what is large the last alone', function (): void {
+    $job = watchedJob();
+    foreach (range(1, 6) as $y) {
+        pumpAt($job, $y);
+    }
+    file_put_contents(liveFolder($job).'/since-6-7.json', str_repeat(' ', 50_001));
+    foreach (range(7, 15) as $y) {
+        pumpAt($job, $y);
+    }
+    // Fifteen edits after the first revision: 16, less the seventh.
+    expect(newsFiles($job))->toEqualCanonicalizing(array_map(
+        static fn (int $to): string => sprintf('since-%d-%d', $to - 1, $to), [4, 5, 6, ...range(8, 16)],
+    ));
+});
+
+it('tells nobody who only looks which step somebody else may take back', function (): void {
     peopleOn();
-    $owner = person(Role::Owner);
-    by($owner);
+    by(person(Role::Owner));
     $job = watchedJob();
     pumpAt($job, 5);
-    by(person($role));
-    $told = test()->getJson($job.'?since=1')->assertOk()->json();
-    expect($told['change'])->toBeTrue()->and(newsFiles($job))->toBe($kept ? ['since-1-2'] : []);
-})->with([[Role::Viewer, true], [Role::Designer, false], [Role::Checker, false], [Role::Owner, false]]);
+    $own = test()->getJson($job.'?since=1')->assertOk()->json();
+    expect($own['undo'])->toBe(1)->and(liveFile($job, 'since-1-2'))->toBe([...$own, 'undo' => null]);
+    by(person(Role::Viewer));
+    expect(liveFile($job, 'since-1-2'))->toBe(test()->getJson($job.'?since=1')->assertOk()->json());
+});
+
+it('finds what was lost when it is asked for', function (): void {
+    $job = watchedJob();
+    pumpAt($job, 5);
+    $kept = liveFile($job, 'since-1-2');
+    File::delete(liveFolder($job).'/since-1-2.json');
+    test()->getJson($job.'?since=1')->assertOk();
+    expect(liveFile($job, 'since-1-2'))->toBe($kept);
+});
 
 it('keeps edits where the files cannot be written, and says nothing that is out of date', function (): void {
     $job = watchedJob();

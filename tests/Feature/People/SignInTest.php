@@ -175,6 +175,35 @@ it('puts a second factor on once a code of it was given, and takes it off with t
     expect((string) $user->refresh()->getRawOriginal('second_factor'))->not->toContain($secret);
 });
 
+it('lets nobody lead a team without a second factor, where that is asked', function (bool $isAsked): void {
+    config(['people.leads_by_second_factor' => $isAsked]);
+    $owner = person(Role::Owner);
+    $other = person(Role::Viewer);
+    by($owner);
+    $status = $isAsked ? 403 : 200;
+    $invited = ['name' => 'New', 'email' => 'new@example.org', 'role' => 'viewer'];
+    expect(in_array('lead', test()->getJson('/api/me')->json('may'), true))->toBe(! $isAsked);
+    $asked = [
+        test()->getJson('/api/trail'), test()->get('/api/trail.csv'),
+        test()->postJson("/api/people/$other->id", ['role' => 'designer']),
+    ];
+    foreach ($asked as $answer) {
+        expect($answer->status())->toBe($status);
+    }
+    test()->postJson('/api/people', $invited)->assertStatus($isAsked ? 403 : 201);
+    expect(str_contains((string) $asked[2]->json('message'), 'second factor'))->toBe($isAsked);
+    // All else of an owner's is as it was, and with the factor all of it.
+    test()->getJson('/api/people')->assertOk();
+    test()->getJson('/api/jobs')->assertOk();
+    $owner->forceFill(['second_factor' => Totp::secret(), 'second_factor_at' => now()])->save();
+    by($owner);
+    test()->getJson('/api/trail')->assertOk();
+    test()->postJson("/api/people/$other->id", ['role' => 'checker'])->assertOk();
+    // Who does not lead is not told of one.
+    by($other);
+    expect(test()->getJson('/api/trail')->assertForbidden()->json('message'))->not->toContain('second factor');
+})->with([true, false]);
+
 it('invites by a signed link, which is good once and for a week', function (): void {
     $owner = person(Role::Owner);
     by($owner);

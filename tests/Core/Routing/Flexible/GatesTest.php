@@ -97,6 +97,23 @@ it('says how deep each span hangs and how hard it pulls at its clamps', function
         ->and($shape['pull'])->toBe([$shape['spans'][0]['pull'][0], $shape['spans'][2]['pull'][1]]);
 });
 
+it('tells of its own ends what the first and the last span do there', function () use ($both): void {
+    // Spans of 290·sinh x/x for x = 0.4 and 0.9, with what is left between them; slopes and pulls as above.
+    [$first, $last] = [0.4, 0.9];
+    [$near, $far] = $both;
+    $length = static fn (float $x): float => 290 * sinh($x) / $x;
+    $weight = 2e-6 * M_PI * 25 * 9.80665;
+    $shape = Jobs::written(led([
+        'kind' => 'hang', 'length' => $length($first) + 400 + $length($last) + 40,
+        'through' => [[...$near, 'length' => $length($first)], [...$far, 'length' => 400]],
+    ]))['shape'];
+    expect($shape['angles'])->toEqualWithDelta([rad2deg(atan(sinh($first))), rad2deg(atan(sinh($last)))], 1e-6)
+        ->and($shape['pull'])->toEqualWithDelta([
+            $weight * 145 / $first * cosh($first), $weight * 145 / $last * cosh($last),
+        ], 1e-6)
+        ->and($shape['sag'])->toEqualWithDelta(145 / $last * (cosh($last) - 1), 1e-6);
+});
+
 it('warns of the kink at which a cable hangs out of a clamp', function (float $part, array $rules) use ($both): void {
     // Level spans leave at atan(sinh x), 27.5° for x = 0.5 and 8.6° for 0.15; the other clamp is of 12 for a cable of
     // 10.
@@ -186,6 +203,28 @@ it('flows straight through a clamp on its axis, between points', function (): vo
         ->and($second->directionAt(0.0)->toArray())->toEqualWithDelta([1, 0, 0], 1e-9)
         ->and($second->pointAt($laid->gates[1][1] - $first->length() - 20)->toArray())
         ->toEqualWithDelta([700, 0, 0], 1e-6);
+});
+
+it('flows on each side of a clamp as a run of its own that begins or ends in it', function (): void {
+    $route = ['kind' => 'flow', 'start_pull' => 1.5, 'end_pull' => 0.7, 'start_knot' => 0.6, 'end_knot' => 1.8];
+    $whole = Jobs::laid(led([...$route, 'points' => [[150, 0, 60], ['clamp' => 'near'], [500, 0, 40], [800, 90, 0]]]));
+    $before = led(
+        [...array_diff_key($route, ['end_pull' => 0, 'end_knot' => 0]), 'points' => [[150, 0, 60]]],
+        ['to' => ['at' => [290, 0, 0], 'axis' => '-x']],
+    );
+    $behind = led(
+        [...array_diff_key($route, ['start_pull' => 0, 'start_knot' => 0]), 'points' => [[500, 0, 40], [800, 90, 0]]],
+        ['from' => ['at' => [310, 0, 0], 'axis' => '+x']],
+    );
+    foreach ([[$before, 0], [$behind, 2]] as [$alone, $segment]) {
+        $curve = Jobs::laid($alone)->path->segments[0];
+        $part = $whole->path->segments[$segment];
+        expect($part->length())->toEqualWithDelta($curve->length(), 1e-9);
+        foreach (range(0, 20) as $i) {
+            $along = $curve->length() * $i / 20;
+            expect($part->pointAt($along)->distanceTo($curve->pointAt($along)))->toBeLessThan(1e-9);
+        }
+    }
 });
 
 it('is led through a clamp where it comes by, and hangs on when the clamp goes', function (): void {

@@ -23,6 +23,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
@@ -39,6 +40,8 @@ final class AppServiceProvider extends ServiceProvider
         // Lazy loading of relations and missing attributes are errors.
         Model::shouldBeStrict();
         Gate::policy(Job::class, JobPolicy::class);
+        // By their path alone, whatever name and port are in front of the server.
+        Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
         // Nobody is told of what may still be rolled back, nor before what is new is kept for others (JobResponse).
         $note = static fn (Job $job) => DB::afterCommit(
             static fn () => defer(static fn () => Live::note($job->id), "live $job->id", always: true),

@@ -50,7 +50,7 @@ final class Live
         }
         // An edit is kept whether or not others are told of it by a file.
         rescue(static function () use ($folder, $job): void {
-            File::ensureDirectoryExists($folder);
+            self::make($folder);
             $lock = fopen($folder.'/lock', 'c');
             // One after another, so that a file never goes back to what somebody had read before.
             if ($lock !== false && flock($lock, LOCK_EX)) {
@@ -77,10 +77,16 @@ final class Live
         $folder = self::folder($job->id);
         if ($folder !== null) {
             rescue(static function () use ($folder, $job, $answer): void {
-                File::ensureDirectoryExists($folder);
+                self::make($folder);
                 File::replace(self::news($folder, $job->revision), $answer);
             });
         }
+    }
+
+    /** Makes the folder of a job, which nobody else on the machine can read. */
+    private static function make(string $folder): void
+    {
+        File::ensureDirectoryExists($folder, 0700);
     }
 
     private static function news(string $folder, int $revision): string

@@ -80,6 +80,8 @@ it('gives a link with what only those are told who may see the job', function ()
 it('says the revision and the step after each edit, undo and redo, and of no job that is deleted', function (): void {
     $job = watchedJob();
     expect(liveFile($job))->toMatchArray(['revision' => 1, 'step' => 0]);
+    // Nobody else on the machine reads them.
+    expect(fileperms(liveFolder($job)) & 0777)->toBe(0700);
     pumpAt($job, 5);
     pumpAt($job, 6);
     expect(liveFile($job))->toMatchArray(['revision' => 3, 'step' => 2]);

@@ -10,6 +10,7 @@ use Bowline\Exchange\SolutionWriter;
 use Bowline\Exchange\SpoolWriter;
 use Bowline\Job;
 use Bowline\Job\JobError;
+use Bowline\Routing\Spool;
 use Bowline\Rules\Finding;
 use Bowline\Solving\SolvedRun;
 use Tests\Jobs;
@@ -107,6 +108,17 @@ it('has spools of both stocks, the first with a reducer, which add up to the run
     foreach (Parts::of($solved, '/runs/0') as $part) {
         expect($part->solid->isClosed())->toBeTrue();
     }
+});
+
+it('is of the pipe that is there in every part of it', function (): void {
+    $laid = Jobs::laid(narrowedFile());
+    // To the middle of the gap, as above; a part lies wholly before it or behind it.
+    $joint = 650 + 75 * M_PI + 150;
+    $parts = [[0, 100, 'big'], [600, 640, 'big'], [0, $joint - 10, 'big'], [$joint + 10, $joint + 30, 'small']];
+    foreach ($parts as [$from, $to, $stock]) {
+        expect(Spool::part($laid, $from, $to)->run->stock->id)->toBe($stock);
+    }
+    expect(Spool::part($laid, $laid->length() - 200, $laid->length())->run->stock->id)->toBe('small');
 });
 
 it('knows the size of the run at its end, at a clamp and where something repeats', function (): void {

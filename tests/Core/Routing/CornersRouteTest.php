@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Bowline\Geometry\Arc;
 use Bowline\Geometry\Vector;
+use Bowline\Routing\ClampPassage;
 use Tests\Jobs;
 
 $to = ['at' => [400, 0, 200]];
@@ -148,6 +149,30 @@ it('tells where along the run a clamp is', function (): void {
         1e-9,
     );
 });
+
+it('tells how much it turns in a clamp, and how much farther off each corner would have to be', function (
+    float $before, float $after, float $width, array $lacks, array $turns,
+): void {
+    // Right angles of R 30 at both ends of the leg through the clamp: their tangents are 30, and of each an arc of
+    // asin(x / 30) is inside where its tangent reaches x past the face.
+    $laid = Jobs::laid(Jobs::file(
+        [['clamp' => 'c', 'before' => $before, 'after' => $after], ['at' => [$before + $after, 300, 200]]],
+        ['at' => [$before + $after, 300, 400]],
+        ['clamps' => [[
+            'id' => 'c', 'at' => [$before, 0, 200], 'axis' => [1, 0, 0], 'bore' => 12, 'width' => $width,
+        ]]],
+    ));
+    [$passage] = ClampPassage::of($laid);
+    expect([$passage->lacksBefore, $passage->lacksAfter])->toEqualWithDelta($lacks, 1e-9)
+        ->and([$passage->turnsBefore, $passage->turnsAfter])->toEqualWithDelta($turns, 1e-9)
+        ->and($passage->offAxis)->toEqualWithDelta(0.0, 1e-9);
+})->with([
+    'room on both sides' => [60, 80, 40, [0, 0], [0, 0]],
+    'just room on both sides' => [50, 50, 40, [0, 0], [0, 0]],
+    'none before' => [45, 60, 40, [5, 0], [asin(5 / 30), 0]],
+    'none behind' => [60, 40, 40, [0, 10], [0, asin(10 / 30)]],
+    'the whole bend behind' => [60, 15, 40, [0, 35], [0, M_PI / 2]],
+]);
 
 it('goes straight on through a stop within a bend’s reach', function (): void {
     // A lead of 40 and 10 more the same way, then a right angle of R 30 to (50, 100, 0): 20 + a quarter circle + 70.

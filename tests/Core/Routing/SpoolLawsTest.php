@@ -106,6 +106,47 @@ it('has every bend of the run in one of its spools, turned as in the run but for
     expect($number)->toBe(count($whole));
 })->with('zigzags');
 
+it('has the bends of each spool at its own vertices, each where it is in the run', function (int $seed): void {
+    $laid = Jobs::laid(jointedZigzag($seed));
+    foreach (Spool::all($laid) as $spool) {
+        $before = 0.0;
+        foreach ($spool->laid->bends as $i => $bend) {
+            $same = $laid->bends[$spool->firstBend + $i];
+            expect($bend->vertex)->toBe($i + 1)
+                ->and($bend->start)->toEqualWithDelta($same->start - $spool->from, 1e-9)
+                ->and($bend->straight)->toEqualWithDelta($bend->start - $before, 1e-9);
+            $before = $bend->end();
+        }
+    }
+})->with('zigzags');
+
+it('has in a part of a run the bends from its beginning to its end, those at its very ends, too', function (
+    int $seed,
+): void {
+    $laid = Jobs::laid(jointedZigzag($seed));
+    $bends = $laid->bends;
+    foreach (array_keys($bends) as $first) {
+        foreach (range($first, count($bends) - 1) as $last) {
+            // From where a bend begins to where another ends, and from the straight before to that behind.
+            [$from, $to] = [$bends[$first]->start, $bends[$last]->end()];
+            foreach ([0.0, 5.0] as $more) {
+                $part = Spool::part($laid, $from - $more, $to + $more);
+                expect(count($part->bends))->toBe($last - $first + 1)
+                    ->and($part->length())->toEqualWithDelta($to - $from + 2 * $more, 1e-8)
+                    ->and($part->bends[0]->start)->toEqualWithDelta($more, 1e-8)
+                    ->and($part->legs[0]->straight)->toEqualWithDelta($more, 1e-8)
+                    ->and($part->legs[count($part->legs) - 1]->straight)->toEqualWithDelta($more, 1e-8);
+            }
+            if ($first < $last) {
+                // From behind the first to before the last it has lost both.
+                $within = Spool::part($laid, $bends[$first]->end(), $bends[$last]->start);
+                expect($within->bends)->toHaveCount($last - $first - 1)
+                    ->and($within->length())->toEqualWithDelta($bends[$last]->start - $bends[$first]->end(), 1e-8);
+            }
+        }
+    }
+})->with('zigzags');
+
 it('has legs from corner to corner, with a bend at each end but the first and the last', function (int $seed): void {
     foreach (Spool::all(Jobs::laid(jointedZigzag($seed))) as $spool) {
         $legs = $spool->laid->legs;

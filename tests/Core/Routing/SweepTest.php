@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Tests\Jobs;
 
@@ -152,6 +153,41 @@ it('tells how near it comes to what stands around', function (): void {
         ->and($nearest['distance'])
         ->toEqualWithDelta(300 - $solved['shape']['sag'] - 10, 0.1);
 });
+
+it('comes as near to what stands around as where the arm stands at one of many positions', function (
+    array $at, float $length,
+): void {
+    // A cable over a box beside its way; the box is square to the axes, so that its distance is that of a box.
+    $size = [60, 60, 60];
+    $swing = ['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => -45, 'to' => 40]];
+    $route = ['kind' => 'hang', 'length' => $length];
+    $box = ['id' => 'box', 'shape' => 'box', 'size' => $size, 'pose' => ['at' => $at]];
+    $movement = Jobs::written(movingHose($swing, $route, [], [], [$box]))['movement'];
+    $outside = static function (Vector $point) use ($at, $size): float {
+        $over = array_map(
+            static fn (float $x, float $middle, float $size): float => abs($x - $middle) - $size / 2,
+            $point->toArray(), $at, $size,
+        );
+
+        return max($over) <= 0.0
+            ? max($over)
+            : sqrt(array_sum(array_map(static fn (float $one): float => max(0.0, $one) ** 2, $over)));
+    };
+    $least = INF;
+    foreach (range(-45, 40) as $degrees) {
+        $laid = Jobs::laid(stillHose($route, [], [
+            'pose' => ['at' => [0, 0, 0], 'turn' => ['about' => [0, 0, 1], 'by' => $degrees]],
+        ]));
+        for ($along = 30.0; $along <= $length - 30.0; $along += 5.0) {
+            $least = min($least, $outside($laid->path->pointAt($along)) - 10.0);
+        }
+    }
+    expect($movement['positions'][$movement['nearest']]['nearest']['distance'])->toEqualWithDelta($least, 0.5);
+})->with([
+    'before it' => [[200, 230, -90], 600.0],
+    'under it' => [[90, 250, -290], 620.0],
+    'behind it' => [[40, 180, -100], 640.0],
+]);
 
 it('does not count what stands about its ends, as its fittings do', function (array $at): void {
     // A box of 10, whose underside is 15 over an end: 5 from the outside of the cable there. Three radii on, 30 along

@@ -128,11 +128,11 @@ final class Live
         }
     }
 
-    /** Returns the folder of a job; null where no files are served. */
+    /** Returns the folder of a job; null where no files are served, as behind an nginx.conf of an earlier version. */
     private static function folder(int $job): ?string
     {
         $folder = config('people.live.folder');
 
-        return is_string($folder) && $folder !== '' ? $folder.'/'.$job : null;
+        return is_string($folder) && str_starts_with($folder, '/') ? $folder.'/'.$job : null;
     }
 }

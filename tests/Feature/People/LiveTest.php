@@ -72,9 +72,12 @@ it('gives a link with what only those are told who may see the job', function ()
     by(person(Role::Designer, 'Other yard'));
     test()->getJson($job.'/revision')->assertNotFound();
     // On one desk and without nginx they are not served, nor written.
-    config(['people.live.folder' => null]);
     by(person(Role::Designer));
-    expect(test()->getJson(watchedJob().'/revision')->assertOk()->json('live'))->toBeNull();
+    foreach ([null, '', 'on'] as $none) {
+        config(['people.live.folder' => $none]);
+        expect(test()->getJson(watchedJob().'/revision')->assertOk()->json('live'))->toBeNull();
+    }
+    expect(is_dir('on'))->toBeFalse();
 });
 
 it('says the revision and the step after each edit, undo and redo, and of no job that is deleted', function (): void {

@@ -9,10 +9,12 @@ use App\Http\Middleware\SameOriginOnly;
 use App\Http\Middleware\SessionOfPeople;
 use App\Http\Middleware\WherePeopleSignIn;
 use App\Http\Problems;
+use App\Http\TrustedProxies;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Request;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -23,6 +25,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // Front end and API share an origin, and fruitcake/php-cors is not to be had here.
         $middleware->remove(HandleCors::class);
         $middleware->prepend(SameOriginOnly::class);
+        $middleware->trustProxies(at: TrustedProxies::told(), headers: Request::HEADER_X_FORWARDED_FOR);
         // The page needs no cookies; the API has a session where people sign in (SessionOfPeople).
         $middleware->group('web', []);
         // Who it is, and what they may do, comes before all else: nobody else learns what is there.

@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Http\TrustedProxies;
 use App\Models\User;
 use App\People\Invitations;
 use App\People\Mail\PlainMail;
 use App\People\Role;
 use App\People\Totp;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Testing\TestResponse;
 use Spatie\Activitylog\Models\Activity;
@@ -119,6 +121,26 @@ it('slows down whoever tries passwords', function (): void {
     test()->travel(61)->seconds();
     signIn($user)->assertOk();
 });
+
+it('believes of no sender but a proxy that it is told of for whom a request comes', function (
+    string $told, bool $isBelieved,
+): void {
+    putenv('BOWLINE_PROXIES='.$told);
+    TrustProxies::at(TrustedProxies::told());
+    try {
+        $statuses = [];
+        foreach (range(1, 7) as $number) {
+            $statuses[] = test()->withServerVariables(['REMOTE_ADDR' => '10.0.0.1'])
+                ->withHeaders(['X-Forwarded-For' => "192.0.2.$number"])
+                ->postJson('/api/sign-in', ['email' => 'nobody@example.org', 'password' => PASSWORD])->status();
+        }
+        // Five tries a minute of one sender.
+        expect($statuses[6])->toBe($isBelieved ? 422 : 429);
+    } finally {
+        putenv('BOWLINE_PROXIES');
+        TrustProxies::at([]);
+    }
+})->with([['', false], ['10.0.0.2', false], ['10.0.0.2, 10.0.0.1', true]]);
 
 it('asks for a code where there is a second factor, and takes each code once', function (): void {
     test()->freezeTime();

@@ -24,40 +24,48 @@ final readonly class JobResponse
     public function kept(EditResult $kept, ?int $since): JsonResponse
     {
         $told = $this->state->change($kept, $since) ?? $this->newest($kept->job, $since);
+        $response = $told->response();
+        $this->storeChange($kept->job, $response, $since);
 
-        return $this->keptForOthers($kept->job, $told->response(), $since);
+        return $response;
     }
 
     /** Answers with the whole job after its last change. */
     public function after(Job $job): JsonResponse
     {
-        return $this->keptForOthers($job, $this->of($job), null);
+        $response = $this->of($job);
+        $this->storeChange($job, $response, null);
+
+        return $response;
     }
 
     /** @param  int|null  $since  likewise */
     public function since(Job $job, ?int $since): JsonResponse
     {
         $response = $this->newest($job, $since)->response();
-
-        return $since === null ? $response : $this->keptForOthers($job, $response, $since);
-    }
-
-    /**
-     * Keeps what the last change of a job has made new for windows that only look, where files are served: what is
-     * answered, if that is just this; else it is found.
-     */
-    private function keptForOthers(Job $job, JsonResponse $response, ?int $since): JsonResponse
-    {
-        $before = $job->revision - 1;
-        if ($before > 0 && Live::wants($job)) {
-            $last = $since === $before ? $response : $this->newest($job, $before)->response();
-            Live::keep($job, People::areOn() ? self::withoutUndo($last) : (string) $last->getContent());
+        if ($since !== null) {
+            $this->storeChange($job, $response, $since);
         }
 
         return $response;
     }
 
-    /** Returns what is answered without what the asking person may take back, which nobody may who only looks. */
+    /**
+     * Stores the last change of a job as a file for windows that do not edit, where files are served and it is missing.
+     *
+     * @param  JsonResponse  $response  what a window is answered that has seen revision `$since`; it is that change
+     *     where only the last revision is missing there
+     */
+    private function storeChange(Job $job, JsonResponse $response, ?int $since): void
+    {
+        $before = $job->revision - 1;
+        if ($before > 0 && Live::lacksChange($job)) {
+            $last = $since === $before ? $response : $this->newest($job, $before)->response();
+            Live::storeChange($job, People::areOn() ? self::withoutUndo($last) : (string) $last->getContent());
+        }
+    }
+
+    /** Returns the JSON of a response without the step that whoever has asked can undo: others cannot. */
     private static function withoutUndo(JsonResponse $response): string
     {
         $said = $response->getData();

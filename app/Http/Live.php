@@ -10,23 +10,23 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 
 /**
- * What every window asks each second or two, answered by nginx from files without PHP (deploy/nginx.conf.in): the
- * revision of a job, and what each of its last changes has made new. The files of a job are in a folder of its own, and
- * are read by whoever has a link that holds for a short time, signed as nginx's secure_link module has it. A file that
- * is missing, or could not be written, leads to the whole question; each of these brings the files up to date.
+ * Files from which nginx answers what every window polls (deploy/nginx.conf.in), without PHP: the revision of a job
+ * (now.json), and the change of each of its last revisions (since-OLD-NEW.json). A window reads the files of a job by a
+ * query that expires, signed as nginx's secure_link module checks it. Where a file is missing, the window asks the API,
+ * which writes it.
  */
 final class Live
 {
-    /** How long a link holds, s; also for how long somebody who is locked out can still read the files of a job. */
+    /** Lifetime of a query, s. Somebody who is locked out can read the files of a job until it has passed. */
     public const SECONDS = 40;
 
-    /** How many changes are kept before the last one, for windows that come to it one after another. */
-    private const KEPT = 12;
+    /** How many changes are stored before the last one. A window that is further behind reads the job. */
+    private const EARLIER_CHANGES = 12;
 
-    /** Largest file of one of these, bytes. */
-    private const SMALL = 50_000;
+    /** Largest of these, bytes. */
+    private const LARGEST_EARLIER = 50_000;
 
-    /** Returns the query by which a window may ask for the files of a job; null where they are not served. */
+    /** Returns the signed query by which a window reads the files of a job; null where none are served. */
     public static function query(Job $job): ?string
     {
         if (self::folder($job->id) === null) {
@@ -39,57 +39,57 @@ final class Live
     }
 
     /**
-     * Brings the file with the revision of a job, and with a word that differs when others have come, gone or picked
-     * something else, up to date. Nothing is done where it says that already.
+     * Writes now.json of a job, unless it is up to date: revision, step, and a hash that changes when somebody comes,
+     * goes, or picks something else.
      */
-    public static function note(int $job): void
+    public static function refresh(int $job): void
     {
         $folder = self::folder($job);
         if ($folder === null) {
             return;
         }
-        // An edit is kept whether or not others are told of it by a file.
+        // An edit must not fail because a file could not be written.
         rescue(static function () use ($folder, $job): void {
             self::make($folder);
             $lock = fopen($folder.'/lock', 'c');
-            // One after another, so that a file never goes back to what somebody had read before.
+            // Processes that read and write by turns could replace a newer revision by an older one.
             if ($lock !== false && flock($lock, LOCK_EX)) {
                 self::write($folder, $job);
             }
         }, static fn (): bool => File::delete($folder.'/now.json'));
     }
 
-    /** Whether files are served, and there is none of what the last change of a job has made new. */
-    public static function wants(Job $job): bool
+    /** Whether files are served, and that of the last change of a job is missing. */
+    public static function lacksChange(Job $job): bool
     {
         $folder = self::folder($job->id);
 
-        return $folder !== null && ! is_file(self::news($folder, $job->revision));
+        return $folder !== null && ! is_file(self::changeFile($folder, $job->revision));
     }
 
     /**
-     * Keeps what the last change of a job has made new, for windows that only look.
+     * Stores the last change of a job.
      *
-     * @param  string  $answer  JSON, as a window that had seen all before is answered
+     * @param  string  $answer  JSON, as the API answers a window that has seen the revision before
      */
-    public static function keep(Job $job, string $answer): void
+    public static function storeChange(Job $job, string $answer): void
     {
         $folder = self::folder($job->id);
         if ($folder !== null) {
             rescue(static function () use ($folder, $job, $answer): void {
                 self::make($folder);
-                File::replace(self::news($folder, $job->revision), $answer);
+                File::replace(self::changeFile($folder, $job->revision), $answer);
             });
         }
     }
 
-    /** Makes the folder of a job, which nobody else on the machine can read. */
+    /** Makes the folder of a job, readable by this user alone. */
     private static function make(string $folder): void
     {
         File::ensureDirectoryExists($folder, 0700);
     }
 
-    private static function news(string $folder, int $revision): string
+    private static function changeFile(string $folder, int $revision): string
     {
         return sprintf('%s/since-%d-%d.json', $folder, $revision - 1, $revision);
     }
@@ -111,17 +111,17 @@ final class Live
         $file = $folder.'/now.json';
         if (! is_file($file) || File::get($file) !== $said) {
             File::replace($file, $said);
-            self::forgetOld($folder, $now->revision);
+            self::deleteOldChanges($folder, $now->revision);
         }
     }
 
-    /** Deletes what was new so long ago that nobody goes on from there, and what is large unless it is the last. */
-    private static function forgetOld(string $folder, int $revision): void
+    /** Deletes changes that are too old, and large ones before the last. */
+    private static function deleteOldChanges(string $folder, int $revision): void
     {
         foreach (File::files($folder) as $file) {
             if (preg_match('/^since-\d+-(\d+)\.json$/D', $file->getFilename(), $at) === 1) {
                 $behind = $revision - (int) $at[1];
-                if ($behind > self::KEPT || ($behind > 0 && $file->getSize() > self::SMALL)) {
+                if ($behind > self::EARLIER_CHANGES || ($behind > 0 && $file->getSize() > self::LARGEST_EARLIER)) {
                     File::delete($file->getPathname());
                 }
             }

@@ -13,6 +13,7 @@ use App\Queue\HeldTask;
 use Bowline\Job\Schema;
 use Illuminate\Cache\Events\CacheFailedOver;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Foundation\Vite;
 use Illuminate\Queue\Events\JobExceptionOccurred;
 use Illuminate\Queue\Events\JobFailed;
 use Illuminate\Queue\Events\JobProcessed;
@@ -23,7 +24,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Queue;
-use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
@@ -40,14 +40,17 @@ final class AppServiceProvider extends ServiceProvider
         // Lazy loading of relations and missing attributes are errors.
         Model::shouldBeStrict();
         Gate::policy(Job::class, JobPolicy::class);
-        // By their path alone, whatever name and port are in front of the server.
-        Vite::createAssetPathsUsing(static fn (string $path): string => '/'.$path);
-        // Nobody is told of what may still be rolled back, nor before what is new is kept for others (JobResponse).
-        $note = static fn (Job $job) => DB::afterCommit(
-            static fn () => defer(static fn () => Live::note($job->id), "live $job->id", always: true),
+        // The page names its files by their path alone, whatever host and port the server is reached by.
+        $this->app->afterResolving(Vite::class, static fn (Vite $vite) => $vite->createAssetPathsUsing(
+            static fn (string $path): string => '/'.$path,
+        ));
+        // After the transaction, which may be rolled back, and after the response, whose change is stored before
+        // (JobResponse).
+        $refresh = static fn (Job $job) => DB::afterCommit(
+            static fn () => defer(static fn () => Live::refresh($job->id), "live $job->id", always: true),
         );
-        Job::saved($note);
-        Job::deleted($note);
+        Job::saved($refresh);
+        Job::deleted($refresh);
         $this->withoutRedisWhereItIsAway();
         Queue::before(static fn (JobProcessing $event) => HeldTask::note($event->connectionName, $event->job));
         Event::listen([JobProcessed::class, JobExceptionOccurred::class, JobFailed::class], HeldTask::forget(...));

@@ -91,7 +91,7 @@ final readonly class JobController
     /** Returns the revision of the job, which windows poll for changes of others. */
     public function revision(Job $job): JsonResponse
     {
-        Live::note($job->id);
+        Live::refresh($job->id);
 
         return response()->json([
             'revision' => $job->revision, 'step' => $job->step, 'live' => Live::query($job),

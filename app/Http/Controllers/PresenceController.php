@@ -25,7 +25,7 @@ final class PresenceController
                 ? $presence->forget($job, $user, $window)
                 : $presence->note($job, $user, $window, $body->find('picked')?->value);
         }
-        Live::note($job->id);
+        Live::refresh($job->id);
 
         return response()->json([
             'revision' => $job->revision, 'step' => $job->step, 'live' => Live::query($job),

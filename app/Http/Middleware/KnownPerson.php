@@ -125,12 +125,13 @@ final readonly class KnownPerson
             return response()->json(['message' => 'The token does not reach so far.'], 403);
         }
         if ($job === null) {
-            return match (true) {
-                $user->lacksSecondFactor($ability) => response()->json([
-                    'message' => 'To lead the team you need a second factor. Put it on under “Your account”.',
-                ], 403),
-                default => $user->mayInTeam($ability) ? null : self::forbidden(),
-            };
+            if ($user->lacksSecondFactor($ability)) {
+                $message = 'To lead the team you need a second factor. Put it on under “Your account”.';
+
+                return response()->json(['message' => $message], 403);
+            }
+
+            return $user->mayInTeam($ability) ? null : self::forbidden();
         }
         if (Gate::forUser($user)->allows(Str::camel($ability->value), $job)) {
             return null;

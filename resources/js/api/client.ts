@@ -156,7 +156,7 @@ const send = async <Answer>(path: string, body: unknown, signal?: AbortSignal): 
 
 const get = async <Answer>(path: string): Promise<Answer> => (await ask('GET', path)).json() as Promise<Answer>;
 
-/** The file with the revision of a job, which nginx answers. */
+/** now.json of a job (App\Http\Live), which nginx answers. */
 export interface Live {
   revision: number;
   step: number;
@@ -233,9 +233,9 @@ export const api = {
       body: JSON.stringify({ window, gone: true } satisfies Presence),
       keepalive: true,
     }).catch(() => undefined),
-  /** Whether anything is new in a job, by a query that the server gave; null where that is not answered any more. */
+  /** The newest revision of a job, by a query that the server signed; null where that has expired, or is not served. */
   live: (job: number, query: string) => fileOf<Live>(`/live/${job}/now.json${query}`),
-  /** What the change of a job after a revision has made new, where that is kept for windows that look; else null. */
+  /** The change of a job to the revision after one, from its file; null where there is none. */
   liveNews: (job: number, since: number, query: string) =>
     fileOf<JobState | JobChange>(`/live/${job}/since-${since}-${since + 1}.json${query}`),
   /** Takes back the last step of whoever asks. */

@@ -50,12 +50,12 @@ export class JobWatch {
   }
 
   /**
-   * Returns what is new since a revision, or what was new with the next one.
+   * Returns what is new since a revision: all of it, or the change to the next revision.
    *
-   * @param looks whether this window only looks: what others are told is the same for it
+   * @param fromFile whether it may be read from the file of that change, which is the same for all windows
    */
-  async news(since: number, looks: boolean): Promise<JobState | JobChange> {
-    const kept = looks && this.told?.live ? await api.liveNews(this.job, since, this.told.live) : null;
+  async news(since: number, fromFile: boolean): Promise<JobState | JobChange> {
+    const kept = fromFile && this.told?.live ? await api.liveNews(this.job, since, this.told.live) : null;
     return kept ?? api.news(this.job, since);
   }
 

@@ -209,7 +209,8 @@ function useWatching(state: JobState, busy: boolean) {
   const me = useMe(state.id);
   const { people } = me;
   const isNamed = me.person !== null;
-  const looks = !people || !may(me, 'change');
+  // Whoever edits is told which of their own steps they can undo, which no file says.
+  const fromFile = !people || !may(me, 'change');
   const [watch] = useState(() => new JobWatch(state.id));
   const look = useQuery({
     queryKey: ['revision', state.id, isNamed],
@@ -240,7 +241,7 @@ function useWatching(state: JobState, busy: boolean) {
   const { id, revision: seen } = state;
   const { data: news } = useQuery({
     queryKey: ['news', id, seen],
-    queryFn: () => watch.news(seen, looks),
+    queryFn: () => watch.news(seen, fromFile),
     enabled: !busy && look.data !== undefined && look.data.revision > seen,
     gcTime: 0,
   });

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './fixtures';
 import { demo, locker, openJob } from './jobs';
 
 /* In a file of its own, which comes first: the longest journey, beside which all others go on. */

@@ -2,7 +2,8 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './fixtures';
 import { BARE, GOALPOST, locker, openJob } from './jobs';
 
 const started: ChildProcess[] = [];

@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './fixtures';
 import { enter, goTo, locker, openJob } from './jobs';
 
 /* A block of 200 × 100 × 60 with a drain of 8 straight across it, 10 below its middle, and two openings at its ends. */

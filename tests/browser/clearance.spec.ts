@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './fixtures';
 import { BARE, demo, enter, GOALPOST, goTo, locker, middleOf, openJob } from './jobs';
 
 test('keeps fuel off the deck beam: found, marked, waived with a reason, kept farther off, taken back', async ({

@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './fixtures';
 import { BARE, enter, GOALPOST, goTo, locker, openJob } from './jobs';
 
 test('steps a number with arrows and, only in focus, with the wheel', async ({ page }) => {

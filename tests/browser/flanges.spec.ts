@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './fixtures';
 import { BARE, enter, GOALPOST, goTo, locker, openJob, PIPE, rows } from './jobs';
 
 test('puts standard flanges on both ends and breaks the run into spools', async ({ page }) => {

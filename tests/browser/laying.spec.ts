@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './fixtures';
 import { BARE, demo, enter, GOALPOST, goTo, locker, openJob, rows } from './jobs';
 
 /** Begins to lay at a port, by the mark on it. */

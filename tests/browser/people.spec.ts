@@ -3,7 +3,8 @@ import { createHmac } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { type Browser, expect, type Page, test } from '@playwright/test';
+import { type Browser, expect, type Page } from '@playwright/test';
+import { test } from './fixtures';
 import { BARE, GOALPOST } from './jobs';
 import { freePort, ownDatabase, start, stop } from './servers';
 

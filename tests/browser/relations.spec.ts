@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './fixtures';
 import { BARE, enter, GOALPOST, goTo, locker, openJob, rows } from './jobs';
 
 /** A wall that stands across, its front 400 behind the pump and looking at it. */

@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './fixtures';
 import { enter, goTo, locker, openJob, PIPE } from './jobs';
 
 /** Legs of 1500 and 900 with R 150 between: 2400 − 150·(2 − π/2). */

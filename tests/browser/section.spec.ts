@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './fixtures';
 import { BARE, GOALPOST, locker, openJob, PIPE } from './jobs';
 
 test('makes a tube square, keeps it upright along a bent path, and gives it an outline of its own', async ({

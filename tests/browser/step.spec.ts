@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './fixtures';
 import { demo, enter, locker, openJob } from './jobs';
 
 test('saves a body as STEP, brings it into another job, and puts a port on its bore', async ({ page }) => {

@@ -2,7 +2,8 @@ import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { rename, rm, writeFile } from 'node:fs/promises';
 import { createServer, get, type Server } from 'node:http';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './fixtures';
 import { freePort, ownDatabase, start, stop } from './servers';
 
 /** Ids of the processes that were started for a port, by what stands in their command lines. */

@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './fixtures';
 import { demo, locker, openJob } from './jobs';
 
 const hidden = (page: Page, name: string) => page.locator('.locker-row.is-hidden', { hasText: name });

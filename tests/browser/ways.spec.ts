@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './fixtures';
 import { BARE, demo, GOALPOST, locker, openJob } from './jobs';
 
 const panel = (page: Page) => page.getByRole('region', { name: 'Lay it for me' });

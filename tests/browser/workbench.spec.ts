@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './fixtures';
 import { BARE, demo, enter, goTo, locker, openJob } from './jobs';
 
 test('refuses bad values by their field and keeps the last good one', async ({ page }) => {

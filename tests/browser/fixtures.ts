@@ -1,0 +1,32 @@
+import { test as base, type Page } from '@playwright/test';
+
+/**
+ * Playwright's test with one page for all tests of a worker: a page that has run the scripts of Bowline before need not
+ * start a process, fetch them and compile them again, which is half of what opening a job costs. A test finds it blank,
+ * without cookies, routes or listeners; Bowline keeps nothing else in the browser. What a test opens besides is closed
+ * after it. After a failure Playwright starts a new worker, with a new browser.
+ */
+export const test = base.extend<object, { sharedPage: Page }>({
+  sharedPage: [
+    async ({ browser }, use, { project }) => {
+      const { baseURL, viewport, permissions, contextOptions } = project.use;
+      const context = await browser.newContext({ ...contextOptions, baseURL, viewport, permissions });
+      await use(await context.newPage());
+      await context.close();
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ sharedPage }, use) => {
+    const context = sharedPage.context();
+    await use(context);
+    await Promise.all(context.pages().map((page) => page !== sharedPage && page.close()));
+    await context.clearCookies();
+  },
+  page: async ({ sharedPage, context: _ }, use) => {
+    await use(sharedPage);
+    await sharedPage.unrouteAll({ behavior: 'ignoreErrors' });
+    sharedPage.removeAllListeners('dialog').removeAllListeners('console');
+    await sharedPage.mouse.up();
+    await sharedPage.goto('about:blank');
+  },
+});

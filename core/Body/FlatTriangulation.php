@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Body;
 
+use Bowline\Geometry\Tolerance;
+
 /**
  * Divides a flat region with holes into triangles: each hole is joined to what is round it by a bridge (Eberly,
  * Triangulation by Ear Clipping, 2002), then ears are cut off one after another. Reflex corners, which alone can lie in
@@ -37,7 +39,7 @@ final class FlatTriangulation
     {
         $xs = array_column($at, 0);
         $ys = array_column($at, 1);
-        $extent = max(max($xs) - min($xs), max($ys) - min($ys), 1e-9);
+        $extent = max(max($xs) - min($xs), max($ys) - min($ys), Tolerance::NOTHING);
         $this->cell = $extent / max(1.0, sqrt(count($at)));
         $this->straight = self::STRAIGHT * $extent ** 2;
     }

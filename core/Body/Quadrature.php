@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Body;
 
+use Bowline\Geometry\Tolerance;
+
 /** Parameters from 0 to 1 and their weights, for integrals along curves and motions. */
 final class Quadrature
 {
@@ -38,7 +40,7 @@ final class Quadrature
     /** @return list<array{float, float}> for products of sines and cosines over an angle, radians */
     public static function arc(float $angle): array
     {
-        if ($angle > 2 * M_PI - 1e-9) {
+        if ($angle > Tolerance::FULL_TURN) {
             return array_map(
                 static fn (int $i): array => [($i + 0.5) / self::CIRCLE_POINTS, 1 / self::CIRCLE_POINTS],
                 range(0, self::CIRCLE_POINTS - 1),

@@ -18,6 +18,7 @@ use Bowline\Drawing\View\Projection;
 use Bowline\Drawing\View\SectionCut;
 use Bowline\Drawing\View\TriangleGrid;
 use Bowline\Drawing\View\ViewOnSheet;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
 use Bowline\Job\JobError;
@@ -316,7 +317,7 @@ final class Arrangement implements DrawingKind
         foreach ([0, 1] as $axis) {
             // An axis that points against its coordinate counts backwards.
             $sign = str_starts_with($names[$axis], '-') ? -1.0 : 1.0;
-            for ($at = ceil($least[$axis] / $step) * $step; $at <= $most[$axis] + 1e-6; $at += $step) {
+            for ($at = ceil($least[$axis] / $step) * $step; $at <= $most[$axis] + Tolerance::COINCIDENT; $at += $step) {
                 $ends = $axis === 0
                     ? [[$at, $least[1]], [$at, $most[1]]]
                     : [[$least[0], $at], [$most[0], $at]];

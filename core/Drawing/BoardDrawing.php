@@ -10,6 +10,7 @@ use Bowline\Drawing\Plan\PlanLine;
 use Bowline\Drawing\Plan\PlanShape;
 use Bowline\Drawing\Plan\PlanShift;
 use Bowline\Drawing\Plan\PlanText;
+use Bowline\Geometry\Tolerance;
 use Bowline\Harness\Board;
 use Bowline\Harness\BoardChange;
 use Bowline\Harness\BoardChanges;
@@ -176,9 +177,7 @@ final class BoardDrawing
             }
         }
         foreach ($this->board->segments as $i => $segment) {
-            $angle = self::angle($segment);
-            // Never upside down.
-            $angle = cos($angle) < -1e-9 ? $angle + M_PI : $angle;
+            $angle = self::readable($segment);
             [$x, $y] = self::along($segment, $segment->length() / 2);
             $off = $segment->diameter / 2 + 3.0;
             $name = $segment->run !== null && $longest[$segment->run][0] === $i
@@ -286,8 +285,7 @@ final class BoardDrawing
         if ($segment->run === null || $segment->run !== $change->run || $to - $from < 1.0) {
             return;
         }
-        $angle = self::angle($segment);
-        $angle = cos($angle) < -1e-9 ? $angle + M_PI : $angle;
+        $angle = self::readable($segment);
         $beside = static fn (float $along, float $off): array => [
             self::along($segment, abs($along - $segment->from))[0] + $off * sin($angle),
             self::along($segment, abs($along - $segment->from))[1] - $off * cos($angle),
@@ -303,6 +301,14 @@ final class BoardDrawing
     private static function angle(BoardSegment $segment): float
     {
         return atan2($segment->end[1] - $segment->start[1], $segment->end[0] - $segment->start[0]);
+    }
+
+    /** Returns the direction of a text along a segment, radians: never upside down. */
+    private static function readable(BoardSegment $segment): float
+    {
+        $angle = self::angle($segment);
+
+        return cos($angle) < -Tolerance::UPRIGHT ? $angle + M_PI : $angle;
     }
 
     /** @return array{float, float} */

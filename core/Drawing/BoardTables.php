@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Drawing;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Harness\Board;
 use Bowline\Harness\BoardMark;
 use Bowline\Harness\BoardSegment;
@@ -109,7 +110,7 @@ final class BoardTables
                 $rectangle[$axis] - $off - $segment->start[$axis], $rectangle[$axis + 2] + $off
                     - $segment->start[$axis],
             ];
-            if (abs($way) < 1e-9) {
+            if (abs($way) < Tolerance::NOTHING) {
                 if ($low > 0.0 || $high < 0.0) {
                     return false;
                 }

@@ -37,6 +37,9 @@ final readonly class DimensionedViews
     /** From the outside of the tube to the middle of the number of a bend, mm. */
     private const NUMBER = 2.9;
 
+    /** A bend that is seen so that its directions add up to less than this, as unit vectors, has no inside there. */
+    private const SEEN_END_ON = 1e-3;
+
     /** Number of the isometric view. */
     private const ISOMETRIC = 3;
 
@@ -320,7 +323,7 @@ final readonly class DimensionedViews
         foreach ($this->laid->bends as $index => $bend) {
             $corner = $view->place($bend->corner);
             $inside = $view->projection->flat($bend->out->minus($bend->in));
-            $away = hypot(...$inside) < 1e-3 ? M_PI / 4 : atan2(-$inside[1], -$inside[0]);
+            $away = hypot(...$inside) < self::SEEN_END_ON ? M_PI / 4 : atan2(-$inside[1], -$inside[0]);
             $labels->balloon('bends', $corner, $away, (string) ($index + 1), $beside);
         }
     }

@@ -10,6 +10,7 @@ use Bowline\Drawing\Sheet\Canvas;
 use Bowline\Drawing\Sheet\Paper;
 use Bowline\Drawing\Sheet\Scale;
 use Bowline\Drawing\Sheet\TitleBlock;
+use Bowline\Geometry\Tolerance;
 use Bowline\Job\Units;
 
 /**
@@ -141,7 +142,7 @@ final readonly class StraightTube
             }
         }
         // Ticks of a rule along the lower edge, a longer one every 10 and every 50.
-        for ($tick = (int) ceil($from); $tick <= $from + $length + 1e-9; $tick++) {
+        for ($tick = (int) ceil($from); $tick <= $from + $length + Tolerance::NOTHING; $tick++) {
             $high = $tick % 50 === 0 ? 5.0 : ($tick % 10 === 0 ? 3.2 : ($tick % 5 === 0 ? 2.2 : 1.2));
             $x = $left + $tick - $from;
             $canvas->line('tape', [$x, $low], [$x, $low + $high], Canvas::FINE);
@@ -163,7 +164,7 @@ final readonly class StraightTube
 
     private function rows(Paper $paper): int
     {
-        return (int) ceil($this->length / self::longest($paper) - 1e-9);
+        return Tolerance::pieces($this->length / self::longest($paper));
     }
 
     private static function longest(Paper $paper): float

@@ -8,6 +8,7 @@ use Bowline\Drawing\BoardDrawing;
 use Bowline\Drawing\Plan\Plan;
 use Bowline\Exchange\Plan\PlanSvg;
 use Bowline\Geometry\PositiveZero;
+use Bowline\Geometry\Tolerance;
 use Bowline\Harness\Board;
 use Bowline\Harness\BoardChange;
 use Bowline\Harness\BoardChanges;
@@ -84,8 +85,8 @@ final readonly class BoardWriter
         foreach ($this->board->segments as $segment) {
             $away = hypot($segment->end[0] - $turn->at[0], $segment->end[1] - $turn->at[1]);
             $isOn = $segment->run === $turn->run && ($segment->to > $segment->from) === $turn->isForward
-                && abs($segment->end[0] - $turn->at[0] - $away * cos($direction)) < 1e-6
-                && abs($segment->end[1] - $turn->at[1] - $away * sin($direction)) < 1e-6;
+                && abs($segment->end[0] - $turn->at[0] - $away * cos($direction)) < Tolerance::COINCIDENT
+                && abs($segment->end[1] - $turn->at[1] - $away * sin($direction)) < Tolerance::COINCIDENT;
             if ($isOn && $away > $length) {
                 [$end, $length] = [$segment->end, $away];
             }

@@ -36,6 +36,9 @@ final readonly class CirclePacking
     /** Share by which a circle has to be smaller for it to be worth to go on. */
     private const WORTH = 1e-4;
 
+    /** Circles have come to rest when none is pushed by more than this share of the radius of what is round them. */
+    private const SETTLED = 1e-5;
+
     /** @param  non-empty-list<float>  $radii  falling */
     private function __construct(private array $radii)
     {
@@ -313,7 +316,7 @@ final readonly class CirclePacking
                         $apart = sqrt($square);
                         $push = ($least - $apart) / 2;
                         $worst = max($worst, $push);
-                        [$ux, $uy] = $apart > 1e-9 ? [$dx / $apart, $dy / $apart] : [1.0, 0.0];
+                        [$ux, $uy] = $apart > Tolerance::NOTHING ? [$dx / $apart, $dy / $apart] : [1.0, 0.0];
                         // The smaller one gives way.
                         $share = 2 * $radii[$j] / $least;
                         $x[$i] -= $ux * $push * $share;
@@ -323,14 +326,14 @@ final readonly class CirclePacking
                     }
                 }
                 $reach = hypot($x[$i], $y[$i]);
-                if ($reach + $radii[$i] > $within && $reach > 1e-9) {
+                if ($reach + $radii[$i] > $within && $reach > Tolerance::NOTHING) {
                     $back = ($within - $radii[$i]) / $reach;
                     $worst = max($worst, $reach + $radii[$i] - $within);
                     $x[$i] *= $back;
                     $y[$i] *= $back;
                 }
             }
-            if ($worst < 1e-5 * $within) {
+            if ($worst < self::SETTLED * $within) {
                 break;
             }
         }

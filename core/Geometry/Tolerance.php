@@ -60,8 +60,14 @@ final class Tolerance
     /** A flange's bore may be this much wider than the tube and still be filled by an ordinary fillet weld. */
     public const FLANGE_GAP = 3.0;
 
+    /** A text that is turned this much beyond upright still counts as upright, and is not turned over, radians. */
+    public const UPRIGHT = 1e-6;
+
+    /** An arc of at least this angle is a whole circle: of one, rounding may take a little. */
+    public const FULL_TURN = 2 * M_PI - 1e-9;
+
     /** A count that rounding lifts over a whole number by less than this share of it is that number. */
-    private const COUNT = 1e-9;
+    public const COUNT = 1e-9;
 
     /**
      * How many pieces it takes, at least one: an amount rounded up, except where rounding alone lifts it over a whole

@@ -19,6 +19,9 @@ final readonly class Units
     /** Steps of a drag for one decimal inch. */
     private const DECIMAL_STEPS = 20;
 
+    /** Less than half a millionth of an inch is nothing, and shown as 0 by a rule with fractions. */
+    private const NO_INCHES = 5e-7;
+
     /** @param  int|null  $fraction  parts of an inch; null for decimals */
     private function __construct(
         public bool $isInch,
@@ -113,7 +116,7 @@ final readonly class Units
     {
         $whole = (int) round(abs($inches) * $parts);
         if ($whole === 0) {
-            return abs($inches) < 5e-7 ? '0' : null;
+            return abs($inches) < self::NO_INCHES ? '0' : null;
         }
         $top = $whole % $parts;
         $common = $top === 0 ? 1 : self::commonPower($top, $parts);

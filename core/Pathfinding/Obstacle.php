@@ -6,6 +6,7 @@ namespace Bowline\Pathfinding;
 
 use Bowline\Clearance\Surface;
 use Bowline\Geometry\Bounds;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\ItemRef;
 
@@ -96,7 +97,7 @@ final readonly class Obstacle
         }
         // What just touches the body is as far off as it has to be.
         $reach = $this->keep * $this->keep - $aside;
-        if ($reach <= 1e-9 * max(1.0, $aside)) {
+        if ($reach <= Tolerance::NOTHING * max(1.0, $aside)) {
             return [];
         }
         $more = sqrt($reach);

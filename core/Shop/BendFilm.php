@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Shop;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /** The bending of a tube as moments one after another, in the frame of MachineSpace. */
@@ -26,7 +27,7 @@ final class BendFilm
             $behind -= $step->feed;
             $frames[] = self::frame($i, 'feed', $step->feed, $behind, $fed);
             $turned = $fed;
-            foreach (abs($step->turn) < 1e-9 ? [] : self::stages($step->turn) as $angle) {
+            foreach (abs($step->turn) < Tolerance::NOTHING ? [] : self::stages($step->turn) as $angle) {
                 $turned = array_map(
                     static fn (Vector $at): Vector => $at->turnedAbout(new Vector(1.0, 0.0, 0.0), $angle), $fed,
                 );

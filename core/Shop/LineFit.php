@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Shop;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /** The straight nearest to points in the sense of least squares: through their centre, along their greatest spread. */
@@ -52,7 +53,7 @@ final readonly class LineFit
         $between = $other->centre->minus($this->centre);
         $cos = $this->along->dot($other->along);
         $sine = 1.0 - $cos ** 2;
-        if ($sine < 1e-9) {
+        if ($sine < Tolerance::PARALLEL) {
             return null;
         }
         $one = ($between->dot($this->along) - $cos * $between->dot($other->along)) / $sine;

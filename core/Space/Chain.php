@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Space;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /**
@@ -199,7 +200,7 @@ final class Chain
         $vw = $vx * $wx + $vy * $wy + $vz * $wz;
         $turn = $uu * $vv - $uv * $uv;
         $s = match (true) {
-            $turn > 1e-12 * $uu * $vv => max(0.0, min(1.0, ($uv * $vw - $uw * $vv) / $turn)),
+            $turn > Tolerance::SAFEGUARD * $uu * $vv => max(0.0, min(1.0, ($uv * $vw - $uw * $vv) / $turn)),
             // The other is a point.
             $vv <= 0.0 && $uu > 0.0 => max(0.0, min(1.0, -$uw / $uu)),
             // Straights that are parallel are nearest all along: any place does.

@@ -7,6 +7,7 @@ namespace Bowline\Body\Boundary;
 use Bowline\Body\Frame;
 use Bowline\Body\Quadrature;
 use Bowline\Geometry\Chord;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /** A circular edge: right-handed about the axis of its frame, from the first direction of that through its angle. */
@@ -57,7 +58,7 @@ final readonly class ArcCurve implements EdgeCurve
 
     public function isFull(): bool
     {
-        return $this->angle > 2 * M_PI - 1e-9;
+        return $this->angle > Tolerance::FULL_TURN;
     }
 
     public function quadrature(): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Body\Cut;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /** A piece of the outline of a cut, from its first point to its last. Millimetres. */
@@ -48,7 +49,7 @@ final readonly class CutPiece
     public function isCircle(): bool
     {
         return $this->major !== null && $this->minor !== null
-            && abs($this->major->length() - $this->minor->length()) < 1e-9 * $this->major->length();
+            && abs($this->major->length() - $this->minor->length()) < Tolerance::COUNT * $this->major->length();
     }
 
     public function from(): Vector
@@ -183,13 +184,13 @@ final readonly class CutPiece
     public function isPoint(): bool
     {
         return array_filter(
-            $this->points, fn (Vector $point): bool => $point->distanceTo($this->points[0]) >= 1e-9,
+            $this->points, fn (Vector $point): bool => $point->distanceTo($this->points[0]) >= Tolerance::NOTHING,
         ) === [];
     }
 
     /** Whether it comes back to where it began. */
     public function isWhole(): bool
     {
-        return $this->from()->distanceTo($this->to()) < 1e-9;
+        return $this->from()->distanceTo($this->to()) < Tolerance::NOTHING;
     }
 }

@@ -41,6 +41,15 @@ final class PlaneCut implements SurfaceVisitor
     /** A place that is this near to the plane is on it, mm. */
     private const ON_PLANE = 1e-12;
 
+    /** Parameters between 0 and 1 that differ by less than this are the same number but for its last digits. */
+    private const SAME_PARAMETER = 1e-15;
+
+    /**
+     * Step of a parameter between 0 and 1 for a difference quotient: far more than the root of a double's accuracy, far
+     * less than a patch is curved in.
+     */
+    private const DIFFERENCE = 1e-5;
+
     /** Halvings of a way between two places, to bring chords within tolerance. */
     private const DEPTH = 6;
 
@@ -193,7 +202,7 @@ final class PlaneCut implements SurfaceVisitor
     private function root(float $low, float $high, float $below, float $above, callable $point): float
     {
         $side = 0;
-        for ($i = 0; $i < self::MOST_STEPS && $high - $low > 1e-15; $i++) {
+        for ($i = 0; $i < self::MOST_STEPS && $high - $low > self::SAME_PARAMETER; $i++) {
             $size = $below - $above;
             $middle = $size === 0.0 ? ($low + $high) / 2 : ($high * $below - $low * $above) / $size;
             $height = $this->height($point($middle));
@@ -528,7 +537,7 @@ final class PlaneCut implements SurfaceVisitor
     {
         for ($i = 0; $i < 4; $i++) {
             $height = $this->height($patch->pointAt($s, $t));
-            $step = 1e-5;
+            $step = self::DIFFERENCE;
             $ds = ($this->height($patch->pointAt($s + $step, $t)) - $height) / $step;
             $dt = ($this->height($patch->pointAt($s, min(1.0, $t + $step))) - $height)
                 / max(Tolerance::SAFEGUARD, min(1.0, $t + $step) - $t);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Body\Cut;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Routing\LaidRun;
 
@@ -61,7 +62,7 @@ final readonly class SectionPlane
     {
         $normal = $b->minus($a)->cross($c->minus($a));
 
-        return $normal->length() < 1e-9
+        return $normal->length() < Tolerance::NOTHING
             ? null
             : new self($a->plus($normal->unit()->times($offset)), $normal->unit());
     }

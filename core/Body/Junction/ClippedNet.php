@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Body\Junction;
 
 use Bowline\Body\Mesh;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Space\SurfaceNet;
 
@@ -31,7 +32,7 @@ final readonly class ClippedNet
             foreach ($mouths as $number => $mouth) {
                 $over = $at->minus($mouth->centre)->dot($mouth->out);
                 if (abs($over) < 6 * $sizes[$number] && $mouth->holds($at, $radii[$number] + $sizes[$number])) {
-                    return [$over === 0.0 ? -1e-12 : $over, $number];
+                    return [$over === 0.0 ? -Tolerance::SAFEGUARD : $over, $number];
                 }
             }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Body\Junction;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Space\ImplicitSurface;
 use Bowline\Space\UnionDistance;
 
@@ -40,7 +41,7 @@ final readonly class JunctionSurface implements ImplicitSurface
     /** Returns how often the largest cubes are halved at most. */
     public function halvings(): int
     {
-        return (int) ceil(log($this->sizes->greatest() / $this->smallest, 2) - 1e-9);
+        return (int) ceil(log($this->sizes->greatest() / $this->smallest, 2) - Tolerance::COUNT);
     }
 
     public function distance(float $x, float $y, float $z): float

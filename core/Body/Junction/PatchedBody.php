@@ -13,6 +13,7 @@ use Bowline\Body\Boundary\SplineSurface;
 use Bowline\Body\Boundary\Vertex;
 use Bowline\Body\Profile;
 use Bowline\Geometry\CoonsPatch;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Space\Progress;
 use Bowline\Space\UnionDistance;
@@ -221,7 +222,7 @@ final class PatchedBody
         $way = $end->at->minus($start->at);
         [$out, $in] = [$way->squareTo($this->normals[$from]), $way->squareTo($this->normals[$to])];
         // Of an arc of the turn θ over the chord c: handles of 2c·tan(θ/4) / (3·sin(θ/2)).
-        $turn = max(1e-6, $out->angleTo($in));
+        $turn = max(Tolerance::NO_SIDE, $out->angleTo($in));
         $slope = 2 * $way->length() * tan($turn / 4) / sin($turn / 2);
 
         return new Edge($start, $end, new SplineCurve(new CubicChain(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Body\Junction;
 
+use Bowline\Geometry\Tolerance;
 use Bowline\Space\RoundedUnion;
 
 /** Puts places on the surface of tubes that meet without rounding: on one of them, or on the edge where two meet. */
@@ -38,7 +39,7 @@ final class SharpProjection
         for ($step = 0; $step < self::STEPS; $step++) {
             [$distance, $gx, $gy, $gz] = $union->tubes[$union->nearest($x, $y, $z)]->at($x, $y, $z);
             [$x, $y, $z] = [$x - $distance * $gx, $y - $distance * $gy, $z - $distance * $gz];
-            if (abs($distance) < 1e-9) {
+            if (abs($distance) < Tolerance::NOTHING) {
                 break;
             }
         }
@@ -64,7 +65,7 @@ final class SharpProjection
             }
             [$one, $two] = [($a - $cosine * $b) / $steep, ($b - $cosine * $a) / $steep];
             [$x, $y, $z] = [$x - $one * $ax - $two * $bx, $y - $one * $ay - $two * $by, $z - $one * $az - $two * $bz];
-            if (abs($a) + abs($b) < 1e-9) {
+            if (abs($a) + abs($b) < Tolerance::NOTHING) {
                 break;
             }
         }

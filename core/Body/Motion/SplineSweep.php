@@ -279,7 +279,7 @@ final readonly class SplineSweep implements CurveVisitor, Motion
     public function arc(ArcCurve $arc): Surface
     {
         // A rational quadratic for each part up to a quarter: its middle control point where the tangents meet.
-        $parts = (int) ceil($arc->angle / (M_PI / 2) - 1e-9);
+        $parts = Tolerance::pieces($arc->angle / (M_PI / 2));
         $half = $arc->angle / $parts / 2;
         $points = [$arc->pointAt(0.0)];
         $weights = [1.0];

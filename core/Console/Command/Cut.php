@@ -9,6 +9,7 @@ use Bowline\Console\Input;
 use Bowline\Console\Option;
 use Bowline\Console\Outcome;
 use Bowline\Exchange\CutWriter;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 
@@ -37,7 +38,7 @@ final class Cut implements Command
     {
         $at = self::vector($input, 'at');
         $normal = self::vector($input, 'normal');
-        if ($normal->length() < 1e-9) {
+        if ($normal->length() < Tolerance::NOTHING) {
             throw JobError::at('', '--normal has no direction');
         }
         $solved = $input->solved();

@@ -10,6 +10,7 @@ use Bowline\Drawing\Sheet\DimensionLine;
 use Bowline\Drawing\Sheet\Labels;
 use Bowline\Drawing\Sheet\TextBox;
 use Bowline\Drawing\View\Projection;
+use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Job\Units;
 
@@ -129,7 +130,9 @@ final class Pen
         [$xs, $ys] = [array_column($places, 0), array_column($places, 1)];
         [$left, $bottom, $right, $top] = $this->room;
         $scale = min(
-            ($right - $left) / max(1e-6, max($xs) - min($xs)), ($top - $bottom) / max(1e-6, max($ys) - min($ys)), 160.0,
+            ($right - $left) / max(Tolerance::COINCIDENT, max($xs) - min($xs)),
+            ($top - $bottom) / max(Tolerance::COINCIDENT, max($ys) - min($ys)),
+            160.0,
         );
         $middle = [($left + $right) / 2, ($bottom + $top) / 2];
         $this->corners = array_map(static fn (array $place): array => [
@@ -347,12 +350,12 @@ final class Pen
     private function box(Leg $leg, int $i): void
     {
         [$from, $to] = [$this->corners[$i], $this->corners[$i + 1]];
-        $scale = $this->onPaper($i) / max(1e-6, hypot(...$this->view->flat($leg->direction)));
+        $scale = $this->onPaper($i) / max(Tolerance::NO_SIDE, hypot(...$this->view->flat($leg->direction)));
         $at = $from;
         $places = [$at];
         $parts = ['+x' => $leg->direction->x, '+y' => $leg->direction->y, '+z' => $leg->direction->z];
         foreach ($parts as $axis => $part) {
-            if (abs($part) < 1e-6) {
+            if (abs($part) < Tolerance::NO_SIDE) {
                 continue;
             }
             $way = $this->view->flat((Vector::axis($axis) ?? $this->up)->times($part * $scale));
@@ -406,7 +409,7 @@ final class Pen
      */
     private static function unit(array $from, array $to): array
     {
-        $length = max(1e-9, hypot($to[0] - $from[0], $to[1] - $from[1]));
+        $length = max(Tolerance::NOTHING, hypot($to[0] - $from[0], $to[1] - $from[1]));
 
         return [($to[0] - $from[0]) / $length, ($to[1] - $from[1]) / $length];
     }

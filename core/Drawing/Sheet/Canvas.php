@@ -9,6 +9,7 @@ use Bowline\Drawing\Plan\PlanCircle;
 use Bowline\Drawing\Plan\PlanPath;
 use Bowline\Drawing\Plan\PlanShape;
 use Bowline\Drawing\Plan\PlanText;
+use Bowline\Geometry\Tolerance;
 
 /**
  * A page that is being drawn: millimetres from its lower left corner. It knows where its texts are, so that a label can
@@ -113,7 +114,7 @@ final class Canvas
         bool $isBold = false,
     ): void {
         $takes = $this->metrics->width($text, $height, $isBold);
-        $this->text($layer, $at, $text, $height * min(1.0, $width / max($takes, 1e-9)), $anchor, $isBold);
+        $this->text($layer, $at, $text, $height * min(1.0, $width / max($takes, Tolerance::NOTHING)), $anchor, $isBold);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Drawing\Sheet;
 
 use Bowline\Drawing\Plan\PlanPath;
+use Bowline\Geometry\Tolerance;
 
 /** Dimensions of lengths by ISO 129-1: parallel to what they measure, with extension lines, arrows and a text above. */
 final readonly class DimensionLine
@@ -50,7 +51,7 @@ final readonly class DimensionLine
         $across = [-$along[1], $along[0]];
         // Texts are read from below or from the right.
         $angle = atan2($along[1], $along[0]);
-        $isTurned = $angle > M_PI / 2 + 1e-6 || $angle <= -M_PI / 2 + 1e-6;
+        $isTurned = $angle > M_PI / 2 + Tolerance::UPRIGHT || $angle <= -M_PI / 2 + Tolerance::UPRIGHT;
         $angle = $isTurned ? $angle + ($angle > 0 ? -M_PI : M_PI) : $angle;
         $above = $isTurned ? -1.0 : 1.0;
         $width = $this->canvas->metrics->width($text, self::TEXT);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Drawing\Sheet;
 
 use Bowline\Drawing\Plan\PlanPath;
+use Bowline\Geometry\Tolerance;
 
 /** Labels near places of a drawing, each at the nearest free place that is tried, with a leader to what it is about. */
 final readonly class Labels
@@ -87,7 +88,7 @@ final readonly class Labels
         }
         [$x, $y] = $found[1];
         $distance = hypot($x - $at[0], $y - $at[1]);
-        if ($distance > $least + 1e-6) {
+        if ($distance > $least + Tolerance::COINCIDENT) {
             $part = 1.0 - self::BALLOON / $distance;
             $edge = [$at[0] + ($x - $at[0]) * $part, $at[1] + ($y - $at[1]) * $part];
             $this->canvas->line($layer, $at, $edge, Canvas::FINE, Canvas::BRASS);

@@ -27,6 +27,9 @@ final class HiddenLines
     /** Steps over the longer side of the view, at least. */
     private const STEPS = 260;
 
+    /** What comes before a line by less than this share of the view lies on it: chords of both differ by so much. */
+    private const SLACK = 2e-4;
+
     private float $step;
 
     private float $slack;
@@ -51,7 +54,7 @@ final class HiddenLines
             }
         }
         $this->step = $extent / self::STEPS;
-        $this->slack = $extent * 2e-4;
+        $this->slack = $extent * self::SLACK;
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Drawing\View;
 
+use Bowline\Geometry\Tolerance;
+
 /** The face at which a body is cut, in the projection: the segments round it, in no order. Millimetres. */
 final class SectionFace
 {
@@ -33,7 +35,7 @@ final class SectionFace
             $this->bottom = min($this->bottom, $from[1], $to[1]);
             $top = max($top, $from[1], $to[1]);
         }
-        $this->height = max(1e-9, ($top - $this->bottom) / self::ROWS);
+        $this->height = max(Tolerance::NOTHING, ($top - $this->bottom) / self::ROWS);
         foreach ($segments as $number => [$from, $to]) {
             for ($row = $this->row(min($from[1], $to[1])); $row <= $this->row(max($from[1], $to[1])); $row++) {
                 $this->rows[$row][] = $number;

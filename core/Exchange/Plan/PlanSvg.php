@@ -13,6 +13,7 @@ use Bowline\Drawing\Plan\PlanShape;
 use Bowline\Drawing\Plan\PlanText;
 use Bowline\Drawing\Plan\PlanVisitor;
 use Bowline\Geometry\PositiveZero;
+use Bowline\Geometry\Tolerance;
 
 /**
  * Writes a drawing as SVG at full size: a unit of it is a millimetre.
@@ -83,7 +84,8 @@ final readonly class PlanSvg implements PlanVisitor
 
         return sprintf(
             '<text x="%s" y="%s" font-size="%s" text-anchor="%s" fill="%s"%s%s>%s</text>', $x, $y,
-            self::number($text->height * PlanPdf::CAPITALS), $text->anchor, $text->colour, abs($text->angle) < 1e-9
+            self::number($text->height * PlanPdf::CAPITALS), $text->anchor, $text->colour,
+            abs($text->angle) < Tolerance::NOTHING
                 ? ''
                 : sprintf(' transform="rotate(%s %s %s)"', self::number(-rad2deg($text->angle)), $x, $y),
             ($text->isBold ? ' font-weight="bold"' : '').($text->width === null ? '' : sprintf(

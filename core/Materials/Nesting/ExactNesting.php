@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Materials\Nesting;
 
+use Bowline\Geometry\Tolerance;
+
 /**
  * The best plan for few pieces, by trying every bar for each: the longest piece first, into each bar that is begun, or
  * a new one, as long as that can still be less than the best so far (branch and bound).
@@ -14,6 +16,9 @@ final class ExactNesting
     public const MOST = 14;
 
     private const TRIES = 200_000;
+
+    /** A plan is better when it takes this much less of bar, mm. */
+    private const LESS = 1e-6;
 
     /** @var list<array{int, list<int>}>|null bar, and numbers of the pieces */
     private ?array $best = null;
@@ -40,7 +45,7 @@ final class ExactNesting
         private readonly array $costs,
         float $known,
     ) {
-        $this->least = $known - 1e-6;
+        $this->least = $known - self::LESS;
         $this->cheapest = min([INF, ...array_map(static fn (float $a, float $b): float => $a / $b, $costs, $rooms)]);
         $sum = 0.0;
         foreach (array_reverse($widths) as $width) {
@@ -74,7 +79,7 @@ final class ExactNesting
             return;
         }
         if (! isset($this->widths[$piece])) {
-            $this->least = $cost - 1e-6;
+            $this->least = $cost - self::LESS;
             $this->best = array_map(static fn (array $bar): array => [$bar[0], $bar[1]], $bars);
 
             return;
@@ -87,7 +92,7 @@ final class ExactNesting
         $seen = [];
         foreach ($bars as $i => [$bar, $pieces, $left]) {
             $key = $bar.' '.round($left, 6);
-            if ($left >= $this->widths[$piece] - 1e-9 && ! isset($seen[$key])) {
+            if ($left >= $this->widths[$piece] - Tolerance::NOTHING && ! isset($seen[$key])) {
                 $seen[$key] = true;
                 $next = $bars;
                 $next[$i] = [$bar, [...$pieces, $piece], $left - $this->widths[$piece]];
@@ -95,7 +100,7 @@ final class ExactNesting
             }
         }
         foreach ($this->rooms as $bar => $room) {
-            if ($room >= $this->widths[$piece] - 1e-9 && $cost + $this->costs[$bar] < $this->least) {
+            if ($room >= $this->widths[$piece] - Tolerance::NOTHING && $cost + $this->costs[$bar] < $this->least) {
                 $this->put(
                     $piece + 1, [...$bars, [$bar, [$piece], $room - $this->widths[$piece]]], $cost + $this->costs[$bar],
                 );

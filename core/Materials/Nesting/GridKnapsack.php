@@ -14,6 +14,9 @@ final class GridKnapsack
     /** Of the grid, mm. */
     private const STEP = 0.1;
 
+    /** Lengths that miss the grid by no more than this share of its step are on it. */
+    private const ON_GRID = 1e-6;
+
     /**
      * Returns the pieces that are worth the most together in a room, by width, and what they are worth.
      *
@@ -24,11 +27,11 @@ final class GridKnapsack
      */
     public static function best(float $room, array $widths, array $worths, array $most): array
     {
-        $cells = (int) ceil($room / self::STEP - 1e-6);
+        $cells = (int) ceil($room / self::STEP - self::ON_GRID);
         $worth = array_fill(0, $cells + 1, 0.0);
         $items = $taken = [];
         foreach ($widths as $i => $width) {
-            $cut = (int) floor($width / self::STEP + 1e-6);
+            $cut = (int) floor($width / self::STEP + self::ON_GRID);
             // As many as fit, in packs of 1, 2, 4 and so on: they add up to every number up to that.
             $left = min($most[$i], intdiv($cells, max(1, $cut)));
             for ($pack = 1; $left > 0 && $worths[$i] > 0.0; $pack *= 2) {

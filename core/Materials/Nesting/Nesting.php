@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Materials\Nesting;
 
+use Bowline\Geometry\Tolerance;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -31,7 +32,17 @@ final class Nesting
     /** Ways of rounding that are tried. */
     private const TRIES = 40;
 
+    /** A pattern that costs this much less than its prices, mm of bar, makes the plan no shorter: it is rounding. */
     private const SLACK = 1e-6;
+
+    /** By how much rounding may miss a whole number of patterns, or of measures that all bars have in common. */
+    private const ROUNDING = 1e-7;
+
+    /** The simplex does not divide by an element that is smaller. */
+    private const PIVOT = 1e-9;
+
+    /** Patterns whose worth differs by no more are worth the same, mm of bar. */
+    private const SAME_WORTH = 1e-9;
 
     /** @var list<float> different lengths of pieces with their cut, descending, mm */
     private array $widths = [];
@@ -92,7 +103,7 @@ final class Nesting
     {
         // What is bought are whole bars, whose lengths have a common measure.
         $measure = $this->commonMeasure();
-        $whole = static fn (float $length): float => ceil($length / $measure - 1e-7) * $measure;
+        $whole = static fn (float $length): float => ceil($length / $measure - self::ROUNDING) * $measure;
         // The patterns take long to find, and often bars that are filled one by one are as few as their material is.
         $bound = $whole($this->material());
         $best = $this->tried(self::EARLY, [], $bound);
@@ -194,7 +205,7 @@ final class Nesting
     {
         $common = 0;
         foreach (array_keys($this->bars) as $bar) {
-            [$one, $other] = [$common, (int) floor($this->bought($bar) * 10.0 + 1e-6)];
+            [$one, $other] = [$common, (int) floor($this->bought($bar) * 10.0 + self::ROUNDING)];
             while ($other !== 0) {
                 [$one, $other] = [$other, $one % $other];
             }
@@ -224,7 +235,7 @@ final class Nesting
         // It begins with patterns of one width each, from the longest bar.
         $longest = count($this->bars) - 1;
         foreach ($this->widths as $i => $width) {
-            $fit = max(1, (int) floor($this->bars[$longest] / $width + 1e-9));
+            $fit = max(1, (int) floor($this->bars[$longest] / $width + Tolerance::COUNT));
             $counts = array_fill(0, $count, 0);
             $counts[$i] = $fit;
             $columns[] = [$longest, $counts];
@@ -255,7 +266,9 @@ final class Nesting
             )), $inverse);
             $leaving = null;
             foreach ($direction as $k => $d) {
-                if ($d > 1e-9 && ($leaving === null || $often[$k] / $d < $often[$leaving] / $direction[$leaving])) {
+                $isLeast = $d > self::PIVOT
+                    && ($leaving === null || $often[$k] / $d < $often[$leaving] / $direction[$leaving]);
+                if ($isLeast) {
                     $leaving = $k;
                 }
             }
@@ -314,7 +327,8 @@ final class Nesting
                 static fn (float $width, int $n): float => $width * $n, $this->widths, $counts,
             ));
             $gain = $most - $this->bought($bar);
-            if ($gain > self::SLACK && $used <= $this->bars[$bar] + 1e-9 && ($best === null || $gain > $best[0])) {
+            $fits = $used <= $this->bars[$bar] + Tolerance::NOTHING;
+            if ($fits && $gain > self::SLACK && ($best === null || $gain > $best[0])) {
                 $best = [$gain, $bar, $counts];
             }
         }
@@ -342,7 +356,7 @@ final class Nesting
         $branch = function (int $at, float $free, float $worth) use (
             &$branch, &$counts, &$bestCounts, &$best, &$branches, $order, $worths, $most,
         ): void {
-            if ($worth > $best + 1e-9) {
+            if ($worth > $best + self::SAME_WORTH) {
                 [$best, $bestCounts] = [$worth, $counts];
             }
             if (! isset($order[$at]) || $branches++ > self::BRANCHES) {
@@ -350,10 +364,10 @@ final class Nesting
             }
             $i = $order[$at];
             // No more than if all that is free were filled with what is worth the most for its width.
-            if ($worth + $free * $worths[$i] / $this->widths[$i] <= $best + 1e-9) {
+            if ($worth + $free * $worths[$i] / $this->widths[$i] <= $best + self::SAME_WORTH) {
                 return;
             }
-            for ($n = min($most[$i], (int) floor($free / $this->widths[$i] + 1e-9)); $n >= 0; $n--) {
+            for ($n = min($most[$i], (int) floor($free / $this->widths[$i] + Tolerance::COUNT)); $n >= 0; $n--) {
                 $counts[$i] = $n;
                 $branch($at + 1, $free - $n * $this->widths[$i], $worth + $n * $worths[$i]);
             }
@@ -379,7 +393,7 @@ final class Nesting
         $cuts = [];
         // The first try rounds down, the second takes no pattern at all, the others drop some at random.
         foreach ($try === 1 ? [] : $patterns as [$bar, $counts, $often]) {
-            $times = (int) floor($often + 1e-7) - ($try > 1 && $this->random->getInt(0, 2) === 0 ? 1 : 0);
+            $times = (int) floor($often + self::ROUNDING) - ($try > 1 && $this->random->getInt(0, 2) === 0 ? 1 : 0);
             for ($i = 0; $i < $times; $i++) {
                 $cut = array_map(static fn (int $a, int $b): int => min($a, $b), $counts, $left);
                 if (array_sum($cut) > 0) {

@@ -37,7 +37,7 @@ it('holds of random jobs', function (Property $property, int $from, int $to): vo
 it('shows nothing else when its numbers are a trillionth off', function (string $file): void {
     $json = (string) file_get_contents($file);
     $rest = Disturbed::solution($json, null);
-    foreach ([1, 2] as $seed) {
+    foreach (Seeds::areAll() ? [1, 2] : [1] as $seed) {
         expect(Disturbed::differences($rest, Disturbed::solution($json, $seed), 1e-6))->toBe([]);
     }
 })->with(fn () => array_values(array_filter(

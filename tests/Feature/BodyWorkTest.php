@@ -19,7 +19,7 @@ use Tests\Tees;
 function roundedJob(?stdClass $file = null): string
 {
     Queue::fake();
-    $file ??= Tees::file([['stock' => 'pipe']]);
+    $file ??= Tees::file([['stock' => 'pipe', 'to' => ['at' => [200, 0, 110]]]], ['to' => ['at' => [300, 0, 0]]]);
     $file->bodies[0]->round = 8;
 
     return opened(json_encode($file, JSON_THROW_ON_ERROR));

@@ -241,19 +241,19 @@ it('hands out CSV and STL', function (): void {
                 ->headers->get('content-disposition'),
         )
         ->toContain('sea-water-feed.vertices.csv');
-    $one = test()->get($job.'/runs/feed/body.stl')->assertOk()->content();
-    $all = test()->get($job.'/bodies.stl')->assertOk()->content();
+    $one = test()->get($job.'/runs/feed/body.stl?chord=0.5')->assertOk()->content();
+    $all = test()->get($job.'/bodies.stl?chord=0.5')->assertOk()->content();
 
     expect(strlen($all))->toBeGreaterThan(strlen($one))->and(strlen($one) % 50)->toBe(84 % 50);
     foreach (BodyFormats::ALL as $format) {
         $ending = $format::ending();
         test()
-            ->get("$job/runs/feed/body.$ending")
+            ->get("$job/runs/feed/body.$ending?chord=0.5")
             ->assertOk()
             ->assertHeader('content-type', $format::mediaType())
             ->assertHeader('content-disposition', "attachment; filename=\"sea-water-feed.$ending\"");
-        $alone = strlen((string) test()->get("$job/bodies.$ending")->assertOk()->content());
-        $around = (string) test()->get("$job/bodies.$ending?with=around")->assertOk()->content();
+        $alone = strlen((string) test()->get("$job/bodies.$ending?chord=0.5")->assertOk()->content());
+        $around = (string) test()->get("$job/bodies.$ending?chord=0.5&with=around")->assertOk()->content();
         expect(strlen($around))->toBeGreaterThan($alone);
         // STL has no names, and 3MF is packed.
         foreach (in_array($ending, ['stl', '3mf'], true) ? [] : ['Fuel tank', 'Hull floor'] as $name) {

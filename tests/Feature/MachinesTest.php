@@ -105,7 +105,7 @@ function worked(Task $task, ?callable $report = null): mixed
 
 it('gets the same from another machine as from this one, and asks each thing once', function (): void {
     startWorker();
-    $task = RunCalculation::task(drapedFile(0.4, 1500.0), 'shore');
+    $task = RunCalculation::task(drapedFile(0.4, 650.0), 'shore');
     $reports = [];
     $there = worked($task, static function (array $told) use (&$reports): void {
         $reports[] = $told;
@@ -134,7 +134,7 @@ it('has the triangles of a body from another machine as they are here', function
 
 it('takes a task from a worker that is killed in the middle', function (): void {
     $first = startWorker();
-    $task = RunCalculation::task(drapedFile(0.41, 1500.0), 'shore');
+    $task = RunCalculation::task(drapedFile(0.41, 900.0), 'shore');
     $isKilled = false;
     $answer = worked($task, static function (array $told) use ($first, &$isKilled): void {
         if (! $isKilled && ($told['part'] ?? 0.0) > 0.0) {
@@ -172,7 +172,7 @@ it('works here where Redis is away or nobody is there, and says so', function ()
 it('tells how far it has come, and never that it has gone back', function (): void {
     startWorker();
     $parts = [];
-    $task = RunCalculation::task(drapedFile(0.42, 1500.0), 'shore');
+    $task = RunCalculation::task(drapedFile(0.42, 900.0), 'shore');
     worked($task, static function (array $told) use (&$parts): void {
         $parts[] = $told['part'] ?? 0.0;
     });
@@ -203,7 +203,7 @@ it('gives up what is signed by another key, and goes on with the next', function
 
 it('stops a task that nobody wants any more', function (): void {
     startWorker();
-    $task = RunCalculation::task(drapedFile(0.5, 1500.0), 'shore');
+    $task = RunCalculation::task(drapedFile(0.5, 900.0), 'shore');
     expect(static fn () => worked($task, static function (array $told): void {
         if (($told['part'] ?? 0.0) > 0.0) {
             throw new DomainException('Not any more.');

@@ -69,9 +69,12 @@ it('binds drawings and lists, and the contents tell on which page each begins', 
 
 it('gives the same bytes for the same job', function (string $format): void {
     $job = demo();
-    $first = packed($job, ['bend-sheet', 'lists'], $format);
+    test()->postJson($job.'/edits', ['edits' => [], 'header' => ['sets' => [
+        ['id' => 'fuel', 'name' => 'Fuel', 'runs' => ['fuel-feed', 'fuel-return']],
+    ]]])->assertOk();
+    $first = packed($job, ['bend-sheet', 'lists'], $format, ['set' => 'fuel']);
     test()->travel(3)->seconds();
-    expect(packed($job, ['bend-sheet', 'lists'], $format))->toBe($first);
+    expect(packed($job, ['bend-sheet', 'lists'], $format, ['set' => 'fuel']))->toBe($first);
 })->with(['pdf', 'zip']);
 
 it('packs a file for each document, and lists as tables too', function (): void {

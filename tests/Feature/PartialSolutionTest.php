@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Tests\Seeds;
+
 /*
  * A window that has seen a revision gets only what an edit has changed. Put into what it has, that is the job as it is
  * when it is opened anew from its file and solved as a whole.
@@ -123,11 +125,11 @@ it('comes piece by piece to what it is as a whole', function (
     expect(count($known))->toBeGreaterThan(2)
         ->and($known)->toEqualWithDelta(array_intersect_key(solvedAtOnce($whole), $known), 1e-6)
         ->and($state['places'])->toEqualWithDelta($whole['places'], 1e-9);
-})->with([
+})->with(fn (): array => Seeds::someOf([
     ['ternwake', 1, true],
+    ['skid', 1, false],
+    ['hoses', 1, true],
     ['ternwake', 2, true],
     ['ternwake', 3, true],
-    ['skid', 1, false],
     ['skid', 2, false],
-    ['hoses', 1, true],
-]);
+], 3));

@@ -55,7 +55,7 @@ it('works out the same to the byte where classes are preloaded', function (strin
         .'echo json_encode(Bowline\Exchange\SolutionWriter::write($runs)), "\n",'
         .' Bowline\Exchange\Dxf\DxfWriter::write($laid), "\n", Bowline\Exchange\Plan\PlanSvg::write($page), "\n",'
         .' Bowline\Exchange\Plan\PlanDxf::write($page), "\n",'
-        .' Bowline\Exchange\Step\StepWriter::write("x", Bowline\Exchange\JobBodies::parts($job), 0.1);';
+        .' Bowline\Exchange\Step\StepWriter::write("x", Bowline\Exchange\JobBodies::parts($job), 0.5);';
     [$exit, $preloaded, $errors] = ranAlone($code, true);
     expect($exit)->toBe(0, $errors)->and(strlen($preloaded))->toBeGreaterThan(10_000);
     $plain = ranAlone($code, false);

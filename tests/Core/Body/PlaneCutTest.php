@@ -191,7 +191,7 @@ it('adds up to the volume over all planes of a direction', function (int $seed, 
         static fn ($vertex): float => $vertex->at->dot($direction), Jobs::laid($file)->vertices,
     );
     [$low, $high] = [min($reach) - 7.0, max($reach) + 7.0];
-    $count = Seeds::areAll() ? 60 : 30;
+    $count = Seeds::areAll() ? 60 : 20;
     $sum = 0.0;
     for ($i = 0; $i < $count; $i++) {
         $at = $direction->times($low + ($high - $low) * ($i + 0.5) / $count);

@@ -102,7 +102,7 @@ it('closes, as one shell, its facets within the chord', function (Closure $file,
             $ends[] = [$laid->path->pointAt($along), $laid->path->directionAt($along)];
         }
     }
-    foreach ([1.0, 0.2] as $chord) {
+    foreach ([1.0, Seeds::areAll() ? 0.2 : 0.4] as $chord) {
         $mesh = $body->mesh($chord);
         $used = array_unique(array_merge(...$mesh->triangles));
         expect($mesh->isClosed())->toBeTrue()
@@ -133,10 +133,10 @@ it('is as large as the exact body where nothing is rounded', function (): void {
     $file = Tees::file([Tees::branch(200, [0, 0, 1])]);
     $exact = MassWriter::body(Job::read($file), Job::read($file)->bodies['tee']);
     $found = roundedBody($file, []);
-    $chord = 0.1;
+    $chord = Seeds::areAll() ? 0.1 : 0.2;
 
     expect(abs($found->mesh($chord)->volume() - $exact['volume']))->toBeLessThan($chord * $exact['surface'] / 2)
-        ->and(abs(($found->contents($chord)?->volume() ?? 0) / $exact['contents'] - 1))->toBeLessThan(5e-3)
+        ->and(abs(($found->contents($chord)?->volume() ?? 0) / $exact['contents'] - 1))->toBeLessThan(0.05 * $chord)
         ->and($found->contents($chord)?->isClosed())->toBeTrue()
         ->and(MassProperties::ofMesh($found->mesh($chord))->centre->toArray())
         ->toEqualWithDelta($exact['centre'], 0.05);

@@ -14,6 +14,7 @@ use Bowline\Proposals\ClearanceCures;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
 use Tests\Jobs;
+use Tests\Seeds;
 
 /*
  * How near things come to each other while a fitting moves, against closed forms and against the same job with the
@@ -195,7 +196,7 @@ it('comes as near with a hose as where the flap stands at one of many positions'
     expect($worst)->toBeLessThan(10.0)->and($found)->toHaveCount(1)
         // The positions are a degree apart: the true least may be a little less than the least of them.
         ->and($found[0]->gap->distance)->toBeGreaterThan($worst - 0.1)->toBeLessThan($worst + 0.02);
-})->with([[150.0, 345.0], [146.0, 352.0], [160.0, 340.0]]);
+})->with(fn (): array => Seeds::someOf([[150.0, 345.0], [146.0, 352.0], [160.0, 340.0]], 1));
 
 it('lies between positions as it is laid there', function (): void {
     $job = Job::read(flapJob(

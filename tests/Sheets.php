@@ -20,7 +20,7 @@ final class Sheets
     {
         $solved = (new Solver($job))->preview($job->runs[$run]);
 
-        return BendSheet::draw(new DrawingQuestion($job, [$solved], null, '2026-11-27', $hasTape));
+        return BendSheet::pages(new DrawingQuestion($job, [$solved], null, '2026-11-27', $hasTape))->all();
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Drawing;
 
+use Bowline\Drawing\Plan\Pages;
 use Bowline\Drawing\Plan\Plan;
 use Bowline\Drawing\Sheet\Canvas;
 use Bowline\Drawing\Sheet\Labels;
@@ -26,6 +27,7 @@ use Bowline\Job\SheetSettings;
 use Bowline\Job\StockKind;
 use Bowline\Routing\LaidRun;
 use Bowline\Solving\SolvedRun;
+use Closure;
 
 /**
  * The whole of a job, or a choice of its runs, with what stands around: seen from above, from the front, from the right
@@ -78,7 +80,7 @@ final class Arrangement implements DrawingKind
     }
 
     /** Draws it on the paper of the job, but on A3 at least, where no other is asked for. */
-    public static function draw(DrawingQuestion $question): array
+    public static function pages(DrawingQuestion $question): Pages
     {
         $drawing = new self(
             $question->job, array_map(static fn (SolvedRun $run): LaidRun => $run->laid, $question->runs),
@@ -98,15 +100,18 @@ final class Arrangement implements DrawingKind
         }
         $views = $question->view === null && $question->cut === null ? array_values($all) : [$one];
 
-        return array_map(
-            static fn (Projection $view, int $i): Plan => $drawing->page($view, $i + 1, count($views)),
+        $paper = Paper::across($drawing->settings->paper);
+
+        return new Pages(array_map(
+            static fn (Projection $view, int $i): Closure => static fn (): Plan => $drawing->page(
+                $paper, $view, $i + 1, count($views),
+            ),
             $views, array_keys($views),
-        );
+        ));
     }
 
-    private function page(Projection $projection, int $sheet, int $sheets): Plan
+    private function page(Paper $paper, Projection $projection, int $sheet, int $sheets): Plan
     {
-        $paper = Paper::across($this->settings->paper);
         $name = $this->name($projection);
         $block = new TitleBlock(
             $this->settings, 'Arrangement', $name, sprintf('%d runs', count($this->runs)),

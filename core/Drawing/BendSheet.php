@@ -10,6 +10,7 @@ use Bowline\Bending\Benders;
 use Bowline\Bending\BendRow;
 use Bowline\Bending\CutList;
 use Bowline\Bending\CutPart;
+use Bowline\Drawing\Plan\Pages;
 use Bowline\Drawing\Plan\Plan;
 use Bowline\Drawing\Sheet\Canvas;
 use Bowline\Drawing\Sheet\Paper;
@@ -85,7 +86,7 @@ final class BendSheet implements DrawingKind
         return true;
     }
 
-    public static function draw(DrawingQuestion $question): array
+    public static function pages(DrawingQuestion $question): Pages
     {
         return (new self(
             $question->job,
@@ -94,8 +95,7 @@ final class BendSheet implements DrawingKind
         ))->all();
     }
 
-    /** @return non-empty-list<Plan> */
-    private function all(): array
+    private function all(): Pages
     {
         $paper = Paper::usual($this->settings->paper);
         $tables = $this->tables();
@@ -107,18 +107,25 @@ final class BendSheet implements DrawingKind
         $rest = $isBeside ? [] : Table::divided($tables, $inside - 2 * self::GAP, self::GAP);
         $tape = $this->hasTape && $this->straight !== null ? $this->straight->pages(Paper::across($paper->name)) : 0;
         $sheets = 1 + count($rest) + $tape;
-        $pages = [$this->first($paper, $block, $isBeside ? $tables : [], $sheets)];
+        $pages = [fn (): Plan => $this->first($paper, $block, $isBeside ? $tables : [], $sheets)];
         foreach ($rest as $number => $column) {
-            $pages[] = $this->further($paper, $block, $column, $number + 2, $sheets);
+            $pages[] = fn (): Plan => $this->further($paper, $block, $column, $number + 2, $sheets);
         }
         for ($i = 0; $i < $tape; $i++) {
-            $canvas = new Canvas(Paper::across($paper->name), $this->metrics);
-            $within = $block->draw($canvas, Scale::full()->words(), 2 + count($rest) + $i, $sheets);
-            $this->straight->tape($canvas, $within, $i);
-            $pages[] = $canvas->plan($this->name());
+            $pages[] = fn (): Plan => $this->tape($paper, $block, $i, 2 + count($rest) + $i, $sheets);
         }
 
-        return $pages;
+        return new Pages($pages);
+    }
+
+    /** A page of the tape at full size. */
+    private function tape(Paper $paper, TitleBlock $block, int $part, int $sheet, int $sheets): Plan
+    {
+        $canvas = new Canvas(Paper::across($paper->name), $this->metrics);
+        $within = $block->draw($canvas, Scale::full()->words(), $sheet, $sheets);
+        $this->straight?->tape($canvas, $within, $part);
+
+        return $canvas->plan($this->name());
     }
 
     private function name(): string

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Drawing;
 
-use Bowline\Drawing\Plan\Plan;
+use Bowline\Drawing\Plan\Pages;
 use Bowline\Job\JobError;
 
 /** A kind of drawing. A new one is a class and a line in `DrawingKinds`. */
@@ -20,9 +20,9 @@ interface DrawingKind
     public static function isOfRun(): bool;
 
     /**
-     * @return non-empty-list<Plan> its pages
+     * Returns its pages, each of which is drawn when it is asked for.
      *
      * @throws JobError when it cannot be drawn
      */
-    public static function draw(DrawingQuestion $question): array;
+    public static function pages(DrawingQuestion $question): Pages;
 }

@@ -6,6 +6,7 @@ namespace Bowline\Drawing;
 
 use Bowline\Drawing\Isometric\Line;
 use Bowline\Drawing\Isometric\Pen;
+use Bowline\Drawing\Plan\Pages;
 use Bowline\Drawing\Plan\Plan;
 use Bowline\Drawing\Sheet\Canvas;
 use Bowline\Drawing\Sheet\Paper;
@@ -56,7 +57,7 @@ final class PipeIsometric implements DrawingKind
         return true;
     }
 
-    public static function draw(DrawingQuestion $question): array
+    public static function pages(DrawingQuestion $question): Pages
     {
         $solved = $question->runs[0] ?? throw JobError::at('/runs', 'an isometric drawing is of one run');
         if ($solved->laid->legs === []) {
@@ -65,7 +66,7 @@ final class PipeIsometric implements DrawingKind
             ));
         }
 
-        return (new self($question, $solved))->all();
+        return Pages::drawn((new self($question, $solved))->all());
     }
 
     /** @return non-empty-list<Plan> */

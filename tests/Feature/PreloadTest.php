@@ -37,8 +37,8 @@ it('has all that drawings and lists need where classes are preloaded', function 
     );
     expect($exit)->toBe(0, $errors)->and($out)->toStartWith('%PDF');
 })->with([
-    'a drawing' => ['echo Bowline\Exchange\Plan\PlanPdf::pages(Bowline\Drawing\BendSheet::draw('
-        .'new Bowline\Drawing\DrawingQuestion($job, $runs, null, "")));'],
+    'a drawing' => ['echo Bowline\Exchange\Plan\PlanPdf::pages(Bowline\Drawing\BendSheet::pages('
+        .'new Bowline\Drawing\DrawingQuestion($job, $runs, null, ""))->all());'],
     'a list' => ['echo Bowline\Exchange\HarnessTablePdf::table("Welds", '
         .'(new Bowline\Exchange\Lists\JobLists($job, $runs))->of("welds"));'],
 ]);
@@ -51,7 +51,8 @@ it('works out the same to the byte where classes are preloaded', function (strin
     $code = '$job = $read("'.$demo.'"); $solver = new Bowline\Solving\Solver($job);'
         .'$runs = array_map($solver->run(...), array_values($job->runs));'
         .'$laid = array_map(static fn ($run) => $run->laid, $runs);'
-        .'$page = Bowline\Drawing\Arrangement::draw(new Bowline\Drawing\DrawingQuestion($job, $runs, null, ""))[0];'
+        .'$question = new Bowline\Drawing\DrawingQuestion($job, $runs, null, "");'
+        .'$page = Bowline\Drawing\Arrangement::pages($question)->at(0);'
         .'echo json_encode(Bowline\Exchange\SolutionWriter::write($runs)), "\n",'
         .' Bowline\Exchange\Dxf\DxfWriter::write($laid), "\n", Bowline\Exchange\Plan\PlanSvg::write($page), "\n",'
         .' Bowline\Exchange\Plan\PlanDxf::write($page), "\n",'

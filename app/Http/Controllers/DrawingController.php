@@ -11,7 +11,7 @@ use App\Settling\SettledRuns;
 use Bowline\Drawing\DrawingKind;
 use Bowline\Drawing\DrawingKinds;
 use Bowline\Drawing\DrawingQuestion;
-use Bowline\Drawing\Plan\Plan;
+use Bowline\Drawing\Plan\Pages;
 use Bowline\Exchange\Plan\PlanFormats;
 use Bowline\Job as CoreJob;
 use Bowline\Job\Entry;
@@ -58,7 +58,7 @@ final readonly class DrawingController
 
     /**
      * @param  class-string<DrawingKind>  $kind
-     * @return array{non-empty-list<Plan>, string, string} its pages, what it is of, and its date
+     * @return array{Pages, string, string} its pages, what it is of, and its date
      */
     private function pages(Request $request, Job $job, string $kind): array
     {
@@ -80,7 +80,7 @@ final readonly class DrawingController
         $cut = $request->query->has('cut') ? $request->query->getString('cut') : null;
 
         return [
-            $kind::draw(new DrawingQuestion(
+            $kind::pages(new DrawingQuestion(
                 $core, $runs, $paper, $date, $request->query->getString('tape') === 'yes', $view,
                 $cut === null ? null : self::coordinate($cut, $core),
             )),

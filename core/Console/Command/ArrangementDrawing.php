@@ -36,7 +36,7 @@ final class ArrangementDrawing implements Command
     {
         $solved = $input->solved();
         $date = date('Y-m-d');
-        $pages = Arrangement::draw(new DrawingQuestion($input->job, $solved, $input->option('paper'), $date));
+        $pages = Arrangement::pages(new DrawingQuestion($input->job, $solved, $input->option('paper'), $date));
 
         return new Outcome(PlanFormats::write($pages, $input->choice('as', ['pdf', 'svg', 'dxf']), $date), $solved);
     }

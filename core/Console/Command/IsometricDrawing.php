@@ -37,7 +37,7 @@ final class IsometricDrawing implements Command
     {
         $solved = $input->one();
         $date = date('Y-m-d');
-        $pages = PipeIsometric::draw(new DrawingQuestion($input->job, [$solved], $input->option('paper'), $date));
+        $pages = PipeIsometric::pages(new DrawingQuestion($input->job, [$solved], $input->option('paper'), $date));
 
         return new Outcome(PlanFormats::write($pages, $input->choice('as', ['pdf', 'svg', 'dxf']), $date), [$solved]);
     }

@@ -38,7 +38,7 @@ final class Sheet implements Command
     {
         $solved = $input->one();
         $date = date('Y-m-d');
-        $pages = BendSheet::draw(new DrawingQuestion(
+        $pages = BendSheet::pages(new DrawingQuestion(
             $input->job, [$solved], $input->option('paper'), $date, $input->choice('tape', ['no', 'yes']) === 'yes',
         ));
 

@@ -124,7 +124,7 @@ final readonly class JobDocuments
     {
         return new Document(
             $kind::word(), $name, $kind::title().': '.$of,
-            fn (): array => $kind::draw(new DrawingQuestion($this->job, $runs, null, $this->date)),
+            fn (): array => $kind::pages(new DrawingQuestion($this->job, $runs, null, $this->date))->all(),
         );
     }
 

@@ -23,9 +23,9 @@ use Tests\Sheets;
 /** @return non-empty-list<Plan> */
 function isometricOf(Job $job, string $run = 'run'): array
 {
-    return PipeIsometric::draw(
+    return PipeIsometric::pages(
         new DrawingQuestion($job, [(new Solver($job))->preview($job->runs[$run])], null, '2026-11-29'),
-    );
+    )->all();
 }
 
 /** @return list<PlanPath> the legs of the line on a page */

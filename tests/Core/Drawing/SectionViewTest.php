@@ -128,7 +128,7 @@ it('is drawn of a whole job at a coordinate', function (string $view, float $cut
     ));
     $solver = new Solver($job);
     $runs = array_map($solver->preview(...), array_values($job->runs));
-    [$page] = Arrangement::draw(new DrawingQuestion($job, $runs, null, '', false, $view, $cut));
+    $page = Arrangement::pages(new DrawingQuestion($job, $runs, null, '', false, $view, $cut))->at(0);
     $layers = array_count_values(array_map(
         static fn (object $one): string => $one instanceof PlanLine || $one instanceof PlanPath ? $one->layer : '',
         $page->shapes,
@@ -142,6 +142,6 @@ it('is drawn of a whole job at a coordinate', function (string $view, float $cut
 
 it('is square to an axis', function (): void {
     $job = tubeOverPlate();
-    expect(fn () => Arrangement::draw(new DrawingQuestion($job, [], null, '', false, 'angle', 0.0)))
+    expect(fn () => Arrangement::pages(new DrawingQuestion($job, [], null, '', false, 'angle', 0.0)))
         ->toThrow(JobError::class, 'a section is from above, from the front or from the right');
 });

@@ -285,7 +285,7 @@ it('writes tables that add up to its length', function (Closure $file, float $le
 it('writes a picture and a sheet that programs open', function (Closure $file): void {
     $solved = solvedKind($file);
     $job = Job::read($file());
-    $pages = BendSheet::draw(new DrawingQuestion($job, [$solved], 'a4', '2026-11-27', true));
+    $pages = BendSheet::pages(new DrawingQuestion($job, [$solved], 'a4', '2026-11-27', true))->all();
     $picture = JobPicture::write($job->site, [$solved->laid]);
     $sheet = PlanPdf::pages($pages, '2026-11-27');
     foreach ($pages as $page) {

@@ -8,7 +8,8 @@ export default defineConfig({
   test: {
     // Beside Pest, on a busy machine: what is awaited comes late, and not never.
     testTimeout: 60_000,
-    // Files share what they import: to load it anew for each takes longer than the tests. Stores are set back by setup.ts.
+    // Files share what they import: loading it anew for each takes longer than the tests. A test sets the stores that
+    // it depends on.
     isolate: false,
     setupFiles: ['tests/js/setup.ts'],
     include: ['tests/js/**/*.test.{ts,tsx}', 'tests/kernel/*.test.mjs'],

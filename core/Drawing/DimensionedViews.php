@@ -37,7 +37,7 @@ final readonly class DimensionedViews
     /** From the outside of the tube to the middle of the number of a bend, mm. */
     private const NUMBER = 2.9;
 
-    /** A bend that is seen so that its directions add up to less than this, as unit vectors, has no inside there. */
+    /** A bend has no inner side in a view where the change of its unit direction appears shorter than this. */
     private const SEEN_END_ON = 1e-3;
 
     /** Number of the isometric view. */

@@ -30,7 +30,10 @@ final class Tolerance
     /** How far off the axis of a port or clamp a run may go, in degrees (job-file.md). */
     public const OFF_AXIS_DEGREES = 0.5;
 
-    /** A path piece shorter than this is not drawn: it is what rounding leaves between two bends that touch. */
+    /**
+     * What is smaller is what rounding leaves, of lengths in mm, of angles, and of shares of one: a piece that short
+     * between two bends that touch is not drawn, and a vector that short has no direction.
+     */
     public const NOTHING = 1e-9;
 
     /** Unit directions whose cross product is shorter than this are parallel: a turn of 6·10⁻⁸ degrees. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Bowline\Shop;
 
-use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
 /** The straight nearest to points in the sense of least squares: through their centre, along their greatest spread. */
@@ -12,6 +11,9 @@ final readonly class LineFit
 {
     /** Rounds of the power iteration; points of a straight lie far more along it than beside it. */
     private const ROUNDS = 60;
+
+    /** Lines are parallel where the square of the sine of their angle is smaller: within 0.002 degrees. */
+    private const PARALLEL = 1e-9;
 
     private function __construct(
         public Vector $centre,
@@ -53,7 +55,7 @@ final readonly class LineFit
         $between = $other->centre->minus($this->centre);
         $cos = $this->along->dot($other->along);
         $sine = 1.0 - $cos ** 2;
-        if ($sine < Tolerance::PARALLEL) {
+        if ($sine < self::PARALLEL) {
             return null;
         }
         $one = ($between->dot($this->along) - $cos * $between->dot($other->along)) / $sine;

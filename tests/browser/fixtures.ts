@@ -2,9 +2,10 @@ import { test as base, type Page } from '@playwright/test';
 
 /**
  * Playwright's test with one page for all tests of a worker: a page that has run the scripts of Bowline before need not
- * start a process, fetch them and compile them again, which is half of what opening a job costs. A test finds it blank,
- * without cookies, routes or listeners; Bowline keeps nothing else in the browser. What a test opens besides is closed
- * after it. After a failure Playwright starts a new worker, with a new browser.
+ * start a process, fetch them and compile them again, which is two thirds of what opening a small job costs. A test
+ * finds it blank, without cookies, routes, and listeners to dialogs and the console, which are those that tests add;
+ * Bowline keeps nothing else in the browser. What a test opens besides is closed after it. After a failure Playwright
+ * starts a new worker, with a new browser.
  */
 export const test = base.extend<object, { sharedPage: Page }>({
   sharedPage: [

@@ -68,7 +68,7 @@ final readonly class EllipseCurve implements EdgeCurve
         // A chord stands off at most as far as that of a circle about the longer half axis over the same angle.
         $radius = $this->axes()[1];
 
-        return $this->angle > 2 * M_PI - Tolerance::NOTHING
+        return $this->angle > Tolerance::FULL_TURN
             ? $chord->sides($radius)
             : $chord->pieces($radius, $this->angle);
     }

@@ -49,7 +49,7 @@ final readonly class CutPiece
     public function isCircle(): bool
     {
         return $this->major !== null && $this->minor !== null
-            && abs($this->major->length() - $this->minor->length()) < Tolerance::COUNT * $this->major->length();
+            && abs($this->major->length() - $this->minor->length()) < Tolerance::NOTHING * $this->major->length();
     }
 
     public function from(): Vector

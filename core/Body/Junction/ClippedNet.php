@@ -32,6 +32,7 @@ final readonly class ClippedNet
             foreach ($mouths as $number => $mouth) {
                 $over = $at->minus($mouth->centre)->dot($mouth->out);
                 if (abs($over) < 6 * $sizes[$number] && $mouth->holds($at, $radii[$number] + $sizes[$number])) {
+                    // What lies exactly on the ring counts as inside.
                     return [$over === 0.0 ? -Tolerance::SAFEGUARD : $over, $number];
                 }
             }

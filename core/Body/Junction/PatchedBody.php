@@ -13,7 +13,6 @@ use Bowline\Body\Boundary\SplineSurface;
 use Bowline\Body\Boundary\Vertex;
 use Bowline\Body\Profile;
 use Bowline\Geometry\CoonsPatch;
-use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 use Bowline\Space\Progress;
 use Bowline\Space\UnionDistance;
@@ -28,6 +27,9 @@ final class PatchedBody
 {
     /** How exactly corners of patches lie on the surface, mm. */
     private const ACCURACY = 1e-6;
+
+    /** An edge that turns less than this counts as turning so much, radians: at 0 its handles would be 0 by 0. */
+    private const LEAST_TURN = 1e-6;
 
     /** How far above a patch it is looked how far it is off, mm. */
     private const ABOVE = 0.05;
@@ -222,7 +224,7 @@ final class PatchedBody
         $way = $end->at->minus($start->at);
         [$out, $in] = [$way->squareTo($this->normals[$from]), $way->squareTo($this->normals[$to])];
         // Of an arc of the turn θ over the chord c: handles of 2c·tan(θ/4) / (3·sin(θ/2)).
-        $turn = max(Tolerance::NO_SIDE, $out->angleTo($in));
+        $turn = max(self::LEAST_TURN, $out->angleTo($in));
         $slope = 2 * $way->length() * tan($turn / 4) / sin($turn / 2);
 
         return new Edge($start, $end, new SplineCurve(new CubicChain(

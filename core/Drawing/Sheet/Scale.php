@@ -32,7 +32,7 @@ final readonly class Scale
             foreach (self::STEPS as $step) {
                 // Below full size the steps are those of how much smaller it is.
                 $is = $power < 0 ? 1.0 / ($step * 10 ** (-$power - 1)) : $step * 10 ** $power;
-                $best = $is <= $factor * (1.0 + Tolerance::COUNT) && $is > ($best ?? 0.0) ? $is : $best;
+                $best = $is <= $factor * (1.0 + Tolerance::NOTHING) && $is > ($best ?? 0.0) ? $is : $best;
             }
         }
 

@@ -27,7 +27,7 @@ final class HiddenLines
     /** Steps over the longer side of the view, at least. */
     private const STEPS = 260;
 
-    /** What comes before a line by less than this share of the view lies on it: chords of both differ by so much. */
+    /** What hides a line is nearer than it by more than this share of the view: its own triangles are as near. */
     private const SLACK = 2e-4;
 
     private float $step;

@@ -32,7 +32,7 @@ final class Nesting
     /** Ways of rounding that are tried. */
     private const TRIES = 40;
 
-    /** A pattern that costs this much less than its prices, mm of bar, makes the plan no shorter: it is rounding. */
+    /** A pattern has to be worth this much more than its bar is long, mm, to be taken in: less is rounding. */
     private const SLACK = 1e-6;
 
     /** By how much rounding may miss a whole number of patterns, or of measures that all bars have in common. */

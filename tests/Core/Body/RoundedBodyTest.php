@@ -133,10 +133,10 @@ it('is as large as the exact body where nothing is rounded', function (): void {
     $file = Tees::file([Tees::branch(200, [0, 0, 1])]);
     $exact = MassWriter::body(Job::read($file), Job::read($file)->bodies['tee']);
     $found = roundedBody($file, []);
-    $chord = Seeds::areAll() ? 0.1 : 0.2;
+    $chord = 0.1;
 
     expect(abs($found->mesh($chord)->volume() - $exact['volume']))->toBeLessThan($chord * $exact['surface'] / 2)
-        ->and(abs(($found->contents($chord)?->volume() ?? 0) / $exact['contents'] - 1))->toBeLessThan(0.05 * $chord)
+        ->and(abs(($found->contents($chord)?->volume() ?? 0) / $exact['contents'] - 1))->toBeLessThan(5e-3)
         ->and($found->contents($chord)?->isClosed())->toBeTrue()
         ->and(MassProperties::ofMesh($found->mesh($chord))->centre->toArray())
         ->toEqualWithDelta($exact['centre'], 0.05);

@@ -7,8 +7,8 @@ namespace Bowline\Job;
 use Closure;
 
 /**
- * Checks data against the JSON Schemas in schema/, and says in plain words where it does not fit. Each definition is
- * turned into closures when a check first asks for it: `type`, `required`, `properties`, `additionalProperties`,
+ * Checks data against the JSON Schemas in schema/, and says in plain words where it does not fit. Each place of a schema
+ * is turned into closures when the first value comes to it: `type`, `required`, `properties`, `additionalProperties`,
  * `items`, `anyOf`, `$ref`, `const`, `enum`, `pattern`, `minimum`, `exclusiveMinimum` and the limits of lengths, which
  * is all that these schemas use; any other keyword is an error of the schema. Beyond JSON Schema, a key that no
  * alternative of an object knows is refused, unless it begins with `x_`. Agrees with a validator of the standard
@@ -57,14 +57,27 @@ final class Schema
     /** @return Check that of a definition, and of the keys of what it describes */
     private function checkOf(string $reference): Closure
     {
-        if (! isset($this->checks[$reference])) {
-            // A recursive definition finds this entry while it is being compiled.
-            $this->checks[$reference] = fn (mixed $data): ?SchemaMisfit => $this->checks[$reference]($data);
-            [$file] = explode('#', $reference);
-            $this->checks[$reference] = $this->located($this->schema($reference), $file);
-        }
+        [$file] = explode('#', $reference);
 
-        return fn (mixed $data): ?SchemaMisfit => $this->checks[$reference]($data);
+        return $this->checks[$reference] ??= $this->located($this->schema($reference), $file);
+    }
+
+    /**
+     * Returns a check that is compiled when the first value comes to it: most of a schema is about things that a job
+     * does not have, and a definition may be about things within things of its own kind.
+     *
+     * @param  Closure(): Check  $compile
+     * @return Check
+     */
+    private static function whenReached(Closure $compile): Closure
+    {
+        $check = null;
+
+        return static function (mixed $data) use ($compile, &$check): ?SchemaMisfit {
+            $check ??= $compile();
+
+            return $check($data);
+        };
     }
 
     /** @return Definition */
@@ -228,13 +241,9 @@ final class Schema
     /** @return Check a definition without its keys, which are checked where it is used */
     private function checkInside(string $reference): Closure
     {
-        $key = 'inside '.$reference;
-        if (! isset($this->checks[$key])) {
-            $this->checks[$key] = fn (mixed $data): ?SchemaMisfit => $this->checks[$key]($data);
-            $this->checks[$key] = $this->compiled($this->schema($reference), explode('#', $reference)[0]);
-        }
-
-        return fn (mixed $data): ?SchemaMisfit => $this->checks[$key]($data);
+        return $this->checks['inside '.$reference] ??= self::whenReached(
+            fn (): Closure => $this->compiled($this->schema($reference), explode('#', $reference)[0]),
+        );
     }
 
     /**
@@ -299,7 +308,9 @@ final class Schema
     {
         $checks = [];
         foreach ($properties as $key => $schema) {
-            $checks[(string) $key] = $this->located(is_array($schema) ? $schema : [], $file);
+            $checks[(string) $key] = self::whenReached(
+                fn (): Closure => $this->located(is_array($schema) ? $schema : [], $file),
+            );
         }
 
         return static function (mixed $data) use ($checks): ?SchemaMisfit {
@@ -323,7 +334,7 @@ final class Schema
      */
     private function values(array $schema, string $file): Closure
     {
-        $check = $this->located($schema, $file);
+        $check = self::whenReached(fn (): Closure => $this->located($schema, $file));
 
         return static function (mixed $data) use ($check): ?SchemaMisfit {
             foreach (is_object($data) ? get_object_vars($data) : [] as $key => $value) {
@@ -343,7 +354,7 @@ final class Schema
      */
     private function items(array $schema, string $file): Closure
     {
-        $check = $this->located($schema, $file);
+        $check = self::whenReached(fn (): Closure => $this->located($schema, $file));
 
         return static function (mixed $data) use ($check): ?SchemaMisfit {
             foreach (is_array($data) ? $data : [] as $index => $value) {
@@ -366,7 +377,9 @@ final class Schema
     private function anyOf(array $schemas, string $file): Closure
     {
         $checks = array_map(
-            fn (mixed $schema): Closure => $this->compiled(is_array($schema) ? $schema : [], $file),
+            fn (mixed $schema): Closure => self::whenReached(
+                fn (): Closure => $this->compiled(is_array($schema) ? $schema : [], $file),
+            ),
             $schemas,
         );
 

@@ -92,3 +92,51 @@ it('agrees with a validator of the standard about broken files', function (strin
         ]),
     ],
 );
+
+/** @return Generator<string, array<array-key, mixed>> every schema within one, by its place */
+function schemasWithin(mixed $schema, string $place): Generator
+{
+    if (! is_array($schema)) {
+        return;
+    }
+    yield $place => $schema;
+    foreach (['$defs', 'properties'] as $keyword) {
+        foreach (is_array($schema[$keyword] ?? null) ? $schema[$keyword] : [] as $key => $one) {
+            yield from schemasWithin($one, "$place/$keyword/$key");
+        }
+    }
+    foreach (is_array($schema['anyOf'] ?? null) ? $schema['anyOf'] : [] as $index => $one) {
+        yield from schemasWithin($one, "$place/anyOf/$index");
+    }
+    foreach (['items', 'additionalProperties'] as $keyword) {
+        yield from schemasWithin($schema[$keyword] ?? null, "$place/$keyword");
+    }
+}
+
+// A place is compiled only when something comes to it: what is wrong with a schema is found here.
+it('is asked for nothing but the keywords it knows', function (string $file): void {
+    $known = [
+        'description', 'title', '$schema', '$id', '$defs', 'type', 'required', 'properties', 'additionalProperties', 'items',
+        'anyOf', '$ref', 'const', 'enum', 'pattern', 'minimum', 'exclusiveMinimum', 'minLength', 'maxLength', 'minItems',
+        'maxItems',
+    ];
+    $read = static fn (string $name): mixed => json_decode(
+        (string) file_get_contents(dirname($file).'/'.$name), true, 512, JSON_THROW_ON_ERROR,
+    );
+    $files = [];
+    $places = 0;
+    foreach (schemasWithin($read(basename($file)), basename($file).'#') as $place => $schema) {
+        expect(array_diff(array_keys($schema), $known))->toBe([], $place);
+        if (is_string($schema['$ref'] ?? null)) {
+            [$other, $fragment] = [...explode('#', $schema['$ref']), ''];
+            $name = $other === '' ? basename($file) : $other;
+            $target = $files[$name] ??= $read($name);
+            foreach (array_filter(explode('/', $fragment)) as $part) {
+                $target = is_array($target) ? $target[$part] ?? null : null;
+            }
+            expect($target)->toBeArray($place);
+        }
+        $places++;
+    }
+    expect($places)->toBeGreaterThan(100);
+})->with(fn () => glob(__DIR__.'/../../../schema/*.json'));

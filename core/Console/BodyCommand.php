@@ -69,6 +69,6 @@ abstract class BodyCommand implements Command
             }
         };
 
-        return new Outcome(static::format()::write($input->job->name, $parts(), $chord), $solved);
+        return new Outcome(static::format()::write($input->job->name, Parts::atLeastOne($parts()), $chord), $solved);
     }
 }

@@ -122,6 +122,28 @@ final class Parts
     }
 
     /**
+     * Passes parts on as they are made.
+     *
+     * @param  iterable<Part>  $parts
+     * @return Generator<int, Part>
+     *
+     * @throws JobError where there are none: a file with nothing in it would be taken for a whole one
+     */
+    public static function atLeastOne(iterable $parts): Generator
+    {
+        $count = 0;
+        foreach ($parts as $part) {
+            yield $count++ => $part;
+        }
+        if ($count === 0) {
+            throw JobError::at(
+                '/runs',
+                'no run here has a body to write: a trunk is the wires in it, and a channel is taken out of its block',
+            );
+        }
+    }
+
+    /**
      * Returns equipment and surroundings, a part for each of their bodies.
      *
      * @param  (callable(ItemRef, Shape, Pose): bool)|null  $wanted  of an item, one of its shapes and the pose of that

@@ -187,6 +187,15 @@ it('does not write a body that folds over, and says why', function (): void {
     expect($exit)->toBe(2)->and($out)->toBe('')->and($err)->toContain('/runs/0')->toContain('folds');
 });
 
+it('writes no file in which there is nothing, in any format', function (string $ending): void {
+    $harness = dirname(__DIR__, 2).'/database/demo/wiring.json';
+    [$exit, $out, $err] = Cases::bowline($ending, $harness);
+    expect($exit)->toBe(2)->and($out)->toBe('')->and($err)->toContain('no run here has a body to write');
+    // Its enclosures and the boat round them have bodies.
+    [, $around] = Cases::bowline($ending, $harness, '--with', 'around', '--chord', '5');
+    expect(strlen($around))->toBeGreaterThan(1000);
+})->with(['step', '3mf', 'glb', 'obj', 'stl']);
+
 it('says of every command what it takes', function (string $command): void {
     $line = 'bowline '.$command::name().match (true) {
         is_subclass_of($command, TwoJobs::class) => ' BEFORE AFTER',

@@ -442,3 +442,10 @@ it('counts a finding that is waived no more, until it is worse', function (): vo
         'pointer', '/harnesses/0/waived/0/reason',
     );
 });
+
+it('writes no file of bodies where there are only trunks', function (): void {
+    $job = harnessJob();
+    foreach (["$job/bodies.glb", "$job/runs/t1/body.step"] as $address) {
+        expect(test()->getJson($address)->assertStatus(422)->json('message'))->toContain('no run here has a body');
+    }
+});

@@ -261,7 +261,7 @@ final readonly class ExportController
         $name = $solved->laid->run->name;
 
         return self::download(
-            $writer::write($name, self::parts($solved, $run), self::chord($request)),
+            $writer::write($name, Parts::atLeastOne(self::parts($solved, $run)), self::chord($request)),
             $writer::mediaType(),
             $name,
             $format,
@@ -319,7 +319,8 @@ final readonly class ExportController
         })();
 
         return self::download(
-            $writer::write($job->name, $parts, self::chord($request)), $writer::mediaType(), $job->name, $format,
+            $writer::write($job->name, Parts::atLeastOne($parts), self::chord($request)), $writer::mediaType(),
+            $job->name, $format,
         );
     }
 

@@ -507,10 +507,10 @@ export const files = {
   trail: (query: TrailQuery) => `/api/trail.csv?${new URLSearchParams({ ...query })}`,
   flanges: '/api/flanges.csv',
   catalogue: (own: boolean) => `/api/catalogue.csv${own ? '?own=1' : ''}`,
-  /** The body of a run or spool, or those of all runs; the chord tolerance is that of formats of triangles, mm. */
-  /** Of a body of several runs. */
+  /** A body of several runs. */
   joined: (job: number, id: string, ending: Ending, chord = CHORD) =>
     `/api/jobs/${job}/bodies.${ending}?chord=${chord}&body=${encodeURIComponent(id)}`,
+  /** The body of a run or spool, or those of all runs; the chord tolerance is that of formats of triangles, mm. */
   body: (job: number, id: string | undefined, ending: Ending, chord = CHORD, spool?: string, around = false) =>
     id === undefined
       ? `/api/jobs/${job}/bodies.${ending}?chord=${chord}${around ? '&with=around' : ''}`

@@ -1,17 +1,37 @@
-import { test as base, type Page } from '@playwright/test';
+import { type BrowserContext, test as base, type Page } from '@playwright/test';
+
+/**
+ * Leaves out what WebGL draws in the pages of a context: without a graphics card a third of what a journey costs is
+ * filling pixels that no test looks at. Shaders are compiled, buffers filled, and what is clicked found all the same.
+ * `view.spec.ts` has one journey that draws.
+ */
+export async function leaveOutPixels(context: BrowserContext): Promise<void> {
+  await context.addInitScript(() => {
+    for (const draw of [
+      'drawElements',
+      'drawArrays',
+      'drawElementsInstanced',
+      'drawArraysInstanced',
+      'clear',
+    ] as const) {
+      WebGL2RenderingContext.prototype[draw] = () => undefined;
+    }
+  });
+}
 
 /**
  * Playwright's test with one page for all tests of a worker: a page that has run the scripts of Bowline before need not
- * start a process, fetch them and compile them again, which is two thirds of what opening a small job costs. A test
- * finds it blank, without cookies, routes, and listeners to dialogs and the console, which are those that tests add;
- * Bowline keeps nothing else in the browser. What a test opens besides is closed after it. After a failure Playwright
- * starts a new worker, with a new browser.
+ * start a process, fetch them and compile them again, which is most of what opening a small job costs. A test finds it
+ * on a picture of the same server, since a blank page would take the process with it; without cookies, routes, and
+ * listeners to dialogs and the console, which are those that tests add. Bowline keeps nothing else in the browser. What
+ * a test opens besides is closed after it. After a failure Playwright starts a new worker, with a new browser.
  */
 export const test = base.extend<object, { sharedPage: Page }>({
   sharedPage: [
     async ({ browser }, use, { project }) => {
       const { baseURL, viewport, permissions, contextOptions } = project.use;
       const context = await browser.newContext({ ...contextOptions, baseURL, viewport, permissions });
+      await leaveOutPixels(context);
       await use(await context.newPage());
       await context.close();
     },
@@ -28,6 +48,6 @@ export const test = base.extend<object, { sharedPage: Page }>({
     await sharedPage.unrouteAll({ behavior: 'ignoreErrors' });
     sharedPage.removeAllListeners('dialog').removeAllListeners('console');
     await sharedPage.mouse.up();
-    await sharedPage.goto('about:blank');
+    await sharedPage.goto('/bowline.svg');
   },
 });

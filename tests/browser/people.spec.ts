@@ -4,7 +4,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Browser, expect, type Page } from '@playwright/test';
-import { test } from './fixtures';
+import { leaveOutPixels, test } from './fixtures';
 import { BARE, GOALPOST } from './jobs';
 import { freePort, ownDatabase, start, stop } from './servers';
 
@@ -49,9 +49,10 @@ function mailed(to: string): string {
   return linkIn(mails.filter((mail) => mail.includes(`To: ${to}`)).at(-1) ?? '');
 }
 
-/** A window of somebody's own, without the cookies of others. */
-async function windowOf(browser: Browser): Promise<Page> {
-  const context = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 } });
+/** A window of somebody's own, without the cookies of others, or with those that were kept in a file. */
+async function windowOf(browser: Browser, storageState?: string): Promise<Page> {
+  const context = await browser.newContext({ baseURL: base, storageState, viewport: { width: 1280, height: 800 } });
+  await leaveOutPixels(context);
   return context.newPage();
 }
 
@@ -133,8 +134,7 @@ test('invites, signs in with a second factor, and lets nobody in without', async
 });
 
 test('two people work on a job, each with an undo of their own', async ({ browser }) => {
-  const context = await browser.newContext({ baseURL: base, storageState: join(folder, 'maud.json') });
-  const maud = await context.newPage();
+  const maud = await windowOf(browser, join(folder, 'maud.json'));
   const ida = await windowOf(browser);
   await choose(ida, mailed('ida@cleat.example'));
   await expect(ida.getByRole('button', { name: 'Ida Voss' })).toBeVisible();
@@ -181,8 +181,7 @@ test('a viewer changes nothing, a checker issues, a link reads, a password is ch
   await expect(dialog.getByText('by Cato Berg')).toBeVisible();
   await expect(dialog.locator('.revision-state', { hasText: 'issued' })).toBeVisible({ timeout: 60_000 });
 
-  const context = await browser.newContext({ baseURL: base, storageState: join(folder, 'maud.json') });
-  const maud = await context.newPage();
+  const maud = await windowOf(browser, join(folder, 'maud.json'));
   await maud.goto(`/jobs/${job}/lay`);
   await maud.getByRole('button', { name: 'Fuel line' }).click();
   await maud.getByRole('button', { name: 'People of this job…' }).click();

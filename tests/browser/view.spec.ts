@@ -125,3 +125,40 @@ test('shows a run up to a length, dragged by keys and played', async ({ page }) 
   await page.getByRole('button', { name: 'Show all of it' }).click();
   await expect(slider).toHaveCount(0);
 });
+
+test('draws runs in the colour of what they carry, where that is wanted, until they are hidden', async ({
+  browser,
+  baseURL,
+}) => {
+  // The one journey whose pixels are filled.
+  const context = await browser.newContext({
+    baseURL,
+    reducedMotion: 'reduce',
+    viewport: { width: 1280, height: 800 },
+  });
+  const page = await context.newPage();
+  await openJob(page, demo(), 'lay');
+  /** How many pixels, the legend left out, are of the hue of cooling water, #4c8f6b: 148 degrees, and not grey. */
+  const greenPixels = async () => {
+    const picture = await page.locator('.view canvas').first().screenshot({ style: '.legend { visibility: hidden }' });
+    return page.evaluate(async (png) => {
+      const bitmap = await createImageBitmap(new Blob([Uint8Array.from(atob(png), (one) => one.charCodeAt(0))]));
+      const pen = new OffscreenCanvas(bitmap.width, bitmap.height).getContext('2d');
+      pen?.drawImage(bitmap, 0, 0);
+      const data = pen?.getImageData(0, 0, bitmap.width, bitmap.height).data ?? [];
+      let count = 0;
+      for (let at = 0; at < data.length; at += 4) {
+        const [red = 0, green = 0, blue = 0] = data.slice(at, at + 3);
+        const hue = 120 + (60 * (blue - red)) / (green - red);
+        count += green - red > 30 && Math.abs(hue - 148) < 10 ? 1 : 0;
+      }
+      return count;
+    }, picture.toString('base64'));
+  };
+  expect(await greenPixels()).toBe(0);
+  await page.getByRole('button', { name: 'Colours by what runs carry (B)' }).click();
+  await expect.poll(greenPixels).toBeGreaterThan(300);
+  await page.getByRole('button', { name: 'Hide Coolant to header tank' }).click();
+  await expect.poll(greenPixels).toBeLessThan(20);
+  await context.close();
+});

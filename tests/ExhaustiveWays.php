@@ -99,10 +99,10 @@ final class ExhaustiveWays
     {
         $port = $fitting['ports'][0];
 
-        return [
+        return array_values([
             ...array_map(static fn (float $at, float $own): float => $at + $own, $fitting['pose']['at'], $port['at']),
             ...array_map(floatval(...), $port['axis']),
-        ];
+        ]);
     }
 
     /**

@@ -7,12 +7,12 @@ namespace Bowline\Job;
 use Closure;
 
 /**
- * Checks data against the JSON Schemas in schema/, and says in plain words where it does not fit. Each place of a schema
- * is turned into closures when the first value comes to it: `type`, `required`, `properties`, `additionalProperties`,
- * `items`, `anyOf`, `$ref`, `const`, `enum`, `pattern`, `minimum`, `exclusiveMinimum` and the limits of lengths, which
- * is all that these schemas use; any other keyword is an error of the schema. Beyond JSON Schema, a key that no
- * alternative of an object knows is refused, unless it begins with `x_`. Agrees with a validator of the standard
- * (tests/Core/Job/SchemaTest.php).
+ * Checks data against the JSON Schemas in schema/, and says in plain words where it does not fit. Each place of a
+ * schema is turned into closures when the first value comes to it: `type`, `required`, `properties`,
+ * `additionalProperties`, `items`, `anyOf`, `$ref`, `const`, `enum`, `pattern`, `minimum`, `exclusiveMinimum` and the
+ * limits of lengths, which is all that these schemas use; any other keyword is an error of the schema. Beyond JSON
+ * Schema, a key that no alternative of an object knows is refused, unless it begins with `x_`. Agrees with a validator
+ * of the standard (tests/Core/Job/SchemaTest.php).
  *
  * @phpstan-type Check Closure(mixed): (SchemaMisfit|null)
  * @phpstan-type Definition array<array-key, mixed>

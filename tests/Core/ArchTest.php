@@ -9,7 +9,7 @@ function phpFiles(string ...$folders): array
     foreach ($folders as $folder) {
         $inside = new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/'.$folder, FilesystemIterator::SKIP_DOTS);
         foreach (new RecursiveIteratorIterator($inside) as $file) {
-            if ($file->getExtension() === 'php') {
+            if ($file instanceof SplFileInfo && $file->getExtension() === 'php') {
                 $texts[$file->getPathname()] = (string) file_get_contents($file->getPathname());
             }
         }

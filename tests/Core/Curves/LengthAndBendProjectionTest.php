@@ -6,7 +6,10 @@ use Bowline\Curves\LengthAndBendProjection;
 use Bowline\Geometry\Vector;
 use Tests\Jobs;
 
-/** @return array{list<float>, list<float>, list<float>, list<float>} a chain in parts, free but for what is told */
+/**
+ * @param  list<list<float>>  $nodes
+ * @return array{list<float>, list<float>, list<float>, list<float>} a chain in parts, free but for what is told
+ */
 function chain(array $nodes, array $held): array
 {
     return [

@@ -418,6 +418,7 @@ it('lays nothing over anything, whatever angles are told', function (int $seed):
     mt_srand(1000 + $seed);
     $told = [];
     foreach ($file->harnesses[0]->trunks as $run) {
+        assert(is_string($run));
         $told[$run] = (float) mt_rand(-170, 170);
     }
     $board = boardOf($file, INF, $told);

@@ -116,9 +116,9 @@ function schemasWithin(mixed $schema, string $place): Generator
 // A place is compiled only when something comes to it: what is wrong with a schema is found here.
 it('is asked for nothing but the keywords it knows', function (string $file): void {
     $known = [
-        'description', 'title', '$schema', '$id', '$defs', 'type', 'required', 'properties', 'additionalProperties', 'items',
-        'anyOf', '$ref', 'const', 'enum', 'pattern', 'minimum', 'exclusiveMinimum', 'minLength', 'maxLength', 'minItems',
-        'maxItems',
+        'description', 'title', '$schema', '$id', '$defs', 'type', 'required', 'properties', 'additionalProperties',
+        'items', 'anyOf', '$ref', 'const', 'enum', 'pattern', 'minimum', 'exclusiveMinimum', 'minLength', 'maxLength',
+        'minItems', 'maxItems',
     ];
     $read = static fn (string $name): mixed => json_decode(
         (string) file_get_contents(dirname($file).'/'.$name), true, 512, JSON_THROW_ON_ERROR,

@@ -309,7 +309,7 @@ it('says when it does not reach over what lies between', function () use ($floor
     // Over a block 600 high and 400 wide 1000 mm cannot reach: from 150 up to 600 and down again alone take 900,
     // and the top 400 more; slantwise from both ends it is 2·√(200² + 450²) + 400 = 1385.
     $solved = draped(['length' => 1000], [$floor, [[0, 0, 300], [400, 3000, 600]]]);
-    $short = $solved->findings[array_search('too-short', array_column($solved->findings, 'rule'), true)];
+    $short = $solved->findings[(int) array_search('too-short', array_column($solved->findings, 'rule'), true)];
     expect($short->rule)
         ->toBe('too-short')
         ->and($short->required)

@@ -26,7 +26,7 @@ const jobs = {
     const path = join(folder, 'random.json');
     writeFileSync(
       path,
-      execFileSync('php', ['tests/kernel/random-runs.php', process.env.BOWLINE_ALL_SEEDS === 'yes' ? '50' : '14']),
+      execFileSync('php', ['tests/kernel/random-runs.php', process.env.BOWLINE_ALL_SEEDS === 'yes' ? '50' : '8']),
     );
     return path;
   },

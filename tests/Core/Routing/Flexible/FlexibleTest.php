@@ -468,3 +468,23 @@ it('says that a hose folds into itself, which its stock would let it do', functi
     );
     expect(Jobs::broken($file))->toContain('section-fold');
 });
+
+it('goes through a point in the direction that is told there, with a pull of 1 where none is', function (): void {
+    $through = static function (array $point): array {
+        $file = Jobs::file([], ['at' => [600, 0, 0]]);
+        $file->runs[0]->route = Jobs::object(['kind' => 'flow', 'points' => [
+            ['at' => [300, 100, 0], 'along' => [0, 1, 0], ...$point],
+        ]]);
+        $laid = Jobs::laid($file);
+        [$path, $length] = [$laid->path, $laid->length()];
+        $best = [INF, 0.0];
+        for ($along = 0.0; $along < $length; $along += 0.1) {
+            $best = min($best, [$path->pointAt($along)->distanceTo(new Vector(300.0, 100.0, 0.0)), $along]);
+        }
+
+        return [$length, $path->directionAt($best[1])->y];
+    };
+    [$length, $up] = $through([]);
+    expect($up)->toBeGreaterThan(0.999)->and($length)->toBe($through(['pull' => 1])[0])
+        ->and($through(['pull' => 2])[0])->toBeGreaterThan($length + 1.0);
+});

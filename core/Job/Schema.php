@@ -7,8 +7,8 @@ namespace Bowline\Job;
 use Closure;
 
 /**
- * Checks data against the JSON Schemas in schema/, and says in plain words where it does not fit. Each place of a
- * schema is turned into closures when the first value comes to it: `type`, `required`, `properties`,
+ * Checks data against the JSON Schemas in schema/, and says in plain words where it does not fit. Each part of a
+ * schema is compiled to closures on its first use: `type`, `required`, `properties`,
  * `additionalProperties`, `items`, `anyOf`, `$ref`, `const`, `enum`, `pattern`, `minimum`, `exclusiveMinimum` and the
  * limits of lengths, which is all that these schemas use; any other keyword is an error of the schema. Beyond JSON
  * Schema, a key that no alternative of an object knows is refused, unless it begins with `x_`. Agrees with a validator
@@ -63,13 +63,13 @@ final class Schema
     }
 
     /**
-     * Returns a check that is compiled when the first value comes to it: most of a schema is about things that a job
-     * does not have, and a definition may be about things within things of its own kind.
+     * Returns a check that is compiled on its first use: most of a schema describes things that a job does not have. It
+     * also lets a definition refer to itself.
      *
      * @param  Closure(): Check  $compile
      * @return Check
      */
-    private static function whenReached(Closure $compile): Closure
+    private static function lazily(Closure $compile): Closure
     {
         $check = null;
 
@@ -241,7 +241,7 @@ final class Schema
     /** @return Check a definition without its keys, which are checked where it is used */
     private function checkInside(string $reference): Closure
     {
-        return $this->checks['inside '.$reference] ??= self::whenReached(
+        return $this->checks['inside '.$reference] ??= self::lazily(
             fn (): Closure => $this->compiled($this->schema($reference), explode('#', $reference)[0]),
         );
     }
@@ -308,7 +308,7 @@ final class Schema
     {
         $checks = [];
         foreach ($properties as $key => $schema) {
-            $checks[(string) $key] = self::whenReached(
+            $checks[(string) $key] = self::lazily(
                 fn (): Closure => $this->located(is_array($schema) ? $schema : [], $file),
             );
         }
@@ -334,7 +334,7 @@ final class Schema
      */
     private function values(array $schema, string $file): Closure
     {
-        $check = self::whenReached(fn (): Closure => $this->located($schema, $file));
+        $check = self::lazily(fn (): Closure => $this->located($schema, $file));
 
         return static function (mixed $data) use ($check): ?SchemaMisfit {
             foreach (is_object($data) ? get_object_vars($data) : [] as $key => $value) {
@@ -354,7 +354,7 @@ final class Schema
      */
     private function items(array $schema, string $file): Closure
     {
-        $check = self::whenReached(fn (): Closure => $this->located($schema, $file));
+        $check = self::lazily(fn (): Closure => $this->located($schema, $file));
 
         return static function (mixed $data) use ($check): ?SchemaMisfit {
             foreach (is_array($data) ? $data : [] as $index => $value) {
@@ -377,7 +377,7 @@ final class Schema
     private function anyOf(array $schemas, string $file): Closure
     {
         $checks = array_map(
-            fn (mixed $schema): Closure => self::whenReached(
+            fn (mixed $schema): Closure => self::lazily(
                 fn (): Closure => $this->compiled(is_array($schema) ? $schema : [], $file),
             ),
             $schemas,

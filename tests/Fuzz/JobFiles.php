@@ -45,6 +45,7 @@ final class JobFiles extends Fuzzer
         foreach ($read->runs as $run) {
             $solved = mt_rand(0, 3) === 0 ? $solver->run($run) : $solver->preview($run);
             json_encode(SolutionWriter::write([$solved]), JSON_THROW_ON_ERROR);
+            // With strlen(), since PHPStan refuses a call without effect whose result is not used.
             strlen(CsvTables::bends($solved).CsvTables::vertices($solved));
             DxfWriter::write([$solved->laid]);
             BenderWriter::write($read, $solved->laid);

@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, render, screen, within } from '@testing-library/react';
+import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
@@ -63,6 +63,9 @@ function open(page: ReactNode, at = '/here', path = '/here', state: unknown = nu
   );
 }
 
+/** Waits until one is there: React Router navigates in a transition, which React may spread over several tasks. */
+const arriveAt = (place: string) => waitFor(() => expect(screen.getByRole('status').textContent).toBe(place));
+
 const user = userEvent.setup();
 const press = (name: string) => user.click(screen.getByRole('button', { name }));
 const type = async (label: string, text: string) => {
@@ -96,7 +99,7 @@ describe('signing in', () => {
     await type('Code of your authenticator, or a recovery code', '123456');
     await press('Sign in');
     expect(giveCode).toHaveBeenCalledWith('123456');
-    expect(screen.getByRole('status').textContent).toBe('/jobs/3/lay');
+    await arriveAt('/jobs/3/lay');
   });
 
   test('says why it was refused, and keeps what was typed', async () => {
@@ -139,7 +142,7 @@ describe('a password that is chosen', () => {
     choose.mockResolvedValue(undefined as never);
     await press('Go on');
     expect(choose).toHaveBeenLastCalledWith({ email: 'ola@example.org', token: 'abc', password: 'correct horse' });
-    expect(screen.getByRole('status').textContent).toBe('/sign-in');
+    await arriveAt('/sign-in');
   });
 
   test('accepts an invitation, by its signed address', async () => {
@@ -152,7 +155,7 @@ describe('a password that is chosen', () => {
     await type('Once more', 'correct horse battery');
     await press('Go on');
     expect(accept).toHaveBeenCalledWith('2', '?signature=s', 'correct horse battery');
-    expect(screen.getByRole('status').textContent).toBe('/');
+    await arriveAt('/');
   });
 
   test('is not asked for where the invitation does not hold', async () => {
@@ -169,7 +172,7 @@ describe('a job that is shared', () => {
     open(<SharedPage />, '/shared/abc', '/shared/:link');
     expect(screen.getByText('Opening the job…')).toBeTruthy();
     expect(await screen.findByText('elsewhere')).toBeTruthy();
-    expect(screen.getByRole('status').textContent).toBe('/jobs/12/lay');
+    await arriveAt('/jobs/12/lay');
   });
 
   test('says so where its link was ended', async () => {
@@ -408,7 +411,7 @@ describe('an account', () => {
     await screen.findByText('Sessions');
     await press('Sign out everywhere');
     expect(leave).toHaveBeenCalled();
-    expect(screen.getByRole('status').textContent).toBe('/sign-in');
+    await arriveAt('/sign-in');
   });
 
   test('is nobody’s on one desk', async () => {

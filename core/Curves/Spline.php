@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Curves;
 
 use Bowline\Geometry\Curve;
+use Bowline\Geometry\GoldenSection;
 use Bowline\Geometry\LinearSystem;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
@@ -51,7 +52,8 @@ final class Spline
     /** Maxima of curvature are refined beside points within this share of the largest. */
     private const RIVAL_SHARE = 0.97;
 
-    private const GOLDEN = 0.6180339887498949;
+    /** Most steps of the golden section about each. */
+    private const MOST_STEPS = 40;
 
     /** Gauss's three points on [0, 1] and their weights, for the length of a piece, which hardly turns. */
     private const GAUSS_POINTS = [[0.112701665379258, 5 / 18], [0.5, 8 / 18], [0.887298334620742, 5 / 18]];
@@ -482,22 +484,21 @@ final class Spline
                     continue;
                 }
                 [$low, $high] = [$own[$i - 1][0] ?? $s, $own[$i + 1][0] ?? $s];
-                [$from, $to] = [$low, $high];
-                for ($round = 0; $round < 40 && $high - $low > self::PLACE_ACCURACY; $round++) {
-                    [$one, $other] = [$high - self::GOLDEN * ($high - $low), $low + self::GOLDEN * ($high - $low)];
-                    [$low, $high] =
-                        self::bend($this->at($span, $one))[0] > self::bend($this->at($span, $other))[0]
-                            ? [$low, $other]
-                            : [$one, $high];
+                if ($low >= $high) {
+                    continue;
                 }
-                $middle = ($low + $high) / 2;
-                $found = self::bend($this->at($span, $middle))[0];
-                if ($found > $best[0]) {
+                [$middle, $negative] = GoldenSection::least(
+                    fn (float $s): float => -self::bend($this->at($span, $s))[0],
+                    $low,
+                    $high,
+                    min(self::MOST_STEPS, GoldenSection::steps($high - $low, self::PLACE_ACCURACY)),
+                );
+                if (-$negative > $best[0]) {
                     $place =
                         $middle <= $s || ! isset($own[$i + 1])
                             ? $length - $this->length($span, $middle, $s)
                             : $length + $this->length($span, $s, $middle);
-                    $best = $from < $to ? [$found, $place] : $best;
+                    $best = [-$negative, $place];
                 }
             }
         }

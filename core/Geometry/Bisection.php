@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Geometry;
 
-/** Search by halving in a list of ascending numbers. */
+/** Search by halving: in a list of ascending numbers, and for a root of a function. */
 final readonly class Bisection
 {
     /**
@@ -27,6 +27,27 @@ final readonly class Bisection
         }
 
         return $low;
+    }
+
+    /**
+     * Returns a root of a continuous function between two places at which its signs differ, or where it is 0.
+     *
+     * @param  callable(float): float  $value
+     * @param  float  $from  may be the greater one
+     * @param  float  $atFrom  the value there
+     * @param  int  $steps  each halves what is left; it ends where no number lies between
+     */
+    public static function root(callable $value, float $from, float $to, float $atFrom, int $steps = 100): float
+    {
+        for ($step = 0; $step < $steps; $step++) {
+            $middle = ($from + $to) / 2;
+            if ($middle === $from || $middle === $to) {
+                break;
+            }
+            [$from, $to] = $value($middle) * $atFrom > 0.0 ? [$middle, $to] : [$from, $middle];
+        }
+
+        return ($from + $to) / 2;
     }
 
     private function __construct()

@@ -231,15 +231,14 @@ final readonly class Curve implements Segment
         }
         $low = $this->along[max(0, $nearest - 1)];
         $high = $this->along[min(count($this->along) - 1, $nearest + 1)];
-        while ($high - $low > Tolerance::COINCIDENT) {
-            $part = ($high - $low) * (3.0 - sqrt(5.0)) / 2.0;
-            $isNearLow =
-                $this->pointAt($low + $part)->distanceTo($point) <= $this->pointAt($high - $part)->distanceTo($point);
-            [$low, $high] = $isNearLow ? [$low, $high - $part] : [$low + $part, $high];
-        }
-        $between = ($low + $high) / 2;
+        [$between, $distance] = GoldenSection::least(
+            fn (float $along): float => $this->pointAt($along)->distanceTo($point),
+            $low,
+            $high,
+            GoldenSection::steps($high - $low, Tolerance::COINCIDENT),
+        );
 
-        return $this->pointAt($between)->distanceTo($point) < $least ? $between : $this->along[$nearest];
+        return $distance < $least ? $between : $this->along[$nearest];
     }
 
     public function tightestAt(): float

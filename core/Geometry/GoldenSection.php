@@ -9,7 +9,42 @@ final readonly class GoldenSection
 {
     private const RATIO = 0.6180339887498949;
 
+    /** Steps in which a local minimum is refined, which leave 4·10⁻⁹ of an interval. */
+    private const REFINEMENTS = 40;
+
     /**
+     * Returns the places of the local minima of a function between 0 and 1: of a plateau one, within an interval of
+     * where it begins.
+     *
+     * @param  callable(float): float  $value
+     * @param  int  $intervals  in which it is sampled first; two minima should not be nearer than two of them
+     * @return list<float> ascending, the ends not among them
+     */
+    public static function minima(callable $value, int $intervals): array
+    {
+        $values = array_map(static fn (int $i): float => $value($i / $intervals), range(0, $intervals));
+        $minima = [];
+        for ($i = 1; $i < $intervals; $i++) {
+            if ($values[$i] < $values[$i - 1] && $values[$i] <= $values[$i + 1]) {
+                [$minima[]] = self::least(
+                    $value, ($i - 1) / $intervals, ($i + 1) / $intervals, self::REFINEMENTS,
+                );
+            }
+        }
+
+        return $minima;
+    }
+
+    /** Returns the number of steps after which no more than so much of an interval is left to look at. */
+    public static function steps(float $interval, float $left): int
+    {
+        return max(0, (int) ceil(log($left / $interval) / log(self::RATIO)));
+    }
+
+    /**
+     * Returns the middle of what is left to look at, or a place that was looked at before and has a lower value: where
+     * the function jumps, the middle may lie on the wrong side.
+     *
      * @param  callable(float): float  $value
      * @param  int  $steps  each leaves 0.618 of what is left to look at
      * @return array{float, float} the place and its value
@@ -31,7 +66,9 @@ final readonly class GoldenSection
             }
         }
         $middle = ($low + $high) / 2;
+        $least = [$middle, $value($middle)];
+        $least = $atOne < $least[1] ? [$one, $atOne] : $least;
 
-        return [$middle, $value($middle)];
+        return $atTwo < $least[1] ? [$two, $atTwo] : $least;
     }
 }

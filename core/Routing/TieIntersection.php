@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
+use Bowline\Geometry\Bisection;
 use Bowline\Geometry\Quadric;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
@@ -411,7 +412,7 @@ final readonly class TieIntersection
             for ($i = 0; $i < $last; $i++) {
                 [[$from, $here], [$to, $next]] = [$stretch[$i], $stretch[$i + 1]];
                 if ($here * $next <= 0.0) {
-                    $roots[] = self::root($of, $from, $to, $here);
+                    $roots[] = Bisection::root($of, $from, $to, $here, self::REFINEMENTS);
                 } elseif (
                     $i > 0 &&
                     $stretch[$i - 1][1] * $here > 0.0 &&
@@ -426,7 +427,10 @@ final readonly class TieIntersection
                     array_push(
                         $roots,
                         ...$dip * $sign < 0.0
-                            ? [self::root($of, $low, $turn, $here), self::root($of, $turn, $to, $dip)]
+                            ? [
+                                Bisection::root($of, $low, $turn, $here, self::REFINEMENTS),
+                                Bisection::root($of, $turn, $to, $dip, self::REFINEMENTS),
+                            ]
                             : [$turn],
                     );
                 }
@@ -470,20 +474,6 @@ final readonly class TieIntersection
         }
 
         return $stretch === [] ? $stretches : [...$stretches, $stretch];
-    }
-
-    /**
-     * @param  callable(float): float  $of
-     * @param  float  $atLow  its value at the lower end
-     */
-    private static function root(callable $of, float $low, float $high, float $atLow): float
-    {
-        for ($n = 0; $n < self::REFINEMENTS; $n++) {
-            $middle = ($low + $high) / 2;
-            [$low, $high] = $of($middle) * $atLow > 0.0 ? [$middle, $high] : [$low, $middle];
-        }
-
-        return ($low + $high) / 2;
     }
 
     /**

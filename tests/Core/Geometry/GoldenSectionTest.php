@@ -17,6 +17,50 @@ it('finds the least of a function that falls and rises', function (Closure $valu
     'at its end' => [static fn (float $x): float => -$x, 5.0, -5.0],
 ]);
 
+it('finds the level part of a function that jumps up at its bounds', function (float $from, float $to): void {
+    $jumps = static fn (float $x): float => abs($x) < 0.016 ? 0.0 : 1e-3 + $x * $x;
+    expect(GoldenSection::least($jumps, $from, $to, 60)[1])->toBe(0.0);
+})->with([[-3.0, 5.0], [-5.0, 3.0], [-4.0, 4.1]]);
+
+it('takes as many steps as leave so much of an interval', function (): void {
+    // 0.618^5 is 0.0902, 0.618^4 is 0.146.
+    expect(GoldenSection::steps(1.0, 0.1))->toBe(5)
+        ->and(GoldenSection::steps(20.0, 2.92))->toBe(4)
+        ->and(GoldenSection::steps(1.0, 1.0))->toBe(0)
+        ->and(GoldenSection::steps(1.0, 3.0))->toBe(0);
+});
+
+it('asks for the value once a step', function (): void {
+    $asked = 0;
+    GoldenSection::least(static function (float $x) use (&$asked): float {
+        $asked++;
+
+        return $x * $x;
+    }, -1.0, 2.0, 10);
+    // Two to begin with, one a step, and one for the place itself.
+    expect($asked)->toBe(13);
+});
+
+it('finds the local minima between 0 and 1', function (Closure $value, array $minima): void {
+    expect(GoldenSection::minima($value, 100))->toEqualWithDelta($minima, 1e-7);
+})->with([
+    // cos 7x is least where 7x is π.
+    'one' => [static fn (float $x): float => cos(7 * $x), [M_PI / 7]],
+    'two' => [static fn (float $x): float => cos(12 * $x), [M_PI / 12, 3 * M_PI / 12]],
+    'corners' => [
+        static fn (float $x): float => min(abs($x - 0.123), abs($x - 0.777), abs($x - 0.995)), [0.123, 0.777, 0.995],
+    ],
+    'just within the ends' => [static fn (float $x): float => min(abs($x - 0.01), abs($x - 0.99)), [0.01, 0.99]],
+    'of what falls all the way none' => [static fn (float $x): float => -$x, []],
+    'of what rises all the way none' => [static fn (float $x): float => $x, []],
+    'of what is the same everywhere none' => [static fn (float $x): float => 3.0, []],
+]);
+
+it('finds a plateau once, where it begins', function (): void {
+    $minima = GoldenSection::minima(static fn (float $x): float => max(0.0, 0.4 - $x, $x - 0.6), 100);
+    expect($minima)->toHaveCount(1)->and($minima[0])->toEqualWithDelta(0.4, 0.011);
+});
+
 it('tells how far boxes are apart: by faces, edges and corners', function (array $at, float $distance): void {
     $box = Bounds::of([new Line(new Vector(0, 0, 0), new Vector(10, 20, 30))]);
 

@@ -101,3 +101,29 @@ it('reaches a length that is exactly the shortest', function (): void {
 it('stays where it is when the length is right already', function (): void {
     expect(Jobs::laid(goalpost(600 - 120 + 30 * M_PI, ['stops' => [0, 1], 'along' => '+z']))->adjustedBy)->toBe(0.0);
 });
+
+it('reaches its shortest length just beside where it is', function (float $by): void {
+    // As above, 400 by a straight; its corner is told 2 above or below that, and is nearest to it where it stands.
+    $laid = Jobs::laid(
+        Jobs::file(
+            [['at' => [150, 0, 50 + $by]]],
+            ['at' => [400, 0, 50]],
+            [
+                'fixed_length' => ['length' => 400, 'tolerance' => 0.01, 'adjust' => ['stops' => [0], 'along' => '+z']],
+            ],
+        ),
+    );
+    expect($laid->nearestLength)->toBeNull()->and($laid->adjustedBy)->toEqualWithDelta(-$by, 0.1);
+})->with([2.0, -2.0]);
+
+it('looks far beyond the size of a run', function (float $more): void {
+    $length = 600 - 120 + 30 * M_PI;
+    $laid = Jobs::laid(goalpost($length + $more, ['stops' => [0, 1], 'along' => '+z']));
+    expect($laid->adjustedBy)->toEqualWithDelta($more / 2, 1e-7 * $more)
+        ->and($laid->length())->toEqualWithDelta($length + $more, 1e-6 * $more);
+})->with(['twice its size' => [2500.0], 'a hundred times' => [120_000.0]]);
+
+it('gives up at ten thousand times the size of a run', function (): void {
+    $laid = Jobs::laid(goalpost(40_000_000, ['stops' => [0, 1], 'along' => '+z']));
+    expect($laid->nearestLength)->toBeGreaterThan(600 * 1e4)->toBeLessThan(40_000_000);
+});

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
+use Bowline\Geometry\GoldenSection;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
@@ -23,15 +24,10 @@ final class Sweep
     private const MAX_POSITIONS = 140;
 
     /**
-     * An extreme is found when its neighbours differ from it by less than this share, or are nearer than this in the
-     * movement.
+     * An extreme is found when its neighbours differ from it by less than this share, or are nearer in the movement
+     * than MovementRefinement::FINEST.
      */
     private const EXTREME_ACCURACY = 1e-3;
-
-    private const FINEST = 1 / 4096;
-
-    /** Local extremes within this share of the best are refined too. */
-    private const RIVAL_SHARE = 0.3;
 
     /** Twists nearer than this are equal, radians. */
     private const SAME_TWIST = 0.0005;
@@ -147,14 +143,14 @@ final class Sweep
         $parts = self::parts($cut, $steps);
         $first = $at($rest, new MovedPosition($placed, null, $laid, null, 0.0, null));
         [$before, $after] = [[], []];
+        $isBefore = static fn (float $part): bool => $part < $rest - MovementRefinement::FINEST;
+        $isBehind = static fn (float $part): bool => $part > $rest + MovementRefinement::FINEST;
         $last = $first;
-        foreach (
-            array_reverse(array_filter($parts, static fn (float $part): bool => $part < $rest - self::FINEST)) as $part
-        ) {
+        foreach (array_reverse(array_filter($parts, $isBefore)) as $part) {
             array_unshift($before, $last = $at($part, $last));
         }
         $last = $first;
-        foreach (array_filter($parts, static fn (float $part): bool => $part > $rest + self::FINEST) as $part) {
+        foreach (array_filter($parts, $isBehind) as $part) {
             $after[] = $last = $at($part, $last);
         }
 
@@ -176,26 +172,13 @@ final class Sweep
 
                 return ($across === null ? $way : $way->minus($across->times($across->dot($way))))->length();
             };
-            $distances = array_map(
-                static fn (int $i): float => $distance($i / self::SCANNED_POSITIONS),
-                range(0, self::SCANNED_POSITIONS),
+            array_push(
+                $parts,
+                ...GoldenSection::minima($distance, self::SCANNED_POSITIONS),
+                ...GoldenSection::minima(
+                    static fn (float $part): float => -$distance($part), self::SCANNED_POSITIONS,
+                ),
             );
-            for ($i = 1; $i < self::SCANNED_POSITIONS; $i++) {
-                foreach ([1.0, -1.0] as $sign) {
-                    [$left, $middle, $right] = [
-                        $sign * $distances[$i - 1],
-                        $sign * $distances[$i],
-                        $sign * $distances[$i + 1],
-                    ];
-                    if ($middle < $left && $middle <= $right) {
-                        $parts[] = self::minimum(
-                            static fn (float $part): float => $sign * $distance($part),
-                            ($i - 1) / self::SCANNED_POSITIONS,
-                            ($i + 1) / self::SCANNED_POSITIONS,
-                        );
-                    }
-                }
-            }
         }
         sort($parts);
 
@@ -206,22 +189,6 @@ final class Sweep
                 ARRAY_FILTER_USE_BOTH,
             ),
         );
-    }
-
-    /**
-     * Returns the minimum of a unimodal function between two positions, by golden section.
-     *
-     * @param  callable(float): float  $of
-     */
-    private static function minimum(callable $of, float $low, float $high): float
-    {
-        $golden = 0.6180339887498949;
-        for ($i = 0; $i < 40; $i++) {
-            [$c, $d] = [$high - $golden * ($high - $low), $low + $golden * ($high - $low)];
-            [$low, $high] = $of($c) < $of($d) ? [$low, $d] : [$c, $high];
-        }
-
-        return ($low + $high) / 2;
     }
 
     /**
@@ -272,53 +239,16 @@ final class Sweep
      */
     private static function closer(array $positions, float $rest, callable $at): array
     {
-        $half = $positions[0]->laid->run->stock->section->outsideDiameter / 2;
         $start = count($positions);
         while (count($positions) < max(self::MAX_POSITIONS, $start + 20)) {
-            $gap = self::widestJump($positions, $rest);
-            $measures = [self::radius(...), self::slackness(...), self::distance(...), self::untwist(...)];
-            foreach ($gap !== null ? [] : $measures as $number => $of) {
-                $values = array_map($of, $positions);
-                $best = min($values);
-                if (
-                    ! is_finite($best) ||
-                    ($number === 0 && $best < $half) ||
-                    ($number === 3 && $best > -self::SAME_TWIST)
-                ) {
-                    // A kinked shape cannot get worse, and one without twist has no most twisted position.
-                    continue;
-                }
-                $same =
-                    $number === 3
-                        ? self::SAME_TWIST
-                        : self::EXTREME_ACCURACY * (abs($best) + ($number === 2 ? 10.0 : 0.0));
-                foreach ($values as $index => $value) {
-                    $isLeast = $value <= ($values[$index - 1] ?? INF) && $value <= ($values[$index + 1] ?? INF);
-                    if (! $isLeast || $value > $best + self::RIVAL_SHARE * abs($best)) {
-                        continue;
-                    }
-                    foreach ([$index - 1, $index] as $left) {
-                        if (! isset($positions[$left], $positions[$left + 1])) {
-                            continue;
-                        }
-                        $wide = $positions[$left + 1]->part - $positions[$left]->part;
-                        if (
-                            $wide > max($gap[1] ?? 0.0, self::FINEST) &&
-                            self::lowerBound($positions, $values, $left) < $best - $same
-                        ) {
-                            $gap = [$left, $wide];
-                        }
-                    }
-                }
-            }
-            if ($gap === null) {
+            [$left, $width] = self::interval(array_values($positions), $rest) ?? [null, 0.0];
+            if ($left === null) {
                 break;
             }
-            $middle = $positions[$gap[0]]->part + $gap[1] / 2;
-            $from = $positions[$middle > $rest ? $gap[0] : $gap[0] + 1];
-            $next = $at($middle, $from);
-            array_splice($positions, $gap[0] + 1, 0, [$next]);
-            $beyond = $middle > $rest ? $gap[0] + 2 : $gap[0];
+            $middle = $positions[$left]->part + $width / 2;
+            $next = $at($middle, $positions[$middle > $rest ? $left : $left + 1]);
+            array_splice($positions, $left + 1, 0, [$next]);
+            $beyond = $middle > $rest ? $left + 2 : $left;
             if ($positions[$beyond]->jumped) {
                 // The jump is on this side of the new position or on the other.
                 $positions[$beyond] = $positions[$beyond]->withJump(
@@ -331,64 +261,46 @@ final class Sweep
     }
 
     /**
-     * Returns the widest gap between positions within which a shape jumps: just before a jump it may be tighter or more
-     * twisted than anywhere else.
+     * Returns the interval between positions in which another one is needed: where the shape jumps, otherwise the
+     * widest beside an extreme that is not known yet.
      *
-     * @param  array<int, MovedPosition>  $positions
-     * @return array{int, float}|null index of the position before it, and its width
+     * @param  non-empty-list<MovedPosition>  $positions
+     * @return array{int, float}|null number of the interval and its width
      */
-    private static function widestJump(array $positions, float $rest): ?array
+    private static function interval(array $positions, float $rest): ?array
     {
+        $refinement = new MovementRefinement(
+            array_map(static fn (MovedPosition $one): float => $one->part, $positions),
+        );
+        $jump = $refinement->atJump(
+            array_map(static fn (MovedPosition $one): bool => $one->jumped, $positions), $rest,
+        );
+        if ($jump !== null) {
+            return $jump;
+        }
+        $half = $positions[0]->laid->run->stock->section->outsideDiameter / 2;
         $widest = null;
-        foreach ($positions as $index => $one) {
-            $left = $one->part > $rest ? $index - 1 : $index;
-            if ($one->jumped && isset($positions[$left], $positions[$left + 1])) {
-                $wide = $positions[$left + 1]->part - $positions[$left]->part;
-                $widest = $wide > max($widest[1] ?? 0.0, self::FINEST) ? [$left, $wide] : $widest;
+        foreach ([self::radius(...), self::slackness(...), self::distance(...), self::untwist(...)] as $number => $of) {
+            $values = array_map($of, $positions);
+            $best = min($values);
+            if (
+                ! is_finite($best) ||
+                ($number === 0 && $best < $half) ||
+                ($number === 3 && $best > -self::SAME_TWIST)
+            ) {
+                // A kinked shape cannot get worse, and one without twist has no most twisted position.
+                continue;
             }
+            $found = $refinement->besideMinimum(
+                $values,
+                $number === 3
+                    ? self::SAME_TWIST
+                    : self::EXTREME_ACCURACY * (abs($best) + ($number === 2 ? 10.0 : 0.0)),
+            );
+            $widest = ($found[1] ?? 0.0) > ($widest[1] ?? 0.0) ? $found : $widest;
         }
 
         return $widest;
-    }
-
-    /**
-     * Returns a lower bound of a locally convex function between a position and the next: the secants of the
-     * neighbouring intervals, extended.
-     *
-     * @param  array<int, MovedPosition>  $positions
-     * @param  array<int, float>  $values
-     */
-    private static function lowerBound(array $positions, array $values, int $left): float
-    {
-        [$low, $high] = [$positions[$left]->part, $positions[$left + 1]->part];
-        $lines = [];
-        foreach ([[$left - 1, $left, $left], [$left + 1, $left + 2, $left + 1]] as [$one, $other, $through]) {
-            if (isset($values[$one], $values[$other]) && is_finite($values[$one]) && is_finite($values[$other])) {
-                $lines[] = [
-                    $positions[$through]->part,
-                    $values[$through],
-                    ($values[$other] - $values[$one]) / ($positions[$other]->part - $positions[$one]->part),
-                ];
-            }
-        }
-        $places = [$low, $high];
-        if (count($lines) === 2 && $lines[0][2] !== $lines[1][2]) {
-            $crossing =
-                ($lines[1][1] - $lines[1][2] * $lines[1][0] - $lines[0][1] + $lines[0][2] * $lines[0][0]) /
-                ($lines[0][2] - $lines[1][2]);
-            $places[] = max($low, min($high, $crossing));
-        }
-
-        return $lines === []
-            ? -INF
-            : min(
-                array_map(
-                    static fn (float $place): float => max(
-                        array_map(static fn (array $line): float => $line[1] + $line[2] * ($place - $line[0]), $lines),
-                    ),
-                    $places,
-                ),
-            );
     }
 
     private static function taut(LaidRun $laid): ?float

@@ -188,6 +188,22 @@ it('springs straight through a clamp on its axis, and turns as it will in a loos
         ->toHaveCount(2);
 });
 
+it('reaches from end to end through its clamps, sockets and all', function () use ($both): void {
+    // A socket of 50 straight up, then from (0, 0, 50) to the face at 290; between the clamps 380; from 710 to a socket
+    // of 30 that looks along +y, at (1000, 30, 0). 20 in each clamp.
+    $file = led(['kind' => 'spring', 'length' => 1200, 'through' => $both], [
+        'from' => ['at' => [0, 0, 0], 'axis' => '+z', 'lead' => 50],
+        'to' => ['at' => [1000, 0, 0], 'axis' => '+y', 'lead' => 30],
+    ]);
+    $run = Job::read($file)->runs['r'];
+    $apart = hypot(290, 50) + 20 + 380 + 20 + hypot(290, 30);
+    expect($run->route->span($run))->toEqualWithDelta([$apart, 1200 - 80], 1e-9);
+    // A cable that hangs has no sockets; it leaves its ends as it falls.
+    $file->runs[0]->route->kind = 'hang';
+    $run = Job::read($file)->runs['r'];
+    expect($run->route->span($run))->toEqualWithDelta([290 + 20 + 380 + 20 + 290, 1200], 1e-9);
+});
+
 it('flows straight through a clamp on its axis, between points', function (): void {
     $laid = Jobs::laid(
         led([

@@ -14,4 +14,13 @@ enum StockKind: string
     case Rod = 'rod';
     /** A trunk of a harness, as thick as what is in it. */
     case Bundle = 'bundle';
+
+    /** Whether it is bent on a bender; others are cut to length, and bend as they are laid. */
+    public function isBent(): bool
+    {
+        return match ($this) {
+            self::Tube, self::Pipe, self::Rod => true,
+            self::Hose, self::Cable, self::Wire, self::Bundle => false,
+        };
+    }
 }

@@ -54,7 +54,7 @@ test('springs a hose, finds it too tight, and takes the length that is offered',
   await expect(finding).toHaveCount(0);
   await expect(locker(page, 'Steering hose')).toContainText('good');
   await goTo(page, 'Make');
-  await expect(page.getByRole('region', { name: 'Bend table' })).toContainText('Cut length');
+  await expect(page.getByRole('region', { name: 'Cut length' })).toContainText('Cut length');
 });
 
 test('drapes a cable over a box, keeps it, and lets it go again', async ({ page }) => {

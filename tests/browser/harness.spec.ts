@@ -44,6 +44,17 @@ test('wires a boat: rows pasted, one too long once its trunk is moved, and cured
   await expect(first).toContainText('Starboard trunk, To the lamps');
   await expect(page.getByRole('complementary', { name: 'Card' })).toContainText('ø 18.6 mm');
 
+  // A trunk is made with its harness, of the wires in it, and not on a bender.
+  await goTo(page, 'Make');
+  await locker(page, 'Starboard trunk').click();
+  const trunk = page.getByRole('region', { name: 'Trunk' });
+  await expect(trunk).toContainText('4744.2 mm');
+  await expect(trunk).toContainText('ø 18.6 mm');
+  await expect(page.getByRole('region', { name: /^(Bend table|Benders|On the bench|Body|Drawings)$/ })).toHaveCount(0);
+  await trunk.getByRole('button', { name: 'Lists of Data and power' }).click();
+  await expect(page.getByRole('button', { name: 'Wire list', exact: true })).toBeVisible();
+  await goTo(page, 'Lay');
+
   // One more by keys alone.
   await name.fill('W41');
   await name.press('Enter');

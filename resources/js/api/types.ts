@@ -4449,6 +4449,10 @@ export interface PlacedRound {
 export interface SolvedRun {
   id: string;
   status: "good" | "warning" | "violation";
+  /**
+   * Whether it is bent on a bender: a tube, pipe or rod that is no channel in a block.
+   */
+  bent: boolean;
   length: number;
   cut_length: number;
   adjusted_by: number;

@@ -22,6 +22,8 @@ export function BendSheetSection({ run, spool }: { run: Run; spool: string | und
         title="Look at it and save it"
       >
         <img
+          // Another picture is another element: the sheet of the run before would stay until this one has come.
+          key={`${run.id} ${spool}`}
           src={files.drawing(state.id, 'bend-sheet', 'svg', { run: run.id, spool }, state.revision, 0)}
           alt={`Bend sheet of ${name}`}
         />

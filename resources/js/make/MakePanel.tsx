@@ -25,6 +25,7 @@ import { JobLists } from './JobLists';
 import { MachineTable } from './MachineTable';
 import { PackDialog } from './PackDialog';
 import { Takeaway } from './Takeaway';
+import { TrunkMake } from './TrunkMake';
 import { VertexTable } from './VertexTable';
 
 /** The downloads: tables and body of the selected run, bodies and file of the job. */
@@ -40,6 +41,10 @@ export function MakePanel() {
   const [isDrawing, setIsDrawing] = useState(false);
   const [isPacking, setIsPacking] = useState(false);
   const isMade = run !== undefined && solved !== undefined && solved.unsolved !== true;
+  const stock = run === undefined ? undefined : item('stock', run.stock);
+  const isTrunk = stock?.kind === 'bundle';
+  // Made as a part by itself: no channel in a block, and no trunk, which is the wires in it.
+  const isPart = run?.body === undefined && !isTrunk;
   const spool = solved?.spools.find((one) => one.mark === chosen);
   const mark = spool?.mark;
   // Nothing is marked on a run that is made of spools, but on each of them.
@@ -72,7 +77,7 @@ export function MakePanel() {
         <>
           <h2>{run.name ?? run.id}</h2>
           <p className="under">
-            {item('stock', run.stock)?.name ?? run.stock} · {statusWord(solved)}
+            {stock?.name ?? run.stock} · {statusWord(solved)}
           </p>
           {solved.status === 'violation' && (
             <p className="text-danger">This run breaks a rule; what is drawn is not yet what can be made. See Check.</p>
@@ -90,15 +95,16 @@ export function MakePanel() {
               />
             </Row>
           )}
-          {run.body !== undefined ? null : cuts === null ? (
+          {isTrunk && <TrunkMake run={run} solved={solved} />}
+          {!isPart ? null : cuts === null ? (
             <>
               <Section
-                title="Bend table"
+                title={solved.bent ? 'Bend table' : solved.bends.length > 0 ? 'Lengths and bends' : 'Cut length'}
                 tools={<Takeaway path={files.bends(state.id, run.id, mark)} label="bend table" />}
               >
                 <BendTable run={run} table={spool ?? solved} />
               </Section>
-              {tube !== undefined && tube.bends.length > 0 && (
+              {solved.bent && tube !== undefined && tube.bends.length > 0 && (
                 <Section title="Bend marks on the raw tube">
                   <BendMarks of={tube} />
                 </Section>
@@ -117,22 +123,24 @@ export function MakePanel() {
               </Row>
             </Section>
           )}
-          {run.body === undefined && (
+          {solved.bent && (
             <Section title="Benders" tools={<Button onClick={() => open('benders')}>Edit them</Button>}>
               <BenderVerdicts run={run} solved={solved} spool={spool} />
             </Section>
           )}
-          {run.body === undefined && cuts === null && tube !== undefined && tube.bends.length > 0 && (
+          {solved.bent && cuts === null && tube !== undefined && tube.bends.length > 0 && (
             <BenchSection run={run} spool={mark} key={`${run.id} ${mark}`} />
           )}
-          <Section
-            title="Vertex table"
-            tools={<Takeaway path={files.vertices(state.id, run.id, mark)} label="vertex table" />}
-          >
-            <VertexTable run={run} solved={solved} spool={spool} />
-          </Section>
-          {run.body === undefined && cuts === null && <MachineTable run={run} spool={mark} />}
-          {run.body === undefined && <BendSheetSection run={run} spool={mark} />}
+          {(spool ?? solved).vertices.length > 0 && (
+            <Section
+              title="Vertex table"
+              tools={<Takeaway path={files.vertices(state.id, run.id, mark)} label="vertex table" />}
+            >
+              <VertexTable run={run} solved={solved} spool={spool} />
+            </Section>
+          )}
+          {solved.bent && cuts === null && <MachineTable run={run} spool={mark} />}
+          {isPart && <BendSheetSection run={run} spool={mark} />}
           <AlongIt solved={solved} />
           {joined !== undefined && (
             <Section title={`One body: ${joined.name ?? joined.id}`}>
@@ -144,8 +152,8 @@ export function MakePanel() {
             </Section>
           )}
           {block !== undefined && <BlockMake block={block} chord={chord} />}
-          <Section title={run.body === undefined ? 'Body' : 'Centre line'}>
-            {run.body === undefined && (
+          <Section title={isPart ? 'Body' : 'Centre line'}>
+            {isPart && (
               <>
                 <BodyWeight run={run} spool={mark} />
                 <Fineness chord={chord} onChange={setChord} run={run} spool={mark} />

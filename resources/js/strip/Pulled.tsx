@@ -4,6 +4,7 @@ import { type Piece, pieces } from '../job/layout';
 import { isSamePart, useWorkbench } from '../job/store';
 import { units } from '../job/units';
 import { useJob } from '../job/useJob';
+import { type Label, placeLabels } from './labels';
 import type { StripDrag } from './useStripDrag';
 
 const MIDDLE = 34;
@@ -25,26 +26,16 @@ interface Props {
 /** The run laid straight: ends, straights with lengths, bends with angle and radius. */
 export function Pulled({ run, solved, x, x0, x1, drag }: Props) {
   const all = pieces(solved);
-  let labelledTo = Number.NEGATIVE_INFINITY;
+  const labels = placeLabels(
+    all.map((piece) => ({ from: x(piece.from), to: x(piece.to), texts: texts(solved, piece, x) })),
+    x0,
+    x1,
+  );
   return (
     <g>
-      {all.map((piece) => {
+      {all.map((piece, index) => {
         const key = 'leg' in piece.part ? `leg ${piece.part.leg}` : `bend ${piece.part.bend}`;
-        const full =
-          piece.kind === 'bend' && 'bend' in piece.part
-            ? bendLabel(solved, piece.part.bend, x(piece.to) - x(piece.from))
-            : piece.kind === 'curve' && 'bend' in piece.part
-              ? curveLabel(solved, piece.part.bend)
-              : '';
-        const middle = (x(piece.from) + x(piece.to)) / 2;
-        // Where there is no room for more, only the number of the bend.
-        const label =
-          [full, piece.kind === 'curve' ? '' : (full.split(' ')[0] ?? '')].find(
-            (text) => text !== '' && middle - text.length * 3.5 > labelledTo,
-          ) ?? '';
-        if (label !== '') {
-          labelledTo = middle + label.length * 3.5 + 6;
-        }
+        const label = labels[index] ?? null;
         return <OnePiece key={key} run={run} solved={solved} piece={piece} x={x} x0={x0} x1={x1} label={label} />;
       })}
       {solved.clamps.map(({ id, span }) => (
@@ -76,23 +67,32 @@ export function Pulled({ run, solved, x, x0, x1, drag }: Props) {
   );
 }
 
-function bendLabel(solved: SolvedRun, index: number, width: number): string {
-  const bend = solved.bends[index];
-  if (bend === undefined) {
-    return '';
+/** Returns what may be written at a piece: a bend in full or its number alone; the tightest radius of a curve. */
+function texts(solved: SolvedRun, { kind, part, from, to }: Piece, x: Props['x']): string[] {
+  if (!('bend' in part)) {
+    return [];
   }
-  return width > 14 || solved.bends.length < 12
-    ? `${index + 1} · ${show(bend.angle)}° R${length(bend.radius)}`
-    : String(index + 1);
+  if (kind === 'bend') {
+    const bend = solved.bends[part.bend];
+    const number = String(part.bend + 1);
+    // Of many narrow bends all have their number, and none has more.
+    const isOneOfMany = solved.bends.length >= 12 && x(to) - x(from) <= 14;
+    const all = bend === undefined || isOneOfMany ? [] : [`${number} · ${show(bend.angle)}° R${length(bend.radius)}`];
+    return [...all, number];
+  }
+  const curve = solved.path[part.bend];
+  return curve?.kind === 'curve' && curve.min_radius !== null ? [`tightest R${length(curve.min_radius)}`] : [];
 }
 
-/** Returns the label of a curve, its tightest radius, by its index in the path. */
-function curveLabel(solved: SolvedRun, index: number): string {
-  const curve = solved.path[index];
-  return curve?.kind === 'curve' && curve.min_radius !== null ? `tightest R${length(curve.min_radius)}` : '';
-}
-
-function OnePiece({ run, solved, piece, x, x0, x1, label }: Omit<Props, 'drag'> & { piece: Piece; label: string }) {
+function OnePiece({
+  run,
+  solved,
+  piece,
+  x,
+  x0,
+  x1,
+  label,
+}: Omit<Props, 'drag'> & { piece: Piece; label: Label | null }) {
   const { picked, pick, pointed, point } = useWorkbench();
   const isPointed = pointed?.run === run.id && isSamePart(pointed.part, piece.part);
   const isPicked = picked?.list === 'runs' && picked.id === run.id && isSamePart(picked.part, piece.part);
@@ -105,9 +105,6 @@ function OnePiece({ run, solved, piece, x, x0, x1, label }: Omit<Props, 'drag'> 
     seenRight,
     solved.joints.map(({ at }) => x(at ?? 0)),
   );
-  // A label at an end of the strip stays inside it.
-  const half = label.length * 3.5;
-  const labelAt = Math.min(Math.max((left + right) / 2, x0 - 6 + half), x1 + 6 - half);
   const long = length(piece.to - piece.from);
   const choose = () => pick('runs', run.id, piece.part);
   const name =
@@ -148,9 +145,9 @@ function OnePiece({ run, solved, piece, x, x0, x1, label }: Omit<Props, 'drag'> 
       {piece.kind === 'straight' && piece.broken && (
         <rect x={left} y={MIDDLE + HALF + 2} width={Math.max(width, 3)} height={3} fill="var(--bad)" />
       )}
-      {label !== '' && (
-        <text className={piece.broken ? 'bad-text' : undefined} x={labelAt} y={14} textAnchor="middle">
-          {label}
+      {label !== null && (
+        <text className={piece.broken ? 'bad-text' : undefined} x={label.at} y={14} textAnchor="middle">
+          {label.text}
         </text>
       )}
     </g>

@@ -17,6 +17,7 @@ use Bowline\Body\Boundary\SplineSurface;
 use Bowline\Body\Boundary\SurfaceVisitor;
 use Bowline\Body\Boundary\TorusSurface;
 use Bowline\Geometry\Chord;
+use Bowline\Geometry\FalsePosition;
 use Bowline\Geometry\Tolerance;
 use Bowline\Geometry\Vector;
 
@@ -34,9 +35,6 @@ final class PlaneCut implements SurfaceVisitor
 
     /** Farthest that a chord of points stands off the cut, mm. */
     public const POINTS = 2e-4;
-
-    /** Steps in which a place on the side of a triangle is found at most. */
-    private const MOST_STEPS = 60;
 
     /** A place that is this near to the plane is on it, mm. */
     private const ON_PLANE = 1e-12;
@@ -192,8 +190,7 @@ final class PlaneCut implements SurfaceVisitor
     }
 
     /**
-     * Returns the parameter at which the plane is met, by the Illinois method (regula falsi that halves the height of
-     * an end that stays), which keeps the root between both ends.
+     * Returns the parameter at which the plane is met.
      *
      * @param  float  $below  height at the lower parameter
      * @param  float  $above  height at the higher one, of the other sign
@@ -201,26 +198,12 @@ final class PlaneCut implements SurfaceVisitor
      */
     private function root(float $low, float $high, float $below, float $above, callable $point): float
     {
-        $side = 0;
-        for ($i = 0; $i < self::MOST_STEPS && $high - $low > self::SAME_PARAMETER; $i++) {
-            $size = $below - $above;
-            $middle = $size === 0.0 ? ($low + $high) / 2 : ($high * $below - $low * $above) / $size;
-            $height = $this->height($point($middle));
-            if (abs($height) < self::ON_PLANE) {
-                return $middle;
-            }
-            if (($height >= 0.0) === ($above >= 0.0)) {
-                [$high, $above] = [$middle, $height];
-                $below = $side === -1 ? $below / 2 : $below;
-                $side = -1;
-            } else {
-                [$low, $below] = [$middle, $height];
-                $above = $side === 1 ? $above / 2 : $above;
-                $side = 1;
-            }
-        }
+        [$one, $other] = FalsePosition::narrowed(
+            fn (float $t): float => $this->height($point($t)),
+            $low, $below, $high, $above, self::SAME_PARAMETER, self::ON_PLANE,
+        );
 
-        return ($low + $high) / 2;
+        return ($one + $other) / 2;
     }
 
     /** @return list<array{CutNode, CutNode}> */

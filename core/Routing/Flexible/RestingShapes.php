@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bowline\Routing\Flexible;
 
 use Bowline\Curves\Elastica;
+use Bowline\Geometry\FalsePosition;
 use Bowline\Geometry\Tolerance;
 use Bowline\Routing\RouteFacts;
 use Bowline\Routing\Run;
@@ -96,12 +97,18 @@ final readonly class RestingShapes implements RouteFacts
      */
     private static function lengths(Run $run, SpringRoute $route): array
     {
-        $needed = $run->stock->bend->leastRadius;
+        $needed = $run->stock->bend->leastRadius * (1.0 - Tolerance::CURVE_ACCURACY);
         [$distance, $leads] = $route->spanned($run);
         [, $own] = $route->span($run);
-        $keeps = static fn (float $free): bool => ($route->withLength($free + $leads)->shapes($run, 1)[0] ?? null)
-            ?->curve->least >=
-            $needed * (1.0 - Tolerance::CURVE_ACCURACY);
+        $spare = static function (float $free) use ($route, $run, $leads, $needed): float {
+            $shape = $route->withLength($free + $leads)->shapes($run, 1)[0] ?? null;
+
+            return match (true) {
+                $shape === null => -1.0,
+                $needed <= 0.0 => 1.0,
+                default => min(1.0, $shape->curve->least / $needed - 1.0),
+            };
+        };
         $looks = [$own];
         for ($look = 1; $look <= self::TRIED_LENGTHS; $look++) {
             // Lengths are spaced more closely where the hose is hardly longer than the distance.
@@ -110,38 +117,63 @@ final readonly class RestingShapes implements RouteFacts
                 (1.0 +
                     (max(self::LONGEST, (self::BEYOND * $own) / $distance) - 1.0) * ($look / self::TRIED_LENGTHS) ** 2);
         }
-        $looks = array_values(
-            array_filter($looks, static fn (float $free): bool => $free > $distance * self::JUST_LONGER),
-        );
+        $least = $distance * self::JUST_LONGER;
+        $looks = array_values(array_filter($looks, static fn (float $free): bool => $free > $least));
         sort($looks);
-        $isGood = array_map($keeps, $looks);
-        $good = array_keys(array_filter($isGood));
-        if ($good === []) {
-            return [null, null];
-        }
-        usort($good, static fn (int $a, int $b): int => abs($looks[$a] - $own) <=> abs($looks[$b] - $own));
-        $first = $last = $good[0];
-        while ($isGood[$first - 1] ?? false) {
-            $first--;
-        }
-        while ($isGood[$last + 1] ?? false) {
-            $last++;
-        }
+        $looks = [$least, ...$looks];
 
-        return [
-            self::limit($keeps, $looks[$first - 1] ?? $distance * self::JUST_LONGER, $looks[$first]) + $leads,
-            isset($looks[$last + 1]) ? self::limit($keeps, $looks[$last + 1], $looks[$last]) + $leads : null,
+        [$first, $last, $spares] = self::good($looks, $own, $spare);
+
+        return $first === null ? [null, null] : [
+            $leads + ($first === 0 ? $least : self::limit($spare, $looks, $spares, $first - 1, $first)),
+            isset($looks[$last + 1]) ? $leads + self::limit($spare, $looks, $spares, $last + 1, $last) : null,
         ];
     }
 
-    /** @param  callable(float): bool  $keeps */
-    private static function limit(callable $keeps, float $bad, float $good): float
+    /**
+     * Returns the row of lengths that keep the radius and is nearest to a length.
+     *
+     * @param  list<float>  $looks  lengths to try, ascending, mm
+     * @param  callable(float): float  $spare  by how much the radius at a length is larger than needed, as a share
+     * @return array{int|null, int, array<int, float>} numbers of the first and the last of the row, the first null
+     *     where no length keeps it; and what is spare at each length that was tried
+     */
+    private static function good(array $looks, float $own, callable $spare): array
     {
-        while (abs($good - $bad) > self::LIMIT_ACCURACY) {
-            $middle = ($good + $bad) / 2;
-            [$bad, $good] = $keeps($middle) ? [$bad, $middle] : [$middle, $good];
+        $spares = [];
+        $isGood = static function (int $look) use ($looks, $spare, &$spares): bool {
+            return isset($looks[$look]) && ($spares[$look] ??= $spare($looks[$look])) >= 0.0;
+        };
+        $order = array_keys($looks);
+        usort($order, static fn (int $a, int $b): int => abs($looks[$a] - $own) <=> abs($looks[$b] - $own));
+        foreach ($order as $look) {
+            if ($isGood($look)) {
+                [$first, $last] = [$look, $look];
+                while ($isGood($first - 1)) {
+                    $first--;
+                }
+                while ($isGood($last + 1)) {
+                    $last++;
+                }
+
+                return [$first, $last, $spares];
+            }
         }
 
-        return $good;
+        return [null, 0, $spares];
+    }
+
+    /**
+     * Returns the last length that keeps the radius between one that does not and one that does.
+     *
+     * @param  callable(float): float  $spare
+     * @param  list<float>  $looks
+     * @param  array<int, float>  $spares
+     */
+    private static function limit(callable $spare, array $looks, array $spares, int $bad, int $good): float
+    {
+        return FalsePosition::narrowed(
+            $spare, $looks[$bad], $spares[$bad], $looks[$good], $spares[$good], self::LIMIT_ACCURACY,
+        )[1];
     }
 }

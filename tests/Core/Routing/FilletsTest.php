@@ -34,7 +34,9 @@ it('rounds a right angle, and nothing at its ends', function (): void {
         ->and($found->length)->toEqualWithDelta(200 - 60 + 30 * M_PI_2, 1e-12);
 });
 
-it('is as long as its legs less their tangents and with the arcs between', function (array $points, array $turns): void {
+it('is as long as its legs less their tangents and with the arcs between', function (
+    array $points, array $turns,
+): void {
     $found = fillets($points, 10.0);
     $legs = 0.0;
     foreach ($points as $i => $point) {
@@ -65,12 +67,15 @@ it('goes straight on through what does not turn', function (): void {
         ->and($found->length)->toEqualWithDelta(300 - 60 + 30 * M_PI_2, 1e-12);
 });
 
-it('takes a turn of a hundredth of a degree for a bend, and less for none', function (float $degrees, array $kept): void {
+it('takes a turn of a hundredth of a degree for a bend, and less for none', function (
+    float $degrees, array $kept,
+): void {
     $away = flat(100 + 100 * cos(deg2rad($degrees)), 100 * sin(deg2rad($degrees)));
     expect(fillets([flat(0, 0), flat(100, 0), $away], 30.0)->kept)->toBe($kept);
 })->with([[0.009, [0, 2]], [0.011, [0, 1, 2]], [45.0, [0, 1, 2]]]);
 
 it('asks once where vertices coincide: the one that has a radius of its own', function (array $own, int $asks): void {
+    /** @var list<bool> $own */
     $points = [flat(0, 0), flat(100, 0), flat(100, 5e-7), flat(100, 0), flat(100, 100)];
     $found = Fillets::fit($points, [0.0, 10.0, 20.0, 30.0, 0.0], [false, ...$own, false]);
     expect($found->kept)->toBe([0, 1, 4])

@@ -18,11 +18,16 @@ it('is held at its ends, in the middle of its clamps and at its clips', function
     expect(SupportSpans::of(Jobs::laid(heldUp($repeats))))->toEqualWithDelta($spans, 1e-9);
 })->with([
     'clamps alone' => [[], [[0, 400], [400, 1000]]],
-    'clips' => [[['kind' => 'clip', 'count' => 2, 'from' => 200, 'to' => 100]], [[0, 200], [200, 400], [400, 900], [900, 1000]]],
+    'clips' => [
+        [['kind' => 'clip', 'count' => 2, 'from' => 200, 'to' => 100]],
+        [[0, 200], [200, 400], [400, 900], [900, 1000]],
+    ],
     'a clip at the clamp and one at its end' => [
         [['kind' => 'clip', 'count' => 2, 'from' => 400, 'to' => 0]], [[0, 400], [400, 1000]],
     ],
-    'not at what only lies on it' => [[['kind' => 'ring', 'count' => 2, 'from' => 200, 'to' => 100]], [[0, 400], [400, 1000]]],
+    'not at what only lies on it' => [
+        [['kind' => 'ring', 'count' => 2, 'from' => 200, 'to' => 100]], [[0, 400], [400, 1000]],
+    ],
 ]);
 
 it('is too long where it is longer than its stock is told', function (float $spacing, array $long): void {

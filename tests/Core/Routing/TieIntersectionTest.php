@@ -40,7 +40,7 @@ it('finds the corner of the report: 10° to the axis of a clamp', function (): v
  * Ties to axes and points: clamps "z" and "x" through the origin along those axes, "beside" along z through (60, 0, 0);
  * points "middle" at the origin, "right" at (120, 0, 0) and "top" at (0, 0, 120).
  *
- * @param  array<array<string, mixed>>  $ties
+ * @param  non-empty-list<array<string, mixed>>  $ties
  * @return non-empty-list<Tie>
  */
 function tiesAboutOrigin(array $ties): array
@@ -51,7 +51,9 @@ function tiesAboutOrigin(array $ties): array
     ];
     $file = Jobs::file([['at' => [0, 0, 0]], ['at' => [120, 0, 0]], ['at' => [0, 0, 120]]], ['at' => [500, 0, 0]], [
         'clamps' => [
-            $clamp('z', [0, 0, 0], [0, 0, 1]), $clamp('x', [0, 0, 0], [1, 0, 0]), $clamp('beside', [60, 0, 0], [0, 0, 1]),
+            $clamp('z', [0, 0, 0], [0, 0, 1]),
+            $clamp('x', [0, 0, 0], [1, 0, 0]),
+            $clamp('beside', [60, 0, 0], [0, 0, 1]),
         ],
     ]);
     $site = RouteBook::site(new Node($file));
@@ -86,9 +88,12 @@ it('finds the nearest place that keeps its ties', function (
             ['level' => '+y', 'with' => 'z', 'distance' => -8],
         ], [10, 20, 30], [60, -8, 7],
     ],
-    // x = 60, and x + y = 100√2/√2 … along (1, 1, 0)/√2 by 50√2.
+    // x = 60, and (x + y)/√2 = 50√2.
     'two planes that are not square' => [
-        [['level' => '+x', 'with' => 'z', 'distance' => 60], ['level' => [1, 1, 0], 'with' => 'z', 'distance' => 50 * M_SQRT2]],
+        [
+            ['level' => '+x', 'with' => 'z', 'distance' => 60],
+            ['level' => [1, 1, 0], 'with' => 'z', 'distance' => 50 * M_SQRT2],
+        ],
         [10, 20, 30], [60, 40, 30],
     ],
     'a plane twice' => [
@@ -223,6 +228,7 @@ it('finds the nearest place that keeps its ties', function (
 ]);
 
 it('says by how much a place misses a tie', function (array $tie, array $at, float $missed): void {
+    /** @var array<string, mixed> $tie */
     [$read] = tiesAboutOrigin([$tie]);
     expect(TieIntersection::missed($read, new Vector(...$at), new Vector(1, 2, 5)))->toEqualWithDelta($missed, 1e-9);
 })->with([

@@ -102,6 +102,11 @@ it('has no range where no length keeps the radius', function (): void {
     expect($range->shortest)->toBeNull()->and($range->longest)->toBeNull()->and($range->suggested)->toBeNull();
 });
 
+it('may have any length where it needs no radius', function (): void {
+    $range = facing(200, 800, ['bend' => ['radius' => 0.001, 'min_radius' => 0, 'min_straight' => 0]])->facts;
+    expect($range->shortest)->toBeGreaterThan(200.0)->toBeLessThan(200.1)->and($range->longest)->toBeNull();
+});
+
 it('counts its sockets, and is the same between them', function (): void {
     [$bare, $socketed] = [facing(200, 230)->facts, facing(300, 330, [], 50)->facts];
     expect($socketed->longest)->toEqualWithDelta($bare->longest + 100, 1e-6)

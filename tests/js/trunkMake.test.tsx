@@ -43,7 +43,7 @@ test('says how thick it gets and how many wires lie in it, and leads to its harn
   );
   const row = (label: string) => screen.getByText(label).closest('.row-item, div')?.textContent;
   expect(row('Length along the centre line')).toContain('4744.2 mm');
-  expect(row('Most wires side by side')).toMatch(/3$/);
+  expect(row('Most wires at one place')).toMatch(/3$/);
   expect(row('Thickest')).toContain('ø 20.1 mm');
   fireEvent.click(screen.getByRole('button', { name: 'Lists of Data and power' }));
   expect(useWorkbench.getState().picked).toMatchObject({ list: 'harnesses', id: 'h' });

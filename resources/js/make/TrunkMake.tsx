@@ -18,7 +18,7 @@ export function TrunkMake({ run, solved }: { run: Run; solved: SolvedRun }) {
       </Row>
       {spans !== undefined && spans.length > 0 && (
         <>
-          <Row label="Most wires side by side">
+          <Row label="Most wires at one place">
             <span className="figure">{Math.max(...spans.map(({ wires }) => wires.length))}</span>
           </Row>
           <Row label="Thickest">

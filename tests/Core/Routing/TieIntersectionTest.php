@@ -227,6 +227,17 @@ it('finds the nearest place that keeps its ties', function (
     'an angle of 90° as square to it' => [[['angle' => 90, 'to' => 'z']], [10, 20, 30], [10, 20, 5], [1, 2, 5]],
 ]);
 
+it('finds where a plane touches a cylinder, on whatever side', function (int $side): void {
+    // Every 7°: at and between the rulings that are looked at first.
+    for ($degrees = 0; $degrees < 360; $degrees += 7) {
+        $out = [cos(deg2rad($degrees)), sin(deg2rad($degrees)), 0.0];
+        $plane = ['level' => array_map(static fn (float $x): float => $side * $x, $out), 'with' => 'z'];
+        $ties = tiesAboutOrigin([['away' => 50, 'from' => 'z'], [...$plane, 'distance' => 50 * $side]]);
+        $found = TieIntersection::nearest($ties, new Vector(3, 4, 7), new Vector(0, 0, -500));
+        expect($found?->toArray())->toEqualWithDelta([50 * $out[0], 50 * $out[1], 7], 1e-4);
+    }
+})->with(['from outside' => [1], 'told from the other side' => [-1]]);
+
 it('says by how much a place misses a tie', function (array $tie, array $at, float $missed): void {
     /** @var array<string, mixed> $tie */
     [$read] = tiesAboutOrigin([$tie]);

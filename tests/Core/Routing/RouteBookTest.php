@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+use Bowline\Job\JobError;
+use Bowline\Job\Node;
+use Bowline\Routing\RouteBook;
+use Tests\Jobs;
+
+/**
+ * A run through a corner, a clamp and two corners; one of the name “Vent” without stops, and one whose id is a number.
+ *
+ * @param  array<string, mixed>  $from
+ */
+function bookOf(array $from = ['port' => 'pump.out']): stdClass
+{
+    $file = Jobs::file(
+        [
+            ['at' => [0, 0, 200]], ['clamp' => 'c', 'before' => 20, 'after' => 20],
+            ['at' => [400, 0, 200]], ['at' => [400, 300, 200]],
+        ],
+        ['at' => [400, 300, 500]],
+        [
+            'from' => $from,
+            'clamps' => [['id' => 'c', 'at' => [200, 0, 200], 'axis' => [1, 0, 0], 'bore' => 12, 'width' => 10]],
+        ],
+    );
+    $other = static fn (string $id, string $name): stdClass => Jobs::object([
+        'id' => $id, 'name' => $name, 'stock' => 't12',
+        'from' => ['at' => [0, 900, 0]], 'to' => ['at' => [100, 900, 0]],
+        'route' => ['kind' => 'corners', 'stops' => []],
+    ]);
+    array_push($file->runs, $other('vent', 'Vent'), $other('7', ''));
+
+    return $file;
+}
+
+it('counts corners as the screen does: two of a clamp, and one of a lead', function (
+    array $from, int $stop, string $words,
+): void {
+    $site = RouteBook::site(new Node(bookOf($from)));
+    expect(RouteBook::of($site)->words('run', $stop))->toBe($words);
+})->with([
+    'the first' => [['port' => 'pump.out'], 0, 'corner 1 of run'],
+    'that of a clamp' => [['port' => 'pump.out'], 1, 'corner 2 of run'],
+    'behind the clamp' => [['port' => 'pump.out'], 2, 'corner 4 of run'],
+    'the last' => [['port' => 'pump.out'], 3, 'corner 5 of run'],
+    'the first behind a lead' => [['port' => 'pump.out', 'lead' => 40], 0, 'corner 2 of run'],
+    'the last behind a lead' => [['port' => 'pump.out', 'lead' => 40], 3, 'corner 6 of run'],
+]);
+
+it('calls a run by its name, else by its id', function (): void {
+    $book = RouteBook::of(RouteBook::site(new Node(bookOf())));
+    expect($book->ids())->toBe(['run', 'vent', '7'])
+        ->and([$book->name('run'), $book->name('vent'), $book->name('7'), $book->name('none')])
+        ->toBe(['run', 'Vent', '7', 'none'])
+        ->and($book->words('vent', 0))->toBe('corner 1 of Vent');
+});
+
+it('lays a run once for all who ask', function (): void {
+    $site = RouteBook::site($job = new Node(bookOf()));
+    $book = RouteBook::of($site);
+    expect($book->laid($site, 'run', $job))->toBe($book->laid($site, 'run', $job))
+        ->and($book->vertices($site, 'run', $job))->toHaveCount(7)
+        // 150 up, 400, 300 and 300, with three right angles of R 30.
+        ->and($book->laid($site, 'run', $job)->length())->toEqualWithDelta(1150 - 180 + 45 * M_PI, 1e-9);
+});
+
+it('lays a run anew that is read in another state', function (): void {
+    $site = RouteBook::site($job = new Node(bookOf()));
+    $book = RouteBook::of($site);
+    $length = $book->laid($site, 'vent', $job)->length();
+    $longer = Jobs::object((array) bookOf()->runs[1]);
+    $longer->to->at = [250, 900, 0];
+    expect($length)->toEqualWithDelta(100.0, 1e-9)
+        ->and($book->reading('vent', new Node($longer))->current())->toBe('vent')
+        ->and($book->current())->toBe('')
+        // The one who asked before has what it had.
+        ->and($book->laid($site, 'vent', $job)->length())->toEqualWithDelta(100.0, 1e-9);
+});
+
+it('says which run or stop there is not', function (): void {
+    $site = RouteBook::site($job = new Node(bookOf()));
+    $book = RouteBook::of($site);
+    expect(static fn () => $book->run('pipe', $job))->toThrow(JobError::class, 'there is no run “pipe”')
+        ->and(static fn () => $book->stop($site, 'vent', 0, $job))->toThrow(JobError::class, 'Vent has no stop 0');
+});
+
+it('finds a stop where it is told, of a clamp both its corners', function (): void {
+    $site = RouteBook::site($job = new Node(bookOf()));
+    $stop = static fn (int $index): array => array_map(
+        static fn ($at): array => $at->toArray(), RouteBook::of($site)->stop($site, 'run', $index, $job),
+    );
+    expect($stop(0))->toBe([[0.0, 0.0, 200.0]])->and($stop(3))->toBe([[400.0, 300.0, 200.0]])
+        ->and($stop(1))->toHaveCount(2);
+});
+
+it('is as long as the longest of a set, each as long as it is by itself', function (): void {
+    $file = bookOf();
+    $file->version = 2;
+    $file->sets = [Jobs::object(['id' => 's', 'runs' => ['vent', '7']])];
+    foreach ([1 => 100, 2 => 180] as $run => $length) {
+        $file->runs[$run]->to->at = [$length, 900, 0];
+        $file->runs[$run]->fixed_length = Jobs::object(['same_as' => 's', 'tolerance' => 1]);
+    }
+    $site = RouteBook::site($job = new Node($file));
+    expect(RouteBook::of($site)->longest($site, 's', $job))->toEqualWithDelta(180.0, 1e-9)
+        ->and(RouteBook::of($site)->longest($site, 'none', $job))->toBeNull();
+});

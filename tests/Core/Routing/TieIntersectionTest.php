@@ -228,8 +228,8 @@ it('finds the nearest place that keeps its ties', function (
 ]);
 
 it('finds where a plane touches a cylinder, on whatever side', function (int $side): void {
-    // Every 7°: at and between the rulings that are looked at first.
-    for ($degrees = 0; $degrees < 360; $degrees += 7) {
+    // At and between the rulings that are looked at first, and where their turn begins anew.
+    foreach ([...range(0, 359, 21), 89.6, 90.4, 179.6, 180.4, 269.6, 270.4, 359.6, 0.4] as $degrees) {
         $out = [cos(deg2rad($degrees)), sin(deg2rad($degrees)), 0.0];
         $plane = ['level' => array_map(static fn (float $x): float => $side * $x, $out), 'with' => 'z'];
         $ties = tiesAboutOrigin([['away' => 50, 'from' => 'z'], [...$plane, 'distance' => 50 * $side]]);

@@ -17,6 +17,7 @@ import { BlockMake } from './BlockMake';
 import { BodyFiles } from './BodyFiles';
 import { BodyWeight, JobWeight, JoinedWeight } from './BodyWeight';
 import { BenchSection } from './bench/BenchSection';
+import { CutLength } from './CutLength';
 import { CutTable } from './CutTable';
 import { DrawingDialog } from './DrawingDialog';
 import { Fineness } from './Fineness';
@@ -102,7 +103,11 @@ export function MakePanel() {
                 title={solved.bent ? 'Bend table' : solved.bends.length > 0 ? 'Lengths and bends' : 'Cut length'}
                 tools={<Takeaway path={files.bends(state.id, run.id, mark)} label="bend table" />}
               >
-                <BendTable run={run} table={spool ?? solved} />
+                {solved.bent || (spool ?? solved).bends.length > 0 ? (
+                  <BendTable run={run} table={spool ?? solved} />
+                ) : (
+                  <CutLength of={spool ?? solved} />
+                )}
               </Section>
               {solved.bent && tube !== undefined && tube.bends.length > 0 && (
                 <Section title="Bend marks on the raw tube">

@@ -4,10 +4,11 @@ import { afterEach, expect, test } from 'vitest';
 import type { JobState, Run, SolvedRun } from '../../resources/js/api/types';
 import { useWorkbench } from '../../resources/js/job/store';
 import type { JobAccess } from '../../resources/js/job/useJob';
+import { CutLength } from '../../resources/js/make/CutLength';
 import { TrunkMake } from '../../resources/js/make/TrunkMake';
 import { inJob } from './inJob';
 
-/* What Make shows of a trunk: a length of a harness, which is made of the wires in it. */
+/* What Make shows of what no bender bends: a trunk, which is the wires in it, and what is cut to length alone. */
 
 const RUN = { id: 't' } as Run;
 const SOLVED = { length: 4744.2 } as SolvedRun;
@@ -60,4 +61,10 @@ test('leaves out what is not worked out yet', () => {
   open([{ id: 'h', trunks: ['t'] }], []);
   expect(screen.queryByText('Thickest')).toBeNull();
   expect(screen.getByRole('button', { name: 'Lists of h' })).toBeTruthy();
+});
+
+test('of what is not bent there is its length, and what it is cut to', () => {
+  render(<CutLength of={{ length: 1719.43, cut_length: 1749.43 } as SolvedRun} />);
+  expect(screen.getByText('1719.4 mm')).toBeTruthy();
+  expect(screen.getByText('1749.4 mm').tagName).toBe('STRONG');
 });

@@ -110,12 +110,10 @@ final readonly class RestingShapes implements RouteFacts
             };
         };
         $looks = [$own];
+        $longest = max(self::LONGEST * $distance, self::BEYOND * $own);
         for ($look = 1; $look <= self::TRIED_LENGTHS; $look++) {
             // Lengths are spaced more closely where the hose is hardly longer than the distance.
-            $looks[] =
-                $distance *
-                (1.0 +
-                    (max(self::LONGEST, (self::BEYOND * $own) / $distance) - 1.0) * ($look / self::TRIED_LENGTHS) ** 2);
+            $looks[] = $distance + ($longest - $distance) * ($look / self::TRIED_LENGTHS) ** 2;
         }
         $least = $distance * self::JUST_LONGER;
         $looks = array_values(array_filter($looks, static fn (float $free): bool => $free > $least));

@@ -107,6 +107,16 @@ it('may have any length where it needs no radius', function (): void {
     expect($range->shortest)->toBeGreaterThan(200.0)->toBeLessThan(200.1)->and($range->longest)->toBeNull();
 });
 
+it('knows the range of a loop that comes back to where it began', function (): void {
+    // A circle, of which the radius is 70 at a length of 2π·70, but for the millionth by which a radius may come out
+    // too small; of 800 it is 127.3.
+    $solved = facing(0, 800);
+    expect($solved->facts->shortest)->toBeGreaterThanOrEqual(140 * M_PI * (1.0 - 1.01e-6))
+        ->toBeLessThan(140 * M_PI + 0.21)
+        ->and($solved->facts->longest)->toBeNull()
+        ->and($solved->laid->path->leastRadius())->toEqualWithDelta(400 / M_PI, 1e-3);
+});
+
 it('counts its sockets, and is the same between them', function (): void {
     [$bare, $socketed] = [facing(200, 230)->facts, facing(300, 330, [], 50)->facts];
     expect($socketed->longest)->toEqualWithDelta($bare->longest + 100, 1e-6)

@@ -9,30 +9,35 @@ final readonly class GoldenSection
 {
     private const RATIO = 0.6180339887498949;
 
-    /** Steps in which a local minimum is refined, which leave 4·10⁻⁹ of an interval. */
+    /** Steps in which a local extreme is refined, which leave 4·10⁻⁹ of an interval. */
     private const REFINEMENTS = 40;
 
     /**
-     * Returns the places of the local minima of a function between 0 and 1: of a plateau one, within an interval of
-     * where it begins.
+     * Returns the places of the local minima and maxima of a function between 0 and 1: of a plateau one, within an
+     * interval of where it begins.
      *
      * @param  callable(float): float  $value
      * @param  int  $intervals  in which it is sampled first; two minima should not be nearer than two of them
      * @return list<float> ascending, the ends not among them
      */
-    public static function minima(callable $value, int $intervals): array
+    public static function extremes(callable $value, int $intervals): array
     {
         $values = array_map(static fn (int $i): float => $value($i / $intervals), range(0, $intervals));
-        $minima = [];
+        $extremes = [];
         for ($i = 1; $i < $intervals; $i++) {
-            if ($values[$i] < $values[$i - 1] && $values[$i] <= $values[$i + 1]) {
-                [$minima[]] = self::least(
-                    $value, ($i - 1) / $intervals, ($i + 1) / $intervals, self::REFINEMENTS,
-                );
+            foreach ([1.0, -1.0] as $sign) {
+                if ($sign * $values[$i] < $sign * $values[$i - 1] && $sign * $values[$i] <= $sign * $values[$i + 1]) {
+                    [$extremes[]] = self::least(
+                        static fn (float $at): float => $sign * $value($at),
+                        ($i - 1) / $intervals,
+                        ($i + 1) / $intervals,
+                        self::REFINEMENTS,
+                    );
+                }
             }
         }
 
-        return $minima;
+        return $extremes;
     }
 
     /** Returns the number of steps after which no more than so much of an interval is left to look at. */

@@ -172,13 +172,7 @@ final class Sweep
 
                 return ($across === null ? $way : $way->minus($across->times($across->dot($way))))->length();
             };
-            array_push(
-                $parts,
-                ...GoldenSection::minima($distance, self::SCANNED_POSITIONS),
-                ...GoldenSection::minima(
-                    static fn (float $part): float => -$distance($part), self::SCANNED_POSITIONS,
-                ),
-            );
+            array_push($parts, ...GoldenSection::extremes($distance, self::SCANNED_POSITIONS));
         }
         sort($parts);
 

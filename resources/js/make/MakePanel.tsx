@@ -52,6 +52,7 @@ export function MakePanel() {
   const tube = solved?.spools.length === 0 ? solved : spool;
   const joined = state.job.bodies?.find(({ runs }) => id !== undefined && runs.includes(id));
   const cuts = (spool ?? solved)?.cut_list ?? null;
+  const hasBends = ((spool ?? solved)?.bends.length ?? 0) > 0;
   // The block of the channel that is picked, or the one that is picked itself.
   const block = blocksOf(items('fittings'), items('surroundings')).find(
     (one) =>
@@ -100,10 +101,10 @@ export function MakePanel() {
           {!isPart ? null : cuts === null ? (
             <>
               <Section
-                title={solved.bent ? 'Bend table' : solved.bends.length > 0 ? 'Lengths and bends' : 'Cut length'}
+                title={solved.bent ? 'Bend table' : hasBends ? 'Lengths and bends' : 'Cut length'}
                 tools={<Takeaway path={files.bends(state.id, run.id, mark)} label="bend table" />}
               >
-                {solved.bent || (spool ?? solved).bends.length > 0 ? (
+                {solved.bent || hasBends ? (
                   <BendTable run={run} table={spool ?? solved} />
                 ) : (
                   <CutLength of={spool ?? solved} />

@@ -37,8 +37,7 @@ export function placeLabels(wanted: Wanted[], left: number, right: number): (Lab
   let free = Number.NEGATIVE_INFINITY;
   return seen.map((piece, index) => {
     const next = seen.slice(index + 1).find(({ texts }) => texts.length > 0);
-    const shortest = next?.texts.at(-1);
-    const taken = next === undefined || shortest === undefined ? Number.POSITIVE_INFINITY : place(next, shortest).start;
+    const taken = next === undefined ? Number.POSITIVE_INFINITY : place(next, next.texts.at(-1) ?? '').start;
     for (const [number, text] of piece.texts.entries()) {
       const { start, at, end } = place(piece, text);
       if (start >= free && (end + GAP <= taken || number === piece.texts.length - 1)) {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 use Tests\Blocks;
 use Tests\Jobs;
 
-/** Whether a solution says that a run of a kind of stock, with a right angle in it, is bent on a bender. */
 it('says of which stock a run is bent on a bender', function (string $kind, array $section, bool $isBent): void {
     $file = Jobs::file([['at' => [0, 0, 200]]], ['at' => [300, 0, 200]], ['section' => $section]);
     $file->stock[0]->kind = $kind;

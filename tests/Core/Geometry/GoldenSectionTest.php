@@ -41,24 +41,30 @@ it('asks for the value once a step', function (): void {
     expect($asked)->toBe(13);
 });
 
-it('finds the local minima between 0 and 1', function (Closure $value, array $minima): void {
-    expect(GoldenSection::minima($value, 100))->toEqualWithDelta($minima, 1e-7);
+it('finds the local minima and maxima between 0 and 1', function (Closure $value, array $extremes): void {
+    expect(GoldenSection::extremes($value, 100))->toEqualWithDelta($extremes, 1e-7);
 })->with([
-    // cos 7x is least where 7x is π.
-    'one' => [static fn (float $x): float => cos(7 * $x), [M_PI / 7]],
-    'two' => [static fn (float $x): float => cos(12 * $x), [M_PI / 12, 3 * M_PI / 12]],
+    // cos 5x is least where 5x is π, and not greatest again before 2π.
+    'one least' => [static fn (float $x): float => cos(5 * $x), [M_PI / 5]],
+    'one greatest' => [static fn (float $x): float => sin(3 * $x), [M_PI / 6]],
+    'both in turn' => [static fn (float $x): float => cos(12 * $x), [M_PI / 12, 2 * M_PI / 12, 3 * M_PI / 12]],
+    // Between two corners the greatest is half way.
     'corners' => [
-        static fn (float $x): float => min(abs($x - 0.123), abs($x - 0.777), abs($x - 0.995)), [0.123, 0.777, 0.995],
+        static fn (float $x): float => min(abs($x - 0.123), abs($x - 0.777), abs($x - 0.995)),
+        [0.123, 0.45, 0.777, 0.886, 0.995],
     ],
-    'just within the ends' => [static fn (float $x): float => min(abs($x - 0.01), abs($x - 0.99)), [0.01, 0.99]],
+    'just within the ends' => [static fn (float $x): float => min(abs($x - 0.01), abs($x - 0.99)), [0.01, 0.5, 0.99]],
     'of what falls all the way none' => [static fn (float $x): float => -$x, []],
     'of what rises all the way none' => [static fn (float $x): float => $x, []],
     'of what is the same everywhere none' => [static fn (float $x): float => 3.0, []],
 ]);
 
 it('finds a plateau once, where it begins', function (): void {
-    $minima = GoldenSection::minima(static fn (float $x): float => max(0.0, 0.4 - $x, $x - 0.6), 100);
-    expect($minima)->toHaveCount(1)->and($minima[0])->toEqualWithDelta(0.4, 0.011);
+    $plateau = static fn (float $x): float => max(0.0, 0.4 - $x, $x - 0.6);
+    foreach ([$plateau, static fn (float $x): float => -$plateau($x)] as $value) {
+        $extremes = GoldenSection::extremes($value, 100);
+        expect($extremes)->toHaveCount(1)->and($extremes[0])->toEqualWithDelta(0.4, 0.011);
+    }
 });
 
 it('tells how far boxes are apart: by faces, edges and corners', function (array $at, float $distance): void {

@@ -28,6 +28,9 @@ use stdClass;
 /** A run as the designer described it. */
 final readonly class Run
 {
+    /** Steps of a movement at which is looked what stands near the ends. */
+    private const STEPS_OF_MOVEMENT = 16;
+
     /**
      * @param  Bodies  $around  what it must not come near while it moves; empty for one that does not move
      * @param  stdClass  $source  the run as it stands in the file; never changed
@@ -138,16 +141,19 @@ final readonly class Run
             $site->fittings,
             static fn (Fitting $one): bool => $one->movement === null && ! in_array($one->id, $holding, true),
         );
-        $around = (new Bodies($site->surroundings, $fittings))->near(
-            array_map(fn (float $part): array => [$this->from->moved($part)->at, $this->to->moved($part)->at], [
-                0.0,
-                0.25,
-                0.5,
-                0.75,
-                1.0,
-            ]),
-            $this->reach(),
+        $ends = array_map(
+            fn (int $step): array => [
+                $this->from->moved($step / self::STEPS_OF_MOVEMENT)->at,
+                $this->to->moved($step / self::STEPS_OF_MOVEMENT)->at,
+            ],
+            range(0, self::STEPS_OF_MOVEMENT),
         );
+        // Between two positions each end is nearer to one of them than they are apart.
+        $apart = max(array_map(
+            static fn (array $one, array $next): float => $one[0]->distanceTo($next[0]) + $one[1]->distanceTo($next[1]),
+            array_slice($ends, 0, -1), array_slice($ends, 1),
+        ));
+        $around = (new Bodies($site->surroundings, $fittings))->near($ends, $this->reach() + $apart);
 
         return new self(
             $this->id,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bowline\Routing\Flexible;
 
+use Bowline\Geometry\FalsePosition;
+use Bowline\Geometry\GoldenSection;
 use Bowline\Routing\LengthFound;
 
 /**
@@ -22,8 +24,6 @@ final class FlowLength
     private const FARTHEST = 2e4;
 
     private const LENGTH_ACCURACY = 1e-7;
-
-    private const GOLDEN = 0.6180339887498949;
 
     /** @param  callable(float): float  $length  of the run, by how far the points have moved */
     public static function find(callable $length, float $target): LengthFound
@@ -64,13 +64,14 @@ final class FlowLength
     private static function nearest(callable $excess, array $about): array
     {
         $wide = max(self::FIRST, abs($about[0]) * self::GROWTH);
-        [$low, $high] = [$about[0] - $wide, $about[0] + $wide];
-        while ($high - $low > self::NEAREST_ACCURACY) {
-            [$one, $other] = [$high - self::GOLDEN * ($high - $low), $low + self::GOLDEN * ($high - $low)];
-            [$low, $high] = abs($excess($one)) < abs($excess($other)) ? [$low, $other] : [$one, $high];
-        }
+        [$at] = GoldenSection::least(
+            static fn (float $move): float => abs($excess($move)),
+            $about[0] - $wide,
+            $about[0] + $wide,
+            GoldenSection::steps(2 * $wide, self::NEAREST_ACCURACY),
+        );
 
-        return [($low + $high) / 2, $excess(($low + $high) / 2)];
+        return [$at, $excess($at)];
     }
 
     /**
@@ -80,17 +81,6 @@ final class FlowLength
      */
     private static function root(callable $excess, array $one, array $other): float
     {
-        while (abs($other[0] - $one[0]) > self::LENGTH_ACCURACY) {
-            // Zero of the chord, kept away from the ends of the bracket.
-            $part = max(0.05, min(0.95, $one[1] / ($one[1] - $other[1])));
-            $at = $one[0] + ($other[0] - $one[0]) * $part;
-            $middle = [$at, $excess($at)];
-            if ($middle[1] === 0.0) {
-                return $at;
-            }
-            [$one, $other] = $middle[1] * $one[1] > 0.0 ? [$middle, $other] : [$one, $middle];
-        }
-
-        return ($one[0] + $other[0]) / 2;
+        return array_sum(FalsePosition::narrowed($excess, ...$one, ...$other, width: self::LENGTH_ACCURACY)) / 2;
     }
 }

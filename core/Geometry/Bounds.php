@@ -63,6 +63,14 @@ final readonly class Bounds
         );
     }
 
+    /** Returns how far another box reaches beyond it on any side, mm; 0 where it lies within. */
+    public function exceededBy(self $other): float
+    {
+        return max(
+            0.0, ...$this->low->minus($other->low)->toArray(), ...$other->high->minus($this->high)->toArray(),
+        );
+    }
+
     /** Returns how far a point is off it, mm; 0 within. */
     public function distanceTo(Vector $point): float
     {

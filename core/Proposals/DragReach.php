@@ -18,6 +18,9 @@ use Closure;
 /** Where a drag goes: what is within reach of it is read once, from where it rests to where it is wished to be. */
 final class DragReach
 {
+    /** Shares of a drag at which a thing that is turned may stand outside of where it rests and where it is wished. */
+    private const ON_THE_WAY = [0.25, 0.5, 0.75];
+
     private ?NearLimit $limit = null;
 
     /** @var Closure(Bounds, list<LaidRun>): NearLimit */
@@ -32,12 +35,14 @@ final class DragReach
      * @param  list<LaidRun>  $rest  the runs that move, as they lie at rest
      * @param  callable(float): Site  $siteAt  for an amount
      * @param  ItemRef|null  $thing  what is dragged, where that is no run
+     * @param  bool  $isTurned  whether it is turned
      */
     public function __construct(
         callable $near,
         private readonly array $rest,
         callable $siteAt,
         private readonly ?ItemRef $thing = null,
+        private readonly bool $isTurned = false,
     ) {
         $this->near = $near(...);
         $this->siteAt = $siteAt(...);
@@ -82,16 +87,29 @@ final class DragReach
     /** @param  list<LaidRun>  $laid */
     private function limitTo(array $laid, float $amount): ?NearLimit
     {
-        $things = array_map(RunThing::of(...), [...$this->rest, ...$laid]);
-        foreach ([0.0, $amount] as $at) {
-            array_push($things, ...$this->thing === null ? [] : SolidThing::of($this->thing, ($this->siteAt)($at)));
-        }
         $boxes = array_values(array_map(
-            static fn (Thing $one): Bounds => $one->bounds(), array_filter($things),
+            static fn (Thing $one): Bounds => $one->bounds(),
+            array_filter([...array_map(RunThing::of(...), $this->rest), ...array_map(RunThing::of(...), $laid)]),
         ));
+        $ends = [...$this->thingAt(0.0), ...$this->thingAt($amount)];
+        $bulge = 0.0;
+        foreach ($this->isTurned && $ends !== [] ? self::ON_THE_WAY : [] as $share) {
+            foreach ($this->thingAt($share * $amount) as $box) {
+                $bulge = max($bulge, Bounds::around($ends)->exceededBy($box));
+            }
+        }
+        array_push($boxes, ...$ends);
 
-        return $boxes === [] ? null : ($this->near)(array_reduce(
-            $boxes, static fn (Bounds $all, Bounds $one): Bounds => $all->with($one), $boxes[0],
-        ), $this->rest);
+        // Runs that hang on the thing go with it.
+        return $boxes === [] ? null : ($this->near)(Bounds::around($boxes)->grown($bulge), $this->rest);
+    }
+
+    /** @return list<Bounds> that hold what is dragged, at an amount */
+    private function thingAt(float $amount): array
+    {
+        return $this->thing === null ? [] : array_map(
+            static fn (SolidThing $one): Bounds => $one->bounds(),
+            SolidThing::of($this->thing, ($this->siteAt)($amount)),
+        );
     }
 }

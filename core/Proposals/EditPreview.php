@@ -154,6 +154,7 @@ final readonly class EditPreview
             $near, DragReach::laid($before),
             static fn (float $amount): Site => ($amount === $wish ? $there : $read($amount))->site,
             ItemRef::of($list, (new Node($item))->get('id')->text()),
+            $turns,
         );
         $hold = $step === null ? Hold::free($wish, $solve($wish)) : Hold::towards(
             $solve, $before, 0.0, $wish, $step, $drag === null ? null : $drag->passed(...),

@@ -14,14 +14,16 @@ use Bowline\Routing\MovedShapes;
  */
 function movedThrough(array $heights, array $jumps = []): MovedShapes
 {
-    return new MovedShapes(array_map(static fn (string $part, float $height): MovedShape => new MovedShape(
+    $shapes = array_map(static fn (string $part, float $height): MovedShape => new MovedShape(
         (float) $part,
         [Vector::zero(), new Vector(100.0, 0.0, $height), new Vector(200.0, 0.0, 0.0)],
         [new Vector(1.0, 0.0, 0.0), (new Vector(1.0, 0.0, $height / 100))->unit(), new Vector(1.0, 0.0, 0.0)],
         200.0 + $height,
         500.0 - $height,
         in_array($part, $jumps, true),
-    ), array_map(strval(...), array_keys($heights)), array_values($heights)));
+    ), array_map(strval(...), array_keys($heights)), array_values($heights));
+
+    return new MovedShapes($shapes === [] ? throw new LogicException : $shapes);
 }
 
 /** @return array<string, float> a function of the position at each of some positions */
@@ -32,7 +34,9 @@ function heights(Closure $of, float ...$parts): array
 
 $cubic = static fn (float $part): float => 40 * $part ** 3 - 25 * $part ** 2 + 30 * $part - 7;
 
-it('goes through any cubic course exactly, from four positions', function (array $parts, float $part) use ($cubic): void {
+it('goes through any cubic course exactly, from four positions', function (
+    array $parts, float $part,
+) use ($cubic): void {
     $curve = movedThrough(heights($cubic, ...$parts))->at($part);
     expect($curve->points[1]->z)->toEqualWithDelta($cubic($part), 1e-12)
         ->and($curve->points[1]->x)->toEqualWithDelta(100, 1e-12)
@@ -98,7 +102,7 @@ it('does not go through what lies beyond a jump', function (float $part, float $
     'well behind it' => [0.9, 68.0],
 ]);
 
-it('bends as tightly as the tightest that it goes through, and goes on in unit directions', function () use ($cubic): void {
+it('bends as tightly as the tightest that it goes through', function () use ($cubic): void {
     $curve = movedThrough(heights($cubic, 0.0, 0.1, 0.3, 0.4, 0.6, 0.9, 1.0))->at(0.5);
     // 500 less the greatest height of those at 0.3 to 0.9.
     expect($curve->least)->toEqualWithDelta(500 - $cubic(0.9), 1e-12)
@@ -110,7 +114,8 @@ it('bends as tightly as the tightest that it goes through, and goes on in unit d
 
 it('is straight where all that it goes through are', function (): void {
     $straight = static fn (float $part): MovedShape => new MovedShape(
-        $part, [Vector::zero(), new Vector(100.0, 0.0, 0.0)], array_fill(0, 2, new Vector(1.0, 0.0, 0.0)), 100.0, INF, false,
+        $part, [Vector::zero(), new Vector(100.0, 0.0, 0.0)], array_fill(0, 2, new Vector(1.0, 0.0, 0.0)),
+        100.0, INF, false,
     );
     expect((new MovedShapes([$straight(0.0), $straight(1.0)]))->at(0.5)->curvature)->toBe([0.0, 0.0]);
 });

@@ -66,7 +66,9 @@ function refusal(stdClass $file): array
 it('says what is wrong with a winding, and where', function (array $told, string $pointer, string $words): void {
     expect(refusal(besideTube(winding($told))))->toBe(["/runs/1/route$pointer", $words]);
 })->with([
-    'begins before the host' => [['pitch' => 40, 'from_length' => -1], '/from_length', 'where it begins must not be negative'],
+    'begins before the host' => [
+        ['pitch' => 40, 'from_length' => -1], '/from_length', 'where it begins must not be negative',
+    ],
     'ends where it begins' => [
         ['pitch' => 40, 'to_length' => 50], '/to_length', 'it must end farther along the host than it begins',
     ],
@@ -140,10 +142,18 @@ it('says what is wrong with a line that hangs, springs or lies, and where', func
         ['kind' => 'flow', 'points' => [['at' => [50, 200, 0], 'pull' => 1]]], '/points/0/pull',
         'a pull needs the direction that pulls, “along”',
     ],
-    'no pull at its start' => [['kind' => 'flow', 'points' => [], 'start_pull' => 0], '/start_pull', 'the pull must be more than 0'],
-    'no pull at its end' => [['kind' => 'flow', 'points' => [], 'end_pull' => -1], '/end_pull', 'the pull must be more than 0'],
-    'no knot at its start' => [['kind' => 'flow', 'points' => [], 'start_knot' => 0], '/start_knot', 'the knot must be more than 0'],
-    'no knot at its end' => [['kind' => 'flow', 'points' => [], 'end_knot' => 0], '/end_knot', 'the knot must be more than 0'],
+    'no pull at its start' => [
+        ['kind' => 'flow', 'points' => [], 'start_pull' => 0], '/start_pull', 'the pull must be more than 0',
+    ],
+    'no pull at its end' => [
+        ['kind' => 'flow', 'points' => [], 'end_pull' => -1], '/end_pull', 'the pull must be more than 0',
+    ],
+    'no knot at its start' => [
+        ['kind' => 'flow', 'points' => [], 'start_knot' => 0], '/start_knot', 'the knot must be more than 0',
+    ],
+    'no knot at its end' => [
+        ['kind' => 'flow', 'points' => [], 'end_knot' => 0], '/end_knot', 'the knot must be more than 0',
+    ],
     'no such kind' => [['kind' => 'jump'], '/kind', '“jump” is no kind of route that Bowline knows'],
 ]);
 
@@ -161,12 +171,15 @@ it('says what is wrong with a run, and where', function (array $run, string $poi
         '/route/like', 'a run that follows another has no stops of its own',
     ],
     'follows none' => [
-        lineOf(['kind' => 'corners', 'stops' => [], 'like' => ['run' => 'none', 'offset' => [0, 100, 0]]]), '/route/like',
-        'there is no run “none”',
+        lineOf(['kind' => 'corners', 'stops' => [], 'like' => ['run' => 'none', 'offset' => [0, 100, 0]]]),
+        '/route/like', 'there is no run “none”',
     ],
     'goes on in another stock without a leg' => [
         lineOf(['kind' => 'hang', 'length' => 500], [
-            'joints' => [['kind' => 'weld', 'at' => ['length' => 100]], ['kind' => 'weld', 'at' => ['leg' => 1, 'from_start' => 200], 'stock' => 'tube']],
+            'joints' => [
+                ['kind' => 'weld', 'at' => ['length' => 100]],
+                ['kind' => 'weld', 'at' => ['leg' => 1, 'from_start' => 200], 'stock' => 'tube'],
+            ],
         ]),
         '/joints/1/stock', 'a run goes on in another stock on its legs, and this one has none',
     ],

@@ -72,7 +72,8 @@ it('leaves out what it cannot come near', function (array $box): void {
 
 it('finds what it hits half way of a long ride', function (): void {
     // Its lowest point is 94 to 112 below its ends, and a bar stands there at a third of the way.
-    $movement = Jobs::written(ridingHose(['to' => ['at' => [8000, 0, 0]]], [0, 0, 0], [[2750.0, 0.0, -100.0]]))['movement'];
+    $file = ridingHose(['to' => ['at' => [8000, 0, 0]]], [0, 0, 0], [[2750.0, 0.0, -100.0]]);
+    $movement = Jobs::written($file)['movement'];
     expect($movement['positions'][$movement['nearest']]['nearest'])
         ->toMatchArray(['id' => 'box0'])
         ->and($movement['positions'][$movement['nearest']]['nearest']['distance'])->toBeLessThan(0.0);

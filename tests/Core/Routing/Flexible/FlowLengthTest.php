@@ -19,7 +19,9 @@ it('finds the move that gives a length, the nearest there is', function (
     // A string of 600 over 400, drawn to either side: √(200² + m²) twice.
     'either way' => [fn (float $move): float => 2 * sqrt(4e4 + $move ** 2), 500.0, 150.0],
     'nearer on the other side' => [fn (float $move): float => 2 * sqrt(4e4 + ($move + 100) ** 2), 500.0, 50.0],
-    'beyond where it is shortest' => [fn (float $move): float => 2 * sqrt(4e4 + ($move + 100) ** 2), 420.0, sqrt(210 ** 2 - 4e4) - 100],
+    'beyond where it is shortest' => [
+        fn (float $move): float => 2 * sqrt(4e4 + ($move + 100) ** 2), 420.0, sqrt(210 ** 2 - 4e4) - 100,
+    ],
     'far off' => [fn (float $move): float => 100 + $move, 15_100.0, 15_000.0],
     // Between 1 and 1.35 it is a millionth too short.
     'between two steps' => [fn (float $move): float => 100 + ($move - 1.2) ** 2 - 1e-6, 100.0, 1.199],

@@ -214,9 +214,12 @@ final class Arrangement implements DrawingKind
             array_map($add, $body->mesh->vertices);
         }
         foreach ($this->runs as $run) {
-            array_map($add, array_map(
-                static fn (int $i): Vector => $run->path->pointAt($run->length() * $i / 60), range(0, 60),
-            ));
+            $half = $run->run->stock->section->outsideDiameter / 2;
+            foreach (range(0, 60) as $i) {
+                [$x, $y] = $projection->flat($run->path->pointAt($run->length() * $i / 60));
+                array_push($xs, $x - $half, $x + $half);
+                array_push($ys, $y - $half, $y + $half);
+            }
         }
 
         return $xs === [] || $ys === []

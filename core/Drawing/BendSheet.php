@@ -27,8 +27,8 @@ use Bowline\Job\Words;
 use Bowline\Solving\SolvedRun;
 
 /**
- * The sheet by which the shop bends a run, or a spool of it: dimensioned views, the tube laid straight, bend table and
- * corners. What has no room beside the views follows on further sheets, then the tape at full size where it is wanted.
+ * The sheet by which the shop bends a run, or a spool of it, or cuts what is not bent: dimensioned views, the tube laid
+ * straight, bend table and corners. What has no room beside the views follows on further sheets, then the tape at full size where it is wanted.
  */
 final class BendSheet implements DrawingKind
 {
@@ -64,7 +64,7 @@ final class BendSheet implements DrawingKind
         $this->units = $laid->run->units;
         $this->metrics = new TextMetrics;
         $this->cuts = CutList::of($laid);
-        $this->straight = $this->cuts === null ? StraightTube::of($solved->bendTable, $this->units) : null;
+        $this->straight = self::isOfBends($solved) ? StraightTube::of($solved->bendTable, $this->units) : null;
         $able = array_values(array_filter(
             Benders::of($job), static fn (Bender $bender): bool => BenderCheck::of($bender, $laid)->canBend(),
         ));
@@ -79,6 +79,17 @@ final class BendSheet implements DrawingKind
     public static function title(): string
     {
         return 'Bend sheet';
+    }
+
+    /** Returns what it is called for a run: a cut sheet where nothing is bent on a bender, or elbows are cut between. */
+    public static function titleOf(SolvedRun $solved): string
+    {
+        return self::isOfBends($solved) ? self::title() : 'Cut sheet';
+    }
+
+    private static function isOfBends(SolvedRun $solved): bool
+    {
+        return $solved->laid->run->isBent() && CutList::of($solved->laid) === null;
     }
 
     public static function isOfRun(): bool
@@ -130,7 +141,7 @@ final class BendSheet implements DrawingKind
 
     private function name(): string
     {
-        return 'Bend sheet '.$this->solved->laid->run->name;
+        return self::titleOf($this->solved).' '.$this->solved->laid->run->name;
     }
 
     private function titleBlock(): TitleBlock
@@ -139,7 +150,7 @@ final class BendSheet implements DrawingKind
         $whole = $this->solved->laid->part->run ?? $this->solved->laid;
 
         return new TitleBlock(
-            $this->settings, $this->cuts === null ? 'Bend sheet' : 'Cut sheet', $run->name, $run->stock->name,
+            $this->settings, self::titleOf($this->solved), $run->name, $run->stock->name,
             $this->job->name, $this->date, $this->units, implode(' / ', array_filter([
                 'BOWLINE', $whole->run->id, $run->id === $whole->run->id ? '' : $run->id,
                 $this->settings->revision === '' ? '' : 'revision '.$this->settings->revision, $this->job->name,
@@ -191,7 +202,7 @@ final class BendSheet implements DrawingKind
     /** @param  list<Table>  $tables  side by side */
     private function heightOf(array $tables): float
     {
-        return max(0.0, ...array_map(static fn (Table $table): float => $table->height(), $tables));
+        return max([0.0, ...array_map(static fn (Table $table): float => $table->height(), $tables)]);
     }
 
     /** What the tube is, and how it is bent, in two rows. */
@@ -204,14 +215,16 @@ final class BendSheet implements DrawingKind
             [
                 [0.16, 'Cut length', $this->units->say($table->cutLength)],
                 [0.16, 'Centre line', $this->units->say($table->length)],
-                [0.12, 'Bends', (string) count($table->rows)],
+                [0.12, 'Bends', $table->rows === [] ? 'none' : (string) count($table->rows)],
                 [0.14, 'Mass', Words::number($this->solved->mass(), 3).' kg'],
                 [0.42, 'Finished part', $this->settings->partTolerances->words($this->units)],
             ],
             [
                 [1 / 3, 'Left on for trimming', $this->trims($run->from->trim, $run->to->trim)],
                 [1 / 3, 'State', [
-                    'good' => 'good', 'warning' => 'has warnings', 'violation' => 'NOT TO BE BENT: has violations',
+                    'good' => 'good', 'warning' => 'has warnings', 'violation' => self::isOfBends($this->solved)
+                        ? 'NOT TO BE BENT: has violations'
+                        : 'NOT TO BE MADE: has violations',
                 ][$this->solved->status()]],
                 ...$this->straight === null ? [] : [[1 / 3, 'Bent on', $this->bender === null
                     ? 'no bender at hand takes it as it is'
@@ -250,14 +263,19 @@ final class BendSheet implements DrawingKind
         return $canvas->plan($this->name());
     }
 
-    /** @return non-empty-list<Table> */
+    /** @return list<Table> */
     private function tables(): array
     {
-        $corners = $this->corners();
-
-        return [
-            $this->cuts === null ? $this->bends() : $this->cuts($this->cuts), ...$corners === null ? [] : [$corners],
-        ];
+        return array_values(array_filter([
+            match (true) {
+                $this->cuts !== null => $this->cuts($this->cuts),
+                self::isOfBends($this->solved) => $this->bends(),
+                $this->solved->bendTable->rows !== [] => $this->turns(),
+                // The cut length stands over the views.
+                default => null,
+            },
+            $this->corners(),
+        ]));
     }
 
     private function bends(): Table
@@ -279,6 +297,20 @@ final class BendSheet implements DrawingKind
             'Bend table',
             ['Bend', 'Straight', 'Rotation', 'Angle', 'Set to', 'Radius', 'Die', 'Starts at', 'From end'],
             $rows, [8.0, 14.0, 16.0, 13.0, 13.0, 11.0, 11.0, 14.0, 14.0],
+        );
+    }
+
+    /** The turns of what is cut to length and bends as it is laid. */
+    private function turns(): Table
+    {
+        return new Table(
+            'Turns', ['Turn', 'Straight', 'Angle', 'Radius', 'Starts at', 'From end'],
+            array_map(fn (BendRow $row, int $index): array => [
+                (string) ($index + 1), $this->units->column($row->straight), self::degrees($row->angle),
+                $this->units->column($row->radius), $this->units->column($row->mark),
+                $this->units->column($row->markFromEnd),
+            ], $this->solved->bendTable->rows, array_keys($this->solved->bendTable->rows)),
+            [8.0, 14.0, 13.0, 11.0, 14.0, 14.0],
         );
     }
 

@@ -112,7 +112,7 @@ final class SolutionWriter
         return [
             'id' => $laid->run->id,
             'status' => $solved->status(),
-            'bent' => $laid->run->stock->kind->isBent() && $laid->run->channel === null,
+            'bent' => $laid->run->isBent(),
             'length' => $table->length,
             'cut_length' => $table->cutLength,
             'adjusted_by' => $laid->adjustedBy,

@@ -189,6 +189,12 @@ final readonly class Run
         return 500.0 + ($span === null ? 3 * $this->from->at->distanceTo($this->to->at) : max($span));
     }
 
+    /** Whether it is bent on a bender, and not cut to length to bend as it is laid, or taken out of a block. */
+    public function isBent(): bool
+    {
+        return $this->stock->kind->isBent() && $this->channel === null;
+    }
+
     /** Whether an end of the run is held by something that moves. */
     public function isMoving(): bool
     {

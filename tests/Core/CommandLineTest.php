@@ -199,6 +199,18 @@ it('writes no file in which there is nothing, in any format', function (string $
     expect(strlen($around))->toBeGreaterThan(1000);
 })->with(['step', '3mf', 'glb', 'obj', 'stl']);
 
+it('draws and lists by itself, without the framework', function (array $arguments, string $begins): void {
+    $job = Cases::file('corners-straight');
+    [$exit, $out, $err] = Cases::bowline($arguments[0], $job, ...array_slice($arguments, 1));
+    expect($exit)->toBe(0)->and($err)->toBe('')->and($out)->toStartWith($begins);
+})->with([
+    [['sheet'], '%PDF-'], [['sheet', '--as', 'svg'], '<svg '],
+    [['sheet', '--as', 'dxf', '--tape', 'yes'], "  0\r\nSECTION\r\n"],
+    [['isometric'], '%PDF-'], [['isometric', '--as', 'svg'], '<svg '],
+    [['arrangement'], '%PDF-'], [['arrangement', '--as', 'dxf'], "  0\r\nSECTION\r\n"],
+    [['pack'], '%PDF-'], [['pack', '--of', 'lists'], '%PDF-'], [['list', '--list', 'cutting'], 'stock'],
+]);
+
 it('says of every command what it takes', function (string $command): void {
     $line = 'bowline '.$command::name().match (true) {
         is_subclass_of($command, TwoJobs::class) => ' BEFORE AFTER',

@@ -99,7 +99,7 @@ test('binds drawings and lists into one, stopped half way, and made again', asyn
   const saved = page.waitForEvent('download');
   await save.click();
   expect((await saved).suggestedFilename()).toBe('sea-water-pack.zip');
-  for (const name of [/^Isometrics/, /^Bend sheets/, /^Harnesses/, /^Lists/]) {
+  for (const name of [/^Isometrics/, /^Bend and cut sheets/, /^Harnesses/, /^Lists/]) {
     await dialog.getByRole('checkbox', { name }).uncheck();
   }
   await expect(dialog.getByRole('button', { name: 'Make it again' })).toBeDisabled();

@@ -51,17 +51,24 @@ final readonly class JobDocuments
         $all = [];
         $is = static fn (string $kind): bool => in_array($kind, $kinds, true);
         if ($is('arrangement') && $this->runs !== []) {
-            $all[] = $this->drawing(Arrangement::class, $this->job->name, 'arrangement', $this->runs);
+            $all[] = $this->drawing(
+                Arrangement::class, Arrangement::title().': '.$this->job->name, 'arrangement', $this->runs,
+            );
         }
         foreach ($this->made() as $run) {
             $said = $run->laid->run;
             if ($is('isometric') && $run->laid->legs !== []
                 && in_array($said->stock->kind, [StockKind::Tube, StockKind::Pipe], true)) {
-                $all[] = $this->drawing(PipeIsometric::class, $said->name, $said->id.'-isometric', [$run]);
+                $all[] = $this->drawing(
+                    PipeIsometric::class, PipeIsometric::title().': '.$said->name, $said->id.'-isometric', [$run],
+                );
             }
             foreach ($is('bend-sheet') ? self::spools($run) : [] as $spool) {
                 $one = $spool->laid->run;
-                $all[] = $this->drawing(BendSheet::class, $one->name, $one->id.'-bend-sheet', [$spool]);
+                $title = BendSheet::titleOf($spool);
+                $all[] = $this->drawing(
+                    BendSheet::class, $title.': '.$one->name, $one->id.'-'.str_replace(' ', '-', strtolower($title)), [$spool],
+                );
             }
         }
 
@@ -120,10 +127,10 @@ final readonly class JobDocuments
      * @param  class-string<DrawingKind>  $kind
      * @param  list<SolvedRun>  $runs
      */
-    private function drawing(string $kind, string $of, string $name, array $runs): Document
+    private function drawing(string $kind, string $title, string $name, array $runs): Document
     {
         return new Document(
-            $kind::word(), $name, $kind::title().': '.$of,
+            $kind::word(), $name, $title,
             fn (): array => $kind::pages(new DrawingQuestion($this->job, $runs, null, $this->date))->all(),
         );
     }

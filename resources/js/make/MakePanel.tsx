@@ -146,7 +146,7 @@ export function MakePanel() {
             </Section>
           )}
           {solved.bent && cuts === null && <MachineTable run={run} spool={mark} />}
-          {isPart && <BendSheetSection run={run} spool={mark} />}
+          {isPart && <BendSheetSection run={run} spool={mark} isOfBends={solved.bent && cuts === null} />}
           <AlongIt solved={solved} />
           {joined !== undefined && (
             <Section title={`One body: ${joined.name ?? joined.id}`}>

@@ -13,7 +13,7 @@ type Kind = NewPack['kinds'][number];
 const KINDS: readonly (readonly [Kind, string, string])[] = [
   ['arrangement', 'Arrangement', 'the whole job from four sides'],
   ['isometric', 'Isometrics', 'one for each pipe and tube with corners'],
-  ['bend-sheet', 'Bend sheets', 'one for each spool'],
+  ['bend-sheet', 'Bend and cut sheets', 'one for each spool, hose and cable'],
   ['harness', 'Harnesses', 'the board of each at full size, and its lists'],
   ['lists', 'Lists', 'materials, cuts, welds, supports, valves, hoses: those that have something in them'],
 ];

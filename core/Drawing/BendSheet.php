@@ -28,7 +28,8 @@ use Bowline\Solving\SolvedRun;
 
 /**
  * The sheet by which the shop bends a run, or a spool of it, or cuts what is not bent: dimensioned views, the tube laid
- * straight, bend table and corners. What has no room beside the views follows on further sheets, then the tape at full size where it is wanted.
+ * straight, bend table and corners. What has no room beside the views follows on further sheets, then the tape at full
+ * size where it is wanted.
  */
 final class BendSheet implements DrawingKind
 {
@@ -81,7 +82,7 @@ final class BendSheet implements DrawingKind
         return 'Bend sheet';
     }
 
-    /** Returns what it is called for a run: a cut sheet where nothing is bent on a bender, or elbows are cut between. */
+    /** Returns what it is called for a run: a cut sheet of what is not bent on a bender, or is made with elbows. */
     public static function titleOf(SolvedRun $solved): string
     {
         return self::isOfBends($solved) ? self::title() : 'Cut sheet';

@@ -67,7 +67,8 @@ final readonly class JobDocuments
                 $one = $spool->laid->run;
                 $title = BendSheet::titleOf($spool);
                 $all[] = $this->drawing(
-                    BendSheet::class, $title.': '.$one->name, $one->id.'-'.str_replace(' ', '-', strtolower($title)), [$spool],
+                    BendSheet::class, $title.': '.$one->name,
+                    $one->id.'-'.str_replace(' ', '-', strtolower($title)), [$spool],
                 );
             }
         }

@@ -23,7 +23,7 @@ function sheetJob(string $kind, array $more = []): Job
 }
 
 /** @return list<string> */
-function wordsOn(Plan $page): array
+function textsOn(Plan $page): array
 {
     return array_map(static fn (PlanText $one): string => $one->text, Sheets::texts($page));
 }
@@ -34,7 +34,7 @@ it('is a bend sheet of what is bent on a bender, and a cut sheet of all else', f
     $job = sheetJob($kind, $more);
     [$page] = Sheets::bend($job);
     $documents = (new JobDocuments($job, (new Solver($job))->all(), [], '2026-11-30'))->of(['bend-sheet']);
-    expect(wordsOn($page))->toContain("$title: run", ...$has)->not->toContain(...$hasNot)
+    expect(textsOn($page))->toContain("$title: run", ...$has)->not->toContain(...$hasNot)
         ->and($page->title)->toBe("$title run")
         ->and(array_map(static fn (Document $one): string => $one->title, $documents))->toBe(["$title: run"])
         ->and($documents[0]->name)->toBe('run-'.['Bend sheet' => 'bend-sheet', 'Cut sheet' => 'cut-sheet'][$title]);
@@ -52,9 +52,9 @@ it('is a bend sheet of what is bent on a bender, and a cut sheet of all else', f
     ],
 ]);
 
-it('says of what is wrong whether it is not to be bent or not to be made', function (string $kind, string $words): void {
+it('says whether what is wrong is not to be bent or not to be made', function (string $kind, string $words): void {
     // R 30 where 40 is the least.
-    expect(wordsOn(Sheets::bend(sheetJob($kind, ['stock.min_radius' => 40]))[0]))->toContain($words);
+    expect(textsOn(Sheets::bend(sheetJob($kind, ['stock.min_radius' => 40]))[0]))->toContain($words);
 })->with([
     ['tube', 'NOT TO BE BENT: has violations'],
     ['hose', 'NOT TO BE MADE: has violations'],
@@ -64,7 +64,7 @@ it('arranges one straight tube, seen along itself too', function (string $view, 
     $job = Job::read(Jobs::file([], ['at' => $to]));
     $page = Arrangement::pages(new DrawingQuestion($job, (new Solver($job))->all(), null, '', false, $view))->at(0);
     // Its name stands at it, and what is drawn of it is on the sheet.
-    expect(wordsOn($page))->toContain('run')->and(count($page->shapes))->toBeGreaterThan(20);
+    expect(textsOn($page))->toContain('run')->and(count($page->shapes))->toBeGreaterThan(20);
 })->with([
     'from above, up' => ['above', [0, 0, 400]],
     'from above, aside' => ['above', [0, 300, 50]],

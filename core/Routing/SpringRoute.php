@@ -197,10 +197,7 @@ final readonly class SpringRoute implements FollowsShape, Route
 
     public function shortage(LaidRun $laid): ?array
     {
-        $shortage = $this->gates->shortage($laid->run, $this->length);
-        $leads = $this->spanned($laid->run)[1];
-
-        return $shortage === null ? null : [$shortage[0] - $leads, $shortage[1] - $leads];
+        return $this->gates->shortage($laid->run, $this->length);
     }
 
     private function free(Run $run): float

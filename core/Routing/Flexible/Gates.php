@@ -123,20 +123,33 @@ final readonly class Gates
     }
 
     /**
-     * Returns the first span that is too short.
+     * Returns the first span that is too short by the length that it is told, or the whole run where spans that share
+     * what is left are.
      *
      * @param  float  $length  of the whole run, mm
-     * @return array{float, float}|null its length and the distance it must exceed; null when all spans reach
+     * @return array{float, float}|null its length and the distance it must exceed, both without leads; null when all
+     *     spans reach
      */
     public function shortage(Run $run, float $length): ?array
     {
         $distances = $this->distances($run);
-        foreach ($this->shared($run, $length) as $index => $span) {
-            if ($span <= $distances[$index] + Tolerance::NOTHING) {
-                return $this->spans[$index] === null
-                    ? [$length, $length - $span + $distances[$index]]
-                    : [$span, $distances[$index]];
+        $spans = $this->shared($run, $length);
+        foreach ($spans as $index => $span) {
+            if ($span > $distances[$index] + Tolerance::NOTHING) {
+                continue;
             }
+            if ($this->spans[$index] !== null) {
+                $leads = $this->leads(...$this->ends($run, $index));
+
+                return [$span - $leads, $distances[$index] - $leads];
+            }
+            // All that share come too short together.
+            $missing = array_sum(array_map(
+                static fn (int $one): float => $distances[$one] - $spans[$one], array_keys($this->spans, null, true),
+            ));
+            $between = $length - $this->leads($run->from, $run->to);
+
+            return [$between, $between + $missing];
         }
 
         return null;
@@ -173,13 +186,17 @@ final readonly class Gates
         for ($index = 0, $count = count($this->gates); $index <= $count; $index++) {
             [$from, $to] = $this->ends($run, $index);
             $distances[] = $this->withLeads
-                ? ($from->leadPoint() ?? $from->at)->distanceTo($to->leadPoint() ?? $to->at) +
-                    ($from->lead ?? 0.0) +
-                    ($to->lead ?? 0.0)
+                ? ($from->leadPoint() ?? $from->at)->distanceTo($to->leadPoint() ?? $to->at) + $this->leads($from, $to)
                 : $from->at->distanceTo($to->at);
         }
 
         return $distances;
+    }
+
+    /** Returns the length of the leads of two ends, mm; 0 where the run has none. */
+    private function leads(RunEnd $from, RunEnd $to): float
+    {
+        return $this->withLeads ? ($from->lead ?? 0.0) + ($to->lead ?? 0.0) : 0.0;
     }
 
     private function inside(): float

@@ -165,6 +165,45 @@ it('gives a span the length that is said of it, and says which does not reach', 
         ->not->toContain('too-short');
 });
 
+it('says how much there is, and how much more than what has to be spanned it would take', function (
+    array $route, array $more, ?array $short,
+): void {
+    $finding = array_filter(
+        Jobs::solve(led($route, $more))->findings, static fn ($one): bool => $one->rule === 'too-short',
+    );
+    expect(array_values(array_map(static fn ($one): array => [$one->measured, $one->required], $finding)))
+        ->toEqualWithDelta($short === null ? [] : [$short], 1e-9);
+})->with(static function () use ($both): array {
+    [$near, $far] = $both;
+    $leads = ['from' => ['at' => [0, 0, 0], 'axis' => '+x', 'lead' => 30], 'to' => [
+        'at' => [1000, 0, 0], 'axis' => '-x', 'lead' => 50,
+    ]];
+
+    return [
+        // 290 + 20 + 380 + 20 + 290.
+        'all spans share' => [['kind' => 'hang', 'length' => 980, 'through' => $both], [], [980, 1000]],
+        'just enough' => [['kind' => 'hang', 'length' => 1000.001, 'through' => $both], [], null],
+        'not quite' => [['kind' => 'hang', 'length' => 1000, 'through' => $both], [], [1000, 1000]],
+        // 500 in the middle leave 560 of 1100 for both others, which span 580.
+        'two spans share what one leaves' => [
+            ['kind' => 'hang', 'length' => 1100, 'through' => [$near, [...$far, 'length' => 500]]], [], [1100, 1120],
+        ],
+        'a span by its own length' => [
+            ['kind' => 'hang', 'length' => 1500, 'through' => [$near, [...$far, 'length' => 370]]], [], [370, 380],
+        ],
+        'the last span by its own length' => [
+            ['kind' => 'hang', 'length' => 1500, 'through' => $both, 'last_span' => 280], [], [280, 290],
+        ],
+        'a hose without its leads' => [['kind' => 'spring', 'length' => 990, 'through' => $both], $leads, [910, 920]],
+        'a span of a hose between clamps' => [
+            ['kind' => 'spring', 'length' => 1500, 'through' => [$near, [...$far, 'length' => 370]]], $leads, [370, 380],
+        ],
+        'a span of a hose with its lead' => [
+            ['kind' => 'spring', 'length' => 1500, 'through' => [[...$near, 'length' => 280], $far]], $leads, [250, 260],
+        ],
+    ];
+});
+
 it('springs straight through a clamp on its axis, and turns as it will in a loose tie', function () use ($both): void {
     $path = Jobs::solve(led(['kind' => 'spring', 'length' => 1100, 'through' => $both]))->laid->path;
     expect($path->length)->toEqualWithDelta(1100, 1e-6);

@@ -196,10 +196,12 @@ it('says how much there is, and how much more than what has to be spanned it wou
         ],
         'a hose without its leads' => [['kind' => 'spring', 'length' => 990, 'through' => $both], $leads, [910, 920]],
         'a span of a hose between clamps' => [
-            ['kind' => 'spring', 'length' => 1500, 'through' => [$near, [...$far, 'length' => 370]]], $leads, [370, 380],
+            ['kind' => 'spring', 'length' => 1500, 'through' => [$near, [...$far, 'length' => 370]]], $leads,
+            [370, 380],
         ],
         'a span of a hose with its lead' => [
-            ['kind' => 'spring', 'length' => 1500, 'through' => [[...$near, 'length' => 280], $far]], $leads, [250, 260],
+            ['kind' => 'spring', 'length' => 1500, 'through' => [[...$near, 'length' => 280], $far]], $leads,
+            [250, 260],
         ],
     ];
 });

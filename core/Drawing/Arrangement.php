@@ -26,7 +26,6 @@ use Bowline\Job\JobError;
 use Bowline\Job\SheetSettings;
 use Bowline\Job\StockKind;
 use Bowline\Routing\LaidRun;
-use Bowline\Solving\SolvedRun;
 use Closure;
 
 /**
@@ -83,8 +82,8 @@ final class Arrangement implements DrawingKind
     public static function pages(DrawingQuestion $question): Pages
     {
         $drawing = new self(
-            $question->job, array_map(static fn (SolvedRun $run): LaidRun => $run->laid, $question->runs),
-            $question->settings(isLarge: true), $question->date, new TextMetrics, $question->cut,
+            $question->job, $question->laid(), $question->settings(isLarge: true), $question->date, new TextMetrics,
+            $question->cut,
         );
         $up = $question->job->site->up;
         $all = [

@@ -20,7 +20,6 @@ use Bowline\Drawing\Sheet\TextMetrics;
 use Bowline\Drawing\Sheet\TitleBlock;
 use Bowline\Geometry\Tolerance;
 use Bowline\Job;
-use Bowline\Job\JobError;
 use Bowline\Job\SheetSettings;
 use Bowline\Job\Units;
 use Bowline\Job\Words;
@@ -102,7 +101,7 @@ final class BendSheet implements DrawingKind
     {
         return (new self(
             $question->job,
-            $question->runs[0] ?? throw JobError::at('/runs', 'a bend sheet is of one run'),
+            $question->run('a bend sheet'),
             $question->settings(), $question->date, $question->hasTape,
         ))->all();
     }

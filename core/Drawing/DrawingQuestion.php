@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Bowline\Drawing;
 
 use Bowline\Job;
+use Bowline\Job\JobError;
 use Bowline\Job\SheetSettings;
+use Bowline\Routing\LaidRun;
 use Bowline\Solving\SolvedRun;
 
 /** What is to be drawn, and how. */
@@ -29,6 +31,32 @@ final readonly class DrawingQuestion
         public ?string $view = null,
         public ?float $cut = null,
     ) {
+    }
+
+    /**
+     * Returns the run that a drawing of one run is of.
+     *
+     * @param  string  $what  that is: "a bend sheet"
+     *
+     * @throws JobError where none is told, or it has no length
+     */
+    public function run(string $what): SolvedRun
+    {
+        $solved = $this->runs[0] ?? throw JobError::at('/runs', $what.' is of one run');
+        if ($solved->laid->path->segments === []) {
+            throw JobError::at('/runs', $solved->laid->run->name.' has no length: there is nothing of it to draw');
+        }
+
+        return $solved;
+    }
+
+    /** @return list<LaidRun> the runs that have a length */
+    public function laid(): array
+    {
+        return array_values(array_filter(
+            array_map(static fn (SolvedRun $solved): LaidRun => $solved->laid, $this->runs),
+            static fn (LaidRun $laid): bool => $laid->path->segments !== [],
+        ));
     }
 
     /**

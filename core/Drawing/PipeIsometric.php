@@ -59,7 +59,7 @@ final class PipeIsometric implements DrawingKind
 
     public static function pages(DrawingQuestion $question): Pages
     {
-        $solved = $question->runs[0] ?? throw JobError::at('/runs', 'an isometric drawing is of one run');
+        $solved = $question->run('an isometric drawing');
         if ($solved->laid->legs === []) {
             throw JobError::at('/runs', sprintf(
                 '%s is a curve: an isometric drawing is of runs with corners', $solved->laid->run->name,

@@ -138,7 +138,8 @@ final class Parts
         if ($count === 0) {
             throw JobError::at(
                 '/runs',
-                'no run here has a body to write: a trunk is the wires in it, and a channel is taken out of its block',
+                'no run here has a body to write: a trunk is the wires in it, a channel is taken out of its block, '
+                    .'and what has no length has none',
             );
         }
     }

@@ -105,12 +105,15 @@ final readonly class JobDocuments
         return $all;
     }
 
-    /** @return list<SolvedRun> runs that are made by themselves: no trunks of a harness, no channels in a block */
+    /**
+     * @return list<SolvedRun> runs that are made by themselves: no trunks of a harness, no channels in a block, and
+     *     none without a length
+     */
     public function made(): array
     {
         return array_values(array_filter(
             $this->runs, static fn (SolvedRun $run): bool => $run->laid->run->stock->kind !== StockKind::Bundle
-                && $run->laid->run->channel === null,
+                && $run->laid->run->channel === null && $run->laid->path->segments !== [],
         ));
     }
 

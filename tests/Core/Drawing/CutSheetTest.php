@@ -3,12 +3,15 @@
 declare(strict_types=1);
 
 use Bowline\Drawing\Arrangement;
+use Bowline\Drawing\BendSheet;
 use Bowline\Drawing\DrawingQuestion;
+use Bowline\Drawing\PipeIsometric;
 use Bowline\Drawing\Plan\Plan;
 use Bowline\Drawing\Plan\PlanText;
 use Bowline\Exchange\Pack\Document;
 use Bowline\Exchange\Pack\JobDocuments;
 use Bowline\Job;
+use Bowline\Job\JobError;
 use Bowline\Solving\Solver;
 use Tests\Jobs;
 use Tests\Sheets;
@@ -59,6 +62,15 @@ it('says whether what is wrong is not to be bent or not to be made', function (s
     ['tube', 'NOT TO BE BENT: has violations'],
     ['hose', 'NOT TO BE MADE: has violations'],
 ]);
+
+it('draws nothing of a run that goes nowhere, and says so', function (string $drawing): void {
+    $job = Job::read(Jobs::file([], ['at' => [0, 0, 50]]));
+    $question = new DrawingQuestion($job, (new Solver($job))->all(), null, '');
+    expect(static fn () => $drawing::pages($question))
+        ->toThrow(JobError::class, 'run has no length: there is nothing of it to draw')
+        ->and((new JobDocuments($job, $question->runs, [], ''))->of(['isometric', 'bend-sheet']))->toBe([])
+        ->and(textsOn(Arrangement::pages($question)->at(0)))->not->toContain('run');
+})->with([BendSheet::class, PipeIsometric::class]);
 
 it('arranges one straight tube, seen along itself too', function (string $view, array $to): void {
     $job = Job::read(Jobs::file([], ['at' => $to]));

@@ -59,6 +59,20 @@ it('is free to move where nothing holds it', function (array $stop, array $free)
     'through a clamp' => [['clamp' => 'c', 'before' => 60, 'after' => 40], [[0.0, 0.6, 0.8]]],
 ]);
 
+it('lets the end of a lead move along it where the run has it of its own', function (array $from, array $free): void {
+    $file = Jobs::file([['at' => [0, 0, 300]]], ['at' => [200, 0, 300]], ['from' => $from]);
+    $file->runs[] = Jobs::object([
+        'id' => 'other', 'stock' => 't12', 'from' => ['at' => [0, 100, 50], 'axis' => '+z', 'lead' => 40],
+        'to' => ['at' => [200, 100, 300]], 'route' => ['kind' => 'corners', 'stops' => [['at' => [0, 100, 300]]]],
+    ]);
+    $ways = array_map(static fn (Vector $way): array => $way->toArray(), Jobs::laid($file)->free(1));
+    expect($ways)->toEqualWithDelta($free, 1e-12);
+})->with([
+    'as that of another run' => [['like' => ['run' => 'other', 'end' => 'from', 'offset' => [0, -100, 0]]], []],
+    'at a port' => [['port' => 'pump.out', 'lead' => 40], [[0.0, 0.0, 1.0]]],
+    'of its own' => [['at' => [0, 0, 50], 'axis' => '+z', 'lead' => 40], [[0.0, 0.0, 1.0]]],
+]);
+
 it('has the elbow of its corner, else that of its run, else none', function (
     array $route, array $own, array $elbows,
 ): void {

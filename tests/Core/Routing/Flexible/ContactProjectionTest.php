@@ -148,6 +148,25 @@ it('finds on its way what is thin', function (): void {
     ), 1e-12);
 });
 
+it('is pushed back from a thin wall square to it, without being pushed along', function (): void {
+    // The same sideways: from y = 6 to −4.5 through a wall that stands at y = 0.
+    $chain = levelChain(3, 0.0);
+    $chain->y = array_fill(0, 4, -4.5);
+    $wall = new Bodies(['wall' => Surrounding::read(new Node(Jobs::object([
+        'id' => 'wall', 'shape' => 'box', 'size' => [2000, 0.1, 2000], 'pose' => ['at' => [0, 0, 0]],
+    ])), Values::read(null))]);
+    movedOut($chain, $wall, [0.0, -10.5, 0.0], false, 10.0);
+    // All places of the link are as deep, and rounding decides which of them is moved half of the way out from each end.
+    $places = array_map(
+        static fn (array $weights): float => NodeChain::splineAt($chain->y, 1, $weights), NodeChain::splineWeights(8),
+    );
+    $way = 0.05 + 10.0 + CONTACT_GAP + 4.5;
+    expect(max($places))->toBeGreaterThan(-4.5 + $way / 2)->toBeLessThan(-4.5 + $way + 1e-9)
+        ->and(min($chain->y))->toBeGreaterThan(-4.5)
+        ->and($chain->x)->toEqualWithDelta([-15.0, -5.0, 5.0, 15.0], 1e-12)
+        ->and($chain->z)->toEqualWithDelta([0.0, 0.0, 0.0, 0.0], 1e-12);
+});
+
 it('goes on to the near side of what is thin where it has moved little', function (): void {
     // By 4 in a step, of a radius of 10: less than half. It is pushed out where it is nearest, below the plate.
     $chain = levelChain(3, -2.0);

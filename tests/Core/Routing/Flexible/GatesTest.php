@@ -97,6 +97,10 @@ it('says how deep each span hangs and how hard it pulls at its clamps', function
         ->and($shape['pull'])->toBe([$shape['spans'][0]['pull'][0], $shape['spans'][2]['pull'][1]]);
 });
 
+it('tells of one span as of the whole', function (): void {
+    expect(Jobs::written(led(['kind' => 'hang', 'length' => 1100]))['shape'])->not->toHaveKey('spans');
+});
+
 it('tells of its own ends what the first and the last span do there', function () use ($both): void {
     // Spans of 290·sinh x/x for x = 0.4 and 0.9, with what is left between them; slopes and pulls as above.
     [$first, $last] = [0.4, 0.9];

@@ -156,7 +156,7 @@ it('is pushed back from a thin wall square to it, without being pushed along', f
         'id' => 'wall', 'shape' => 'box', 'size' => [2000, 0.1, 2000], 'pose' => ['at' => [0, 0, 0]],
     ])), Values::read(null))]);
     movedOut($chain, $wall, [0.0, -10.5, 0.0], false, 10.0);
-    // All places of the link are as deep, and rounding decides which of them is moved half of the way out from each end.
+    // All places of the link are as deep: rounding decides which is moved half of the way out from each end.
     $places = array_map(
         static fn (array $weights): float => NodeChain::splineAt($chain->y, 1, $weights), NodeChain::splineWeights(8),
     );

@@ -153,7 +153,7 @@ final readonly class MadePart
     private function places(): array
     {
         return array_map(
-            fn (int $i): Vector => $this->laid->path->pointAt($this->laid->length() * $i / self::PLACES),
+            fn (int $i): Vector => $this->laid->pointAt($this->laid->length() * $i / self::PLACES),
             range(0, self::PLACES),
         );
     }

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Bowline\Comparison;
 
 use Bowline\Geometry\GreatestDistance;
+use Bowline\Geometry\Line;
+use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
+use Bowline\Routing\LaidRun;
 use Bowline\Routing\Spool;
 use Bowline\Solving\SolvedRun;
 
@@ -43,7 +46,7 @@ final readonly class RunComparison
         [$spoolsBefore, $spoolsAfter] = [Spool::all($before->laid), Spool::all($after->laid)];
         $spools = SpoolChange::all($spoolsBefore, $spoolsAfter, $openingsBefore, $openingsAfter);
         [$old, $new] = [new MadePart($before->laid, $openingsBefore), new MadePart($after->laid, $openingsAfter)];
-        $greatest = GreatestDistance::between($before->laid->path, $after->laid->path);
+        $greatest = GreatestDistance::between(self::path($before->laid), self::path($after->laid));
         $isSameMake = $old->isSame($new) && $old->hasSameShape($new)
             && ! self::isAnyRemade($spools)
             && count($spoolsBefore) === count($spools)
@@ -97,8 +100,16 @@ final readonly class RunComparison
         return ($this->after ?? $this->before)->laid->run->name ?? $this->id;
     }
 
+    /** Returns the path of a run; of one without a length a straight of none, where it is. */
+    private static function path(LaidRun $laid): Path
+    {
+        $at = $laid->pointAt(0.0);
+
+        return $laid->path->segments === [] ? new Path([new Line($at, $at)]) : $laid->path;
+    }
+
     private static function beginsThere(SolvedRun $before, SolvedRun $after): bool
     {
-        return $before->laid->path->pointAt(0.0)->distanceTo($after->laid->path->pointAt(0.0)) <= Alike::LENGTH;
+        return $before->laid->pointAt(0.0)->distanceTo($after->laid->pointAt(0.0)) <= Alike::LENGTH;
     }
 }

@@ -197,6 +197,12 @@ final class LaidRun
         return $this->run->stock;
     }
 
+    /** Returns the point at a developed length in mm; of a run without a length, where it is. */
+    public function pointAt(float $along): Vector
+    {
+        return $this->path->segments === [] ? $this->run->from->at : $this->path->pointAt($along);
+    }
+
     /** Returns the length from end face to end face along the centreline, mm. */
     public function length(): float
     {

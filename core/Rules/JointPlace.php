@@ -44,7 +44,7 @@ final class JointPlace implements Rule
         return new Finding(
             'joint-place', Severity::Violation, Subject::joint($laid, $joint),
             sprintf('Joint %d %s', $joint->index + 1, $what), $message,
-            $laid->path->segments === [] ? $laid->run->from->at : $laid->path->pointAt($at), [$at, $at],
+            $laid->pointAt($at), [$at, $at],
             $joint->told, $joint->at,
         );
     }

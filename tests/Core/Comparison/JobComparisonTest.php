@@ -157,6 +157,18 @@ it('tells new runs and those that are gone', function (): void {
     ]);
 });
 
+it('compares a run that goes nowhere yet, or no more', function (
+    array $before, array $after, Change $change, float $moved,
+): void {
+    $run = runCompared(through($before), through($after));
+    expect($run->change)->toBe($change)->and($run->moved)->toEqualWithDelta($moved, 1e-9);
+})->with([
+    'neither goes anywhere' => [[[0, 0, 50], [0, 0, 50]], [[0, 0, 50], [0, 0, 50]], Change::Same, 0.0],
+    'elsewhere' => [[[0, 0, 50], [0, 0, 50]], [[40, 30, 50], [40, 30, 50]], Change::Moved, 50.0],
+    'goes on from there' => [[[0, 0, 50], [0, 0, 50]], [[0, 0, 50], [0, 0, 350]], Change::Changed, 300.0],
+    'goes nowhere any more' => [[[0, 0, 50], [0, 0, 350]], [[0, 0, 50], [0, 0, 50]], Change::Changed, 300.0],
+]);
+
 it('knows whether bolt holes still stand to the bends as they did', function (float $degrees, Change $change): void {
     // Four holes, half a step off the upright. The first leg lies along x, about which the whole of it is turned.
     $flange = ['end' => ['type' => 'flange', 'od' => 60, 'thickness' => 8, 'bore' => 12.4, 'holes' => [

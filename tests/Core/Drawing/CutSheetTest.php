@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 use Bowline\Drawing\Arrangement;
 use Bowline\Drawing\BendSheet;
+use Bowline\Drawing\DrawingKind;
 use Bowline\Drawing\DrawingQuestion;
 use Bowline\Drawing\PipeIsometric;
+use Bowline\Drawing\Plan\Pages;
 use Bowline\Drawing\Plan\Plan;
 use Bowline\Drawing\Plan\PlanText;
 use Bowline\Exchange\Pack\Document;
@@ -66,7 +68,8 @@ it('says whether what is wrong is not to be bent or not to be made', function (s
 it('draws nothing of a run that goes nowhere, and says so', function (string $drawing): void {
     $job = Job::read(Jobs::file([], ['at' => [0, 0, 50]]));
     $question = new DrawingQuestion($job, (new Solver($job))->all(), null, '');
-    expect(static fn () => $drawing::pages($question))
+    assert(is_subclass_of($drawing, DrawingKind::class));
+    expect(static fn (): Pages => $drawing::pages($question))
         ->toThrow(JobError::class, 'run has no length: there is nothing of it to draw')
         ->and((new JobDocuments($job, $question->runs, [], ''))->of(['isometric', 'bend-sheet']))->toBe([])
         ->and(textsOn(Arrangement::pages($question)->at(0)))->not->toContain('run');

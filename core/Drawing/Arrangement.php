@@ -73,6 +73,11 @@ final class Arrangement implements DrawingKind
         return 'Arrangement';
     }
 
+    public static function titleOf(DrawingQuestion $question): string
+    {
+        return self::title();
+    }
+
     public static function isOfRun(): bool
     {
         return false;

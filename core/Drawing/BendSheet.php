@@ -81,8 +81,13 @@ final class BendSheet implements DrawingKind
         return 'Bend sheet';
     }
 
-    /** Returns what it is called for a run: a cut sheet of what is not bent on a bender, or is made with elbows. */
-    public static function titleOf(SolvedRun $solved): string
+    /** It is a cut sheet of what is not bent on a bender, or is made with elbows. */
+    public static function titleOf(DrawingQuestion $question): string
+    {
+        return self::titleFor($question->run('a bend sheet'));
+    }
+
+    private static function titleFor(SolvedRun $solved): string
     {
         return self::isOfBends($solved) ? self::title() : 'Cut sheet';
     }
@@ -141,7 +146,7 @@ final class BendSheet implements DrawingKind
 
     private function name(): string
     {
-        return self::titleOf($this->solved).' '.$this->solved->laid->run->name;
+        return self::titleFor($this->solved).' '.$this->solved->laid->run->name;
     }
 
     private function titleBlock(): TitleBlock
@@ -150,7 +155,7 @@ final class BendSheet implements DrawingKind
         $whole = $this->solved->laid->part->run ?? $this->solved->laid;
 
         return new TitleBlock(
-            $this->settings, self::titleOf($this->solved), $run->name, $run->stock->name,
+            $this->settings, self::titleFor($this->solved), $run->name, $run->stock->name,
             $this->job->name, $this->date, $this->units, implode(' / ', array_filter([
                 'BOWLINE', $whole->run->id, $run->id === $whole->run->id ? '' : $run->id,
                 $this->settings->revision === '' ? '' : 'revision '.$this->settings->revision, $this->job->name,

@@ -13,8 +13,15 @@ interface DrawingKind
     /** Returns the word by which it is asked for. */
     public static function word(): string;
 
-    /** Returns what it is called on the screen, and in the name of its file. */
+    /** Returns what drawings of it are called. */
     public static function title(): string;
+
+    /**
+     * Returns what one of them is called, in the name of its file and where several are bound together.
+     *
+     * @throws JobError when it cannot be drawn
+     */
+    public static function titleOf(DrawingQuestion $question): string;
 
     /** Whether it is of one run, or of a spool of it; else it is of the whole job. */
     public static function isOfRun(): bool;

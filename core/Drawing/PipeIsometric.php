@@ -52,6 +52,11 @@ final class PipeIsometric implements DrawingKind
         return 'Isometric';
     }
 
+    public static function titleOf(DrawingQuestion $question): string
+    {
+        return self::title();
+    }
+
     public static function isOfRun(): bool
     {
         return true;

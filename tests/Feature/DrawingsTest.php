@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Tests\Jobs;
+
 it('hands out drawings page by page and as files', function (string $kind, string $query, int $pages): void {
     $job = demo();
     expect(test()->getJson("$job/drawings/$kind?$query")->assertOk()->json('pages'))->toBe($pages);
@@ -22,6 +24,13 @@ it('hands out drawings page by page and as files', function (string $kind, strin
     'an arrangement from the front' => ['arrangement', 'view=front', 1],
     'of two runs' => ['arrangement', 'runs=feed/suction&view=above', 1],
 ]);
+
+it('names a file by what is on it', function (string $kind, string $name): void {
+    $file = Jobs::file([['at' => [0, 0, 250]]], ['at' => [300, 0, 250]]);
+    $file->stock[0]->kind = $kind;
+    $answer = test()->get(opened((string) json_encode($file)).'/drawings/bend-sheet.pdf?run=run')->assertOk();
+    expect($answer->headers->get('content-disposition'))->toContain($name);
+})->with([['tube', 'run-bend-sheet.pdf'], ['hose', 'run-cut-sheet.pdf']]);
 
 it('refuses what it cannot draw', function (string $address, int $status): void {
     expect(test()->getJson(demo().'/drawings/'.$address)->status())->toBe($status);

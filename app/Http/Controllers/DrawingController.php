@@ -33,20 +33,23 @@ final readonly class DrawingController
     /** Returns how many pages a drawing has. */
     public function show(Request $request, Job $job, string $kind): JsonResponse
     {
-        return response()->json(['pages' => count($this->pages($request, $job, self::kind($kind))[0])]);
+        $drawing = self::kind($kind);
+
+        return response()->json(['pages' => count($drawing::pages($this->question($request, $job, $drawing)))]);
     }
 
     /** Returns a drawing as a file; as SVG the one page that the query names, from 0. */
     public function file(Request $request, Job $job, string $kind, string $format): Response
     {
         $drawing = self::kind($kind);
-        [$pages, $name, $date] = $this->pages($request, $job, $drawing);
+        $question = $this->question($request, $job, $drawing);
+        $of = $drawing::isOfRun() ? $question->runs[0]->laid->run->name : $job->name;
         $page = (int) $request->query->getString('page', '0');
 
         return Attachment::of(
-            PlanFormats::write($pages, $format, $date, $page),
+            PlanFormats::write($drawing::pages($question), $format, $question->date, $page),
             PlanFormats::MEDIA_TYPES[$format] ?? throw new NotFoundHttpException,
-            Attachment::name($name.' '.$drawing::title(), $format),
+            Attachment::name($of.' '.$drawing::titleOf($question), $format),
         );
     }
 
@@ -56,11 +59,8 @@ final readonly class DrawingController
         return DrawingKinds::find($word) ?? throw new NotFoundHttpException;
     }
 
-    /**
-     * @param  class-string<DrawingKind>  $kind
-     * @return array{Pages, string, string} its pages, what it is of, and its date
-     */
-    private function pages(Request $request, Job $job, string $kind): array
+    /** @param  class-string<DrawingKind>  $kind */
+    private function question(Request $request, Job $job, string $kind): DrawingQuestion
     {
         $run = $request->query->has('run') ? $request->query->getString('run') : null;
         if ($kind::isOfRun() && $run === null) {
@@ -79,13 +79,10 @@ final readonly class DrawingController
 
         $cut = $request->query->has('cut') ? $request->query->getString('cut') : null;
 
-        return [
-            $kind::pages(new DrawingQuestion(
-                $core, $runs, $paper, $date, $request->query->getString('tape') === 'yes', $view,
-                $cut === null ? null : self::coordinate($cut, $core),
-            )),
-            $kind::isOfRun() ? $runs[0]->laid->run->name : $job->name, $date,
-        ];
+        return new DrawingQuestion(
+            $core, $runs, $paper, $date, $request->query->getString('tape') === 'yes', $view,
+            $cut === null ? null : self::coordinate($cut, $core),
+        );
     }
 
     /**

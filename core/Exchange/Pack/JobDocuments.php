@@ -51,25 +51,17 @@ final readonly class JobDocuments
         $all = [];
         $is = static fn (string $kind): bool => in_array($kind, $kinds, true);
         if ($is('arrangement') && $this->runs !== []) {
-            $all[] = $this->drawing(
-                Arrangement::class, Arrangement::title().': '.$this->job->name, 'arrangement', $this->runs,
-            );
+            $all[] = $this->drawing(Arrangement::class, $this->job->name, '', $this->runs);
         }
         foreach ($this->made() as $run) {
             $said = $run->laid->run;
             if ($is('isometric') && $run->laid->legs !== []
                 && in_array($said->stock->kind, [StockKind::Tube, StockKind::Pipe], true)) {
-                $all[] = $this->drawing(
-                    PipeIsometric::class, PipeIsometric::title().': '.$said->name, $said->id.'-isometric', [$run],
-                );
+                $all[] = $this->drawing(PipeIsometric::class, $said->name, $said->id, [$run]);
             }
             foreach ($is('bend-sheet') ? self::spools($run) : [] as $spool) {
                 $one = $spool->laid->run;
-                $title = BendSheet::titleOf($spool);
-                $all[] = $this->drawing(
-                    BendSheet::class, $title.': '.$one->name,
-                    $one->id.'-'.str_replace(' ', '-', strtolower($title)), [$spool],
-                );
+                $all[] = $this->drawing(BendSheet::class, $one->name, $one->id, [$spool]);
             }
         }
 
@@ -129,13 +121,17 @@ final readonly class JobDocuments
 
     /**
      * @param  class-string<DrawingKind>  $kind
+     * @param  string  $id  of the run or spool that it is of; empty for the whole job
      * @param  list<SolvedRun>  $runs
      */
-    private function drawing(string $kind, string $title, string $name, array $runs): Document
+    private function drawing(string $kind, string $of, string $id, array $runs): Document
     {
+        $question = new DrawingQuestion($this->job, $runs, null, $this->date);
+        $title = $kind::titleOf($question);
+
         return new Document(
-            $kind::word(), $name, $title,
-            fn (): array => $kind::pages(new DrawingQuestion($this->job, $runs, null, $this->date))->all(),
+            $kind::word(), ltrim($id.'-'.str_replace(' ', '-', strtolower($title)), '-'), $title.': '.$of,
+            static fn (): array => $kind::pages($question)->all(),
         );
     }
 

@@ -4,6 +4,7 @@ import { afterEach, expect, test } from 'vitest';
 import type { JobState, Run, SolvedRun } from '../../resources/js/api/types';
 import { useWorkbench } from '../../resources/js/job/store';
 import type { JobAccess } from '../../resources/js/job/useJob';
+import { BendSheetSection } from '../../resources/js/make/BendSheetSection';
 import { CutLength } from '../../resources/js/make/CutLength';
 import { TrunkMake } from '../../resources/js/make/TrunkMake';
 import { inJob } from './inJob';
@@ -67,4 +68,18 @@ test('of what is not bent there is its length, and what it is cut to', () => {
   render(<CutLength of={{ length: 1719.43, cut_length: 1749.43 } as SolvedRun} />);
   expect(screen.getByText('1719.4 mm')).toBeTruthy();
   expect(screen.getByText('1749.4 mm').tagName).toBe('STRONG');
+});
+
+test.each([
+  [true, 'bend sheet', true],
+  [false, 'cut sheet', false],
+])('calls a sheet by what it is, and lets a tape follow what is bent alone', async (isOfBends, name, hasTape) => {
+  const state = { id: 7, revision: 1, job: {} } as unknown as JobState;
+  const run = { id: 'feed', name: 'Feed', route: { kind: 'corners' } } as unknown as Run;
+  render(<BendSheetSection run={run} spool={undefined} isOfBends={isOfBends} />, { wrapper: inJob(state, {}) });
+  fireEvent.click(screen.getByRole('button', { name: `Look at the ${name}` }));
+  const title = new RegExp(`^${name}: Feed$`, 'i');
+  expect(await screen.findByRole('dialog', { name: title })).toBeTruthy();
+  expect(screen.queryByLabelText('with a full-size tape') !== null).toBe(hasTape);
+  expect(screen.getByRole('img', { name: new RegExp(`^${name} of Feed$`, 'i') })).toBeTruthy();
 });

@@ -51,6 +51,7 @@ export function BendSheetSection({ run, spool, isOfBends }: Props) {
           title={shown === 'bend-sheet' ? `${sheet}: ${name}` : `Isometric: ${run.name ?? run.id}`}
           run={run.id}
           spool={shown === 'bend-sheet' ? spool : undefined}
+          mayHaveTape={shown === 'bend-sheet' && isOfBends}
           onClose={() => setShown(null)}
         />
       )}

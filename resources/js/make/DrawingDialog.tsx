@@ -29,11 +29,13 @@ interface Props {
   /** The run that it is of, and the mark of the spool; the whole job without them. */
   run?: string;
   spool?: string;
+  /** Whether a tape at full size may follow, to lay along what is bent. */
+  mayHaveTape?: boolean;
   onClose: () => void;
 }
 
 /** A drawing page by page, to be looked at and saved. */
-export function DrawingDialog({ kind, title, run, spool, onClose }: Props) {
+export function DrawingDialog({ kind, title, run, spool, mayHaveTape = false, onClose }: Props) {
   const { state } = useJob();
   const [paper, setPaper] = useState('');
   const [tape, setTape] = useState(false);
@@ -102,7 +104,7 @@ export function DrawingDialog({ kind, title, run, spool, onClose }: Props) {
               }}
             />
           )}
-          {kind === 'bend-sheet' && (
+          {mayHaveTape && (
             <label className="text-nowrap d-flex gap-1 align-items-center">
               <input type="checkbox" checked={tape} onChange={(event) => setTape(event.target.checked)} />
               with a full-size tape

@@ -49,6 +49,9 @@ final class BendSheet implements DrawingKind
 
     private readonly ?CutList $cuts;
 
+    /** Whether it is of bends; else it is a cut sheet. */
+    private readonly bool $isOfBends;
+
     private readonly ?StraightTube $straight;
 
     private readonly ?Bender $bender;
@@ -64,7 +67,8 @@ final class BendSheet implements DrawingKind
         $this->units = $laid->run->units;
         $this->metrics = new TextMetrics;
         $this->cuts = CutList::of($laid);
-        $this->straight = self::isOfBends($solved) ? StraightTube::of($solved->bendTable, $this->units) : null;
+        $this->isOfBends = self::isOfBends($solved);
+        $this->straight = $this->isOfBends ? StraightTube::of($solved->bendTable, $this->units) : null;
         $able = array_values(array_filter(
             Benders::of($job), static fn (Bender $bender): bool => BenderCheck::of($bender, $laid)->canBend(),
         ));
@@ -227,7 +231,7 @@ final class BendSheet implements DrawingKind
             [
                 [1 / 3, 'Left on for trimming', $this->trims($run->from->trim, $run->to->trim)],
                 [1 / 3, 'State', [
-                    'good' => 'good', 'warning' => 'has warnings', 'violation' => self::isOfBends($this->solved)
+                    'good' => 'good', 'warning' => 'has warnings', 'violation' => $this->isOfBends
                         ? 'NOT TO BE BENT: has violations'
                         : 'NOT TO BE MADE: has violations',
                 ][$this->solved->status()]],
@@ -274,7 +278,7 @@ final class BendSheet implements DrawingKind
         return array_values(array_filter([
             match (true) {
                 $this->cuts !== null => $this->cuts($this->cuts),
-                self::isOfBends($this->solved) => $this->bends(),
+                $this->isOfBends => $this->bends(),
                 $this->solved->bendTable->rows !== [] => $this->turns(),
                 // The cut length stands over the views.
                 default => null,

@@ -100,7 +100,7 @@ final class DragReach
         }
         array_push($boxes, ...$ends);
 
-        // Runs that hang on the thing go with it.
+        // Runs that hang on the thing go as far beyond that box as it does.
         return $boxes === [] ? null : ($this->near)(Bounds::around($boxes)->grown($bulge), $this->rest);
     }
 

@@ -149,9 +149,10 @@ it('answers no request with an error of its own', function (int $seed): void {
         $label = "$method $address";
         // Nobody is told where on the machine Bowline is, or what a program of it says of itself.
         $told = $response->headers->get('Content-Type') === 'application/json' ? (string) $response->getContent() : '';
-        expect($told)->not->toContain(trim((string) json_encode(base_path()), '"'), $label)
-            ->not->toContain('SQLSTATE', $label)->not->toContain('Stack trace', $label)
-            ->and((hrtime(true) - $start) / 1e9)->toBeLessThan(MOST_SECONDS, $label)
+        foreach ([trim((string) json_encode(base_path()), '"'), 'SQLSTATE', 'Stack trace'] as $secret) {
+            expect(str_contains($told, $secret))->toBeFalse("$label tells $secret");
+        }
+        expect((hrtime(true) - $start) / 1e9)->toBeLessThan(MOST_SECONDS, $label)
             ->and(memory_get_peak_usage() - $before)->toBeLessThan(MOST_MEMORY, $label);
         // 503 and 507 are for disks and databases; nothing is wrong with these here.
         expect($response->getStatusCode())->toBeLessThan(

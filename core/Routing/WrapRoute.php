@@ -111,7 +111,9 @@ final readonly class WrapRoute implements Route
         $step = Winding::turnApart($radius, $pitch, $apart);
         $most = (int) floor(2 * M_PI / $step + Tolerance::PARALLEL);
         if ($number >= max(1, $most)) {
-            throw $strand->error(sprintf('there is room for %d strands side by side', max(1, $most)));
+            throw $strand->error($most <= 1
+                ? 'there is room for one strand and none beside it'
+                : sprintf('there is room for %d strands side by side', $most));
         }
 
         return $step * $number;

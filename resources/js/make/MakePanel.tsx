@@ -52,6 +52,8 @@ export function MakePanel() {
   const tube = solved?.spools.length === 0 ? solved : spool;
   const joined = state.job.bodies?.find(({ runs }) => id !== undefined && runs.includes(id));
   const cuts = (spool ?? solved)?.cut_list ?? null;
+  // What is bent on a bender, and not made with elbows.
+  const isOfBends = solved?.bent === true && cuts === null;
   const hasBends = ((spool ?? solved)?.bends.length ?? 0) > 0;
   // The block of the channel that is picked, or the one that is picked itself.
   const block = blocksOf(items('fittings'), items('surroundings')).find(
@@ -134,7 +136,7 @@ export function MakePanel() {
               <BenderVerdicts run={run} solved={solved} spool={spool} />
             </Section>
           )}
-          {solved.bent && cuts === null && tube !== undefined && tube.bends.length > 0 && (
+          {isOfBends && tube !== undefined && tube.bends.length > 0 && (
             <BenchSection run={run} spool={mark} key={`${run.id} ${mark}`} />
           )}
           {(spool ?? solved).vertices.length > 0 && (
@@ -145,8 +147,8 @@ export function MakePanel() {
               <VertexTable run={run} solved={solved} spool={spool} />
             </Section>
           )}
-          {solved.bent && cuts === null && <MachineTable run={run} spool={mark} />}
-          {isPart && <BendSheetSection run={run} spool={mark} isOfBends={solved.bent && cuts === null} />}
+          {isOfBends && <MachineTable run={run} spool={mark} />}
+          {isPart && <BendSheetSection run={run} spool={mark} isOfBends={isOfBends} />}
           <AlongIt solved={solved} />
           {joined !== undefined && (
             <Section title={`One body: ${joined.name ?? joined.id}`}>

@@ -91,7 +91,7 @@ it('says what is wrong with a winding, and where', function (array $told, string
         ['turns' => 0, 'strand' => 18], '/strand', 'there is room for 18 strands side by side',
     ],
     'a strand beside one that takes all the room' => [
-        ['turns' => 0, 'strand' => 1, 'apart' => 200], '/strand', 'there is room for 1 strands side by side',
+        ['turns' => 0, 'strand' => 1, 'apart' => 200], '/strand', 'there is room for one strand and none beside it',
     ],
 ]);
 

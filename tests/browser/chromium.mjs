@@ -1,6 +1,6 @@
 /** How Debian's Chromium is started where there is neither a graphics card nor a network: drawn in software. */
 export const launchOptions = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: [
     '--no-sandbox',
     '--use-angle=swiftshader',

@@ -307,31 +307,40 @@ final readonly class CirclePacking
         for ($sweep = 0; $sweep < $sweeps; $sweep++) {
             $worst = 0.0;
             for ($i = 0; $i < $count; $i++) {
+                // Plain values, and no lists or calls: this is where the time goes.
+                $atX = $x[$i];
+                $atY = $y[$i];
+                $radius = $radii[$i];
                 for ($j = $i + 1; $j < $count; $j++) {
-                    $dx = $x[$j] - $x[$i];
-                    $dy = $y[$j] - $y[$i];
-                    $least = $radii[$i] + $radii[$j];
+                    $dx = $x[$j] - $atX;
+                    $dy = $y[$j] - $atY;
+                    $least = $radius + $radii[$j];
                     $square = $dx * $dx + $dy * $dy;
-                    if ($square < $least * $least) {
-                        $apart = sqrt($square);
-                        $push = ($least - $apart) / 2;
-                        $worst = max($worst, $push);
-                        [$ux, $uy] = $apart > Tolerance::NOTHING ? [$dx / $apart, $dy / $apart] : [1.0, 0.0];
-                        // The smaller one gives way.
-                        $share = 2 * $radii[$j] / $least;
-                        $x[$i] -= $ux * $push * $share;
-                        $y[$i] -= $uy * $push * $share;
-                        $x[$j] += $ux * $push * (2 - $share);
-                        $y[$j] += $uy * $push * (2 - $share);
+                    if ($square >= $least * $least) {
+                        continue;
                     }
+                    $apart = sqrt($square);
+                    $push = ($least - $apart) / 2;
+                    $worst = $push > $worst ? $push : $worst;
+                    $isApart = $apart > Tolerance::NOTHING;
+                    $ux = $isApart ? $dx / $apart : 1.0;
+                    $uy = $isApart ? $dy / $apart : 0.0;
+                    // The smaller one gives way.
+                    $share = 2 * $radii[$j] / $least;
+                    $atX -= $ux * $push * $share;
+                    $atY -= $uy * $push * $share;
+                    $x[$j] += $ux * $push * (2 - $share);
+                    $y[$j] += $uy * $push * (2 - $share);
                 }
-                $reach = hypot($x[$i], $y[$i]);
-                if ($reach + $radii[$i] > $within && $reach > Tolerance::NOTHING) {
-                    $back = ($within - $radii[$i]) / $reach;
-                    $worst = max($worst, $reach + $radii[$i] - $within);
-                    $x[$i] *= $back;
-                    $y[$i] *= $back;
+                $reach = hypot($atX, $atY);
+                if ($reach + $radius > $within && $reach > Tolerance::NOTHING) {
+                    $back = ($within - $radius) / $reach;
+                    $worst = max($worst, $reach + $radius - $within);
+                    $atX *= $back;
+                    $atY *= $back;
                 }
+                $x[$i] = $atX;
+                $y[$i] = $atY;
             }
             if ($worst < self::SETTLED * $within) {
                 break;
@@ -414,7 +423,8 @@ final readonly class CirclePacking
     {
         $reach = 0.0;
         foreach ($places as $i => $place) {
-            $reach = max($reach, hypot($place[0] * $apart - $x, $place[1] * $apart - $y) + $this->radii[$i]);
+            $far = hypot($place[0] * $apart - $x, $place[1] * $apart - $y) + $this->radii[$i];
+            $reach = $far > $reach ? $far : $reach;
         }
 
         return $reach;

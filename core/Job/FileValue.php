@@ -22,6 +22,16 @@ final class FileValue
         return floor($rounded) === $rounded && abs($rounded) < self::LARGEST_WHOLE ? (int) $rounded : $rounded;
     }
 
+    /** Returns a number or an expression of the file with as much added to it; null where it is neither. */
+    public static function increased(mixed $said, float $by): int|float|string|null
+    {
+        return match (true) {
+            is_int($said), is_float($said) => self::roundForFile($said + $by),
+            is_string($said) => sprintf('%s + %s', $said, (string) json_encode(self::roundForFile($by))),
+            default => null,
+        };
+    }
+
     /** @return list<int|float> */
     public static function vector(Vector $vector): array
     {

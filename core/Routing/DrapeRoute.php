@@ -281,7 +281,7 @@ final readonly class DrapeRoute implements SettlingRoute
         return $this->kept === [] ? $this->bodies->unknown() : [];
     }
 
-    public function shortage(LaidRun $laid): ?array
+    public function shortage(LaidRun $laid): ?Shortage
     {
         if ($this->kept !== [] || $this->endsFree()) {
             return null;
@@ -289,6 +289,8 @@ final readonly class DrapeRoute implements SettlingRoute
         $length = $this->length->of($laid->run);
 
         return $this->length->shortage($laid->run) ??
-            ($laid->length() >= $length * (1.0 + Draping::STRETCH_TOLERANCE) ? [$length, $laid->length()] : null);
+            ($laid->length() >= $length * (1.0 + Draping::STRETCH_TOLERANCE)
+                ? new Shortage($length, $laid->length())
+                : null);
     }
 }

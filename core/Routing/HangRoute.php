@@ -109,7 +109,7 @@ final readonly class HangRoute implements Route
             );
     }
 
-    public function shortage(LaidRun $laid): ?array
+    public function shortage(LaidRun $laid): ?Shortage
     {
         return $this->length->shortage($laid->run);
     }

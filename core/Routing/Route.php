@@ -43,12 +43,8 @@ interface Route
      */
     public function span(Run $run): ?array;
 
-    /**
-     * Returns the length and the distance of the ends of a run that is too short.
-     *
-     * @return array{float, float}|null available length and distance in mm; null when the run reaches
-     */
-    public function shortage(LaidRun $laid): ?array;
+    /** Returns what a run that is too short lacks; null when it reaches. */
+    public function shortage(LaidRun $laid): ?Shortage;
 
     /** Returns the same route with its present length fixed, wherever its ends go. */
     public function asCut(Run $run): self;

@@ -24,7 +24,7 @@ trait RouteDefaults
         return null;
     }
 
-    public function shortage(LaidRun $laid): ?array
+    public function shortage(LaidRun $laid): ?Shortage
     {
         return null;
     }

@@ -195,7 +195,7 @@ final readonly class SpringRoute implements FollowsShape, Route
         return [$this->gates->distance($run) - $leads, $leads];
     }
 
-    public function shortage(LaidRun $laid): ?array
+    public function shortage(LaidRun $laid): ?Shortage
     {
         return $this->gates->shortage($laid->run, $this->length);
     }

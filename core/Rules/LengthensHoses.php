@@ -16,25 +16,29 @@ trait LengthensHoses
     /** @return iterable<Remedy> a longer hose, as little longer as helps */
     private function longer(LaidRun $laid): iterable
     {
-        if ($laid->run->route->sprung() === null) {
+        $route = $laid->run->route->sprung();
+        if ($route === null) {
             return;
         }
+        $own = $route->length();
+        // One that does not reach is drawn longer than it is: none shorter than that is of use.
+        $least = $route->shortage($laid) === null ? $own : max($own, $laid->length());
         $sold = $laid->run->stock->lengths;
         $lengths =
             $sold !== []
                 ? $sold
                 : array_map(
-                    static fn (float $part): float => $laid->length() + Words::roundedUp($laid->length() * $part, 0),
+                    static fn (float $part): float => $least + Words::roundedUp($least * $part, 0),
                     [0.02, 0.05, 0.1, 0.2, 0.35, 0.6],
                 );
-        foreach (array_filter($lengths, static fn (float $length): bool => $length > $laid->length()) as $length) {
+        foreach (array_filter($lengths, static fn (float $length): bool => $length > $least) as $length) {
             yield new Remedy(
                 sprintf(
                     $laid->run->stock->kind === StockKind::Bundle ? 'Make it %s long' : 'Use a hose of %s',
                     $laid->run->units->say($length),
                 ),
                 'runs',
-                RunDraft::of($laid)->apply(new Lengthen($length - $laid->length()))->run(),
+                RunDraft::of($laid)->apply(new Lengthen($length - $own))->run(),
                 'longer',
             );
         }

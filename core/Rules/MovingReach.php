@@ -46,13 +46,13 @@ final class MovingReach implements Rule
                 sprintf(
                     'At %s of the movement there are %s to span %s.',
                     $position->words(),
-                    $units->say($shortage[0]),
-                    $units->say($shortage[1]),
+                    $units->say($shortage->length),
+                    $units->say($shortage->distance),
                 ),
                 $laid->run->to->at,
                 [0.0, $laid->length()],
-                $shortage[0],
-                $shortage[1],
+                $shortage->length,
+                $shortage->distance,
             ),
         ];
     }

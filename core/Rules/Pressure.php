@@ -37,9 +37,12 @@ final class Pressure implements Rule
                     $this->finding(
                         $laid,
                         sprintf('Under pressure it is %s %% %s, and does not reach', $percent, $way),
-                        sprintf('There are then %s to span %s.', $units->say($shortage[0]), $units->say($shortage[1])),
-                        $shortage[0],
-                        $shortage[1],
+                        sprintf(
+                            'There are then %s to span %s.',
+                            $units->say($shortage->length), $units->say($shortage->distance),
+                        ),
+                        $shortage->length,
+                        $shortage->distance,
                     ),
                 ];
             }

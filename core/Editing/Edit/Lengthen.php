@@ -19,12 +19,8 @@ final readonly class Lengthen implements RunChange
     public function apply(RunDraft $draft): void
     {
         $route = $draft->routeObject();
-        $length = $route->length ?? null;
         unset($route->slack);
-        $route->length = match (true) {
-            is_int($length), is_float($length) => FileValue::roundForFile($length + $this->by),
-            is_string($length) => sprintf('%s + %s', $length, (string) json_encode(FileValue::roundForFile($this->by))),
-            default => FileValue::roundForFile($draft->laid->length() + $this->by),
-        };
+        $route->length = FileValue::increased($route->length ?? null, $this->by)
+            ?? FileValue::roundForFile($draft->laid->length() + $this->by);
     }
 }

@@ -14,6 +14,7 @@ use Bowline\Job\RunEnd;
 use Bowline\Job\Site;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
+use Bowline\Routing\Shortage;
 
 /**
  * The clamps that a hanging, sprung or draped run passes, in order, and how its length is divided among the spans
@@ -124,13 +125,11 @@ final readonly class Gates
 
     /**
      * Returns the first span that is too short by the length that it is told, or the whole run where spans that share
-     * what is left are.
+     * what is left are; null when all reach.
      *
      * @param  float  $length  of the whole run, mm
-     * @return array{float, float}|null its length and the distance it must exceed, both without leads; null when all
-     *     spans reach
      */
-    public function shortage(Run $run, float $length): ?array
+    public function shortage(Run $run, float $length): ?Shortage
     {
         $distances = $this->distances($run);
         $spans = $this->shared($run, $length);
@@ -141,7 +140,7 @@ final readonly class Gates
             if ($this->spans[$index] !== null) {
                 $leads = $this->leads(...$this->ends($run, $index));
 
-                return [$span - $leads, $distances[$index] - $leads];
+                return new Shortage($span - $leads, $distances[$index] - $leads, $index);
             }
             // All that share come too short together.
             $missing = array_sum(array_map(
@@ -149,7 +148,7 @@ final readonly class Gates
             ));
             $between = $length - $this->leads($run->from, $run->to);
 
-            return [$between, $between + $missing];
+            return new Shortage($between, $between + $missing);
         }
 
         return null;

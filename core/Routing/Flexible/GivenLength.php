@@ -10,6 +10,7 @@ use Bowline\Job\Node;
 use Bowline\Job\Site;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
+use Bowline\Routing\Shortage;
 
 /**
  * The length of a hanging or draped line, given as a length or as slack over the straight between its ends, and the
@@ -62,8 +63,8 @@ final readonly class GivenLength
         return $this->gates->distance($run);
     }
 
-    /** @return array{float, float}|null what there is and what is spanned where it does not reach, mm */
-    public function shortage(Run $run): ?array
+    /** Returns what it lacks where it does not reach. */
+    public function shortage(Run $run): ?Shortage
     {
         return $this->gates->shortage($run, $this->of($run));
     }

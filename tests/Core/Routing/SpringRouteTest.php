@@ -80,7 +80,9 @@ it('knows how far its sockets are apart, and what is between them', function ():
 
 it('counts as too short up to what it spans', function (float $length, ?array $short): void {
     $run = facingHose(400.0, $length, 45.0);
-    expect($run->route->shortage($run->route->lay($run)))->toEqualWithDelta($short, 1e-9);
+    $shortage = $run->route->shortage($run->route->lay($run));
+    expect($shortage === null ? null : [$shortage->length, $shortage->distance])->toEqualWithDelta($short, 1e-9)
+        ->and($shortage?->span)->toBeNull();
 })->with([
     [390.0, [300, 310]], [400.0, [310, 310]], [400.001, null],
 ]);

@@ -94,6 +94,34 @@ it('says what is wrong, where and by how much, and what might cure it', function
     ],
 ]);
 
+it('makes a hose as long as it says', function (string $rule, stdClass $file, array $lengths): void {
+    $laid = Jobs::laid($file);
+    [$finding] = Rules::all()[$rule]->check($laid);
+    $found = [];
+    /** @var Remedy $remedy */
+    foreach (Rules::all()[$rule]->remedies($finding, $laid) as $remedy) {
+        $found[$remedy->label] = $remedy->item->route->length;
+    }
+    expect($found)->toBe($lengths);
+})->with([
+    // It spans 1000: 2, 5, 10, 20, 35 and 60 % more.
+    'that is too short to follow' => ['moving-reach', $sliding(['kind' => 'spring', 'length' => 990]), [
+        'Use a hose of 1020 mm' => 1020, 'Use a hose of 1050 mm' => 1050, 'Use a hose of 1100 mm' => 1100,
+        'Use a hose of 1200 mm' => 1200, 'Use a hose of 1350 mm' => 1350, 'Use a hose of 1600 mm' => 1600,
+    ]],
+    'that is too short to follow, of some lengths' => [
+        'moving-reach', $sliding(['kind' => 'spring', 'length' => 300], ['lengths' => [800, 900, 1120]]),
+        ['Use a hose of 1120 mm' => 1120],
+    ],
+    // Those in which it is sold, and then 2, 8 and 20 % more than it spans.
+    'that is far too short, of some lengths' => [
+        'too-short', Limits::line(1000, ['kind' => 'spring', 'length' => 300], ['lengths' => [900, 1400, 1120]]), [
+            'Use a hose of 1120 mm' => 1120, 'Use a hose of 1400 mm' => 1400, 'Make it 720 mm longer' => 1020,
+            'Make it 780 mm longer' => 1080, 'Make it 900 mm longer' => 1200,
+        ],
+    ],
+]);
+
 it('offers one of each way, and no more lengths than can be read', function (
     string $rule,
     stdClass $file,

@@ -210,6 +210,45 @@ it('says how much there is, and how much more than what has to be spanned it wou
     ];
 });
 
+it('makes a span longer that is short by a length of its own, and all of it where the others lack that', function (
+    array $route, array $cured, array $labels, string $message,
+): void {
+    $solved = Jobs::solve(led($route));
+    [$finding] = array_values(array_filter($solved->findings, static fn ($one): bool => $one->rule === 'too-short'));
+    expect($finding->message)->toBe($message)
+        ->and(array_column($finding->remedies, 'label'))->toBe($labels)
+        ->and(json_decode((string) json_encode($finding->remedies[0]->item->route), true))->toEqual($cured);
+})->with(static function () use ($both): array {
+    [$near, $far] = $both;
+
+    // 2, 8 and 20 % more than 380 is 387.6, 410.4 and 456, in whole millimetres more than 370: 18, 41 and 86.
+    return [
+        'in the middle' => [
+            ['kind' => 'hang', 'length' => 1500, 'through' => [$near, [...$far, 'length' => 370]]],
+            ['kind' => 'hang', 'length' => 1500, 'through' => [$near, [...$far, 'length' => 388]]],
+            ['Make span 2 18 mm longer', 'Make span 2 41 mm longer', 'Make span 2 86 mm longer'],
+            'Span 2 has 370 mm to span 380 mm; it is drawn straight.',
+        ],
+        // 1000 less 40 and 280 leave 680 for spans of 670, and 16 less where the last has 296: 295.8 is 2 % more than
+        // 290. So do not 34 less.
+        'the last, of one that is hardly longer than it must be' => [
+            ['kind' => 'hang', 'length' => 1000, 'through' => $both, 'last_span' => 280],
+            ['kind' => 'hang', 'length' => 1016, 'through' => $both, 'last_span' => 296],
+            [
+                'Make span 3 16 mm longer, and all of it', 'Make span 3 34 mm longer, and all of it',
+                'Make span 3 68 mm longer, and all of it',
+            ],
+            'Span 3 has 280 mm to span 290 mm; it is drawn straight.',
+        ],
+        'as it is written' => [
+            ['kind' => 'hang', 'slack' => 0.5, 'through' => [[...$near, 'length' => '100 + 150'], $far]],
+            ['kind' => 'hang', 'slack' => 0.5, 'through' => [[...$near, 'length' => '100 + 150 + 46'], $far]],
+            ['Make span 1 46 mm longer', 'Make span 1 64 mm longer', 'Make span 1 98 mm longer'],
+            'Span 1 has 250 mm to span 290 mm; it is drawn straight.',
+        ],
+    ];
+});
+
 it('springs straight through a clamp on its axis, and turns as it will in a loose tie', function () use ($both): void {
     $path = Jobs::solve(led(['kind' => 'spring', 'length' => 1100, 'through' => $both]))->laid->path;
     expect($path->length)->toEqualWithDelta(1100, 1e-6);

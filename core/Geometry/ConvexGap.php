@@ -48,10 +48,13 @@ final readonly class ConvexGap
             $turn = 0.0;
             for ($step = self::STEP; $step > self::LAST_STEP;) {
                 $side = $way->anySquare();
+                $across = $way->cross($side);
+                $along = $way->times(cos($step));
                 $next = null;
-                foreach (range(1, self::ROUND) as $i) {
-                    $about = $side->turnedAbout($way, $turn + $i * 2 * M_PI / self::ROUND);
-                    $tried = $way->turnedAbout($about, $step);
+                for ($i = 1; $i <= self::ROUND; $i++) {
+                    $angle = $turn + $i * 2 * M_PI / self::ROUND;
+                    $tried = $along->plus($side->times(sin($step) * cos($angle)))
+                        ->plus($across->times(sin($step) * sin($angle)));
                     $there = $gap($tried);
                     if ($there > $found) {
                         [$found, $next] = [$there, $tried];

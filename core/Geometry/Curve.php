@@ -73,8 +73,17 @@ final readonly class Curve implements Segment
         // Cubic between the two points and directions.
         $span = $this->along[$index + 1] - $this->along[$index];
 
-        return $from->times((1 + 2 * $s) * (1 - $s) ** 2)->plus($out->times($span * $s * (1 - $s) ** 2))
-            ->plus($to->times($s * $s * (3 - 2 * $s)))->plus($in->times($span * $s * $s * ($s - 1)));
+        $ofFrom = (1 + 2 * $s) * (1 - $s) ** 2;
+        $ofOut = $span * $s * (1 - $s) ** 2;
+        $ofTo = $s * $s * (3 - 2 * $s);
+        $ofIn = $span * $s * $s * ($s - 1);
+
+        // By components: this is asked for very often.
+        return new Vector(
+            $from->x * $ofFrom + $out->x * $ofOut + $to->x * $ofTo + $in->x * $ofIn,
+            $from->y * $ofFrom + $out->y * $ofOut + $to->y * $ofTo + $in->y * $ofIn,
+            $from->z * $ofFrom + $out->z * $ofOut + $to->z * $ofTo + $in->z * $ofIn,
+        );
     }
 
     /**
@@ -125,8 +134,13 @@ final readonly class Curve implements Segment
     public function directionAt(float $along): Vector
     {
         [$index, $part] = $this->place($along);
+        $from = $this->directions[$index];
+        $to = $this->directions[$index + 1];
+        $rest = 1.0 - $part;
 
-        return $this->directions[$index]->times(1.0 - $part)->plus($this->directions[$index + 1]->times($part))->unit();
+        return (new Vector(
+            $from->x * $rest + $to->x * $part, $from->y * $rest + $to->y * $part, $from->z * $rest + $to->z * $part,
+        ))->unit();
     }
 
     public function places(Chord $chord, float $offset = 0.0): array

@@ -84,10 +84,21 @@ final readonly class CubicChain
     {
         [$i, $s, $h] = $this->place($t);
 
-        return $this->points[$i]->times((1 + 2 * $s) * (1 - $s) ** 2)
-            ->plus($this->slopes[$i]->times($h * $s * (1 - $s) ** 2))
-            ->plus($this->points[$i + 1]->times($s * $s * (3 - 2 * $s)))
-            ->plus($this->slopes[$i + 1]->times($h * $s * $s * ($s - 1)));
+        $a = $this->points[$i];
+        $out = $this->slopes[$i];
+        $b = $this->points[$i + 1];
+        $in = $this->slopes[$i + 1];
+        $ofA = (1 + 2 * $s) * (1 - $s) ** 2;
+        $ofOut = $h * $s * (1 - $s) ** 2;
+        $ofB = $s * $s * (3 - 2 * $s);
+        $ofIn = $h * $s * $s * ($s - 1);
+
+        // By components: this is asked for at every facet of a body.
+        return new Vector(
+            $a->x * $ofA + $out->x * $ofOut + $b->x * $ofB + $in->x * $ofIn,
+            $a->y * $ofA + $out->y * $ofOut + $b->y * $ofB + $in->y * $ofIn,
+            $a->z * $ofA + $out->z * $ofOut + $b->z * $ofB + $in->z * $ofIn,
+        );
     }
 
     public function derivativeAt(float $t): Vector

@@ -66,6 +66,7 @@ it(
             'ChangeEnd',
             'ChangeJoint',
             'Lengthen',
+            'LengthenSpan',
             'ChangeRepeat',
             'MoveStops',
             'ReduceEnd',

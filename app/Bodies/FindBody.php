@@ -13,6 +13,7 @@ use App\Machines\Report;
 use App\Machines\Task;
 use App\Models\BodyWork;
 use App\Models\Job;
+use App\Queue\Failure;
 use Bowline\Exchange\JobBodies;
 use Bowline\Job as CoreJob;
 use Bowline\Job\JobError;
@@ -20,6 +21,7 @@ use Bowline\Space\Progress;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use stdClass;
+use Throwable;
 
 /** Works on a question about a body on the queue, and keeps the answer. */
 final class FindBody implements ShouldQueue
@@ -90,9 +92,10 @@ final class FindBody implements ShouldQueue
     }
 
     /** Marks the work as failed, so that it does not appear to go on. */
-    public function failed(): void
+    public function failed(?Throwable $error = null): void
     {
-        BodyWork::query()->whereKey($this->work)->update(['state' => 'failed']);
+        BodyWork::query()->whereKey($this->work)
+            ->update(['state' => 'failed', 'reason' => Failure::words($error, $this->timeout)]);
     }
 
     /** Writes down how far it has come, and breaks it off when it has been stopped or is not wanted any more. */

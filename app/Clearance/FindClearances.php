@@ -10,9 +10,11 @@ use App\Machines\Machines;
 use App\Machines\Report;
 use App\Models\ClearanceWork;
 use App\Models\Job;
+use App\Queue\Failure;
 use Bowline\Job\JobError;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Throwable;
 
 /** Finds on the queue what in a job is too near to each other, and keeps it. */
 final class FindClearances implements ShouldQueue
@@ -52,8 +54,8 @@ final class FindClearances implements ShouldQueue
             );
         } catch (ClearancesStopped) {
             return;
-        } catch (JobError) {
-            $this->failed();
+        } catch (JobError $error) {
+            $this->failed($error);
 
             return;
         }
@@ -80,9 +82,9 @@ final class FindClearances implements ShouldQueue
     }
 
     /** Tells that it is not found, so that it does not appear to go on. */
-    public function failed(): void
+    public function failed(?Throwable $error = null): void
     {
         ClearanceWork::query()->whereKey($this->work)->whereIn('state', ClearanceWork::UNDER_WAY)
-            ->update(['state' => 'failed']);
+            ->update(['state' => 'failed', 'problem' => Failure::words($error, $this->timeout)]);
     }
 }

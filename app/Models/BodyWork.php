@@ -20,7 +20,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property 'waiting'|'working'|'stopped'|'failed'|'refused' $state
  * @property float $part how much of it is done, 0 to 1
  * @property string|null $pointer in the job, where it was refused
- * @property string|null $reason why it was refused
+ * @property string|null $reason why it was refused, or has failed
  */
 final class BodyWork extends Model
 {
@@ -44,9 +44,14 @@ final class BodyWork extends Model
         return new BodyQuestion($this->answer, $this->body, $this->chord);
     }
 
-    /** @return array{id: int, body: string, state: string, part: float} schema/api.json, `bodyWork` */
+    /**
+     * @return array{id: int, body: string, state: string, part: float, problem: string|null} schema/api.json, `bodyWork`
+     */
     public function forApi(): array
     {
-        return ['id' => $this->id, 'body' => $this->body, 'state' => $this->state, 'part' => $this->part];
+        return [
+            'id' => $this->id, 'body' => $this->body, 'state' => $this->state, 'part' => $this->part,
+            'problem' => $this->state === 'failed' ? $this->reason : null,
+        ];
     }
 }

@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $key of the job as it was asked about (KeptClearances::key)
  * @property 'waiting'|'working'|'stopped'|'failed'|'done' $state
  * @property float $part how much of it is done, 0 to 1
+ * @property string|null $problem why it failed
  * @property list<mixed>|null $found schema/solution.json, `solvedClearance`; null before it is done
  */
 final class ClearanceWork extends Model
@@ -33,9 +34,12 @@ final class ClearanceWork extends Model
         return ['part' => 'float', 'found' => 'array'];
     }
 
-    /** @return array{state: string, part: float} schema/api.json, `clearanceWork` */
+    /** @return array{state: string, part: float, problem: string|null} schema/api.json, `clearanceWork` */
     public function forApi(): array
     {
-        return ['state' => $this->state, 'part' => $this->part];
+        return [
+            'state' => $this->state, 'part' => $this->part,
+            'problem' => $this->state === 'failed' ? $this->problem : null,
+        ];
     }
 }

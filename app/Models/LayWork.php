@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $job_id
  * @property string $question JSON, schema/api.json, `errands`
  * @property 'waiting'|'working'|'stopping'|'done'|'failed' $state
+ * @property string|null $problem why it failed
  * @property string|null $answer JSON, without `id` and `state`
  * @property CarbonInterface $asked_at
  */
@@ -63,6 +64,7 @@ final class LayWork extends Model
 
         return [
             'id' => $this->id, 'state' => $this->state === 'stopping' ? 'working' : $this->state,
+            'problem' => $this->state === 'failed' ? $this->problem : null,
             ...is_array($answer) ? $answer : [],
         ];
     }

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $key id of the run
  * @property string $from hash of all that its solution follows from
  * @property 'waiting'|'settling'|'stopped'|'failed' $state
+ * @property string|null $problem why it failed
  * @property float $part how much of it is done, 0 to 1
  * @property list<list<float>> $points how it lies now, mm
  */
@@ -33,5 +34,17 @@ final class Settling extends Model
     protected function casts(): array
     {
         return ['part' => 'float', 'points' => 'array'];
+    }
+
+    /**
+     * @return array{state: string, part: float, points: list<list<float>>, problem: string|null} schema/api.json,
+     *     `settling`
+     */
+    public function forApi(): array
+    {
+        return [
+            'state' => $this->state, 'part' => $this->part, 'points' => $this->points,
+            'problem' => $this->state === 'failed' ? $this->problem : null,
+        ];
     }
 }

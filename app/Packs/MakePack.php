@@ -10,9 +10,11 @@ use App\Machines\Machines;
 use App\Machines\Report;
 use App\Models\Job;
 use App\Models\Pack;
+use App\Queue\Failure;
 use Bowline\Job\JobError;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Throwable;
 
 /** Draws the documents of a pack on the queue, and binds them; between two of them it looks whether it was stopped. */
 final class MakePack implements ShouldQueue
@@ -47,7 +49,7 @@ final class MakePack implements ShouldQueue
         } catch (PackStopped) {
             return;
         } catch (JobError $error) {
-            $this->fails($error->getMessage());
+            $this->failed($error);
 
             return;
         }
@@ -70,14 +72,9 @@ final class MakePack implements ShouldQueue
     }
 
     /** Tells that it is not made, so that it does not appear to go on. */
-    public function failed(): void
-    {
-        $this->fails('it took too long, or could not be written');
-    }
-
-    private function fails(string $problem): void
+    public function failed(?Throwable $error = null): void
     {
         Pack::query()->whereKey($this->pack)->where('state', 'working')
-            ->update(['state' => 'failed', 'problem' => ucfirst(rtrim($problem, '.')).'.']);
+            ->update(['state' => 'failed', 'problem' => Failure::words($error, $this->timeout)]);
     }
 }

@@ -10,11 +10,13 @@ use App\Machines\Report;
 use App\Models\Job;
 use App\Models\Revision;
 use App\Models\RevisionFile;
+use App\Queue\Failure;
 use Bowline\Job\JobError;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
 use LogicException;
+use Throwable;
 
 /** Makes the files of a revision on the queue, and issues it once all are there. */
 final class IssueRevision implements ShouldQueue
@@ -48,7 +50,7 @@ final class IssueRevision implements ShouldQueue
                 },
             ));
         } catch (JobError $error) {
-            $this->fails($revision, $error->getMessage());
+            $this->failed($error);
 
             return;
         }
@@ -68,17 +70,10 @@ final class IssueRevision implements ShouldQueue
     }
 
     /** Tells that it was not issued, so that it does not appear to go on. */
-    public function failed(): void
+    public function failed(?Throwable $error = null): void
     {
         $revision = Revision::query()->where('state', 'issuing')->find($this->revision);
-        if ($revision !== null) {
-            $this->fails($revision, 'its files took too long, or could not be written');
-        }
-    }
-
-    private function fails(Revision $revision, string $problem): void
-    {
-        $revision->files()->delete();
-        $revision->update(['state' => 'failed', 'problem' => ucfirst(rtrim($problem, '.')).'.']);
+        $revision?->files()->delete();
+        $revision?->update(['state' => 'failed', 'problem' => Failure::words($error, $this->timeout)]);
     }
 }

@@ -13,10 +13,12 @@ use App\Machines\RunCalculation;
 use App\Machines\Task;
 use App\Models\Job;
 use App\Models\Settling;
+use App\Queue\Failure;
 use Bowline\Routing\Flexible\SettlingStopped;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use stdClass;
+use Throwable;
 
 /** Settles a draped run, or solves a run for which no request had the time, on the queue, and stores the solution. */
 final class SettleRun implements ShouldQueue
@@ -78,8 +80,9 @@ final class SettleRun implements ShouldQueue
     }
 
     /** Marks the run as failed, so that it does not appear to be settling. */
-    public function failed(): void
+    public function failed(?Throwable $error = null): void
     {
-        Settling::query()->whereKey($this->settling)->update(['state' => 'failed']);
+        Settling::query()->whereKey($this->settling)
+            ->update(['state' => 'failed', 'problem' => Failure::words($error, $this->timeout)]);
     }
 }

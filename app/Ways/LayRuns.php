@@ -10,9 +10,11 @@ use App\Machines\Machines;
 use App\Machines\Report;
 use App\Models\Job;
 use App\Models\LayWork;
+use App\Queue\Failure;
 use Bowline\Job\JobError;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Throwable;
 
 /** Lays runs on the queue, and keeps what is found while it goes on. */
 final class LayRuns implements ShouldQueue
@@ -59,9 +61,9 @@ final class LayRuns implements ShouldQueue
         }
         try {
             $question = WaysQuestion::of(JobCopy::of($job, $files), $work->body());
-        } catch (JobError) {
+        } catch (JobError $error) {
             // The job has changed meanwhile: a port or a stock is gone.
-            $work->update(['state' => 'failed']);
+            $this->failed($error);
 
             return;
         }
@@ -95,8 +97,9 @@ final class LayRuns implements ShouldQueue
     }
 
     /** Marks the work as failed, so that it does not appear to go on. */
-    public function failed(): void
+    public function failed(?Throwable $error = null): void
     {
-        LayWork::query()->whereKey($this->work)->update(['state' => 'failed']);
+        LayWork::query()->whereKey($this->work)
+            ->update(['state' => 'failed', 'problem' => Failure::words($error, $this->timeout)]);
     }
 }

@@ -150,7 +150,9 @@ it('says why a body cannot be made, and when the queue has broken it off', funct
     $pipe = test()->getJson($job)->json('job.stock.0');
     test()->getJson($job.'/joined/tee/mesh?chord=0.5')->assertStatus(202);
     (new FindBody(BodyWork::query()->sole()->id))->failed();
-    test()->getJson($job.'/joined/tee/mesh?chord=0.5')->assertStatus(202)->assertJsonPath('state', 'failed');
+    test()->getJson($job.'/joined/tee/mesh?chord=0.5')->assertStatus(202)->assertJson([
+        'state' => 'failed', 'problem' => 'It was broken off.',
+    ]);
 
     // A rod has no wall: told in words once the queue has found it so.
     test()->postJson($job.'/edits', ['edits' => [[

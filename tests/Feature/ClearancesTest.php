@@ -13,6 +13,7 @@ use Bowline\Job\Schema;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
 use Illuminate\Database\Events\QueryExecuted;
+use Illuminate\Queue\TimeoutExceededException;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -374,7 +375,9 @@ it('finds on the queue what takes long, and keeps it until the job changes', fun
     isLong($job);
     $begun = test()->getJson($job.'/clearances')->assertStatus(202);
     Schema::check(json_decode($begun->content()), 'api.json#/$defs/jobClearances');
-    expect($begun->json())->toMatchArray(['found' => null, 'work' => ['state' => 'waiting', 'part' => 0]]);
+    expect($begun->json())->toMatchArray(['found' => null, 'work' => [
+        'state' => 'waiting', 'part' => 0, 'problem' => null,
+    ]]);
     // Asked again meanwhile, by this window or another, it is queued once.
     test()->getJson($job.'/clearances')->assertStatus(202);
     Queue::assertPushed(FindClearances::class, 1);
@@ -431,11 +434,14 @@ it('says that it has failed, and is taken up again', function (): void {
     $job = crossingTubes();
     isLong($job);
     test()->getJson($job.'/clearances')->assertStatus(202);
-    (new FindClearances(ClearanceWork::query()->sole()->id))->failed();
-    expect(test()->getJson($job.'/clearances')->assertStatus(202)->json('work.state'))->toBe('failed');
+    (new FindClearances(ClearanceWork::query()->sole()->id))->failed(new TimeoutExceededException);
+    expect(test()->getJson($job.'/clearances')->assertStatus(202)->json('work'))->toBe([
+        'state' => 'failed', 'part' => 0, 'problem' => 'It took longer than 5 minutes.',
+    ]);
     test()->postJson($job.'/clearances/work', ['again' => 1])->assertUnprocessable()
         ->assertJsonPath('pointer', '/again');
-    test()->postJson($job.'/clearances/work', ['again' => true])->assertStatus(202);
+    test()->postJson($job.'/clearances/work', ['again' => true])->assertStatus(202)
+        ->assertJsonPath('work.problem', null);
     findOnQueue();
     expect(test()->getJson($job.'/clearances')->assertOk()->json('found'))->toHaveCount(1);
 });

@@ -11,6 +11,7 @@ use App\Support\WorkBrokenOff;
 use App\Support\WorkTime;
 use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Http\Request;
+use Illuminate\Queue\MaxAttemptsExceededException;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -147,10 +148,14 @@ it('says that settling failed, and tries again when it is asked to', function ()
         'state' => 'settling',
         'part' => 0.4,
     ]);
-    (new SettleRun($settling->id))->failed();
-    $this->getJson($job.'/runs/feed/settling')->assertOk()->assertJson(['state' => 'failed']);
+    (new SettleRun($settling->id))->failed(new MaxAttemptsExceededException);
+    $this->getJson($job.'/runs/feed/settling')->assertOk()->assertJson([
+        'state' => 'failed', 'problem' => 'Whatever worked on it was ended, again and again.',
+    ]);
     Queue::fake();
-    $this->postJson($job.'/runs/feed/settling', ['settle' => true])->assertOk()->assertJson(['state' => 'waiting']);
+    $this->postJson($job.'/runs/feed/settling', ['settle' => true])->assertOk()->assertJson([
+        'state' => 'waiting', 'problem' => null,
+    ]);
     Queue::assertPushed(SettleRun::class, 1);
 });
 

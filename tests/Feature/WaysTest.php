@@ -239,6 +239,7 @@ it('does not begin again what was stopped, nor what a job has lost the ports of'
     test()->postJson($job.'/edits', ['edits' => [['list' => 'fittings', 'id' => 'r1', 'item' => null]]])->assertOk();
     layOn($work);
     expect($work->fresh()->state)->toBe('failed');
+    test()->getJson($job.'/ways/'.$work->id)->assertOk()->assertJsonPath('problem', 'There is no port “r1.p”.');
 
     $work->update(['state' => 'stopping']);
     layOn($work);

@@ -17,7 +17,14 @@ let works: BodyWork[];
 let meshes: number;
 let changes: unknown[];
 const json = (value: unknown, status = 200) => new Response(JSON.stringify(value), { status });
-const work = (state: BodyWork['state'], part = 0): BodyWork => ({ id: 3, body: 'tee', state, part });
+const TOO_LONG = 'It took longer than 5 minutes.';
+const work = (state: BodyWork['state'], part = 0): BodyWork => ({
+  id: 3,
+  body: 'tee',
+  state,
+  part,
+  problem: state === 'failed' ? TOO_LONG : null,
+});
 
 beforeEach(() => {
   works = [];
@@ -75,7 +82,7 @@ test('tells how far it has come, and asks again when it is done', async () => {
 test.each([
   ['working', 'Weighing…', 'Stop', false],
   ['stopped', 'Stopped', 'Go on', true],
-  ['failed', 'It took too long or was broken off', 'Try again', true],
+  ['failed', TOO_LONG, 'Try again', true],
 ] as const)('shows a work that is %s', async (state, words, button, again) => {
   works = [work(state, 0.25)];
   const Around = around();

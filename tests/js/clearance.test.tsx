@@ -100,8 +100,8 @@ describe('what is too near', () => {
     );
   });
   test('that takes long is shown with how far it has come, and is stopped and taken up again', async () => {
-    const working = { revision: 3, found: null, work: { state: 'working' as const, part: 0.4 } };
-    const stopped = { revision: 3, found: null, work: { state: 'stopped' as const, part: 0 } };
+    const working = { revision: 3, found: null, work: { state: 'working' as const, part: 0.4, problem: null } };
+    const stopped = { revision: 3, found: null, work: { state: 'stopped' as const, part: 0, problem: null } };
     vi.spyOn(api, 'clearances').mockResolvedValue(working);
     const change = vi.spyOn(api, 'changeClearanceWork').mockResolvedValue(stopped);
     render(<TooNear />, { wrapper: around() });

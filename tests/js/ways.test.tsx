@@ -31,6 +31,7 @@ const found = (more: Partial<FoundWay> = {}): FoundWay =>
 const answer = (more: Partial<LayWork> = {}): LayWork => ({
   id: null,
   state: 'done',
+  problem: null,
   laid: 1,
   of: 1,
   ways: [found(), found({ bends: 3, length: 900, nearest: null, nearest_to: null, beside: 250 })],
@@ -212,11 +213,12 @@ describe('a list of runs', () => {
     expect(useWays.getState().errands).toEqual(TWO);
   });
 
-  test('that was broken off says so', async () => {
-    vi.spyOn(api, 'layRuns').mockResolvedValue(answer({ id: 4, state: 'failed', of: 2, ways: [], laid: 0 }));
+  test('that was broken off says why', async () => {
+    const problem = 'There is no port pump.p.';
+    vi.spyOn(api, 'layRuns').mockResolvedValue(answer({ id: 4, state: 'failed', problem, of: 2, ways: [], laid: 0 }));
     open(TWO);
     fireEvent.click(screen.getByRole('button', { name: 'Lay all 2' }));
-    expect((await screen.findByRole('alert')).textContent).toContain('broken off');
+    expect((await screen.findByRole('alert')).textContent).toBe('There is no port pump.p. Look again.');
   });
 
   test('is stopped on the server when the panel is left', async () => {

@@ -20,7 +20,7 @@ final class BodyWorkController
         $found = $this->of($job, $work);
 
         return response()->json(
-            $found?->forApi() ?? ['id' => $work, 'body' => '', 'state' => 'done', 'part' => 1],
+            $found?->forApi() ?? ['id' => $work, 'body' => '', 'state' => 'done', 'part' => 1, 'problem' => null],
         );
     }
 

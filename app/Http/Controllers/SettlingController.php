@@ -17,11 +17,8 @@ final class SettlingController
 {
     public function show(Job $job, string $run): JsonResponse
     {
-        $settling = $this->of($job, $run);
-
-        return response()->json($settling === null
-            ? ['state' => 'settled', 'part' => 1, 'points' => []]
-            : ['state' => $settling->state, 'part' => $settling->part, 'points' => $settling->points]);
+        return response()->json($this->of($job, $run)?->forApi()
+            ?? ['state' => 'settled', 'part' => 1, 'points' => [], 'problem' => null]);
     }
 
     public function change(Request $request, Job $job, string $run): JsonResponse

@@ -41,7 +41,7 @@ final readonly class WaysController
                     static fn (): array => $question->answer(Report::toNobody()),
                 ));
 
-                return response()->json(['id' => null, 'state' => 'done', ...$answer]);
+                return response()->json(['id' => null, 'state' => 'done', 'problem' => null, ...$answer]);
             } catch (WorkBrokenOff $brokenOff) {
                 if ($brokenOff->isClientGone) {
                     throw $brokenOff;

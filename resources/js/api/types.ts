@@ -5490,6 +5490,10 @@ export interface JobClearances {
  * via the `definition` "clearanceWork".
  */
 export interface ClearanceWork {
+  /**
+   * why it failed
+   */
+  problem: string | null;
   state: "waiting" | "working" | "stopped" | "failed" | "done";
   /**
    * how much of it is done, 0 to 1
@@ -6068,6 +6072,10 @@ export interface Settle {
  * via the `definition` "settling".
  */
 export interface Settling {
+  /**
+   * why it failed
+   */
+  problem: string | null;
   state: "waiting" | "settling" | "stopped" | "failed" | "settled";
   part: number;
   points: Point[];
@@ -6171,6 +6179,10 @@ export interface TriangleCount {
 export interface BodyWork {
   id: number;
   body: string;
+  /**
+   * why it failed
+   */
+  problem: string | null;
   state: "waiting" | "working" | "stopped" | "failed" | "done";
   /**
    * how much of it is done, 0 to 1
@@ -6306,6 +6318,10 @@ export interface LayWork {
    * null where it was worked out at once
    */
   id: number | null;
+  /**
+   * why it failed
+   */
+  problem: string | null;
   state: "waiting" | "working" | "done" | "failed";
   laid: number;
   of: number;

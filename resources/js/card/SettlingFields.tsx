@@ -11,7 +11,7 @@ const SETTLES = {
   waiting: 'Waiting to settle…',
   settling: 'Settling…',
   stopped: 'Stopped before it lay still',
-  failed: 'Settling failed: it took too long or was broken off',
+  failed: 'It has not settled',
   settled: '',
   again: 'Let it settle',
   shown: 'Until then it is shown as it would hang with nothing in its way.',
@@ -21,7 +21,7 @@ const WORKED_OUT = {
   waiting: 'Being worked out…',
   settling: 'Being worked out…',
   stopped: 'Stopped before it was worked out',
-  failed: 'It could not be worked out: it took too long or was broken off',
+  failed: 'It could not be worked out',
   settled: '',
   again: 'Work it out',
   shown: '',
@@ -55,6 +55,7 @@ export function SettlingFields({ solved }: { solved: SolvedRun }) {
       {!stopped && solved.settling === true && (
         <ProgressBar now={settling.part * 100} aria-label="How far it has settled" className="mt-1" />
       )}
+      {settling.problem !== null && <p className="mb-0">{settling.problem}</p>}
       {words.shown !== '' && <p className="quiet mb-0">{words.shown}</p>}
     </section>
   );

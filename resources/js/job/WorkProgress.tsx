@@ -3,7 +3,7 @@ import { Button } from '../ui/Button';
 import { tell } from './tell';
 
 interface Props {
-  work: { state: 'waiting' | 'working' | 'stopped' | 'failed' | 'done'; part: number };
+  work: { state: 'waiting' | 'working' | 'stopped' | 'failed' | 'done'; part: number; problem: string | null };
 
   /** What is going on, said while it is. */
   doing: string;
@@ -19,9 +19,7 @@ export function WorkProgress({ work, doing, change }: Props) {
   return (
     <div className="body-progress" role="status">
       <div className="d-flex align-items-center gap-2">
-        <span className="flex-grow-1">
-          {failed ? 'It took too long or was broken off' : stopped ? 'Stopped' : doing}
-        </span>
+        <span className="flex-grow-1">{failed ? work.problem : stopped ? 'Stopped' : doing}</span>
         <Button onClick={() => tell(change(stopped))}>{failed ? 'Try again' : stopped ? 'Go on' : 'Stop'}</Button>
       </div>
       {!stopped && <ProgressBar now={work.part * 100} aria-label="How far it has come" />}

@@ -26,5 +26,5 @@ export function useSettling(solved: SolvedRun | undefined): Settling | null {
       void client.invalidateQueries({ queryKey: ['job', state.id] });
     }
   }, [isSettling, has, client, state.id]);
-  return isSettling ? (data ?? { state: 'waiting', part: 0, points: [] }) : null;
+  return isSettling ? (data ?? { state: 'waiting', part: 0, points: [], problem: null }) : null;
 }

@@ -93,7 +93,7 @@ function Panel({ errands }: { errands: readonly Errand[] }) {
       )}
       {work?.state === 'failed' && (
         <p className="text-danger mb-0" role="alert">
-          It was broken off: the job has changed, or it took too long. Look again.
+          {work.problem} Look again.
         </p>
       )}
       {work?.state === 'done' && <NotLaid />}

@@ -23,8 +23,8 @@ export async function leaveOutPixels(context: BrowserContext): Promise<void> {
  * Playwright's test with one page for all tests of a worker: a page that has run the scripts of Bowline before need not
  * start a process, fetch them and compile them again, which is most of what opening a small job costs. A test finds it
  * on a picture of the same server, since a blank page would take the process with it; without cookies, routes, and
- * listeners to dialogs and the console, which are those that tests add. Bowline keeps nothing else in the browser. What
- * a test opens besides is closed after it. After a failure Playwright starts a new worker, with a new browser.
+ * listeners to dialogs and the console, which are those that tests add, its pointer in the corner. Bowline keeps nothing
+ * else in the browser. What a test opens besides is closed after it. After a failure Playwright starts a new worker, with a new browser.
  */
 export const test = base.extend<object, { sharedPage: Page }>({
   sharedPage: [
@@ -48,6 +48,8 @@ export const test = base.extend<object, { sharedPage: Page }>({
     await sharedPage.unrouteAll({ behavior: 'ignoreErrors' });
     sharedPage.removeAllListeners('dialog').removeAllListeners('console');
     await sharedPage.mouse.up();
+    // Where it lies over the view, what is laid by keys is shown with the leg that it points at as well.
+    await sharedPage.mouse.move(0, 0);
     await sharedPage.goto('/bowline.svg');
   },
 });

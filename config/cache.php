@@ -8,7 +8,7 @@ return [
     'local' => env('CACHE_STORE', 'file'),
     'stores' => [
         'array' => ['driver' => 'array', 'serialize' => false],
-        'file' => ['driver' => 'file', 'path' => storage_path('framework/cache/data')],
+        'file' => ['driver' => 'file', 'path' => env('CACHE_PATH', storage_path('framework/cache/data'))],
         'redis' => ['driver' => 'redis', 'connection' => 'default', 'lock_connection' => 'default'],
         // Redis, and files where that is away.
         'failover' => ['driver' => 'failover', 'stores' => ['redis', 'file']],

@@ -16,7 +16,13 @@ export async function start(
   env: Record<string, string> = {},
 ): Promise<ChildProcess> {
   const server = spawn(command, [String(port)], {
-    env: { ...process.env, BOWLINE_SEEDED: SEEDED, ...env, DB_DATABASE: ownDatabase() },
+    env: {
+      ...process.env,
+      BOWLINE_SEEDED: SEEDED,
+      ...env,
+      DB_DATABASE: ownDatabase(),
+      CACHE_PATH: `${ownDatabase()}.cache`,
+    },
     stdio: 'ignore',
   });
   // As long as it lives: on a busy machine two of them start beside each other in more than half a minute. A test that

@@ -226,7 +226,9 @@ final class BendSheet implements DrawingKind
                 [0.16, 'Centre line', $this->units->say($table->length)],
                 [0.12, 'Bends', $table->rows === [] ? 'none' : (string) count($table->rows)],
                 [0.14, 'Mass', Words::number($this->solved->mass(), 3).' kg'],
-                [0.42, 'Finished part', $this->settings->partTolerances->words($this->units)],
+                ...$this->isOfBends
+                    ? [[0.42, 'Finished part', $this->settings->partTolerances->words($this->units)]]
+                    : [],
             ],
             [
                 [1 / 3, 'Left on for trimming', $this->trims($run->from->trim, $run->to->trim)],

@@ -21,7 +21,7 @@ final class Sheet implements Command
 
     public static function summary(): string
     {
-        return 'the bend sheet of a run as PDF, SVG or DXF';
+        return 'the bend sheet of a run, or the cut sheet of what is not bent, as PDF, SVG or DXF';
     }
 
     public static function options(): array

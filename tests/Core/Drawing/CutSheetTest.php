@@ -47,16 +47,20 @@ it('is a bend sheet of what is bent on a bender, and a cut sheet of all else', f
         ->and(array_map(static fn (Document $one): string => $one->title, $documents))->toBe(["$title: run"])
         ->and($documents[0]->name)->toBe('run-'.['Bend sheet' => 'bend-sheet', 'Cut sheet' => 'cut-sheet'][$title]);
 })->with([
-    'tube' => ['tube', [], 'Bend sheet', ['Bend table', 'Bent on', 'Corners'], ['Turns', 'Cut sheet']],
+    'tube' => [
+        'tube', [], 'Bend sheet', [
+            'Bend table', 'Bent on', 'Corners', 'corners and ends ± 2 mm, straights ± 1 mm, bends ± 0.5°',
+        ], ['Turns', 'Cut sheet'],
+    ],
     'rod' => ['rod', ['section' => ['shape' => 'round', 'od' => 12]], 'Bend sheet', ['Bend table'], ['Turns']],
     // 200 and 300 less 30 each, and a quarter of R 30: 487.12 in all, with the turn from 170 to 270 from the end.
     'hose by corners' => [
         'hose', [], 'Cut sheet', ['Turns', '487.12 mm', '170.0', '270.0', '90.00°'],
-        ['Bend table', 'Bent on', 'Tube laid straight'],
+        ['Bend table', 'Bent on', 'Tube laid straight', 'bends ±', 'Finished part'],
     ],
     'wire that hangs' => [
         'wire', ['section' => ['shape' => 'round', 'od' => 2], 'route' => ['kind' => 'hang', 'length' => 500]],
-        'Cut sheet', ['500 mm', 'none'], ['Bend table', 'Turns', 'Corners', 'Bent on'],
+        'Cut sheet', ['500 mm', 'none'], ['Bend table', 'Turns', 'Corners', 'Bent on', 'bends ±'],
     ],
 ]);
 

@@ -45,7 +45,8 @@ final class BodyWork extends Model
     }
 
     /**
-     * @return array{id: int, body: string, state: string, part: float, problem: string|null} schema/api.json, `bodyWork`
+     * @return array{id: int, body: string, state: string, part: float, problem: string|null} schema/api.json,
+     *     `bodyWork`
      */
     public function forApi(): array
     {

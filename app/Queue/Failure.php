@@ -23,7 +23,9 @@ final class Failure
     {
         return match (true) {
             $error instanceof JobError => ucfirst(rtrim($error->getMessage(), '.')).'.',
-            $error instanceof TimeoutExceededException => sprintf('It took longer than %d minutes.', intdiv($timeout, 60)),
+            $error instanceof TimeoutExceededException => sprintf(
+                'It took longer than %d minutes.', intdiv($timeout, 60),
+            ),
             $error instanceof MaxAttemptsExceededException => 'Whatever worked on it was ended, again and again.',
             $error === null => 'It was broken off.',
             default => 'An error of the program ended it; the log of the server says which.',

@@ -12,7 +12,9 @@ it('says why work has ended without an answer', function (?Throwable $error, int
 })->with([
     'what is wrong with the job' => [JobError::at('/runs/0', 'there is no port “a”'), 300, 'There is no port “a”.'],
     'a whole sentence' => [JobError::at('', 'Wait until it has come to lie.'), 300, 'Wait until it has come to lie.'],
-    'too long' => [new TimeoutExceededException('App\Bodies\FindBody has timed out.'), 300, 'It took longer than 5 minutes.'],
+    'too long' => [
+        new TimeoutExceededException('App\Bodies\FindBody has timed out.'), 300, 'It took longer than 5 minutes.',
+    ],
     'as long as it may take' => [new TimeoutExceededException, 600, 'It took longer than 10 minutes.'],
     'killed each time' => [
         new MaxAttemptsExceededException, 300, 'Whatever worked on it was ended, again and again.',

@@ -23,8 +23,9 @@ export async function leaveOutPixels(context: BrowserContext): Promise<void> {
  * Playwright's test with one page for all tests of a worker: a page that has run the scripts of Bowline before need not
  * start a process, fetch them and compile them again, which is most of what opening a small job costs. A test finds it
  * on a picture of the same server, since a blank page would take the process with it; without cookies, routes, and
- * listeners to dialogs and the console, which are those that tests add, its pointer in the corner. Bowline keeps nothing
- * else in the browser. What a test opens besides is closed after it. After a failure Playwright starts a new worker, with a new browser.
+ * listeners to dialogs and the console, which are those that tests add, its pointer in the corner. Bowline keeps
+ * nothing else in the browser. What a test opens besides is closed after it. After a failure Playwright starts a new
+ * worker, with a new browser.
  */
 export const test = base.extend<object, { sharedPage: Page }>({
   sharedPage: [

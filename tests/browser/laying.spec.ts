@@ -71,6 +71,37 @@ test('lays a run from port to port with keys alone, and finishes it', async ({ p
   await expect.poll(() => rows(page, 'Bend table')).toEqual(FOUR_LEGS);
 });
 
+test('shows no leg beyond one that is placed before it was tried', async ({ page }) => {
+  await openJob(page, BARE, 'lay');
+  // While 1 is tried, 150 is typed and placed: what is tried then is another 150 at the end of those.
+  let release: () => void = () => undefined;
+  const isPlaced = new Promise<void>((resolve) => {
+    release = resolve;
+  });
+  await page.route('**/preview/run', async (route) => {
+    if (route.request().postDataJSON().change.length === 1) {
+      await isPlaced;
+    }
+    await route.continue();
+  });
+  const legs = page.locator('.path-table tbody tr');
+  await page.keyboard.press('l');
+  await page.getByRole('button', { name: 'Begin at Pump, Outlet' }).focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('200');
+  await page.keyboard.press('Enter');
+  await expect(legs).toHaveCount(1);
+  await page.keyboard.type('yy150');
+  await page.keyboard.press('Enter');
+  await expect(legs).toHaveCount(2);
+  const tried = page.waitForResponse((answer) => answer.request().postDataJSON()?.change?.length === 150);
+  release();
+  await tried;
+  // Two frames later it would be drawn.
+  await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))));
+  await expect(legs).toHaveCount(2);
+});
+
 test('lays by the mouse along the track that follows the hand, level with what is pointed at', async ({ page }) => {
   await openJob(page, BARE, 'lay');
   await page.locator('.view-tools').getByRole('button', { name: 'Lay a run' }).click();

@@ -23,7 +23,7 @@ const [YIELDS, LONGEST_YIELD] = [8, 500];
 export function newest<Question, Answer>(
   ask: (question: Question) => Promise<Answer>,
   take: (answer: Answer, question: Question) => void,
-  refuse: (why: string) => void = () => undefined,
+  refuse: (why: string, question: Question) => void = () => undefined,
   { rests = 1, workOf }: { rests?: number; workOf?: (answer: Answer) => number } = {},
 ) {
   let wanted: Question | null = null;
@@ -62,7 +62,7 @@ export function newest<Question, Answer>(
         }
       } catch (error) {
         if (!stopped && (error instanceof Refused || error instanceof Unreachable)) {
-          refuse(error.message);
+          refuse(error.message, question);
         }
       }
       if (!stopped && !isAwaited) {
@@ -98,5 +98,5 @@ export function newest<Question, Answer>(
 export const newestPreview = <Question>(
   ask: (question: Question) => Promise<Preview>,
   take: (answer: Preview, question: Question) => void,
-  refuse?: (why: string) => void,
+  refuse?: (why: string, question: Question) => void,
 ) => newest(ask, take, refuse, { workOf: ({ work }) => work });

@@ -195,6 +195,7 @@ export function useLayingActs() {
     };
 
     return {
+      revision: () => state().revision,
       tryLeg: (leg: Meant) => tryLeg(leg),
       place,
       takeBack: () => void takeBack(),

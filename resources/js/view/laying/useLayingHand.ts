@@ -11,7 +11,7 @@ import { useShown } from '../shown';
 import { aimAt, forward, vectorOf } from './aiming';
 import { catchable, caughtAt } from './catching';
 import { useFace } from './useFace';
-import { useLayingActs } from './useLayingActs';
+import { type Meant, useLayingActs } from './useLayingActs';
 import { useLayingKeys } from './useLayingKeys';
 import { useLeg } from './useLeg';
 import { useMeshPoints } from './useMeshPoints';
@@ -50,18 +50,27 @@ export function useLayingHand() {
     [places, items, item, solution, isShown],
   );
 
-  const asking = useMemo(
-    () =>
-      newestPreview(
-        acts.tryLeg,
-        (answer) => {
+  const asking = useMemo(() => {
+    // What was wanted before a leg was placed is answered after it: it would be shown as another leg beyond that one.
+    const previews = newestPreview(
+      ({ meant }: { meant: Meant; revision: number }) => acts.tryLeg(meant),
+      (answer, { revision }) => {
+        if (revision === acts.revision()) {
           useLaying.getState().set({ answer, refused: null });
           useWorkbench.getState().setTrying({ solutions: answer.solutions, places: [] });
-        },
-        (refused) => useLaying.getState().set({ refused }),
-      ),
-    [acts],
-  );
+        }
+      },
+      (refused, { revision }) => {
+        if (revision === acts.revision()) {
+          useLaying.getState().set({ refused });
+        }
+      },
+    );
+    return {
+      want: (meant: Meant) => previews.want({ meant, revision: acts.revision() }),
+      stop: previews.stop,
+    };
+  }, [acts]);
   useEffect(() => () => asking.stop(), [asking]);
 
   const tracksFor = (on: ReturnType<typeof face>) => {

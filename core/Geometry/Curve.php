@@ -73,17 +73,7 @@ final readonly class Curve implements Segment
         // Cubic between the two points and directions.
         $span = $this->along[$index + 1] - $this->along[$index];
 
-        $ofFrom = (1 + 2 * $s) * (1 - $s) ** 2;
-        $ofOut = $span * $s * (1 - $s) ** 2;
-        $ofTo = $s * $s * (3 - 2 * $s);
-        $ofIn = $span * $s * $s * ($s - 1);
-
-        // By components: this is asked for very often.
-        return new Vector(
-            $from->x * $ofFrom + $out->x * $ofOut + $to->x * $ofTo + $in->x * $ofIn,
-            $from->y * $ofFrom + $out->y * $ofOut + $to->y * $ofTo + $in->y * $ofIn,
-            $from->z * $ofFrom + $out->z * $ofOut + $to->z * $ofTo + $in->z * $ofIn,
-        );
+        return CubicHermite::at($from, $out, $to, $in, $span, $s);
     }
 
     /**

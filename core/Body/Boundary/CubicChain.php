@@ -6,6 +6,7 @@ namespace Bowline\Body\Boundary;
 
 use Bowline\Geometry\Bisection;
 use Bowline\Geometry\Chord;
+use Bowline\Geometry\CubicHermite;
 use Bowline\Geometry\Vector;
 use Closure;
 
@@ -84,20 +85,8 @@ final readonly class CubicChain
     {
         [$i, $s, $h] = $this->place($t);
 
-        $a = $this->points[$i];
-        $out = $this->slopes[$i];
-        $b = $this->points[$i + 1];
-        $in = $this->slopes[$i + 1];
-        $ofA = (1 + 2 * $s) * (1 - $s) ** 2;
-        $ofOut = $h * $s * (1 - $s) ** 2;
-        $ofB = $s * $s * (3 - 2 * $s);
-        $ofIn = $h * $s * $s * ($s - 1);
-
-        // By components: this is asked for at every facet of a body.
-        return new Vector(
-            $a->x * $ofA + $out->x * $ofOut + $b->x * $ofB + $in->x * $ofIn,
-            $a->y * $ofA + $out->y * $ofOut + $b->y * $ofB + $in->y * $ofIn,
-            $a->z * $ofA + $out->z * $ofOut + $b->z * $ofB + $in->z * $ofIn,
+        return CubicHermite::at(
+            $this->points[$i], $this->slopes[$i], $this->points[$i + 1], $this->slopes[$i + 1], $h, $s,
         );
     }
 

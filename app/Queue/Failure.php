@@ -26,7 +26,7 @@ final class Failure
             $error instanceof TimeoutExceededException => sprintf(
                 'It took longer than %d minutes.', intdiv($timeout, 60),
             ),
-            $error instanceof MaxAttemptsExceededException => 'Whatever worked on it was ended, again and again.',
+            $error instanceof MaxAttemptsExceededException => 'It was begun several times, and broken off each time.',
             $error === null => 'It was broken off.',
             default => 'An error of the program ended it; the log of the server says which.',
         };

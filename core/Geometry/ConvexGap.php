@@ -50,11 +50,12 @@ final readonly class ConvexGap
                 $side = $way->anySquare();
                 $across = $way->cross($side);
                 $along = $way->times(cos($step));
+                $aside = sin($step);
                 $next = null;
                 for ($i = 1; $i <= self::ROUND; $i++) {
                     $angle = $turn + $i * 2 * M_PI / self::ROUND;
-                    $tried = $along->plus($side->times(sin($step) * cos($angle)))
-                        ->plus($across->times(sin($step) * sin($angle)));
+                    $tried = $along->plus($side->times($aside * cos($angle)))
+                        ->plus($across->times($aside * sin($angle)));
                     $there = $gap($tried);
                     if ($there > $found) {
                         [$found, $next] = [$there, $tried];

@@ -22,7 +22,7 @@ final class FileValue
         return floor($rounded) === $rounded && abs($rounded) < self::LARGEST_WHOLE ? (int) $rounded : $rounded;
     }
 
-    /** Returns a number or an expression of the file with as much added to it; null where it is neither. */
+    /** Returns a number or an expression of the file increased by an amount; null where it is neither. */
     public static function increased(mixed $said, float $by): int|float|string|null
     {
         return match (true) {

@@ -43,7 +43,7 @@ interface Route
      */
     public function span(Run $run): ?array;
 
-    /** Returns what a run that is too short lacks; null when it reaches. */
+    /** Returns by how much a run is too short; null when it reaches. */
     public function shortage(LaidRun $laid): ?Shortage;
 
     /** Returns the same route with its present length fixed, wherever its ends go. */

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Bowline\Routing;
 
-/** What a run, or one span of it between clamps, has to reach with and has to reach. */
+/** The length of a run, or of a span of it between clamps, and the longer distance that it has to reach over. */
 final readonly class Shortage
 {
     /**
-     * @param  float  $length  there is, without leads, mm
-     * @param  float  $distance  that it must exceed, without leads, mm
-     * @param  int|null  $span  number of the span that is too short by the length it is told, from 0; null where it is
-     *     the length of the run that is missing
+     * @param  float  $length  without leads, mm
+     * @param  float  $distance  that the length must exceed, without leads, mm
+     * @param  int|null  $span  index of the span whose own length is too short, from 0; null where the length of the
+     *     whole run is
      */
     public function __construct(
         public float $length,

@@ -17,7 +17,7 @@ it('says why work has ended without an answer', function (?Throwable $error, int
     ],
     'as long as it may take' => [new TimeoutExceededException, 600, 'It took longer than 10 minutes.'],
     'killed each time' => [
-        new MaxAttemptsExceededException, 300, 'Whatever worked on it was ended, again and again.',
+        new MaxAttemptsExceededException, 300, 'It was begun several times, and broken off each time.',
     ],
     'nobody knows' => [null, 300, 'It was broken off.'],
 ]);

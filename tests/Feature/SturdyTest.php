@@ -150,7 +150,7 @@ it('says that settling failed, and tries again when it is asked to', function ()
     ]);
     (new SettleRun($settling->id))->failed(new MaxAttemptsExceededException);
     $this->getJson($job.'/runs/feed/settling')->assertOk()->assertJson([
-        'state' => 'failed', 'problem' => 'Whatever worked on it was ended, again and again.',
+        'state' => 'failed', 'problem' => 'It was begun several times, and broken off each time.',
     ]);
     Queue::fake();
     $this->postJson($job.'/runs/feed/settling', ['settle' => true])->assertOk()->assertJson([

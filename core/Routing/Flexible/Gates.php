@@ -124,7 +124,7 @@ final readonly class Gates
     }
 
     /**
-     * Returns the first span that is too short by the length that it is told, or the whole run where spans that share
+     * Returns the shortage of the first span whose own length is too short, or of the whole run where spans that share
      * what is left are; null when all reach.
      *
      * @param  float  $length  of the whole run, mm

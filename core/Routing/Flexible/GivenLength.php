@@ -63,7 +63,7 @@ final readonly class GivenLength
         return $this->gates->distance($run);
     }
 
-    /** Returns what it lacks where it does not reach. */
+    /** Returns by how much it does not reach; null when it does. */
     public function shortage(Run $run): ?Shortage
     {
         return $this->gates->shortage($run, $this->of($run));

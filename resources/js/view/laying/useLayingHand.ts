@@ -51,7 +51,7 @@ export function useLayingHand() {
   );
 
   const asking = useMemo(() => {
-    // What was wanted before a leg was placed is answered after it: it would be shown as another leg beyond that one.
+    // A preview that was wanted before a leg was placed may be answered after it, and would show another leg beyond it.
     const previews = newestPreview(
       ({ meant }: { meant: Meant; revision: number }) => acts.tryLeg(meant),
       (answer, { revision }) => {

@@ -1,4 +1,4 @@
-/** How Debian's headless shell of Chromium is started where there is neither a graphics card nor a network: drawn in software. */
+/** How the headless shell of Debian's Chromium is started, without a graphics card or a network: drawn in software. */
 export const launchOptions = {
   executablePath: '/usr/bin/chromium-headless-shell',
   args: [

@@ -27,13 +27,10 @@ final class MeshAssembly
     public function add(Mesh $mesh, bool $isReversed): void
     {
         $numbers = [];
-        foreach ($mesh->triangles as $corners) {
-            [$a, $b, $c] = array_map(
-                fn (int $corner): int => $numbers[$corner] ??= $this->vertex($mesh->vertices[$corner]), $corners,
-            );
-            foreach ($corners as $corner) {
-                $numbers[$corner] ??= $this->vertex($mesh->vertices[$corner]);
-            }
+        foreach ($mesh->triangles as [$one, $two, $three]) {
+            $a = $numbers[$one] ??= $this->vertex($mesh->vertices[$one]);
+            $b = $numbers[$two] ??= $this->vertex($mesh->vertices[$two]);
+            $c = $numbers[$three] ??= $this->vertex($mesh->vertices[$three]);
             if ($a !== $b && $b !== $c && $c !== $a) {
                 $this->triangles[] = $isReversed ? [$a, $c, $b] : [$a, $b, $c];
             }

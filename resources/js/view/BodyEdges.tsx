@@ -1,17 +1,23 @@
 import { useEffect, useMemo } from 'react';
-import { BoxGeometry, CylinderGeometry, EdgesGeometry, ExtrudeGeometry, Shape, Vector2 } from 'three';
+import {
+  BoxGeometry,
+  BufferGeometry,
+  EdgesGeometry,
+  ExtrudeGeometry,
+  Float32BufferAttribute,
+  Shape,
+  Vector2,
+} from 'three';
 import type { PlacedBody } from '../api/types';
 
 /** The edges of a body as thin lines, where its faces meet at more than 25°. */
 export function BodyEdges({ body, colour }: { body: PlacedBody; colour: string }) {
   const { shape, size, outline } = body;
   const geometry = useMemo(() => {
-    const solid =
-      shape === 'box'
-        ? new BoxGeometry(...size)
-        : shape === 'plate'
-          ? plateGeometry(outline ?? [], size[2])
-          : new CylinderGeometry(size[0] / 2, size[0] / 2, size[2], 40);
+    if (shape === 'cylinder') {
+      return rims(size[0] / 2, size[2]);
+    }
+    const solid = shape === 'box' ? new BoxGeometry(...size) : plateGeometry(outline ?? [], size[2]);
     const edges = new EdgesGeometry(solid, 25);
     solid.dispose();
     return edges;
@@ -22,6 +28,22 @@ export function BodyEdges({ body, colour }: { body: PlacedBody; colour: string }
       <lineBasicMaterial color={colour} />
     </lineSegments>
   );
+}
+
+/** The sides of a cylinder as it is drawn. */
+export const SIDES = 40;
+
+/** Returns the two rims of a cylinder along y round the origin, as segments. Its triangles need not be made for that. */
+export function rims(radius: number, height: number): BufferGeometry {
+  const places: number[] = [];
+  for (const y of [height / 2, -height / 2]) {
+    for (let side = 0; side < SIDES; side++) {
+      for (const turn of [side, side + 1].map((corner) => (2 * Math.PI * corner) / SIDES)) {
+        places.push(radius * Math.sin(turn), y, radius * Math.cos(turn));
+      }
+    }
+  }
+  return new BufferGeometry().setAttribute('position', new Float32BufferAttribute(places, 3));
 }
 
 /** Returns a plate with an outline in x and y, half of its thickness to both sides. */

@@ -5,7 +5,7 @@ import { acceleratedRaycast } from 'three-mesh-bvh';
 import type { PlacedBody } from '../api/types';
 import { turnOf } from '../job/turnOf';
 import { useTriangles } from '../job/useTriangles';
-import { BodyEdges, plateGeometry } from './BodyEdges';
+import { BodyEdges, plateGeometry, SIDES } from './BodyEdges';
 
 interface Props {
   body: PlacedBody;
@@ -42,7 +42,7 @@ export function PlacedBodyMesh({ body, about, hand, look }: Props) {
           ) : body.shape === 'plate' ? (
             <Plate body={body} />
           ) : (
-            <cylinderGeometry args={[body.size[0] / 2, body.size[0] / 2, body.size[2], 40]} />
+            <cylinderGeometry args={[body.size[0] / 2, body.size[0] / 2, body.size[2], SIDES]} />
           )}
           {material}
           <BodyEdges body={body} colour={look.edge} />

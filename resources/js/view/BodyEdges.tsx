@@ -33,7 +33,7 @@ export function BodyEdges({ body, colour }: { body: PlacedBody; colour: string }
 /** The sides of a cylinder as it is drawn. */
 export const SIDES = 40;
 
-/** Returns the two rims of a cylinder along y round the origin, as segments. Its triangles need not be made for that. */
+/** Returns both rims of a cylinder along y, round the origin, as segments. Its triangles need not be made for that. */
 export function rims(radius: number, height: number): BufferGeometry {
   const places: number[] = [];
   for (const y of [height / 2, -height / 2]) {

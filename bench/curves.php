@@ -93,12 +93,7 @@ $draped = static fn (Bodies $over): Closure => static fn (Vector $a, Vector $b):
     30,
     $over,
 );
-$reference = 1000 * medianTime(9, static function (): void {
-    $sum = 0.0;
-    for ($i = 1; $i <= 100_000; $i++) {
-        $sum += sqrt($i);
-    }
-});
+$reference = 1000 * medianTime(9, addSquareRoots(...));
 
 foreach (
     [

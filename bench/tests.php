@@ -33,13 +33,15 @@ $run = proc_open(
 );
 is_resource($run) || exit(1);
 $roots = [];
-for ($second = 0; ($status = proc_get_status($run))['running']; $second++) {
+$status = proc_get_status($run);
+for ($second = 0; $status['running']; $second++) {
     if ($second % 10 === 0) {
         $before = $spent();
         addSquareRoots();
         $roots[] = $spent() - $before;
     }
     sleep(1);
+    $status = proc_get_status($run);
 }
 $took = (hrtime(true) - $start) / 1e9;
 sort($roots);
@@ -47,7 +49,7 @@ $reference = $roots[intdiv(count($roots), 2)];
 
 $lines = array_map(trim(...), file($log) ?: []);
 printf(
-    "bin/test took %.0f s: %s; 100 000 square roots took %.2f ms meanwhile (%.2f to %.2f); %d times that (asked for: "
+    'bin/test took %.0f s: %s; 100 000 square roots took %.2f ms meanwhile (%.2f to %.2f); %d times that (asked for: '
     ."at most %d)\n",
     $took, end($lines), 1000 * $reference, 1000 * $roots[0], 1000 * end($roots), $took / $reference, MOST,
 );

@@ -9,7 +9,7 @@ return [
     // What questions and answers are signed with; the same on all machines.
     'key' => env('BOWLINE_MACHINES_KEY', env('APP_KEY')),
     // Seconds after which a task is taken from a worker that has not been heard of, and a worker counts as gone.
-    'lease' => 10,
+    'lease' => (int) env('BOWLINE_MACHINES_LEASE', 10),
     // Seconds after which a task is dropped that nobody asks for any more.
     'wanted' => 10,
     // Seconds for which an answer is kept for whoever asks the same.

@@ -48,7 +48,7 @@ final class StartedMachines
     {
         return self::start([PHP_BINARY, 'artisan', 'bowline:calculate'], [
             ...getenv(), 'BOWLINE_REDIS' => 'tcp://127.0.0.1:'.self::$port, 'BOWLINE_MACHINES_KEY' => self::KEY,
-            'DB_DATABASE' => '/nowhere/at.all', 'APP_ENV' => 'production',
+            'DB_DATABASE' => '/nowhere/at.all', 'APP_ENV' => 'production', 'BOWLINE_MACHINES_LEASE' => '4',
         ]);
     }
 

@@ -108,8 +108,7 @@ function worked(Task $task, ?callable $report = null): mixed
 
 it('gets the same from another machine as from this one, and asks each thing once', function (): void {
     startWorker();
-    // Longer than a beat of the worker, which tells how far it has come once a second.
-    $task = RunCalculation::task(drapedFile(0.5, 900.0), 'shore');
+    $task = RunCalculation::task(drapedFile(0.5), 'shore');
     $reports = [];
     $there = worked($task, static function (array $told) use (&$reports): void {
         $reports[] = $told;
@@ -176,7 +175,7 @@ it('works here where Redis is away or nobody is there, and says so', function ()
 it('tells how far it has come, and never that it has gone back', function (): void {
     startWorker();
     $parts = [];
-    $task = RunCalculation::task(drapedFile(0.42, 900.0), 'shore');
+    $task = RunCalculation::task(drapedFile(0.42), 'shore');
     worked($task, static function (array $told) use (&$parts): void {
         $parts[] = $told['part'] ?? 0.0;
     });

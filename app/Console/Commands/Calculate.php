@@ -25,6 +25,9 @@ final class Calculate extends Command
     /** Between two beats, s. */
     private const BEAT = 1;
 
+    /** Between two beats at which it tells how far it has come without being asked, s. */
+    private const TELL = 0.1;
+
     protected $signature = 'bowline:calculate {--once : ends when there is nothing to do}';
 
     protected $description = 'Works calculations for Bowline on another machine (BOWLINE_REDIS)';
@@ -35,6 +38,9 @@ final class Calculate extends Command
     private ?string $progress = null;
 
     private ?string $id = null;
+
+    /** When it last told how far it has come, s of a clock that is never set. */
+    private float $told = 0.0;
 
     public function handle(TaskBoard $board, TaskBoard $beats): int
     {
@@ -56,7 +62,7 @@ final class Calculate extends Command
                 $board->reap();
                 $task = $board->take();
                 if ($task !== null) {
-                    $this->work($board, $task);
+                    $this->work($board, $name, $task);
                 } elseif ($this->option('once') === true) {
                     return self::SUCCESS;
                 }
@@ -68,13 +74,13 @@ final class Calculate extends Command
     }
 
     /** @param  array{id: string, kind: string, question: string}  $task */
-    private function work(TaskBoard $board, array $task): void
+    private function work(TaskBoard $board, string $name, array $task): void
     {
         [$this->id, $this->wish, $this->progress] = [$task['id'], Wish::Whole, null];
         try {
             $question = Signed::unpack($task['question']);
             $answer = Calculations::work($task['kind'], is_string($question) ? $question : '', new Report(
-                $this->report(...), $this->isOver(...),
+                fn (array $told) => $this->report($board, $name, $told), $this->isOver(...),
             ));
             $this->id = null;
             $board->answer($task['id'], $answer);
@@ -97,10 +103,23 @@ final class Calculate extends Command
         return $this->wish !== Wish::Whole;
     }
 
-    /** @param  array<string, mixed>  $told  how far the task at hand has come */
-    private function report(array $told): void
+    /**
+     * Tells how far the task at hand has come: by the connection that waits meanwhile, as a beat may break into this.
+     *
+     * @param  array<string, mixed>  $told
+     */
+    private function report(TaskBoard $board, string $name, array $told): void
     {
         $this->progress = json_encode($told, JSON_THROW_ON_ERROR);
+        $now = hrtime(true) / 1e9;
+        if ($now - $this->told > self::TELL) {
+            $this->told = $now;
+            try {
+                $this->wish = $board->beat($name, $this->id, $this->progress);
+            } catch (MachinesAway) {
+                // As with a beat.
+            }
+        }
         if ($this->wish === Wish::None) {
             throw new TaskDropped;
         }

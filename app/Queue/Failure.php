@@ -7,6 +7,7 @@ namespace App\Queue;
 use Bowline\Job\JobError;
 use Illuminate\Queue\MaxAttemptsExceededException;
 use Illuminate\Queue\TimeoutExceededException;
+use Illuminate\Support\Facades\Log;
 use Throwable;
 
 /** Why work on the queue has ended without an answer. */
@@ -28,7 +29,15 @@ final class Failure
             ),
             $error instanceof MaxAttemptsExceededException => 'It was begun several times, and broken off each time.',
             $error === null => 'It was broken off.',
-            default => 'An error of the program ended it; the log of the server says which.',
+            default => self::logged($error),
         };
+    }
+
+    /** Logs an error, since the queue leaves out those that a request would answer with words of their own. */
+    private static function logged(Throwable $error): string
+    {
+        Log::error('Work on the queue was ended by an error: '.$error->getMessage(), ['exception' => $error]);
+
+        return 'An error of the program ended it; the log of the server says which.';
     }
 }

@@ -3,9 +3,11 @@
 declare(strict_types=1);
 
 use App\Queue\Failure;
+use App\Support\WorkBrokenOff;
 use Bowline\Job\JobError;
 use Illuminate\Queue\MaxAttemptsExceededException;
 use Illuminate\Queue\TimeoutExceededException;
+use Illuminate\Support\Facades\Log;
 
 it('says why work has ended without an answer', function (?Throwable $error, int $timeout, string $words): void {
     expect(Failure::words($error, $timeout))->toBe($words);
@@ -22,7 +24,14 @@ it('says why work has ended without an answer', function (?Throwable $error, int
     'nobody knows' => [null, 300, 'It was broken off.'],
 ]);
 
-it('tells nothing of the inside of the program', function (): void {
-    expect(Failure::words(new RuntimeException('SQLSTATE[HY000] in /srv/bowline/app'), 300))
-        ->toBe('An error of the program ended it; the log of the server says which.');
+it('tells nothing of the inside of the program, and logs it whatever it is', function (): void {
+    $log = Log::spy();
+    // The second is one that is not reported where it ends a request.
+    foreach ([new RuntimeException('SQLSTATE[HY000] in /srv/bowline/app'), WorkBrokenOff::timeUp()] as $error) {
+        expect(Failure::words($error, 300))
+            ->toBe('An error of the program ended it; the log of the server says which.');
+        $log->shouldHaveReceived('error', ['Work on the queue was ended by an error: '.$error->getMessage(), [
+            'exception' => $error,
+        ]]);
+    }
 });

@@ -15,7 +15,7 @@ final class Failure
 {
     /**
      * Returns the reason as a sentence for whoever waits for the work: what is wrong with the job, or whether it is of
-     * use to try again.
+     * use to try again. An error of the program is logged.
      *
      * @param  Throwable|null  $error  what the queue says of it; null where it says nothing
      * @param  int  $timeout  most that the work may take, s

@@ -25,8 +25,8 @@ final class Calculate extends Command
     /** Between two beats, s. */
     private const BEAT = 1;
 
-    /** Between two beats at which it tells how far it has come without being asked, s. */
-    private const TELL = 0.1;
+    /** Least between two reports of how far it has come that are sent at once, and not with the next beat, s. */
+    private const REPORT = 0.1;
 
     protected $signature = 'bowline:calculate {--once : ends when there is nothing to do}';
 
@@ -39,8 +39,8 @@ final class Calculate extends Command
 
     private ?string $id = null;
 
-    /** When it last told how far it has come, s of a clock that is never set. */
-    private float $told = 0.0;
+    /** When the next report may be sent at once, s of a clock that only goes on. */
+    private float $nextReport = 0.0;
 
     public function handle(TaskBoard $board, TaskBoard $beats): int
     {
@@ -104,7 +104,8 @@ final class Calculate extends Command
     }
 
     /**
-     * Tells how far the task at hand has come: by the connection that waits meanwhile, as a beat may break into this.
+     * Sends how far the task at hand has come. A beat may come in the middle of this, so it goes by the connection of the
+     * tasks, which is idle meanwhile.
      *
      * @param  array<string, mixed>  $told
      */
@@ -112,12 +113,13 @@ final class Calculate extends Command
     {
         $this->progress = json_encode($told, JSON_THROW_ON_ERROR);
         $now = hrtime(true) / 1e9;
-        if ($now - $this->told > self::TELL) {
-            $this->told = $now;
+        if ($now >= $this->nextReport) {
+            $this->nextReport = $now + self::REPORT;
             try {
                 $this->wish = $board->beat($name, $this->id, $this->progress);
             } catch (MachinesAway) {
-                // As with a beat.
+                // It goes on, as with a beat, and does not try more often than that.
+                $this->nextReport = hrtime(true) / 1e9 + self::BEAT;
             }
         }
         if ($this->wish === Wish::None) {

@@ -15,6 +15,7 @@ export function BodyEdges({ body, colour }: { body: PlacedBody; colour: string }
   const { shape, size, outline } = body;
   const geometry = useMemo(() => {
     if (shape === 'cylinder') {
+      // Without its triangles, of which edges would be found by comparing all of them.
       return rims(size[0] / 2, size[2]);
     }
     const solid = shape === 'box' ? new BoxGeometry(...size) : plateGeometry(outline ?? [], size[2]);
@@ -30,10 +31,10 @@ export function BodyEdges({ body, colour }: { body: PlacedBody; colour: string }
   );
 }
 
-/** The sides of a cylinder as it is drawn. */
+/** How many sides a cylinder is drawn with. */
 export const SIDES = 40;
 
-/** Returns both rims of a cylinder along y, round the origin, as segments. Its triangles need not be made for that. */
+/** Returns both rims of a cylinder along y, round the origin, as segments. */
 export function rims(radius: number, height: number): BufferGeometry {
   const places: number[] = [];
   for (const y of [height / 2, -height / 2]) {

@@ -71,7 +71,7 @@ export function View({ stage }: { stage: Stage }) {
         camera={{ up: [0, 0, 1], position: [2000, -3000, 2500], zoom: 0.3, near: 1, far: 20000 }}
         onPointerMissed={() => useHover.getState().setHover(null)}
         onCreated={({ gl }) => {
-          // To look for errors three waits until each shader is compiled.
+          // With the check, three.js waits until each shader is compiled.
           gl.debug.checkShaderErrors = import.meta.env.DEV;
         }}
       >

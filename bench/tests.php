@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * How long bin/test takes from a fresh clone, with fetching its packages: php bench/tests.php. The speed of the machine is
- * measured every ten seconds meanwhile, in processor time, since the tests use the processors too.
+ * How long bin/test takes from a fresh clone, with fetching its packages: php bench/tests.php. The speed of the machine
+ * is measured every ten seconds meanwhile, in processor time, since the tests use the processors too.
  * Asked for: no more than 507 000 times what 100 000 square roots take: 12 minutes where that is 1.42 ms.
  */
 

@@ -104,8 +104,8 @@ final class Calculate extends Command
     }
 
     /**
-     * Sends how far the task at hand has come. A beat may come in the middle of this, so it goes by the connection of the
-     * tasks, which is idle meanwhile.
+     * Sends how far the task at hand has come. A beat may come in the middle of this, so it goes by the connection of
+     * the tasks, which is idle meanwhile.
      *
      * @param  array<string, mixed>  $told
      */

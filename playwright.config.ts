@@ -11,8 +11,6 @@ export default defineConfig({
   // A worker of PHP's own server that finds a body for another test keeps its other connections waiting.
   expect: { timeout: 45_000 },
   workers: 2,
-  // Until it is known why work on the queue is lost or fails now and then (docs/testing.md).
-  retries: 1,
   reporter: [['list'], ['junit', { outputFile: '.bowline/playwright.xml' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,

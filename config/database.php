@@ -14,6 +14,8 @@ return [
             'busy_timeout' => 5000,
             'journal_mode' => 'WAL',
             'synchronous' => 'NORMAL',
+            // Before PHP 8.4 by App\Support\ImmediateConnection.
+            'transaction_mode' => 'IMMEDIATE',
         ],
     ],
     // Queue, cache and locks, where it is told (config/machines.php).

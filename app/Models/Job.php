@@ -16,7 +16,6 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Prunable;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
-use Illuminate\Database\Query\Expression;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Schema;
 use stdClass;
@@ -130,9 +129,8 @@ final class Job extends Model implements KeptRuns
     }
 
     /**
-     * Calls a function with the job while no one else can write. SQLite lets a transaction wait for another writer only
-     * if its first statement writes; one that has read before is refused as locked. So this first writes without
-     * changing anything, then reads the job. An issued revision refuses it (`JobIsFrozen`).
+     * Calls a function with the job as it is stored, while no one else can write (`ImmediateConnection`). An issued
+     * revision refuses it (`JobIsFrozen`).
      *
      * @template Answer
      *
@@ -142,7 +140,6 @@ final class Job extends Model implements KeptRuns
     public function alone(Closure $work): mixed
     {
         return self::resolveConnection()->transaction(function () use ($work): mixed {
-            self::query()->toBase()->where('id', $this->id)->update(['revision' => new Expression('revision')]);
             $this->refresh();
             $this->refuseIfFrozen();
 

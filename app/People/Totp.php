@@ -68,8 +68,7 @@ final class Totp
         $code = strtolower(str_replace([' ', '-'], '', $typed));
 
         return DB::transaction(static function () use ($user, $code): bool {
-            // Nobody else takes the same code meanwhile: this writes first.
-            User::query()->whereKey($user->id)->toBase()->update(['updated_at' => now()]);
+            // Nobody else takes the same code meanwhile: the transaction locks the database (ImmediateConnection).
             $user->refresh();
             $step = self::stepOf((string) $user->second_factor, $code);
             if ($step !== null && $step > $user->second_factor_step) {

@@ -10,8 +10,11 @@ use App\Models\Job;
 use App\People\CurrentPerson;
 use App\People\JobPolicy;
 use App\Queue\HeldTask;
+use App\Support\ImmediateConnection;
 use Bowline\Job\Schema;
+use Closure;
 use Illuminate\Cache\Events\CacheFailedOver;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Vite;
 use Illuminate\Queue\Events\JobExceptionOccurred;
@@ -25,11 +28,15 @@ use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\ServiceProvider;
+use PDO;
 
 final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        Connection::resolverFor('sqlite', static fn (
+            Closure|PDO $pdo, string $database, string $prefix, array $config,
+        ): Connection => new ImmediateConnection($pdo, $database, $prefix, $config));
         // It caches the definitions that it has compiled.
         $this->app->scoped(Schema::class);
         $this->app->scoped(CurrentPerson::class);

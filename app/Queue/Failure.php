@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Queue;
 
 use Bowline\Job\JobError;
+use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Queue\MaxAttemptsExceededException;
 use Illuminate\Queue\TimeoutExceededException;
+use Illuminate\Support\Facades\App;
 use Illuminate\Support\Facades\Log;
 use Throwable;
 
@@ -33,10 +35,12 @@ final class Failure
         };
     }
 
-    /** Logs an error, since the queue leaves out those that a request would answer with words of their own. */
+    /** Logs an error that the queue does not: one that a request would answer with words of its own (Problems). */
     private static function logged(Throwable $error): string
     {
-        Log::error('Work on the queue was ended by an error: '.$error->getMessage(), ['exception' => $error]);
+        if (! App::make(ExceptionHandler::class)->shouldReport($error)) {
+            Log::error('Work on the queue was ended by an error: '.$error->getMessage(), ['exception' => $error]);
+        }
 
         return 'An error of the program ended it; the log of the server says which.';
     }

@@ -24,14 +24,13 @@ it('says why work has ended without an answer', function (?Throwable $error, int
     'nobody knows' => [null, 300, 'It was broken off.'],
 ]);
 
-it('tells nothing of the inside of the program, and logs it whatever it is', function (): void {
-    $log = Log::spy();
-    // The second is one that is not reported where it ends a request.
-    foreach ([new RuntimeException('SQLSTATE[HY000] in /srv/bowline/app'), WorkBrokenOff::timeUp()] as $error) {
-        expect(Failure::words($error, 300))
-            ->toBe('An error of the program ended it; the log of the server says which.');
-        $log->shouldHaveReceived('error', ['Work on the queue was ended by an error: '.$error->getMessage(), [
-            'exception' => $error,
-        ]]);
-    }
-});
+it('tells nothing of the inside of the program, and logs what the queue does not', function (
+    Throwable $error, int $times,
+): void {
+    Log::shouldReceive('error')->times($times)
+        ->with('Work on the queue was ended by an error: '.$error->getMessage(), ['exception' => $error]);
+    expect(Failure::words($error, 300))->toBe('An error of the program ended it; the log of the server says which.');
+})->with([
+    'the queue logs it' => [new RuntimeException('SQLSTATE[HY000] in /srv/bowline/app'), 0],
+    'one that is not reported where it ends a request' => [WorkBrokenOff::timeUp(), 1],
+]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Bowline\Geometry\Vector;
 use Bowline\Job\JobError;
+use Bowline\Routing\MovedPosition;
 use Tests\Jobs;
 use Tests\Seeds;
 
@@ -88,6 +89,18 @@ it('is at each end of its movement as it is when the thing stands there', functi
         ->and($movement['positions'][0]['min_radius'])
         ->toEqualWithDelta(Jobs::written(stillHose(['kind' => 'spring', 'length' => 760]))['min_radius'], 1e-6);
 });
+
+it('is among its positions as it is placed', function (float $from, float $to): void {
+    $laid = Jobs::laid(movingHose(
+        ['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => $from, 'to' => $to]],
+        ['kind' => 'spring', 'length' => 700],
+    ));
+    $placed = array_values(array_filter(
+        $laid->sweep()->positions ?? [], static fn (MovedPosition $one): bool => abs($one->angle ?? 1.0) < 1e-12,
+    ));
+    expect($placed)->toHaveCount(1)
+        ->and($placed[0]->leastRadius())->toEqualWithDelta($laid->path->leastRadius(), 1e-6);
+})->with([[-20.0, 37.0], [-11.0, 2.0], [0.0, 30.0]]);
 
 it('is twisted by as much as its end is turned about its own axis', function (float $by): void {
     $written = Jobs::written(

@@ -88,6 +88,17 @@ it('finds the nearest place that keeps its ties', function (
             ['level' => '+y', 'with' => 'z', 'distance' => -8],
         ], [10, 20, 30], [60, -8, 7],
     ],
+    // A sphere goes 0.0001 into a cylinder: near (10, 0, 0) they meet in z² + 1.2·y² = 0.00200001, x = 10 + y²/100,
+    // near (50, 0, 0) in z² + 2.4·y² = 0.01400001, x = 50 − y²/100: narrow beside the step in which the cylinder is
+    // looked at. Seen from far off along (0, 1, 1), z is 1.2·y and 2.4·y.
+    'a cylinder and a sphere that all but touch' => [
+        [['away' => 50, 'from' => 'beside'], ['away' => 10.0001, 'from' => 'middle']], [10, 5000, 5000],
+        [10 + 0.00200001 / 264, sqrt(0.00200001 / 2.64), 1.2 * sqrt(0.00200001 / 2.64)],
+    ],
+    'a cylinder and a sphere on its other side' => [
+        [['away' => 50, 'from' => 'z'], ['away' => 70.0001, 'from' => 'right']], [50, 5000, 5000],
+        [50 - 0.01400001 / 816, sqrt(0.01400001 / 8.16), 2.4 * sqrt(0.01400001 / 8.16)],
+    ],
     // x = 60, and (x + y)/√2 = 50√2.
     'two planes that are not square' => [
         [

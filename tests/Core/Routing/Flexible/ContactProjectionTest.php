@@ -72,6 +72,23 @@ it('lifts a link out of the floor at its ends, half by each', function (bool $is
         ->and($chain->y)->toEqualWithDelta([0.0, 0.0, 0.0, 0.0], 1e-12);
 })->with(['all places of a link' => [false], 'few of them while it sinks' => [true]]);
 
+it('finds a thin plate that only one node of a link has gone through, whichever it is', function (): void {
+    // From 10 above a sheet of 1 mm to 13.9 below it; the end of the link follows by 4/6 of it and is 5.6 below.
+    $lifted = [];
+    foreach ([1, 2] as $node) {
+        $chain = levelChain(3, 10.0);
+        $was = [$chain->x, $chain->y, $chain->z];
+        $chain->z[$node] = -14.9;
+        $bodies = plate(0.0, 1.0);
+        $far = new Vector(0.0, 0.0, 500.0);
+        (new ContactProjection($bodies, new Clearance($bodies, 5.0, $far, $far), 5.0, false))
+            ->apply($chain, ...$was, isSinking: false);
+        $lifted[] = $chain->z;
+    }
+    expect($lifted[1][2])->toBeGreaterThan(-14.9)
+        ->and($lifted[1])->toEqualWithDelta(array_reverse($lifted[0]), 1e-9);
+});
+
 it('leaves what is clear by the gap where it is', function (float $z): void {
     $chain = levelChain(3, $z);
     movedOut($chain, plate(0.0), [0.0, 0.0, -2.0]);

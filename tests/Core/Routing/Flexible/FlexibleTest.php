@@ -229,6 +229,12 @@ it('winds a helix of the radius and length of its formula, either hand', functio
     expect($left['length'])->toEqualWithDelta($right['length'], 1e-6)->and($quarter[1])->toEqualWithDelta($r, 0.2);
 });
 
+it('winds as many turns as it is told, parts of one too', function (float $turns): void {
+    // A helix of radius 15 + 3 over 500 mm: its development is the hypotenuse.
+    $length = wound(['from_length' => 50, 'to_length' => 550, 'turns' => $turns])['length'];
+    expect($length)->toEqualWithDelta(hypot(500, 2 * M_PI * 18 * $turns), 1e-6);
+})->with([0.0, 0.25, 1.0, 1.5]);
+
 it('follows the bends of its host at its distance', function (): void {
     $trace = wound(['from_length' => 20, 'to_length' => 700, 'pitch' => 40], [['at' => [400, 0, 0]]], [400, 400, 0]);
     $arc = ['centre' => [310, 90, 0], 'radius' => 90];

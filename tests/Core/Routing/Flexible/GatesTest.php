@@ -138,9 +138,13 @@ it('tells who watches how much of all spans has settled', function () use ($both
         /** @var list<float> */
         public array $parts = [];
 
+        /** @var list<list<Vector>> */
+        public array $shapes = [];
+
         public function settles(float $part, callable $points): void
         {
             $this->parts[] = $part;
+            $this->shapes[] = $points();
         }
     };
     $run = Job::read(led(['kind' => 'drape', 'length' => 1600, 'through' => $both]))->runs['r'];
@@ -155,6 +159,13 @@ it('tells who watches how much of all spans has settled', function () use ($both
         ->and(max($watch->parts))
         ->toBeGreaterThan(0.9)
         ->toBeLessThanOrEqual(1.0);
+    // Each time how one span lies, from end to end.
+    $spans = [];
+    foreach ($watch->shapes as $shape) {
+        $spans[] = json_encode([$shape[0]->toArray(), $shape[count($shape) - 1]->toArray()]);
+    }
+    expect(array_values(array_unique($spans)))
+        ->toBe(['[[0,0,0],[290,0,0]]', '[[310,0,0],[690,0,0]]', '[[710,0,0],[1000,0,0]]']);
 });
 
 it('gives a span the length that is said of it, and says which does not reach', function () use ($both): void {
@@ -270,6 +281,27 @@ it('springs straight through a clamp on its axis, and turns as it will in a loos
             )['clamps'][0]['span'],
         )
         ->toHaveCount(2);
+});
+
+it('passes loose ties along the line from the place before to the place behind', function (): void {
+    $file = led(
+        [
+            'kind' => 'spring', 'length' => 1300,
+            'through' => [['clamp' => 'near', 'loose' => true], ['clamp' => 'far', 'loose' => true]],
+        ],
+        ['to' => ['at' => [1000, 0, 300], 'axis' => '-x']],
+    );
+    $file->clamps[1]->at = [700, 200, 0];
+    $segments = Jobs::laid($file)->path->segments;
+    // Unit vectors along (700, 200, 0) and (700, 0, 300).
+    $ways = [[700 / sqrt(530_000), 200 / sqrt(530_000), 0.0], [700 / sqrt(580_000), 0.0, 300 / sqrt(580_000)]];
+
+    expect($segments)->toHaveCount(3);
+    foreach ($ways as $gate => $way) {
+        [$before, $behind] = [$segments[$gate], $segments[$gate + 1]];
+        expect($before->directionAt($before->length())->toArray())->toEqualWithDelta($way, 1e-6)
+            ->and($behind->directionAt(0.0)->toArray())->toEqualWithDelta($way, 1e-6);
+    }
 });
 
 it('reaches from end to end through its clamps, sockets and all', function () use ($both): void {

@@ -73,6 +73,25 @@ it('lets the end of a lead move along it where the run has it of its own', funct
     'of its own' => [['at' => [0, 0, 50], 'axis' => '+z', 'lead' => 40], [[0.0, 0.0, 1.0]]],
 ]);
 
+it('goes by the corners of another run, moved or mirrored', function (array $like, array $corners): void {
+    $file = Jobs::file([['at' => [0, 0, 200], 'corner' => ['radius' => 45]], ['at' => [300, 0, 220]]], ['at' => [300, 250, 220]]);
+    $file->runs[] = Jobs::object([
+        'id' => 'other', 'stock' => 't12', 'from' => ['like' => ['end' => 'from', 'run' => 'run', ...$like]],
+        'to' => ['like' => ['end' => 'to', 'run' => 'run', ...$like]],
+        'route' => ['kind' => 'corners', 'stops' => [], 'like' => ['run' => 'run', ...$like]],
+    ]);
+    [$run, $other] = [Jobs::laid($file), Jobs::laid($file, 1)];
+    expect(array_map(static fn ($vertex): array => $vertex->at->toArray(), $other->vertices))
+        ->toEqualWithDelta($corners, 1e-12)
+        ->and($other->length())->toEqualWithDelta($run->length(), 1e-9)
+        ->and(array_map(static fn ($bend): float => $bend->radius, $other->bends))->toBe([45.0, 30.0]);
+})->with([
+    'moved' => [['offset' => [5, -60, 10]], [[5, -60, 60], [5, -60, 210], [305, -60, 230], [305, 190, 230]]],
+    'mirrored' => [
+        ['across' => ['at' => [0, 100, 0], 'normal' => '-y']], [[0, 200, 50], [0, 200, 200], [300, 200, 220], [300, -50, 220]],
+    ],
+]);
+
 it('has the elbow of its corner, else that of its run, else none', function (
     array $route, array $own, array $elbows,
 ): void {

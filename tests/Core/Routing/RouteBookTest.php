@@ -95,6 +95,23 @@ it('finds a stop where it is told, of a clamp both its corners', function (): vo
         ->and($stop(1))->toHaveCount(2);
 });
 
+it('finds a stop that is told from the one before, or from where the run begins', function (
+    array $stops, int $index, array $at,
+): void {
+    $file = bookOf();
+    $file->runs[0]->route->stops = array_map(Jobs::object(...), $stops);
+    $site = RouteBook::site($job = new Node($file));
+    // Read for another run, as a tie to it would.
+    expect(RouteBook::of($site)->stop($site, 'run', $index, $job)[0]->toArray())->toEqualWithDelta($at, 1e-12);
+})->with([
+    'so far from the port' => [[['by' => [10, 20, 150]]], 0, [10.0, 20.0, 200.0]],
+    'along an axis from it' => [[['along' => '+z', 'length' => 90]], 0, [0.0, 0.0, 140.0]],
+    'so far from another' => [[['at' => [0, 0, 200]], ['by' => [300, 0, 5]]], 1, [300.0, 0.0, 205.0]],
+    'square to a face, from another' => [
+        [['at' => [0, 0, 200]], ['at' => [300, 40, 220], 'ties' => [['square' => 'pump.out']]]], 1, [300.0, 40.0, 200.0],
+    ],
+]);
+
 it('is as long as the longest of a set, each as long as it is by itself', function (): void {
     $file = bookOf();
     $file->version = 2;

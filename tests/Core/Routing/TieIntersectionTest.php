@@ -99,6 +99,16 @@ it('finds the nearest place that keeps its ties', function (
         [['away' => 50, 'from' => 'z'], ['away' => 70.0001, 'from' => 'right']], [50, 5000, 5000],
         [50 - 0.01400001 / 816, sqrt(0.01400001 / 8.16), 2.4 * sqrt(0.01400001 / 8.16)],
     ],
+    // On the cylinder and 100 from (120, 0, 0) z² is 12000·cos t − 6900, so z ends at 0; at 119.95 below (0, 0, 120) it
+    // is 0.05, beside that end.
+    'three surfaces beside where two of them end' => [
+        [
+            ['away' => 50, 'from' => 'z'], ['away' => 100, 'from' => 'right'],
+            ['away' => sqrt(50 ** 2 + 119.95 ** 2), 'from' => 'top'],
+        ],
+        [30, 40, 5],
+        [50 * 6900.0025 / 12000, 50 * sqrt(1 - (6900.0025 / 12000) ** 2), 0.05],
+    ],
     // x = 60, and (x + y)/√2 = 50√2.
     'two planes that are not square' => [
         [

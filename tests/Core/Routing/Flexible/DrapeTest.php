@@ -296,6 +296,9 @@ it('says where it lies in something that it has not found its way out of', funct
         ->toBe('Bulkhead')
         ->and(abs($at->x))
         ->toBeLessThan(4.0);
+    // Level, 10 behind the face x = 20, over its whole length: 10 and the 6 of its half thickness.
+    $within = LaidRun::curve($run, new Path([Curve::straight(new Vector(10, -350, 0), new Vector(10, 350, 0))]));
+    expect($route->deepest($within)[0] ?? 0.0)->toEqualWithDelta(16.0, 1e-9);
     $finding = (new LiesIn)->check($through)[0];
     expect([$finding->rule, $finding->title])
         ->toBe(['lies-in', 'It lies in Bulkhead'])
@@ -324,6 +327,10 @@ it('stays as it is kept whatever moves, and says when its ends no longer fit', f
     $before = draped(['length' => 850, 'kept' => $kept], [$floor]);
     $after = draped(['length' => 850, 'kept' => $kept], [[[0, 0, 40], [4000, 4000, 20]]]);
     expect(curveOf($after)->points)->toEqual(curveOf($before)->points)->and($before->findings)->toBe([]);
+
+    // Nor does it look whether what it is kept in lies in something.
+    assert($after->laid->run->route instanceof DrapeRoute);
+    expect($after->laid->run->route->deepest($after->laid))->toBeNull();
 
     $off = draped(['length' => 850, 'kept' => $kept], [$floor], 170.0);
     expect(array_column($off->findings, 'rule'))

@@ -337,6 +337,16 @@ it('flows straight through a clamp on its axis, between points', function (): vo
         ->toEqualWithDelta([700, 0, 0], 1e-6);
 });
 
+it('counts its sockets where it tells at which length a smooth run is in a clamp', function (): void {
+    $route = ['kind' => 'flow', 'points' => [[150, 0, 60], ['clamp' => 'near'], [500, 0, 40]]];
+    $plain = Jobs::laid(led($route));
+    $with = Jobs::laid(led($route, ['from' => ['at' => [-40, 0, 0], 'axis' => '+x', 'lead' => 40]]));
+    // The same curves behind a straight of 40.
+    expect(array_slice($with->gates[0], 1))
+        ->toEqualWithDelta([$plain->gates[0][1] + 40, $plain->gates[0][2] + 40], 1e-9)
+        ->and($with->length())->toEqualWithDelta($plain->length() + 40, 1e-9);
+});
+
 it('flows on each side of a clamp as a run of its own that begins or ends in it', function (): void {
     $route = ['kind' => 'flow', 'start_pull' => 1.5, 'end_pull' => 0.7, 'start_knot' => 0.6, 'end_knot' => 1.8];
     $whole = Jobs::laid(led([...$route, 'points' => [[150, 0, 60], ['clamp' => 'near'], [500, 0, 40], [800, 90, 0]]]));
@@ -489,6 +499,15 @@ it('brings a smooth run to its length by the points that give, the smallest move
     )->length() < $length;
     expect($short($moved * 0.9))->toBe($short(0.0))->and($short(-$moved * 0.9))->toBe($short(0.0));
 })->with([1040.0, 1100.0]);
+
+it('leaves the points that give where they are told where no length is right', function (): void {
+    $laid = Jobs::laid(led(['kind' => 'flow', 'points' => [[500, 0, 80]]], [
+        'fixed_length' => ['length' => 900, 'tolerance' => 0.1, 'adjust' => ['stops' => [0], 'along' => '+z']],
+    ]));
+    $point = new Vector(500, 0, 80);
+    expect($laid->adjustedBy)->toBe(0.0)
+        ->and($laid->path->pointAt($laid->path->closestTo($point))->distanceTo($point))->toBeLessThan(0.1);
+});
 
 it('says the nearest length that the points can give', function (): void {
     $finding = Jobs::solve(

@@ -74,7 +74,8 @@ it('lets the end of a lead move along it where the run has it of its own', funct
 ]);
 
 it('goes by the corners of another run, moved or mirrored', function (array $like, array $corners): void {
-    $file = Jobs::file([['at' => [0, 0, 200], 'corner' => ['radius' => 45]], ['at' => [300, 0, 220]]], ['at' => [300, 250, 220]]);
+    $stops = [['at' => [0, 0, 200], 'corner' => ['radius' => 45]], ['at' => [300, 0, 220]]];
+    $file = Jobs::file($stops, ['at' => [300, 250, 220]]);
     $file->runs[] = Jobs::object([
         'id' => 'other', 'stock' => 't12', 'from' => ['like' => ['end' => 'from', 'run' => 'run', ...$like]],
         'to' => ['like' => ['end' => 'to', 'run' => 'run', ...$like]],
@@ -88,7 +89,8 @@ it('goes by the corners of another run, moved or mirrored', function (array $lik
 })->with([
     'moved' => [['offset' => [5, -60, 10]], [[5, -60, 60], [5, -60, 210], [305, -60, 230], [305, 190, 230]]],
     'mirrored' => [
-        ['across' => ['at' => [0, 100, 0], 'normal' => '-y']], [[0, 200, 50], [0, 200, 200], [300, 200, 220], [300, -50, 220]],
+        ['across' => ['at' => [0, 100, 0], 'normal' => '-y']],
+        [[0, 200, 50], [0, 200, 200], [300, 200, 220], [300, -50, 220]],
     ],
 ]);
 

@@ -108,7 +108,8 @@ it('finds a stop that is told from the one before, or from where the run begins'
     'along an axis from it' => [[['along' => '+z', 'length' => 90]], 0, [0.0, 0.0, 140.0]],
     'so far from another' => [[['at' => [0, 0, 200]], ['by' => [300, 0, 5]]], 1, [300.0, 0.0, 205.0]],
     'square to a face, from another' => [
-        [['at' => [0, 0, 200]], ['at' => [300, 40, 220], 'ties' => [['square' => 'pump.out']]]], 1, [300.0, 40.0, 200.0],
+        [['at' => [0, 0, 200]], ['at' => [300, 40, 220], 'ties' => [['square' => 'pump.out']]]], 1,
+        [300.0, 40.0, 200.0],
     ],
 ]);
 

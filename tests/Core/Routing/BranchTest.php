@@ -135,6 +135,13 @@ it('is found where it cannot stand, with where it can', function (
         'The branch on Main has no room. With its weld it takes 188 mm to 232 mm of Main, and lies over joint 1.',
         ['Put it at 223 mm of Main', 'Put it at 177 mm of Main'],
     ],
+    // A coupling of 80, its middle at 200, goes from 160 to 240; the branch takes 22 to each side.
+    'over the end of a coupling' => [
+        Tees::branch(250, [0, 0, 1]),
+        ['joints' => [['at' => ['length' => 200], 'kind' => 'coupling', 'sleeve' => ['length' => 80, 'od' => 75]]]],
+        'The branch on Main has no room. With its weld it takes 228 mm to 272 mm of Main, and lies over joint 1.',
+        ['Put it at 262 mm of Main', 'Put it at 138 mm of Main'],
+    ],
     'over the flange at its start' => [
         Tees::branch(30, [0, 0, 1]),
         ['from' => ['at' => [0, 0, 0], 'end' => ['type' => 'flange', 'od' => 120, 'thickness' => 12, 'bore' => 61]]],

@@ -113,6 +113,14 @@ it('finds a stop that is told from the one before, or from where the run begins'
     ],
 ]);
 
+it('spells out a loop of ends that follow one another', function (): void {
+    $file = bookOf(['like' => ['run' => 'vent', 'end' => 'from', 'offset' => [0, 9, 0]]]);
+    $file->runs[1]->from = Jobs::object(['like' => ['run' => '7', 'end' => 'to', 'offset' => [0, 9, 0]]]);
+    $file->runs[2]->to = Jobs::object(['like' => ['run' => 'vent', 'end' => 'from', 'offset' => [0, 9, 0]]]);
+    expect(static fn () => Bowline\Job::read($file))
+        ->toThrow(JobError::class, 'the start of Vent → the end of 7 → the start of Vent');
+});
+
 it('is as long as the longest of a set, each as long as it is by itself', function (): void {
     $file = bookOf();
     $file->version = 2;

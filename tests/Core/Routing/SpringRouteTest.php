@@ -6,6 +6,7 @@ use Bowline\Geometry\Curve;
 use Bowline\Geometry\Path;
 use Bowline\Geometry\Vector;
 use Bowline\Job;
+use Bowline\Routing\Flexible\RestingShapes;
 use Bowline\Routing\LaidRun;
 use Bowline\Routing\Run;
 use Bowline\Routing\SpringRoute;
@@ -21,6 +22,15 @@ function facingHose(float $apart, float $length, float $lead = 0.0): Run
     assert($run->route instanceof SpringRoute);
 
     return $run;
+}
+
+/** A hose of 800 that leaves the origin along +x and comes from above to (0, 300, 0), in one of its two shapes. */
+function shapedHose(?int $shape): LaidRun
+{
+    return Jobs::laid(Jobs::file([], ['at' => [0, 300, 0], 'axis' => '+z', 'lead' => 0], [
+        'from' => ['at' => [0, 0, 0], 'axis' => '+x', 'lead' => 0],
+        'route' => ['kind' => 'spring', 'length' => 800, ...($shape === null ? [] : ['shape' => $shape])],
+    ]));
 }
 
 /** The same shape turned about the x axis. */
@@ -86,3 +96,19 @@ it('counts as too short up to what it spans', function (float $length, ?array $s
 })->with([
     [390.0, [300, 310]], [400.0, [310, 310]], [400.001, null],
 ]);
+
+it('lies in the shape that is told, else in the first, and in the last where there are not so many', function (): void {
+    $middle = static fn (?int $shape): Vector => shapedHose($shape)->path->pointAt(400.0);
+    $run = shapedHose(0)->run;
+    $facts = $run->route->facts($run, true);
+    assert($facts instanceof RestingShapes);
+    $last = count($facts->shapes) - 1;
+
+    expect($last)->toBeGreaterThan(0)
+        ->and($middle(null)->distanceTo($middle(0)))->toBeLessThan(1e-9)
+        ->and($middle(99)->distanceTo($middle($last)))->toBeLessThan(1e-9);
+    // No two shapes are the same.
+    for ($shape = 1; $shape <= $last; $shape++) {
+        expect($middle($shape)->distanceTo($middle($shape - 1)))->toBeGreaterThan(1.0);
+    }
+});

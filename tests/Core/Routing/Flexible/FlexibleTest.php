@@ -312,6 +312,18 @@ it('lies beside its host with no turn at all, and refuses more strands than ther
     )->toThrow(JobError::class, 'room for 17 strands');
 });
 
+it('says for how many strands there is room', function (float $apart, int $strand, string $words): void {
+    // As before on a circle of 20: strands of 6 stand at 2·asin((6 + apart)/40).
+    $wind = fn (): array => wound([
+        'from_length' => 50, 'to_length' => 550, 'turns' => 0, 'gap' => 2, 'strand' => $strand, 'apart' => $apart,
+    ]);
+    expect($wind)->toThrow(JobError::class, $words);
+})->with([
+    '128°' => [30.0, 2, 'there is room for 2 strands side by side'],
+    '107°' => [26.2, 3, 'there is room for 3 strands side by side'],
+    'farther apart than across the circle' => [40.0, 1, 'there is room for one strand and none beside it'],
+]);
+
 it('bends beside a curve as that does, nearer to its middle by what it is off it', function (
     float $angle,
     float $off,

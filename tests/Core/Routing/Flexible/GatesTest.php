@@ -283,6 +283,20 @@ it('springs straight through a clamp on its axis, and turns as it will in a loos
         ->toHaveCount(2);
 });
 
+it('says where it is led, by the middles of its clamps', function (string $kind) use ($both): void {
+    $route = Job::read(led(['kind' => $kind, 'length' => 1100, 'through' => $both]))->runs['r']->route;
+    $points = array_map(static fn (Vector $one): array => $one->toArray(), $route->saidPoints(Vector::zero()));
+    expect($points)->toEqual([[300.0, 0.0, 0.0], [700.0, 0.0, 0.0]]);
+})->with(['hang', 'drape', 'spring']);
+
+it('says which span of a line that settles is too short by its own length', function () use ($both): void {
+    [$near, $far] = $both;
+    $laid = Jobs::laid(led(['kind' => 'drape', 'length' => 1300, 'through' => [[...$near, 'length' => 250], $far]]));
+    assert($laid->run->route instanceof DrapeRoute);
+    $short = $laid->run->route->shortage($laid);
+    expect([$short?->length, $short?->distance, $short?->span])->toEqual([250.0, 290.0, 0]);
+});
+
 it('passes loose ties along the line from the place before to the place behind', function (): void {
     $file = led(
         [

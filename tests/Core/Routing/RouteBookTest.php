@@ -121,6 +121,22 @@ it('spells out a loop of ends that follow one another', function (): void {
         ->toThrow(JobError::class, 'the start of Vent → the end of 7 → the start of Vent');
 });
 
+it('leaves out of a loop what only leads to it', function (): void {
+    $like = static fn (string $run, string $end): stdClass => Jobs::object([
+        'like' => ['run' => $run, 'end' => $end, 'offset' => [0, 9, 0]],
+    ]);
+    $file = bookOf();
+    [$file->runs[0]->from, $file->runs[1]->from] = [$like('vent', 'from'), $like('7', 'from')];
+    [$file->runs[2]->from, $file->runs[2]->to] = [$like('7', 'to'), $like('7', 'from')];
+    try {
+        Bowline\Job::read($file);
+        $said = '';
+    } catch (JobError $error) {
+        $said = $error->getMessage();
+    }
+    expect($said)->toContain('comes back to itself: the start of 7 → the end of 7 → the start of 7');
+});
+
 it('is as long as the longest of a set, each as long as it is by itself', function (): void {
     $file = bookOf();
     $file->version = 2;

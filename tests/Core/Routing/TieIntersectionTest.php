@@ -248,6 +248,18 @@ it('finds the nearest place that keeps its ties', function (
     'an angle of 90° as square to it' => [[['angle' => 90, 'to' => 'z']], [10, 20, 30], [10, 20, 5], [1, 2, 5]],
 ]);
 
+it('finds a place on a circle of which it is told the axis', function (): void {
+    // The plane z = 30 cuts the sphere of 50 in a circle of 40, all of which is as far from (0, 0, z).
+    $ties = tiesAboutOrigin([
+        ['level' => '+z', 'with' => 'middle', 'distance' => 30], ['away' => 50, 'from' => 'middle'],
+    ]);
+    foreach ([30.0, 90.0] as $z) {
+        $found = TieIntersection::nearest($ties, new Vector(0.0, 0.0, $z), new Vector(0.0, 0.0, -500.0));
+        expect(hypot($found->x ?? 0.0, $found->y ?? 0.0))->toEqualWithDelta(40.0, 1e-9)
+            ->and($found?->z)->toEqualWithDelta(30.0, 1e-9);
+    }
+});
+
 it('finds where a plane touches a cylinder, on whatever side', function (int $side): void {
     // At and between the rulings that are looked at first, and where their turn begins anew.
     foreach ([...range(0, 359, 21), 89.6, 90.4, 179.6, 180.4, 269.6, 270.4, 359.6, 0.4] as $degrees) {

@@ -89,6 +89,30 @@ it('finds a thin plate that only one node of a link has gone through, whichever 
         ->and($lifted[1])->toEqualWithDelta(array_reverse($lifted[0]), 1e-9);
 });
 
+it('finds a thin wall that it has gone through as it does a floor', function (string $normal, string $along): void {
+    // A line along one axis, moved along another from 10 before a sheet of 1 mm to 14.9 behind its face.
+    $lie = static function (string $normal, string $along): array {
+        $sheet = Surrounding::read(new Node(Jobs::object([
+            'id' => 'sheet', 'shape' => 'box',
+            'size' => array_map(static fn (string $axis): int => $axis === $normal ? 1 : 2000, ['x', 'y', 'z']),
+            'pose' => ['at' => array_map(
+                static fn (string $axis): float => $axis === $normal ? -0.5 : 0.0, ['x', 'y', 'z'],
+            )],
+        ])), Values::read(null));
+        $chain = new NodeChain(array_map(static fn (int $i): Vector => new Vector(...array_map(
+            static fn (string $axis): float => match ($axis) {
+                $along => ($i - 1.5) * 10.0, $normal => -14.9, default => 0.0,
+            }, ['x', 'y', 'z'],
+        )), range(0, 3)), 10.0);
+        $moved = array_map(static fn (string $axis): float => $axis === $normal ? -24.9 : 0.0, ['x', 'y', 'z']);
+        movedOut($chain, new Bodies(['sheet' => $sheet]), [$moved[0], $moved[1], $moved[2]]);
+
+        return [$chain->{$along}, $chain->{$normal}];
+    };
+    expect($lie($normal, $along))->toEqualWithDelta($lie('z', 'x'), 1e-9)
+        ->and($lie($normal, $along)[1][1])->toBeGreaterThan(0.0);
+})->with([['x', 'y'], ['y', 'z'], ['x', 'z'], ['y', 'x']]);
+
 it('leaves what is clear by the gap where it is', function (float $z): void {
     $chain = levelChain(3, $z);
     movedOut($chain, plate(0.0), [0.0, 0.0, -2.0]);

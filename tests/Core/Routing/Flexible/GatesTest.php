@@ -283,6 +283,15 @@ it('springs straight through a clamp on its axis, and turns as it will in a loos
         ->toHaveCount(2);
 });
 
+it('knows whether its end is free', function (array $held, bool $isFree): void {
+    $route = Job::read(led(['kind' => 'drape', 'length' => 1100, ...$held]))->runs['r']->route;
+    assert($route instanceof DrapeRoute);
+    expect($route->endsFree())->toBe($isFree);
+})->with([
+    [[], false], [['end_held' => 'free'], true], [['end_held' => 'clamped'], false],
+    [['start_held' => 'clamped', 'end_held' => 'free'], true],
+]);
+
 it('says where it is led, by the middles of its clamps', function (string $kind) use ($both): void {
     $route = Job::read(led(['kind' => $kind, 'length' => 1100, 'through' => $both]))->runs['r']->route;
     $points = array_map(static fn (Vector $one): array => $one->toArray(), $route->saidPoints(Vector::zero()));

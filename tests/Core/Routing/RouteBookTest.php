@@ -137,6 +137,24 @@ it('leaves out of a loop what only leads to it', function (): void {
     expect($said)->toContain('comes back to itself: the start of 7 → the end of 7 → the start of 7');
 });
 
+it('spells out a loop over the one length of a set', function (): void {
+    $file = bookOf();
+    $file->version = 2;
+    $file->sets = [Jobs::object(['id' => 's', 'name' => 'Pair', 'runs' => ['vent', '7']])];
+    // Vent gives by its corner, to which the other of the set is tied.
+    $file->runs[1]->route->stops = [Jobs::object(['at' => [50, 900, 40]])];
+    $file->runs[1]->fixed_length = Jobs::object([
+        'same_as' => 's', 'tolerance' => 1, 'adjust' => ['stops' => [0], 'along' => '+z'],
+    ]);
+    $file->runs[2]->route->stops = [Jobs::object([
+        'at' => [50, 900, 90], 'ties' => [['level' => '+z', 'with' => ['stop' => 0, 'run' => 'vent']]],
+    ])];
+    $file->runs[2]->fixed_length = Jobs::object(['same_as' => 's', 'tolerance' => 1]);
+    expect(static fn () => Bowline\Job::read($file))->toThrow(
+        JobError::class, ': Vent → the one length of Pair → 7 → corner 1 of Vent → Vent',
+    );
+});
+
 it('is as long as the longest of a set, each as long as it is by itself', function (): void {
     $file = bookOf();
     $file->version = 2;

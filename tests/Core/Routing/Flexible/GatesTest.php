@@ -360,6 +360,17 @@ it('flows straight through a clamp on its axis, between points', function (): vo
         ->toEqualWithDelta([700, 0, 0], 1e-6);
 });
 
+it('knows each of the loose ties of a stretch, where it goes through them', function (): void {
+    $laid = Jobs::laid(led(['kind' => 'flow', 'points' => [
+        [150, 0, 60], ['clamp' => 'near', 'loose' => true], [500, 0, 40], ['clamp' => 'far', 'loose' => true],
+    ]]));
+    $at = array_map(
+        static fn (array $one): array => $laid->path->pointAt(($one[1] + $one[2]) / 2)->toArray(), $laid->gates,
+    );
+    expect($at)->toHaveCount(2)
+        ->and($at[0])->toEqualWithDelta([300, 0, 0], 1e-6)->and($at[1])->toEqualWithDelta([700, 0, 0], 1e-6);
+});
+
 it('counts its sockets where it tells at which length a smooth run is in a clamp', function (): void {
     $route = ['kind' => 'flow', 'points' => [[150, 0, 60], ['clamp' => 'near'], [500, 0, 40]]];
     $plain = Jobs::laid(led($route));

@@ -212,6 +212,19 @@ it('refuses a loop and spells out the way round', function (): void {
         ->toEqualWithDelta([7, 2, 9], 1e-9)
         ->and(Jobs::written($both, 0)['vertices'][2])
         ->toEqualWithDelta([7, 5, 5], 1e-9);
+    // Nor are these: the second corner of b is level with a plain corner, and needs not the one before it.
+    $level = static fn (string $run, int $stop): array => [
+        ['level' => '+z', 'with' => ['stop' => $stop, 'run' => $run]],
+    ];
+    $crossed = tiedJob([
+        ['id' => 'a', 'route' => ['kind' => 'corners', 'stops' => [['at' => [1, 2, 3], 'ties' => $level('b', 1)]]]],
+        ['id' => 'b', 'route' => ['kind' => 'corners', 'stops' => [
+            ['at' => [4, 5, 6], 'ties' => $level('a', 0)], ['at' => [7, 8, 9], 'ties' => $level('c', 0)],
+        ]]],
+        ['id' => 'c', 'route' => ['kind' => 'corners', 'stops' => [['at' => [10, 11, 12]]]]],
+    ]);
+    expect(Jobs::written($crossed, 0)['vertices'][1])->toEqualWithDelta([1, 2, 12], 1e-9)
+        ->and(Jobs::written($crossed, 1)['vertices'][1])->toEqualWithDelta([4, 5, 12], 1e-9);
     $own = tiedJob([
         [
             'id' => 'a',

@@ -14,7 +14,7 @@ return [
             'busy_timeout' => 5000,
             'journal_mode' => 'WAL',
             'synchronous' => 'NORMAL',
-            // Before PHP 8.4 by App\Support\ImmediateConnection.
+            // Transactions lock when they begin; before PHP 8.4 App\Support\ImmediateConnection sees to that.
             'transaction_mode' => 'IMMEDIATE',
         ],
     ],

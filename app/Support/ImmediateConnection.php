@@ -26,10 +26,12 @@ final class ImmediateConnection extends SQLiteConnection
             return;
         }
         $pdo = $this->getPdo();
+        // The deferred transaction has neither read nor written yet: another takes its place, as far as PDO knows the
+        // same.
         try {
             $pdo->exec('COMMIT; BEGIN IMMEDIATE');
         } catch (PDOException $error) {
-            // PDO holds that it is in a transaction, and can only roll back one that is there.
+            // PDO still counts as in a transaction, and leaves it only by ending one that exists.
             $pdo->exec('BEGIN');
             $pdo->rollBack();
             throw $error;

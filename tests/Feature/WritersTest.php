@@ -97,6 +97,7 @@ it('begins no transaction while another one writes, and can begin one afterwards
 
         return DB::table('jobs')->count();
     });
+    // Its lock is gone with it.
     $other->exec('begin immediate');
 
     expect($count)->toBe(0);

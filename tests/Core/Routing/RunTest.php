@@ -7,9 +7,10 @@ use Bowline\Job\Stock;
 use Tests\Jobs;
 
 /**
- * Stocks that the job has, in this order: tube of 12 (the run's own), 16, 16 once more and 20, and a cable of 16.
+ * Returns the stocks that are offered to a run of tube 12 between ports of two sizes, mm; null is a port of no size. The
+ * job has tubes of 12, 16 (two of them) and 20, and a cable of 16.
  *
- * @return list<string> names of those that are offered to a run between ports of two sizes
+ * @return list<string> their ids
  */
 function fittingStock(?float $from, ?float $to): array
 {

@@ -54,14 +54,14 @@ it('breaks a run at a length or on a leg, with the gap between', function (array
     'on the last leg' => [['leg' => 3, 'from_start' => 100], 370 + 240 + 2 * FIRST_BEND + 70],
 ]);
 
-it('lets the ends of spools look out of what they hold, as those of a run do', function (): void {
+it('has axes at the ends of a spool that look into it', function (): void {
     $ends = array_map(
         static fn (SolvedSpool $one): array => [
             $one->spool->laid->run->from->axis?->toArray(), $one->spool->laid->run->to->axis?->toArray(),
         ],
         Jobs::solve(jointedRun([['at' => ['leg' => 2, 'from_start' => 150], 'kind' => 'weld', 'gap' => 2]]))->spools(),
     );
-    // Along the tube, into it: the joint is on the leg along +y.
+    // The joint is on the leg along +y.
     expect($ends[0][1])->toEqualWithDelta([0, -1, 0], 1e-12)->and($ends[1][0])->toEqualWithDelta([0, 1, 0], 1e-12);
 });
 

@@ -90,7 +90,7 @@ it('is at each end of its movement as it is when the thing stands there', functi
         ->toEqualWithDelta(Jobs::written(stillHose(['kind' => 'spring', 'length' => 760]))['min_radius'], 1e-6);
 });
 
-it('is among its positions as it is placed', function (float $from, float $to): void {
+it('has the position in which it is placed among those of its movement', function (float $from, float $to): void {
     $laid = Jobs::laid(movingHose(
         ['swing' => ['at' => [0, 0, 0], 'axis' => [0, 0, 1], 'from' => $from, 'to' => $to]],
         ['kind' => 'spring', 'length' => 700],

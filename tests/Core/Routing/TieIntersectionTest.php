@@ -248,7 +248,7 @@ it('finds the nearest place that keeps its ties', function (
     'an angle of 90° as square to it' => [[['angle' => 90, 'to' => 'z']], [10, 20, 30], [10, 20, 5], [1, 2, 5]],
 ]);
 
-it('finds a place on a circle of which it is told the axis', function (): void {
+it('finds a place on a circle when it is told a point on the axis of the circle', function (): void {
     // The plane z = 30 cuts the sphere of 50 in a circle of 40, all of which is as far from (0, 0, z).
     $ties = tiesAboutOrigin([
         ['level' => '+z', 'with' => 'middle', 'distance' => 30], ['away' => 50, 'from' => 'middle'],

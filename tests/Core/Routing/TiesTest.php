@@ -212,7 +212,7 @@ it('refuses a loop and spells out the way round', function (): void {
         ->toEqualWithDelta([7, 2, 9], 1e-9)
         ->and(Jobs::written($both, 0)['vertices'][2])
         ->toEqualWithDelta([7, 5, 5], 1e-9);
-    // Nor are these: the second corner of b is level with a plain corner, and needs not the one before it.
+    // Nor are these: the second corner of b is level with a plain corner, and does not depend on the first.
     $level = static fn (string $run, int $stop): array => [
         ['level' => '+z', 'with' => ['stop' => $stop, 'run' => $run]],
     ];

@@ -328,7 +328,7 @@ it('stays as it is kept whatever moves, and says when its ends no longer fit', f
     $after = draped(['length' => 850, 'kept' => $kept], [[[0, 0, 40], [4000, 4000, 20]]]);
     expect(curveOf($after)->points)->toEqual(curveOf($before)->points)->and($before->findings)->toBe([]);
 
-    // Nor does it look whether what it is kept in lies in something.
+    // A kept shape is not checked for bodies that it lies in.
     assert($after->laid->run->route instanceof DrapeRoute);
     expect($after->laid->run->route->deepest($after->laid))->toBeNull();
 

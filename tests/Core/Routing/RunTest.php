@@ -7,8 +7,8 @@ use Bowline\Job\Stock;
 use Tests\Jobs;
 
 /**
- * Returns the stocks that are offered to a run of tube 12 between ports of two sizes, mm; null is a port of no size. The
- * job has tubes of 12, 16 (two of them) and 20, and a cable of 16.
+ * Returns the stocks that are offered to a run of tube 12 between ports of two sizes, mm; null is a port of no size.
+ * The job has tubes of 12, 16 (two of them) and 20, and a cable of 16.
  *
  * @return list<string> their ids
  */
